@@ -1,0 +1,1 @@
+export { TightenScreen as default } from '@/lazyScreens';

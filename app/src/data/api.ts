@@ -1,0 +1,44 @@
+import * as v from 'valibot';
+import { replies, routes, type RouteName } from '@stennet/core/contract';
+import type { BodyOf, ReplyOf } from '@stennet/core/contract/run';
+import { AppError, catalogue, type ErrorCode, type ErrorParams } from '@stennet/core/errors';
+
+const PATIENCE_MS = 15_000;
+
+/**
+ * One call of the contract. Replies are parsed leniently, refusals become AppErrors with their code.
+ * @throws AppError OFFLINE when the server cannot be reached
+ */
+export async function call<R extends RouteName>(name: R, params: Record<string, string> = {}, body?: BodyOf<R>, query: Record<string, string> = {}): Promise<ReplyOf<R>> {
+  const route = routes[name];
+  const path = route.path.replace(/:(\w+)/g, (_all, key: string) => encodeURIComponent(params[key] ?? ''));
+  const asked = new URLSearchParams(query).toString();
+  const response = await fetch(asked ? `${path}?${asked}` : path, {
+    method: route.method,
+    credentials: 'same-origin',
+    signal: AbortSignal.timeout(PATIENCE_MS),
+    ...(body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+  }).catch(() => {
+    throw new AppError('OFFLINE');
+  });
+  const reply: unknown = await response.json().catch(() => undefined);
+  if (!response.ok) throw refusal(reply);
+  const schema = await schemaOf(name);
+  return v.parse(schema as v.GenericSchema<unknown, ReplyOf<R>>, reply);
+}
+
+/** What a run or a sheet looks like is loaded with the first of them. */
+async function schemaOf(name: RouteName): Promise<v.GenericSchema> {
+  if (name in replies) return replies[name as keyof typeof replies];
+  const { runReplies } = await import('@stennet/core/contract/run');
+  return runReplies[name as keyof typeof runReplies];
+}
+
+function refusal(reply: unknown): AppError {
+  const error = (reply as { error?: { code?: string; params?: ErrorParams } } | undefined)?.error;
+  // A proxy's own page, or a code from a newer server: nothing to tell apart.
+  if (!error?.code || !(error.code in catalogue)) return new AppError('OFFLINE');
+  return new AppError(error.code as ErrorCode, error.params ?? {});
+}
+
+export const asAppError = (error: unknown): AppError => (error instanceof AppError ? error : new AppError('INTERNAL'));

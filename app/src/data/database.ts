@@ -1,0 +1,72 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { RunReply } from '@stennet/core/contract/run';
+import type { ErrorCode, ErrorParams } from '@stennet/core/errors';
+import type { Sheet } from '@stennet/core/procedure';
+import type { RunEvent } from '@stennet/core/run';
+
+/** What this device needs to lead a run without the server. */
+export type KeptRun = Omit<RunReply, 'events' | 'headHash'>;
+export interface KeptEvent {
+  event: RunEvent;
+  sent: boolean;
+  refused?: { code: ErrorCode; params: ErrorParams };
+}
+
+/** A sheet that somebody is writing on this device, as it is now. */
+export interface KeptDraft {
+  draft: Sheet;
+  /** What the server had last from here; 0 before the first time. */
+  version: number;
+  basedOn: string | null;
+  /** Earlier revisions, siblings and conflicting sheets: what it is compared with. */
+  related: Sheet[];
+  /** Changed here since the server had it. */
+  dirty: boolean;
+  changedAt: string;
+}
+
+/** A sheet with the words it is found by: they are not worked out again at each start. */
+export interface KeptSheet {
+  sheet: Sheet;
+  words: [string, number][];
+}
+
+interface Schema extends DBSchema {
+  runs: { key: string; value: KeptRun };
+  /** Key [run, hold, seq]: a second tab cannot write the same place twice. */
+  events: { key: [string, number, number]; value: KeptEvent };
+  answers: { key: string; value: string };
+  /** Every sheet of the shop that works here, so that it is found off-line. Key [shop, sheet, revision]. */
+  library: { key: [string, string, string]; value: KeptSheet };
+  /** Key [person, shop, sheet]. */
+  drafts: { key: [string, string, string]; value: KeptDraft };
+}
+
+let opened: Promise<IDBPDatabase<Schema>> | undefined;
+
+export function database(): Promise<IDBPDatabase<Schema>> {
+  opened ??= openDB<Schema>('stennet', 2, {
+    upgrade(db, from) {
+      if (from < 1) {
+        db.createObjectStore('runs');
+        db.createObjectStore('events');
+        db.createObjectStore('answers');
+      }
+      if (from < 2) {
+        db.createObjectStore('drafts');
+        db.createObjectStore('library');
+      }
+    },
+    // A newer app in another tab takes over; this one opens it again when it next needs it.
+    blocking: (_now, _next, event) => {
+      (event.target as IDBDatabase).close();
+      opened = undefined;
+    },
+  });
+  return opened;
+}
+
+/** All events of a run, by hold and sequence. */
+export const rangeOf = (run: string): IDBKeyRange => IDBKeyRange.bound([run], [run, []]);
+/** On disk before the promise resolves, where the browser can: a confirmation survives a crash. */
+export const STRICT = { durability: 'strict' } as const;

@@ -1,0 +1,94 @@
+// The outbox: what was confirmed on this device, by run.
+// - Order is the holder's sequence.
+// - An event is on disk before the screen moves.
+// - An event is sent until the server has acknowledged it.
+// - A refused event is shown, never dropped.
+// - “Saved” is said only of what the server has.
+import { AppError } from '@stennet/core/errors';
+import type { RunEvent } from '@stennet/core/run';
+import { database, rangeOf, STRICT, type KeptEvent, type KeptRun } from '../database';
+
+export interface LocalRun {
+  kept: KeptRun;
+  events: KeptEvent[];
+}
+
+export async function readRun(run: string): Promise<LocalRun | undefined> {
+  const db = await database();
+  const kept = await db.get('runs', run);
+  return kept && { kept, events: await db.getAll('events', rangeOf(run)) };
+}
+
+/**
+ * Puts one confirmation on disk.
+ * @throws AppError STORAGE_FAILED when the device cannot keep it; HOLD_ENDED when another tab was faster
+ */
+export async function keepEvent(event: RunEvent): Promise<void> {
+  const db = await database();
+  const transaction = db.transaction('events', 'readwrite', STRICT);
+  const done = transaction.done.catch(() => undefined);
+  try {
+    await transaction.store.add({ event, sent: false }, [event.run, event.hold, event.seq]);
+    await transaction.done;
+  } catch (error) {
+    await done;
+    throw new AppError(error instanceof DOMException && error.name === 'ConstraintError' ? 'EVENT_ID_REUSED' : 'STORAGE_FAILED');
+  }
+}
+
+/** What the server holds of a run, laid over what this device has; nothing unsent is touched. */
+export async function keepServerRun(kept: KeptRun, events: readonly RunEvent[]): Promise<void> {
+  const db = await database();
+  const transaction = db.transaction(['runs', 'events'], 'readwrite', STRICT);
+  await transaction.objectStore('runs').put(kept, kept.id);
+  const store = transaction.objectStore('events');
+  for (const event of events) {
+    const key: [string, number, number] = [event.run, event.hold, event.seq];
+    const local = await store.get(key);
+    // Another entry on the same place: this device lost its hold while it was away. Its own words are kept aside.
+    if (local && local.event.id !== event.id) await store.put({ ...local, refused: { code: 'HOLD_ENDED', params: {} } }, [event.run, event.hold + 100_000, event.seq]);
+    await store.put({ event, sent: true }, key);
+  }
+  await transaction.done;
+}
+
+export async function markSent(events: readonly RunEvent[]): Promise<void> {
+  const db = await database();
+  const transaction = db.transaction('events', 'readwrite');
+  for (const event of events) await transaction.store.put({ event, sent: true }, [event.run, event.hold, event.seq]);
+  await transaction.done;
+}
+
+/** The server will not have it, nor what builds on it: kept with the reason, out of the run's state. */
+export async function markRefused(events: readonly RunEvent[], refused: NonNullable<KeptEvent['refused']>): Promise<void> {
+  const db = await database();
+  const transaction = db.transaction('events', 'readwrite', STRICT);
+  for (const event of events) await transaction.store.put({ event, sent: false, refused }, [event.run, event.hold, event.seq]);
+  await transaction.done;
+}
+
+/** Runs that still have something for the server. */
+export async function runsToSend(): Promise<string[]> {
+  const db = await database();
+  const all = await db.getAll('events');
+  return [...new Set(all.filter((e) => !e.sent && !e.refused).map((e) => e.event.run))];
+}
+
+export async function countUnsent(): Promise<{ unsent: number; refused: number }> {
+  const db = await database();
+  const all = await db.getAll('events');
+  return { unsent: all.filter((e) => !e.sent && !e.refused).length, refused: all.filter((e) => e.refused).length };
+}
+
+/** Forgets finished, fully sent runs: the server has them. */
+export async function forgetSentRuns(): Promise<void> {
+  const db = await database();
+  for (const run of await db.getAllKeys('runs')) {
+    const events = await db.getAll('events', rangeOf(run));
+    if (events.some((e) => !e.sent) || !events.some((e) => e.event.type === 'finished')) continue;
+    const transaction = db.transaction(['runs', 'events'], 'readwrite');
+    await transaction.objectStore('runs').delete(run);
+    await transaction.objectStore('events').delete(rangeOf(run));
+    await transaction.done;
+  }
+}

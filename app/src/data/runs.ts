@@ -1,0 +1,168 @@
+import { useEffect, useSyncExternalStore } from 'react';
+import { AppError } from '@stennet/core/errors';
+import { admit, evolve, replay, type EventOf, type EventType, type PayloadOf, type RunEvent, type RunState } from '@stennet/core/run';
+import { now } from '@/platform/clock';
+import { deviceId, deviceName } from '@/platform/device';
+import { newId } from '@/platform/ids';
+import { asAppError, call } from './api';
+import type { KeptRun } from './database';
+import { onLeaving } from './leaving';
+import { keepEvent, keepServerRun, readRun, type LocalRun } from './outbox/outbox';
+import { noteConfirmed, onRunSent } from './outbox/sender';
+
+/** One run as this device knows it. */
+export interface RunView {
+  kept: KeptRun;
+  state: RunState;
+  unsent: number;
+  /** Entries that the server did not take. */
+  refused: { event: RunEvent; code: AppError['code']; params: AppError['params'] }[];
+  isMine: boolean;
+}
+type Loaded = { status: 'loading' } | { status: 'failed'; error: AppError } | ({ status: 'ready' } & RunView);
+
+/** How often a run on another device is looked at. */
+const WATCH_MS = 4000;
+const LOADING: Loaded = { status: 'loading' };
+
+/** Holds the live state of one run: admits, keeps, then shows. */
+class RunStore {
+  private loaded: Loaded = LOADING;
+  private readonly listeners = new Set<() => void>();
+  private saving = false;
+  readonly dispose: () => void;
+
+  constructor(private readonly run: string) {
+    this.dispose = onRunSent((sent) => sent === run && void this.afterSending());
+  }
+
+  readonly get = (): Loaded => this.loaded;
+  readonly subscribe = (tell: () => void): (() => void) => {
+    this.listeners.add(tell);
+    return () => this.listeners.delete(tell);
+  };
+
+  /** From this device first, so that it opens without the server; then what the server has besides. */
+  async load(): Promise<void> {
+    const local = await readRun(this.run).catch(() => undefined);
+    if (local) this.show(local);
+    try {
+      const { events, headHash: _head, ...kept } = await call('run', { run: this.run });
+      await keepServerRun(kept, events);
+      await this.refresh();
+    } catch (error) {
+      if (this.loaded.status !== 'ready') this.set({ status: 'failed', error: asAppError(error) });
+    }
+  }
+
+  /** @throws AppError what is wrong with it; nothing has changed then */
+  async confirm<T extends EventType>(type: T, payload: PayloadOf<T>, person: string): Promise<void> {
+    if (this.loaded.status !== 'ready' || this.saving) return;
+    const { state, kept } = this.loaded;
+    const event = this.eventOf(state, { hold: state.holder?.hold ?? 1, seq: state.lastSeq + 1 }, type, payload, person);
+    admit(state, event);
+    this.saving = true;
+    try {
+      await keepEvent(event);
+    } catch (error) {
+      // Another tab of this browser wrote there first: show what it wrote.
+      if (asAppError(error).code === 'EVENT_ID_REUSED') await this.refresh();
+      throw error;
+    } finally {
+      this.saving = false;
+    }
+    const after = evolve(state, event);
+    this.set({ ...this.loaded, status: 'ready', kept, state: after, unsent: this.loaded.unsent + 1, isMine: after.holder?.device === deviceId() });
+    noteConfirmed();
+  }
+
+  /**
+   * This device becomes the one that writes. Needs the server, which knows who holds the run now.
+   * @throws AppError OFFLINE, or HOLD_WRONG when somebody else was faster
+   */
+  async takeOver(person: string, name: string): Promise<void> {
+    const { events, headHash: _head, ...kept } = await call('run', { run: this.run });
+    const state = replay(kept.sheet, events);
+    const payload = { fromDevice: state.holder?.device ?? deviceId(), deviceName: name };
+    const event = this.eventOf(state, { hold: (state.holder?.hold ?? 0) + 1, seq: 1 }, 'tookOver', payload, person);
+    admit(state, event);
+    await call('appendRunEvents', { run: this.run }, { deviceName: name, events: [event] });
+    await keepServerRun(kept, [...events, event]);
+    await this.refresh();
+  }
+
+  /** A refusal mostly means that another device writes now: what the server has is shown then. */
+  private async afterSending(): Promise<void> {
+    await this.refresh();
+    if (this.loaded.status === 'ready' && this.loaded.refused.length > 0) await this.load();
+  }
+
+  private eventOf<T extends EventType>(state: RunState, place: { hold: number; seq: number }, type: T, payload: PayloadOf<T>, person: string): EventOf<T> {
+    const shop = state.events.at(0)?.shop ?? '';
+    return { v: 1, id: newId(), shop, run: this.run, ...place, device: deviceId(), person, deviceTime: now().toISOString(), type, payload } as unknown as EventOf<T>;
+  }
+
+  private async refresh(): Promise<void> {
+    const local = await readRun(this.run);
+    if (local && !this.saving) this.show(local);
+  }
+
+  private show(local: LocalRun): void {
+    const counted = local.events.filter((e) => !e.refused).map((e) => e.event);
+    const refused = local.events.flatMap((e) => (e.refused ? [{ event: e.event, ...e.refused }] : []));
+    const unsent = local.events.filter((e) => !e.sent && !e.refused).length;
+    const before = this.loaded.status === 'ready' ? this.loaded.state : undefined;
+    // Nothing but acknowledgements: the same state object stays, so that nothing is drawn anew.
+    const same = before && before.events.length === counted.length && before.events.at(-1)?.id === counted.at(-1)?.id;
+    // A confirmation made while this was read from disk is newer than what was read.
+    if (before && before.events.length > counted.length && refused.length === 0) return;
+    const state = same ? before : replay(local.kept.sheet, counted);
+    this.set({ status: 'ready', kept: local.kept, state, unsent, refused, isMine: state.holder?.device === deviceId() });
+  }
+
+  private set(next: Loaded): void {
+    this.loaded = next;
+    for (const tell of this.listeners) tell();
+  }
+}
+
+const stores = new Map<string, RunStore>();
+function storeOf(run: string): RunStore {
+  let store = stores.get(run);
+  if (!store) {
+    store = new RunStore(run);
+    stores.set(run, store);
+  }
+  return store;
+}
+
+export type Confirm = <T extends EventType>(type: T, payload: PayloadOf<T>) => Promise<void>;
+
+/** A run and the way to confirm something in it, as this person. */
+export function useRun(run: string, person: string): { loaded: Loaded; confirm: Confirm; reload: () => void; takeOver: () => Promise<void> } {
+  const store = storeOf(run);
+  const loaded = useSyncExternalStore(store.subscribe, store.get);
+  useEffect(() => {
+    void store.load();
+  }, [store]);
+  const isWatched = loaded.status === 'ready' && !loaded.isMine && loaded.state.status !== 'finished';
+  useEffect(() => {
+    if (!isWatched) return;
+    const timer = setInterval(() => void store.load(), WATCH_MS);
+    return () => clearInterval(timer);
+  }, [store, isWatched]);
+  return { loaded, confirm: (type, payload) => store.confirm(type, payload, person), reload: () => void store.load(), takeOver: () => store.takeOver(person, deviceName()) };
+}
+
+/** Starting needs the server: it alone knows that no other device has begun on this joint. */
+export async function startRun(events: [EventOf<'started'>, ...EventOf<'variantAnswered'>[]], kept: KeptRun, device: string): Promise<void> {
+  const [{ run }] = events;
+  const { refused } = await call('appendRunEvents', { run }, { deviceName: device, events });
+  if (refused) throw new AppError(refused.code as AppError['code'], refused.params);
+  await keepServerRun(kept, events);
+}
+
+onLeaving(() => {
+  for (const store of stores.values()) store.dispose();
+  stores.clear();
+});

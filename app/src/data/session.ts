@@ -1,0 +1,64 @@
+import type { Me } from '@stennet/core/contract';
+import { createFormatter, type Formatter } from '@stennet/core/quantity';
+import { setClock } from '@/platform/clock';
+import { call } from './api';
+import { database } from './database';
+import { leave } from './leaving';
+import { forgetSentRuns } from './outbox/outbox';
+import { send } from './outbox/sender';
+import { queryClient } from './queries';
+
+/** Takes a sign-in over: from here on the answers of this person in this shop. */
+function enter(me: Me): void {
+  forgetAnswers();
+  queryClient.setQueryData(['me'], me);
+  setClock(me.clockSetTo);
+  leave();
+  void send();
+}
+
+export async function signIn(name: string, password: string): Promise<void> {
+  enter(await call('signIn', {}, { name, password }));
+}
+
+export async function switchShop(shop: string): Promise<void> {
+  const me = await call('switchShop', {}, { shop });
+  // Who still writes for the shop before stops first.
+  leave();
+  await forgetLibrary();
+  enter(me);
+}
+
+/** Answers of this person leave the device; what is unsent stays until that person signs in again. */
+export async function signOut(): Promise<void> {
+  await call('signOut');
+  // Emptied first, then removed: a save that is still waiting must not bring the answers back.
+  queryClient.setQueryData(['me'], null);
+  forgetAnswers();
+  leave();
+  await (await database()).clear('answers');
+  await forgetLibrary();
+  await forgetSentRuns();
+}
+
+/** Sheets of a shop leave the device with the person who may read them. */
+async function forgetLibrary(): Promise<void> {
+  await (await database()).clear('library');
+}
+
+/** All but who is signed in: that question stays open on the screen and must not be torn from it. */
+function forgetAnswers(): void {
+  queryClient.removeQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
+}
+
+const formatters = new Map<string, Formatter>();
+/** The one formatter, in the shop's style. */
+export function formatterOf(me: Me): Formatter {
+  const key = `${me.shop.id}:${me.shop.locale}:${me.shop.timeZone}`;
+  let formatter = formatters.get(key);
+  if (!formatter) {
+    formatter = createFormatter(me.shop);
+    formatters.set(key, formatter);
+  }
+  return formatter;
+}

@@ -1,0 +1,74 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { AppError } from '@stennet/core/errors';
+import { asAppError, signOut, switchShop, useSending, useSignedIn } from '@/data';
+import { chooseTheme, useThemeChoice, type ThemeChoice } from '@/platform/preferences';
+import { startsOffline, takeNewVersion, useNewVersion } from '@/platform/serviceWorker';
+import { BigButton, Card, Notice, ScreenFrame, useInks } from '@/ui';
+import { text } from './text';
+
+export function AccountScreen() {
+  const inks = useInks();
+  const router = useRouter();
+  const { me } = useSignedIn();
+  const { unsent } = useSending();
+  const theme = useThemeChoice();
+  const isNewer = useNewVersion();
+  const [error, setError] = useState<AppError | null>(null);
+  const leave = (act: () => Promise<void>, after: () => void) => (): void => {
+    act().then(after, (e: unknown) => setError(asAppError(e)));
+  };
+  const heading = { fontWeight: '700', fontSize: 17, color: inks.ink } as const;
+  const body = { fontSize: 16, lineHeight: 23, color: inks.inkSoft } as const;
+
+  return (
+    <ScreenFrame title={text.account} back="/" subtitle={text.signedInAs(me.person.name, text.roles[me.role], me.shop.name)}>
+      {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
+      {isNewer ? <Notice title={text.newVersion} action={{ text: text.takeVersion, onPress: takeNewVersion }} /> : null}
+      {me.shops.length > 1 ? (
+        <Card>
+          <Text role="heading" aria-level={2} style={heading}>
+            {text.otherShops}
+          </Text>
+          {me.shops
+            .filter((s) => s.id !== me.shop.id)
+            .map((s) => (
+              <BigButton
+                key={s.id}
+                text={text.goTo(s.name)}
+                look="plain"
+                size="desk"
+                onPress={leave(
+                  () => switchShop(s.id),
+                  () => router.replace('/'),
+                )}
+              />
+            ))}
+        </Card>
+      ) : null}
+      <Card>
+        <Text role="heading" aria-level={2} style={heading}>
+          {text.light}
+        </Text>
+        <View role="radiogroup" aria-label={text.light} style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
+          {(Object.keys(text.themes) as ThemeChoice[]).map((t) => (
+            <BigButton key={t} text={theme === t ? `✓ ${text.themes[t]}` : text.themes[t]} look={theme === t ? 'plain' : 'quiet'} size="desk" grow onPress={() => chooseTheme(t)} />
+          ))}
+        </View>
+      </Card>
+      <Card>
+        <Text role="heading" aria-level={2} style={heading}>
+          {text.device}
+        </Text>
+        <Text style={body}>{startsOffline() ? text.startsOffline : text.needsServer}</Text>
+        {window.isSecureContext ? null : <Text style={body}>{text.insecure}</Text>}
+      </Card>
+      <Card>
+        {unsent > 0 ? <Text style={body}>{text.unsentKept(unsent)}</Text> : null}
+        <BigButton text={text.signOut} look="plain" size="desk" onPress={leave(signOut, () => router.replace('/'))} />
+      </Card>
+    </ScreenFrame>
+  );
+}

@@ -1,0 +1,65 @@
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
+import { Slot, usePathname } from 'expo-router';
+import { StatusBar } from 'expo-status-bar';
+import { useEffect, useState, type ReactNode } from 'react';
+import { useColorScheme } from 'react-native';
+import { PaperProvider } from 'react-native-paper';
+import type { Me } from '@stennet/core/contract';
+import { formatterOf, KEEP_MS, persister, queryClient, SignedIn, startSending, useMe } from '@/data';
+import { setClock } from '@/platform/clock';
+import { useThemeChoice } from '@/platform/preferences';
+import { registerServiceWorker } from '@/platform/serviceWorker';
+import { darkTheme, lightTheme, Loading, Notice, ScreenFrame } from '@/ui';
+import { SignInScreen } from './SignInScreen';
+import { text } from './text';
+
+registerServiceWorker();
+
+/** Theme, kept answers, and the door: everything behind it belongs to somebody who is signed in. */
+export function Root() {
+  const scheme = useColorScheme();
+  const choice = useThemeChoice();
+  const isDark = choice === 'device' ? scheme === 'dark' : choice === 'dark';
+  const theme = isDark ? darkTheme : lightTheme;
+  useEffect(() => {
+    document.body.style.background = theme.inks.bench;
+    document.documentElement.style.colorScheme = isDark ? 'dark' : 'light';
+  }, [theme, isDark]);
+  return (
+    <PersistQueryClientProvider client={queryClient} persistOptions={{ persister, maxAge: KEEP_MS, buster: '2' }}>
+      <PaperProvider theme={theme}>
+        <StatusBar style={isDark ? 'light' : 'dark'} />
+        <Door>
+          <Slot />
+        </Door>
+      </PaperProvider>
+    </PersistQueryClientProvider>
+  );
+}
+
+function Door({ children }: { children: ReactNode }) {
+  const me = useMe();
+  const isInRun = usePathname().startsWith('/runs/');
+  const [last, setLast] = useState<Me | null>(null);
+  if (me.data && me.data !== last) setLast(me.data);
+  useEffect(startSending, []);
+  // A sign-in that runs out does not take the run from under somebody's hands: it goes on, and says that it must be sent.
+  const known = me.data ?? (isInRun && me.data === null ? last : null);
+  useEffect(() => {
+    if (known) setClock(known.clockSetTo);
+  }, [known]);
+  if (known) return <SignedIn.Provider value={{ me: known, format: formatterOf(known) }}>{children}</SignedIn.Provider>;
+  if (me.data === null) return <SignInScreen />;
+  if (me.isError) {
+    return (
+      <ScreenFrame title={text.product} logo>
+        <Notice title={text.offlineTitle} text={text.offlineFirst} action={{ text: text.retry, onPress: () => void me.refetch() }} alert />
+      </ScreenFrame>
+    );
+  }
+  return (
+    <ScreenFrame title={text.product} logo>
+      <Loading text={text.loading} />
+    </ScreenFrame>
+  );
+}

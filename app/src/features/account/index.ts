@@ -1,0 +1,3 @@
+export { Root } from './Root';
+export { AccountScreen } from './AccountScreen';
+export { LostScreen } from './LostScreen';

@@ -1,0 +1,188 @@
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { asAppError, call, useSignedIn } from '@/data';
+import { forgetDraft, useDraft, type Editing } from '@/data/drafts';
+import { BigButton, Chip, Line, Loading, Notice, ScreenFrame, useInks, useIsWide } from '@/ui';
+import { EditorContext, useEditor, useEditorOf } from './hooks/useEditor';
+import { usePlacing, type Placing } from './hooks/usePlacing';
+import { AboutTab } from './parts/AboutTab';
+import { GroupsTab } from './parts/GroupsTab';
+import { LineTab } from './parts/LineTab';
+import { PlaceCanvas } from './parts/PlaceCanvas';
+import { PlacesTab } from './parts/PlacesTab';
+import { ReadyTab } from './parts/ReadyTab';
+import { StagesTab } from './parts/StagesTab';
+import { StepsTab } from './parts/StepsTab';
+import { text, type Tab } from './text';
+
+const TABS = Object.keys(text.tabs) as Tab[];
+
+/** Writing a sheet: the map on one side, what is said on the other, the checks beside each field. */
+export function EditorScreen() {
+  const { sheet } = useLocalSearchParams<{ sheet: string }>();
+  const { editing, error, retry } = useDraft(sheet);
+  if (editing) return <Ready editing={editing} onReload={retry} />;
+  return (
+    <ScreenFrame title={text.title('')} back="/library" backLabel={text.back}>
+      {error ? <Notice title={text.failed} text={`${error.message} ${error.fix}`} action={{ text: text.retry, onPress: retry }} alert /> : <Loading text={text.loading} />}
+    </ScreenFrame>
+  );
+}
+
+function Ready({ editing, onReload }: { editing: Editing; onReload: () => void }) {
+  const editor = useEditorOf(editing);
+  return (
+    <EditorContext.Provider value={editor}>
+      <Frame editing={editing} onReload={onReload} />
+    </EditorContext.Provider>
+  );
+}
+
+function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }) {
+  const { draft } = useEditor();
+  const isWide = useIsWide();
+  const [tab, setTab] = useState<Tab>(draft.stages.length === 0 && draft.seats.length === 0 ? 'line' : 'places');
+  const placing = usePlacing();
+  const tapOrder = (stageId: string): void => {
+    placing.begin(stageId);
+    setTab('places');
+  };
+  const showsMap = isWide || tab === 'places';
+  return (
+    <ScreenFrame
+      title={text.title(draft.title)}
+      subtitle={text.sub(`${draft.applies.maker} ${draft.applies.engine}`, draft.revision)}
+      back="/library"
+      backLabel={text.back}
+      right={<Steps editing={editing} />}
+      fixed
+    >
+      <View style={isWide ? styles.wide : styles.phone}>
+        {showsMap ? <Map placing={placing} isWide={isWide} /> : null}
+        <View style={styles.panel}>
+          <Tabs tab={tab} onTab={setTab} />
+          <ScrollView contentContainerStyle={styles.body} tabIndex={0}>
+            <Refused editing={editing} onReload={onReload} />
+            <Part tab={tab} placing={placing} editing={editing} onTapOrder={tapOrder} onTab={setTab} />
+          </ScrollView>
+        </View>
+      </View>
+    </ScreenFrame>
+  );
+}
+
+function Map({ placing, isWide }: { placing: Placing; isWide: boolean }) {
+  const { draft } = useEditor();
+  const inks = useInks();
+  return (
+    <View style={[isWide ? styles.mapWide : styles.mapPhone, { backgroundColor: inks.card }]}>
+      <PlaceCanvas draft={draft} placing={placing} />
+    </View>
+  );
+}
+
+function Tabs({ tab, onTab }: { tab: Tab; onTab: (tab: Tab) => void }) {
+  const { findings } = useEditor();
+  const errors = findings.filter((f) => f.level === 'error').length;
+  const isWide = useIsWide();
+  const chips = TABS.map((t) => (
+    <Chip key={t} role="tab" text={t === 'ready' && errors > 0 ? `${text.tabs.ready} ${errors}` : text.tabs[t]} on={t === tab} onPress={() => onTab(t)} />
+  ));
+  const list = (
+    <View role={'tablist' as never} aria-label={text.tabList} style={[styles.tabRow, isWide && styles.tabWrap]}>
+      {chips}
+    </View>
+  );
+  return isWide ? (
+    list
+  ) : (
+    <ScrollView horizontal style={styles.tabs} tabIndex={0}>
+      {list}
+    </ScrollView>
+  );
+}
+
+function Part({ tab, placing, editing, onTapOrder, onTab }: { tab: Tab; placing: Placing; editing: Editing; onTapOrder: (stageId: string) => void; onTab: (tab: Tab) => void }) {
+  switch (tab) {
+    case 'line':
+      return <LineTab />;
+    case 'places':
+      return <PlacesTab placing={placing} />;
+    case 'fasteners':
+      return <GroupsTab />;
+    case 'stages':
+      return <StagesTab onTapOrder={onTapOrder} />;
+    case 'steps':
+      return <StepsTab />;
+    case 'about':
+      return <AboutTab />;
+    case 'ready':
+      return <ReadyTab editing={editing} onTab={onTab} />;
+  }
+}
+
+/** Back and forward, and where the last letter is kept. */
+function Steps({ editing }: { editing: Editing }) {
+  const { keeper, state } = editing;
+  const isWide = useIsWide();
+  return (
+    <View style={styles.steps}>
+      {isWide ? (
+        <View role="status">
+          <Line>{text.saving[state.saving]}</Line>
+        </View>
+      ) : null}
+      <BigButton text={isWide ? text.undo : '↶'} label={text.undo} look="quiet" size="desk" onPress={() => keeper.undo()} disabled={!state.canUndo} />
+      <BigButton text={isWide ? text.redo : '↷'} label={text.redo} look="quiet" size="desk" onPress={() => keeper.redo()} disabled={!state.canRedo} />
+    </View>
+  );
+}
+
+/** What the server did not take stays here; the writer says which one goes on. */
+function Refused({ editing, onReload }: { editing: Editing; onReload: () => void }) {
+  const { me } = useSignedIn();
+  const { keeper, state } = editing;
+  const isWide = useIsWide();
+  const [problem, setProblem] = useState<string | null>(null);
+  const { refused, kept } = state;
+  if (!refused) {
+    return isWide ? null : (
+      <View role="status">
+        <Line>{text.saving[state.saving]}</Line>
+      </View>
+    );
+  }
+  const sheet = kept.draft.id;
+  const mine = async (): Promise<void> => {
+    const theirs = await call('draft', { sheet }).catch((e: unknown) => (asAppError(e).code === 'NOT_FOUND' ? null : undefined));
+    if (theirs === undefined) setProblem(text.notNow);
+    else keeper.goOnOver(theirs?.version ?? 0);
+  };
+  const take = async (): Promise<void> => {
+    keeper.stop();
+    await forgetDraft(me, sheet);
+    onReload();
+  };
+  return (
+    <>
+      <Notice title={text.refusedTitle} text={`${refused.message} ${refused.fix}`} look="warn" alert />
+      {problem ? <Notice title={problem} alert /> : null}
+      <BigButton text={text.keepMine} look="plain" size="desk" onPress={() => void mine()} />
+      {refused.code === 'DRAFT_CHANGED' ? <BigButton text={text.takeTheirs} look="quiet" size="desk" onPress={() => void take()} /> : null}
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  wide: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  phone: { flex: 1, minHeight: 0 },
+  mapWide: { flex: 3, margin: 12, borderRadius: 14, overflow: 'hidden' },
+  mapPhone: { height: 270, margin: 8, marginBottom: 0, borderRadius: 14, overflow: 'hidden' },
+  panel: { flex: 2, minWidth: 0, minHeight: 0 },
+  tabs: { flexGrow: 0, flexShrink: 0 },
+  tabRow: { flexDirection: 'row', gap: 8, padding: 8, alignItems: 'center' },
+  tabWrap: { flexWrap: 'wrap' },
+  body: { padding: 8, gap: 12, paddingBottom: 40 },
+  steps: { flexDirection: 'row', gap: 8, alignItems: 'center' },
+});

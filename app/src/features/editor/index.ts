@@ -1,0 +1,1 @@
+export { EditorScreen } from './EditorScreen';

@@ -1,0 +1,144 @@
+import type { Sheet } from '@stennet/core/procedure';
+import { ChoiceField, FieldRow, FlagsField, Section, TextField } from '@/ui';
+import { useEditor } from '../hooks/useEditor';
+import { said } from '../lists';
+import { text } from '../text';
+import { AfterForm, ConflictsForm, TellApartForm } from './KinForms';
+import { NamesField } from './NamesField';
+
+/** What the sheet is for, by whose word, and what it stands beside. */
+export function AboutTab() {
+  return (
+    <>
+      <Applies />
+      <Source />
+      <Cautions />
+      <Instances />
+      <TellApartForm />
+      <ConflictsForm />
+      <AfterForm />
+    </>
+  );
+}
+
+function Applies() {
+  const { draft, change, problem } = useEditor();
+  const { applies } = draft;
+  const put = (over: Partial<Sheet['applies']>, key: string): void => change((d) => ({ ...d, applies: said({ ...d.applies, ...over }) }), `applies.${key}`);
+  return (
+    <Section title={text.applies}>
+      <TextField label={text.sheetTitle} value={draft.title} onChange={(title) => change((d) => ({ ...d, title }), 'title')} problem={problem('title')} />
+      <FieldRow>
+        <TextField label={text.maker} value={applies.maker} onChange={(maker) => put({ maker }, 'maker')} problem={problem('applies.maker')} />
+        <TextField label={text.model} value={applies.model} onChange={(model) => put({ model }, 'model')} problem={problem('applies.model')} />
+        <TextField label={text.engine} value={applies.engine} onChange={(engine) => put({ engine }, 'engine')} problem={problem('applies.engine')} />
+        <TextField label={text.kindOf} value={draft.kind} onChange={(kind) => change((d) => ({ ...d, kind }), 'kind')} problem={problem('kind')} />
+      </FieldRow>
+      <FieldRow>
+        <TextField label={text.builtFrom} value={applies.builtFrom ?? ''} onChange={(t) => put({ builtFrom: t || undefined }, 'from')} problem={problem('applies.builtFrom')} />
+        <TextField label={text.builtTo} value={applies.builtTo ?? ''} onChange={(t) => put({ builtTo: t || undefined }, 'to')} problem={problem('applies.builtTo')} />
+        <TextField label={text.bank} value={applies.bank ?? ''} onChange={(t) => put({ bank: t || undefined }, 'bank')} problem={problem('applies.bank')} />
+      </FieldRow>
+      <ChoiceField
+        label={text.hardware}
+        value={applies.hardware.origin}
+        options={[
+          { value: 'original', text: text.original },
+          { value: 'kit', text: text.kit },
+        ]}
+        onChange={(origin) => put({ hardware: origin === 'kit' ? { origin, maker: applies.hardware.maker ?? '' } : { origin } }, 'origin')}
+      />
+      {applies.hardware.origin === 'kit' ? (
+        <TextField
+          label={text.kitMaker}
+          value={applies.hardware.maker ?? ''}
+          onChange={(maker) => put({ hardware: { origin: 'kit', maker } }, 'kit')}
+          problem={problem('applies.hardware')}
+        />
+      ) : null}
+      <FlagsField
+        label={text.status}
+        values={draft.invented ? ['invented'] : []}
+        options={[{ value: 'invented', text: text.invented }]}
+        onChange={(v) => change((d) => ({ ...d, invented: v.length > 0 }))}
+      />
+    </Section>
+  );
+}
+
+function Source() {
+  const { draft, change, problem } = useEditor();
+  const { source } = draft;
+  const field = (name: keyof Sheet['source'], label: string) => (
+    <TextField
+      label={label}
+      value={source[name]}
+      onChange={(t) => change((d) => ({ ...d, source: { ...d.source, [name]: t } }), `source.${name}`)}
+      problem={problem(`source.${name}`)}
+    />
+  );
+  return (
+    <Section title={text.source}>
+      <FieldRow>
+        {field('publisher', text.publisher)}
+        {field('title', text.sourceTitle)}
+      </FieldRow>
+      <FieldRow>
+        {field('page', text.page)}
+        {field('revision', text.sourceRevision)}
+        {field('date', text.sourceDate)}
+      </FieldRow>
+      {field('condition', text.condition)}
+    </Section>
+  );
+}
+
+function Cautions() {
+  const { draft, change, problem } = useEditor();
+  return (
+    <Section title={text.cautions}>
+      <TextField
+        label={text.cautionsHint}
+        value={draft.cautions.join('\n')}
+        onChange={(t) => change((d) => ({ ...d, cautions: t === '' ? [] : t.split('\n').slice(0, 12) }), 'cautions')}
+        lines={4}
+        problem={problem('cautions')}
+      />
+      <NamesField label={text.requires} names={draft.requires} onChange={(requires) => change((d) => ({ ...d, requires }), 'requires')} problem={problem('requires')} />
+    </Section>
+  );
+}
+
+function Instances() {
+  const { draft, change, problem } = useEditor();
+  const { instances } = draft;
+  type Kind = NonNullable<Sheet['instances']>['kind'];
+  return (
+    <Section title={text.instances}>
+      <ChoiceField<Kind | 'once'>
+        label={text.instanceKind}
+        value={instances?.kind ?? 'once'}
+        options={[
+          { value: 'once', text: text.once },
+          { value: 'banks', text: text.banks },
+          { value: 'caps', text: text.caps },
+          { value: 'cylinders', text: text.cylinders },
+        ]}
+        onChange={(kind) =>
+          change((d) =>
+            said({ ...d, instances: kind === 'once' ? undefined : { ...d.instances, kind, labels: d.instances?.labels ?? (kind === 'banks' ? ['left', 'right'] : []) } }),
+          )
+        }
+        problem={problem('instances', true)}
+      />
+      {instances ? (
+        <NamesField
+          label={text.instanceLabels}
+          names={instances.labels}
+          onChange={(labels) => change((d) => (d.instances ? { ...d, instances: { ...d.instances, labels } } : d), 'instances')}
+          problem={problem('instances.labels')}
+        />
+      ) : null}
+    </Section>
+  );
+}

@@ -1,0 +1,196 @@
+import { StyleSheet, View } from 'react-native';
+import { TELL_APART, type After, type Sheet } from '@stennet/core/procedure';
+import type { UnitCode } from '@stennet/core/quantity';
+import { useSignedIn } from '@/data';
+import { BigButton, ChoiceField, FieldRow, NumberField, Section, TextField, useInks } from '@/ui';
+import { useEditor } from '../hooks/useEditor';
+import { changed, freeId, said, without } from '../lists';
+import { HEAD_OPTIONS, UNIT_OPTIONS } from '../options';
+import { text } from '../text';
+
+type Question = Sheet['tellApart'][number];
+type Conflict = Sheet['conflicts'][number];
+
+const ABOUT: Record<Question['about'], string> = {
+  buildDate: 'build date',
+  headDrive: 'head',
+  thread: 'thread',
+  length: 'length',
+  gasketColour: 'gasket',
+  castingMark: 'casting mark',
+};
+const AFTER: Record<After['kind'], string> = {
+  retighten: 'tighten again',
+  check: 'check',
+  breakIn: 'break-in',
+  fluid: 'fluid',
+  refill: 'refill',
+  advice: 'advice',
+  beforeFirstStart: 'before the first start',
+  afterFirstStart: 'after the first start',
+};
+
+/** Questions that lead to its siblings; the answers name the sheets. */
+export function TellApartForm() {
+  const { draft, change, problem } = useEditor();
+  const inks = useInks();
+  const put = (at: number, by: (q: Question) => Question, key: string): void => change((d) => ({ ...d, tellApart: changed(d.tellApart, at, by) }), `tellApart.${at}.${key}`);
+  const add = (): void =>
+    change((d) => ({
+      ...d,
+      tellApart: [
+        ...d.tellApart,
+        {
+          about: 'headDrive',
+          question: '',
+          answers: [
+            { text: '', sheet: d.id },
+            { text: '', sheet: '' },
+          ],
+        },
+      ],
+    }));
+  return (
+    <Section title={text.tellApart}>
+      {draft.tellApart.map((q, i) => (
+        <View key={i} style={[styles.one, { borderColor: inks.line }]}>
+          <TextField
+            label={text.question}
+            value={q.question}
+            onChange={(question) => put(i, (x) => ({ ...x, question }), 'question')}
+            problem={problem(`tellApart.${i}.question`)}
+          />
+          <ChoiceField
+            label={text.about}
+            value={q.about}
+            options={TELL_APART.map((a) => ({ value: a, text: ABOUT[a] }))}
+            onChange={(about) => put(i, (x) => ({ ...x, about }), 'about')}
+          />
+          {q.answers.map((a, k) => (
+            <View key={k}>
+              <FieldRow>
+                <TextField
+                  label={`${text.answerText} ${k + 1}`}
+                  value={a.text}
+                  onChange={(t) => put(i, (x) => ({ ...x, answers: changed(x.answers, k, (y) => ({ ...y, text: t })) }), `a${k}`)}
+                  problem={problem(`tellApart.${i}.answers.${k}.text`)}
+                />
+                <TextField
+                  label={text.leadsTo}
+                  value={a.sheet}
+                  onChange={(sheet) => put(i, (x) => ({ ...x, answers: changed(x.answers, k, (y) => ({ ...y, sheet })) }), `s${k}`)}
+                  problem={problem(`tellApart.${i}.answers.${k}.sheet`)}
+                />
+              </FieldRow>
+              {q.about === 'headDrive' ? (
+                <ChoiceField
+                  label={text.head}
+                  value={a.head}
+                  options={HEAD_OPTIONS}
+                  onChange={(head) => put(i, (x) => ({ ...x, answers: changed(x.answers, k, (y) => ({ ...y, head })) }), `h${k}`)}
+                />
+              ) : null}
+            </View>
+          ))}
+          <FieldRow>
+            <BigButton
+              text={text.addAnswer}
+              look="quiet"
+              size="desk"
+              onPress={() => put(i, (x) => ({ ...x, answers: [...x.answers, { text: '', sheet: '' }] }), `add ${q.answers.length}`)}
+            />
+            <BigButton text={text.remove} look="quiet" size="desk" onPress={() => change((d) => ({ ...d, tellApart: without(d.tellApart, i) }))} />
+          </FieldRow>
+        </View>
+      ))}
+      <BigButton text={text.addQuestion} look="quiet" size="desk" onPress={add} />
+    </Section>
+  );
+}
+
+export function ConflictsForm() {
+  const { draft, change, problem } = useEditor();
+  const { me } = useSignedIn();
+  const inks = useInks();
+  const put = (at: number, over: Partial<Conflict>, key: string): void =>
+    change((d) => ({ ...d, conflicts: changed(d.conflicts, at, (c) => ({ ...c, ...over })) }), `conflicts.${at}.${key}`);
+  return (
+    <Section title={text.conflicts}>
+      {draft.conflicts.map((c, i) => (
+        <View key={i} style={[styles.one, { borderColor: inks.line }]}>
+          <FieldRow>
+            <TextField label={text.otherSheet} value={c.sheet} onChange={(sheet) => put(i, { sheet }, 'sheet')} problem={problem(`conflicts.${i}.sheet`)} />
+            <NumberField label={text.itsValue} value={c.value.value || undefined} onChange={(v) => put(i, { value: { ...c.value, value: v ?? 0 } }, 'value')} />
+          </FieldRow>
+          <ChoiceField
+            label={text.unit}
+            value={c.value.unit}
+            options={UNIT_OPTIONS.torque as { value: UnitCode; text: string }[]}
+            onChange={(unit) => put(i, { value: { ...c.value, unit } }, 'unit')}
+          />
+          <TextField label={text.why} value={c.why} onChange={(why) => put(i, { why }, 'why')} lines={2} problem={problem(`conflicts.${i}.why`)} />
+          <BigButton text={text.remove} look="quiet" size="desk" onPress={() => change((d) => ({ ...d, conflicts: without(d.conflicts, i) }))} />
+        </View>
+      ))}
+      <BigButton
+        text={text.addConflict}
+        look="quiet"
+        size="desk"
+        onPress={() => change((d) => ({ ...d, conflicts: [...d.conflicts, { sheet: '', value: { value: 0, unit: me.shop.torqueUnit }, why: '' }] }))}
+      />
+    </Section>
+  );
+}
+
+export function AfterForm() {
+  const { draft, change, problem } = useEditor();
+  const inks = useInks();
+  const put = (at: number, over: Partial<After>, key: string): void => change((d) => ({ ...d, after: changed(d.after, at, (a) => said({ ...a, ...over })) }), `after.${at}.${key}`);
+  const when = (a: After, over: NonNullable<After['when']>): After['when'] => {
+    const next = said({ ...a.when, ...over });
+    return Object.keys(next).length > 0 ? next : undefined;
+  };
+  return (
+    <Section title={text.after}>
+      {draft.after.map((a, i) => (
+        <View key={a.id} style={[styles.one, { borderColor: inks.line }]}>
+          <TextField label={text.stepText} value={a.text} onChange={(t) => put(i, { text: t }, 'text')} lines={2} problem={problem(`after.${i}.text`) ?? problem(`after.${i}`)} />
+          <ChoiceField
+            label={text.afterKind}
+            value={a.kind}
+            options={(Object.keys(AFTER) as After['kind'][]).map((k) => ({ value: k, text: AFTER[k] }))}
+            onChange={(kind) => put(i, { kind }, 'kind')}
+          />
+          <FieldRow>
+            <NumberField label={text.km} value={a.when?.distanceKm} onChange={(distanceKm) => put(i, { when: when(a, { distanceKm }) }, 'km')} />
+            <NumberField label={text.days} value={a.when?.days} onChange={(days) => put(i, { when: when(a, { days }) }, 'days')} />
+          </FieldRow>
+          <BigButton text={text.remove} look="quiet" size="desk" onPress={() => change((d) => ({ ...d, after: without(d.after, i) }))} />
+        </View>
+      ))}
+      <BigButton
+        text={text.addAfter}
+        look="quiet"
+        size="desk"
+        onPress={() =>
+          change((d) => ({
+            ...d,
+            after: [
+              ...d.after,
+              {
+                id: freeId(
+                  d.after.map((a) => a.id),
+                  'after',
+                ),
+                kind: 'check',
+                text: '',
+              },
+            ],
+          }))
+        }
+      />
+    </Section>
+  );
+}
+
+const styles = StyleSheet.create({ one: { borderWidth: 1, borderRadius: 10, padding: 12, gap: 10 } });

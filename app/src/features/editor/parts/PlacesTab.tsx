@@ -1,0 +1,190 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { addPlaces, assignGroup, circleOfPlaces, movePlace, removePlaces, rowsOfPlaces } from '@stennet/core/draft';
+import { BigButton, ChoiceField, Chip, FieldLabel, FieldRow, Line, NumberField, Section, TextField } from '@/ui';
+import { useEditor } from '../hooks/useEditor';
+import { withGroup, type Mode, type Placing } from '../hooks/usePlacing';
+import { said } from '../lists';
+import { text } from '../text';
+import { NamesField } from './NamesField';
+
+const MODES: readonly Mode[] = ['add', 'move', 'number', 'select'];
+
+/** Where the fasteners sit: put by tapping, dragging or pattern, numbered by tapping in order. */
+export function PlacesTab({ placing }: { placing: Placing }) {
+  const { draft } = useEditor();
+  return (
+    <>
+      <Section title={text.mode}>
+        <View role="radiogroup" aria-label={text.mode} style={styles.wrap}>
+          {MODES.map((m) => (
+            <Chip key={m} role="radio" text={text.modes[m]} on={placing.mode === m} onPress={() => placing.setMode(m)} />
+          ))}
+          <Chip role="checkbox" text={text.grid} on={placing.snaps} onPress={() => placing.setSnaps(!placing.snaps)} />
+        </View>
+        <Line>{text.modeHelp[placing.mode]}</Line>
+        {placing.mode === 'number' || placing.mode === 'order' ? <Tapping placing={placing} /> : null}
+        {placing.selected.length > 0 ? <Selected placing={placing} /> : null}
+      </Section>
+      <PatternForm />
+      <Section title={text.placesList}>
+        {draft.pattern.positions.length === 0 ? <Line>{text.noPlaces}</Line> : null}
+        <View style={styles.wrap}>
+          {draft.pattern.positions.map((p) => (
+            <Chip
+              key={p.label}
+              role="checkbox"
+              text={placing.tapped.includes(p.label) ? `${p.label} → ${placing.tapped.indexOf(p.label) + 1}` : p.label}
+              on={placing.selected.includes(p.label) || placing.tapped.includes(p.label)}
+              onPress={() => placing.tapPlace(p.label)}
+            />
+          ))}
+        </View>
+        <Landmarks />
+      </Section>
+    </>
+  );
+}
+
+function Tapping({ placing }: { placing: Placing }) {
+  const { draft } = useEditor();
+  const { tapped } = placing;
+  return (
+    <>
+      <View role="status">
+        <Line strong>{text.counted(tapped.length, draft.pattern.positions.length)}</Line>
+      </View>
+      <FieldRow>
+        <BigButton text={placing.mode === 'number' ? text.useNumbers : text.useOrder} size="desk" onPress={placing.finish} disabled={tapped.length === 0} grow />
+        <BigButton text={text.lastBack} look="quiet" size="desk" onPress={placing.takeBack} disabled={tapped.length === 0} />
+        <BigButton text={text.startOver} look="quiet" size="desk" onPress={placing.startOver} disabled={tapped.length === 0} />
+      </FieldRow>
+    </>
+  );
+}
+
+function Selected({ placing }: { placing: Placing }) {
+  const { draft, change, problem } = useEditor();
+  const { selected } = placing;
+  const [only] = selected;
+  const place = selected.length === 1 ? draft.pattern.positions.find((p) => p.label === only) : undefined;
+  const groups = new Set(draft.seats.filter((s) => selected.includes(s.position)).map((s) => s.group));
+  const first = draft.pattern.positions.find((p) => p.label === only);
+  const tag = (tags: string[]): void =>
+    change((d) => {
+      const positions = d.pattern.positions.map((p) => (selected.includes(p.label) ? said({ ...p, tags: tags.length > 0 ? tags : undefined }) : p));
+      return { ...d, pattern: { ...d.pattern, positions } };
+    }, 'tags');
+  return (
+    <View style={styles.selected}>
+      <FieldLabel>{text.chosen(selected.length)}</FieldLabel>
+      {place ? (
+        <FieldRow>
+          <NumberField label={text.x} value={place.xMm} onChange={(xMm) => xMm !== undefined && change((d) => movePlace(d, place.label, { ...place, xMm }), `x ${place.label}`)} />
+          <NumberField label={text.y} value={place.yMm} onChange={(yMm) => yMm !== undefined && change((d) => movePlace(d, place.label, { ...place, yMm }), `y ${place.label}`)} />
+        </FieldRow>
+      ) : null}
+      {draft.groups.length > 1 ? (
+        <ChoiceField
+          label={text.giveTo}
+          value={groups.size === 1 ? [...groups][0] : undefined}
+          options={draft.groups.map((g) => ({ value: g.id, text: g.name || g.id }))}
+          onChange={(group) => change((d) => assignGroup(d, selected, group))}
+        />
+      ) : null}
+      <NamesField
+        label={text.tags}
+        names={first?.tags ?? []}
+        onChange={tag}
+        problem={problem(`pattern.positions.${draft.pattern.positions.findIndex((p) => p.label === only)}.tags`)}
+      />
+      <FieldRow>
+        <BigButton
+          text={text.removePlaces(selected.length)}
+          look="warn"
+          size="desk"
+          onPress={() => {
+            change((d) => removePlaces(d, selected));
+            placing.setSelected([]);
+          }}
+        />
+        <BigButton text={text.chooseNone} look="quiet" size="desk" onPress={() => placing.setSelected([])} />
+        <BigButton text={text.chooseAll} look="quiet" size="desk" onPress={() => placing.setSelected(draft.pattern.positions.map((p) => p.label))} />
+      </FieldRow>
+    </View>
+  );
+}
+
+function PatternForm() {
+  const { change } = useEditor();
+  const [kind, setKind] = useState<'rows' | 'circle'>('rows');
+  const [count, setCount] = useState<number | undefined>(10);
+  const [rows, setRows] = useState<number | undefined>(2);
+  const [spacing, setSpacing] = useState<number | undefined>(90);
+  const [rowSpacing, setRowSpacing] = useState<number | undefined>(100);
+  const [diameter, setDiameter] = useState<number | undefined>(80);
+  const [start, setStart] = useState<number | undefined>(0);
+  const [instead, setInstead] = useState(false);
+  const isWhole = (n: number | undefined, most: number): n is number => n !== undefined && Number.isInteger(n) && n > 0 && n <= most;
+  const isGood = isWhole(count, 120) && (kind === 'circle' ? (diameter ?? 0) > 0 : isWhole(rows, 20) && (spacing ?? 0) > 0);
+  const place = (): void =>
+    change((d) => {
+      const points =
+        kind === 'rows'
+          ? rowsOfPlaces({ count: count ?? 1, rows: rows ?? 1, spacingMm: spacing ?? 0, rowsMm: rowSpacing ?? 0 })
+          : circleOfPlaces({ count: count ?? 1, diameterMm: diameter ?? 0, startDeg: start ?? 0 });
+      const base = instead
+        ? removePlaces(
+            d,
+            d.pattern.positions.map((p) => p.label),
+          )
+        : d;
+      const [sheet, group] = withGroup(base);
+      return addPlaces(sheet, points, group);
+    });
+  return (
+    <Section title={text.pattern}>
+      <View role="radiogroup" aria-label={text.pattern} style={styles.wrap}>
+        <Chip role="radio" text={text.rows} on={kind === 'rows'} onPress={() => setKind('rows')} />
+        <Chip role="radio" text={text.circle} on={kind === 'circle'} onPress={() => setKind('circle')} />
+        <Chip role="checkbox" text={text.replaceAll} on={instead} onPress={() => setInstead(!instead)} />
+      </View>
+      <FieldRow>
+        <NumberField label={text.count} value={count} onChange={setCount} />
+        {kind === 'rows' ? (
+          <>
+            <NumberField label={text.rowCount} value={rows} onChange={setRows} />
+            <NumberField label={text.spacing} value={spacing} onChange={setSpacing} />
+            <NumberField label={text.rowSpacing} value={rowSpacing} onChange={setRowSpacing} />
+          </>
+        ) : (
+          <>
+            <NumberField label={text.diameter} value={diameter} onChange={setDiameter} />
+            <NumberField label={text.startDeg} value={start} onChange={setStart} />
+          </>
+        )}
+      </FieldRow>
+      <BigButton text={text.place} look="plain" size="desk" onPress={place} disabled={!isGood} />
+    </Section>
+  );
+}
+
+/** What helps to find one's way: front of engine, exhaust side. */
+function Landmarks() {
+  const { draft, change } = useEditor();
+  const words = (side: 'left' | 'right' | 'top' | 'bottom'): string => draft.pattern.landmarks.find((l) => l.side === side)?.text ?? '';
+  const put = (side: 'left' | 'right' | 'top' | 'bottom', typed: string): void =>
+    change((d) => {
+      const others = d.pattern.landmarks.filter((l) => l.side !== side);
+      return { ...d, pattern: { ...d.pattern, landmarks: typed ? [...others, { side, text: typed }] : others } };
+    }, `landmark ${side}`);
+  return (
+    <FieldRow>
+      {(['left', 'right', 'top', 'bottom'] as const).map((side) => (
+        <TextField key={side} label={text.landmark(text.sides[side])} value={words(side)} onChange={(t) => put(side, t)} />
+      ))}
+    </FieldRow>
+  );
+}
+
+const styles = StyleSheet.create({ wrap: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 }, selected: { gap: 10 } });

@@ -1,0 +1,86 @@
+import type { Stage } from '@stennet/core/procedure';
+import { ChoiceField, FieldRow, NumberField } from '@/ui';
+import { useEditor } from '../hooks/useEditor';
+import { text } from '../text';
+import type { PutStage } from '../hooks/stageEdit';
+
+interface Props {
+  stage: Stage;
+  put: PutStage;
+  place: string;
+}
+
+/** So many minutes, or until it is as warm or as cool as it must be. */
+export function WaitFields({ stage, put, place }: Props) {
+  const { problem } = useEditor();
+  const wait = stage.waitUntil;
+  const celsius = wait && 'celsius' in wait ? wait : undefined;
+  return (
+    <FieldRow>
+      <NumberField
+        label={text.minutes}
+        value={wait && 'minutes' in wait ? wait.minutes : undefined}
+        onChange={(minutes) => put({ waitUntil: minutes === undefined ? undefined : { minutes } }, 'minutes')}
+        problem={problem(`${place}.waitUntil`)}
+      />
+      <NumberField
+        label={text.celsius}
+        value={celsius?.celsius}
+        onChange={(c) => put({ waitUntil: c === undefined ? undefined : { celsius: c, is: celsius?.is ?? 'atMost' } }, 'celsius')}
+      />
+      {celsius ? (
+        <ChoiceField
+          label={text.celsiusIs}
+          value={celsius.is}
+          options={[
+            { value: 'atLeast', text: text.atLeast },
+            { value: 'atMost', text: text.atMost },
+          ]}
+          onChange={(is) => put({ waitUntil: { ...celsius, is } }, 'is')}
+        />
+      ) : null}
+    </FieldRow>
+  );
+}
+
+/** A hold point, a step between, a turn of the crank. */
+export function HoldFields({ stage, put, place }: Props) {
+  const { draft, problem } = useEditor();
+  if (stage.action === 'turnCrank')
+    return <NumberField label={text.crankDeg} value={stage.crankDeg} onChange={(crankDeg) => put({ crankDeg }, 'crank')} problem={problem(`${place}.crankDeg`)} />;
+  if (stage.action === 'do') {
+    return (
+      <ChoiceField
+        label={text.step}
+        value={stage.step}
+        options={draft.steps.map((s) => ({ value: s.id, text: s.text.slice(0, 50) || s.id }))}
+        onChange={(step) => put({ step }, 'step')}
+        problem={problem(`${place}.step`) ?? (draft.steps.length === 0 ? text.noSteps : undefined)}
+      />
+    );
+  }
+  const before = draft.stages.slice(
+    0,
+    draft.stages.findIndex((s) => s.id === stage.id),
+  );
+  return (
+    <>
+      <ChoiceField
+        label={text.ifNot}
+        value={stage.ifNot ?? ''}
+        options={[{ value: '', text: text.nowhere }, ...before.map((s) => ({ value: s.id, text: s.name || s.id }))]}
+        onChange={(id) => put({ ifNot: id || undefined }, 'ifNot')}
+        problem={problem(`${place}.ifNot`)}
+      />
+      <ChoiceField
+        label={text.release}
+        value={stage.release ?? 'technician'}
+        options={[
+          { value: 'technician', text: text.technician },
+          { value: 'lead', text: text.lead },
+        ]}
+        onChange={(release) => put({ release }, 'release')}
+      />
+    </>
+  );
+}

@@ -1,0 +1,102 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { TouchableRipple } from 'react-native-paper';
+import type { Stage } from '@stennet/core/procedure';
+import { useSignedIn } from '@/data';
+import { BigButton, Chip, FieldRow, Line, pressedBySpace, Ribbon, Section } from '@/ui';
+import { useEditor } from '../hooks/useEditor';
+import type { StageList } from '../hooks/stageEdit';
+import { freeId, insertedAt, moved, without } from '../lists';
+import { text } from '../text';
+import { StageForm } from './StageForm';
+
+/** The procedure on its ribbon: a stage is tapped there and edited beneath. */
+export function StagesTab({ onTapOrder }: { onTapOrder: (stageId: string) => void }) {
+  const { draft, change, problem } = useEditor();
+  const { format } = useSignedIn();
+  const [list, setList] = useState<StageList>('stages');
+  const [chosen, setChosen] = useState(0);
+  const stages = draft[list];
+  const at = Math.min(chosen, stages.length - 1);
+  const stage = stages[at];
+  const put = (next: Stage[]): void => change((d) => ({ ...d, [list]: next }));
+  const add = (): void => {
+    const id = freeId(
+      [...draft.stages, ...draft.takeApart].map((s) => s.id),
+      'stage',
+    );
+    const fresh: Stage = list === 'takeApart' ? { id, name: 'slacken', on: ['all'], action: 'loosen', loosen: 'free' } : { id, name: '', on: ['all'], action: 'torque' };
+    put(insertedAt(stages, at + 1, fresh));
+    setChosen(at + 1);
+  };
+  return (
+    <>
+      <Section title={text.tabs.stages}>
+        <View role="radiogroup" aria-label={text.which} style={styles.wrap}>
+          <Chip role="radio" text={text.procedure} on={list === 'stages'} onPress={() => setList('stages')} />
+          <Chip role="radio" text={text.takeApart} on={list === 'takeApart'} onPress={() => setList('takeApart')} />
+        </View>
+        {stages.length > 0 ? (
+          <View>
+            <Ribbon sheet={{ stages }} place={{ stage: at, share: 0 }} format={format} height={78} />
+            <View role="radiogroup" aria-label={text.tabs.stages} style={[StyleSheet.absoluteFill, styles.slots]}>
+              {stages.map((s, i) => (
+                <TouchableRipple
+                  key={s.id}
+                  role={'radio' as never}
+                  aria-checked={i === at}
+                  aria-label={`${text.stageOf(i + 1, stages.length)}: ${s.name || s.action}`}
+                  onPress={() => setChosen(i)}
+                  {...pressedBySpace(() => setChosen(i))}
+                  style={styles.slot}
+                >
+                  <View />
+                </TouchableRipple>
+              ))}
+            </View>
+          </View>
+        ) : (
+          <Line>{text.noStages}</Line>
+        )}
+        {stages.length === 0 && list === 'stages' && problem('stages', true) ? <Line>{problem('stages', true)}</Line> : null}
+        <FieldRow>
+          <BigButton text={stages.length === 0 ? text.addFirstStage : text.addStage} look="plain" size="desk" onPress={add} />
+          {stage ? (
+            <>
+              <BigButton
+                text={`← ${text.earlier}`}
+                label={text.earlier}
+                look="quiet"
+                size="desk"
+                disabled={at === 0}
+                onPress={() => {
+                  put(moved(stages, at, -1));
+                  setChosen(at - 1);
+                }}
+              />
+              <BigButton
+                text={`${text.later} →`}
+                label={text.later}
+                look="quiet"
+                size="desk"
+                disabled={at === stages.length - 1}
+                onPress={() => {
+                  put(moved(stages, at, 1));
+                  setChosen(at + 1);
+                }}
+              />
+              <BigButton text={text.removeStage} look="warn" size="desk" onPress={() => put(without(stages, at))} />
+            </>
+          ) : null}
+        </FieldRow>
+      </Section>
+      {stage ? <StageForm key={stage.id} stage={stage} at={at} list={list} onTapOrder={onTapOrder} /> : null}
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  wrap: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  slots: { flexDirection: 'row' },
+  slot: { flex: 1, minHeight: 48 },
+});

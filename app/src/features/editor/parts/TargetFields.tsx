@@ -1,0 +1,85 @@
+import type { Stage, Target } from '@stennet/core/procedure';
+import type { UnitCode } from '@stennet/core/quantity';
+import { ChoiceField, FieldRow, NumberField } from '@/ui';
+import { useEditor } from '../hooks/useEditor';
+import { UNIT_OPTIONS } from '../options';
+import { text } from '../text';
+import type { PutStage } from '../hooks/stageEdit';
+
+interface Props {
+  stage: Stage;
+  place: string;
+  put: PutStage;
+  /** The unit that a value begins in. */
+  unit: UnitCode;
+}
+
+/** The published value with its unit and tolerance; two values make a range of which one is chosen. */
+export function TargetFields({ stage, place, put, unit }: Props) {
+  const { problem } = useEditor();
+  return (
+    <>
+      <ValueFields
+        value={stage.target}
+        unit={unit}
+        label={text.target}
+        problem={problem(`${place}.target`)}
+        onChange={(target, key) => put({ target, ...(target ? {} : { tolerance: undefined }) }, key)}
+      />
+      <FieldRow>
+        <NumberField
+          label={text.plus}
+          value={stage.tolerance?.plus}
+          onChange={(plus) => put({ tolerance: tolerance(plus, stage.tolerance?.minus ?? plus) }, 'plus')}
+          problem={problem(`${place}.tolerance`)}
+        />
+        <NumberField label={text.minus} value={stage.tolerance?.minus} onChange={(minus) => put({ tolerance: tolerance(stage.tolerance?.plus ?? minus, minus) }, 'minus')} />
+      </FieldRow>
+      {stage.action === 'stretch' ? (
+        <ValueFields
+          value={stage.fallback}
+          unit="N.m"
+          label={text.fallback}
+          problem={problem(`${place}.fallback`)}
+          onChange={(fallback, key) => put({ fallback }, `fallback ${key}`)}
+        />
+      ) : null}
+    </>
+  );
+}
+
+const tolerance = (plus: number | undefined, minus: number | undefined): Stage['tolerance'] =>
+  plus === undefined && minus === undefined ? undefined : { plus: plus ?? 0, minus: minus ?? 0 };
+
+interface ValueProps {
+  value: Target | undefined;
+  unit: UnitCode;
+  label: string;
+  problem: string | undefined;
+  onChange: (value: Target | undefined, key: string) => void;
+}
+
+export function ValueFields({ value, unit: preferred, label, problem, onChange }: ValueProps) {
+  const unit = value?.unit ?? preferred;
+  const low = value ? ('value' in value ? value.value : value.min) : undefined;
+  const high = value && 'max' in value ? value.max : undefined;
+  const made = (from: number | undefined, to: number | undefined): Target | undefined =>
+    from === undefined ? undefined : to === undefined ? { value: from, unit } : { min: from, max: to, unit };
+  const isTorque = unit !== 'deg' && unit !== 'mm' && unit !== '[in_i]';
+  return (
+    <>
+      <FieldRow>
+        <NumberField label={unit === 'deg' ? `${label}, °` : label} value={low} onChange={(v) => onChange(made(v, high), 'value')} problem={problem} />
+        <NumberField label={text.to} value={high} onChange={(v) => onChange(made(low, v), 'to')} />
+      </FieldRow>
+      {unit === 'deg' ? null : (
+        <ChoiceField
+          label={text.unit}
+          value={unit}
+          options={(isTorque ? UNIT_OPTIONS.torque : UNIT_OPTIONS.length) as { value: UnitCode; text: string }[]}
+          onChange={(u) => value && onChange({ ...value, unit: u }, 'unit')}
+        />
+      )}
+    </>
+  );
+}

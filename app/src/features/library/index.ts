@@ -1,0 +1,1 @@
+export { LibraryScreen } from './LibraryScreen';

@@ -1,0 +1,92 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { Link } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { isAllowed } from '@stennet/core/contract';
+import type { DraftBrief, Library } from '@stennet/core/contract/run';
+import { asAppError, call, useSignedIn } from '@/data';
+import { now } from '@/platform/clock';
+import { BigButton, Line, Notice, Section, useInks } from '@/ui';
+import { text } from '../text';
+
+/** So many are approved in one go; the rest follow. */
+const AT_ONCE = 100;
+const SHOWN = 60;
+
+/** What is being written, by whom, and how far it is. */
+export function DraftList({ library }: { library: Library }) {
+  const { drafts } = library;
+  return (
+    <Section title={text.drafts}>
+      {drafts.length === 0 ? <Line>{text.noDrafts}</Line> : null}
+      <View role="list" style={styles.list}>
+        {drafts.slice(0, SHOWN).map((d) => (
+          <DraftCard key={d.sheet} draft={d} />
+        ))}
+      </View>
+      <ApproveAll library={library} />
+    </Section>
+  );
+}
+
+function DraftCard({ draft }: { draft: DraftBrief }) {
+  const inks = useInks();
+  const { format } = useSignedIn();
+  const title = text.draftTitle(draft.title);
+  return (
+    <View role="listitem" style={[styles.card, { borderColor: inks.line }]}>
+      <Link href={`/drafts/${draft.sheet}`} aria-label={text.open(title)} style={styles.link}>
+        <View style={styles.inner}>
+          <Line strong>{title}</Line>
+          <Line>{text.draftSub(`${draft.maker} ${draft.engine}`, draft.revision)}</Line>
+          <Line>{`${text.draftBy(draft.editor.name, format.ago(new Date(draft.editedAt), now()))}${draft.imported ? `, ${text.imported}` : ''}`}</Line>
+          <Line strong={draft.errors === 0}>{text.state(draft.errors, draft.warnings)}</Line>
+        </View>
+      </Link>
+    </View>
+  );
+}
+
+/** A library that came from a file is approved whole; each that has something to answer is opened by itself. */
+function ApproveAll({ library }: { library: Library }) {
+  const { me } = useSignedIn();
+  const client = useQueryClient();
+  const [done, setDone] = useState<number | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const ready = library.drafts.filter((d) => d.imported && d.errors === 0 && d.warnings === 0 && (library.soleLead || d.editor.id !== me.person.id));
+  if (!isAllowed(me.role, 'sheet.approve') || ready.length === 0) return null;
+  const approve = async (): Promise<void> => {
+    setProblem(null);
+    try {
+      for (let at = 0; at < ready.length; at += AT_ONCE) {
+        setDone(at);
+        await call('approveDrafts', {}, { drafts: ready.slice(at, at + AT_ONCE).map((d) => ({ sheet: d.sheet, version: d.version, seen: [] })) });
+      }
+    } catch (thrown) {
+      const error = asAppError(thrown);
+      setProblem(`${error.message} ${error.fix}`);
+    }
+    setDone(null);
+    await client.invalidateQueries();
+  };
+  return (
+    <>
+      <Line>{text.approveAllHelp}</Line>
+      {problem ? <Notice title={problem} look="warn" alert /> : null}
+      <BigButton
+        text={done === null ? text.approveAll(ready.length) : text.approving(done, ready.length)}
+        look="plain"
+        size="desk"
+        disabled={done !== null}
+        onPress={() => void approve()}
+      />
+    </>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: 10 },
+  card: { borderWidth: 1, borderRadius: 12, overflow: 'hidden' },
+  link: { display: 'flex' },
+  inner: { padding: 12, width: '100%' },
+});

@@ -1,0 +1,52 @@
+import { Text } from 'react-native-paper';
+import type { RecordedPull, RunRecord } from '@stennet/core/record';
+import { useSignedIn } from '@/data';
+import { Card, useInks, useIsWide } from '@/ui';
+import { text } from '../text';
+import { Table } from './Table';
+
+/** Every pull, in the order it was made: also those that were taken back. */
+export function PullTable({ record, people }: { record: RunRecord; people: Readonly<Record<string, string>> }) {
+  const inks = useInks();
+  const isWide = useIsWide();
+  const { format } = useSignedIn();
+  const c = text.columns;
+  const columns = [
+    { title: text.bolt, width: 52 },
+    { title: c.target, width: 76 },
+    { title: c.result, width: 116 },
+    { title: c.round, width: 52 },
+    { title: c.method, width: isWide ? 150 : 170 },
+    { title: c.time, width: 60 },
+    { title: c.person, width: 110 },
+  ];
+  const pulls = record.fasteners.flatMap((f) => f.pulls);
+  const order = new Map(record.order.map((id, i) => [id, i]));
+  pulls.sort((a, b) => (order.get(a.event) ?? 0) - (order.get(b.event) ?? 0));
+  const result = (p: RecordedPull): string => {
+    const read = p.reading ? ` ${p.reading.unit === 'deg' ? format.angle(p.reading.value) : format.quantity(p.reading).text}` : '';
+    const note = p.undone ? `, ${text.undone}` : p.corrected ? `, ${text.corrected}` : '';
+    return `${text.outcome[p.outcome]}${read}${note}`;
+  };
+  const rows = pulls.map((p) => ({
+    key: p.event,
+    faded: p.undone,
+    cells: [
+      p.fastener,
+      p.target ? format.published(p.target) : text.none,
+      result(p),
+      String(p.pass),
+      p.wrench ?? text.method[p.method],
+      format.time(new Date(p.deviceTime)),
+      people[p.person] ?? '',
+    ],
+  }));
+  return (
+    <Card>
+      <Text role="heading" aria-level={2} style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}>
+        {text.everyPull}
+      </Text>
+      <Table label={text.everyPull} columns={columns} rows={rows} />
+    </Card>
+  );
+}

@@ -1,0 +1,90 @@
+import { useLocalSearchParams } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { seatMarks } from '@stennet/core/drawing';
+import type { SheetReply } from '@stennet/core/contract/run';
+import { initialState } from '@stennet/core/run';
+import { asAppError, useSignedIn } from '@/data';
+import { useSheet } from '@/data/sheets';
+import { Card, JointMapView, Loading, Notice, Ribbon, ScreenFrame, useIsWide } from '@/ui';
+import { Actions } from './parts/Actions';
+import { Cautions, Fasteners, Later, Source, Stages, Steps, TakeApart } from './parts/Facts';
+import { Conflicts, Revisions, TellApart, Uses } from './parts/Others';
+import { UseOn } from './parts/UseOn';
+import { text } from './text';
+
+/** One sheet, whole: what is done, on what, by whose word, and what says otherwise. */
+export function SheetScreen() {
+  const { sheet, revision } = useLocalSearchParams<{ sheet: string; revision: string }>();
+  const loaded = useSheet(sheet, revision);
+  if (loaded.data) return <Ready data={loaded.data} />;
+  const error = loaded.isError ? asAppError(loaded.error) : null;
+  return (
+    <ScreenFrame title={text.find} back="/find" backLabel={text.backToFind}>
+      {error ? (
+        <Notice title={text.sheetFailed} text={`${error.message} ${error.fix}`} action={{ text: text.retry, onPress: () => void loaded.refetch() }} alert />
+      ) : (
+        <Loading text={text.loading} />
+      )}
+    </ScreenFrame>
+  );
+}
+
+function Ready({ data }: { data: SheetReply }) {
+  const isWide = useIsWide();
+  const { sheet } = data;
+  const { applies } = sheet;
+  return (
+    <ScreenFrame
+      title={sheet.title}
+      subtitle={`${applies.maker} ${applies.model}, ${applies.engine} · ${text.rev(sheet.revision)}, ${text.status[sheet.status]}`}
+      back="/find"
+      backLabel={text.backToFind}
+    >
+      <View style={isWide ? styles.wide : styles.phone}>
+        <View style={[styles.column, isWide && styles.left]}>
+          {sheet.status === 'superseded' ? <Notice title={text.superseded(sheet.supersededBy ?? '')} text={text.supersededText} look="warn" /> : null}
+          <TellApart data={data} />
+          <Drawn data={data} />
+          <Stages sheet={sheet} />
+          <TakeApart sheet={sheet} />
+          <Steps sheet={sheet} />
+        </View>
+        <View style={[styles.column, isWide && styles.right]}>
+          <UseOn sheet={sheet} />
+          <Actions data={data} />
+          <Fasteners sheet={sheet} />
+          <Cautions sheet={sheet} />
+          <Source sheet={sheet} approval={data.approval} />
+          <Conflicts data={data} />
+          <Revisions data={data} />
+          <Later sheet={sheet} />
+          <Uses data={data} />
+          {sheet.invented ? <Notice title={text.invented} text={`${text.inventedText} ${text.prevail}`} look="warn" /> : <Notice title={text.prevail} />}
+        </View>
+      </View>
+    </ScreenFrame>
+  );
+}
+
+function Drawn({ data }: { data: SheetReply }) {
+  const { format } = useSignedIn();
+  const { sheet } = data;
+  const labels = Object.fromEntries(sheet.seats.map((s) => [s.id, s.id]));
+  return (
+    <Card>
+      <Ribbon sheet={sheet} place={null} format={format} />
+      <View style={styles.map}>
+        <JointMapView sheet={sheet} marks={seatMarks(sheet, initialState(sheet).progress, null)} numbers={labels} label={text.mapLabel(sheet.title, sheet.seats.length)} />
+      </View>
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  phone: { gap: 12 },
+  wide: { flexDirection: 'row', gap: 12, alignItems: 'flex-start' },
+  column: { gap: 12 },
+  left: { flex: 3 },
+  right: { flex: 2 },
+  map: { height: 230 },
+});

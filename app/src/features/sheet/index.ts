@@ -1,0 +1,2 @@
+export { FindScreen } from './FindScreen';
+export { SheetScreen } from './SheetScreen';

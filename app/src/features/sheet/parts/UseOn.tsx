@@ -1,0 +1,75 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { isAllowed, type Order } from '@stennet/core/contract';
+import type { Sheet } from '@stennet/core/procedure';
+import { asAppError, call, useSignedIn, useToday } from '@/data';
+import { newId } from '@/platform/ids';
+import { BigButton, Line, Notice, Section } from '@/ui';
+import { kindName, text } from '../text';
+
+const same = (a: string, b: string): boolean => a.replace(/[^a-z0-9]/gi, '').toLowerCase() === b.replace(/[^a-z0-9]/gi, '').toLowerCase();
+
+/** From the sheet to the vehicle: onto a joint that has not been begun, or as a new joint of a job. */
+export function UseOn({ sheet }: { sheet: Sheet }) {
+  const { me } = useSignedIn();
+  const today = useToday();
+  const [all, setAll] = useState(false);
+  if (sheet.status !== 'approved' || !isAllowed(me.role, 'order.write') || !today.data) return null;
+  const fitting = today.data.orders.filter((o) => same(o.vehicle.engine, sheet.applies.engine));
+  const shown = all ? today.data.orders : fitting;
+  return (
+    <Section title={text.useOn}>
+      {fitting.length === 0 ? <Line>{text.useNone(sheet.applies.engine)}</Line> : null}
+      {shown.map((o) => (
+        <UseOnOrder key={o.id} order={o} sheet={sheet} />
+      ))}
+      {all || today.data.orders.length === fitting.length ? null : <BigButton text={text.useOthers} look="quiet" size="desk" onPress={() => setAll(true)} />}
+    </Section>
+  );
+}
+
+function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
+  const router = useRouter();
+  const client = useQueryClient();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [joint] = useState(newId);
+  const revision = sheet.revision;
+  const done = (work: Promise<unknown>, to: string): void => {
+    setProblem(null);
+    work.then(
+      () => client.invalidateQueries().then(() => router.navigate(`/joints/${to}`)),
+      (e: unknown) => setProblem(`${asAppError(e).message} ${asAppError(e).fix}`),
+    );
+  };
+  const open = order.jobs.flatMap((j) => j.joints).filter((t) => !t.run && t.sheetId !== sheet.id);
+  return (
+    <View style={styles.order}>
+      <Line strong>{text.useOrder(order.number, `${order.vehicle.maker} ${order.vehicle.model}`)}</Line>
+      {problem ? <Notice title={problem} look="warn" alert /> : null}
+      {open.map((t) => (
+        <BigButton
+          key={t.id}
+          text={text.useJoint(t.name)}
+          hint={text.useInstead(t.sheetTitle)}
+          look="quiet"
+          size="desk"
+          onPress={() => done(call('setJointSheet', { joint: t.id }, { sheet: sheet.id, revision }), t.id)}
+        />
+      ))}
+      {order.jobs.map((j) => (
+        <BigButton
+          key={j.id}
+          text={text.useJob(j.title)}
+          label={`${text.useJob(j.title)}, RO ${order.number}`}
+          look="quiet"
+          size="desk"
+          onPress={() => done(call('addJoint', { job: j.id }, { joint, name: kindName(sheet.kind), sheet: sheet.id, revision }), joint)}
+        />
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ order: { gap: 8 } });

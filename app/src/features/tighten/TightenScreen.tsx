@@ -1,0 +1,178 @@
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState, type ReactNode } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { isAllowed } from '@stennet/core/contract';
+import { seatMarks } from '@stennet/core/drawing';
+import { AppError } from '@stennet/core/errors';
+import { orderOf, type Sheet } from '@stennet/core/procedure';
+import { next, seatIdOf, type Next, type RunState } from '@stennet/core/run';
+import { asAppError, useSending, useSignedIn } from '@/data';
+import { useRun, type RunView } from '@/data/runs';
+import { useWakeLock } from '@/platform/wakeLock';
+import { BigButton, JointMapView, Loading, Notice, Ribbon, SavedBadge, ScreenFrame, useInks, useIsWide } from '@/ui';
+import { useActs } from './hooks/useActs';
+import { Panel } from './parts/Panel';
+import { WatchPanel } from './parts/StepPanel';
+import { ValuesStrip } from './parts/ValuesStrip';
+import { pullLine } from './say';
+import { text } from './text';
+
+export function TightenScreen() {
+  const { run } = useLocalSearchParams<{ run: string }>();
+  const { me } = useSignedIn();
+  const { loaded, confirm, reload, takeOver } = useRun(run, me.person.id);
+  if (loaded.status === 'ready') return <Ready view={loaded} confirm={confirm} takeOver={takeOver} />;
+  return (
+    <ScreenFrame title="Tighten" back="/" backLabel={text.back}>
+      {loaded.status === 'failed' ? (
+        <Notice title={text.failed} text={`${loaded.error.message} ${loaded.error.fix}`} action={{ text: text.retry, onPress: reload }} alert />
+      ) : (
+        <Loading text={text.loading} />
+      )}
+    </ScreenFrame>
+  );
+}
+
+function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType<typeof useRun>['confirm']; takeOver: () => Promise<void> }) {
+  const { me } = useSignedIn();
+  const isWide = useIsWide();
+  const { kept, state } = view;
+  const router = useRouter();
+  const acts = useActs(state, confirm);
+  const sending = useSending();
+  const due = next(state);
+  const isWriting = view.isMine && isAllowed(me.role, 'run.write') && state.holder?.person === me.person.id;
+  useWakeLock(isWriting && state.status === 'open');
+  const mayPause = isWriting && state.status === 'open' && due.kind !== 'finish';
+  const badge = <SavedBadge unsent={view.unsent} refused={view.refused.length} state={sending.state} />;
+  const right = (
+    <View style={styles.right}>
+      {isWide ? badge : null}
+      {mayPause ? <BigButton text={text.pause} look="quiet" size="desk" onPress={() => void acts.confirm('paused', {})} /> : null}
+    </View>
+  );
+  const hand = (
+    <>
+      {view.refused.length > 0 ? <Refused view={view} /> : null}
+      {sending.state === 'signIn' && view.unsent > 0 ? (
+        <Notice title={text.signInTitle(view.unsent)} text={text.signInText} action={{ text: text.signInGo, onPress: () => router.navigate('/') }} look="warn" alert />
+      ) : null}
+      {isWriting || state.status === 'finished' ? <Panel key={state.events.length} view={view} acts={acts} due={due} /> : <Watching view={view} takeOver={takeOver} />}
+    </>
+  );
+  return (
+    <ScreenFrame
+      title={kept.order.joint}
+      subtitle={kept.supersededBy ? text.keepsOld(kept.sheet.revision, kept.supersededBy) : text.sub(kept.order.number, kept.order.vehicle)}
+      back={`/orders/${kept.order.id}`}
+      backLabel={text.back}
+      right={right}
+      fixed
+    >
+      {isWide ? <Wide view={view} due={due} hand={hand} /> : <Phone view={view} due={due} hand={hand} badge={badge} />}
+    </ScreenFrame>
+  );
+}
+
+function Phone({ view, due, hand, badge }: { view: RunView; due: Next; hand: ReactNode; badge: ReactNode }) {
+  const inks = useInks();
+  return (
+    <View style={styles.phone}>
+      <View style={styles.ribbon}>
+        <RibbonOf state={view.state} height={56} />
+      </View>
+      <View style={styles.map}>
+        <MapOf view={view} due={due} />
+        <View style={styles.badge}>{badge}</View>
+      </View>
+      <View style={[styles.sheet, { backgroundColor: inks.card, borderTopColor: inks.brand }]}>
+        <ScrollView contentContainerStyle={styles.sheetBody} tabIndex={0}>
+          {hand}
+        </ScrollView>
+      </View>
+    </View>
+  );
+}
+
+function Wide({ view, due, hand }: { view: RunView; due: Next; hand: ReactNode }) {
+  const inks = useInks();
+  return (
+    <View style={styles.wide}>
+      <View style={styles.left}>
+        <View style={styles.ribbon}>
+          <RibbonOf state={view.state} height={72} />
+        </View>
+        <View style={styles.map}>
+          <MapOf view={view} due={due} />
+        </View>
+        <View style={styles.values}>
+          <ValuesStrip state={view.state} nextSeat={due.kind === 'pull' ? due.seat : null} nextStage={due.kind === 'pull' ? due.stageIndex : -1} />
+        </View>
+      </View>
+      <View style={[styles.panel, { backgroundColor: inks.card, borderLeftColor: inks.line }]}>
+        <ScrollView contentContainerStyle={styles.panelBody} tabIndex={0}>
+          {hand}
+        </ScrollView>
+      </View>
+    </View>
+  );
+}
+
+function RibbonOf({ state, height }: { state: RunState; height: number }) {
+  const { format } = useSignedIn();
+  const { progress, sheet } = state;
+  const of = progress.stage < sheet.stages.length ? orderOf(sheet, progress.stage).length : 1;
+  return <Ribbon sheet={sheet} place={{ stage: progress.stage, share: Object.keys(progress.inPass).length / of }} format={format} height={height} />;
+}
+
+function MapOf({ view, due }: { view: RunView; due: Next }) {
+  const { format } = useSignedIn();
+  const { sheet, progress } = view.state;
+  const fastener = due.kind === 'pull' ? due.fastener : due.kind === 'hold' ? due.fastener : null;
+  const label = text.mapLabel(view.kept.order.joint, sheet.seats.length, due.kind === 'pull' ? pullLine(sheet, format, due) : null);
+  return (
+    <JointMapView sheet={sheet} marks={seatMarks(sheet, progress, due.kind === 'pull' ? fastener : null)} numbers={numbersOf(sheet, progress.stage, fastener)} label={label} />
+  );
+}
+
+/** Numbers are the places in the order of the stage that is on. */
+function numbersOf(sheet: Sheet, stage: number, fastener: string | null): Record<string, string> {
+  const order = orderOf(sheet, Math.min(stage, sheet.stages.length - 1));
+  const numbers = Object.fromEntries(order.map((id, i) => [id, String(i + 1)]));
+  if (fastener && !numbers[seatIdOf(fastener)]) numbers[seatIdOf(fastener)] = seatIdOf(fastener);
+  return numbers;
+}
+
+function Watching({ view, takeOver }: { view: RunView; takeOver: () => Promise<void> }) {
+  const [error, setError] = useState<AppError | null>(null);
+  return (
+    <WatchPanel
+      state={view.state}
+      people={view.kept.people}
+      device={text.thisDevice}
+      error={error ? `${error.message} ${error.fix}` : null}
+      onTakeOver={() => void takeOver().catch((e: unknown) => setError(asAppError(e)))}
+    />
+  );
+}
+
+function Refused({ view }: { view: RunView }) {
+  const first = view.refused[0];
+  const why = first ? new AppError(first.code, first.params) : null;
+  return <Notice title={text.refusedTitle(view.refused.length)} text={`${why?.message ?? ''} ${text.refusedText}`} look="warn" alert />;
+}
+
+const styles = StyleSheet.create({
+  right: { flexDirection: 'row', gap: 8, alignItems: 'center' },
+  phone: { flex: 1, minHeight: 0 },
+  ribbon: { paddingHorizontal: 8, paddingTop: 6, alignItems: 'center' },
+  map: { flex: 1, minHeight: 130, padding: 4 },
+  badge: { position: 'absolute', top: 2, right: 8 },
+  sheet: { borderTopWidth: 2, borderTopLeftRadius: 18, borderTopRightRadius: 18, flexShrink: 1, maxHeight: '72%' },
+  sheetBody: { padding: 14, gap: 12 },
+  wide: { flex: 1, flexDirection: 'row', minHeight: 0 },
+  left: { flex: 1, minWidth: 0 },
+  values: { paddingHorizontal: 16, paddingBottom: 12 },
+  panel: { width: 400, borderLeftWidth: 1 },
+  panelBody: { padding: 24, gap: 12, flexGrow: 1, justifyContent: 'center' },
+});

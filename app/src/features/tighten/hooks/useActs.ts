@@ -1,0 +1,57 @@
+import { useState } from 'react';
+import type { AppError } from '@stennet/core/errors';
+import { CORE_VERSION, judgePull, progressBefore, type EventType, type FailureKind, type Outcome, type PayloadOf, type PullNext, type RunState } from '@stennet/core/run';
+import type { Quantity } from '@stennet/core/quantity';
+import { asAppError } from '@/data';
+import type { Confirm } from '@/data/runs';
+
+/** Everything a panel can do with the run; each is one confirmation, and one event. */
+export interface Acts {
+  error: AppError | null;
+  confirm: <T extends EventType>(type: T, payload: PayloadOf<T>) => Promise<boolean>;
+  pull: (due: PullNext, outcome: Outcome, extra?: { reading?: Quantity; looked?: true }) => Promise<boolean>;
+  fail: (fastener: string, kind: FailureKind) => Promise<boolean>;
+  correct: (event: PayloadOf<'pulled'> & { id: string }, outcome: Outcome, reading?: Quantity) => Promise<boolean>;
+}
+
+export function useActs(state: RunState, confirmEvent: Confirm): Acts {
+  const [problem, setProblem] = useState<{ step: number; error: AppError } | null>(null);
+  const step = state.events.length;
+
+  const confirm: Acts['confirm'] = async (type, payload) => {
+    try {
+      await confirmEvent(type, payload);
+      setProblem(null);
+      return true;
+    } catch (error) {
+      setProblem({ step, error: asAppError(error) });
+      return false;
+    }
+  };
+  return {
+    error: problem?.step === step ? problem.error : null,
+    confirm,
+    pull: (due, outcome, extra = {}) => {
+      const said = {
+        fastener: due.fastener,
+        stage: due.stage.id,
+        pass: due.pass,
+        outcome,
+        method: due.tool.method,
+        ...(due.task.part ? { part: due.task.part.id } : {}),
+        ...(due.tool.wrench ? { wrench: due.tool.wrench.id } : {}),
+        ...extra,
+        verdict: 'inTolerance' as const,
+        core: CORE_VERSION,
+      };
+      return confirm('pulled', { ...said, verdict: judgePull(state.sheet, state.progress, said).verdict });
+    },
+    fail: (fastener, kind) => confirm('failed', { fastener, kind }),
+    correct: (pull, outcome, reading) => {
+      const { id, ...was } = pull;
+      const { reading: _old, ...rest } = was;
+      const verdict = judgePull(state.sheet, progressBefore(state, id), { ...rest, outcome, ...(reading ? { reading } : {}) }).verdict;
+      return confirm('corrected', { event: id, outcome, verdict, ...(reading ? { reading } : {}) });
+    },
+  };
+}

@@ -1,0 +1,22 @@
+import { useEffect, useRef } from 'react';
+import { ticks } from '@/platform/clock';
+
+/** A press so soon after the screen changed was meant for the fastener before. */
+export const SETTLE_MS = 600;
+/** No hand tightens a fastener faster: ask back. */
+export const PULL_MS = 1200;
+
+export type Press = 'ignore' | 'askBack' | 'take';
+
+/** Judges a press by how long this step has been on the screen. `step` changes with every confirmation. */
+export function usePress(step: number): (isPull: boolean) => Press {
+  const shownAt = useRef(0);
+  useEffect(() => {
+    shownAt.current = ticks();
+  }, [step]);
+  return (isPull) => {
+    const elapsed = ticks() - shownAt.current;
+    if (elapsed < SETTLE_MS) return 'ignore';
+    return isPull && elapsed < PULL_MS ? 'askBack' : 'take';
+  };
+}

@@ -1,0 +1,2 @@
+export { StartScreen } from './StartScreen';
+export { TightenScreen } from './TightenScreen';

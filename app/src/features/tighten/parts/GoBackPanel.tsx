@@ -1,0 +1,61 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { undoable, type RunState } from '@stennet/core/run';
+import { useKeys } from '@/platform/keys';
+import { BigButton } from '@/ui';
+import type { Acts } from '../hooks/useActs';
+import { boltName, text } from '../text';
+import { PanelBody, PanelTitle } from './PanelText';
+import { ReadingForm } from './ReadingForm';
+
+/** Undo asks what happened to the bolt: one that was turned is corrected, never asked again. */
+export function GoBackPanel({ state, acts, onClose }: { state: RunState; acts: Acts; onClose: () => void }) {
+  const [reading, setReading] = useState(false);
+  const last = undoable(state);
+  useKeys({ Escape: onClose });
+  const keep = <BigButton text={text.keep} look="quiet" onPress={onClose} />;
+  if (!last) {
+    return (
+      <View style={{ gap: 12 }}>
+        <PanelTitle>{text.backNothing}</PanelTitle>
+        {keep}
+      </View>
+    );
+  }
+  const undo = (): void => void acts.confirm('undone', { event: last.id });
+  if (last.type !== 'pulled') {
+    return (
+      <View style={{ gap: 12 }}>
+        <PanelTitle>{text.backStep(text.steps[last.type] ?? last.type)}</PanelTitle>
+        <BigButton text={text.backStepYes} look="plain" onPress={undo} />
+        {keep}
+      </View>
+    );
+  }
+  const pull = { ...last.payload, id: last.id };
+  const stage = state.sheet.stages.find((s) => s.id === pull.stage);
+  const { outcome } = pull;
+  if (reading) {
+    return (
+      <ReadingForm
+        title={text.backOther}
+        label={text.angleLabel}
+        hint=""
+        onRecord={(value) => void acts.correct(pull, 'reached', { value, unit: 'deg' })}
+        onCancel={() => setReading(false)}
+      />
+    );
+  }
+  return (
+    <View style={{ gap: 12 }}>
+      <PanelTitle>{text.backTitle}</PanelTitle>
+      <PanelBody>{`${boltName(pull.fastener)}, ${stage?.name ?? ''}`}</PanelBody>
+      <BigButton text={text.backNotTurned} look="plain" onPress={undo} />
+      {stage?.action === 'angle' ? <BigButton text={text.backOther} look="plain" onPress={() => setReading(true)} /> : null}
+      {outcome === 'turned' || outcome === 'heldStill' ? (
+        <BigButton text={text.backSettle(outcome)} look="plain" onPress={() => void acts.correct(pull, outcome === 'turned' ? 'heldStill' : 'turned')} />
+      ) : null}
+      <BigButton text={text.backTurned} look="quiet" onPress={onClose} />
+    </View>
+  );
+}

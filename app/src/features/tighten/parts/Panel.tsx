@@ -1,0 +1,105 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { units } from '@stennet/core/quantity';
+import { methodsFor, next, type Next, type PullNext, type RunState } from '@stennet/core/run';
+import type { RunView } from '@/data/runs';
+import { useInks } from '@/ui';
+import type { Acts } from '../hooks/useActs';
+import { text } from '../text';
+import { GoBackPanel } from './GoBackPanel';
+import { PullPanel } from './PullPanel';
+import { ReadingForm } from './ReadingForm';
+import { ReconcilePanel } from './ReconcilePanel';
+import { HoldPanel } from './HoldPanel';
+import { ChooseValuePanel, CrankPanel, RoundPanel, WaitPanel } from './StagePanel';
+import { DonePanel, FinishPanel, FitPanel, MarkPanel, ResumePanel, SetToolPanel } from './StepPanel';
+import { DueStepPanel, NeighboursPanel, SwapPanel } from './DueStepPanel';
+import { ToolPanel } from './ToolPanel';
+import { WrongPanel } from './WrongPanel';
+
+type Mode = 'main' | 'goBack' | 'wrong' | 'reading' | 'tool';
+
+/** The hand's panel: what comes next, or one of the ways round it. Starts at `main` again with each confirmation. */
+export function Panel({ view, acts, due }: { view: RunView; acts: Acts; due: Next }) {
+  const inks = useInks();
+  const [mode, setMode] = useState<Mode>('main');
+  return (
+    <View style={{ gap: 12 }}>
+      {acts.error ? (
+        <View role="alert">
+          <Text style={{ color: inks.warnText, fontSize: 16, lineHeight: 22, fontWeight: '700' }}>{`${acts.error.message} ${acts.error.fix}`}</Text>
+        </View>
+      ) : null}
+      <Current view={view} acts={acts} due={due} mode={mode} setMode={setMode} />
+    </View>
+  );
+}
+
+function Current({ view, acts, due, mode, setMode }: { view: RunView; acts: Acts; due: Next; mode: Mode; setMode: (m: Mode) => void }) {
+  const { state } = view;
+  const close = (): void => setMode('main');
+  const onGoBack = (): void => setMode('goBack');
+  if (mode === 'goBack') return <GoBackPanel state={state} acts={acts} onClose={close} />;
+  if (mode === 'tool' && (due.kind === 'pull' || due.kind === 'setTool') && due.target)
+    return <ToolPanel task={due.task} target={due.target} methods={methodsFor(due.task)} acts={acts} onCancel={close} />;
+  if (due.kind === 'pull' && mode === 'wrong') return <WrongPanel due={due} acts={acts} onReading={() => setMode('reading')} onClose={close} />;
+  if (due.kind === 'pull' && mode === 'reading') return <PullReading due={due} acts={acts} onClose={close} />;
+  switch (due.kind) {
+    case 'pull':
+      return (
+        <PullPanel due={due} state={state} acts={acts} onGoBack={onGoBack} onWrong={() => setMode('wrong')} onReading={() => setMode('reading')} onTool={() => setMode('tool')} />
+      );
+    case 'fit':
+      return <FitPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
+    case 'chooseTool':
+      return <ToolPanel task={due.task} target={due.target} methods={due.methods} acts={acts} />;
+    case 'setTool':
+      return <SetToolPanel due={due} state={state} acts={acts} onGoBack={onGoBack} onTool={() => setMode('tool')} />;
+    case 'mark':
+      return <MarkPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
+    case 'hold':
+      return <HoldPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
+    case 'step':
+      return <DueStepPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
+    case 'neighbours':
+      return <NeighboursPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
+    case 'swap':
+      return <SwapPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
+    case 'chooseValue':
+      return <ChooseValuePanel due={due} acts={acts} />;
+    case 'round':
+      return <RoundPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
+    case 'wait':
+    case 'waitClock':
+      return <WaitPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
+    case 'turnCrank':
+      return <CrankPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
+    case 'reconcile':
+      return <ReconcilePanel due={due} acts={acts} />;
+    case 'resume':
+      return <ResumePanel state={state} acts={acts} after={afterPause(state)} />;
+    case 'finish':
+      return <FinishPanel state={state} acts={acts} onGoBack={onGoBack} />;
+    case 'done':
+      return <DonePanel run={view.kept.id} order={view.kept.order.id} />;
+    case 'start':
+      return null;
+  }
+}
+
+const afterPause = (state: RunState): Next => next({ ...state, status: 'open' });
+
+function PullReading({ due, acts, onClose }: { due: PullNext; acts: Acts; onClose: () => void }) {
+  const isAngle = due.task.action === 'angle';
+  const unit = isAngle ? 'deg' : (due.inHand?.unit ?? 'N.m');
+  return (
+    <ReadingForm
+      title={isAngle ? text.otherAngle : text.reading}
+      label={isAngle ? text.angleLabel : text.torqueLabel(units[unit].symbol)}
+      hint=""
+      onRecord={(value) => void acts.pull(due, due.outcomes[0] ?? 'reached', { reading: { value, unit } })}
+      onCancel={onClose}
+    />
+  );
+}

@@ -1,0 +1,170 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { flatsOf, turnDial } from '@stennet/core/drawing';
+import { groupOfSeat } from '@stennet/core/procedure';
+import type { Outcome, PullNext, RunState } from '@stennet/core/run';
+import { useSignedIn } from '@/data';
+import { useKeys } from '@/platform/keys';
+import { BigButton, DrawingView, useInks } from '@/ui';
+import type { Acts } from '../hooks/useActs';
+import { usePress } from '../hooks/usePress';
+import { whereIs } from '../say';
+import { boltName, text } from '../text';
+import { BigValue, PanelBody, PanelTitle } from './PanelText';
+
+interface Props {
+  due: PullNext;
+  state: RunState;
+  acts: Acts;
+  onGoBack: () => void;
+  onWrong: () => void;
+  onReading: () => void;
+  onTool: () => void;
+}
+
+export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTool }: Props) {
+  const [asking, setAsking] = useState<{ why: 'quick' | 'dry'; outcome: Outcome } | null>(null);
+  const press = usePress(state.events.length);
+  const isAngle = due.task.action === 'angle';
+  const second = due.outcomes[1];
+  const isSettling = second !== undefined;
+  const mustRead = due.task.action === 'stretch';
+
+  const say = (outcome: Outcome): void => {
+    const how = press(true);
+    if (how === 'ignore') return;
+    if (how === 'askBack') setAsking({ why: 'quick', outcome });
+    else if (due.mustTurn && outcome === 'heldStill') setAsking({ why: 'dry', outcome });
+    else void acts.pull(due, outcome);
+  };
+  const main = due.outcomes[0] ?? 'clicked';
+  const done = (): void => (mustRead ? onReading() : say(main));
+  useKeys(
+    asking
+      ? { Escape: () => setAsking(null) }
+      : { Enter: done, ' ': done, PageDown: done, ...(isSettling ? { PageUp: () => say(second) } : {}), Backspace: onGoBack, w: onWrong, W: onWrong },
+  );
+
+  if (asking) return <AskBack due={due} asking={asking} onNo={() => setAsking(null)} onYes={(looked) => void acts.pull(due, asking.outcome, looked ? { looked: true } : {})} />;
+  return (
+    <View style={styles.panel}>
+      <PullHead due={due} state={state} />
+      <View style={styles.row}>
+        {isSettling ? (
+          <>
+            <BigButton text={said(main)} look="plain" grow onPress={() => say(main)} />
+            <BigButton text={said(second)} look="plain" grow onPress={() => say(second)} />
+          </>
+        ) : (
+          <BigButton text={mustRead ? text.reading : mainText(due)} grow onPress={done} />
+        )}
+      </View>
+      <View style={styles.row}>
+        <BigButton text={text.goBack} look="quiet" grow onPress={onGoBack} />
+        {isAngle ? <BigButton text={text.otherAngle} look="quiet" grow onPress={onReading} /> : null}
+        {!isAngle && !mustRead && ['dial', 'digital'].includes(due.tool.method) ? <BigButton text={text.reading} look="quiet" grow onPress={onReading} /> : null}
+        {!isAngle && due.tool.method === 'click' ? <BigButton text={text.otherTool} look="quiet" grow onPress={onTool} /> : null}
+        <BigButton text={text.wrong} look="warn" grow onPress={onWrong} />
+      </View>
+      <KeysLine isSettling={isSettling} />
+    </View>
+  );
+}
+
+const said = (outcome: Outcome): string =>
+  ({ turned: text.turned, heldStill: text.still, clicked: text.clicked, noClick: text.noClick, done: text.doneWord, reached: text.doneWord, stoppedShort: text.stoppedShort })[
+    outcome
+  ];
+
+const mainText = (due: PullNext): string =>
+  due.task.action === 'angle' && due.inHand ? text.reached(`${due.inHand.value}°`, text.by[due.tool.method]) : said(due.outcomes[0] ?? 'done');
+
+function PullHead({ due, state }: { due: PullNext; state: RunState }) {
+  const inks = useInks();
+  const { format } = useSignedIn();
+  const { inHand, target } = due;
+  const isAngle = due.task.action === 'angle';
+  const value = inHand ? format.inHand(inHand, inHand.unit === 'mm' ? 3 : 1) : null;
+  const reason = text.reasons[due.reason];
+  const flats = flatsOf(inHand?.value ?? 0);
+  return (
+    <View role="status" aria-live="polite" style={styles.head}>
+      <View style={styles.words}>
+        <Text style={{ fontSize: 16, lineHeight: 22, color: inks.inkSoft }}>
+          <Text style={{ fontWeight: '700', fontSize: 18, color: inks.ink }}>{text.place(due.ordinal, due.of)}</Text>
+          {due.pass > 1 ? ` · ${text.round(due.pass)}` : ''}
+          {reason ? ` · ${reason}` : ''}
+          {`\n${whereIs(state.sheet, due.fastener)}`}
+        </Text>
+        {value ? <BigValue number={isAngle ? `+${value.number}` : value.number} unit={value.unit} /> : <PanelTitle>{due.stage.name}</PanelTitle>}
+        <Text style={{ fontSize: 16, lineHeight: 24, color: inks.inkSoft }}>{isAngle ? <AngleLine due={due} flats={flats} /> : <TorqueLine due={due} />}</Text>
+        {due.stage.note ? <PanelBody>{due.stage.note}</PanelBody> : null}
+      </View>
+      {isAngle && inHand && target ? (
+        <DrawingView
+          drawing={turnDial(inHand.value, 0, groupOfSeat(state.sheet, due.seat).head)}
+          label={`${inHand.value} degrees to turn, ${text.flats(flats.whole, flats.quarters)}`}
+          width={132}
+          height={132}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function AngleLine({ due, flats }: { due: PullNext; flats: ReturnType<typeof flatsOf> }) {
+  const inks = useInks();
+  const turned = (due.target?.value ?? 0) - (due.inHand?.value ?? 0);
+  return (
+    <>
+      <Text style={{ fontWeight: '700', color: inks.ink }}>{text.flats(flats.whole, flats.quarters)}</Text>
+      {`, ${text.by[due.tool.method]}`}
+      {turned > 0 ? ` · ${text.soFar(`${turned}°`)}` : ''}
+    </>
+  );
+}
+
+function TorqueLine({ due }: { due: PullNext }) {
+  const inks = useInks();
+  const { format } = useSignedIn();
+  if (!due.target) return <>{text.by[due.tool.method]}</>;
+  return (
+    <>
+      {due.tool.wrench ? `${text.on(due.tool.wrench.name)} · ` : ''}
+      {due.inHand?.unit === due.target.unit ? (
+        format.published(due.target)
+      ) : (
+        <Text>
+          published <Text style={{ fontWeight: '700', fontSize: 24, color: inks.ink }}>{format.published(due.target)}</Text>
+        </Text>
+      )}
+    </>
+  );
+}
+
+function AskBack({ due, asking, onYes, onNo }: { due: PullNext; asking: { why: 'quick' | 'dry' }; onYes: (looked: boolean) => void; onNo: () => void }) {
+  const bolt = boltName(due.fastener);
+  const isDry = asking.why === 'dry';
+  return (
+    <View role="alert" style={styles.panel}>
+      <PanelTitle>{isDry ? text.dryTitle(bolt.charAt(0).toUpperCase() + bolt.slice(1)) : text.quick(bolt)}</PanelTitle>
+      {isDry ? <PanelBody>{text.dry}</PanelBody> : null}
+      <BigButton text={isDry ? text.dryYes : text.quickYes} look="plain" onPress={() => onYes(isDry)} />
+      <BigButton text={isDry ? text.dryNo : text.quickNo} onPress={onNo} />
+    </View>
+  );
+}
+
+function KeysLine({ isSettling }: { isSettling: boolean }) {
+  const inks = useInks();
+  if (!window.matchMedia('(hover: hover) and (pointer: fine)').matches) return null;
+  return <Text style={{ fontSize: 14, lineHeight: 20, color: inks.inkSoft }}>{`${isSettling ? text.keys.settle : text.keys.one} · ${text.keys.more}`}</Text>;
+}
+
+const styles = StyleSheet.create({
+  panel: { gap: 12 },
+  row: { flexDirection: 'row', gap: 12 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  words: { flex: 1, minWidth: 0 },
+});

@@ -1,0 +1,102 @@
+import { useState } from 'react';
+import { units } from '@stennet/core/quantity';
+import { explain, type Next } from '@stennet/core/run';
+import { useSignedIn } from '@/data';
+import { stageWords } from '@stennet/core/procedure';
+import { BigButton } from '@/ui';
+import type { Acts } from '../hooks/useActs';
+import { text } from '../text';
+import { PanelBody } from './PanelText';
+import { ReadingForm } from './ReadingForm';
+import { Step, type StepProps } from './StepPanel';
+
+/** A range is published: one value for the whole joint. */
+export function ChooseValuePanel({ due, acts }: { due: Extract<Next, { kind: 'chooseValue' }>; acts: Acts }) {
+  const { format } = useSignedIn();
+  const { stage } = due;
+  const unit = stage.target?.unit ?? 'N.m';
+  const choose = (value: number): void => void acts.confirm('valueChosen', { stage: stage.id, value: { value, unit } });
+  const { fallback } = stage;
+  if (fallback && 'value' in fallback && stage.target && 'value' in stage.target) {
+    const { target } = stage;
+    return (
+      <>
+        <PanelBody>{text.valueTitle(stage.name)}</PanelBody>
+        <BigButton text={format.published(target)} look="plain" onPress={() => choose(target.value)} />
+        <BigButton text={format.published(fallback)} look="plain" onPress={() => void acts.confirm('valueChosen', { stage: stage.id, value: fallback })} />
+      </>
+    );
+  }
+  return <ReadingForm title={text.valueTitle(stage.name)} hint={stageWords(stage, format)} label={text.valueLabel(units[unit].symbol)} onRecord={choose} />;
+}
+
+/** Round after round by part-turns, or drawn on to a gap. */
+export function RoundPanel({ due, acts, state, onGoBack }: StepProps<'round'>) {
+  const [measuring, setMeasuring] = useState(false);
+  const { stage, round } = due;
+  const { target } = stage;
+  if (measuring && target) {
+    return (
+      <ReadingForm
+        title={stage.name}
+        hint=""
+        label={text.measureLabel(undefined, units[target.unit].symbol)}
+        onRecord={(value) => void acts.confirm('roundDone', { stage: stage.id, round, seated: true, gap: { value, unit: target.unit } })}
+        onCancel={() => setMeasuring(false)}
+      />
+    );
+  }
+  const say = (seated: boolean) => (): void => (seated && target ? setMeasuring(true) : void acts.confirm('roundDone', { stage: stage.id, round, seated }));
+  return (
+    <Step
+      title={text.roundTitle(round, stage.name)}
+      yes={text.roundNot}
+      onYes={say(false)}
+      state={state}
+      second={
+        <>
+          <BigButton text={text.roundSeated} look="plain" onPress={say(true)} />
+          <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
+        </>
+      }
+    >
+      <PanelBody>{explain(due)}</PanelBody>
+    </Step>
+  );
+}
+
+export function WaitPanel({ due, acts, state, onGoBack }: StepProps<'wait' | 'waitClock'>) {
+  const { format } = useSignedIn();
+  const until = due.kind === 'wait' ? due.until : due.running.limitAt;
+  const place = due.kind === 'wait' ? { stage: due.stage.id } : { clock: due.running.clock.id };
+  if (due.kind === 'wait' && !until) {
+    return (
+      <ReadingForm title={due.stage.name} hint="" label={text.temperatureLabel} onRecord={(celsius) => void acts.confirm('waited', { ...place, celsius })} onCancel={onGoBack} />
+    );
+  }
+  return (
+    <Step
+      title={text.waitTitle}
+      yes={text.waitYes}
+      onYes={() => void acts.confirm('waited', place)}
+      state={state}
+      second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
+    >
+      <PanelBody>{`${explain(due)} ${until ? text.waitUntil(format.time(new Date(until))) : ''}`}</PanelBody>
+    </Step>
+  );
+}
+
+export function CrankPanel({ due, acts, state, onGoBack }: StepProps<'turnCrank'>) {
+  return (
+    <Step
+      title={text.crankTitle}
+      yes={text.crankYes}
+      onYes={() => void acts.confirm('stepDone', { step: due.stage.id })}
+      state={state}
+      second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
+    >
+      <PanelBody>{due.stage.name}</PanelBody>
+    </Step>
+  );
+}

@@ -1,0 +1,189 @@
+import type { ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { isAllowed } from '@stennet/core/contract';
+import { groupOfSeat } from '@stennet/core/procedure';
+import { seatIdOf, type Next, type RunState } from '@stennet/core/run';
+import { useRouter } from 'expo-router';
+import { useSignedIn } from '@/data';
+import { now } from '@/platform/clock';
+import { useKeys } from '@/platform/keys';
+import { BigButton } from '@/ui';
+import type { Acts } from '../hooks/useActs';
+import { usePress } from '../hooks/usePress';
+import { lastLine, nextLine } from '../say';
+import { text } from '../text';
+import { BigValue, PanelBody, PanelTitle } from './PanelText';
+
+export interface StepProps<K extends Next['kind']> {
+  due: Extract<Next, { kind: K }>;
+  state: RunState;
+  acts: Acts;
+  onGoBack: () => void;
+}
+
+/** One thing to read and one large button to say that it is so. */
+export function Step({ title, children, yes, onYes, state, second }: { title: string; children?: ReactNode; yes: string; onYes: () => void; state: RunState; second?: ReactNode }) {
+  const press = usePress(state.events.length);
+  const take = (): void => {
+    if (press(false) === 'take') onYes();
+  };
+  useKeys({ Enter: take, ' ': take, PageDown: take });
+  return (
+    <View style={styles.panel}>
+      <PanelTitle>{title}</PanelTitle>
+      {children}
+      <BigButton text={yes} onPress={take} />
+      {second}
+    </View>
+  );
+}
+
+export function FitPanel({ due, state, acts }: StepProps<'fit'>) {
+  const router = useRouter();
+  const first = due.fasteners[0];
+  if (!first) return null;
+  const { name: group, compounds, reuse } = groupOfSeat(state.sheet, seatIdOf(first));
+  const coat = <PanelBody>{text.coat(compounds.map((c) => text.compound(c.kind, c.place)).join(', ') || text.noCompound)}</PanelBody>;
+  const say = (condition: 'new' | 'ownHole') => (): void => void acts.confirm('fitted', { fasteners: due.fasteners.map((fastener) => ({ fastener, condition })) });
+  const notYet = <BigButton text={text.notYet} look="quiet" onPress={() => router.navigate('/')} />;
+  if (due.newOnly) {
+    return (
+      <Step title={text.fitNewTitle(due.fasteners.length, group)} yes={text.fitNewYes(due.fasteners.length)} onYes={say('new')} state={state} second={notYet}>
+        <PanelBody>{text.fitNew}</PanelBody>
+        {coat}
+        <PanelBody>{text.fit}</PanelBody>
+      </Step>
+    );
+  }
+  return (
+    <Step
+      title={text.fitTitle(due.fasteners.length, group)}
+      yes={text.fitOwn}
+      onYes={say('ownHole')}
+      state={state}
+      second={
+        <>
+          <BigButton text={text.fitNewOnes} look="plain" onPress={say('new')} />
+          {notYet}
+        </>
+      }
+    >
+      {reuse === 'replace' ? <PanelBody>{text.fitOld}</PanelBody> : null}
+      {coat}
+      <PanelBody>{text.fit}</PanelBody>
+    </Step>
+  );
+}
+
+export function SetToolPanel({ due, state, acts, onGoBack, onTool }: StepProps<'setTool'> & { onTool: () => void }) {
+  const { format } = useSignedIn();
+  const isAngle = due.task.action === 'angle';
+  const value = format.inHand(due.setting);
+  const publishedText = format.published(due.target);
+  return (
+    <Step
+      title={isAngle ? text.setAngle : text.setTorque}
+      yes={isAngle ? text.angleYes(publishedText) : text.setYes}
+      onYes={() => void acts.confirm('wrenchSet', { stage: due.stage.id, ...(due.task.part ? { part: due.task.part.id } : {}), setting: due.setting })}
+      state={state}
+      second={
+        <View style={styles.row}>
+          <BigButton text={text.goBack} look="quiet" grow onPress={onGoBack} />
+          <BigButton text={text.otherTool} look="quiet" grow onPress={onTool} />
+        </View>
+      }
+    >
+      <BigValue number={isAngle ? `+${value.number}` : value.number} unit={value.unit} />
+      <PanelBody>
+        {isAngle ? text.setAngleText : `${due.tool.wrench ? text.on(due.tool.wrench.name) : ''} · ${text.published(publishedText)}`}
+        {text.reasons[due.reason] ? ` · ${text.reasons[due.reason]}` : ''}
+      </PanelBody>
+    </Step>
+  );
+}
+
+export function MarkPanel({ due, state, acts, onGoBack }: StepProps<'mark'>) {
+  return (
+    <Step
+      title={text.markTitle}
+      yes={text.markYes(due.fasteners.length)}
+      state={state}
+      onYes={() => void acts.confirm('stepDone', { step: 'mark', fasteners: [...due.fasteners] })}
+      second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
+    >
+      <PanelBody>{text.mark}</PanelBody>
+    </Step>
+  );
+}
+
+export function ResumePanel({ state, acts, after }: { state: RunState; acts: Acts; after: Next }) {
+  const { format } = useSignedIn();
+  const paused = state.events.at(-1);
+  const last = lastLine(state.sheet, state.effective.at(-1)?.event);
+  const coming = nextLine(state.sheet, format, after);
+  return (
+    <Step title={text.pausedTitle} yes={text.carryOn} onYes={() => void acts.confirm('resumed', {})} state={state}>
+      <PanelBody>
+        {[paused ? text.pausedAgo(format.ago(new Date(paused.deviceTime), now())) : '', last ? text.last(last) : '', coming ? text.nextUp(coming) : ''].join(' ')}
+      </PanelBody>
+    </Step>
+  );
+}
+
+export function FinishPanel({ state, acts, onGoBack }: { state: RunState; acts: Acts; onGoBack: () => void }) {
+  return (
+    <Step
+      title={text.finishTitle}
+      yes={text.finishYes}
+      onYes={() => void acts.confirm('finished', {})}
+      state={state}
+      second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
+    >
+      <PanelBody>{text.finish(state.progress.deviations.length)}</PanelBody>
+    </Step>
+  );
+}
+
+export function DonePanel({ run, order }: { run: string; order: string }) {
+  const router = useRouter();
+  return (
+    <View style={styles.panel}>
+      <PanelTitle>{text.doneTitle}</PanelTitle>
+      <PanelBody>{text.done}</PanelBody>
+      <BigButton text={text.seeRecord} onPress={() => router.navigate(`/runs/${run}/record`)} />
+      <BigButton text={text.back} look="quiet" onPress={() => router.navigate(`/orders/${order}`)} />
+    </View>
+  );
+}
+
+/** Somebody else's run, or a role that only looks. */
+export function WatchPanel({
+  state,
+  people,
+  device,
+  onTakeOver,
+  error,
+}: {
+  state: RunState;
+  people: Readonly<Record<string, string>>;
+  device: string;
+  onTakeOver: () => void;
+  error: string | null;
+}) {
+  const { me } = useSignedIn();
+  const mayWrite = isAllowed(me.role, 'run.write');
+  return (
+    <View style={styles.panel}>
+      <PanelTitle>{text.elsewhere(people[state.holder?.person ?? ''] ?? '', device)}</PanelTitle>
+      <PanelBody>{mayWrite ? text.elsewhereText : text.readOnly}</PanelBody>
+      {error ? (
+        <View role="alert">
+          <PanelBody>{error}</PanelBody>
+        </View>
+      ) : null}
+      {mayWrite ? <BigButton text={text.takeOver} look="warn" onPress={onTakeOver} /> : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ panel: { gap: 12 }, row: { flexDirection: 'row', gap: 12 } });

@@ -1,0 +1,24 @@
+import { createFormatter } from '@stennet/core/quantity';
+import { next } from '@stennet/core/run';
+import { headSheet, Technician } from '@stennet/core/testing';
+import { lastLine, nextLine, whereIs } from './say';
+import { boltName, text } from './text';
+
+const format = createFormatter({ locale: 'en-GB', timeZone: 'UTC', paper: 'A4', torqueUnit: 'N.m' });
+
+test('a pull is said with its bolt, its place and the number for the tool in hand', () => {
+  const t = new Technician(headSheet);
+  t.until((d) => d.kind === 'pull' && d.fastener === '4/1');
+  expect(nextLine(headSheet, format, next(t.state))).toBe('bolt 4, bottom row, 4 of 5 from the left, 239 inch-pounds');
+  expect(lastLine(headSheet, t.state.effective.at(-1)?.event)).toBe('bolt 3, 27 N·m until settled');
+  expect(whereIs(headSheet, '9/1')).toBe('top row, 1 of 5 from the left');
+});
+
+test('a replacement is named as what it is', () => {
+  expect([boltName('7/1'), boltName('7/2')]).toEqual(['bolt 7', 'bolt 7, new one']);
+});
+
+test('angles are said in flats, places and rounds in ordinals', () => {
+  expect([text.flats(1, 1), text.flats(0, 2), text.flats(3, 0)]).toEqual(['1 flat and a quarter', 'a half of a flat', '3 flats']);
+  expect([1, 2, 3, 4, 11, 12, 21].map((n) => text.round(n).split(' ')[0])).toEqual(['1st', '2nd', '3rd', '4th', '11th', '12th', '21st']);
+});

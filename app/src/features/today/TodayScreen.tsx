@@ -1,0 +1,120 @@
+import { Link, useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { isAllowed, type Joint, type Order } from '@stennet/core/contract';
+import { asAppError, useLibraryOnDevice, useSending, useSignedIn, useToday } from '@/data';
+import { now } from '@/platform/clock';
+import { deviceId } from '@/platform/device';
+import { BigButton, Card, Icon, Loading, Notice, SavedBadge, ScreenFrame, useInks, useIsWide } from '@/ui';
+import { text } from './text';
+
+export function TodayScreen() {
+  const { me } = useSignedIn();
+  const inks = useInks();
+  const isWide = useIsWide();
+  const today = useToday();
+  const router = useRouter();
+  const sending = useSending();
+  useLibraryOnDevice();
+  const orders = today.data?.orders;
+  const running = orders?.flatMap((order) => order.jobs.flatMap((job) => job.joints.filter((j) => j.run && j.run.state !== 'finished').map((joint) => ({ order, joint })))) ?? [];
+  const right = (
+    <View style={styles.right}>
+      {sending.unsent > 0 || sending.refused > 0 ? <SavedBadge {...sending} /> : null}
+      <Link href="/account" aria-label={text.account(me.person.name)} style={styles.account}>
+        <View style={styles.accountInner}>
+          <Icon name="account-circle-outline" size={28} color={inks.ink} />
+          <Text style={{ fontSize: 16, color: inks.ink }}>{me.person.name.split(' ')[0]}</Text>
+        </View>
+      </Link>
+    </View>
+  );
+  return (
+    <ScreenFrame title={text.today} subtitle={me.shop.name} logo right={right}>
+      {orders && today.isError && asAppError(today.error).code === 'OFFLINE' ? (
+        <Text role="status" style={{ color: inks.inkSoft, fontSize: 15 }}>
+          {text.offline}
+        </Text>
+      ) : null}
+      {orders ? (
+        <>
+          {running.map(({ order, joint }) => (
+            <OpenRun key={joint.id} order={order} joint={joint} />
+          ))}
+          <BigButton text={text.find} look="quiet" size="desk" onPress={() => router.navigate('/find')} />
+          {orders.length === 0 ? <Notice title={text.empty} text={text.emptyText} /> : null}
+          <View style={isWide ? styles.grid : styles.list}>
+            {orders.map((order) => (
+              <OrderCard key={order.id} order={order} isWide={isWide} />
+            ))}
+          </View>
+        </>
+      ) : today.isError ? (
+        <Notice title={text.failed} text={asAppError(today.error).fix} action={{ text: text.retry, onPress: () => void today.refetch() }} alert />
+      ) : (
+        <Loading text={text.loading} />
+      )}
+    </ScreenFrame>
+  );
+}
+
+/** The one thing most often wanted: back to the next pull in one tap. */
+function OpenRun({ order, joint }: { order: Order; joint: Joint }) {
+  const { me, format } = useSignedIn();
+  const router = useRouter();
+  const inks = useInks();
+  const { run } = joint;
+  if (!run) return null;
+  const { standing } = run;
+  const isMine = run.holderDevice === deviceId();
+  const where = standing.stageName ? text.at(joint.name, standing.stageName, standing.done, standing.of) : text.ready(joint.name);
+  return (
+    <Card>
+      <Text style={{ fontSize: 15, color: inks.inkSoft }}>
+        {text.left(format.ago(new Date(run.lastAt), now()))}
+        {isMine ? '' : ` · ${text.by(run.holderPerson, run.holderDeviceName)}`}
+      </Text>
+      <Text role="heading" aria-level={2} style={{ fontSize: 22, fontWeight: '700', color: inks.ink }}>
+        {where}
+      </Text>
+      <Text style={{ fontSize: 16, color: inks.inkSoft }}>{`RO ${order.number} · ${order.vehicle.maker} ${order.vehicle.model}${order.bay ? ` · ${order.bay}` : ''}`}</Text>
+      <BigButton text={isMine && isAllowed(me.role, 'run.write') ? text.carryOn : text.watch} onPress={() => router.navigate(`/runs/${run.id}`)} look={isMine ? 'main' : 'plain'} />
+    </Card>
+  );
+}
+
+function OrderCard({ order, isWide }: { order: Order; isWide: boolean }) {
+  const { format } = useSignedIn();
+  const inks = useInks();
+  const joints = order.jobs.flatMap((j) => j.joints);
+  const done = joints.length > 0 && joints.every((j) => j.run?.state === 'finished');
+  return (
+    <View style={[styles.order, { backgroundColor: inks.card }, isWide && styles.half]}>
+      <Link href={`/orders/${order.id}`} aria-label={`${text.open} RO ${order.number}`} style={styles.orderLink}>
+        <View style={styles.orderPress}>
+          <View style={styles.line}>
+            <Text style={[styles.number, { color: inks.ink }]}>{`RO ${order.number}`}</Text>
+            <Text style={{ color: inks.inkSoft, fontSize: 15 }}>{order.promisedAt ? text.promised(format.dateTime(new Date(order.promisedAt))) : ''}</Text>
+          </View>
+          <Text style={{ fontSize: 17, color: inks.ink }}>{`${order.vehicle.maker} ${order.vehicle.model} · ${order.vehicle.plate}`}</Text>
+          <Text style={{ fontSize: 16, color: inks.inkSoft }}>{order.jobs.map((j) => j.title).join(' · ')}</Text>
+          <Text style={{ fontSize: 15, color: inks.inkSoft }}>{[order.bay, done ? text.tight : text.states[order.state]].filter(Boolean).join(' · ')}</Text>
+        </View>
+      </Link>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  right: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  account: { minHeight: 48, justifyContent: 'center', paddingHorizontal: 8 },
+  accountInner: { flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 48 },
+  list: { gap: 12 },
+  grid: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
+  order: { borderRadius: 14, overflow: 'hidden' },
+  half: { width: '49%', flexGrow: 1 },
+  orderLink: { display: 'flex' },
+  orderPress: { padding: 16, gap: 4, width: '100%' },
+  line: { flexDirection: 'row', justifyContent: 'space-between', flexWrap: 'wrap', columnGap: 12 },
+  number: { fontSize: 20, fontWeight: '700' },
+});

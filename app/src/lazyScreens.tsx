@@ -1,0 +1,31 @@
+import { lazy, Suspense, type ComponentType, type ReactElement } from 'react';
+import { Loading, ScreenFrame } from '@/ui';
+
+const ofRuns = () => import('./runScreens');
+const ofLibrary = () => import('./libraryScreens');
+
+/** A screen that is loaded when somebody goes there; the service worker has it already. */
+function lazyScreen<N extends string>(load: () => Promise<Record<N, ComponentType>>, name: N): () => ReactElement {
+  const Screen = lazy<ComponentType>(() => load().then((screens) => ({ default: screens[name] })));
+  return function LazyScreen() {
+    return (
+      <Suspense
+        fallback={
+          <ScreenFrame title="" back="/" backLabel="Today">
+            <Loading text="Opening" />
+          </ScreenFrame>
+        }
+      >
+        <Screen />
+      </Suspense>
+    );
+  };
+}
+
+export const TightenScreen = lazyScreen(ofRuns, 'TightenScreen');
+export const StartScreen = lazyScreen(ofRuns, 'StartScreen');
+export const RecordScreen = lazyScreen(ofRuns, 'RecordScreen');
+export const FindScreen = lazyScreen(ofRuns, 'FindScreen');
+export const SheetScreen = lazyScreen(ofRuns, 'SheetScreen');
+export const LibraryScreen = lazyScreen(ofLibrary, 'LibraryScreen');
+export const EditorScreen = lazyScreen(ofLibrary, 'EditorScreen');

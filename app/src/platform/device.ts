@@ -1,0 +1,19 @@
+import { newId } from './ids';
+
+const KEY = 'stennet.device';
+
+/** This browser, for as long as it keeps its storage. */
+export function deviceId(): string {
+  const kept = localStorage.getItem(KEY);
+  if (kept) return kept;
+  const made = newId();
+  localStorage.setItem(KEY, made);
+  return made;
+}
+
+/** How this device is called where another one reads it. */
+export function deviceName(): string {
+  const agent = navigator.userAgent;
+  const kind = /Mobile|Android|iPhone/.test(agent) ? 'Phone' : /iPad|Tablet/.test(agent) ? 'Tablet' : 'Computer';
+  return `${kind} ${deviceId().slice(0, 4)}`;
+}

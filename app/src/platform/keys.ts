@@ -1,0 +1,36 @@
+import { useEffect, useRef } from 'react';
+
+/** Keys and page-turning pedals by name of the browser's `key`. */
+export type KeyActions = Readonly<Record<string, () => void>>;
+
+const HAS_OWN_KEYS = 'input, textarea, select, button, a, [role="button"], [role="link"], [role="radio"]';
+
+/**
+ * Keys for the whole screen. They act only when no control has the focus: a control answers its own keys.
+ * A key that is held down acts once; also for a focused button.
+ */
+export function useKeys(actions: KeyActions): void {
+  const latest = useRef(actions);
+  useEffect(() => {
+    latest.current = actions;
+  });
+  useEffect(() => {
+    const pressed = (event: KeyboardEvent): void => {
+      const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea');
+      if (event.repeat && !typing && (event.key === 'Enter' || event.key === ' ' || latest.current[event.key])) {
+        event.preventDefault();
+        event.stopPropagation();
+        return;
+      }
+      const onControl = event.target instanceof HTMLElement && event.target.closest(HAS_OWN_KEYS) !== null;
+      const isPedal = event.key === 'PageDown' || event.key === 'PageUp';
+      if (event.ctrlKey || event.metaKey || event.altKey || (onControl && !(isPedal && !typing))) return;
+      const act = latest.current[event.key];
+      if (!act) return;
+      event.preventDefault();
+      act();
+    };
+    window.addEventListener('keydown', pressed, true);
+    return () => window.removeEventListener('keydown', pressed, true);
+  }, []);
+}

@@ -1,0 +1,4 @@
+// Whatever works on a sheet or a run loads as one piece: core's procedure, run and drawings come with it, and not before.
+export { RecordScreen } from '@/features/record';
+export { FindScreen, SheetScreen } from '@/features/sheet';
+export { StartScreen, TightenScreen } from '@/features/tighten';

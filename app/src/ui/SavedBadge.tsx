@@ -1,0 +1,43 @@
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import PaperIcon from './PaperIcon';
+import { useInks } from './theme';
+
+interface Props {
+  unsent: number;
+  refused: number;
+  state: 'idle' | 'sending' | 'offline' | 'signIn';
+}
+
+/** What the server does not have yet; “saved” only of what it has. */
+export function SavedBadge({ unsent, refused, state }: Props) {
+  const inks = useInks();
+  const words = wordsOf({ unsent, refused, state });
+  const icon = refused > 0 ? 'alert' : unsent === 0 ? 'cloud-check-outline' : state === 'offline' ? 'cloud-off-outline' : 'cloud-upload-outline';
+  return (
+    <View
+      role="status"
+      aria-label={words}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 6,
+        borderWidth: 1,
+        borderColor: refused ? inks.warn : inks.line,
+        borderRadius: 8,
+        paddingHorizontal: 8,
+        minHeight: 32,
+      }}
+    >
+      <PaperIcon name={icon} size={18} color={refused ? inks.warnText : inks.inkSoft} />
+      <Text style={{ fontSize: 14, fontWeight: '700', color: refused ? inks.warnText : inks.inkSoft }}>{words}</Text>
+    </View>
+  );
+}
+
+function wordsOf({ unsent, refused, state }: Props): string {
+  if (refused > 0) return `${refused} refused`;
+  if (unsent === 0) return 'saved';
+  if (state === 'signIn') return `sign in to send ${unsent}`;
+  return state === 'offline' ? `off-line, ${unsent} to send` : `${unsent} to send`;
+}

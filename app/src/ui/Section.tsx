@@ -1,0 +1,27 @@
+import type { ReactNode } from 'react';
+import { Text } from 'react-native-paper';
+import { Card } from './Card';
+import { useInks } from './theme';
+
+export function Heading({ children }: { children: string }) {
+  const inks = useInks();
+  return (
+    <Text role="heading" aria-level={2} style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}>
+      {children}
+    </Text>
+  );
+}
+
+export function Section({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Card>
+      <Heading>{title}</Heading>
+      {children}
+    </Card>
+  );
+}
+
+export function Line({ children, strong = false }: { children: ReactNode; strong?: boolean }) {
+  const inks = useInks();
+  return <Text style={{ fontSize: 16, lineHeight: 23, color: strong ? inks.ink : inks.inkSoft, fontWeight: strong ? '700' : '400' }}>{children}</Text>;
+}

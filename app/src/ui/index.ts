@@ -1,0 +1,15 @@
+export { AnswerCard } from './AnswerCard';
+export { BigButton } from './BigButton';
+export { Card } from './Card';
+export { CompoundsView } from './CompoundsView';
+export { Chip, ChoiceField, FieldLabel, FieldRow, FlagsField, NumberField, Problem, TextField } from './fields';
+export { DrawingView } from './DrawingView';
+export { JointMapView } from './JointMapView';
+export { Loading, Notice } from './Notice';
+export { Ribbon } from './Ribbon';
+export { ScreenFrame, useIsWide } from './ScreenFrame';
+export { darkTheme, FONT, lightTheme, MONO, useInks } from './theme';
+export { Heading, Line, Section } from './Section';
+export { pressedBySpace } from './spaceKey';
+export { SavedBadge } from './SavedBadge';
+export { default as Icon } from './PaperIcon';

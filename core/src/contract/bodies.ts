@@ -1,0 +1,24 @@
+import * as v from 'valibot';
+import { textOf, UuidSchema } from './text';
+
+/** Bodies are read strictly: an unknown field is refused. */
+export const SignInBody = v.strictObject({ name: textOf(80), password: textOf(200) });
+export const SwitchShopBody = v.strictObject({ shop: UuidSchema });
+
+/** What goes behind the question mark of a search; everything may be left out. */
+const word = v.optional(v.pipe(v.string(), v.maxLength(120)));
+export const FindQuery = v.strictObject({ q: word, maker: word, engine: word, kind: word });
+
+/** What is exported: everything, what a search narrows to, or single revisions as `sheet:revision`. */
+const pick = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,39}:[A-Z]{1,3}$/));
+export const ExportQuery = v.strictObject({
+  form: v.picklist(['json', 'stages', 'fasteners']),
+  maker: word,
+  engine: word,
+  kind: word,
+  pick: v.optional(v.union([pick, v.pipe(v.array(pick), v.maxLength(200))])),
+});
+/** look: nothing is written. skip: what is refused is left out. */
+export const ImportQuery = v.strictObject({ mode: v.picklist(['look', 'write']), skip: v.optional(v.literal('refused')) });
+/** Behind which change, sheet and revision: what the last answer ended with. */
+export const ChangesQuery = v.strictObject({ after: v.optional(v.pipe(v.string(), v.regex(/^\d{1,15}:[A-Za-z0-9][A-Za-z0-9._-]{0,39}:[A-Z]{1,3}$/))) });

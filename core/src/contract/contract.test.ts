@@ -1,0 +1,56 @@
+import * as v from 'valibot';
+import { headSheet, Technician } from '../testing';
+import { EVENT_TYPES, RunEventSchema } from '../run';
+import { isAllowed, permissions, ROLES, routes, textOf, type Permission } from '.';
+
+describe('permissions', () => {
+  test('who may tighten, who may only look', () => {
+    const table = Object.fromEntries(ROLES.map((role) => [role, (Object.keys(permissions) as Permission[]).filter((p) => isAllowed(role, p))]));
+    expect(table).toEqual({
+      lead: ['order.read', 'order.write', 'run.read', 'run.write', 'sheet.read', 'sheet.write', 'sheet.approve', 'wrench.read'],
+      technician: ['order.read', 'order.write', 'run.read', 'run.write', 'sheet.read', 'sheet.write', 'wrench.read'],
+      adviser: ['order.read', 'order.write', 'run.read', 'sheet.read', 'wrench.read'],
+      apprentice: ['order.read', 'run.read', 'sheet.read', 'wrench.read'],
+      owner: ['order.read', 'run.read', 'sheet.read', 'wrench.read'],
+    });
+  });
+
+  test('every route that writes names who may, but for the door and the change of shop', () => {
+    const open = Object.entries(routes)
+      .filter(([, r]) => r.method !== 'GET' && !(r.permission && r.permission !== 'door'))
+      .map(([name]) => name);
+    expect(open).toEqual(['signIn', 'signOut', 'switchShop']);
+  });
+});
+
+describe('events at the edge', () => {
+  const made = new Technician(headSheet).finish();
+
+  test('every event of a whole run passes', () => {
+    for (const event of made) expect(v.parse(RunEventSchema, event)).toEqual(event);
+  });
+
+  test('the schema is laid out for all kinds of event', () => expect(EVENT_TYPES).toHaveLength(27));
+
+  test('an unknown field, another version, a broken id or number is refused', () => {
+    const [first] = made;
+    for (const broken of [
+      { ...first, extra: 1 },
+      { ...first, v: 2 },
+      { ...first, id: 'x' },
+      { ...first, seq: 0 },
+      { ...first, seq: NaN },
+      { ...first, type: 'hacked' },
+      null,
+      [],
+    ]) {
+      expect(v.is(RunEventSchema, broken)).toBe(false);
+    }
+  });
+});
+
+test('text that a table or UTF-8 cannot hold is refused, everything else kept as it is', () => {
+  const Text = textOf(40);
+  for (const good of ['Robert’); drop table run;--', '<b>x</b>', 'Łódź 😀', 'tab\tand\nline']) expect(v.parse(Text, good)).toBe(good);
+  for (const bad of ['', 'a\u0000b', '\ud800', 'x\udfff', 'y'.repeat(41)]) expect(v.is(Text, bad)).toBe(false);
+});

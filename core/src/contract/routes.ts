@@ -1,0 +1,39 @@
+import type { Permission } from './permissions';
+
+interface Route {
+  method: 'GET' | 'POST' | 'DELETE';
+  path: string;
+  /** null: signed in is enough; 'door': before signing in. */
+  permission: Permission | null | 'door';
+}
+
+/** The only place where app and server meet. What goes along each way stands in `bodies` and `replies`. */
+export const routes = {
+  signIn: { method: 'POST', path: '/api/session', permission: 'door' },
+  signOut: { method: 'DELETE', path: '/api/session', permission: 'door' },
+  switchShop: { method: 'POST', path: '/api/session/shop', permission: null },
+  me: { method: 'GET', path: '/api/me', permission: null },
+  today: { method: 'GET', path: '/api/today', permission: 'order.read' },
+  order: { method: 'GET', path: '/api/orders/:order', permission: 'order.read' },
+  jointSheet: { method: 'GET', path: '/api/joints/:joint/sheet', permission: 'order.read' },
+  wrenches: { method: 'GET', path: '/api/wrenches', permission: 'wrench.read' },
+  run: { method: 'GET', path: '/api/runs/:run', permission: 'run.read' },
+  findSheets: { method: 'GET', path: '/api/sheets', permission: 'sheet.read' },
+  sheetPlaces: { method: 'GET', path: '/api/sheet-places', permission: 'sheet.read' },
+  sheet: { method: 'GET', path: '/api/sheets/:sheet/:revision', permission: 'sheet.read' },
+  printSheet: { method: 'GET', path: '/api/sheets/:sheet/:revision/print', permission: 'sheet.read' },
+  vehicle: { method: 'GET', path: '/api/vehicles/:vin', permission: 'order.read' },
+  setJointSheet: { method: 'POST', path: '/api/joints/:joint/sheet', permission: 'order.write' },
+  addJoint: { method: 'POST', path: '/api/jobs/:job/joints', permission: 'order.write' },
+  library: { method: 'GET', path: '/api/library', permission: 'sheet.write' },
+  libraryChanges: { method: 'GET', path: '/api/library/changes', permission: 'sheet.read' },
+  exportSheets: { method: 'GET', path: '/api/library/export', permission: 'sheet.read' },
+  importSheets: { method: 'POST', path: '/api/library/import', permission: 'sheet.approve' },
+  draft: { method: 'GET', path: '/api/drafts/:sheet', permission: 'sheet.write' },
+  saveDraft: { method: 'POST', path: '/api/drafts/:sheet', permission: 'sheet.write' },
+  discardDraft: { method: 'POST', path: '/api/drafts/:sheet/discard', permission: 'sheet.write' },
+  approveDrafts: { method: 'POST', path: '/api/library/approve', permission: 'sheet.approve' },
+  appendRunEvents: { method: 'POST', path: '/api/runs/:run/events', permission: 'run.write' },
+} as const satisfies Record<string, Route>;
+
+export type RouteName = keyof typeof routes;

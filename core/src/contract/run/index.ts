@@ -1,0 +1,48 @@
+import * as v from 'valibot';
+import { RunEventSchema } from '../../run/events';
+import { SignInBody, SwitchShopBody } from '../bodies';
+import { replies } from '../replies';
+import type { RouteName } from '../routes';
+import { textOf } from '../text';
+import { AddJointBody, ApproveBody, DiscardDraftBody, JointSheetBody, SaveDraftBody } from './libraryBodies';
+import { ApprovedSchema, DraftReplySchema, JointIdSchema, LibraryChangesSchema, LibrarySchema, SavedDraftSchema, VehicleReplySchema } from './libraryReplies';
+import { FoundSchema, JointSheetSchema, RunReplySchema, SheetReplySchema } from './runReplies';
+
+export { ImportLineSchema } from './libraryReplies';
+export type { DraftBrief, DraftReply, ImportLine, Library } from './libraryReplies';
+export type { JointSheet, RunReply, SheetBrief, SheetReply } from './runReplies';
+
+export const AppendBody = v.strictObject({
+  deviceName: textOf(60),
+  events: v.pipe(v.array(RunEventSchema), v.minLength(1), v.maxLength(200)),
+});
+
+/** Bodies of every route that has one; routes that are not here take none. */
+export const allBodies = {
+  signIn: SignInBody,
+  switchShop: SwitchShopBody,
+  appendRunEvents: AppendBody,
+  saveDraft: SaveDraftBody,
+  discardDraft: DiscardDraftBody,
+  approveDrafts: ApproveBody,
+  setJointSheet: JointSheetBody,
+  addJoint: AddJointBody,
+} as const;
+export const runReplies = {
+  run: RunReplySchema,
+  jointSheet: JointSheetSchema,
+  findSheets: FoundSchema,
+  sheet: SheetReplySchema,
+  library: LibrarySchema,
+  draft: DraftReplySchema,
+  saveDraft: SavedDraftSchema,
+  approveDrafts: ApprovedSchema,
+  libraryChanges: LibraryChangesSchema,
+  vehicle: VehicleReplySchema,
+  addJoint: JointIdSchema,
+} as const;
+
+type Replies = typeof replies & typeof runReplies;
+/** Routes that answer with a file have no reply of this kind. */
+export type ReplyOf<R extends RouteName> = R extends keyof Replies ? v.InferOutput<Replies[R]> : never;
+export type BodyOf<R extends RouteName> = R extends keyof typeof allBodies ? v.InferInput<(typeof allBodies)[R]> : undefined;

@@ -1,0 +1,15 @@
+import * as v from 'valibot';
+
+/** Neither NUL and other control characters (a table cannot hold them) nor half a surrogate pair (UTF-8 cannot). */
+export const CLEAN = /^(?:[^\u0000-\u0008\u000b\u000c\u000e-\u001f\ud800-\udfff]|[\ud800-\udbff][\udc00-\udfff])*$/;
+
+/** Text that a person wrote, cleaned of nothing: what cannot be kept as it is, is refused. */
+export const textOf = (maxLength: number) => v.pipe(v.string(), v.minLength(1), v.maxLength(maxLength), v.regex(CLEAN, 'holds characters that cannot be stored'));
+
+export const UuidSchema = v.pipe(v.string(), v.uuid());
+export const TimeSchema = v.pipe(v.string(), v.isoTimestamp());
+/** Short names inside a sheet: stages, steps, groups, fasteners. */
+export const KeySchema = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,39}$/));
+/** A fastener with its life: position 7's first bolt is 7/1, its replacement 7/2. */
+export const FastenerIdSchema = v.pipe(v.string(), v.regex(/^[A-Za-z0-9]{1,6}[a-z]?\/[1-9]\d?$/));
+export const finite = v.pipe(v.number(), v.finite());

@@ -1,0 +1,61 @@
+import { withLine, type Group, type Line, type Sheet } from '../procedure';
+import type { FrictionCondition } from '../thread';
+import { addPlaces, rowsOfPlaces } from './places';
+
+type LineGroup = Line['groups'][number];
+
+const CONDITION_TEXT: Record<FrictionCondition, string> = {
+  dry: 'dry',
+  lightOil: 'light oil on threads and under the head',
+  engineOil: 'engine oil on threads and under the head',
+  molyPaste: 'moly paste on threads and under the head',
+  antiSeize: 'anti-seize on the threads',
+  threadLocker: 'thread-locker on the threads',
+  sealant: 'sealant on the threads',
+  platedWaxed: 'as delivered, plated and waxed',
+};
+
+/** Rough places for a first look; they are dragged to where they belong. */
+const SPACING_MM = 90;
+const ROWS_MM = 100;
+
+/**
+ * A line of shorthand pasted onto a draft. Stages are taken over as `withLine` does. On an empty draft the fasteners come
+ * with it, in rough rows; on one that has fasteners their thread, class, reuse and condition follow the line where it has as
+ * many groups. Places and names that are there already stay.
+ */
+export function pasteLine(draft: Sheet, line: Line): Sheet {
+  const withFasteners = draft.groups.length === 0 ? line.groups.reduce(withGroup, draft) : line.groups.length === draft.groups.length ? renewed(draft, line) : draft;
+  return withLine(withFasteners, line);
+}
+
+function withGroup(draft: Sheet, g: LineGroup): Sheet {
+  const id = draft.groups.length === 0 ? 'bolts' : `bolts-${draft.groups.length + 1}`;
+  const group: Group = { id, name: draft.groups.length === 0 ? 'Bolts' : `Bolts ${draft.groups.length + 1}`, head: 'hex', socket: '', compounds: [], ...facts(g) };
+  const rows = g.count >= 4 && g.count % 2 === 0 ? 2 : 1;
+  const lowest = Math.min(0, ...draft.pattern.positions.map((p) => p.yMm - ROWS_MM));
+  const points = rowsOfPlaces({ count: g.count, rows, spacingMm: SPACING_MM, rowsMm: ROWS_MM }).map((p) => ({
+    ...p,
+    yMm: draft.groups.length === 0 ? p.yMm : p.yMm + lowest - ROWS_MM / 2,
+  }));
+  return addPlaces({ ...draft, groups: [...draft.groups, group] }, points, id);
+}
+
+const facts = (g: LineGroup): Pick<Group, 'thread' | 'propertyClass' | 'reuse' | 'friction' | 'frictionCondition'> => ({
+  thread: { designation: g.designation, pitchMm: g.pitchMm },
+  propertyClass: g.propertyClass,
+  reuse: g.reuse,
+  friction: CONDITION_TEXT[g.condition],
+  frictionCondition: g.condition,
+});
+
+/** What a line says of each group; its words for the condition only where the condition is another one. */
+function renewed(draft: Sheet, line: Line): Sheet {
+  const groups = draft.groups.map((g, i) => {
+    const said = line.groups[i];
+    if (!said) return g;
+    const { friction, ...rest } = facts(said);
+    return { ...g, ...rest, friction: said.condition === g.frictionCondition ? g.friction : friction };
+  });
+  return { ...draft, groups };
+}

@@ -1,0 +1,6 @@
+export { fastenerHead, type Head } from './fastenerHead';
+export { jointMap, seatMarks, type JointMapOptions, type SeatMark } from './jointMap';
+export { stageRibbon, type RibbonPlace } from './stageRibbon';
+export { flatsOf, turnDial } from './turnDial';
+export type { Drawing, Ink, Shape } from './shapes';
+export { fastenerSide } from './fastenerSide';

@@ -1,0 +1,152 @@
+import { groupOf, type Sheet } from '../procedure';
+import { fastenerId, seatIdOf, type Deviation, type Progress, type SeatProgress } from '../run';
+import { fastenerHead, type Head } from './fastenerHead';
+import { circle, label, path, polar, polyline, type Drawing, type Point, type Shape } from './shapes';
+
+/** One sign, one meaning: what the map says of a fastener. */
+export interface SeatMark {
+  /** A stripe is painted; turned by what was really turned. */
+  stripeDeg: number | null;
+  /** Done in this pass; open when it still moved in the last one. */
+  dot: 'done' | 'movedLast' | null;
+  next: boolean;
+  deviation: boolean;
+  stopped: boolean;
+}
+
+export interface JointMapOptions {
+  /** Thumbnails carry no words. */
+  words: boolean;
+  /** What stands beside each seat: its number in the order. */
+  numbers: Readonly<Record<string, string>>;
+}
+
+/** Heads are drawn larger than they are, as large as their neighbours allow: they are signs, the places are to scale. */
+const HEAD_SHARE = 0.21;
+const SMALLEST_HEAD_MM = 5;
+const LARGEST_HEAD_MM = 34;
+
+/** The signs of every seat, from what a run has done. */
+export function seatMarks(sheet: Sheet, progress: Progress, nextFastener: string | null): Record<string, SeatMark> {
+  const off = new Set(progress.deviations.filter((d: Deviation) => d.fastener && d.kind !== 'replaced').map((d) => d.fastener));
+  return Object.fromEntries(
+    Object.values(progress.seats).map((s) => {
+      const mark: SeatMark = {
+        stripeDeg: stripeOf(sheet, progress, s),
+        dot: progress.inPass[s.seat] ? 'done' : progress.lastPass[s.seat]?.moved ? 'movedLast' : null,
+        next: nextFastener !== null && seatIdOf(nextFastener) === s.seat,
+        deviation: off.has(fastenerId(s.seat, s.life)),
+        stopped: s.failed !== null || s.leftOut,
+      };
+      return [s.seat, mark];
+    }),
+  );
+}
+
+/** Drawn in line by each torque, turned by angles, turned back by slackening; null before the first torque. */
+function stripeOf(sheet: Sheet, progress: Progress, seat: SeatProgress): number | null {
+  let deg: number | null = seat.marked ? 0 : null;
+  for (const [index, stage] of sheet.stages.entries()) {
+    const isHere = index === progress.stage && (progress.inPass[seat.seat] !== undefined || progress.lastPass[seat.seat] !== undefined || seat.parts > 0);
+    const isPulled = isHere || seat.done[stage.id] === true;
+    if (isPulled && (stage.action === 'torque' || stage.action === 'stretch' || stage.action === 'each')) deg = 0;
+    for (const key of [stage.id, ...(stage.each ?? []).map((part) => `${stage.id}.${part.id}`)]) deg = seat.turnedDeg[key] ? (deg ?? 0) + (seat.turnedDeg[key] ?? 0) : deg;
+  }
+  return deg;
+}
+
+/**
+ * The part as it lies before the technician, to scale (mm), with every fastener and what has happened to it.
+ * @returns plain shapes; y runs down
+ */
+export function jointMap(sheet: Sheet, marks: Readonly<Record<string, SeatMark>>, options: JointMapOptions): Drawing {
+  const box = boxOf(sheet);
+  const r = headRadius(sheet);
+  const shapes: Shape[] = [
+    path(
+      polyline(
+        sheet.pattern.outline.map(([x, y]) => ({ x, y: -y })),
+        true,
+      ),
+      'part',
+      'partEdge',
+      r * 0.08,
+    ),
+    ...sheet.pattern.openings.map((o) => circle({ x: o.xMm, y: -o.yMm }, o.radiusMm, 'opening', 'partEdge', r * 0.05)),
+    ...sheet.seats.flatMap((seat) => {
+      const position = sheet.pattern.positions.find((p) => p.label === seat.position);
+      const mark = marks[seat.id];
+      if (!position || !mark) return [];
+      const at = { x: position.xMm, y: -position.yMm };
+      const signs = seatShapes(at, r, mark, groupOf(sheet, seat).head);
+      const above = position.yMm > (box.low + box.high) / 2;
+      return options.words ? [...signs, number(at, r, mark.next, options.numbers[seat.id] ?? seat.id, above)] : signs;
+    }),
+    ...(options.words ? landmarks(sheet, box, r) : []),
+  ];
+  // Numbers stand outside the rows of fasteners, landmarks below them.
+  const highest = Math.max(...sheet.pattern.positions.map((p) => p.yMm));
+  const [side, above, below] = options.words ? [r * 0.3, Math.max(r * 1.2, highest + r * 3.6 - box.high), r * 2.9] : [r * 0.3, r * 0.3, r * 0.3];
+  return { x: box.left - side, y: -box.high - above, width: box.right - box.left + 2 * side, height: box.high - box.low + above + below, shapes };
+}
+
+function headRadius(sheet: Sheet): number {
+  const { positions } = sheet.pattern;
+  let nearest = Infinity;
+  for (const [i, a] of positions.entries()) {
+    for (const b of positions.slice(i + 1)) nearest = Math.min(nearest, Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm));
+  }
+  return Math.min(LARGEST_HEAD_MM, Math.max(SMALLEST_HEAD_MM, nearest * HEAD_SHARE));
+}
+
+function seatShapes(at: Point, r: number, mark: SeatMark, head: Head): Shape[] {
+  const shapes: Shape[] = [circle(at, r * 1.3, 'part', 'headEdge', r * 0.06), ...fastenerHead(head, at, r, mark.stripeDeg ?? 0)];
+  if (mark.stripeDeg !== null) shapes.push(...stripe(at, r, mark.stripeDeg));
+  if (mark.next) shapes.push(circle(at, r * 1.72, 'none', 'brand', r * 0.26));
+  if (mark.stopped) shapes.push(...cross(at, r));
+  if (mark.deviation) shapes.push(path(polyline([polar(at, r * 1.4, 128), polar(at, r * 2.1, 116), polar(at, r * 2.1, 140)], true), 'warn'));
+  if (mark.dot) shapes.push(circle(polar(at, r * 1.3, 180), r * 0.32, mark.dot === 'done' ? 'ink' : 'paper', 'ink', r * 0.12));
+  return shapes;
+}
+
+function number(at: Point, r: number, isNext: boolean, text: string, above: boolean): Shape {
+  const size = isNext ? r * 1.45 : r * 1.15;
+  const y = above ? at.y - r * 2.1 : at.y + r * 2.1 + size * 0.72;
+  return label({ x: at.x, y }, size, text, isNext ? 'brand' : 'ink', { bold: isNext, mono: true });
+}
+
+/** The part on the casting stays, the part on the head turns with the fastener. */
+function stripe(at: Point, r: number, turnedDeg: number): Shape[] {
+  const line = (from: Point, to: Point): Shape => path(polyline([from, to], false), 'none', 'paint', r * 0.3, { round: true });
+  const shapes = [line(polar(at, r * 1.3, 0), polar(at, r * 1.72, 0)), line(at, polar(at, r * 0.9, turnedDeg))];
+  if (Math.abs(turnedDeg) >= 360) shapes.push(circle(at, r * 0.3, 'none', 'paint', r * 0.14));
+  return shapes;
+}
+
+function cross(at: Point, r: number): Shape[] {
+  return [45, 135].map((deg) => path(polyline([polar(at, r * 1.4, deg), polar(at, r * 1.4, deg + 180)], false), 'none', 'warn', r * 0.28, { round: true }));
+}
+
+interface Box {
+  left: number;
+  right: number;
+  low: number;
+  high: number;
+}
+
+function boxOf(sheet: Sheet): Box {
+  const xs = sheet.pattern.outline.map(([x]) => x);
+  const ys = sheet.pattern.outline.map(([, y]) => y);
+  return { left: Math.min(...xs), right: Math.max(...xs), low: Math.min(...ys), high: Math.max(...ys) };
+}
+
+function landmarks(sheet: Sheet, box: Box, r: number): Shape[] {
+  const y = -box.low + r * 2.5;
+  const size = Math.min(r * 0.82, (box.right - box.left) * 0.075);
+  return sheet.pattern.landmarks.map((l) => {
+    if (l.side === 'left') return label({ x: box.left, y }, size, `← ${l.text}`, 'quiet', { anchor: 'start' });
+    if (l.side === 'right') return label({ x: box.right, y }, size, `${l.text} →`, 'quiet', { anchor: 'end' });
+    if (l.side === 'bottom') return label({ x: box.right, y }, size, `${l.text} below`, 'quiet', { anchor: 'end' });
+    return label({ x: (box.left + box.right) / 2, y: -box.high - r * 0.4 }, size, l.text, 'quiet');
+  });
+}

@@ -1,0 +1,128 @@
+/** Values named in a refusal's text. Plain strings and numbers, so that a refusal can be stored and sent. */
+export type ErrorParams = Readonly<Record<string, string | number>>;
+
+interface Entry {
+  message: (p: ErrorParams) => string;
+  fix: (p: ErrorParams) => string;
+}
+
+const entry = (message: Entry['message'] | string, fix: Entry['fix'] | string): Entry => ({
+  message: typeof message === 'string' ? () => message : message,
+  fix: typeof fix === 'string' ? () => fix : fix,
+});
+
+/** Every refusal of the product. Message and fix are what a technician reads. */
+export const catalogue = {
+  // at the door
+  BAD_REQUEST: entry((p) => `This request cannot be read: ${p.where ?? 'body'}.`, 'Load the page again. If it stays, the app and the server are of different age.'),
+  TOO_LARGE: entry('This is more than one request may carry.', 'Send it in smaller parts.'),
+  NOT_FOUND: entry('There is nothing at this address.', 'Go back to Today.'),
+  SIGN_IN_NEEDED: entry('You are not signed in, or your sign-in has run out.', 'Sign in. What you entered is kept on this device.'),
+  SIGN_IN_WRONG: entry('Name and password do not belong together.', 'Check both, mind capitals, and try again.'),
+  SIGN_IN_LIMITED: entry((p) => `Too many wrong tries. Signing in with this name rests for ${p.minutes ?? 15} minutes.`, 'Wait, or ask your lead technician.'),
+  WRONG_ORIGIN: entry('This request came from another site.', 'Open the app at its own address.'),
+  FORBIDDEN: entry((p) => `A ${p.role ?? 'person'} may not do this.`, 'Ask your lead technician.'),
+  WRONG_PERSON: entry('These entries were made by another person.', 'That person signs in to send them; they are kept until then.'),
+  OFFLINE: entry('The server cannot be reached.', 'Go on: what you confirm is kept on this device and sent later.'),
+  INTERNAL: entry('Something went wrong on the server.', 'Try again. If it stays, note the time and tell whoever runs the server.'),
+  STORAGE_FAILED: entry('This device could not keep the last entry, so it was not taken.', 'Free some storage or leave private browsing, then confirm it again.'),
+
+  // the run's list of events
+  RUN_UNKNOWN: entry('This run is not in your shop.', 'Open it from its repair order.'),
+  RUN_NOT_STARTED: entry('This run has not been started.', 'Start it from its repair order.'),
+  RUN_ALREADY_STARTED: entry('This run has been started already.', 'Carry on with it.'),
+  RUN_FINISHED: entry('This run is finished.', 'Its values stand on the repair order.'),
+  RUN_PAUSED: entry('This run is paused.', 'Resume it first.'),
+  JOINT_HAS_OPEN_RUN: entry('This joint is being tightened in another run.', 'Open the repair order and carry on with that one.'),
+  JOINT_ALREADY_TIGHT: entry('This joint has been tightened already.', 'Look at its record on the repair order.'),
+  SHEET_MISMATCH: entry('The sheet on this device is not the one on the server.', 'Load the repair order again, then start.'),
+  EVENT_GAP: entry((p) => `Entry ${p.expected} is missing before this one.`, 'The device sends it again by itself.'),
+  EVENT_ID_REUSED: entry('Another entry is stored under this id.', 'Reload; nothing of what is stored has changed.'),
+  HOLD_ENDED: entry('Another device has taken this run over.', 'Look at the run there; what you confirmed here stays on this device.'),
+  HOLD_WRONG: entry((p) => `This run is in its hold number ${p.expected}.`, 'Load the run again.'),
+
+  // one confirmation
+  NOT_NEXT: entry((p) => `This is not what comes next: ${p.next ?? 'look at the screen'}.`, 'Do what the screen says, or go back first.'),
+  WRONG_FASTENER: entry(
+    (p) => `Fastener ${p.expected} is next, not ${p.got}. Out of order the part closes unevenly.`,
+    (p) => `Go to ${p.expected}.`,
+  ),
+  FASTENER_NOT_THERE: entry((p) => `Fastener ${p.fastener} is not in: never fitted, left out, or replaced since.`, 'Choose one that is shown on the map.'),
+  WRONG_STAGE: entry((p) => `Stage “${p.expected}” is not done on every fastener yet.`, 'Finish it first.'),
+  WRONG_PASS: entry((p) => `This belongs to pass ${p.got}; pass ${p.expected} is on.`, 'Confirm what the screen shows.'),
+  WRONG_OUTCOME: entry((p) => `“${p.got}” cannot be the result of this pull.`, 'Choose one of the answers shown.'),
+  READING_IMPLAUSIBLE: entry((p) => `${p.value} is outside anything this pull can give.`, 'Read the gauge again and enter what it says.'),
+  READING_UNIT: entry((p) => `The reading must be in ${p.expected}.`, 'Enter it in the unit shown.'),
+  DRY_FIRST_TORQUE: entry('It did not turn at its first torque: tight already, cross-threaded or on the bottom of its hole.', 'Look at it, then say that you did.'),
+  WRENCH_OUT_OF_RANGE: entry((p) => `${p.wrench} reads from ${p.min} to ${p.max}; this stage needs ${p.target}. Outside its range a wrench clicks wrong.`, 'Take another wrench.'),
+  WRENCH_OUT_OF_CALIBRATION: entry((p) => `${p.wrench} was in calibration until ${p.until}. Its click cannot be trusted.`, 'Take another wrench, or have this one checked.'),
+  WRENCH_UNKNOWN: entry('This wrench is not in your shop’s list as you describe it.', 'Load the run again and choose the wrench anew.'),
+  METHOD_NOT_ALLOWED: entry((p) => `This stage may not be done with ${p.method}.`, 'Choose one of the tools shown.'),
+  SETTING_WRONG: entry((p) => `The scale must say ${p.expected}, not ${p.got}.`, 'Set the wrench to the number shown, then confirm.'),
+  ONE_TIME_USE: entry(
+    (p) => `${p.group ? `${p.group}: used once` : 'This one is used once'}. Its last tightening takes it past yield, and a used one has lost its reserve.`,
+    'Put new ones in, then confirm. Only the lead can allow another, in writing.',
+  ),
+  OWN_HOLE_ONLY: entry((p) => `${p.fastener} may be used again only in the hole it came from.`, 'Put it back into its own hole, or take a new one.'),
+  LENGTH_NEEDED: entry((p) => `${p.fastener} may be used again only if it is short enough.`, 'Measure its length and enter it, or take a new one.'),
+  TOO_LONG: entry((p) => `${p.fastener} measures ${p.length} mm; at most ${p.most} mm may go in again. It has stretched for good.`, 'Take a new one.'),
+  VALUE_OUT_OF_RANGE: entry((p) => `${p.value} is not what is published: ${p.range}.`, 'Choose a value inside the range.'),
+  ANSWER_UNKNOWN: entry((p) => `“${p.answer}” is none of the answers to this step.`, 'Choose one of the answers shown.'),
+  MEASUREMENTS_NEEDED: entry((p) => `${p.count} ${p.count === 1 ? 'measurement is' : 'measurements are'} needed here.`, 'Measure, and enter each value.'),
+  DEFER_NOT_ALLOWED: entry('This step cannot be put off to there.', 'Do it now, or put it off to a later step that is not a hold point.'),
+  PENDING_NOT_ALLOWED: entry(
+    'This cannot be left for the lead to decide later: what stands could not be put right without a new part.',
+    'Choose one of the ways shown, or ask the lead now.',
+  ),
+  NOT_LEAD: entry('Only the lead technician may say this.', 'Ask the lead to say it, with their own PIN.'),
+  STATEMENT_USED: entry('This statement has been taken in already.', 'Carry on.'),
+  STATEMENT_ABOUT_NOTHING: entry('There is nothing open that this statement is about.', 'Look at the run again.'),
+  ASIDE_NOT_POSSIBLE: entry(
+    (p) => `${p.fastener} cannot be set aside any longer: nothing else is left to do before it.`,
+    'Tighten it, replace it, have the lead leave it out, or pause the run.',
+  ),
+  ANGLE_TOGETHER: entry('Turns by angle are confirmed one by one: a missed one could never be told from a done one.', 'Confirm each fastener.'),
+  CLOCK_PASSED: entry((p) => `${p.minutes} minutes are over: ${p.what}.`, 'If it was done in time, say when. If not: stop, clean it off, and begin that step again.'),
+  TOO_EARLY: entry('The waiting time is not over yet.', 'Wait until it is, then confirm.'),
+  NOT_THAT_WARM: entry((p) => `${p.celsius} °C is not yet ${p.wanted} °C.`, 'Wait, and measure again.'),
+  NOT_SEATED: entry((p) => `With a gap of ${p.gap} it is not seated.`, 'Draw it on further, or look for what holds it off.'),
+  DONE_AT_WRONG: entry('It cannot have been done later than now.', 'Say when it was done.'),
+  INSTANCE_UNKNOWN: entry((p) => `This sheet has no “${p.instance}”.`, 'Choose which of them you are tightening.'),
+  CRANK_BLOCKED: entry((p) => `“${p.instance}” is not finished at this position of the crank.`, 'Finish it first, then turn the crank.'),
+  UNDO_NOTHING: entry('There is nothing to go back to.', 'Carry on.'),
+  UNDO_NOT_LAST: entry('Only the last confirmation can be taken back.', 'Go back one at a time.'),
+  CORRECT_NOT_A_PULL: entry('Only a pull can be corrected.', 'Take the confirmation back instead.'),
+  REPLACEMENT_WRONG: entry((p) => `The replacement here is ${p.expected}.`, 'Confirm the one shown.'),
+  REQUIRES_ALL: entry('Each fastener needs an answer.', 'Answer for those that are still open.'),
+
+  // sheets
+  SHEET_NOT_RUNNABLE: entry(
+    (p) => `There is an error in the sheet, at ${p.where}: ${String(p.what).replace(/\.$/, '')}.`,
+    'Have the lead technician correct the sheet, then start.',
+  ),
+  SHEET_VERSION: entry((p) => `The sheet is written in form ${p.v}, which this version does not know.`, 'Load the app again; if it stays, have the sheet exported anew.'),
+  SHEET_INVALID: entry((p) => `The sheet is wrong at ${p.where}.`, 'Have the lead technician correct it.'),
+  SHEET_ID_TAKEN: entry('A sheet with this name is in the library already.', 'Open that one and write its next revision.'),
+  SHEET_NOT_STANDING: entry('This revision is not the one that stands.', 'Choose the approved revision of the sheet.'),
+  DRAFT_CHANGED: entry((p) => `${p.by} has changed this draft meanwhile (${p.at}).`, 'Yours is kept on this device. Look at both, then say which one goes on.'),
+  DRAFT_GONE: entry('This draft is no longer there: it was approved or discarded.', 'Yours is kept on this device. Look at the sheet, then keep it as a new draft or let it go.'),
+  DRAFT_NOT_READY: entry((p) => `“${p.title}” is not ready: ${String(p.what).replace(/\.$/, '')}.`, 'Mend it in the draft, then approve it.'),
+  DRAFT_WARNINGS: entry(
+    (p) => `“${p.title}” has ${p.count} ${p.count === 1 ? 'warning that nobody has answered' : 'warnings that nobody has answered'}.`,
+    'Read each one and say that it was meant so.',
+  ),
+  OWN_DRAFT: entry(
+    (p) => `The last change to “${p.title}” is yours. A value is approved by somebody who did not write it.`,
+    'Ask the other lead technician to compare it with its source and approve it.',
+  ),
+  IMPORT_UNREADABLE: entry((p) => `This file cannot be read: ${p.why}.`, 'Export it again where it comes from, and choose that file. Nothing was written.'),
+  IMPORT_REFUSED: entry((p) => `${p.count} of the sheets cannot be taken.`, 'Mend them in the file, or leave them out. Nothing was written.'),
+  CELL_UNREADABLE: entry((p) => `“${p.cell}” in column “${p.column}” cannot be read: ${p.why}.`, 'Mend that cell and choose the file again.'),
+  JOINT_BEGUN: entry('This joint is being tightened, or is tight, by the sheet it has.', 'Choose a joint that has not been started.'),
+  UNIT_KIND: entry((p) => `A value in ${p.from} cannot be turned into ${p.to}.`, 'Use two units of the same kind.'),
+  THREAD_UNKNOWN: entry((p) => `“${p.thread}” is no thread that is known here.`, 'Write it like M10, M10×1.25 or 3/8-16.'),
+  CLASS_UNKNOWN: entry((p) => `“${p.name}” is no property class that is known here.`, 'Choose one of the classes listed.'),
+  NUMBER_UNREADABLE: entry((p) => `“${p.text}” is not a number.`, 'Type digits, with a point or a comma before the decimals.'),
+} as const satisfies Record<string, Entry>;
+
+export type ErrorCode = keyof typeof catalogue;

@@ -1,0 +1,6 @@
+export { nearForms, sheetWords, wordsOf, FIELD_WEIGHTS } from './words';
+export { FITS, isNear, rarity } from './fit';
+export { SheetIndex, type Entry, type Hit } from './sheetIndex';
+export { checkVin, type VinVerdict } from './vin';
+export { seeded, typedLike } from './typos';
+export { sheetBrief } from './sheetBrief';

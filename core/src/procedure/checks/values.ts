@@ -1,0 +1,148 @@
+import { AppError } from '../../errors';
+import { plausibility, torqueLimit, evenFriction, type PlausibleFor } from '../../clamp';
+import { convert, plainText, units, type Quantity } from '../../quantity';
+import { frictionBands, hexHeadOf, propertyClassOf, threadOf } from '../../thread';
+import type { Group, Sheet } from '../sheet';
+import type { Part, Stage } from '../stage';
+import { entersYield, groupOf, seatsOf } from '../stageFacts';
+import { finding, type Finding } from './finding';
+import { stageLists } from './names';
+
+/** Values against thread, class and purpose; one-time-use against what the procedure does to the fastener. */
+export function checkValues(sheet: Sheet): Finding[] {
+  return [...stageLists(sheet).flatMap(([place, stages]) => stages.flatMap((s, i) => checkTorques(sheet, stages, s, i, `${place}.${i}`))), ...checkReuse(sheet)];
+}
+
+const values = (of: Stage | Part): Quantity[] => {
+  const { target } = of;
+  if (!target) return [];
+  return 'value' in target ? [target] : [target.min, target.max].map((value) => ({ value, unit: target.unit }));
+};
+
+/** What a torque is for: said, else the last one is final and those before it snug; followed by an angle none is final. */
+export function purposeOf(sheet: Sheet, stages: readonly Stage[], index: number): PlausibleFor {
+  const stage = stages[index];
+  if (!stage) return 'unknown';
+  if (stage.purpose === 'seating') return 'settling';
+  if (stage.purpose) return stage.purpose;
+  if (stage.trial || stage.with || stage.each) return 'snug';
+  const ids = new Set(seatsOf(sheet, stage).map((s) => s.id));
+  const later = stages.slice(index + 1).some((s) => ['torque', 'angle', 'each'].includes(s.action) && seatsOf(sheet, s).some((seat) => ids.has(seat.id)));
+  return later ? 'snug' : 'final';
+}
+
+function groupsOf(sheet: Sheet, stage: Stage): Group[] {
+  const ids = new Set(seatsOf(sheet, stage).map((s) => s.group));
+  return sheet.groups.filter((g) => ids.has(g.id));
+}
+
+function checkTorques(sheet: Sheet, stages: readonly Stage[], stage: Stage, index: number, place: string): Finding[] {
+  const torques: { q: Quantity; at: string }[] = [
+    ...(stage.action === 'torque' || (stage.action === 'check' && stage.finalTorque) ? values(stage).map((q) => ({ q, at: `${place}.target` })) : []),
+    ...(stage.each ?? []).flatMap((part, i) => (part.action === 'torque' ? values(part).map((q) => ({ q, at: `${place}.each.${i}.target` })) : [])),
+  ].filter(({ q }) => units[q.unit].kind === 'torque');
+  return groupsOf(sheet, stage).flatMap((group) => torques.flatMap(({ q, at }) => checkTorque(group, stage, q, purposeOf(sheet, stages, index), at)));
+}
+
+function checkTorque(group: Group, stage: Stage, q: Quantity, purpose: PlausibleFor, place: string): Finding[] {
+  const say = plainText(q);
+  const what = `${group.thread.designation} ${group.propertyClass}`;
+  let p;
+  try {
+    p = plausibility(q, group.thread.designation, group.propertyClass, purpose, group.thread.pitchMm);
+  } catch (error) {
+    if (error instanceof AppError) return [finding('implausible', 'note', place, `${what} is not known here; ${say} cannot be compared.`)];
+    throw error;
+  }
+  const slip = p.slips[0];
+  const asked = slip
+    ? [
+        finding(
+          'anotherUnit',
+          p.level === 'error' || p.level === 'warn' ? 'warning' : 'note',
+          place,
+          `${say} for ${what} would fit better as ${slip.as === 'deg' ? 'an angle' : slip.as === 'x10' || slip.as === '/10' ? `a value ${slip.as}` : units[slip.as].symbol}. Compare with the source’s own text.`,
+        ),
+      ]
+    : [];
+  const share = `${Math.round(p.ratio * 100)} % of its yield torque at ordinary friction`;
+  switch (p.level) {
+    case 'error':
+      return [finding('implausible', 'error', place, `“${stage.name}”: ${say} breaks ${what}: ${share}.`), ...asked];
+    case 'warn':
+      return [finding('implausible', 'warning', place, `“${stage.name}”: ${say} passes yield of ${what}: ${share}.`), ...asked];
+    case 'noteHigh':
+    case 'noteLow':
+      return [finding('implausible', 'note', place, `“${stage.name}”: ${say} is ${p.level === 'noteHigh' ? 'high' : 'low'} for ${what}: ${share}.`), ...asked];
+    case 'ok':
+      return asked;
+  }
+}
+
+/** Torque in N·m at which a group's fasteners yield at the friction they are published for. */
+export function yieldTorqueNm(group: Group): number | null {
+  try {
+    const thread = threadOf(group.thread.designation, group.thread.pitchMm);
+    const mu = frictionBands[group.frictionCondition].nominal;
+    return torqueLimit(thread, propertyClassOf(group.propertyClass), evenFriction(mu, hexHeadOf(thread.dMm).meanMm)).yieldTorqueNm;
+  } catch (error) {
+    if (error instanceof AppError) return null;
+    throw error;
+  }
+}
+
+function checkReuse(sheet: Sheet): Finding[] {
+  return sheet.groups.flatMap((group, i) => {
+    const place = `groups.${i}.reuse`;
+    const on = sheet.stages.filter((s) => seatsOf(sheet, s).some((seat) => groupOf(sheet, seat).id === group.id));
+    const yields = on.some((s) => entersYield(sheet, s) || (s.each ?? []).some((part) => entersYield(sheet, s, part.action)));
+    const findings: Finding[] = [];
+    if (yields && group.reuse === 'reuse')
+      findings.push(finding('oneTimeUseHinted', 'warning', place, `${group.name} are turned past yield, yet may be used again. Past yield a bolt stays longer for good.`));
+    if (group.reuse === 'reuse-if-within-length' && group.maxLengthMm === undefined)
+      findings.push(finding('reuseLimitMissing', 'error', place, `${group.name} may be used again if short enough, but the sheet gives no length.`));
+    return findings;
+  });
+}
+
+/** A factor that ft·lb typed as N·m would give; inside the plausible band, so only other sheets can show it. */
+const FACTOR = 1.3558179483314004;
+const NEAR = 0.03;
+
+/** Final torques compared with those of sibling, earlier or conflicting sheets: a ratio near 1.356 is asked about. */
+export function checkUnitFactor(sheet: Sheet, others: readonly Sheet[]): Finding[] {
+  const mine = finalTorques(sheet);
+  return others.flatMap((other) =>
+    finalTorques(other).flatMap((theirs) =>
+      mine.flatMap((own) => {
+        if (own.group !== theirs.group) return [];
+        const ratio = own.nm / theirs.nm;
+        const near = (f: number): boolean => Math.abs(ratio / f - 1) < NEAR;
+        if (!near(FACTOR) && !near(1 / FACTOR)) return [];
+        return [
+          finding(
+            'unitFactor',
+            'warning',
+            own.place,
+            `This value and the one of “${other.title}” (rev ${other.revision}) differ by the factor between N·m and lbf·ft. Read the unit in the source again.`,
+          ),
+        ];
+      }),
+    ),
+  );
+}
+
+/** The last torque of each thread size and class, with its place. */
+export function finalTorques(sheet: Sheet): { group: string; nm: number; place: string }[] {
+  const found = new Map<string, { group: string; nm: number; place: string }>();
+  for (const [i, stage] of sheet.stages.entries()) {
+    if (stage.action !== 'torque') continue;
+    const q = values(stage).at(-1);
+    if (!q || units[q.unit].kind !== 'torque') continue;
+    for (const g of groupsOf(sheet, stage)) {
+      const key = `${g.thread.designation} ${g.propertyClass}`;
+      found.set(key, { group: key, nm: convert(q, 'N.m'), place: `stages.${i}.target` });
+    }
+  }
+  return [...found.values()];
+}

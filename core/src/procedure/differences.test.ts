@@ -1,0 +1,35 @@
+import { demoSheet, demoSheets } from '../testing';
+import { differences } from './differences';
+
+const texts = (a: string, b: string, revision?: string): string[] => differences(demoSheet(a), demoSheet(b, revision)).map((d) => d.text);
+
+test('a superseded revision differs by its values, each with its ratio', () => {
+  expect(texts('brenna-2-0-head', 'brenna-2-0-head', 'B')).toEqual([
+    'M10 10.9: the last torque of “Cylinder head, Brenna 2.0” (rev B) is 1.1 times lower.'.replace('1.1', '1.11'),
+    '“50 N·m” is 45 N·m there, 1.11 times lower.',
+    '“+65°” is 60° there, 1.08 times lower.',
+  ]);
+});
+
+test('a conflicting source says what its value would do to the joint', () => {
+  expect(texts('tf25-pressure-plate', 'tf25-pressure-plate-old')).toContain(
+    'M8 8.8: the last torque of “Pressure plate, TF25, leaflet” (rev A) is 2.3 times lower; the joint stays slack.',
+  );
+  const mine = demoSheet('tf25-pressure-plate');
+  const high = { ...mine, title: 'Rumour', stages: mine.stages.map((s) => (s.action === 'torque' ? { ...s, target: { value: 52.5, unit: 'N.m' as const } } : s)) };
+  expect(differences(mine, high)[0]).toEqual({
+    what: 'value',
+    isGrave: true,
+    text: 'M8 8.8: the last torque of “Rumour” (rev B) is 2.1 times as high; passes yield at ordinary friction.',
+  });
+});
+
+test('two look-alikes differ by thread, head, reuse and build date', () => {
+  const all = texts('brenna-2-0-head', 'brenna-2-0-head-early').join(' ');
+  for (const part of ['M11 × 1.5, 10.9 there', '12-point head there', 'used again if short enough there, used once here', 'For to 2016-01-31 there, for from 2016-02-01 here'])
+    expect(all).toContain(part);
+});
+
+test('a sheet differs in nothing from itself', () => {
+  for (const sheet of demoSheets) expect(differences(sheet, sheet)).toEqual([]);
+});

@@ -1,0 +1,12 @@
+export { AfterSchema, ClockSchema, GroupSchema, HEADS, REUSE, SHEET_VERSION, SheetSchema, TELL_APART, type After, type Clock, type Group, type Seat, type Sheet } from './sheet';
+export { COMPOUND_KINDS, COMPOUND_PLACES, PHASES, STEP_KINDS, StepSchema, type Compound, type Step } from './step';
+export { ACTIONS, ORDERS, PURPOSES, StageSchema, type Action, type Order, type Part, type Repeat, type Stage, type Target } from './stage';
+export { entersYield, groupOf, groupOfSeat, isAnyOrder, isByFastener, isOn, isOwedByPosition, isSettling, orderOf, seatsNamed, seatsOf, stageAt, stageIndex } from './stageFacts';
+export { PROCEDURE, sheetForPart, TAKE_APART } from './runParts';
+export { readSheet } from './migrateSheet';
+export { assertRunnable } from './assertRunnable';
+export { checkSheet, errorsOf, FINDING_CODES, finalTorques, purposeOf, yieldTorqueNm, type Finding, type FindingCode, type FindingLevel } from './checks';
+export { differences, type Difference } from './differences';
+export { lineOf, parseLine, printLine, withLine, type AsLine, type Line, type LineStage, type Parsed, type Problem } from './shorthand';
+export { compoundText, dueWords, repeatWords, REUSE_TEXT, stageWords, threadText } from './words';
+export { usedOnce, type UsedOnce } from './usedOnce';

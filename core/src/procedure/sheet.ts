@@ -1,0 +1,114 @@
+import * as v from 'valibot';
+import { finite, KeySchema, textOf } from '../contract/text';
+import { LabelSchema, PatternSchema } from '../joint';
+import { QuantitySchema } from '../quantity';
+import { FRICTION_CONDITIONS } from '../thread';
+import { StageSchema } from './stage';
+import { CompoundSchema, StepSchema } from './step';
+
+const day = v.pipe(v.string(), v.isoDate());
+const positive = v.pipe(finite, v.gtValue(0));
+/** The form that this version reads and writes; an older one is brought forward by `migrateSheet`. */
+export const SHEET_VERSION = 2;
+export const HEADS = ['hex', '12-point', '6-lobe', 'E-profile', 'nut', 'socket'] as const;
+export const REUSE = ['replace', 'reuse-in-place', 'reuse-if-within-length', 'reuse'] as const;
+
+/** Fasteners of one kind: what they are, whether they may come back, what goes on them. */
+export const GroupSchema = v.strictObject({
+  id: KeySchema,
+  name: textOf(60),
+  thread: v.strictObject({ designation: textOf(20), pitchMm: positive }),
+  propertyClass: textOf(12),
+  head: v.picklist(HEADS),
+  socket: textOf(30),
+  lengthMm: v.optional(positive),
+  gripLengthMm: v.optional(positive),
+  reuse: v.picklist(REUSE),
+  maxLengthMm: v.optional(positive),
+  /** Measured stretch that a fastener may be reused with or tightened to. */
+  freeLengthMm: v.optional(positive),
+  compounds: v.pipe(v.array(CompoundSchema), v.maxLength(8)),
+  friction: textOf(60),
+  frictionCondition: v.picklist(FRICTION_CONDITIONS),
+  /** A fastener replaced after the first angle: alone, everything anew, or the lead decides (left out: the lead). */
+  onReplace: v.optional(v.picklist(['single', 'redo', 'lead'])),
+});
+
+/** Where a fastener sits. A position may hold several: a stud (7s) and its nut (7n). */
+const SeatSchema = v.strictObject({ id: LabelSchema, position: LabelSchema, group: KeySchema, neighbours: v.optional(v.pipe(v.array(LabelSchema), v.maxLength(8))) });
+
+const PlaceSchema = v.union([v.strictObject({ step: KeySchema }), v.strictObject({ stage: KeySchema })]);
+/** within: no later than; notBefore: no sooner than, and until then it is waited. */
+export const ClockSchema = v.strictObject({ id: KeySchema, kind: v.picklist(['within', 'notBefore']), from: PlaceSchema, to: PlaceSchema, minutes: positive, text: textOf(120) });
+export type Clock = v.InferOutput<typeof ClockSchema>;
+
+/** What falls due later: re-tightening, checks, limits, advice. */
+export const AfterSchema = v.strictObject({
+  id: KeySchema,
+  kind: v.picklist(['retighten', 'check', 'breakIn', 'fluid', 'refill', 'advice', 'beforeFirstStart', 'afterFirstStart']),
+  text: textOf(400),
+  when: v.optional(v.strictObject({ distanceKm: v.optional(positive), days: v.optional(positive), celsius: v.optional(finite) })),
+  /** Tightened in a run of its own on the same revision. */
+  stages: v.optional(v.pipe(v.array(StageSchema), v.minLength(1), v.maxLength(10))),
+});
+export type After = v.InferOutput<typeof AfterSchema>;
+
+const InstancesSchema = v.strictObject({
+  kind: v.picklist(['banks', 'caps', 'cylinders']),
+  labels: v.pipe(v.array(KeySchema), v.minLength(2), v.maxLength(24)),
+  /** Companion pairs are led as one sitting. */
+  pairs: v.optional(v.pipe(v.array(v.tuple([KeySchema, KeySchema])), v.maxLength(12))),
+  /** Where the crank must stand for each, in degrees after the first one's. */
+  crankDeg: v.optional(v.record(KeySchema, finite)),
+});
+
+export const TELL_APART = ['buildDate', 'headDrive', 'thread', 'length', 'gasketColour', 'castingMark'] as const;
+const TellApartSchema = v.strictObject({
+  about: v.picklist(TELL_APART),
+  question: textOf(120),
+  answers: v.pipe(
+    v.array(v.strictObject({ text: textOf(80), sheet: KeySchema, head: v.optional(v.picklist(HEADS)), builtFrom: v.optional(day), builtTo: v.optional(day) })),
+    v.minLength(2),
+    v.maxLength(6),
+  ),
+});
+
+/** A torque-angle procedure with all that belongs to it. One immutable revision is one such document. */
+export const SheetSchema = v.strictObject({
+  format: v.literal('stennet-sheet'),
+  v: v.literal(SHEET_VERSION),
+  id: KeySchema,
+  revision: v.pipe(v.string(), v.regex(/^[A-Z]{1,3}$/)),
+  title: textOf(80),
+  kind: KeySchema,
+  invented: v.boolean(),
+  status: v.picklist(['draft', 'approved', 'superseded']),
+  supersededBy: v.optional(v.pipe(v.string(), v.regex(/^[A-Z]{1,3}$/))),
+  applies: v.strictObject({
+    maker: textOf(60),
+    model: textOf(60),
+    engine: textOf(30),
+    builtFrom: v.optional(day),
+    builtTo: v.optional(day),
+    bank: v.optional(textOf(30)),
+    hardware: v.strictObject({ origin: v.picklist(['original', 'kit']), maker: v.optional(textOf(60)) }),
+  }),
+  tellApart: v.pipe(v.array(TellApartSchema), v.maxLength(6)),
+  source: v.strictObject({ title: textOf(120), publisher: textOf(80), page: textOf(30), revision: textOf(30), date: day, condition: textOf(120) }),
+  pattern: PatternSchema,
+  seats: v.pipe(v.array(SeatSchema), v.minLength(1), v.maxLength(240)),
+  groups: v.pipe(v.array(GroupSchema), v.minLength(1), v.maxLength(20)),
+  instances: v.optional(InstancesSchema),
+  steps: v.pipe(v.array(StepSchema), v.maxLength(100)),
+  clocks: v.pipe(v.array(ClockSchema), v.maxLength(20)),
+  takeApart: v.pipe(v.array(StageSchema), v.maxLength(20)),
+  stages: v.pipe(v.array(StageSchema), v.minLength(1), v.maxLength(40)),
+  after: v.pipe(v.array(AfterSchema), v.maxLength(30)),
+  /** Sheets that must be finished first when a job chains them. */
+  requires: v.pipe(v.array(KeySchema), v.maxLength(8)),
+  conflicts: v.pipe(v.array(v.strictObject({ sheet: KeySchema, value: QuantitySchema, why: textOf(200) })), v.maxLength(8)),
+  cautions: v.pipe(v.array(textOf(200)), v.maxLength(12)),
+});
+export type Sheet = v.InferOutput<typeof SheetSchema>;
+export type Group = v.InferOutput<typeof GroupSchema>;
+export type Seat = Sheet['seats'][number];

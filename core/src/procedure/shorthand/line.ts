@@ -1,0 +1,111 @@
+import type { Quantity } from '../../quantity';
+import type { FrictionCondition } from '../../thread';
+import type { Group } from '../sheet';
+import type { Action, Order, Repeat } from '../stage';
+
+/** What one line of shorthand can say: fasteners, and stages one after the other. */
+export interface Line {
+  groups: LineGroup[];
+  stages: LineStage[];
+}
+
+export interface LineGroup {
+  count: number;
+  designation: string;
+  pitchMm: number;
+  propertyClass: string;
+  reuse: Group['reuse'];
+  condition: FrictionCondition;
+}
+
+export type LineAction = Extract<Action, 'torque' | 'angle' | 'check' | 'loosen' | 'handStart' | 'runDown' | 'drawDown' | 'swap' | 'stretch' | 'wait'>;
+
+export interface LineStage {
+  /** Names of fasteners, groups or tags; all where it says nothing; `rest`: those that the stage before left out. */
+  on: string[];
+  action: LineAction;
+  value?: Quantity;
+  /** Upper end of a range whose lower end is `value`. */
+  upTo?: number;
+  /** Even to both sides, in the unit of the value. */
+  plusMinus?: number;
+  loosen?: 'free' | 'crack' | { degrees: number };
+  minutes?: number;
+  order?: Order;
+  repeat?: Exclude<Repeat, { kind: 'once' }>;
+  trial?: true;
+  /** A published floor that is checked after an angle. */
+  floor?: true;
+}
+
+/** What was not understood, and where it stands in the text. */
+export interface Problem {
+  at: number;
+  length: number;
+  message: string;
+}
+
+export const REUSE_WORDS: Record<Group['reuse'], string> = { replace: 'new', 'reuse-in-place': 'own holes', 'reuse-if-within-length': 'by length', reuse: 'reusable' };
+export const CONDITION_WORDS: Record<FrictionCondition, string> = {
+  dry: 'dry',
+  lightOil: 'light oil',
+  engineOil: 'oiled',
+  molyPaste: 'moly paste',
+  antiSeize: 'anti-seize',
+  threadLocker: 'locker',
+  sealant: 'sealant',
+  platedWaxed: 'plated',
+};
+export const ORDER_WORDS: Record<Order['rule'], string> = {
+  centreOut: 'centre-out',
+  spiral: 'spiral',
+  star: 'star',
+  cross: 'cross',
+  thirds: 'thirds',
+  alternating: 'alternating',
+  ring: 'ring',
+  pairs: 'pairs',
+  any: 'any order',
+  listed: 'as listed',
+};
+
+/** Words that stand for something else than a fastener. */
+export const RESERVED: readonly string[] = [
+  'all',
+  'back',
+  'fully',
+  'eased',
+  'check',
+  'floor',
+  'by',
+  'hand',
+  'run',
+  'draw',
+  'down',
+  'new',
+  'old',
+  'swap',
+  'stretch',
+  'wait',
+  'min',
+  'until',
+  'settled',
+  'seated',
+  'reversed',
+  'trial',
+  'in',
+  'order',
+  'spiral',
+  'star',
+  'cross',
+  'thirds',
+  'alternating',
+  'ring',
+  'pairs',
+  'any',
+  'as',
+  'listed',
+];
+/** Where a line does not say how often at most. */
+export const DEFAULT_SETTLED = { kind: 'untilSettled', maxPasses: 5, movedMoreThanDeg: 3 } as const;
+export const DEFAULT_SEATED = { kind: 'untilSeated', maxRounds: 12 } as const;

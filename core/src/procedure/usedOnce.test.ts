@@ -1,0 +1,29 @@
+import { demoSheet, headSheet } from '../testing';
+import { usedOnce } from './usedOnce';
+
+const of = (sheet: typeof headSheet) => {
+  const [group] = sheet.groups;
+  return group ? usedOnce(sheet, group) : null;
+};
+
+test('a stretch bolt is explained: where it yields, how far it is turned, how much longer it stays', () => {
+  const head = of(headSheet);
+  expect(head).toMatchObject({ turnedDeg: 140, passesYield: true });
+  expect(head?.permanentSetMm).toBeGreaterThan(0.02);
+  expect(head?.permanentSetMm).toBeLessThan(0.6);
+  expect(head?.text).toMatch(/^It yields after about \d+° and is turned 140°: it stays about 0\.\d\d mm longer/);
+});
+
+test('a shorter turn springs back', () => {
+  const gentle = { ...headSheet, stages: headSheet.stages.map((s) => (s.action === 'angle' ? { ...s, target: { value: 5, unit: 'deg' as const } } : s)) };
+  expect(of(gentle)).toMatchObject({ turnedDeg: 10, passesYield: false, permanentSetMm: 0 });
+});
+
+test('angles before a slackening do not count, parts of a list do', () => {
+  expect(of(demoSheet('bv48-head'))?.turnedDeg).toBe(160);
+  expect(of(demoSheet('ob20-rod-caps'))?.turnedDeg).toBe(60);
+});
+
+test('without a grip length, a torque or an angle nothing is claimed', () => {
+  expect(of(demoSheet('cv30-intake'))).toBeNull();
+});

@@ -1,0 +1,69 @@
+import type { Formatter } from '../quantity';
+import type { Group } from './sheet';
+import type { Stage } from './stage';
+import type { Compound, Step } from './step';
+
+/** What a sheet says, in a technician's words: the same on screen and on paper. */
+export const REUSE_TEXT: Record<Group['reuse'], string> = {
+  replace: 'used once: new ones only',
+  'reuse-in-place': 'used again in their own holes',
+  'reuse-if-within-length': 'used again if short enough',
+  reuse: 'used again',
+};
+
+/** @example compoundText({ kind: 'thread-locker', place: 'threads', strength: 'medium' }) // 'medium-strength thread-locker on threads' */
+export function compoundText({ kind, place, strength, preApplied, lengthMm }: Compound): string {
+  const where = place === 'under head' ? 'the underside of the head' : place;
+  const ready = preApplied === 'only' ? ', comes on it: add none' : preApplied === 'plus' ? ', comes on it' : '';
+  return `${strength ? `${strength}-strength ` : ''}${kind} on ${where}${lengthMm ? `, ${lengthMm} mm` : ''}${ready}`;
+}
+
+/** @example threadText(headBolts, 10, format) // '10 × M10 × 1.5, 10.9' */
+export function threadText({ thread, propertyClass }: Group, count: number, format: Formatter): string {
+  const pitch = thread.designation.includes('/') ? '' : ` × ${format.number(thread.pitchMm, 2)}`;
+  return `${count} × ${thread.designation}${pitch}, ${propertyClass}`;
+}
+
+/** A stage in as few words as fit beneath its sign: its value, else its name. */
+export function stageWords(stage: Stage, format: Formatter): string {
+  const { target } = stage;
+  if (!target) return stage.name;
+  return 'value' in target ? format.published(target) : `${format.number(target.min)}–${format.published({ value: target.max, unit: target.unit })}`;
+}
+
+/** How often a stage goes round, where it is not once. */
+export function repeatWords({ repeat }: Stage): string {
+  switch (repeat?.kind) {
+    case 'untilSettled':
+      return `until nothing moves more than ${repeat.movedMoreThanDeg}°, at most ${repeat.maxPasses} passes`;
+    case 'untilSeated':
+      return `round after round until seated, at most ${repeat.maxRounds}`;
+    case 'passes':
+      return `${repeat.passes} passes`;
+    default:
+      return '';
+  }
+}
+
+/** When a step comes due, by the name of its stage. */
+export function dueWords({ due }: Step, stages: readonly Stage[]): string {
+  const name = (id: string): string => stages.find((s) => s.id === id)?.name ?? id;
+  switch (due.when) {
+    case 'before':
+      return `before “${name(due.stage)}”`;
+    case 'after':
+      return `after “${name(due.stage)}”`;
+    case 'beforeFirstPull':
+      return 'before the first pull';
+    case 'atFailure':
+      return `when one ${FAILURE_WORDS[due.failure]}`;
+  }
+}
+
+const FAILURE_WORDS: Record<Extract<Step['due'], { when: 'atFailure' }>['failure'], string> = {
+  broke: 'broke',
+  stripped: 'stripped',
+  crossThreaded: 'went in crossed',
+  driveRounded: 'lost its drive',
+  wontLoosen: 'will not loosen',
+};

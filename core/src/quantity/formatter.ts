@@ -1,0 +1,84 @@
+import { convert, units, type Quantity, type UnitCode } from './unit';
+
+/** What a shop prefers; dates are in its own time zone wherever the device is. */
+export interface ShopStyle {
+  locale: string;
+  timeZone: string;
+  paper: 'A4' | 'Letter';
+  torqueUnit: UnitCode;
+}
+
+/** How a value stands on screen: number and unit apart, so that each can have its own size. */
+export interface FormattedQuantity {
+  number: string;
+  unit: string;
+  text: string;
+}
+
+export interface Formatter {
+  number(value: number, maxDigits?: number): string;
+  quantity(q: Quantity, maxDigits?: number): FormattedQuantity;
+  /** Unit in words, for the value in hand: inch-pounds and foot-pounds must look different at arm's length. */
+  inHand(q: Quantity, maxDigits?: number): FormattedQuantity;
+  angle(deg: number): string;
+  /** A target as it is published: an angle with its sign, anything else with its unit. */
+  published(q: Quantity): string;
+  time(at: Date): string;
+  date(at: Date): string;
+  dateTime(at: Date): string;
+  /** “25 minutes ago”, coarse on purpose. */
+  ago(at: Date, now: Date): string;
+  distance(value: number, unit: 'km' | 'mi'): string;
+}
+
+const MINUTE_MS = 60_000;
+
+function joined(number: string, unit: string): FormattedQuantity {
+  return { number, unit, text: unit === '°' ? `${number}°` : `${number} ${unit}` };
+}
+
+/**
+ * The one place where numbers, units and dates become text. `Intl` is built once per shop style: it is slow to make.
+ * @example createFormatter(style).quantity({ value: 27, unit: 'N.m' }).text // '27 N·m'
+ */
+export function createFormatter(style: ShopStyle): Formatter {
+  const byDigits = new Map<number, Intl.NumberFormat>();
+  const number = (value: number, maxDigits = 1): string => {
+    let format = byDigits.get(maxDigits);
+    if (!format) {
+      format = new Intl.NumberFormat(style.locale, { maximumFractionDigits: maxDigits });
+      byDigits.set(maxDigits, format);
+    }
+    return format.format(value);
+  };
+  const zone = { timeZone: style.timeZone } as const;
+  const time = new Intl.DateTimeFormat(style.locale, { ...zone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+  const date = new Intl.DateTimeFormat(style.locale, { ...zone, day: 'numeric', month: 'short', year: 'numeric' });
+  const relative = new Intl.RelativeTimeFormat(style.locale, { numeric: 'auto' });
+
+  const angle = (deg: number): string => `${deg > 0 ? '+' : ''}${number(deg)}°`;
+  return {
+    number,
+    quantity: (q, maxDigits = 1) => joined(number(q.value, maxDigits), units[q.unit].symbol),
+    inHand: (q, maxDigits = 1) => joined(number(q.value, maxDigits), q.unit === 'deg' ? units.deg.symbol : units[q.unit].words),
+    angle,
+    published: (q) => (q.unit === 'deg' ? angle(q.value) : joined(number(q.value, q.unit === 'mm' || q.unit === '[in_i]' ? 3 : 1), units[q.unit].symbol).text),
+    time: (at) => time.format(at),
+    date: (at) => date.format(at),
+    dateTime: (at) => `${date.format(at)}, ${time.format(at)}`,
+    ago: (at, now) => agoText(relative, now.getTime() - at.getTime()),
+    distance: (value, unit) => `${number(value, 0)} ${unit}`,
+  };
+}
+
+function agoText(relative: Intl.RelativeTimeFormat, elapsedMs: number): string {
+  const minutes = Math.max(0, Math.round(elapsedMs / MINUTE_MS));
+  if (minutes < 60) return relative.format(-minutes, 'minute');
+  const hours = Math.round(minutes / 60);
+  return hours < 24 ? relative.format(-hours, 'hour') : relative.format(-Math.round(hours / 24), 'day');
+}
+
+/** A quantity in another unit of its kind, kept as a quantity. */
+export function inUnit(q: Quantity, unit: UnitCode): Quantity {
+  return { value: convert(q, unit), unit };
+}

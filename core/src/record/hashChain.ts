@@ -1,0 +1,53 @@
+import { sha256 } from '@noble/hashes/sha2';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
+import canonicalize from 'canonicalize';
+import type { RunEvent } from '../run';
+
+/** What the server stores of an event; `hash` is over this text and therefore over every event before it. */
+export interface StoredEvent {
+  position: number;
+  receivedAt: string;
+  prevHash: string;
+  event: RunEvent;
+}
+
+/** Before the first event there is nothing: its previous hash is all zeros. */
+export const GENESIS_HASH = '0'.repeat(64);
+
+/**
+ * Canonical JSON (RFC 8785): the same value gives the same bytes on every machine.
+ * Broken surrogate pairs have no UTF-8 form; the contract refuses them before they come here.
+ */
+export function canonicalJson(value: unknown): string {
+  const text = canonicalize(value);
+  if (text === undefined) throw new Error('only JSON values can be made canonical');
+  return text;
+}
+
+/** SHA-256 of a text's UTF-8 bytes, in lower-case hex. In plain TypeScript: an insecure address has no crypto.subtle. */
+export function sha256Hex(text: string): string {
+  return bytesToHex(sha256(utf8ToBytes(text)));
+}
+
+/** The bytes that are stored and hashed for an event at its position. */
+export function sealEvent(stored: StoredEvent): { body: string; hash: string } {
+  const body = canonicalJson(stored);
+  return { body, hash: sha256Hex(body) };
+}
+
+/**
+ * Walks a stored list and names the first entry that does not fit: changed text, wrong link, missing position.
+ * @returns null when the whole chain holds
+ */
+export function firstBreak(rows: readonly { body: string; hash: string }[]): { position: number; why: 'text' | 'link' | 'position' } | null {
+  let prevHash = GENESIS_HASH;
+  for (const [index, row] of rows.entries()) {
+    const position = index + 1;
+    if (sha256Hex(row.body) !== row.hash) return { position, why: 'text' };
+    const stored = JSON.parse(row.body) as StoredEvent;
+    if (stored.prevHash !== prevHash) return { position, why: 'link' };
+    if (stored.position !== position) return { position, why: 'position' };
+    prevHash = row.hash;
+  }
+  return null;
+}

@@ -1,0 +1,266 @@
+import { AppError } from '../errors';
+import type { Step } from '../procedure';
+import { convert, plainText, units } from '../quantity';
+import { admitBack } from './admitBack';
+import { admitCondition } from './admitCondition';
+import { admitHeld, admitReconciled, admitRestart, admitSwap, admitUsed } from './admitHold';
+import { admitPass, admitPull } from './admitPull';
+import { admitTool, admitSetting } from './admitTool';
+import { admitEnds, clocks } from './clocks';
+import type { EventOf, RunEvent } from './events';
+import { evolve } from './evolve';
+import { lifeOf, seatIdOf } from './seats';
+import { next, type Next } from './next';
+import { allSame, notNext, sameFastener } from './refuse';
+import type { RunState } from './state';
+import { placeOf as placeOfStep } from './steps';
+import { withinLimits } from './foldStep';
+
+/**
+ * Lets an event in or refuses it. The same code decides on the device and on the server.
+ * @throws AppError with what is wrong and what to do now
+ */
+export function admit(state: RunState, event: RunEvent): void {
+  admitPlace(state, event);
+  if (event.type === 'started' || event.type === 'tookOver') return;
+  if (state.status === 'finished') {
+    if (event.type !== 'used') throw new AppError('RUN_FINISHED');
+    return admitUsed(state, event);
+  }
+  if (state.status === 'paused' && event.type !== 'resumed') throw new AppError('RUN_PAUSED');
+  if ('doneAt' in event.payload && event.payload.doneAt) admitDoneAt(event, event.payload.doneAt);
+  admitWhat(state, event, next(state));
+  // A clock that this would end must still be running.
+  if (state.sheet.clocks.length > 0 && event.type !== 'undone' && event.type !== 'overran') admitEnds(state.sheet, state.progress, evolve(state, event).progress, event);
+}
+
+/** Envelope: the right run, the right hold, no gap. */
+function admitPlace(state: RunState, event: RunEvent): void {
+  if (event.type === 'started') return admitStart(state, event);
+  if (!state.holder) throw new AppError('RUN_NOT_STARTED');
+  if (event.run !== state.run) throw new AppError('RUN_UNKNOWN');
+  if (event.type === 'tookOver') return admitTakeOver(state, event);
+  if (event.hold < state.holder.hold) throw new AppError('HOLD_ENDED');
+  if (event.hold > state.holder.hold) throw new AppError('HOLD_WRONG', { expected: state.holder.hold });
+  if (event.device !== state.holder.device) throw new AppError('HOLD_ENDED');
+  if (event.seq !== state.lastSeq + 1) throw new AppError('EVENT_GAP', { expected: state.lastSeq + 1 });
+}
+
+function admitStart(state: RunState, event: EventOf<'started'>): void {
+  if (state.status !== 'notStarted') throw new AppError('RUN_ALREADY_STARTED');
+  if (event.hold !== 1) throw new AppError('HOLD_WRONG', { expected: 1 });
+  if (event.seq !== 1) throw new AppError('EVENT_GAP', { expected: 1 });
+  const { sheet, revision, part, instance } = event.payload;
+  if (sheet !== state.sheet.id || revision !== state.sheet.revision || (part ?? 'procedure') !== state.part) throw new AppError('SHEET_MISMATCH');
+  const { instances } = state.sheet;
+  const isKnown = instances ? instance !== undefined && instances.labels.includes(instance) : instance === undefined;
+  if (!isKnown) throw new AppError('INSTANCE_UNKNOWN', { instance: instance ?? '–' });
+}
+
+function admitTakeOver(state: RunState, event: EventOf<'tookOver'>): void {
+  if (state.status === 'finished') throw new AppError('RUN_FINISHED');
+  const hold = (state.holder?.hold ?? 0) + 1;
+  if (event.hold < hold) throw new AppError('HOLD_ENDED');
+  if (event.hold > hold) throw new AppError('HOLD_WRONG', { expected: hold });
+  if (event.seq !== 1) throw new AppError('EVENT_GAP', { expected: 1 });
+}
+
+/** Nothing was done later than it was confirmed. */
+function admitDoneAt(event: RunEvent, doneAt: string): void {
+  if (Date.parse(doneAt) > Date.parse(event.deviceTime)) throw new AppError('DONE_AT_WRONG');
+}
+
+type Open = Exclude<RunEvent, EventOf<'started' | 'tookOver'>>;
+
+function admitWhat(state: RunState, event: Open, due: Next): void {
+  switch (event.type) {
+    case 'variantAnswered':
+      return admitVariant(state, event);
+    case 'valueChosen':
+      return admitValue(state, event, due);
+    case 'fitted':
+      return admitFitted(state, event, due);
+    case 'wrenchChosen':
+      return admitTool(state, event, due);
+    case 'wrenchSet':
+      return admitSetting(event, due);
+    case 'stepDone':
+      return admitStep(state, event, due);
+    case 'pulled':
+      return admitPull(state, event, due);
+    case 'passConfirmed':
+      return admitPass(state, event, due);
+    case 'roundDone':
+      return admitRound(event, due);
+    case 'waited':
+      return admitWaited(event, due);
+    case 'overran':
+      return admitOverrun(state, event, due);
+    case 'held':
+      return admitHeld(event, due);
+    case 'used':
+      return admitUsed(state, event);
+    case 'swapped':
+      return admitSwap(state, event, due);
+    case 'setAside':
+      return admitAside(state, event, due);
+    case 'failed':
+      return admitFailure(event, due);
+    case 'added':
+      return admitAdded(state, event, due);
+    case 'restarted':
+      return admitRestart(state, event, due);
+    case 'reconciled':
+      return admitReconciled(event, due);
+    case 'undone':
+    case 'corrected':
+      return admitBack(state, event);
+    case 'resumed':
+    case 'finished':
+      return admitEnd(event.type, due);
+    default:
+      return;
+  }
+}
+
+function admitEnd(type: 'resumed' | 'finished', due: Next): void {
+  if (due.kind !== (type === 'resumed' ? 'resume' : 'finish')) throw notNext(due);
+}
+
+/** What was seen at the vehicle: one of the answers of the sheet's own questions, and one that leads to this sheet. */
+function admitVariant({ sheet }: RunState, { payload }: EventOf<'variantAnswered'>): void {
+  const question = sheet.tellApart.find((t) => t.question === payload.question);
+  const answer = question?.answers.find((a) => a.text === payload.answer);
+  if (!answer) throw new AppError('ANSWER_UNKNOWN', { answer: payload.answer });
+  if (answer.sheet !== sheet.id) throw new AppError('SHEET_MISMATCH');
+}
+
+function admitOverrun(state: RunState, event: EventOf<'overran'>, due: Next): void {
+  const isRunning = clocks(state).some((r) => r.clock.id === event.payload.clock && r.clock.kind === 'within');
+  if (state.progress.toReconcile.length > 0 || !isRunning) throw notNext(due);
+}
+
+/** Inside the published range, and never below what already stands on a fastener. */
+function admitValue(state: RunState, event: EventOf<'valueChosen'>, due: Next): void {
+  if (due.kind !== 'chooseValue') throw notNext(due);
+  const { stage, value } = event.payload;
+  if (stage !== due.stage.id) throw new AppError('WRONG_STAGE', { expected: due.stage.name });
+  const { target, fallback } = due.stage;
+  const options = [target, fallback].filter((t) => t !== undefined);
+  const fits = options.some((t) => t.unit === value.unit && ('value' in t ? t.value === value.value : value.value >= t.min && value.value <= t.max));
+  const [first] = options;
+  if (!fits && first)
+    throw new AppError('VALUE_OUT_OF_RANGE', { value: plainText(value), range: 'value' in first ? plainText(first) : `${first.min}–${first.max} ${units[first.unit].symbol}` });
+}
+
+function admitFitted(state: RunState, event: EventOf<'fitted'>, due: Next): void {
+  if (due.kind !== 'fit') throw notNext(due);
+  const { fasteners } = event.payload;
+  allSame(
+    fasteners.map((f) => f.fastener),
+    due.fasteners,
+  );
+  for (const f of fasteners) admitCondition(state, f, due.newOnly);
+}
+
+function admitStep(state: RunState, event: EventOf<'stepDone'>, due: Next): void {
+  const { payload } = event;
+  if (due.kind === 'mark' && payload.step === 'mark') return allSame(payload.fasteners ?? [], due.fasteners);
+  if (due.kind === 'neighbours' && payload.step === 'neighbours') {
+    if (payload.moved?.some((f) => !due.fasteners.includes(f))) throw new AppError('REQUIRES_ALL');
+    return allSame(payload.fasteners ?? [], due.fasteners);
+  }
+  if (due.kind === 'turnCrank' && payload.step === due.stage.id) return;
+  if (due.kind === 'hold' && due.hold.kind === 'failed' && due.hold.rung === payload.step) {
+    if (!['worked', 'didNot', 'stop'].includes(payload.answer ?? '')) throw new AppError('ANSWER_UNKNOWN', { answer: payload.answer ?? '' });
+    return;
+  }
+  if (due.kind !== 'step' || payload.step !== due.step.id) throw notNext(due);
+  if (payload.also?.some((id) => !due.also.some((s) => s.id === id))) throw notNext(due);
+  if (payload.deferTo) return admitDeferral(state, due.step, payload.deferTo);
+  admitAnswer(due.step, payload);
+}
+
+function admitAnswer(step: Step, payload: EventOf<'stepDone'>['payload']): void {
+  if (payload.pendingLead && step.kind === 'apply') throw new AppError('PENDING_NOT_ALLOWED');
+  if (step.answers && !step.answers.some((a) => a.text === payload.answer)) throw new AppError('ANSWER_UNKNOWN', { answer: payload.answer ?? '' });
+  if (!step.limits) return;
+  const rows = step.rows ?? [undefined];
+  const given = payload.measurements ?? [];
+  const isComplete = given.length === rows.length && rows.every((row) => given.some((m) => m.row === row));
+  if (!isComplete) throw new AppError('MEASUREMENTS_NEEDED', { count: rows.length });
+  const unit = step.limits.max?.unit ?? step.limits.min?.unit;
+  for (const m of given) if (unit) convert(m.value, unit);
+  withinLimits(step, given);
+}
+
+/** Only plain steps are put off, and only to one that comes later. */
+function admitDeferral(state: RunState, step: Step, to: string): void {
+  const later = state.sheet.steps.find((s) => s.id === to);
+  const mayWait = !step.answers && !step.limits && !['hold', 'mark', 'apply'].includes(step.kind);
+  if (!mayWait || !later || placeOfStep(state.sheet, later) < placeOfStep(state.sheet, step) || later.id === step.id) throw new AppError('DEFER_NOT_ALLOWED');
+}
+
+function admitRound(event: EventOf<'roundDone'>, due: Next): void {
+  if (due.kind !== 'round') throw notNext(due);
+  const { stage, round, seated, gap, notSeated } = event.payload;
+  if (stage !== due.stage.id) throw new AppError('WRONG_STAGE', { expected: due.stage.name });
+  if (round !== due.round) throw new AppError('WRONG_PASS', { expected: due.round, got: round });
+  if (notSeated?.some((f) => !due.fasteners.includes(f))) throw new AppError('REQUIRES_ALL');
+  const { target, tolerance } = due.stage;
+  if (!seated || !target || !('value' in target)) return;
+  if (!gap) throw new AppError('MEASUREMENTS_NEEDED', { count: 1 });
+  const read = convert(gap, target.unit);
+  const { plus, minus } = tolerance ?? { plus: 0, minus: target.value };
+  if (read < target.value - minus - 1e-9 || read > target.value + plus + 1e-9) throw new AppError('NOT_SEATED', { gap: plainText(gap) });
+}
+
+function admitWaited(event: EventOf<'waited'>, due: Next): void {
+  const { stage, clock, celsius } = event.payload;
+  const early = (until: string | null): void => {
+    if (until && Date.parse(event.deviceTime) < Date.parse(until)) throw new AppError('TOO_EARLY', { until });
+  };
+  if (due.kind === 'waitClock' && clock === due.running.clock.id) return early(due.running.limitAt);
+  if (due.kind !== 'wait' || stage !== due.stage.id) throw notNext(due);
+  const until = due.stage.waitUntil;
+  if (!until || 'minutes' in until) return early(due.until);
+  if (celsius === undefined) throw new AppError('MEASUREMENTS_NEEDED', { count: 1 });
+  const isThere = until.is === 'atLeast' ? celsius >= until.celsius : celsius <= until.celsius;
+  if (!isThere) throw new AppError('NOT_THAT_WARM', { celsius, wanted: until.celsius });
+}
+
+/** The last one that is open cannot be set aside again, where the stage has to close with it. */
+function admitAside(state: RunState, event: EventOf<'setAside'>, due: Next): void {
+  if (due.kind !== 'pull' && due.kind !== 'setTool' && due.kind !== 'chooseTool') throw notNext(due);
+  const seat = state.progress.seats[seatIdOf(event.payload.fastener)];
+  if (due.kind === 'pull') sameFastener(event.payload.fastener, due.fastener);
+  if (!seat || lifeOf(event.payload.fastener) !== seat.life) throw new AppError('FASTENER_NOT_THERE', { fastener: event.payload.fastener });
+  if (due.kind !== 'pull') throw notNext(due);
+  const stage = due.stage;
+  const atEnd = state.progress.stage >= state.sheet.stages.length;
+  if (due.reason === 'replacementCatchesUp' || (due.reason === 'lagsBehind' && atEnd)) throw new AppError('ASIDE_NOT_POSSIBLE', { fastener: due.fastener });
+  if (due.reason === 'lagsBehind') return;
+  if (seat.aside > 0 && !stage.mayLag && !due.task.settling) throw new AppError('ASIDE_NOT_POSSIBLE', { fastener: due.fastener });
+}
+
+function admitFailure(event: EventOf<'failed'>, due: Next): void {
+  const { fastener, step, kind } = event.payload;
+  if (kind === 'stepAbandoned') {
+    if (due.kind !== 'step' || due.step.id !== step || due.step.kind === 'hold') throw notNext(due);
+    return;
+  }
+  if (due.kind !== 'pull' && due.kind !== 'hold') throw notNext(due);
+  if (!fastener || step) throw new AppError('REQUIRES_ALL');
+  if (due.kind === 'hold' && due.hold.kind !== 'failed') throw notNext(due);
+  sameFastener(fastener, due.fastener ?? '');
+}
+
+/** What the sheet does not ask for: recorded, never lost, never breaks the order. */
+function admitAdded(state: RunState, event: EventOf<'added'>, due: Next): void {
+  if (due.kind === 'reconcile' || due.kind === 'hold' || due.kind === 'fit') throw notNext(due);
+  for (const f of event.payload.fasteners) {
+    const seat = state.progress.seats[seatIdOf(f)];
+    if (!seat || seat.life !== lifeOf(f) || !seat.fitted || seat.leftOut) throw new AppError('FASTENER_NOT_THERE', { fastener: f });
+  }
+  if (new Set(event.payload.fasteners).size !== event.payload.fasteners.length) throw new AppError('REQUIRES_ALL');
+}

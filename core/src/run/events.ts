@@ -1,0 +1,160 @@
+import * as v from 'valibot';
+import { FastenerIdSchema, finite, KeySchema, textOf, TimeSchema, UuidSchema } from '../contract/text';
+import { QuantitySchema, WrenchSchema } from '../quantity';
+import { StatementSchema } from './statement';
+
+/** Everything a technician can confirm is one of these. A changed form gets a new `v` and an upcast. */
+const count = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(1000));
+const fasteners = v.pipe(v.array(FastenerIdSchema), v.minLength(1), v.maxLength(240));
+const note = v.optional(textOf(400));
+/** When it was really done, where the confirmation came later. */
+const doneAt = v.optional(TimeSchema);
+
+export const METHODS = ['click', 'dial', 'digital', 'angleGauge', 'printedDisc', 'byEye', 'byFeel', 'stripe', 'byHand', 'powerTool', 'stretchGauge', 'confirmedTogether'] as const;
+export const OUTCOMES = ['clicked', 'turned', 'heldStill', 'reached', 'done', 'noClick', 'stoppedShort'] as const;
+export const VERDICTS = ['inTolerance', 'below', 'above', 'moved', 'still', 'suspicious', 'short', 'notJudged'] as const;
+export const FAILURES = ['broke', 'stripped', 'crossThreaded', 'wontStartByHand', 'bottomed', 'angleLost', 'driveRounded', 'wontLoosen', 'stepAbandoned'] as const;
+export const FITTED = ['new', 'ownHole', 'other'] as const;
+export const HOLD_DECISIONS = ['passed', 'failed', 'pendingLead', 'reallyDone', 'redone', 'notDone'] as const;
+
+const Outcome = v.picklist(OUTCOMES);
+const Method = v.picklist(METHODS);
+const Fitted = v.picklist(FITTED);
+
+const payloads = {
+  started: v.strictObject({
+    joint: UuidSchema,
+    sheet: KeySchema,
+    revision: textOf(3),
+    sheetHash: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)),
+    core: textOf(20),
+    cautionsRead: v.literal(true),
+    /** Left out: the procedure. Else `takeApart`, or the id of what falls due after. */
+    part: v.optional(KeySchema),
+    instance: v.optional(KeySchema),
+    /** The fasteners that an earlier run left in, where this one goes on from it. */
+    fasteners: v.optional(fasteners),
+    /** Steps that were done in the preparation or in another run of the same sitting. */
+    prepared: v.optional(v.pipe(v.array(KeySchema), v.maxLength(100))),
+  }),
+  variantAnswered: v.strictObject({ question: textOf(120), answer: textOf(80) }),
+  valueChosen: v.strictObject({ stage: KeySchema, value: QuantitySchema }),
+  wrenchChosen: v.strictObject({
+    stage: KeySchema,
+    part: v.optional(KeySchema),
+    method: Method,
+    wrench: v.nullable(WrenchSchema),
+    /** Out of calibration: the lead decides later. */
+    pendingLead: v.optional(v.literal(true)),
+  }),
+  fitted: v.strictObject({
+    fasteners: v.pipe(v.array(v.strictObject({ fastener: FastenerIdSchema, condition: Fitted, lengthMm: v.optional(finite) })), v.minLength(1), v.maxLength(240)),
+  }),
+  wrenchSet: v.strictObject({ stage: KeySchema, part: v.optional(KeySchema), setting: QuantitySchema }),
+  used: v.strictObject({ statement: StatementSchema }),
+  stepDone: v.strictObject({
+    step: KeySchema,
+    /** Plain steps of the same list, read and confirmed as seen with it. */
+    also: v.optional(v.pipe(v.array(KeySchema), v.minLength(1), v.maxLength(60))),
+    fasteners: v.optional(fasteners),
+    /** neighbours: those found to have moved. */
+    moved: v.optional(fasteners),
+    answer: v.optional(textOf(60)),
+    measurements: v.optional(v.pipe(v.array(v.strictObject({ row: v.optional(textOf(40)), value: QuantitySchema })), v.minLength(1), v.maxLength(120))),
+    deferTo: v.optional(KeySchema),
+    pendingLead: v.optional(v.literal(true)),
+    doneAt,
+  }),
+  pulled: v.strictObject({
+    fastener: FastenerIdSchema,
+    stage: KeySchema,
+    part: v.optional(KeySchema),
+    pass: count,
+    outcome: Outcome,
+    method: Method,
+    /** For an angle: what this pull turned. For a torque: what the wrench showed. For a stretch: the elongation. A click has none. */
+    reading: v.optional(QuantitySchema),
+    /** Turn measured while settling, in degrees: movement is judged by it instead of by what was said. */
+    turnDeg: v.optional(v.pipe(finite, v.minValue(0))),
+    wrench: v.optional(UuidSchema),
+    /** Said when a first torque did not turn the fastener and somebody looked at it. */
+    looked: v.optional(v.literal(true)),
+    /** One more pull on a fastener that is done in this pass; the last one counts. */
+    again: v.optional(v.literal(true)),
+    /** The one that was on the screen, when another was turned. */
+    insteadOf: v.optional(FastenerIdSchema),
+    puller: v.optional(UuidSchema),
+    reader: v.optional(UuidSchema),
+    trace: v.optional(textOf(64)),
+    verdict: v.picklist(VERDICTS),
+    core: textOf(20),
+    doneAt,
+  }),
+  passConfirmed: v.strictObject({ stage: KeySchema, pass: count, fasteners, outcome: Outcome, puller: UuidSchema, doneAt }),
+  roundDone: v.strictObject({ stage: KeySchema, round: count, seated: v.boolean(), notSeated: v.optional(fasteners), gap: v.optional(QuantitySchema), doneAt }),
+  waited: v.strictObject({ stage: v.optional(KeySchema), clock: v.optional(KeySchema), celsius: v.optional(finite) }),
+  overran: v.strictObject({ clock: KeySchema, doneAt }),
+  held: v.strictObject({ hold: KeySchema, decision: v.picklist(HOLD_DECISIONS), finding: note }),
+  swapped: v.strictObject({ fastener: FastenerIdSchema, replacement: FastenerIdSchema, condition: Fitted, lengthMm: v.optional(finite) }),
+  setAside: v.strictObject({ fastener: FastenerIdSchema, reason: note }),
+  failed: v.strictObject({ fastener: v.optional(FastenerIdSchema), step: v.optional(KeySchema), kind: v.picklist(FAILURES), note }),
+  added: v.strictObject({ fasteners, action: v.picklist(['torque', 'angle', 'loosen']), value: v.optional(QuantitySchema), note }),
+  corrected: v.strictObject({
+    event: UuidSchema,
+    outcome: v.picklist([...OUTCOMES, 'notTurned']),
+    reading: v.optional(QuantitySchema),
+    /** The one that was really turned. */
+    fastener: v.optional(FastenerIdSchema),
+    verdict: v.picklist(VERDICTS),
+  }),
+  undone: v.strictObject({ event: UuidSchema }),
+  restarted: v.strictObject({ stage: v.optional(KeySchema), fastener: v.optional(FastenerIdSchema), slackened: v.literal(true) }),
+  paused: v.strictObject({ reason: note }),
+  resumed: v.strictObject({}),
+  tookOver: v.strictObject({ fromDevice: UuidSchema, deviceName: textOf(60) }),
+  reconciled: v.strictObject({
+    stage: KeySchema,
+    pass: count,
+    fasteners: v.pipe(v.array(v.strictObject({ fastener: FastenerIdSchema, found: v.picklist(['turned', 'notTurned', 'cannotTell']) })), v.minLength(1), v.maxLength(240)),
+  }),
+  photoAttached: v.strictObject({ photo: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)), of: v.optional(FastenerIdSchema), note }),
+  finished: v.strictObject({}),
+} as const;
+
+type Payloads = { [T in keyof typeof payloads]: v.InferOutput<(typeof payloads)[T]> };
+export type EventType = keyof Payloads;
+export type PayloadOf<T extends EventType> = Payloads[T];
+
+/** What is common to every event; `seq` counts from 1 without gaps within run and hold. */
+export interface Envelope {
+  v: 1;
+  id: string;
+  shop: string;
+  run: string;
+  hold: number;
+  seq: number;
+  device: string;
+  person: string;
+  deviceTime: string;
+}
+export type EventOf<T extends EventType> = T extends EventType ? Envelope & { type: T; payload: Payloads[T] } : never;
+export type RunEvent = EventOf<EventType>;
+
+const envelope = {
+  v: v.literal(1),
+  id: UuidSchema,
+  shop: UuidSchema,
+  run: UuidSchema,
+  hold: count,
+  seq: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(1_000_000)),
+  device: UuidSchema,
+  person: UuidSchema,
+  deviceTime: TimeSchema,
+} as const;
+
+export const EVENT_TYPES = Object.keys(payloads) as EventType[];
+
+const options = EVENT_TYPES.map((type) => v.strictObject({ ...envelope, type: v.literal(type), payload: payloads[type] }));
+
+/** Any event, as it is stored on the device and sent. Strict: an unknown field is refused. */
+export const RunEventSchema = v.variant('type', options as never) as unknown as v.GenericSchema<RunEvent>;

@@ -1,0 +1,95 @@
+import { plainText } from '../quantity';
+import type { Next } from './next';
+import type { AnyHold } from './state';
+
+const bolt = (fastener: string): string => {
+  const [seat, life] = fastener.split('/');
+  return life === '1' ? `${seat}` : `${seat} (the new one)`;
+};
+
+/** What comes next and why, in one sentence that a technician understands. */
+export function explain(due: Next): string {
+  switch (due.kind) {
+    case 'start':
+      return 'Start the run once the cautions are read.';
+    case 'resume':
+      return 'The run is paused: carry on where it stopped.';
+    case 'chooseValue':
+      return `The sheet gives a range for “${due.stage.name}”: choose one value, it holds for every fastener of the joint.`;
+    case 'fit':
+      return due.newOnly
+        ? `${due.fasteners.length} new fasteners go in by hand: they are used once.`
+        : `${due.fasteners.length} fasteners go in by hand; say whether they are new or from their own holes.`;
+    case 'step':
+      return due.reason === 'consequence' ? `What was found calls for it: ${due.step.text}` : due.step.text;
+    case 'neighbours':
+      return due.by === 'click'
+        ? 'A new fastener changes the load beside it: check the ones next to it by click.'
+        : 'A new fastener changes the load beside it: look at the stripes of the ones next to it.';
+    case 'swap':
+      return due.reason === 'swapStage'
+        ? `The old ${bolt(due.fastener)} has done its work: put the new one in.`
+        : due.reason === 'usedUp'
+          ? `${bolt(due.fastener)} was past yield and came loose: it is used up, put a new one in.`
+          : `${bolt(due.fastener)} was good for the trial only: put a new one in.`;
+    case 'chooseTool':
+      return `Choose the tool for “${due.stage.name}”.`;
+    case 'setTool':
+      return `Set it to ${plainText(due.setting)}: “${due.stage.name}” is published as ${plainText(due.target)}.`;
+    case 'mark':
+      return 'Paint a stripe on each before the first angle: from then on only the stripe tells what has turned.';
+    case 'pull':
+      return `${bolt(due.fastener)}, ${due.inHand ? plainText(due.inHand) : due.stage.name}: ${WHY[due.reason] ?? 'next in order'}.`;
+    case 'round':
+      return due.stage.action === 'draw' ? 'Draw it on until its gap is inside the window.' : 'A part-turn on each, in order, round after round, until the part is seated.';
+    case 'wait':
+      return due.until ? `Wait: “${due.stage.name}”.` : `Wait for the temperature: “${due.stage.name}”.`;
+    case 'waitClock':
+      return `Wait: ${due.running.clock.text}.`;
+    case 'turnCrank':
+      return `Turn the crank: “${due.stage.name}”.`;
+    case 'hold':
+      return holdLine(due.hold, due.stage.name);
+    case 'reconcile':
+      return 'Look at each stripe of this pass first: what you see goes before what was sent.';
+    case 'finish':
+      return 'Every fastener is through: finish puts the values on the repair order.';
+    case 'done':
+      return 'The run is finished and on the repair order.';
+  }
+}
+
+const WHY: Partial<Record<Next['reason'], string>> = {
+  firstRound: 'first time round',
+  moved: 'some still moved in the last round',
+  confirmSettled: 'a quiet round must follow',
+  anyOrder: 'any order will do',
+  angleNotReached: 'the rest of its angle',
+  replacementCatchesUp: 'it goes through the earlier stages alone',
+  lagsBehind: 'it was left open before',
+  asideLast: 'it was set aside',
+  nextPart: 'the next part on the same fastener',
+};
+
+function holdLine(hold: AnyHold, stage: string): string {
+  switch (hold.kind) {
+    case 'failed':
+      return `${hold.seat} cannot go on as it is: put it right, or put a new one in.`;
+    case 'notSettled':
+      return `“${stage}” does not settle: look for dirt, threads, a dowel or the gasket.`;
+    case 'notSeated':
+      return `“${stage}”: the part does not seat. Look for what holds it off.`;
+    case 'named':
+      return `Hold point: ${stage}. Nothing goes on before it is as it should be.`;
+    case 'above':
+      return `${bolt(hold.fastener)} went far past its window${hold.beyondYield ? ', beyond yield' : ''}.`;
+    case 'belowFloor':
+      return `${bolt(hold.fastener)} does not hold the published floor. Do not turn it on.`;
+    case 'replaced':
+      return `${bolt(hold.fastener)} is new after the first angle: the lead says whether it joins alone or the joint begins anew.`;
+    case 'refused':
+      return 'The lead did not allow a deviation: put it right.';
+    case 'claim':
+      return `The earlier device says that ${bolt(hold.claim.fastener)} was done: really done, redone since, or not done?`;
+  }
+}

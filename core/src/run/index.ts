@@ -1,0 +1,34 @@
+export { EVENT_TYPES, FAILURES, METHODS, OUTCOMES, RunEventSchema, VERDICTS, type Envelope, type EventOf, type EventType, type PayloadOf, type RunEvent } from './events';
+export { StatementSchema, LEADS_WORD, type Claim, type Statement } from './statement';
+export {
+  DEVIATIONS,
+  type AnyHold,
+  type Counted,
+  type Deviation,
+  type DeviationKind,
+  type FailureKind,
+  type Method,
+  type OpenHold,
+  type Outcome,
+  type PassMark,
+  type Progress,
+  type RunState,
+  type SeatProgress,
+  type Tool,
+  type Verdict,
+} from './state';
+export { Log } from './log';
+export { admit } from './admit';
+export { evolve, initialState, progressBefore, replay } from './evolve';
+export { next, type Next, type PullNext, type Reason } from './next';
+export { explain } from './explain';
+export { WAYS, type Way } from './hold';
+export { clocks, type RunningClock } from './clocks';
+export { methodsFor, settingOf } from './tools';
+export { targetOf, taskOf, isTorque, type Task } from './task';
+export { fastenerId, hasTurned, lifeOf, neighboursOf, owedStage, seatIdOf } from './seats';
+export { judgePull, timeOf } from './foldPull';
+export { judge, windowOf, DEFAULT_TOLERANCE } from './judge';
+export { undoable } from './undoable';
+export { CORE_VERSION } from './version';
+export { assertMayTurnCrank, nextInSitting, sittings, type SittingNext } from './sitting';

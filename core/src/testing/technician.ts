@@ -1,0 +1,347 @@
+import { AppError } from '../errors';
+import type { Sheet, Stage, Step } from '../procedure';
+import { convert, type Quantity, type Wrench } from '../quantity';
+import {
+  admit,
+  CORE_VERSION,
+  evolve,
+  initialState,
+  judgePull,
+  next,
+  type EventOf,
+  type EventType,
+  type FailureKind,
+  type Next,
+  type PayloadOf,
+  type PullNext,
+  type RunEvent,
+  type RunState,
+  type Statement,
+} from '../run';
+
+/** A UUID that tests can predict. */
+export const testId = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+
+const wrench = (n: number, name: string, unit: Wrench['unit'], min: number, max: number, calibratedUntil = '2099-01-01'): Wrench => ({
+  id: testId(n),
+  name,
+  kind: 'click',
+  unit,
+  min,
+  max,
+  graduation: unit === 'kgf.m' ? 0.1 : 1,
+  calibratedUntil,
+});
+export const WRENCHES: readonly Wrench[] = [
+  wrench(901, 'inch-pounds', '[in_i].[lbf_av]', 20, 250),
+  wrench(902, 'large', 'N.m', 28.5, 340),
+  wrench(903, 'overdue', 'N.m', 5, 340, '2026-01-01'),
+];
+
+export interface Place {
+  shop: string;
+  run: string;
+  joint: string;
+  device: string;
+  person: string;
+  sheetHash: string;
+  wrenches: readonly Wrench[];
+  /** Where ids and times start, so that two technicians differ. */
+  from: number;
+}
+export const PLACE: Place = { shop: testId(1), run: testId(2), joint: testId(3), device: testId(4), person: testId(5), sheetHash: 'a'.repeat(64), wrenches: WRENCHES, from: 1000 };
+const LEAD = testId(6);
+
+/** What a technician may say at a pull, besides doing as told. */
+export interface Said {
+  moved?: boolean;
+  turnedDeg?: number;
+  short?: boolean;
+  fails?: FailureKind;
+  /** Confirm so many together, where that is allowed. */
+  together?: number;
+  aside?: boolean;
+  insteadOf?: string;
+}
+
+const START_MS = Date.UTC(2026, 10, 24, 8);
+
+/** Drives a run with the events that a real technician's screen would make. */
+export class Technician {
+  state: RunState;
+  private made: number;
+  /** Seconds that have passed on the device. */
+  private clock = 0;
+
+  constructor(
+    sheet: Sheet,
+    readonly place: Place = PLACE,
+    readonly begin: Pick<PayloadOf<'started'>, 'part' | 'instance' | 'fasteners' | 'prepared'> = sheet.instances ? { instance: sheet.instances.labels[0] ?? '' } : {},
+  ) {
+    this.state = initialState(sheet, begin.part);
+    this.made = place.from;
+  }
+
+  /** Another one at the same moment of the same run: states are values. */
+  clone(): Technician {
+    const other = new Technician(this.state.sheet, { ...this.place }, this.begin);
+    other.state = this.state;
+    other.made = this.made;
+    other.clock = this.clock;
+    return other;
+  }
+
+  wait(seconds: number): void {
+    this.clock += seconds;
+  }
+
+  nowIso(): string {
+    return new Date(START_MS + this.clock * 1000).toISOString();
+  }
+
+  event<T extends EventType>(type: T, payload: PayloadOf<T>, over: Partial<RunEvent> = {}): EventOf<T> {
+    this.made += 1;
+    this.clock += 1;
+    const { shop, run, device, person } = this.place;
+    const seq = type === 'started' ? 1 : this.state.lastSeq + 1;
+    return {
+      v: 1,
+      id: testId(this.made),
+      shop,
+      run,
+      hold: this.state.holder?.hold ?? 1,
+      seq,
+      device,
+      person,
+      deviceTime: this.nowIso(),
+      type,
+      payload,
+      ...over,
+    } as unknown as EventOf<T>;
+  }
+
+  /** @throws AppError when it is not let in; the state is then as before */
+  do<T extends EventType>(type: T, payload: PayloadOf<T>): EventOf<T> {
+    const event = this.event(type, payload);
+    this.take(event);
+    return event;
+  }
+
+  take(event: RunEvent): void {
+    admit(this.state, event);
+    this.state = evolve(this.state, event);
+  }
+
+  /** The lead says something, and this technician's run takes it in. */
+  lead(said: LeadSays): EventOf<'used'> {
+    this.made += 1;
+    const statement = { id: testId(700_000 + this.made), person: LEAD, role: 'lead', at: this.nowIso(), ...said } as Statement;
+    return this.do('used', { statement });
+  }
+
+  pull(due: PullNext, payload: Partial<PayloadOf<'pulled'>>): EventOf<'pulled'> {
+    const said = {
+      fastener: due.fastener,
+      stage: due.stage.id,
+      pass: due.pass,
+      outcome: due.outcomes[0] ?? 'clicked',
+      method: due.tool.method,
+      ...(due.task.part ? { part: due.task.part.id } : {}),
+      ...(due.tool.wrench ? { wrench: due.tool.wrench.id } : {}),
+      ...payload,
+    };
+    return this.do('pulled', { ...said, verdict: judgePull(this.state.sheet, this.state.progress, said).verdict, core: CORE_VERSION });
+  }
+
+  takeOver(device: string): void {
+    const hold = (this.state.holder?.hold ?? 0) + 1;
+    const fromDevice = this.state.holder?.device ?? this.place.device;
+    this.place.device = device;
+    this.take(this.event('tookOver', { fromDevice, deviceName: 'Phone' }, { hold, seq: 1 }));
+  }
+
+  /** One step as `next` asks for it. Settling bolts move in the first pass and hold still from the second. */
+  step(said: Said = {}): RunEvent | null {
+    try {
+      return this.asAsked(said);
+    } catch (error) {
+      // Too late: cleaned off, and that step begun again.
+      if (error instanceof AppError && error.code === 'CLOCK_PASSED') return this.do('overran', { clock: String(error.params.clock) });
+      throw error;
+    }
+  }
+
+  private asAsked(said: Said): RunEvent | null {
+    const due = next(this.state);
+    switch (due.kind) {
+      case 'start':
+        return this.start();
+      case 'resume':
+        return this.do('resumed', {});
+      case 'chooseValue':
+        return this.do('valueChosen', { stage: due.stage.id, value: valueIn(due.stage) });
+      case 'fit':
+        return this.do('fitted', { fasteners: due.fasteners.map((fastener) => ({ fastener, condition: 'new' as const })) });
+      case 'step':
+        return this.do('stepDone', { step: due.step.id, ...(due.also.length > 0 ? { also: due.also.map((s) => s.id) } : {}), ...answerTo(due.step) });
+      case 'neighbours':
+        return this.do('stepDone', { step: 'neighbours', fasteners: [...due.fasteners] });
+      case 'swap':
+        return this.do('swapped', { fastener: due.fastener, replacement: due.replacement, condition: 'new' });
+      case 'chooseTool':
+        return this.do('wrenchChosen', { stage: due.stage.id, ...(due.task.part ? { part: due.task.part.id } : {}), ...this.toolFor(due.target, due.task.action === 'angle') });
+      case 'setTool':
+        return this.do('wrenchSet', { stage: due.stage.id, ...(due.task.part ? { part: due.task.part.id } : {}), setting: due.setting });
+      case 'mark':
+        return this.do('stepDone', { step: 'mark', fasteners: [...due.fasteners] });
+      case 'pull':
+        return this.sayPull(due, said);
+      case 'round':
+        return this.round(due, said.moved === true);
+      case 'wait':
+        return this.waited(due);
+      case 'waitClock':
+        this.clock = Math.max(this.clock, (Date.parse(due.running.limitAt) - START_MS) / 1000);
+        return this.do('waited', { clock: due.running.clock.id });
+      case 'turnCrank':
+        return this.do('stepDone', { step: due.stage.id });
+      case 'hold':
+        return this.answerHold(due);
+      case 'reconcile':
+        return this.do('reconciled', {
+          stage: due.stage.id,
+          pass: due.pass,
+          fasteners: due.fasteners.map((fastener) => ({ fastener, found: due.believedTurned.includes(fastener) ? ('turned' as const) : ('notTurned' as const) })),
+        });
+      case 'finish':
+        return this.do('finished', {});
+      case 'done':
+        return null;
+    }
+  }
+
+  private start(): RunEvent {
+    const { joint, sheetHash } = this.place;
+    const { id, revision } = this.state.sheet;
+    return this.do('started', { joint, sheet: id, revision, sheetHash, core: CORE_VERSION, cautionsRead: true, ...this.begin });
+  }
+
+  private sayPull(due: PullNext, said: Said): RunEvent {
+    if (said.aside) return this.do('setAside', { fastener: due.fastener });
+    if (said.fails) return this.do('failed', { fastener: due.fastener, kind: said.fails });
+    if (said.short) return this.pull(due, { outcome: due.outcomes.includes('noClick') ? 'noClick' : 'stoppedShort' });
+    if (said.together !== undefined) return this.together(due, said.together, said.moved);
+    const other = said.insteadOf === undefined ? {} : { fastener: said.insteadOf, insteadOf: due.fastener };
+    if (due.task.action === 'angle') return this.pull(due, { ...other, ...(said.turnedDeg === undefined ? {} : { reading: { value: said.turnedDeg, unit: 'deg' as const } }) });
+    if (due.task.action === 'stretch') return this.pull(due, { ...other, ...(due.target ? { reading: due.target } : {}) });
+    if (!due.task.settling) return this.pull(due, other);
+    const moves = said.moved ?? (due.pass === 1 && due.task.action === 'torque');
+    return this.pull(due, { ...other, ...(moves ? { outcome: 'turned' as const } : { outcome: 'heldStill' as const, ...(due.mustTurn ? { looked: true as const } : {}) }) });
+  }
+
+  private together(due: PullNext, count: number, moved: boolean | undefined): RunEvent {
+    const open = due.others.length > 0 ? [due.fastener, ...due.others] : this.openInOrder(due);
+    const moves = moved ?? due.pass === 1;
+    const outcome = due.task.settling ? (moves ? 'turned' : 'heldStill') : (due.outcomes[0] ?? 'clicked');
+    return this.do('passConfirmed', { stage: due.stage.id, pass: due.pass, fasteners: open.slice(0, count), outcome, puller: this.place.person });
+  }
+
+  /** The next ones in order, found by asking what would come after each. */
+  private openInOrder(due: PullNext): string[] {
+    const open: string[] = [];
+    let state = this.state;
+    for (let due2: Next = due; due2.kind === 'pull' && due2.stage.id === due.stage.id && due2.pass === due.pass && open.length < due.of; due2 = next(state)) {
+      open.push(due2.fastener);
+      const said = { fastener: due2.fastener, stage: due2.stage.id, pass: due2.pass, outcome: due2.outcomes[0] ?? 'clicked', method: due2.tool.method };
+      state = evolve(state, { ...this.event('pulled', { ...said, verdict: 'inTolerance', core: '' }) });
+    }
+    return open;
+  }
+
+  private round(due: Extract<Next, { kind: 'round' }>, holdsOff: boolean): RunEvent {
+    const target = due.stage.target && 'value' in due.stage.target ? { gap: due.stage.target } : {};
+    const seated = !holdsOff && (due.stage.action !== 'drawDown' || due.round >= 3 || due.round >= roundsOf(due.stage));
+    return this.do('roundDone', { stage: due.stage.id, round: due.round, seated, ...(seated ? target : { notSeated: [...due.fasteners].slice(0, 1) }) });
+  }
+
+  private waited(due: Extract<Next, { kind: 'wait' }>): RunEvent {
+    const until = due.stage.waitUntil;
+    if (due.until) this.clock = Math.max(this.clock, (Date.parse(due.until) - START_MS) / 1000);
+    return this.do('waited', { stage: due.stage.id, ...(until && 'celsius' in until ? { celsius: until.celsius } : {}) });
+  }
+
+  private answerHold(due: Extract<Next, { kind: 'hold' }>): RunEvent {
+    const { ways, hold } = due;
+    if (ways.includes('passed')) return this.do('held', { hold: due.stage.id, decision: 'passed' });
+    if (ways.includes('restart') && due.restart) return this.do('restarted', { stage: due.restart, slackened: true });
+    if (ways.includes('again') && hold.kind === 'failed') return this.pullAgain(due);
+    if (ways.includes('redo')) return this.do('restarted', { fastener: due.fastener ?? '', slackened: true });
+    if (ways.includes('replace')) return this.do('swapped', { fastener: due.fastener ?? '', replacement: due.replacement ?? '', condition: 'new' });
+    if (hold.kind === 'claim') return this.do('held', { hold: hold.claim.event, decision: 'reallyDone' });
+    return this.lead({ kind: 'release', hold: due.stage.id, decision: hold.kind === 'replaced' ? 'single' : 'passed' });
+  }
+
+  private pullAgain(due: Extract<Next, { kind: 'hold' }>): RunEvent {
+    return this.do('pulled', {
+      fastener: due.fastener ?? '',
+      stage: due.stage.id,
+      pass: this.state.progress.pass,
+      outcome: 'done',
+      method: 'byHand',
+      verdict: 'inTolerance',
+      core: CORE_VERSION,
+    });
+  }
+
+  private toolFor(target: Quantity, isAngle: boolean): Pick<PayloadOf<'wrenchChosen'>, 'method' | 'wrench'> {
+    if (isAngle) return { method: 'angleGauge', wrench: null };
+    const wrenches = this.place.wrenches.filter((w) => w.calibratedUntil > '2027');
+    const fits = wrenches.find((w) => convert(target, w.unit) >= w.min && convert(target, w.unit) <= w.max);
+    return { method: 'click', wrench: fits ?? null };
+  }
+
+  /** To the end, as told; answers the events it made. */
+  finish(most = 3000): RunEvent[] {
+    const events: RunEvent[] = [];
+    for (let i = 0; i < most; i += 1) {
+      const event = this.step();
+      if (!event) return events;
+      events.push(event);
+    }
+    throw new Error(`the run does not come to its end; next is ${JSON.stringify(next(this.state)).slice(0, 400)}`);
+  }
+
+  /** As told until a certain kind of thing is due. */
+  until(reached: (due: Next) => boolean): Next {
+    for (let i = 0; i < 3000; i += 1) {
+      const due = next(this.state);
+      if (reached(due)) return due;
+      if (!this.step()) break;
+    }
+    throw new Error('it never came');
+  }
+}
+
+export type LeadSays =
+  | { kind: 'allowance'; about: { deviation: string } | { reuse: string } | { wrench: string } | { compound: string }; decision: 'allow' | 'refuse' }
+  | { kind: 'release'; hold: string; decision: 'passed' | 'failed' | 'single' | 'redo' }
+  | { kind: 'leaveOut'; fastener: string }
+  | { kind: 'claims'; claims: Extract<Statement, { kind: 'claims' }>['claims'] }
+  | { kind: 'preparation'; steps: string[] }
+  | { kind: 'note' };
+
+const roundsOf = (stage: Stage): number => (stage.repeat?.kind === 'untilSeated' ? stage.repeat.maxRounds : 1);
+
+function valueIn(stage: Stage): Quantity {
+  const { target } = stage;
+  if (!target) throw new Error(`stage ${stage.id} has no value`);
+  return 'value' in target ? target : { value: target.min, unit: target.unit };
+}
+
+/** The answer that lets the work go on, and measurements inside the limits. */
+export function answerTo(step: Step): Partial<PayloadOf<'stepDone'>> {
+  const answer = step.answers?.find((a) => a.then === 'goOn')?.text;
+  const value = step.limits?.max ?? step.limits?.min;
+  const measurements = value && (step.rows ?? [undefined]).map((row) => ({ ...(row === undefined ? {} : { row }), value }));
+  return { ...(answer === undefined ? {} : { answer }), ...(measurements ? { measurements } : {}) };
+}

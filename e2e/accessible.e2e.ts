@@ -1,0 +1,135 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test, type Technician } from './house';
+
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+
+/** The dark theme's colours are tested each against each by themselves; the short run looks at them on these screens. */
+const IN_THE_DARK = new Set(['sign in', 'today', 'start', 'settling', 'angle', 'record', 'found', 'sheet', 'hold point']);
+
+/** No finding of axe on the screen as it stands, in both themes. The dark one has the same page in other colours, a wide one the
+ * same colours on another page. */
+async function clean(t: Technician, screen: string): Promise<void> {
+  const isWide = (t.page.viewportSize()?.width ?? 0) >= 900;
+  const isDarkToo = process.env.STENNET_ALL ? true : !isWide && IN_THE_DARK.has(screen);
+  for (const colorScheme of isDarkToo ? (['light', 'dark'] as const) : (['light'] as const)) {
+    await t.page.emulateMedia({ colorScheme });
+    await t.page.clock.runFor(400);
+    const { violations } = await axe(t, colorScheme).analyze();
+    expect(violations.map((v) => `${screen}, ${colorScheme}: ${v.id} ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+  }
+}
+
+/** Each screen in one width in the short run, in both with `--all`: what axe sees of it hardly differs. */
+function onlyOn(width: 'phone' | 'wide'): void {
+  test.skip(({ isMobile }) => !process.env.STENNET_ALL && isMobile !== (width === 'phone'), `looked at on ${width}`);
+}
+
+function axe({ page }: Technician, theme: 'light' | 'dark'): AxeBuilder {
+  const builder = new AxeBuilder({ page });
+  return theme === 'light' ? builder.withTags(RULES) : builder.withRules(['color-contrast', 'link-in-text-block']);
+}
+
+test.describe(() => {
+  onlyOn('phone');
+  test('every screen of the way through is clean for axe, light and dark', async ({ technician: t, house }) => {
+    await t.page.clock.install();
+    await t.page.goto(house.url);
+    await expect(t.button('Sign in')).toBeVisible();
+    await clean(t, 'sign in');
+    await t.signIn();
+    await clean(t, 'today');
+    await t.page.getByRole('link', { name: 'Account of Jonah Pike' }).click();
+    await expect(t.button('Sign out')).toBeVisible();
+    await clean(t, 'account');
+    await t.page.getByRole('link', { name: 'Back' }).click();
+    await t.openOrder('2417');
+    await clean(t, 'repair order');
+    await t.button('Tighten cylinder head').click();
+    await expect(t.button('Start tightening')).toBeVisible();
+    await t.choose('radio', '12-point head, M11');
+    await expect(t.button('Take that sheet for this joint')).toBeVisible();
+    await clean(t, 'start');
+    await t.choose('radio', 'hexagon head, M10');
+    await t.button('Start tightening').click();
+    await expect(t.page.getByText('10 new head bolts')).toBeVisible();
+    await clean(t, 'new bolts');
+    await t.tap('10 new ones are in, by hand');
+    await expect(t.button(/^Wrench 3/)).toBeVisible();
+    await clean(t, 'choose a wrench');
+    await t.tap(/^Wrench 3/);
+    await clean(t, 'set the wrench');
+    await t.tap('It is set');
+    await t.pulls('It turned', 2);
+    await clean(t, 'settling');
+    await t.button('Go back').click();
+    await clean(t, 'go back');
+    await t.button('It was turned as confirmed: keep it').click();
+    await t.button('Something is wrong').click();
+    await clean(t, 'something is wrong');
+    await t.button('Cancel').click();
+    await t.button('Pause').click();
+    await expect(t.button('Carry on')).toBeVisible();
+    await clean(t, 'paused');
+    await t.tap('Carry on');
+    await t.pulls('It turned', 8);
+    await t.pulls('It did not turn', 10);
+    await t.snug();
+    await t.toFirstAngle();
+    await clean(t, 'angle');
+    await t.button('Other angle').click();
+    await clean(t, 'other angle');
+    await t.button('Cancel').click();
+    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+    await t.button('Tightened values').click();
+    await expect(t.page.getByRole('heading', { name: 'Not finished yet' })).toBeVisible();
+    await clean(t, 'record');
+  });
+});
+
+test.describe(() => {
+  onlyOn('wide');
+  test('the sheet library and every part of the editor are clean for axe, light and dark', async ({ technician: t }) => {
+    await t.signIn('Ines Corte');
+    await t.page.goto(`${t.house.url}/sheets/brenna-2-0-head/C`);
+    await t.button('Write the next revision').click();
+    await expect(t.tab('Places')).toBeVisible();
+    await t.settled('saved');
+    for (const part of ['Line', 'Places', 'Fasteners', 'Stages', 'Steps', 'About', 'Ready?']) {
+      await t.tab(part).click();
+      await clean(t, part);
+    }
+    await t.page.goto(`${t.house.url}/library`);
+    await expect(t.page.getByRole('link', { name: /^Open the draft of/ })).toBeVisible();
+    await clean(t, 'library');
+  });
+});
+
+test.describe(() => {
+  onlyOn('phone');
+  test('finding a sheet and what holds a run up are clean for axe, light and dark', async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.button('Find a sheet').click();
+    await expect(t.button('Belmaro')).toBeVisible();
+    await clean(t, 'find');
+    await t.page.getByRole('searchbox', { name: 'Engine, vehicle, part or joint' }).fill('brenna head');
+    await expect(t.page.getByRole('link', { name: 'Open Cylinder head, Brenna 2.0, rev C' })).toBeVisible();
+    await clean(t, 'found');
+    await t.page.getByRole('link', { name: 'Open Cylinder head, Brenna 2.0, rev C' }).click();
+    await expect(t.page.getByText('Which bolt is in your hand?')).toBeVisible();
+    await clean(t, 'sheet');
+    await t.page.goto(`${house.url}/`);
+    await t.openOrder('2430');
+    await t.button('Tighten pressure plate').click();
+    await t.button('Start tightening').click();
+    await expect(t.page.getByText('Disc in, gearbox side out; alignment tool in.')).toBeVisible();
+    await clean(t, 'step');
+    await t.tap('Done');
+    await t.tap('Done');
+    await t.tap('In, each in its own hole');
+    for (let i = 0; i < 6; i += 1) await t.pull('Done');
+    await clean(t, 'round');
+    await t.tap('It is seated');
+    await expect(t.page.getByRole('heading', { name: 'Hold point: alignment tool slides' })).toBeVisible();
+    await clean(t, 'hold point');
+  });
+});

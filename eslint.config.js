@@ -1,0 +1,37 @@
+const expo = require('eslint-config-expo/flat');
+
+const node = Object.fromEntries(
+  ['__dirname', '__filename', 'module', 'require', 'process', 'console', 'Buffer', 'URL', 'fetch', 'setTimeout', 'clearTimeout', 'globalThis'].map((k) => [k, 'readonly']),
+);
+const impure = [
+  { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'core reads no clock: time comes in the event' },
+  { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core reads no clock: time comes in the event' },
+  { selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']", message: 'core knows no chance' },
+  { selector: "CallExpression[callee.property.name='randomUUID']", message: 'ids come from outside core' },
+];
+const sizes = (file, fn) => ({
+  'max-lines': ['error', { max: file, skipBlankLines: true }],
+  'max-lines-per-function': ['error', { max: fn, skipBlankLines: true, skipComments: true }],
+});
+const tests = ['**/*.test.ts', '**/*.test.tsx', '**/testing/**', 'server/test/**', 'e2e/**'];
+
+module.exports = [
+  ...expo,
+  { ignores: ['**/dist/**', '**/.expo/**', '**/.shaken/**', 'app/src/ui/icons.gen.ts', 'app/expo-env.d.ts', 'test-results/**'] },
+  { settings: { 'import/resolver': { typescript: { project: ['app/tsconfig.json', 'core/tsconfig.json', 'server/tsconfig.json'] } } } },
+  { files: ['**/*.cjs', '**/*.mjs', '**/*.config.js', 'scripts/**', 'bench/**'], languageOptions: { globals: node }, rules: { 'import/namespace': 'off' } },
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true }],
+      'no-restricted-exports': ['error', { restrictDefaultExports: { namespaceFrom: true } }],
+      eqeqeq: 'error',
+    },
+  },
+  { files: ['core/src/**/*.ts'], ignores: tests, rules: { ...sizes(300, 50), 'no-restricted-syntax': ['error', ...impure] } },
+  { files: ['server/src/**/*.ts'], ignores: tests, rules: { ...sizes(400, 60), 'expo/no-dynamic-env-var': 'off' } },
+  { files: ['app/src/**/*.tsx', 'app/src/**/*.ts'], ignores: tests, rules: sizes(300, 120) },
+  { files: tests, rules: { 'import/no-named-as-default-member': 'off' } },
+  { files: ['e2e/**'], rules: { 'react-hooks/rules-of-hooks': 'off', 'no-empty-pattern': 'off' } },
+];

@@ -1,0 +1,34 @@
+import { defineConfig } from '@playwright/test';
+
+const phone = { viewport: { width: 390, height: 844 }, deviceScaleFactor: 2, isMobile: true, hasTouch: true };
+const wide = { viewport: { width: 1280, height: 800 } };
+
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '**/*.e2e.ts',
+  globalSetup: './e2e/globalSetup.ts',
+  // Each test has a server and a database of its own.
+  workers: 2,
+  fullyParallel: true,
+  retries: 0,
+  // How fast a machine is, no test asks: these only end what hangs.
+  timeout: 300_000,
+  expect: { timeout: 30_000 },
+  reporter: [['line'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  outputDir: 'test-results/e2e',
+  use: {
+    browserName: 'chromium',
+    headless: true,
+    actionTimeout: 30_000,
+    colorScheme: 'light',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+  projects: [
+    { name: 'phone', use: phone, testIgnore: ['**/keyboard.e2e.ts', '**/editor.e2e.ts'] },
+    // What differs on a wide screen, and all that a keyboard does.
+    { name: 'wide', use: wide, testMatch: ['**/slice.e2e.ts', '**/keyboard.e2e.ts', '**/accessible.e2e.ts', '**/editor.e2e.ts'] },
+  ],
+});

@@ -1,0 +1,29 @@
+// Bundles the server's two programs and the benches' helpers; packages from npm stay outside.
+import { build } from 'esbuild';
+import fs from 'node:fs';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
+await build({
+  absWorkingDir: root,
+  entryPoints: ['server/src/main.ts', 'server/src/prepareDatabase.ts'],
+  outdir: 'server/dist',
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  loader: { '.sql': 'text' },
+  external: ['@node-rs/argon2', 'express', 'express-static-gzip', 'compression', 'helmet', 'papaparse', 'pdfkit', 'pg', 'pino', 'pino-http'],
+  logLevel: 'warning',
+});
+
+// What goes on paper is set in the product's own fonts.
+const fonts = path.join(root, 'server/dist/fonts');
+fs.mkdirSync(fonts, { recursive: true });
+for (const [name, from] of [
+  ['next-regular', 'atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular'],
+  ['next-bold', 'atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold'],
+  ['mono-bold', 'atkinson-hyperlegible-mono/700Bold/AtkinsonHyperlegibleMono_700Bold'],
+])
+  fs.copyFileSync(path.join(root, `node_modules/@expo-google-fonts/${from}.ttf`), path.join(fonts, `${name}.ttf`));

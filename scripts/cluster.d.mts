@@ -1,0 +1,18 @@
+export interface Cluster {
+  start(): Promise<void>;
+  running(): boolean;
+  stop(): void;
+  kill(): void;
+  destroy(): void;
+  ensureDatabase(name: string): Urls;
+  dropDatabase(name: string): void;
+  urls(name: string): Urls;
+}
+export interface Urls {
+  admin: string;
+  owner: string;
+  app: string;
+}
+export function clusterIn(home: string | undefined): Cluster;
+export function dataHome(): string;
+export function postgresProgram(name: string): string | undefined;

@@ -1,0 +1,127 @@
+// ./stennet demo: everything with demo data, one address. Ctrl-C stops all of it.
+import { spawn, spawnSync } from 'node:child_process';
+import fs from 'node:fs';
+import net from 'node:net';
+import path from 'node:path';
+import { buildWeb } from './build-web.mjs';
+import { clusterIn, dataHome } from './cluster.mjs';
+import { ensurePackages, ensurePostgres, Refusal, root } from './install.mjs';
+
+const DATABASE = 'stennet_demo';
+
+export async function demo(args) {
+  const port = Number(option(args, '--port') ?? process.env.PORT ?? 4180);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Refusal('--port needs a number from 1 to 65535.');
+  await assertPortFree(port);
+  ensurePostgres();
+  ensurePackages();
+  const home = dataHome();
+  const release = onlyOneIn(home);
+  const cluster = clusterIn(home);
+  let server;
+  let ending = false;
+  const end = async (code) => {
+    if (ending) return;
+    ending = true;
+    if (server && server.exitCode === null) {
+      server.kill('SIGTERM');
+      await new Promise((resolve) => server.once('exit', resolve));
+    }
+    cluster.stop();
+    release();
+    process.exit(code);
+  };
+  process.on('SIGINT', () => void end(0));
+  process.on('SIGTERM', () => void end(0));
+  try {
+    const web = publish(buildWeb(), home);
+    node(['scripts/build-server.mjs']);
+    await cluster.start();
+    if (args.includes('--fresh')) cluster.dropDatabase(DATABASE);
+    const urls = cluster.ensureDatabase(DATABASE);
+    node(['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], { OWNER_DATABASE_URL: urls.owner });
+    server = spawn(process.execPath, ['server/dist/main.js'], {
+      cwd: root,
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DATABASE_URL: urls.app, PORT: String(port), WEB_DIR: web, LOG_LEVEL: process.env.LOG_LEVEL ?? 'silent' },
+      detached: true, // Ctrl-C reaches this process first, which stops the server before its database
+    });
+    server.once('exit', (code) => {
+      if (!ending) void end(code ?? 1);
+    });
+    await healthy(port, () => server.exitCode !== null);
+    greet(port);
+  } catch (error) {
+    if (!ending) console.error(error instanceof Refusal ? error.message : error);
+    await end(1);
+  }
+}
+
+function option(args, name) {
+  const at = args.indexOf(name);
+  return at >= 0 ? args[at + 1] : undefined;
+}
+
+function node(args, env = {}) {
+  const done = spawnSync(process.execPath, args, { cwd: root, encoding: 'utf8', stdio: ['ignore', 'inherit', 'pipe'], env: { ...process.env, ...env } });
+  if (done.status !== 0) throw new Refusal(`${args[0]} failed:\n${done.stderr}`);
+}
+
+function assertPortFree(port) {
+  return new Promise((resolve, reject) => {
+    const s = net.createServer();
+    s.once('error', (e) =>
+      reject(new Refusal(e.code === 'EADDRINUSE' ? `Port ${port} is taken. Stop what uses it, or choose another: ./stennet demo --port ${port + 1}` : e.message)),
+    );
+    s.listen(port, '127.0.0.1', () => s.close(() => resolve()));
+  });
+}
+
+/** As root the server becomes an ordinary user, who may not be able to read the clone: the built app goes where it can. */
+function publish(dist, home) {
+  if (process.getuid() !== 0) return dist;
+  const web = path.join(home, 'web');
+  fs.rmSync(web, { recursive: true, force: true });
+  fs.cpSync(dist, web, { recursive: true });
+  return web;
+}
+
+function onlyOneIn(home) {
+  fs.mkdirSync(home, { recursive: true });
+  const file = path.join(home, 'demo.pid');
+  if (fs.existsSync(file)) {
+    const pid = Number(fs.readFileSync(file, 'utf8'));
+    if (isDemo(pid)) throw new Refusal(`A demo runs already (process ${pid}). Stop it with Ctrl-C in its window, or: kill ${pid}`);
+  }
+  fs.writeFileSync(file, String(process.pid));
+  return () => fs.rmSync(file, { force: true });
+}
+
+/** A number left by a killed start may belong to another program by now. */
+function isDemo(pid) {
+  try {
+    return pid !== process.pid && fs.readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('stennet.mjs');
+  } catch {
+    return false;
+  }
+}
+
+async function healthy(port, gone) {
+  for (let tries = 0; tries < 100 && !gone(); tries += 1) {
+    const ok = await fetch(`http://127.0.0.1:${port}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
+    if (ok) return;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Refusal('The server does not answer; see above.');
+}
+
+function greet(port) {
+  const { people, password, shops } = JSON.parse(fs.readFileSync(path.join(root, 'demo/world.json'), 'utf8'));
+  const roles = (id) => shops.flatMap((s) => s.members.filter((m) => m.person === id).map((m) => `${m.role}, ${s.name}`)).join('; ');
+  console.log(`\nStennet runs at http://localhost:${port}\n\nSign in with password “${password}” as`);
+  for (const p of people) console.log(`  ${p.name.padEnd(14)} ${roles(p.id)}`);
+  console.log('\nAll vehicles, values and people in it are invented. Ctrl-C stops it; what you entered is kept.');
+}

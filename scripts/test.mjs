@@ -1,0 +1,98 @@
+// ./stennet test: every check; ends with one line `N passed, N failed`.
+import { spawn, spawnSync } from 'node:child_process';
+import fs from 'node:fs';
+import path from 'node:path';
+import { ensureChromium, ensurePackages, ensurePostgres, root } from './install.mjs';
+
+let passed = 0;
+let failed = 0;
+
+const bin = (name) => path.join(root, 'node_modules/.bin', name);
+const node = process.execPath;
+/** So many checks run at a time: as many as the smallest machine has cores. */
+const AT_ONCE = 2;
+
+/** Those that take longest first, so that none is left running alone at the end. */
+const CHECKS = [
+  ['web app', node, ['scripts/build-web.mjs']],
+  ['lint', bin('eslint'), ['.', '--max-warnings', '0']],
+  ['types: app', bin('tsc'), ['-p', 'app']],
+  ['types: server', bin('tsc'), ['-p', 'server']],
+  ['types: core', bin('tsc'), ['-p', 'core']],
+  ['types: e2e', bin('tsc'), ['-p', 'e2e']],
+  ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+  ['layers', bin('depcruise'), ['core/src', 'server/src', 'app/src']],
+  ['generated files', node, ['scripts/generate-assets.mjs', '--check']],
+  ['generated documents', node, ['--import', 'tsx', 'scripts/generate-docs.mjs', '--check']],
+];
+
+export async function test(args) {
+  if (args.includes('--all')) process.env.STENNET_ALL = '1';
+  ensurePostgres();
+  ensurePackages();
+  ensureChromium();
+  fs.mkdirSync(path.join(root, 'test-results'), { recursive: true });
+
+  // Route types come first: the checks of the app read them.
+  await check('typed routes', bin('expo'), ['customize', 'tsconfig.json'], path.join(root, 'app'));
+  const waiting = [...CHECKS];
+  const work = async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) await check(...next);
+  };
+  await Promise.all(Array.from({ length: AT_ONCE }, work));
+
+  const jestFile = path.join(root, 'test-results/jest.json');
+  fs.rmSync(jestFile, { force: true });
+  const jest = run('Jest: core, server, app', bin('jest'), ['--ci', '--maxWorkers', String(AT_ONCE), '--json', '--outputFile', jestFile]);
+  countJest(jestFile, jest);
+
+  const e2eFile = path.join(root, 'test-results/e2e.json');
+  fs.rmSync(e2eFile, { force: true });
+  const e2e = run('end to end', bin('playwright'), ['test']);
+  countPlaywright(e2eFile, e2e);
+
+  console.log(`\n${passed} passed, ${failed} failed`);
+  process.exit(failed === 0 ? 0 : 1);
+}
+
+const quietEnv = () => ({ ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', FORCE_COLOR: '0' });
+
+function run(title, command, args) {
+  console.log(`\n── ${title}`);
+  return spawnSync(command, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: quietEnv() }).status === 0;
+}
+
+/** One check beside others: what it says is shown when it has ended. */
+function check(title, command, args, cwd = root) {
+  return new Promise((resolve) => {
+    const said = [];
+    const child = spawn(command, args, { cwd, stdio: ['ignore', 'pipe', 'pipe'], env: quietEnv() });
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => said.push(piece));
+    const end = (ok) => {
+      if (ok) passed += 1;
+      else failed += 1;
+      console.log(`\n── ${title}\n${Buffer.concat(said).toString('utf8')}${ok ? 'ok' : 'FAILED'}`);
+      resolve();
+    };
+    child.on('error', (error) => {
+      said.push(Buffer.from(`${error.message}\n`));
+      end(false);
+    });
+    child.on('close', (code) => end(code === 0));
+  });
+}
+
+/** A runner that died without a report, or that ran nothing, is a failure of its own. */
+function countJest(file, ok) {
+  const report = fs.existsSync(file) ? JSON.parse(fs.readFileSync(file, 'utf8')) : null;
+  passed += report?.numPassedTests ?? 0;
+  failed += (report?.numFailedTests ?? 0) + (report?.numRuntimeErrorTestSuites ?? 0);
+  if (!report || report.numPassedTests === 0 || (!ok && report.numFailedTests + report.numRuntimeErrorTestSuites === 0)) failed += 1;
+}
+
+function countPlaywright(file, ok) {
+  const stats = fs.existsSync(file) ? JSON.parse(fs.readFileSync(file, 'utf8')).stats : null;
+  passed += stats?.expected ?? 0;
+  failed += stats?.unexpected ?? 0;
+  if (!stats || stats.expected === 0 || (!ok && stats.unexpected === 0)) failed += 1;
+}

@@ -1,0 +1,96 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import expressStaticGzip from 'express-static-gzip';
+import helmet from 'helmet';
+import { pino } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { AppError } from '@stennet/core/errors';
+import { answerErrors, requireSameOrigin } from './http/guards';
+import type { Deps } from './http/serve';
+import { orderRoutes } from './routes/orders';
+import { runRoutes } from './routes/runs';
+import { sheetRoutes } from './routes/sheets';
+import { exportRoutes } from './routes/exportSheets';
+import { importRoutes } from './routes/importSheets';
+import { libraryRoutes } from './routes/library';
+import { printRoutes } from './routes/printSheet';
+import { sessionRoutes } from './routes/session';
+
+export interface AppOptions extends Deps {
+  /** Folder of the built web app; without it only the API is served. */
+  web?: string;
+  logLevel: string;
+}
+
+export function createApp(options: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('query parser', 'simple');
+  app.use(pinoHttp({ logger: pino({ level: options.logLevel }), serializers: { req: briefRequest, res: briefResponse } }));
+  app.use(helmet({ contentSecurityPolicy: contentPolicy, strictTransportSecurity: false }));
+  app.get('/api/health', async (_req, res) => {
+    const up = await options.db.isUp();
+    res.status(up ? 200 : 503).json({ ok: up });
+  });
+  app.use('/api', (_req, res, next) => {
+    res.set('Cache-Control', 'no-store');
+    next();
+  });
+  app.use('/api', requireSameOrigin, compression());
+  // A file streams in past the reader of small bodies.
+  importRoutes(app, options);
+  app.use('/api', express.json({ limit: '256kb', strict: true }));
+  sessionRoutes(app, options);
+  orderRoutes(app, options);
+  runRoutes(app, options);
+  sheetRoutes(app, options);
+  libraryRoutes(app, options);
+  exportRoutes(app, options);
+  printRoutes(app, options);
+  app.use('/api', () => {
+    throw new AppError('NOT_FOUND');
+  });
+  if (options.web) serveWeb(app, options.web);
+  app.use(() => {
+    throw new AppError('NOT_FOUND');
+  });
+  app.use(answerErrors);
+  return app;
+}
+
+/** No cookies, no bodies, no addresses of private feeds: what the log keeps of a request. */
+const briefRequest = (req: { id: unknown; method: string; url: string }): object => ({ id: req.id, method: req.method, path: req.url.split('?')[0] });
+const briefResponse = (res: { statusCode: number }): object => ({ status: res.statusCode });
+
+// React Native for web and its fonts put style elements into the page: styles need 'unsafe-inline', scripts do not.
+const contentPolicy = {
+  useDefaults: false,
+  directives: {
+    defaultSrc: ["'none'"],
+    scriptSrc: ["'self'"],
+    workerSrc: ["'self'"],
+    styleSrc: ["'self'", "'unsafe-inline'"],
+    imgSrc: ["'self'", 'data:', 'blob:'],
+    fontSrc: ["'self'"],
+    connectSrc: ["'self'"],
+    manifestSrc: ["'self'"],
+    baseUri: ["'none'"],
+    formAction: ["'self'"],
+    frameAncestors: ["'none'"],
+  },
+};
+
+function serveWeb(app: Express, web: string): void {
+  if (!fs.existsSync(path.join(web, 'index.html'))) throw new Error(`There is no web app in ${web}; build it first.`);
+  const setHeaders = (res: express.Response, file: string): void => {
+    const hashed = /^(_expo\/static|assets)\//.test(path.relative(web, file));
+    res.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+  };
+  app.use('/', expressStaticGzip(web, { enableBrotli: true, orderPreference: ['br', 'gz'], index: false, serveStatic: { index: false, setHeaders } as never }));
+  app.get('/{*splat}', (req, res, next) => {
+    if (/^\/(_expo|assets)\//.test(req.path) || /\.[a-z0-9]+$/i.test(req.path)) return next();
+    res.set('Cache-Control', 'no-cache').sendFile('index.html', { root: web });
+  });
+}

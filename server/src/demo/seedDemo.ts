@@ -1,0 +1,104 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import pg from 'pg';
+import { assertRunnable, readSheet } from '@stennet/core/procedure';
+import { keepSheet } from '../db/keepSheet';
+import { hashPassword } from '../http/passwords';
+
+interface World {
+  password: string;
+  people: { id: string; name: string }[];
+  shops: DemoShop[];
+}
+interface DemoShop {
+  id: string;
+  name: string;
+  locale: string;
+  timeZone: string;
+  paper: string;
+  torqueUnit: string;
+  members: { person: string; role: string }[];
+  sheets: string[];
+  wrenches: { id: string; name: string; kind: string; unit: string; min: number; max: number; graduation: number; calibratedInDays: number }[];
+  orders: {
+    id: string;
+    number: string;
+    vehicle: object;
+    odometer: { value: number; unit: string };
+    customer: string;
+    concern: string;
+    bay: string;
+    promisedInHours: number;
+    state: string;
+    jobs: { id: string; title: string; joints: { id: string; name: string; sheet: string; revision: string }[] }[];
+  }[];
+}
+
+/** Fills an empty database with the demo world, its dates near `now`. A database that has shops is left as it is. */
+export async function seedDemo(ownerUrl: string, folder: string, now: Date): Promise<boolean> {
+  const world = JSON.parse(fs.readFileSync(path.join(folder, 'world.json'), 'utf8')) as World;
+  const client = new pg.Client({ connectionString: ownerUrl });
+  await client.connect();
+  try {
+    if ((await client.query('select 1 from account limit 1')).rows.length > 0) return false;
+    await client.query('begin');
+    const hash = await hashPassword(world.password);
+    for (const p of world.people) await client.query('insert into account values ($1, $2, $3, $4)', [p.id, p.name, p.name.toLowerCase(), hash]);
+    for (const shop of world.shops) await seedShop(client, shop, world, folder, now);
+    await client.query('commit');
+    return true;
+  } finally {
+    await client.end();
+  }
+}
+
+async function seedShop(client: pg.Client, shop: DemoShop, world: World, folder: string, now: Date): Promise<void> {
+  const days = (n: number): string => new Date(now.getTime() + n * 86_400_000).toISOString().slice(0, 10);
+  const nameOf = (id: string): string | undefined => world.people.find((p) => p.id === id)?.name;
+  await client.query("select set_config('stennet.shop', $1, true)", [shop.id]);
+  await client.query('insert into shop values ($1, $2, $3, $4, $5, $6)', [shop.id, shop.name, shop.locale, shop.timeZone, shop.paper, shop.torqueUnit]);
+  for (const m of shop.members) await client.query('insert into membership values ($1, $2, $3, $4)', [shop.id, m.person, nameOf(m.person), m.role]);
+  for (const file of shop.sheets) {
+    const sheet = readSheet(JSON.parse(fs.readFileSync(path.join(folder, 'sheets', file), 'utf8')));
+    assertRunnable(sheet);
+    await keepSheet(client, shop.id, sheet);
+  }
+  for (const w of shop.wrenches) {
+    await client.query('insert into wrench values ($1, $2, $3, $4, $5, $6, $7, $8, $9)', [
+      shop.id,
+      w.id,
+      w.name,
+      w.kind,
+      w.unit,
+      w.min,
+      w.max,
+      w.graduation,
+      days(w.calibratedInDays),
+    ]);
+  }
+  for (const o of shop.orders) await seedOrder(client, shop.id, o, now);
+}
+
+async function seedOrder(client: pg.Client, shop: string, o: DemoShop['orders'][number], now: Date): Promise<void> {
+  const promised = new Date(now.getTime() + o.promisedInHours * 3_600_000);
+  promised.setMinutes(promised.getMinutes() < 30 ? 0 : 30, 0, 0);
+  await client.query('insert into repair_order values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)', [
+    shop,
+    o.id,
+    o.number,
+    JSON.stringify(o.vehicle),
+    o.odometer.value,
+    o.odometer.unit,
+    o.customer,
+    o.concern,
+    o.bay,
+    promised,
+    o.state,
+  ]);
+  for (const [place, job] of o.jobs.entries()) {
+    await client.query('insert into job values ($1, $2, $3, $4, $5)', [shop, job.id, o.id, job.title, place]);
+    for (const [at, joint] of job.joints.entries()) {
+      await client.query('insert into joint values ($1, $2, $3, $4, $5, $6, $7)', [shop, joint.id, job.id, joint.name, at, joint.sheet, joint.revision]);
+    }
+  }
+}

@@ -1,0 +1,74 @@
+import { createHash, randomBytes } from 'node:crypto';
+import type { Request, Response } from 'express';
+import * as v from 'valibot';
+import { UuidSchema, type Me, type Role, type Shop } from '@stennet/core/contract';
+import { AppError } from '@stennet/core/errors';
+import type { Client, Database } from '../db/database';
+import deleteSession from '../db/queries/deleteSession.sql';
+import findSession from '../db/queries/findSession.sql';
+import insertSession from '../db/queries/insertSession.sql';
+
+/** Who asks, in which shop. The cookie names the shop, so that the look-up itself is already behind row-level security. */
+export interface Session {
+  person: { id: string; name: string };
+  role: Role;
+  shop: Shop;
+}
+
+const COOKIE = 'stennet_session';
+const WORKING_DAY_MS = 14 * 3_600_000;
+
+const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
+
+function cookieOf(req: Request): { shop: string; token: string } | undefined {
+  const raw = req.headers.cookie
+    ?.split(/; */)
+    .find((c) => c.startsWith(`${COOKIE}=`))
+    ?.slice(COOKIE.length + 1);
+  const [shop, token] = raw?.split('.') ?? [];
+  return token && v.is(UuidSchema, shop) && /^[\w-]{43}$/.test(token) ? { shop, token } : undefined;
+}
+
+interface SessionRow {
+  account: string;
+  name: string;
+  role: Role;
+  shop: string;
+  shop_name: string;
+  locale: string;
+  time_zone: string;
+  paper: Shop['paper'];
+  torque_unit: Shop['torqueUnit'];
+}
+
+/** @throws AppError SIGN_IN_NEEDED */
+export async function requireSession(db: Database, req: Request, now: Date): Promise<Session> {
+  const cookie = cookieOf(req);
+  if (!cookie) throw new AppError('SIGN_IN_NEEDED');
+  const { rows } = await db.inShop(cookie.shop, (c) => c.query<SessionRow>(findSession, [hashOf(cookie.token), now]));
+  const row = rows[0];
+  if (!row) throw new AppError('SIGN_IN_NEEDED');
+  return {
+    person: { id: row.account, name: row.name },
+    role: row.role,
+    shop: { id: row.shop, name: row.shop_name, locale: row.locale, timeZone: row.time_zone, paper: row.paper, torqueUnit: row.torque_unit },
+  };
+}
+
+/** A new token for each sign-in and each change of shop; only its hash is stored. */
+export async function beginSession(client: Client, res: Response, shop: string, account: string, now: Date, secure: boolean): Promise<string> {
+  const token = randomBytes(32).toString('base64url');
+  await client.query(insertSession, [shop, hashOf(token), account, now, new Date(now.getTime() + WORKING_DAY_MS)]);
+  res.cookie(COOKIE, `${shop}.${token}`, { httpOnly: true, sameSite: 'strict', path: '/', secure, maxAge: WORKING_DAY_MS });
+  return token;
+}
+
+export async function endSession(db: Database, req: Request, res: Response, now: Date): Promise<void> {
+  const cookie = cookieOf(req);
+  if (cookie) await db.inShop(cookie.shop, (c) => c.query(deleteSession, [hashOf(cookie.token), now]));
+  res.clearCookie(COOKIE, { path: '/' });
+}
+
+export function meOf(session: Session, shops: Me['shops'], clockSetTo: string | null): Me {
+  return { person: session.person, shop: session.shop, role: session.role, shops, clockSetTo };
+}

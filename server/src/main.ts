@@ -1,0 +1,48 @@
+import http from 'node:http';
+import path from 'node:path';
+import { createApp } from './app';
+import { assertHarmlessRole, openDatabase } from './db/database';
+import { dropRoot } from './dropRoot';
+
+// The process that serves: environment in, listening socket out. `./stennet demo` starts it.
+const env = (name: string): string => {
+  const value = process.env[name];
+  if (!value) throw new Error(`${name} is not set`);
+  return value;
+};
+
+async function main(): Promise<void> {
+  dropRoot();
+  const url = env('DATABASE_URL');
+  await assertHarmlessRole(url);
+  const clockSetTo = process.env.STENNET_NOW ?? null;
+  const offsetMs = clockSetTo ? new Date(clockSetTo).getTime() - Date.now() : 0;
+  const db = openDatabase(url);
+  const app = createApp({
+    db,
+    now: () => new Date(Date.now() + offsetMs),
+    clockSetTo,
+    secureCookie: process.env.STENNET_SECURE === '1',
+    // Beside this program, wherever it was started from.
+    fonts: path.join(path.dirname(path.resolve(process.argv[1] ?? '')), 'fonts'),
+    logLevel: process.env.LOG_LEVEL ?? 'info',
+    ...(process.env.WEB_DIR ? { web: process.env.WEB_DIR } : {}),
+  });
+  const server = http.createServer(app);
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    console.error(error.code === 'EADDRINUSE' ? `Port ${env('PORT')} is taken.` : error.message);
+    process.exit(1);
+  });
+  server.listen(Number(env('PORT')), process.env.HOST ?? '127.0.0.1', () => console.log('listening'));
+  const stop = (): void => {
+    server.close(() => void db.close().then(() => process.exit(0)));
+    server.closeAllConnections();
+  };
+  process.on('SIGTERM', stop);
+  process.on('SIGINT', stop);
+}
+
+main().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+});

@@ -1,0 +1,19 @@
+import { migrate } from './db/migrate';
+import { seedDemo } from './demo/seedDemo';
+
+// Before the server starts: migrations as the owner of the tables, then, where asked, the demo world.
+// node prepareDatabase.js MIGRATIONS [DEMO]
+async function main(): Promise<void> {
+  const url = process.env.OWNER_DATABASE_URL;
+  const [migrations, demo] = process.argv.slice(2);
+  if (!url || !migrations) throw new Error('OWNER_DATABASE_URL and the folder of the migrations are needed');
+  const ran = await migrate(url, migrations);
+  if (ran.length > 0) console.log(`migrations run: ${ran.join(', ')}`);
+  const now = process.env.STENNET_NOW ? new Date(process.env.STENNET_NOW) : new Date();
+  if (demo && (await seedDemo(url, demo, now))) console.log('demo data written');
+}
+
+main().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+});

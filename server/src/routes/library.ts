@@ -1,0 +1,74 @@
+import type { Express } from 'express';
+import * as v from 'valibot';
+import { ChangesQuery } from '@stennet/core/contract';
+import type { Library, DraftReply } from '@stennet/core/contract/run';
+import { AppError } from '@stennet/core/errors';
+import type { Sheet } from '@stennet/core/procedure';
+import type { Client } from '../db/database';
+import { approveDrafts, draftIn, isSoleLead, saveDraft, type Acting } from '../db/drafts';
+import countStanding from '../db/queries/countStanding.sql';
+import deleteDrafts from '../db/queries/deleteDrafts.sql';
+import listDrafts from '../db/queries/listDrafts.sql';
+import listLibraryChanges from '../db/queries/listLibraryChanges.sql';
+import listReplaced from '../db/queries/listReplaced.sql';
+import { relatedTo, standingSheet, type SheetRow } from '../db/sheets';
+import { serve, type Call, type Deps } from '../http/serve';
+import type { RouteName } from '@stennet/core/contract';
+
+/** So many sheets go out in one answer to a device that catches up. */
+const CHANGES = 150;
+
+const acting = <R extends RouteName>({ session, deps }: Call<R>): Acting => ({ shop: session.shop.id, person: session.person.id, now: deps.now() });
+
+/** What a lead keeps in order: drafts, approval, what still uses a replaced revision; and the library for devices off-line. */
+export function libraryRoutes(app: Express, deps: Deps): void {
+  serve(app, deps, 'library', async ({ client }): Promise<Library> => {
+    const [standing] = (await client.query<{ standing: number }>(countStanding)).rows;
+    return {
+      standing: standing?.standing ?? 0,
+      drafts: (await client.query<Library['drafts'][number]>(listDrafts)).rows,
+      replaced: (await client.query<Library['replaced'][number]>(listReplaced)).rows,
+      soleLead: await isSoleLead(client),
+    };
+  });
+  serve(app, deps, 'draft', async ({ client, params }) => draftPage(client, params.sheet ?? ''));
+  serve(app, deps, 'saveDraft', async (call) => {
+    const { body, params, client } = call;
+    if (body.draft.id !== params.sheet || body.draft.status !== 'draft') throw new AppError('BAD_REQUEST', { where: 'draft.id' });
+    return { version: await saveDraft(client, acting(call), body.draft, body.version, body.basedOn) };
+  });
+  serve(app, deps, 'discardDraft', async ({ client, params, body }) => {
+    const row = await draftIn(client, params.sheet ?? '');
+    if (row.version !== body.version) throw new AppError('DRAFT_CHANGED', { by: row.editor_name, at: row.edited_at.toISOString() });
+    await client.query(deleteDrafts, [[row.sheet]]);
+    return { ok: true };
+  });
+  serve(app, deps, 'approveDrafts', async (call) => ({ approved: await approveDrafts(call.client, acting(call), call.body.drafts) }));
+  serve(app, deps, 'libraryChanges', async ({ client, query }) => {
+    const asked = v.safeParse(ChangesQuery, query);
+    if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'after' });
+    return changesAfter(client, asked.output.after);
+  });
+}
+
+async function draftPage(client: Client, sheet: string): Promise<DraftReply> {
+  const row = await draftIn(client, sheet);
+  const draft = JSON.parse(row.body) as Sheet;
+  return {
+    draft,
+    version: row.version,
+    editor: { id: row.editor, name: row.editor_name },
+    editedAt: row.edited_at.toISOString(),
+    basedOn: row.based_on,
+    imported: row.imported,
+    related: await relatedTo(client, draft),
+    soleLead: await isSoleLead(client),
+  };
+}
+
+async function changesAfter(client: Client, after: string | undefined): Promise<{ sheets: Sheet[]; after: string | null; more: boolean }> {
+  const [change = '-1', sheet = '', revision = ''] = after?.split(':') ?? [];
+  const { rows } = await client.query<SheetRow & { sheet: string; revision: string; change: string }>(listLibraryChanges, [change, sheet, revision, CHANGES]);
+  const last = rows.at(-1);
+  return { sheets: rows.map(standingSheet), after: last ? `${last.change}:${last.sheet}:${last.revision}` : (after ?? null), more: rows.length === CHANGES };
+}

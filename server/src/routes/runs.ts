@@ -1,0 +1,215 @@
+import type { Express } from 'express';
+import { AppError } from '@stennet/core/errors';
+import { assertRunnable, type Sheet } from '@stennet/core/procedure';
+import { canonicalJson, GENESIS_HASH, sealEvent, type StoredEvent } from '@stennet/core/record';
+import { admit, evolve, next, replay, type EventOf, type RunEvent, type RunState } from '@stennet/core/run';
+import type { Appended } from '@stennet/core/contract';
+import type { Wrench } from '@stennet/core/quantity';
+import { brokenConstraint, onlyRow, type Client } from '../db/database';
+import appendRunEvents from '../db/queries/appendRunEvents.sql';
+import findRun from '../db/queries/findRun.sql';
+import findRunOfJoint from '../db/queries/findRunOfJoint.sql';
+import insertRun from '../db/queries/insertRun.sql';
+import listPeople from '../db/queries/listPeople.sql';
+import listRunEvents from '../db/queries/listRunEvents.sql';
+import listWrenches from '../db/queries/listWrenches.sql';
+import lockRun from '../db/queries/lockRun.sql';
+import updateRunHead from '../db/queries/updateRunHead.sql';
+import { serve, type Call, type Deps } from '../http/serve';
+import { standingOf } from './standing';
+import { jointWithSheet, orderLabel } from './orders';
+
+export function runRoutes(app: Express, deps: Deps): void {
+  serve(app, deps, 'run', async ({ client, params }) => {
+    const run = onlyRow(
+      (await client.query<{ joint: string; head_hash: string; sheet: string; sheet_hash: string; superseded_by: string | null }>(findRun, [params.run])).rows,
+      new AppError('RUN_UNKNOWN'),
+    );
+    const joint = await jointWithSheet(client, run.joint);
+    const events = (await storedEvents(client, params.run ?? '')).map((s) => s.stored.event);
+    const people = Object.fromEntries((await client.query<{ id: string; name: string }>(listPeople)).rows.map((p) => [p.id, p.name]));
+    return {
+      id: params.run ?? '',
+      joint: run.joint,
+      order: orderLabel(joint),
+      sheet: JSON.parse(run.sheet) as Sheet,
+      sheetHash: run.sheet_hash,
+      supersededBy: run.superseded_by,
+      events,
+      people,
+      headHash: run.head_hash,
+    };
+  });
+  serve(app, deps, 'appendRunEvents', append);
+}
+
+interface Sealed {
+  stored: StoredEvent;
+  body: string;
+  hash: string;
+}
+
+async function storedEvents(client: Client, run: string): Promise<Sealed[]> {
+  const { rows } = await client.query<{ body: string; hash: string }>(listRunEvents, [run]);
+  return rows.map((r) => ({ ...r, stored: JSON.parse(r.body) as StoredEvent }));
+}
+
+/**
+ * Parsed at the edge; then: already stored under this id? same answer. Load, admit with core's own code, append, reply.
+ * What comes before a refused event is kept; the refused one and what follows are not.
+ */
+async function append({ client, session, params, body, deps }: Call<'appendRunEvents'>): Promise<Appended> {
+  const run = params.run ?? '';
+  for (const e of body.events) {
+    if (e.run !== run || e.shop !== session.shop.id) throw new AppError('RUN_UNKNOWN');
+    if (e.person !== session.person.id) throw new AppError('WRONG_PERSON');
+  }
+  const receivedAt = deps.now().toISOString();
+  const head = await lockedHead(client, run, body.events[0], session.shop.id, body.deviceName, receivedAt);
+  const earlier = await storedEvents(client, run);
+  const wrenches = (await client.query<Wrench>(listWrenches)).rows;
+  const work = new Appending(
+    replay(
+      head.sheet,
+      earlier.map((s) => s.stored.event),
+    ),
+    earlier,
+    wrenches,
+    receivedAt,
+  );
+  const refused = work.takeAll(body.events, head.sheetHash);
+  if (refused && work.answered.length === 0) throw refused.error;
+  await store(client, session.shop.id, run, work, body.deviceName);
+  return { stored: work.answered, refused: refused && { id: refused.id, code: refused.error.code, params: { ...refused.error.params } } };
+}
+
+interface Head {
+  sheet: Sheet;
+  sheetHash: string;
+}
+
+async function lockedHead(client: Client, run: string, first: RunEvent | undefined, shop: string, deviceName: string, now: string): Promise<Head> {
+  const lock = async (): Promise<Head | undefined> => {
+    const row = (await client.query<{ sheet: string; sheet_hash: string }>(lockRun, [run])).rows[0];
+    return row && { sheet: JSON.parse(row.sheet) as Sheet, sheetHash: row.sheet_hash };
+  };
+  const known = await lock();
+  if (known) return known;
+  if (first?.type !== 'started') throw new AppError('RUN_UNKNOWN');
+  await beginRun(client, first, shop, deviceName, now);
+  const begun = await lock();
+  if (!begun) throw new Error('a run that was just inserted is not there');
+  return begun;
+}
+
+async function beginRun(client: Client, started: EventOf<'started'>, shop: string, deviceName: string, now: string): Promise<void> {
+  const joint = await jointWithSheet(client, started.payload.joint);
+  if (joint.hash !== started.payload.sheetHash || joint.sheet !== started.payload.sheet || joint.revision !== started.payload.revision) {
+    throw new AppError('SHEET_MISMATCH');
+  }
+  assertRunnable(JSON.parse(joint.body) as Sheet);
+  const other = (await client.query<{ state: string }>(findRunOfJoint, [joint.joint])).rows[0];
+  if (other) throw new AppError(other.state === 'finished' ? 'JOINT_ALREADY_TIGHT' : 'JOINT_HAS_OPEN_RUN');
+  try {
+    await client.query(insertRun, [shop, started.run, joint.joint, joint.sheet, joint.revision, started.person, started.device, deviceName, now]);
+  } catch (error) {
+    // Two devices started at the same moment: the index decides.
+    if (brokenConstraint(error) === 'run_one_per_joint') throw new AppError('JOINT_HAS_OPEN_RUN');
+    throw error;
+  }
+}
+
+/** One batch on its way into a run's list. */
+class Appending {
+  readonly answered: Appended['stored'] = [];
+  readonly fresh: Sealed[] = [];
+  private readonly byId: Map<string, Sealed>;
+  private last: Sealed | undefined;
+
+  constructor(
+    public state: RunState,
+    earlier: readonly Sealed[],
+    private readonly wrenches: readonly Wrench[],
+    private readonly receivedAt: string,
+  ) {
+    this.byId = new Map(earlier.map((s) => [s.stored.event.id, s]));
+    this.last = earlier.at(-1);
+  }
+
+  takeAll(events: readonly RunEvent[], sheetHash: string): { id: string; error: AppError } | null {
+    for (const event of events) {
+      try {
+        this.take(event, sheetHash);
+      } catch (error) {
+        if (error instanceof AppError) return { id: event.id, error };
+        throw error;
+      }
+    }
+    return null;
+  }
+
+  private take(event: RunEvent, sheetHash: string): void {
+    const known = this.byId.get(event.id);
+    if (known) {
+      if (canonicalJson(known.stored.event) !== canonicalJson(event)) throw new AppError('EVENT_ID_REUSED');
+      this.answer(known);
+      return;
+    }
+    admit(this.state, event);
+    if (event.type === 'started' && event.payload.sheetHash !== sheetHash) throw new AppError('SHEET_MISMATCH');
+    if (event.type === 'wrenchChosen' && event.payload.wrench) this.assertOurs(event.payload.wrench, event.payload.pendingLead === true);
+    // What a lead says is taken in only from the server's own list of statements; there is none yet.
+    if (event.type === 'used') throw new AppError('STATEMENT_ABOUT_NOTHING');
+    this.state = evolve(this.state, event);
+    const stored: StoredEvent = { position: (this.last?.stored.position ?? 0) + 1, receivedAt: this.receivedAt, prevHash: this.last?.hash ?? GENESIS_HASH, event };
+    const sealed = { stored, ...sealEvent(stored) };
+    this.byId.set(event.id, sealed);
+    this.fresh.push(sealed);
+    this.last = sealed;
+    this.answer(sealed);
+  }
+
+  /** The wrench as the device describes it must be the one in the shop's list, and in calibration by the server's day. */
+  private assertOurs(wrench: Wrench, isPending: boolean): void {
+    const ours = this.wrenches.find((w) => w.id === wrench.id);
+    if (!ours || canonicalJson(ours) !== canonicalJson(wrench)) throw new AppError('WRENCH_UNKNOWN');
+    if (!isPending && ours.calibratedUntil < this.receivedAt.slice(0, 10)) throw new AppError('WRENCH_OUT_OF_CALIBRATION', { wrench: ours.name, until: ours.calibratedUntil });
+  }
+
+  private answer(sealed: Sealed): void {
+    this.answered.push({ id: sealed.stored.event.id, position: sealed.stored.position, hash: sealed.hash });
+  }
+}
+
+async function store(client: Client, shop: string, run: string, work: Appending, deviceName: string): Promise<void> {
+  const { fresh, state } = work;
+  const last = fresh.at(-1);
+  if (!last || !state.holder) return;
+  const column = <T>(of: (s: Sealed) => T): T[] => fresh.map(of);
+  await client.query(appendRunEvents, [
+    shop,
+    run,
+    column((s) => s.stored.position),
+    column((s) => s.stored.event.id),
+    column((s) => s.stored.event.hold),
+    column((s) => s.stored.event.seq),
+    column((s) => s.stored.event.type),
+    column((s) => s.stored.event.person),
+    column((s) => s.body),
+    column((s) => s.hash),
+  ]);
+  const newHolder = fresh.some((s) => s.stored.event.type === 'tookOver') ? deviceName : null;
+  await client.query(updateRunHead, [
+    run,
+    state.status === 'notStarted' ? 'open' : state.status,
+    state.holder.person,
+    state.holder.device,
+    newHolder,
+    state.holder.hold,
+    state.lastSeq,
+    last.stored.position,
+    last.hash,
+    last.stored.receivedAt,
+    JSON.stringify(standingOf(state, next(state))),
+  ]);
+}

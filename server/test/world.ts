@@ -1,0 +1,114 @@
+import path from 'node:path';
+import type { Express } from 'express';
+import pg from 'pg';
+import request from 'supertest';
+import { canonicalJson, sha256Hex } from '@stennet/core/record';
+import { headSheet, Technician, type Place } from '@stennet/core/testing';
+import type { RunEvent } from '@stennet/core/run';
+import type { Wrench } from '@stennet/core/quantity';
+import { createApp } from '../src/app';
+import { openDatabase, type Database } from '../src/db/database';
+
+type Urls = Record<'admin' | 'owner' | 'app', string>;
+/** The database that each file of tests gets a copy of. */
+const template = JSON.parse(process.env.TEST_DATABASE_URLS ?? '{}') as Urls;
+const at = (url: string, database: string): string => Object.assign(new URL(url), { pathname: `/${database}` }).href;
+export const demoId = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+export const HALDEN = demoId(1);
+export const TERN = demoId(2);
+export const ORIGIN = 'http://shop.test';
+
+/** A server on a database of its own; its clock can be set. */
+export class House {
+  clock = new Date('2026-11-24T10:00:00Z');
+  private readonly database = `test_${process.pid}_${Math.floor(Math.random() * 1e9)}`;
+  readonly urls: Urls = { admin: at(template.admin, this.database), owner: at(template.owner, this.database), app: at(template.app, this.database) };
+  readonly db: Database = openDatabase(this.urls.app);
+  readonly app: Express = createApp({
+    db: this.db,
+    now: () => this.clock,
+    clockSetTo: null,
+    secureCookie: false,
+    logLevel: 'silent',
+    fonts: path.resolve(__dirname, '../dist/fonts'),
+  });
+  readonly admin = new pg.Client({ connectionString: this.urls.admin });
+  private made = 0;
+
+  async open(): Promise<this> {
+    const maker = new pg.Client({ connectionString: at(template.admin, 'postgres') });
+    await maker.connect();
+    await maker.query(`create database ${this.database} template ${new URL(template.admin).pathname.slice(1)}`);
+    await maker.end();
+    await this.admin.connect();
+    await this.admin.query('truncate sign_in_attempt');
+    return this;
+  }
+
+  async close(): Promise<void> {
+    await this.admin.end();
+    await this.db.close();
+  }
+
+  async signIn(name = 'Jonah Pike'): Promise<Session> {
+    const reply = await request(this.app).post('/api/session').set('Host', 'shop.test').set('Origin', ORIGIN).send({ name, password: 'witness-mark' });
+    const cookie = String(reply.headers['set-cookie']).split(';')[0] ?? '';
+    return new Session(this, cookie, reply.body.person?.id, reply.body.shop?.id);
+  }
+
+  /** A joint of a shop that nothing has been done on yet. */
+  async freshJoint(shop = HALDEN): Promise<string> {
+    this.made += 1;
+    const id = `7e000000-0000-4000-8000-${String(Date.now() % 1e6).padStart(6, '0')}${String(process.pid % 1000).padStart(3, '0')}${String(this.made).padStart(3, '0')}`;
+    const job = shop === HALDEN ? demoId(301) : demoId(311);
+    await this.admin.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [shop, id, job, 'Test head', headSheet.id, headSheet.revision]);
+    return id;
+  }
+}
+
+export class Session {
+  constructor(
+    private readonly house: House,
+    readonly cookie: string,
+    readonly person: string,
+    readonly shop: string,
+  ) {}
+  get(path: string): request.Test {
+    return request(this.house.app).get(path).set('Host', 'shop.test').set('Cookie', this.cookie);
+  }
+  post(path: string, body: unknown): request.Test {
+    return request(this.house.app)
+      .post(path)
+      .set('Host', 'shop.test')
+      .set('Origin', ORIGIN)
+      .set('Cookie', this.cookie)
+      .send(body as object);
+  }
+  /** The same person, working in another of their shops. */
+  async into(shop: string): Promise<Session> {
+    const reply = await this.post('/api/session/shop', { shop }).expect(200);
+    return new Session(this.house, String([reply.headers['set-cookie']].flat().at(-1)).split(';')[0] ?? '', this.person, shop);
+  }
+  append(run: string, events: readonly RunEvent[]): request.Test {
+    return this.post(`/api/runs/${run}/events`, { deviceName: 'Phone', events });
+  }
+
+  /** A technician whose events this session may send. */
+  async technician(joint: string, sheet = headSheet): Promise<Technician> {
+    const wrenches = ((await this.get('/api/wrenches')).body as { wrenches: Wrench[] }).wrenches;
+    const inchPounds = wrenches.find((w) => w.name.startsWith('Wrench 3'));
+    const large = wrenches.find((w) => w.name.startsWith('Wrench 2'));
+    const unique = Math.floor(Math.random() * 1e11);
+    const place: Place = {
+      shop: this.shop,
+      run: `8e000000-0000-4000-8000-${String(unique).padStart(12, '0')}`,
+      joint,
+      device: demoId(700),
+      person: this.person,
+      sheetHash: sha256Hex(canonicalJson(sheet)),
+      wrenches: [inchPounds, large].filter((w) => w !== undefined),
+      from: unique,
+    };
+    return new Technician(sheet, place);
+  }
+}
