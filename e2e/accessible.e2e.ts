@@ -123,8 +123,8 @@ test.describe(() => {
     await t.button('Start tightening').click();
     await expect(t.page.getByText('Disc in, gearbox side out; alignment tool in.')).toBeVisible();
     await clean(t, 'step');
-    await t.tap('Done');
-    await t.tap('Done');
+    await t.pull('Done');
+    await t.pull('Done');
     await t.tap('In, each in its own hole');
     for (let i = 0; i < 6; i += 1) await t.pull('Done');
     await clean(t, 'round');

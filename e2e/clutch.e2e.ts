@@ -7,9 +7,9 @@ test('a clutch: steps, rounds until it is seated, a hold point that sends back, 
   await t.button('Start tightening').click();
   // What can ruin it stands alone, in the order met at the vehicle.
   await expect(t.page.getByText('Disc in, gearbox side out; alignment tool in.')).toBeVisible();
-  await t.tap('Done');
+  await t.pull('Done');
   await expect(t.page.getByText('High-temperature grease on the splines')).toBeVisible();
-  await t.tap('Done');
+  await t.pull('Done');
   await t.tap('In, each in its own hole');
   for (let i = 0; i < 6; i += 1) await t.pull('Done');
   await expect(t.page.getByRole('heading', { name: 'Round 1: draw down by part-turns' })).toBeVisible();
@@ -40,8 +40,8 @@ test('a damper: drawn on to its gap, seated with the old bolt, finished with the
   await t.openOrder('2433');
   await t.button('Tighten crank damper').click();
   await t.button('Start tightening').click();
-  await t.tap('Done');
-  await t.tap('Done');
+  await t.pull('Done');
+  await t.pull('Done');
   await t.tap('In, each in its own hole');
   await t.tap('It is seated');
   await t.page.getByRole('textbox', { name: 'Measured, in mm' }).fill('3');
@@ -59,7 +59,7 @@ test('a damper: drawn on to its gap, seated with the old bolt, finished with the
   await t.tap('Angle gauge');
   await t.tap('Yes, +70° each');
   await t.pull('Turned 70° by gauge');
-  await t.tap('Done');
+  await t.pull('Done');
   await t.tap('Finish and record');
   await expect.poll(async () => (await house.events()).at(-1)?.type).toBe('finished');
   expect((await house.events()).flatMap((e) => (e.type === 'pulled' ? [e.payload.fastener] : []))).toEqual(['1/1', '1/2', '1/2']);
