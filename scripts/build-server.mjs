@@ -14,7 +14,7 @@ await build({
   format: 'esm',
   target: 'node20',
   loader: { '.sql': 'text' },
-  external: ['@node-rs/argon2', 'express', 'express-static-gzip', 'compression', 'helmet', 'papaparse', 'pdfkit', 'pg', 'pino', 'pino-http'],
+  external: ['@node-rs/argon2', 'express', 'express-static-gzip', 'compression', 'helmet', 'papaparse', 'pdfkit', 'pg', 'pino', 'pino-http', 'sharp'],
   logLevel: 'warning',
 });
 

@@ -16,7 +16,12 @@ import { exportRoutes } from './routes/exportSheets';
 import { importRoutes } from './routes/importSheets';
 import { libraryRoutes } from './routes/library';
 import { printRoutes } from './routes/printSheet';
+import { partsListRoutes } from './routes/partsList';
+import { photoRoutes } from './routes/photos';
 import { sessionRoutes } from './routes/session';
+import { statementRoutes } from './routes/statements';
+import { toolRoutes } from './routes/tools';
+import { writeOrderRoutes } from './routes/writeOrders';
 
 export interface AppOptions extends Deps {
   /** Folder of the built web app; without it only the API is served. */
@@ -41,14 +46,19 @@ export function createApp(options: AppOptions): Express {
   app.use('/api', requireSameOrigin, compression());
   // A file streams in past the reader of small bodies.
   importRoutes(app, options);
+  photoRoutes(app, options);
   app.use('/api', express.json({ limit: '256kb', strict: true }));
   sessionRoutes(app, options);
   orderRoutes(app, options);
+  writeOrderRoutes(app, options);
+  toolRoutes(app, options);
+  statementRoutes(app, options);
   runRoutes(app, options);
   sheetRoutes(app, options);
   libraryRoutes(app, options);
   exportRoutes(app, options);
   printRoutes(app, options);
+  partsListRoutes(app, options);
   app.use('/api', () => {
     throw new AppError('NOT_FOUND');
   });

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { ORDER_STATES } from '../order/names';
 import { textOf, UuidSchema } from './text';
 
 /** Bodies are read strictly: an unknown field is refused. */
@@ -22,3 +23,11 @@ export const ExportQuery = v.strictObject({
 export const ImportQuery = v.strictObject({ mode: v.picklist(['look', 'write']), skip: v.optional(v.literal('refused')) });
 /** Behind which change, sheet and revision: what the last answer ended with. */
 export const ChangesQuery = v.strictObject({ after: v.optional(v.pipe(v.string(), v.regex(/^\d{1,15}:[A-Za-z0-9][A-Za-z0-9._-]{0,39}:[A-Z]{1,3}$/))) });
+export const OrdersQuery = v.strictObject({ q: word, state: v.optional(v.picklist(ORDER_STATES)), all: v.optional(v.literal('yes')) });
+/** The parts list of a repair order, as a table or on paper. */
+export const PartsQuery = v.strictObject({ form: v.picklist(['csv', 'pdf']) });
+/** Which square the paper disc sits on. */
+export const DiscQuery = v.strictObject({ drive: v.optional(v.picklist(['1/4', '3/8', '1/2', '3/4', '1'])) });
+/** Where a piece of a photo begins, and how long the whole is. */
+const bytes = v.pipe(v.string(), v.regex(/^\d{1,8}$/), v.transform(Number));
+export const PieceQuery = v.strictObject({ start: bytes, size: v.pipe(bytes, v.minValue(1), v.maxValue(12_000_000)) });

@@ -7,11 +7,11 @@ describe('permissions', () => {
   test('who may tighten, who may only look', () => {
     const table = Object.fromEntries(ROLES.map((role) => [role, (Object.keys(permissions) as Permission[]).filter((p) => isAllowed(role, p))]));
     expect(table).toEqual({
-      lead: ['order.read', 'order.write', 'run.read', 'run.write', 'sheet.read', 'sheet.write', 'sheet.approve', 'wrench.read'],
-      technician: ['order.read', 'order.write', 'run.read', 'run.write', 'sheet.read', 'sheet.write', 'wrench.read'],
-      adviser: ['order.read', 'order.write', 'run.read', 'sheet.read', 'wrench.read'],
-      apprentice: ['order.read', 'run.read', 'sheet.read', 'wrench.read'],
-      owner: ['order.read', 'run.read', 'sheet.read', 'wrench.read'],
+      lead: ['order.read', 'order.write', 'run.read', 'run.write', 'sheet.read', 'sheet.write', 'sheet.approve', 'tool.read', 'tool.write'],
+      technician: ['order.read', 'order.write', 'run.read', 'run.write', 'sheet.read', 'sheet.write', 'tool.read'],
+      adviser: ['order.read', 'order.write', 'run.read', 'sheet.read', 'tool.read'],
+      apprentice: ['order.read', 'run.read', 'sheet.read', 'tool.read'],
+      owner: ['order.read', 'run.read', 'sheet.read', 'tool.read'],
     });
   });
 
@@ -19,7 +19,7 @@ describe('permissions', () => {
     const open = Object.entries(routes)
       .filter(([, r]) => r.method !== 'GET' && !(r.permission && r.permission !== 'door'))
       .map(([name]) => name);
-    expect(open).toEqual(['signIn', 'signOut', 'switchShop']);
+    expect(open).toEqual(['signIn', 'signOut', 'switchShop', 'setPin']);
   });
 });
 

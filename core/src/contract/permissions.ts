@@ -10,7 +10,8 @@ export const permissions = {
   'sheet.read': ['lead', 'technician', 'adviser', 'apprentice', 'owner'],
   'sheet.write': ['lead', 'technician'],
   'sheet.approve': ['lead'],
-  'wrench.read': ['lead', 'technician', 'adviser', 'apprentice', 'owner'],
+  'tool.read': ['lead', 'technician', 'adviser', 'apprentice', 'owner'],
+  'tool.write': ['lead'],
 } as const satisfies Record<string, readonly Role[]>;
 export type Permission = keyof typeof permissions;
 

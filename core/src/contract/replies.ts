@@ -1,6 +1,7 @@
 import * as v from 'valibot';
+import type { OrderEntry } from '../order/entries';
+import { ENTRY_KINDS, ORDER_STATES } from '../order/names';
 import { UNIT_CODES } from '../quantity/unit';
-import { WrenchSchema } from '../quantity/wrench';
 import { ROLES } from './permissions';
 
 /** Replies are read leniently: an older app meets a newer server and passes over what it does not know. */
@@ -34,7 +35,18 @@ const RunBriefSchema = v.object({
   holderDeviceName: v.string(),
   lastAt: v.string(),
   /** Where it stands, as computed by core when the last event came in. */
-  standing: v.object({ stage: v.number(), stages: v.number(), done: v.number(), of: v.number(), fastener: nullableText, stageName: nullableText }),
+  standing: v.object({
+    stage: v.number(),
+    stages: v.number(),
+    done: v.number(),
+    of: v.number(),
+    fastener: nullableText,
+    stageName: nullableText,
+    /** Put in for the work and not out yet. */
+    putIn: v.optional(v.array(v.string()), []),
+    /** How much waits for the lead's word. */
+    asksLead: v.optional(v.number(), 0),
+  }),
 });
 export type RunBrief = v.InferOutput<typeof RunBriefSchema>;
 
@@ -44,9 +56,23 @@ const JointSchema = v.object({
   sheetId: id,
   revision: v.string(),
   sheetTitle: v.string(),
+  sheetKind: v.optional(v.string(), ''),
   run: v.nullable(RunBriefSchema),
 });
 export type Joint = v.InferOutput<typeof JointSchema>;
+
+/** A newer server may have kinds of entries that are not known here: they are passed over. */
+const EntriesSchema = v.pipe(
+  v.array(v.object({ id, version: v.number(), by: v.string(), at: v.string(), body: v.looseObject({ kind: v.string() }) })),
+  v.transform((list) => list.filter((e): e is typeof e & { body: OrderEntry } => (ENTRY_KINDS as readonly string[]).includes(e.body.kind))),
+);
+export interface Entry<B extends OrderEntry = OrderEntry> {
+  id: string;
+  version: number;
+  by: string;
+  at: string;
+  body: B;
+}
 
 export const OrderSchema = v.object({
   id,
@@ -57,14 +83,23 @@ export const OrderSchema = v.object({
   concern: v.string(),
   bay: nullableText,
   promisedAt: nullableText,
-  state: v.picklist(['open', 'waiting', 'out', 'inWork', 'toCheck', 'done', 'handedOver']),
-  jobs: v.array(v.object({ id, title: v.string(), joints: v.array(JointSchema) })),
+  state: v.picklist(ORDER_STATES),
+  version: v.optional(v.number(), 0),
+  openedAt: v.optional(v.string(), ''),
+  jobs: v.array(v.object({ id, title: v.string(), kind: v.optional(v.string(), 'other'), joints: v.array(JointSchema) })),
+  entries: v.optional(EntriesSchema, []),
 });
 export type Order = v.InferOutput<typeof OrderSchema>;
 
 export const TodaySchema = v.object({ orders: v.array(OrderSchema) });
 
-export const WrenchesSchema = v.object({ wrenches: v.array(v.object({ ...WrenchSchema.entries })) });
+export const ToolsSchema = v.object({
+  tools: v.array(
+    v.object({ id, version: v.number(), retired: v.boolean(), changedAt: v.string(), changedBy: nullableText, tool: v.looseObject({ kind: v.string(), name: v.string() }) }),
+  ),
+});
+export const PeopleSchema = v.object({ people: v.array(v.object({ id, name: v.string(), role: v.picklist(ROLES), hasPin: v.boolean() })) });
+export type Person = v.InferOutput<typeof PeopleSchema>['people'][number];
 export const AppendedSchema = v.object({
   stored: v.array(v.object({ id, position: v.number(), hash: v.string() })),
   refused: v.nullable(v.object({ id, code: v.string(), params: v.record(v.string(), v.union([v.string(), v.number()])) })),
@@ -80,7 +115,18 @@ export const replies = {
   me: MeSchema,
   today: TodaySchema,
   order: OrderSchema,
-  wrenches: WrenchesSchema,
+  orders: TodaySchema,
+  createOrder: v.object({ order: id }),
+  saveOrder: OkSchema,
+  setOrderState: OkSchema,
+  addJob: v.object({ job: id }),
+  saveEntry: v.object({ version: v.number() }),
+  people: PeopleSchema,
+  tools: ToolsSchema,
+  saveTool: OkSchema,
+  setPin: OkSchema,
+  /** Bytes that are still to come begin at `have`; `photo` once it is kept. */
+  photoPiece: v.object({ have: v.number(), photo: nullableText, width: v.number(), height: v.number() }),
   sheetPlaces: v.object({ places: v.array(v.object({ maker: v.string(), engine: v.string(), kind: v.string(), sheets: v.number() })) }),
   appendRunEvents: AppendedSchema,
   discardDraft: OkSchema,

@@ -4,3 +4,5 @@ export { stageRibbon, type RibbonPlace } from './stageRibbon';
 export { flatsOf, turnDial } from './turnDial';
 export type { Drawing, Ink, Shape } from './shapes';
 export { fastenerSide } from './fastenerSide';
+export { angleDisc } from './angleDisc';
+export { adapterTop } from './adapterTop';

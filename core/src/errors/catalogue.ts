@@ -57,6 +57,11 @@ export const catalogue = {
   WRENCH_OUT_OF_RANGE: entry((p) => `${p.wrench} reads from ${p.min} to ${p.max}; this stage needs ${p.target}. Outside its range a wrench clicks wrong.`, 'Take another wrench.'),
   WRENCH_OUT_OF_CALIBRATION: entry((p) => `${p.wrench} was in calibration until ${p.until}. Its click cannot be trusted.`, 'Take another wrench, or have this one checked.'),
   WRENCH_UNKNOWN: entry('This wrench is not in your shop’s list as you describe it.', 'Load the run again and choose the wrench anew.'),
+  LEVER_UNKNOWN: entry(
+    (p) => `How long ${p.wrench} is has not been entered, so an adapter on it cannot be reckoned with.`,
+    'Enter its length in the tool list, or work without an adapter.',
+  ),
+  NO_LEVER: entry('Folded back that far there is no lever left.', 'Turn the adapter forward, or take a shorter one.'),
   METHOD_NOT_ALLOWED: entry((p) => `This stage may not be done with ${p.method}.`, 'Choose one of the tools shown.'),
   SETTING_WRONG: entry((p) => `The scale must say ${p.expected}, not ${p.got}.`, 'Set the wrench to the number shown, then confirm.'),
   ONE_TIME_USE: entry(
@@ -95,6 +100,23 @@ export const catalogue = {
   REPLACEMENT_WRONG: entry((p) => `The replacement here is ${p.expected}.`, 'Confirm the one shown.'),
   REQUIRES_ALL: entry('Each fastener needs an answer.', 'Answer for those that are still open.'),
 
+  // the lead's word
+  PIN_WRONG: entry((p) => `That is not ${p.name}’s PIN.`, 'Type it again. After five wrong tries it rests for a quarter of an hour.'),
+  PIN_NONE: entry((p) => `${p.name} has no PIN yet.`, 'It is set on the account page, signed in as that person.'),
+  PIN_LIMITED: entry((p) => `Too many wrong tries on this device. ${p.name}’s PIN rests for ${p.minutes ?? 15} minutes.`, 'Wait, or have it said from the lead’s own device.'),
+  PIN_FORM: entry('A PIN is 4 to 8 digits, not all the same and not in a row.', 'Choose another one.'),
+  STATEMENT_UNKNOWN: entry('This statement is not on the server as you have it.', 'Ask the lead to say it again.'),
+
+  // the repair order
+  ORDER_CHANGED: entry((p) => `${p.by} has changed this meanwhile (${p.at}).`, 'What you typed is still here. Look at both, then keep one.'),
+  ORDER_NUMBER_TAKEN: entry((p) => `RO ${p.number} is there already.`, 'Open that one, or take another number.'),
+  ORDER_STATE: entry((p) => `This repair order is not ready to be ${p.state}: ${p.why}.`, 'Do that first, or look at what blocks it.'),
+  JOB_KIND_UNKNOWN: entry('There is no such kind of job.', 'Choose one of those shown.'),
+  TOOL_CHANGED: entry((p) => `${p.by} has changed this tool meanwhile.`, 'What you typed is still here. Load the list again, then enter it once more.'),
+  TOOL_RANGE: entry('The lowest value of the scale must be below the highest, and a graduation smaller than both.', 'Read it off the wrench again.'),
+  PHOTO_KIND: entry('Only photos can be kept here: JPEG, PNG or WebP.', 'Take a photo, or save the picture in one of these forms.'),
+  PHOTO_BROKEN: entry('This photo did not arrive whole.', 'It is sent again from this device.'),
+
   // sheets
   SHEET_NOT_RUNNABLE: entry(
     (p) => `There is an error in the sheet, at ${p.where}: ${String(p.what).replace(/\.$/, '')}.`,
@@ -122,6 +144,11 @@ export const catalogue = {
   UNIT_KIND: entry((p) => `A value in ${p.from} cannot be turned into ${p.to}.`, 'Use two units of the same kind.'),
   THREAD_UNKNOWN: entry((p) => `“${p.thread}” is no thread that is known here.`, 'Write it like M10, M10×1.25 or 3/8-16.'),
   CLASS_UNKNOWN: entry((p) => `“${p.name}” is no property class that is known here.`, 'Choose one of the classes listed.'),
+  UNIT_UNREADABLE: entry(
+    (p) => `“${p.text}” is no unit that is known here.`,
+    (p) => `Type the number alone; it is taken in ${p.expected}.`,
+  ),
+  VALUE_NOT_HERE: entry((p) => `${p.value} cannot be right for “${p.field}”: ${p.range}.`, 'Check the number and its unit, then enter it again.'),
   NUMBER_UNREADABLE: entry((p) => `“${p.text}” is not a number.`, 'Type digits, with a point or a comma before the decimals.'),
 } as const satisfies Record<string, Entry>;
 

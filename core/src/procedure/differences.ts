@@ -6,7 +6,7 @@ import { orderOf, seatsOf } from './stageFacts';
 
 /** How much a difference matters to the fastener. */
 export interface Difference {
-  what: 'value' | 'stage' | 'order' | 'fastener' | 'reuse' | 'compound' | 'applies' | 'step';
+  what: 'value' | 'stage' | 'order' | 'fastener' | 'reuse' | 'compound' | 'applies' | 'step' | 'part';
   isGrave: boolean;
   text: string;
 }
@@ -20,10 +20,28 @@ const times = (ratio: number): string => (ratio >= 1 ? `${ratio.toFixed(ratio < 
  * @param other the one that is compared with it: an earlier revision, or a conflicting source
  */
 export function differences(mine: Sheet, other: Sheet): Difference[] {
-  return [...finalValues(mine, other), ...stages(mine, other), ...orders(mine, other), ...fasteners(mine, other), ...steps(mine, other), ...where(mine, other)];
+  return [
+    ...finalValues(mine, other),
+    ...stages(mine, other),
+    ...orders(mine, other),
+    ...fasteners(mine, other),
+    ...steps(mine, other),
+    ...parts(mine, other),
+    ...where(mine, other),
+  ];
 }
 
 const difference = (what: Difference['what'], text: string, isGrave = false): Difference => ({ what, isGrave, text });
+
+/** What goes in besides, and what holds the crank. */
+function parts(mine: Sheet, other: Sheet): Difference[] {
+  const said = (s: Sheet): string[] => (s.parts ?? []).map((p) => `${p.count} × ${p.name}${p.need === 'consider' ? ', worth replacing' : ''}`);
+  const [own, theirs] = [said(mine), said(other)];
+  return [
+    ...own.filter((p) => !theirs.includes(p)).map((p) => difference('part', `${p}: only in rev ${mine.revision} of “${mine.title}”.`)),
+    ...theirs.filter((p) => !own.includes(p)).map((p) => difference('part', `${p}: only in rev ${other.revision} of “${other.title}”.`)),
+  ];
+}
 
 /** The one that matters most: how far apart the last torques are, and whether the other one passes yield. */
 function finalValues(mine: Sheet, other: Sheet): Difference[] {

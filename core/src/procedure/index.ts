@@ -1,7 +1,38 @@
-export { AfterSchema, ClockSchema, GroupSchema, HEADS, REUSE, SHEET_VERSION, SheetSchema, TELL_APART, type After, type Clock, type Group, type Seat, type Sheet } from './sheet';
+export {
+  AfterSchema,
+  ClockSchema,
+  GroupSchema,
+  HEADS,
+  REUSE,
+  SHEET_VERSION,
+  SheetPartSchema,
+  SheetSchema,
+  TELL_APART,
+  type After,
+  type Clock,
+  type Group,
+  type Seat,
+  type Sheet,
+  type SheetPart,
+} from './sheet';
 export { COMPOUND_KINDS, COMPOUND_PLACES, PHASES, STEP_KINDS, StepSchema, type Compound, type Step } from './step';
 export { ACTIONS, ORDERS, PURPOSES, StageSchema, type Action, type Order, type Part, type Repeat, type Stage, type Target } from './stage';
-export { entersYield, groupOf, groupOfSeat, isAnyOrder, isByFastener, isOn, isOwedByPosition, isSettling, orderOf, seatsNamed, seatsOf, stageAt, stageIndex } from './stageFacts';
+export {
+  actsOf,
+  entersYield,
+  groupOf,
+  groupOfSeat,
+  isAnyOrder,
+  isByFastener,
+  isOn,
+  isOwedByPosition,
+  isSettling,
+  orderOf,
+  seatsNamed,
+  seatsOf,
+  stageAt,
+  stageIndex,
+} from './stageFacts';
 export { PROCEDURE, sheetForPart, TAKE_APART } from './runParts';
 export { readSheet } from './migrateSheet';
 export { assertRunnable } from './assertRunnable';

@@ -42,6 +42,16 @@ const PlaceSchema = v.union([v.strictObject({ step: KeySchema }), v.strictObject
 export const ClockSchema = v.strictObject({ id: KeySchema, kind: v.picklist(['within', 'notBefore']), from: PlaceSchema, to: PlaceSchema, minutes: positive, text: textOf(120) });
 export type Clock = v.InferOutput<typeof ClockSchema>;
 
+/** What goes in besides the fasteners: gaskets, seals, and the neighbour that is better replaced while one is in there. */
+export const SheetPartSchema = v.strictObject({
+  id: KeySchema,
+  name: textOf(60),
+  count: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(200)),
+  need: v.picklist(['new', 'consider']),
+  why: v.optional(textOf(200)),
+});
+export type SheetPart = v.InferOutput<typeof SheetPartSchema>;
+
 /** What falls due later: re-tightening, checks, limits, advice. */
 export const AfterSchema = v.strictObject({
   id: KeySchema,
@@ -99,6 +109,9 @@ export const SheetSchema = v.strictObject({
   seats: v.pipe(v.array(SeatSchema), v.minLength(1), v.maxLength(240)),
   groups: v.pipe(v.array(GroupSchema), v.minLength(1), v.maxLength(20)),
   instances: v.optional(InstancesSchema),
+  parts: v.optional(v.pipe(v.array(SheetPartSchema), v.maxLength(30))),
+  /** What keeps the crank from turning: many locks work one way only. */
+  holding: v.optional(v.strictObject({ loosening: v.optional(textOf(160)), tightening: v.optional(textOf(160)) })),
   steps: v.pipe(v.array(StepSchema), v.maxLength(100)),
   clocks: v.pipe(v.array(ClockSchema), v.maxLength(20)),
   takeApart: v.pipe(v.array(StageSchema), v.maxLength(20)),

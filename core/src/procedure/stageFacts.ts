@@ -1,7 +1,7 @@
 import { AppError } from '../errors';
 import { orderByRule } from '../joint';
 import type { Group, Seat, Sheet } from './sheet';
-import type { Action, Order, Stage } from './stage';
+import type { Action, Order, Part, Stage } from './stage';
 
 /** The group a seat belongs to; a sheet that passed its checks has one for each. */
 export function groupOf(sheet: Sheet, seat: Seat): Group {
@@ -124,3 +124,6 @@ export const isSettling = (stage: Stage): boolean => stage.repeat?.kind === 'unt
 
 /** What a stage does to a position rather than to the fastener that is in it: a trial, and the old part as a tool. */
 export const isOwedByPosition = (stage: Stage): boolean => stage.trial === true || stage.with === 'oldPartAsTool';
+
+/** What is done on one fastener in a stage, one after the other: the stage itself, or its inner stages. */
+export const actsOf = (stage: Stage): readonly (Stage | Part)[] => stage.each ?? [stage];

@@ -1,4 +1,4 @@
-import { angleState, boltCompliance, evenFriction, plateCompliance, preloadForTorque } from '../clamp';
+import { angleState, boltCompliance, evenFriction, plateCompliance, preloadForTorque, torqueForPreload, type AngleJoint } from '../clamp';
 import { convert, units } from '../quantity';
 import { frictionBands, hexHeadOf, propertyClassOf, threadOf } from '../thread';
 import type { Group, Sheet } from './sheet';
@@ -12,6 +12,14 @@ export interface UsedOnce {
   passesYield: boolean;
   /** By how much it stays longer once it is out. */
   permanentSetMm: number;
+  /** Of the stretch between yield and tensile strength; 0 where it stays elastic. */
+  reserveUsed: number;
+  /** Clamp load after the angle over the friction band, as a share of the nominal one to each side. */
+  spreadByAngle: number;
+  /** The same with a torque alone. */
+  spreadByTorque: number;
+  /** About what a bar feels at the end; never a value to set. */
+  endTorqueNm: number;
   text: string;
 }
 
@@ -25,28 +33,50 @@ export interface UsedOnce {
 export function usedOnce(sheet: Sheet, group: Group): UsedOnce | null {
   const turn = lastTurn(sheet, group);
   if (!turn || group.gripLengthMm === undefined) return null;
+  const { low, nominal, high } = frictionBands[group.frictionCondition];
+  const at = (mu: number) => modelOf(group, group.gripLengthMm ?? 0, turn.torqueNm, mu);
+  const joint = at(nominal);
+  const state = angleState(joint, turn.deg);
+  const passesYield = state.regime !== 'elastic';
+  const share = (values: number[]): number => (Math.max(...values) - Math.min(...values)) / 2 / (values[1] ?? 1);
+  const mus = [low, nominal, high];
+  const numbers = {
+    turnedDeg: turn.deg,
+    angleToYieldDeg: state.angleToYieldDeg,
+    passesYield,
+    permanentSetMm: state.permanentSetMm,
+    reserveUsed: passesYield ? Math.min(1, (turn.deg - state.angleToYieldDeg) / (state.angleToTensileDeg - state.angleToYieldDeg)) : 0,
+    spreadByAngle: share(mus.map((mu) => angleState(at(mu), turn.deg).preloadKn)),
+    spreadByTorque: share(mus.map((mu) => at(mu).snugPreloadKn)),
+    endTorqueNm: torqueForPreload(state.preloadKn, joint.thread, evenFriction(nominal, hexHeadOf(joint.thread.dMm).meanMm)),
+  };
+  return { ...numbers, text: said(numbers) };
+}
+
+function said(n: Omit<UsedOnce, 'text'>): string {
+  const deg = (x: number): string => `${Math.round(x)}°`;
+  const share = (x: number): string => `${Math.round(x * 100)} %`;
+  if (!n.passesYield) return `It yields only after about ${deg(n.angleToYieldDeg)} and is turned ${deg(n.turnedDeg)}: it springs back.`;
+  const yields = n.angleToYieldDeg > 0 ? `It yields after about ${deg(n.angleToYieldDeg)}` : 'It yields before the angle begins';
+  return `${yields} and is turned ${deg(n.turnedDeg)}: it stays about ${n.permanentSetMm.toFixed(2)} mm longer and has used ${share(n.reserveUsed)} of its stretch to breaking. A second tightening would begin with that gone. By angle a new one clamps within about ±${share(n.spreadByAngle)}; by torque alone ±${share(n.spreadByTorque)}.`;
+}
+
+function modelOf(group: Group, gripMm: number, torqueNm: number, mu: number): AngleJoint {
   const thread = threadOf(group.thread.designation, group.thread.pitchMm);
   const head = hexHeadOf(thread.dMm);
-  const friction = evenFriction(frictionBands[group.frictionCondition].nominal, head.meanMm);
-  const freeThreadMm = Math.min(group.gripLengthMm, 1.5 * thread.dMm);
-  const bolt = boltCompliance(thread, { shankMm: group.gripLengthMm - freeThreadMm, freeThreadMm, joint: 'tapped' });
-  const plate = plateCompliance({ gripMm: group.gripLengthMm, bearingMm: head.bearingMm, holeMm: head.holeMm, outerMm: 3 * head.bearingMm, joint: 'tapped', partMPa: 205_000 });
-  const joint = {
+  const friction = evenFriction(mu, head.meanMm);
+  const freeThreadMm = Math.min(gripMm, 1.5 * thread.dMm);
+  const bolt = boltCompliance(thread, { shankMm: gripMm - freeThreadMm, freeThreadMm, joint: 'tapped' });
+  const plate = plateCompliance({ gripMm, bearingMm: head.bearingMm, holeMm: head.holeMm, outerMm: 3 * head.bearingMm, joint: 'tapped', partMPa: 205_000 });
+  return {
     thread,
     strength: propertyClassOf(group.propertyClass),
     boltCompliance: bolt.total,
     partCompliance: plate.compliance,
-    snugPreloadKn: preloadForTorque(turn.torqueNm, thread, friction),
+    snugPreloadKn: preloadForTorque(torqueNm, thread, friction),
     muThread: friction.thread,
     plasticLengthMm: freeThreadMm + 0.5 * thread.dMm,
   };
-  const state = angleState(joint, turn.deg);
-  const passesYield = state.regime !== 'elastic';
-  const deg = (x: number): string => `${Math.round(x)}°`;
-  const text = passesYield
-    ? `It yields after about ${deg(state.angleToYieldDeg)} and is turned ${deg(turn.deg)}: it stays about ${state.permanentSetMm.toFixed(2)} mm longer, and a second tightening would begin with that reserve gone.`
-    : `It yields only after about ${deg(state.angleToYieldDeg)} and is turned ${deg(turn.deg)}: it springs back.`;
-  return { turnedDeg: turn.deg, angleToYieldDeg: state.angleToYieldDeg, passesYield, permanentSetMm: state.permanentSetMm, text };
 }
 
 /** The last torque on the group, and the angles after it. */

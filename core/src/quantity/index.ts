@@ -2,4 +2,7 @@ export { convert, plainText, units, UNIT_CODES, type Quantity, type UnitCode, ty
 export { parseNumber } from './parseNumber';
 export { createFormatter, inUnit, type Formatter, type FormattedQuantity, type ShopStyle } from './formatter';
 export { QuantitySchema, UnitSchema } from './quantitySchema';
-export { wrenchSetting, type Wrench, WrenchSchema } from './wrench';
+export { AdapterSchema, boltTorque, DRIVES, DriveSchema, scaleFactor, wrenchSetting, WrenchSchema, type Adapter, type Wrench } from './wrench';
+export { adapterSetting, leverFactor, type AdapterSetting, type Lever } from './lever';
+export { parseQuantity } from './parseQuantity';
+export { UNIT_WORDS } from './unitWords';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import adapters from '../../vectors/07_adapters.json';
 import unitVectors from '../../vectors/01_units.json';
 import { AppError } from '../errors';
-import { convert, createFormatter, parseNumber, UNIT_CODES, units, wrenchSetting, type ShopStyle, type UnitCode, type Wrench } from '.';
+import { convert, createFormatter, parseNumber, parseQuantity, UNIT_CODES, units, wrenchSetting, type ShopStyle, type UnitCode, type Wrench } from '.';
 
 interface UnitCase {
   name: string;
@@ -108,5 +108,39 @@ describe('numbers and text', () => {
     const now = new Date('2026-11-24T12:00:00Z');
     const before = (minutes: number): string => format.ago(new Date(now.getTime() - minutes * 60_000), now);
     expect([before(25), before(180), before(60 * 30)]).toEqual(['25 minutes ago', '3 hours ago', 'yesterday']);
+  });
+});
+
+describe('a value as people type it', () => {
+  test.each([
+    ['27', 27],
+    [' 27,5 ', 27.5],
+    ['27 Nm', 27],
+    ['27,5 N·m', 27.5],
+    ['20 ft-lb', 27.116],
+    ['20lbf·ft', 27.116],
+    ['240 in lb', 27.116],
+    ['2.8 kgf m', 27.459],
+  ] as const)('%s is understood', (text, nm) => {
+    expect(parseQuantity(text, 'N.m').value).toBeCloseTo(nm, 3);
+  });
+  test.each([
+    ['27 bananas', 'UNIT_UNREADABLE'],
+    ['27 mm', 'UNIT_KIND'],
+    ['', 'NUMBER_UNREADABLE'],
+    ['twenty', 'NUMBER_UNREADABLE'],
+    ['1,234.5', 'NUMBER_UNREADABLE'],
+    ['1.234,5 Nm', 'NUMBER_UNREADABLE'],
+    ['27 Nm Nm', 'UNIT_UNREADABLE'],
+  ] as const)('%s is refused', (text, code) => {
+    expect(() => parseQuantity(text, 'N.m')).toThrow(expect.objectContaining({ code }));
+  });
+  test('any number with any unit of its kind comes back as the same quantity', () => {
+    const torque = UNIT_CODES.filter((u) => units[u].kind === 'torque');
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 90_000 }), fc.constantFrom(...torque), fc.constantFrom(...torque), (n, from, to) => {
+        expect(parseQuantity(`${n / 10} ${units[from].symbol}`, to).value).toBeCloseTo(convert({ value: n / 10, unit: from }, to), 9);
+      }),
+    );
   });
 });

@@ -1,18 +1,38 @@
 import * as v from 'valibot';
 import { AppError } from '../errors';
+import { leverFactor } from './lever';
 import { UnitSchema } from './quantitySchema';
 import { convert, units, type Quantity } from './unit';
+
+export const DRIVES = ['1/4', '3/8', '1/2', '3/4', '1'] as const;
+export const DriveSchema = v.picklist(DRIVES);
+const name = v.pipe(v.string(), v.minLength(1), v.maxLength(60));
+const positive = v.pipe(v.number(), v.finite(), v.gtValue(0));
+
+/** A crowfoot or offset piece on the wrench, as the run pins it. */
+export const AdapterSchema = v.strictObject({
+  tool: v.pipe(v.string(), v.uuid()),
+  name,
+  offsetMm: positive,
+  angleDeg: v.pipe(v.number(), v.finite(), v.minValue(0), v.maxValue(180)),
+});
+export type Adapter = v.InferOutput<typeof AdapterSchema>;
 
 /** A wrench as the run pins it: what its scale reads, and until when it was in calibration. */
 export const WrenchSchema = v.strictObject({
   id: v.pipe(v.string(), v.uuid()),
-  name: v.pipe(v.string(), v.minLength(1), v.maxLength(60)),
+  name,
   kind: v.picklist(['click', 'dial', 'digital']),
   unit: UnitSchema,
   min: v.pipe(v.number(), v.finite(), v.minValue(0)),
   max: v.pipe(v.number(), v.finite(), v.minValue(0)),
-  graduation: v.pipe(v.number(), v.finite(), v.gtValue(0)),
+  graduation: positive,
   calibratedUntil: v.pipe(v.string(), v.isoDate()),
+  tolerancePercent: v.optional(positive),
+  drive: v.optional(DriveSchema),
+  /** Drive square to the middle of the grip. */
+  lengthMm: v.optional(positive),
+  adapter: v.optional(AdapterSchema),
 });
 export type Wrench = v.InferOutput<typeof WrenchSchema>;
 
@@ -20,14 +40,24 @@ export type Wrench = v.InferOutput<typeof WrenchSchema>;
 const EQUAL = 1e-9;
 
 /**
- * What the scale of this wrench must say for a published torque: the nearest graduation, halves up; rounding
- * may not leave the range, ends included. Straight extensions change nothing; a crowfoot is another matter.
+ * What the scale of a wrench says over what the bolt gets: 1 without an adapter.
+ * @throws AppError LEVER_UNKNOWN where the wrench's length is not known, NO_LEVER
+ */
+export function scaleFactor({ name: wrench, lengthMm, adapter }: Wrench): number {
+  if (!adapter) return 1;
+  if (lengthMm === undefined) throw new AppError('LEVER_UNKNOWN', { wrench });
+  return leverFactor({ lengthMm, offsetMm: adapter.offsetMm, angleDeg: adapter.angleDeg });
+}
+
+/**
+ * What the scale of this wrench must say for a published torque, its adapter reckoned in: the nearest graduation, halves
+ * up; rounding may not leave the range, ends included. Straight extensions change nothing.
  * Source: engineering practice, see docs/MODEL.md.
- * @throws AppError WRENCH_OUT_OF_RANGE
+ * @throws AppError WRENCH_OUT_OF_RANGE, LEVER_UNKNOWN, NO_LEVER
  * @example a wrench in lbf·in with graduation 1, for 27 N·m: 239
  */
 export function wrenchSetting(wrench: Wrench, target: Quantity): Quantity {
-  const exact = convert(target, wrench.unit);
+  const exact = convert(target, wrench.unit) * scaleFactor(wrench);
   if (exact < wrench.min - EQUAL || exact > wrench.max + EQUAL) {
     const { symbol } = units[wrench.unit];
     const say = (value: number): string => `${Math.round(value * 10) / 10} ${symbol}`;
@@ -38,4 +68,9 @@ export function wrenchSetting(wrench: Wrench, target: Quantity): Quantity {
   if (value > wrench.max + EQUAL) value -= wrench.graduation;
   if (value < wrench.min - EQUAL) value += wrench.graduation;
   return { value: Number(value.toPrecision(12)), unit: wrench.unit };
+}
+
+/** What the bolt got when the scale said this: the other way round. */
+export function boltTorque(wrench: Wrench, reading: Quantity): Quantity {
+  return wrench.adapter ? { value: reading.value / scaleFactor(wrench), unit: reading.unit } : reading;
 }

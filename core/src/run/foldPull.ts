@@ -1,4 +1,5 @@
 import { isOn, isOwedByPosition, stageAt, stageIndex, type Sheet } from '../procedure';
+import { boltTorque, type Quantity } from '../quantity';
 import { advance, withSeat, without } from './advance';
 import { noted } from './deviation';
 import type { EventOf } from './events';
@@ -6,7 +7,8 @@ import { slackened } from './goBack';
 import { judge, type Before, type Judgement } from './judge';
 import { hasTurned, lifeOf, owedStage, seatOf } from './seats';
 import type { OpenHold, Progress, SeatProgress } from './state';
-import { taskOf, type Task } from './task';
+import { isTorque, taskOf, type Task } from './task';
+import { toolFor } from './tools';
 
 export type Pull = EventOf<'pulled'>['payload'];
 
@@ -29,7 +31,14 @@ function placeOf(sheet: Sheet, p: Progress, pull: Pick<Pull, 'fastener' | 'stage
 /** Judged by what this fastener had before. */
 export function judgePull(sheet: Sheet, p: Progress, pull: Omit<Pull, 'verdict' | 'core'>): Judgement {
   const seat = seatOf(p, pull.fastener);
-  return judge(taskIn(sheet, p, seat, pull.stage), beforeOf(sheet, p, seat, pull), pull);
+  const task = taskIn(sheet, p, seat, pull.stage);
+  return judge(task, beforeOf(sheet, p, seat, pull), onTheBolt(sheet, p, task, pull));
+}
+
+/** With a crowfoot on, the scale says another torque than the bolt got. */
+function onTheBolt<S extends { reading?: Quantity | undefined }>(sheet: Sheet, p: Progress, task: Task, said: S): S {
+  const wrench = isTorque(task.action) && said.reading ? toolFor(sheet, p, task)?.wrench : null;
+  return wrench && said.reading ? { ...said, reading: boltTorque(wrench, said.reading) } : said;
 }
 
 const taskIn = (sheet: Sheet, p: Progress, seat: SeatProgress, stage: string): Task => taskOf(sheet, p, stageIndex(sheet, stage), seat.parts);

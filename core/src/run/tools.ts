@@ -1,5 +1,5 @@
 import { isOwedByPosition, type Sheet, type Stage } from '../procedure';
-import { convert, units, wrenchSetting, type Quantity } from '../quantity';
+import { convert, scaleFactor, units, wrenchSetting, type Quantity } from '../quantity';
 import type { Method, Progress, Tool } from './state';
 import { isTorque, targetOf, taskOf, valueOf, type Task } from './task';
 
@@ -52,7 +52,7 @@ function chosenBefore(sheet: Sheet, progress: Progress, task: Task): Tool[] {
 
 function reaches(tool: Tool, target: Quantity): boolean {
   if (!tool.wrench || units[target.unit].kind !== 'torque') return true;
-  const value = convert(target, tool.wrench.unit);
+  const value = convert(target, tool.wrench.unit) * scaleFactor(tool.wrench);
   return value >= tool.wrench.min && value <= tool.wrench.max;
 }
 

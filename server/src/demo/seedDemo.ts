@@ -1,8 +1,16 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import pg from 'pg';
+import * as v from 'valibot';
+import { OrderEntrySchema } from '@stennet/core/order';
+import { ShopToolSchema } from '@stennet/core/prepare';
 import { assertRunnable, readSheet } from '@stennet/core/procedure';
+import { canonicalJson } from '@stennet/core/record';
 import { keepSheet } from '../db/keepSheet';
+import insertEntry from '../db/queries/insertEntry.sql';
+import insertOrder from '../db/queries/insertOrder.sql';
+import savePin from '../db/queries/savePin.sql';
+import saveTool from '../db/queries/saveTool.sql';
 import { hashPassword } from '../http/passwords';
 
 interface World {
@@ -19,7 +27,8 @@ interface DemoShop {
   torqueUnit: string;
   members: { person: string; role: string }[];
   sheets: string[];
-  wrenches: { id: string; name: string; kind: string; unit: string; min: number; max: number; graduation: number; calibratedInDays: number }[];
+  pins: { person: string; pin: string }[];
+  tools: ({ id: string; calibratedInDays?: number } & Record<string, unknown>)[];
   orders: {
     id: string;
     number: string;
@@ -30,7 +39,9 @@ interface DemoShop {
     bay: string;
     promisedInHours: number;
     state: string;
-    jobs: { id: string; title: string; joints: { id: string; name: string; sheet: string; revision: string }[] }[];
+    by: string;
+    entries?: { id: string; person: string; hoursAgo: number; body: unknown }[];
+    jobs: { id: string; title: string; kind: string; joints: { id: string; name: string; sheet: string; revision: string }[] }[];
   }[];
 }
 
@@ -63,42 +74,28 @@ async function seedShop(client: pg.Client, shop: DemoShop, world: World, folder:
     assertRunnable(sheet);
     await keepSheet(client, shop.id, sheet);
   }
-  for (const w of shop.wrenches) {
-    await client.query('insert into wrench values ($1, $2, $3, $4, $5, $6, $7, $8, $9)', [
-      shop.id,
-      w.id,
-      w.name,
-      w.kind,
-      w.unit,
-      w.min,
-      w.max,
-      w.graduation,
-      days(w.calibratedInDays),
-    ]);
+  for (const { id, calibratedInDays, ...rest } of shop.tools) {
+    const tool = v.parse(ShopToolSchema, { ...rest, ...(calibratedInDays === undefined ? {} : { calibratedUntil: days(calibratedInDays) }) });
+    await client.query(saveTool, [shop.id, id, tool.kind, tool.name, JSON.stringify(tool), 0, false, null, now]);
   }
+  for (const pin of shop.pins) await client.query(savePin, [shop.id, pin.person, await hashPassword(pin.pin), now]);
   for (const o of shop.orders) await seedOrder(client, shop.id, o, now);
 }
 
 async function seedOrder(client: pg.Client, shop: string, o: DemoShop['orders'][number], now: Date): Promise<void> {
   const promised = new Date(now.getTime() + o.promisedInHours * 3_600_000);
   promised.setMinutes(promised.getMinutes() < 30 ? 0 : 30, 0, 0);
-  await client.query('insert into repair_order values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)', [
-    shop,
-    o.id,
-    o.number,
-    JSON.stringify(o.vehicle),
-    o.odometer.value,
-    o.odometer.unit,
-    o.customer,
-    o.concern,
-    o.bay,
-    promised,
-    o.state,
-  ]);
+  const at = [shop, o.id, o.number, JSON.stringify(o.vehicle), o.odometer.value, o.odometer.unit, o.customer, o.concern, o.bay, promised];
+  await client.query(insertOrder, [...at, o.by, now]);
+  await client.query('update repair_order set state = $2 where id = $1', [o.id, o.state]);
   for (const [place, job] of o.jobs.entries()) {
-    await client.query('insert into job values ($1, $2, $3, $4, $5)', [shop, job.id, o.id, job.title, place]);
+    await client.query('insert into job values ($1, $2, $3, $4, $5, $6)', [shop, job.id, o.id, job.title, place, job.kind]);
     for (const [at, joint] of job.joints.entries()) {
       await client.query('insert into joint values ($1, $2, $3, $4, $5, $6, $7)', [shop, joint.id, job.id, joint.name, at, joint.sheet, joint.revision]);
     }
+  }
+  for (const e of o.entries ?? []) {
+    const body = canonicalJson(v.parse(OrderEntrySchema, e.body));
+    await client.query(insertEntry, [shop, e.id, 1, o.id, body, false, e.person, new Date(now.getTime() - e.hoursAgo * 3_600_000)]);
   }
 }

@@ -54,7 +54,7 @@ export function register(app: Express, name: RouteName, handler: RequestHandler)
 
 const lower = v.pipe(UuidSchema, v.toLowerCase());
 const vin = v.pipe(v.string(), v.toUpperCase(), v.regex(/^[A-Z0-9]{17}$/));
-const NAMES: Record<string, v.GenericSchema<unknown, string>> = { sheet: KeySchema, revision: KeySchema, vin };
+const NAMES: Record<string, v.GenericSchema<unknown, string>> = { sheet: KeySchema, revision: KeySchema, vin, photo: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)) };
 
 /** What stands in the address: ids, except where a sheet or a vehicle is named. */
 export function namesIn(req: Request): Record<string, string> {

@@ -35,11 +35,17 @@ export function newDocument(paper: 'A4' | 'Letter', fonts: string, title: string
 /** Draws a drawing into a box, as large as it fits, in the middle. The shapes are those of the screen. */
 export function draw(doc: Doc, drawing: Drawing, box: { x: number; y: number; width: number; height: number }): void {
   const scale = Math.min(box.width / drawing.width, box.height / drawing.height);
+  put(doc, drawing, scale, { x: box.x + (box.width - drawing.width * scale) / 2, y: box.y + (box.height - drawing.height * scale) / 2 });
+}
+
+/** Draws a drawing whose unit is a millimetre, one to one. */
+export function drawToScale(doc: Doc, drawing: Drawing, at: { x: number; y: number }): void {
+  put(doc, drawing, 72 / 25.4, at);
+}
+
+function put(doc: Doc, drawing: Drawing, scale: number, at: { x: number; y: number }): void {
   doc.save();
-  doc
-    .translate(box.x + (box.width - drawing.width * scale) / 2, box.y + (box.height - drawing.height * scale) / 2)
-    .scale(scale)
-    .translate(-drawing.x, -drawing.y);
+  doc.translate(at.x, at.y).scale(scale).translate(-drawing.x, -drawing.y);
   for (const shape of drawing.shapes) drawShape(doc, shape);
   doc.restore();
 }

@@ -24,5 +24,18 @@ export const text = {
   tellApart: 'Told apart by',
   after: 'Falls due later',
   printed: (shop: string, at: string, hash: string) => `${shop}, printed ${at}, content ${hash}.`,
+  printedOn: (shop: string, at: string) => `${shop}, printed ${at}.`,
+  partsTitle: (number: string) => `Parts for RO ${number}`,
+  part: 'Part',
+  count: 'Count',
+  state: 'State',
+  number: 'Number, lot',
+  price: 'Price',
+  lot: (lot: string) => `lot ${lot}`,
+  needs: { new: 'new', reuse: 'used again if good', consider: 'worth replacing now' },
+  partStates: { needed: 'to order', ordered: 'ordered', here: 'here', fitted: 'fitted', notNeeded: 'not needed' },
+  discTitle: (sheet: string) => `Angle disc: ${sheet}`,
+  discUse:
+    'Print at 100 %, without fitting to the page. Both rulers must measure what they say; if not, throw it away. Glue it on card, cut the rim and the square, put it between socket and bar, and set its zero line to a mark that stays.',
   prevail: 'The maker’s current procedure, local rules and licensed practice prevail.',
 } as const;

@@ -1,5 +1,6 @@
 import type { Express } from 'express';
-import type { Order } from '@stennet/core/contract';
+import * as v from 'valibot';
+import { OrdersQuery, type Order, type Person } from '@stennet/core/contract';
 import type { JointSheet } from '@stennet/core/contract/run';
 import { AppError } from '@stennet/core/errors';
 import { onlyRow, type Client } from '../db/database';
@@ -10,13 +11,19 @@ import findStanding from '../db/queries/findStanding.sql';
 import findVehicle from '../db/queries/findVehicle.sql';
 import insertJoint from '../db/queries/insertJoint.sql';
 import setJointSheet from '../db/queries/setJointSheet.sql';
-import listWrenches from '../db/queries/listWrenches.sql';
-import type { Wrench } from '@stennet/core/quantity';
+import listPeople from '../db/queries/listPeople.sql';
 import { serve, type Deps } from '../http/serve';
 
 export function orderRoutes(app: Express, deps: Deps): void {
-  serve(app, deps, 'today', async ({ client }) => ({ orders: (await client.query<Order>(listOrders, [null])).rows }));
-  serve(app, deps, 'order', async ({ client, params }) => onlyRow((await client.query<Order>(listOrders, [params.order])).rows, new AppError('NOT_FOUND')));
+  serve(app, deps, 'today', async ({ client }) => ({ orders: (await client.query<Order>(listOrders, [null, null, null, false])).rows }));
+  serve(app, deps, 'orders', async ({ client, query }) => {
+    const asked = v.safeParse(OrdersQuery, query);
+    if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'what to look for' });
+    const { q, state, all } = asked.output;
+    return { orders: (await client.query<Order>(listOrders, [null, q ? likeOf(q) : null, state ?? null, all === 'yes' || state === 'handedOver'])).rows };
+  });
+  serve(app, deps, 'order', async ({ client, params }) => orderIn(client, params.order));
+  serve(app, deps, 'people', async ({ client }) => ({ people: (await client.query<Person>(listPeople)).rows }));
   serve(app, deps, 'jointSheet', async ({ client, params }) => {
     const joint = await jointWithSheet(client, params.joint ?? '');
     return { joint: joint.joint, order: orderLabel(joint), sheet: JSON.parse(joint.body), sheetHash: joint.hash, supersededBy: joint.superseded_by };
@@ -32,18 +39,22 @@ export function orderRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'addJoint', async ({ client, session, params, body }) => {
     onlyRow((await client.query<{ id: string }>(findJob, [params.job])).rows, new AppError('NOT_FOUND'));
     await assertStanding(client, body.sheet, body.revision);
-    // Sent again after a lost answer: it is there already.
-    if ((await client.query(findJoint, [body.joint])).rows.length === 0) {
-      await client.query(insertJoint, [session.shop.id, body.joint, params.job, body.name, body.sheet, body.revision]);
-    }
+    await keepJoint(client, session.shop.id, { ...body, job: params.job ?? '' });
     return { joint: body.joint };
   });
   serve(app, deps, 'vehicle', async ({ client, params }) => {
     const [row] = (await client.query<{ vehicle: Order['vehicle'] }>(findVehicle, [params.vin])).rows;
     return { vehicle: row?.vehicle ?? null };
   });
-  serve(app, deps, 'wrenches', async ({ client }) => ({ wrenches: (await client.query<Wrench>(listWrenches)).rows }));
 }
+
+/** @throws AppError NOT_FOUND */
+export async function orderIn(client: Client, order: string | undefined): Promise<Order> {
+  return onlyRow((await client.query<Order>(listOrders, [order, null, null, true])).rows, new AppError('NOT_FOUND'));
+}
+
+/** Signs that mean something in a pattern stand for themselves. */
+const likeOf = (q: string): string => `%${q.replace(/[\\%_]/g, '\\$&')}%`;
 
 interface JointRow {
   joint: string;
@@ -63,8 +74,14 @@ export async function jointWithSheet(client: Client, joint: string): Promise<Joi
   return onlyRow((await client.query<JointRow>(findJoint, [joint])).rows, new AppError('NOT_FOUND'));
 }
 
+/** Sent again after a lost answer: it is there already. */
+export async function keepJoint(client: Client, shop: string, j: { joint: string; job: string; name: string; sheet: string; revision: string }): Promise<void> {
+  if ((await client.query(findJoint, [j.joint])).rows.length > 0) return;
+  await client.query(insertJoint, [shop, j.joint, j.job, j.name, j.sheet, j.revision]);
+}
+
 /** Only what stands is tightened by. */
-async function assertStanding(client: Client, sheet: string, revision: string): Promise<void> {
+export async function assertStanding(client: Client, sheet: string, revision: string): Promise<void> {
   const row = onlyRow((await client.query<{ status: string }>(findStanding, [sheet, revision])).rows, new AppError('NOT_FOUND'));
   if (row.status !== 'approved') throw new AppError('SHEET_NOT_STANDING');
 }

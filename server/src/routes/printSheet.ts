@@ -1,9 +1,12 @@
 import type { Express } from 'express';
+import * as v from 'valibot';
+import { DiscQuery } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { onlyRow } from '../db/database';
 import findSheetRevision from '../db/queries/findSheetRevision.sql';
 import { standingSheet, type SheetRow } from '../db/sheets';
 import { namesIn, register, requirePerson, type Deps } from '../http/serve';
+import { discPaper } from '../print/discPaper';
 import { sheetPaper } from '../print/sheetPaper';
 
 /** A sheet as one page of PDF, in the shop's paper and style. */
@@ -18,5 +21,18 @@ export function printRoutes(app: Express, deps: Deps): void {
     res.set('Content-Type', 'application/pdf');
     res.set('Content-Disposition', `inline; filename="${sheet}-${revision}.pdf"`);
     doc.pipe(res);
+  });
+
+  register(app, 'anglePaper', async (req, res) => {
+    const session = await requirePerson(deps, 'anglePaper', req);
+    const { sheet = '', revision = '' } = namesIn(req);
+    const asked = v.safeParse(DiscQuery, req.query);
+    if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'drive' });
+    const row = await deps.db.inShop(session.shop.id, async (client) =>
+      onlyRow((await client.query<SheetRow>(findSheetRevision, [sheet, revision])).rows, new AppError('NOT_FOUND')),
+    );
+    res.set('Content-Type', 'application/pdf');
+    res.set('Content-Disposition', `inline; filename="angle-disc-${sheet}.pdf"`);
+    discPaper(standingSheet(row), asked.output.drive ?? '1/2', session.shop, deps.fonts).pipe(res);
   });
 }

@@ -4,7 +4,8 @@ import { assertRunnable, type Sheet } from '@stennet/core/procedure';
 import { canonicalJson, GENESIS_HASH, sealEvent, type StoredEvent } from '@stennet/core/record';
 import { admit, evolve, next, replay, type EventOf, type RunEvent, type RunState } from '@stennet/core/run';
 import type { Appended } from '@stennet/core/contract';
-import type { Wrench } from '@stennet/core/quantity';
+import { wrenchesOf, type ListedTool } from '@stennet/core/prepare';
+import type { Adapter, Wrench } from '@stennet/core/quantity';
 import { brokenConstraint, onlyRow, type Client } from '../db/database';
 import appendRunEvents from '../db/queries/appendRunEvents.sql';
 import findRun from '../db/queries/findRun.sql';
@@ -12,11 +13,12 @@ import findRunOfJoint from '../db/queries/findRunOfJoint.sql';
 import insertRun from '../db/queries/insertRun.sql';
 import listPeople from '../db/queries/listPeople.sql';
 import listRunEvents from '../db/queries/listRunEvents.sql';
-import listWrenches from '../db/queries/listWrenches.sql';
+import listStatements from '../db/queries/listStatements.sql';
 import lockRun from '../db/queries/lockRun.sql';
 import updateRunHead from '../db/queries/updateRunHead.sql';
 import { serve, type Call, type Deps } from '../http/serve';
 import { standingOf } from './standing';
+import { toolsInUse } from './tools';
 import { jointWithSheet, orderLabel } from './orders';
 
 export function runRoutes(app: Express, deps: Deps): void {
@@ -67,14 +69,14 @@ async function append({ client, session, params, body, deps }: Call<'appendRunEv
   const receivedAt = deps.now().toISOString();
   const head = await lockedHead(client, run, body.events[0], session.shop.id, body.deviceName, receivedAt);
   const earlier = await storedEvents(client, run);
-  const wrenches = (await client.query<Wrench>(listWrenches)).rows;
+  const said = (await client.query<{ id: string; body: string }>(listStatements, [run])).rows;
   const work = new Appending(
     replay(
       head.sheet,
       earlier.map((s) => s.stored.event),
     ),
     earlier,
-    wrenches,
+    { tools: await toolsInUse(client), said: new Map(said.map((s) => [s.id, s.body])) },
     receivedAt,
   );
   const refused = work.takeAll(body.events, head.sheetHash);
@@ -129,7 +131,7 @@ class Appending {
   constructor(
     public state: RunState,
     earlier: readonly Sealed[],
-    private readonly wrenches: readonly Wrench[],
+    private readonly shop: { tools: readonly ListedTool[]; said: ReadonlyMap<string, string> },
     private readonly receivedAt: string,
   ) {
     this.byId = new Map(earlier.map((s) => [s.stored.event.id, s]));
@@ -158,8 +160,8 @@ class Appending {
     admit(this.state, event);
     if (event.type === 'started' && event.payload.sheetHash !== sheetHash) throw new AppError('SHEET_MISMATCH');
     if (event.type === 'wrenchChosen' && event.payload.wrench) this.assertOurs(event.payload.wrench, event.payload.pendingLead === true);
-    // What a lead says is taken in only from the server's own list of statements; there is none yet.
-    if (event.type === 'used') throw new AppError('STATEMENT_ABOUT_NOTHING');
+    // What a lead says is taken in only as it stands in the server's own list.
+    if (event.type === 'used' && this.shop.said.get(event.payload.statement.id) !== canonicalJson(event.payload.statement)) throw new AppError('STATEMENT_UNKNOWN');
     this.state = evolve(this.state, event);
     const stored: StoredEvent = { position: (this.last?.stored.position ?? 0) + 1, receivedAt: this.receivedAt, prevHash: this.last?.hash ?? GENESIS_HASH, event };
     const sealed = { stored, ...sealEvent(stored) };
@@ -169,17 +171,28 @@ class Appending {
     this.answer(sealed);
   }
 
-  /** The wrench as the device describes it must be the one in the shop's list, and in calibration by the server's day. */
+  /**
+   * The scale as the device describes it must be that of a wrench in the shop's list. Its calibration is judged by what the
+   * list says now and by the server's day: it may have been renewed since the device loaded it.
+   */
   private assertOurs(wrench: Wrench, isPending: boolean): void {
-    const ours = this.wrenches.find((w) => w.id === wrench.id);
-    if (!ours || canonicalJson(ours) !== canonicalJson(wrench)) throw new AppError('WRENCH_UNKNOWN');
-    if (!isPending && ours.calibratedUntil < this.receivedAt.slice(0, 10)) throw new AppError('WRENCH_OUT_OF_CALIBRATION', { wrench: ours.name, until: ours.calibratedUntil });
+    const ours = wrenchesOf(this.shop.tools).find((w) => w.id === wrench.id);
+    if (!ours || scaleOf(ours) !== scaleOf(wrench) || !this.isOurAdapter(wrench.adapter)) throw new AppError('WRENCH_UNKNOWN');
+    const isAllowed = isPending || this.state.progress.allowed[`wrench:${wrench.id}`] !== undefined;
+    if (!isAllowed && ours.calibratedUntil < this.receivedAt.slice(0, 10)) throw new AppError('WRENCH_OUT_OF_CALIBRATION', { wrench: ours.name, until: ours.calibratedUntil });
+  }
+
+  private isOurAdapter(adapter: Adapter | undefined): boolean {
+    return !adapter || this.shop.tools.some((t) => t.kind === 'crowfoot' && t.id === adapter.tool && t.offsetMm === adapter.offsetMm);
   }
 
   private answer(sealed: Sealed): void {
     this.answered.push({ id: sealed.stored.event.id, position: sealed.stored.position, hash: sealed.hash });
   }
 }
+
+/** What makes a setting right or wrong. */
+const scaleOf = ({ unit, min, max, graduation, lengthMm }: Wrench): string => JSON.stringify([unit, min, max, graduation, lengthMm ?? null]);
 
 async function store(client: Client, shop: string, run: string, work: Appending, deviceName: string): Promise<void> {
   const { fresh, state } = work;

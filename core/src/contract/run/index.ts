@@ -1,13 +1,16 @@
 import * as v from 'valibot';
 import { RunEventSchema } from '../../run/events';
+import { StatementSchema } from '../../run/statement';
 import { SignInBody, SwitchShopBody } from '../bodies';
 import { replies } from '../replies';
 import type { RouteName } from '../routes';
 import { textOf } from '../text';
 import { AddJointBody, ApproveBody, DiscardDraftBody, JointSheetBody, SaveDraftBody } from './libraryBodies';
 import { ApprovedSchema, DraftReplySchema, JointIdSchema, LibraryChangesSchema, LibrarySchema, SavedDraftSchema, VehicleReplySchema } from './libraryReplies';
+import { AddJobBody, CreateOrderBody, OrderStateBody, SaveEntryBody, SaveOrderBody, SaveToolBody, SayBody, SetPinBody } from './orderBodies';
 import { FoundSchema, JointSheetSchema, RunReplySchema, SheetReplySchema } from './runReplies';
 
+export type { Say } from './orderBodies';
 export { ImportLineSchema } from './libraryReplies';
 export type { DraftBrief, DraftReply, ImportLine, Library } from './libraryReplies';
 export type { JointSheet, RunReply, SheetBrief, SheetReply } from './runReplies';
@@ -27,6 +30,14 @@ export const allBodies = {
   approveDrafts: ApproveBody,
   setJointSheet: JointSheetBody,
   addJoint: AddJointBody,
+  createOrder: CreateOrderBody,
+  saveOrder: SaveOrderBody,
+  setOrderState: OrderStateBody,
+  addJob: AddJobBody,
+  saveEntry: SaveEntryBody,
+  saveTool: SaveToolBody,
+  setPin: SetPinBody,
+  sayStatement: SayBody,
 } as const;
 export const runReplies = {
   run: RunReplySchema,
@@ -40,6 +51,8 @@ export const runReplies = {
   libraryChanges: LibraryChangesSchema,
   vehicle: VehicleReplySchema,
   addJoint: JointIdSchema,
+  statements: v.object({ statements: v.array(StatementSchema) }),
+  sayStatement: v.object({ statement: StatementSchema }),
 } as const;
 
 type Replies = typeof replies & typeof runReplies;

@@ -1,3 +1,5 @@
+import { UNIT_WORDS } from '../../quantity';
+
 /** One piece of the text, with its place. */
 export interface Token {
   kind: 'number' | 'word' | 'unit' | 'sign' | 'unknown';
@@ -8,18 +10,6 @@ export interface Token {
   /** Whether a blank stands before it. */
   spaced: boolean;
 }
-
-/** Units as people write them, the longest first; lbf·in and lbf·ft are never guessed from one another. */
-const UNITS: readonly (readonly [RegExp, string])[] = [
-  [/^(n\s*[·.*]?\s*m)\b/i, 'N.m'],
-  [/^((lbf?|pound)s?\s*[·.\- ]?\s*(ft|feet|foot)|(ft|foot)\s*[·.\- ]?\s*(lbf?|pound)s?)\b/i, '[ft_i].[lbf_av]'],
-  [/^((lbf?|pound)s?\s*[·.\- ]?\s*(in|inch(es)?)|(in|inch)\s*[·.\- ]?\s*(lbf?|pound)s?)\b/i, '[in_i].[lbf_av]'],
-  [/^(kgf?\s*[·.\- ]?\s*cm)\b/i, 'kgf.cm'],
-  [/^(kgf?\s*[·.\- ]?\s*m)\b/i, 'kgf.m'],
-  [/^(°|deg(rees?)?\b)/i, 'deg'],
-  [/^(mm)\b/i, 'mm'],
-  [/^(inch(es)?|in)\b/i, '[in_i]'],
-];
 
 /** A decimal comma only directly between digits: “8,5” is one number, “8, 5” are two. */
 const NUMBER = /^\d+(?:[.,]\d+)?/;
@@ -46,7 +36,7 @@ export function tokensOf(text: string): Token[] {
 
 function read(rest: string, at: number, spaced: boolean, afterNumber: boolean): Token {
   if (afterNumber || rest.startsWith('°')) {
-    for (const [pattern, unit] of UNITS) {
+    for (const [pattern, unit] of UNIT_WORDS) {
       const found = pattern.exec(rest);
       if (found) return { kind: 'unit', text: found[0], value: unit, at, spaced };
     }
@@ -54,7 +44,7 @@ function read(rest: string, at: number, spaced: boolean, afterNumber: boolean): 
   const thread = /^M\d+(?:[.,]\d+)?/i.exec(rest) ?? /^\d+\/\d+-\d+/.exec(rest);
   if (thread) return { kind: 'word', text: thread[0], value: thread[0].toUpperCase().replace(',', '.'), at, spaced };
   const name = NAME.exec(rest);
-  if (name && !UNITS.some(([p]) => p.test(rest.replace(/^\d+/, '')))) return { kind: 'word', text: name[0], value: name[0], at, spaced };
+  if (name && !UNIT_WORDS.some(([p]) => p.test(rest.replace(/^\d+/, '')))) return { kind: 'word', text: name[0], value: name[0], at, spaced };
   const number = NUMBER.exec(rest);
   if (number) return { kind: 'number', text: number[0], value: number[0].replace(',', '.'), at, spaced };
   const sign = SIGN.exec(rest);

@@ -1,11 +1,11 @@
--- in: one order's id, or null for all that are not handed over. out: orders with jobs, joints and their run's head.
-select o.id, o.number, o.vehicle, o.customer, o.concern, o.bay, o.state,
+-- in: one order's id or null; what to look for or null; a state or null; whether handed-over ones too. out: orders with jobs, joints, runs' heads and entries.
+select o.id, o.number, o.vehicle, o.customer, o.concern, o.bay, o.state, o.version,
   json_build_object('value', o.odometer_value, 'unit', o.odometer_unit) as odometer,
-  to_json(o.promised_at) as "promisedAt",
+  to_json(o.promised_at) as "promisedAt", to_json(o.opened_at) as "openedAt",
   coalesce((
-    select json_agg(json_build_object('id', j.id, 'title', j.title, 'joints', coalesce((
+    select json_agg(json_build_object('id', j.id, 'title', j.title, 'kind', j.kind, 'joints', coalesce((
       select json_agg(json_build_object(
-        'id', t.id, 'name', t.name, 'sheetId', t.sheet, 'revision', t.revision, 'sheetTitle', r.title,
+        'id', t.id, 'name', t.name, 'sheetId', t.sheet, 'revision', t.revision, 'sheetTitle', r.title, 'sheetKind', r.kind,
         'run', (
           select json_build_object(
             'id', u.id, 'state', u.state, 'holderPerson', m.name, 'holderDevice', u.holder_device,
@@ -15,7 +15,20 @@ select o.id, o.number, o.vehicle, o.customer, o.concern, o.bay, o.state,
         ) order by t.place)
       from joint t join sheet_revision r on r.shop = t.shop and r.sheet = t.sheet and r.revision = t.revision
       where t.shop = j.shop and t.job = j.id), '[]'::json)) order by j.place)
-    from job j where j.shop = o.shop and j.repair_order = o.id), '[]'::json) as jobs
+    from job j where j.shop = o.shop and j.repair_order = o.id), '[]'::json) as jobs,
+  coalesce((
+    select json_agg(json_build_object('id', e.id, 'version', e.version, 'by', p.name, 'at', e.at, 'body', e.body::json) order by e.first_at, e.id)
+    from (
+      select distinct on (l.id) l.*, min(l.at) over (partition by l.id) as first_at
+      from order_entry l where l.shop = o.shop and l.repair_order = o.id
+      order by l.id, l.version desc) e
+    join membership p on p.shop = e.shop and p.account = e.person
+    where not e.gone), '[]'::json) as entries
 from repair_order o
-where o.shop = current_shop() and ($1::uuid is null and o.state <> 'handedOver' or o.id = $1::uuid)
-order by o.promised_at nulls last, o.number
+where o.shop = current_shop()
+  and case when $1::uuid is not null then o.id = $1::uuid
+      else ($3::text is null or o.state = $3) and ($4::boolean or o.state <> 'handedOver')
+        and ($2::text is null or (o.number || ' ' || o.customer || ' ' || (o.vehicle ->> 'plate') || ' ' || (o.vehicle ->> 'vin') || ' ' || (o.vehicle ->> 'maker') || ' ' || (o.vehicle ->> 'model') || ' ' || (o.vehicle ->> 'engine') || ' ' || o.concern) ilike $2)
+      end
+order by (o.state = 'handedOver'), o.promised_at nulls last, o.number
+limit 200

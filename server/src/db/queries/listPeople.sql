@@ -1,2 +1,4 @@
--- out: who works here, to put names to ids.
-select account as id, name from membership where shop = current_shop()
+-- out: who belongs to the shop, and who has a PIN.
+select m.account as id, m.name, m.role, p.account is not null as "hasPin"
+from membership m left join pin p on p.shop = m.shop and p.account = m.account
+where m.shop = current_shop() order by m.name

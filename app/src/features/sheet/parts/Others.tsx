@@ -87,7 +87,7 @@ function SheetLink({ sheet, id, after }: { sheet: Sheet | undefined; id: string;
 
 /** In a technician's words, the grave ones first. */
 function Differences({ mine, other }: { mine: Sheet; other: Sheet }) {
-  const all = differences(mine, other).filter((d) => d.what !== 'step');
+  const all = differences(mine, other).filter((d) => d.what !== 'step' && d.what !== 'part');
   if (all.length === 0) return <Line>{text.same}</Line>;
   return (
     <>

@@ -1,0 +1,42 @@
+import * as v from 'valibot';
+import { NewJobSchema, OrderEntrySchema, OrderHeadSchema, ORDER_STATES } from '../../order';
+import { ShopToolSchema } from '../../prepare';
+import { FastenerIdSchema, KeySchema, textOf, UuidSchema } from '../text';
+
+const version = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1_000_000));
+
+export const CreateOrderBody = v.strictObject({ order: UuidSchema, head: v.strictObject({ ...OrderHeadSchema.entries, number: v.nullable(OrderHeadSchema.entries.number) }) });
+export const SaveOrderBody = v.strictObject({ version, head: OrderHeadSchema });
+export const OrderStateBody = v.strictObject({ version, state: v.picklist(ORDER_STATES) });
+export const AddJobBody = NewJobSchema;
+/** version: the one that was seen, 0 for a new entry. gone: taken off the repair order; its history stays. */
+export const SaveEntryBody = v.strictObject({ version, body: OrderEntrySchema, gone: v.boolean() });
+export const SaveToolBody = v.strictObject({ version, tool: ShopToolSchema, retired: v.boolean() });
+
+const pin = v.pipe(v.string(), v.maxLength(12));
+export const SetPinBody = v.strictObject({ pin, password: textOf(200) });
+
+const decision = v.picklist(['allow', 'refuse']);
+/** What a lead says of a run. With a PIN: on the device in front of them, whoever is signed in there; without: signed in themselves. */
+export const SayBody = v.strictObject({
+  id: UuidSchema,
+  lead: UuidSchema,
+  pin: v.nullable(pin),
+  device: UuidSchema,
+  text: v.optional(textOf(400)),
+  say: v.variant('kind', [
+    v.strictObject({
+      kind: v.literal('allowance'),
+      about: v.union([
+        v.strictObject({ deviation: UuidSchema }),
+        v.strictObject({ reuse: KeySchema }),
+        v.strictObject({ wrench: UuidSchema }),
+        v.strictObject({ compound: KeySchema }),
+      ]),
+      decision,
+    }),
+    v.strictObject({ kind: v.literal('release'), hold: KeySchema, decision: v.picklist(['passed', 'failed', 'single', 'redo']) }),
+    v.strictObject({ kind: v.literal('leaveOut'), fastener: FastenerIdSchema }),
+  ]),
+});
+export type Say = v.InferOutput<typeof SayBody>['say'];

@@ -1,0 +1,96 @@
+import * as v from 'valibot';
+import { finite, KeySchema, textOf, UuidSchema } from '../contract/text';
+import { PART_STATES } from './partState';
+
+const cents = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(100_000_000));
+const count = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(1000));
+const pixels = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20_000));
+const day = v.pipe(v.string(), v.isoDate());
+const short = textOf(80);
+const long = textOf(1000);
+
+/** What came, as somebody sees it in the hand. */
+const SeenSchema = v.strictObject({
+  thread: v.optional(textOf(20)),
+  lengthMm: v.optional(v.pipe(finite, v.gtValue(0), v.maxValue(1000))),
+  head: v.optional(textOf(20)),
+  count: v.optional(count),
+});
+
+/** What stands on a repair order besides its jobs. Each entry has its own versions: none is written over, all are kept. */
+export const OrderEntrySchema = v.variant('kind', [
+  /** Looked before anything is condemned. */
+  v.strictObject({ kind: v.literal('finding'), symptom: short, looked: short, found: long }),
+  v.strictObject({ kind: v.literal('note'), text: long }),
+  v.strictObject({ kind: v.literal('person'), person: UuidSchema, doing: short }),
+  v.strictObject({
+    kind: v.literal('part'),
+    job: UuidSchema,
+    joint: v.optional(UuidSchema),
+    /** The sheet's own name for it; without it somebody added it by hand. */
+    need: v.optional(textOf(60)),
+    what: short,
+    count,
+    state: v.picklist(PART_STATES),
+    number: v.optional(textOf(40)),
+    lot: v.optional(textOf(40)),
+    /** For all of them, in the shop's smallest coin. */
+    cents: v.optional(cents),
+    seen: v.optional(SeenSchema),
+    why: v.optional(textOf(400)),
+  }),
+  v.strictObject({
+    kind: v.literal('kit'),
+    job: UuidSchema,
+    name: short,
+    cents: v.optional(cents),
+    /** Needs that are in the box, as `joint/need`. */
+    holds: v.pipe(v.array(textOf(120)), v.maxLength(60)),
+    taken: v.boolean(),
+  }),
+  /** A part out of the house: asked, came back, checked on return. */
+  v.strictObject({
+    kind: v.literal('outside'),
+    job: v.optional(UuidSchema),
+    what: short,
+    to: short,
+    asked: long,
+    state: v.picklist(['asked', 'away', 'back', 'checked']),
+    backBy: v.optional(day),
+    cameBack: v.optional(long),
+    checked: v.optional(long),
+  }),
+  v.strictObject({ kind: v.literal('photo'), photo: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)), of: short, width: pixels, height: pixels }),
+  /** Put in for the job by somebody's own idea: it must come out again. */
+  v.strictObject({ kind: v.literal('putIn'), job: UuidSchema, what: short, out: v.boolean() }),
+]);
+export type OrderEntry = v.InferOutput<typeof OrderEntrySchema>;
+export type EntryKind = OrderEntry['kind'];
+export type EntryOf<K extends EntryKind> = Extract<OrderEntry, { kind: K }>;
+
+/** Who came with what, and why: what an adviser writes down at the counter. */
+export const OrderHeadSchema = v.strictObject({
+  number: v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9 ./-]{0,19}$/)),
+  vehicle: v.strictObject({
+    maker: textOf(60),
+    model: textOf(60),
+    engine: textOf(30),
+    plate: textOf(20),
+    vin: v.pipe(v.string(), v.toUpperCase(), v.regex(/^[A-HJ-NPR-Z0-9]{17}$/)),
+    built: day,
+  }),
+  odometer: v.strictObject({ value: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(3_000_000)), unit: v.picklist(['km', 'mi']) }),
+  customer: short,
+  concern: long,
+  bay: v.nullable(textOf(30)),
+  promisedAt: v.nullable(v.pipe(v.string(), v.isoTimestamp())),
+});
+export type OrderHead = v.InferOutput<typeof OrderHeadSchema>;
+
+export const NewJobSchema = v.strictObject({
+  id: UuidSchema,
+  kind: KeySchema,
+  title: short,
+  joints: v.pipe(v.array(v.strictObject({ id: UuidSchema, name: textOf(60), sheet: KeySchema, revision: v.pipe(v.string(), v.regex(/^[A-Z]{1,3}$/)) })), v.maxLength(12)),
+});
+export type NewJob = v.InferOutput<typeof NewJobSchema>;

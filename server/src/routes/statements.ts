@@ -1,0 +1,126 @@
+import type { Express, Request } from 'express';
+import { AppError } from '@stennet/core/errors';
+import { canonicalJson } from '@stennet/core/record';
+import { StatementSchema, type Statement } from '@stennet/core/run';
+import type { Say } from '@stennet/core/contract/run';
+import * as v from 'valibot';
+import { onlyRow, type Client } from '../db/database';
+import findPin from '../db/queries/findPin.sql';
+import findRun from '../db/queries/findRun.sql';
+import insertStatement from '../db/queries/insertStatement.sql';
+import listStatements from '../db/queries/listStatements.sql';
+import savePin from '../db/queries/savePin.sql';
+import { hashPassword, passwordFits } from '../http/passwords';
+import { parseBody, register, requirePerson, serve, namesIn, type Deps } from '../http/serve';
+import type { Session } from '../http/session';
+
+const WINDOW_MINUTES = 15;
+const TRIES_PER_DEVICE = 5;
+/** From all devices together: a device's name is only what it says. */
+const TRIES_PER_PERSON = 20;
+
+/** What a lead says of a run: signed in themselves, or with their PIN on the device in front of them. */
+export function statementRoutes(app: Express, deps: Deps): void {
+  serve(app, deps, 'statements', async ({ client, params }) => {
+    onlyRow((await client.query(findRun, [params.run])).rows, new AppError('RUN_UNKNOWN'));
+    return { statements: await statementsOf(client, params.run ?? '') };
+  });
+
+  register(app, 'sayStatement', async (req: Request, res) => {
+    const session = await requirePerson(deps, 'sayStatement', req);
+    const { run = '' } = namesIn(req);
+    const body = parseBody('sayStatement', req) as Said;
+    await deps.db.inShop(session.shop.id, async (client) => onlyRow((await client.query(findRun, [run])).rows, new AppError('RUN_UNKNOWN')));
+    // Counted outside the transaction that may be rolled back.
+    await assertLead(deps, session, body);
+    const statement = await deps.db.inShop(session.shop.id, (client) => keep(client, session.shop.id, run, body, deps.now()));
+    res.json({ statement });
+  });
+
+  register(app, 'setPin', async (req, res) => {
+    const session = await requirePerson(deps, 'setPin', req);
+    const { pin, password } = parseBody('setPin', req) as { pin: string; password: string };
+    if (!isGoodPin(pin)) throw new AppError('PIN_FORM');
+    const account = await deps.db.atDoor(
+      async (c) => (await c.query<{ id: string; password_hash: string }>('select id, password_hash from find_account($1)', [session.person.name.toLowerCase()])).rows[0],
+    );
+    const key = `password:${session.person.id}`;
+    await limited(deps, [[key, TRIES_PER_DEVICE]], session.person.name);
+    if (account?.id !== session.person.id || !(await passwordFits(account.password_hash, password))) {
+      await noteTries(deps, [key]);
+      throw new AppError('SIGN_IN_WRONG');
+    }
+    const hash = await hashPassword(pin);
+    await deps.db.inShop(session.shop.id, (client) => client.query(savePin, [session.shop.id, session.person.id, hash, deps.now()]));
+    res.json({ ok: true });
+  });
+}
+
+interface Said {
+  id: string;
+  lead: string;
+  pin: string | null;
+  device: string;
+  text?: string;
+  say: Say;
+}
+
+async function statementsOf(client: Client, run: string): Promise<Statement[]> {
+  return (await client.query<{ body: string }>(listStatements, [run])).rows.map((r) => v.parse(StatementSchema, JSON.parse(r.body)));
+}
+
+async function keep(client: Client, shop: string, run: string, { id, lead, text, say }: Said, now: Date): Promise<Statement> {
+  const known = (await statementsOf(client, run)).find((s) => s.id === id);
+  if (known) return known;
+  const statement = v.parse(StatementSchema, { id, person: lead, role: 'lead', at: now.toISOString(), ...(text ? { text } : {}), ...say });
+  await client.query(insertStatement, [shop, id, run, lead, canonicalJson(statement), now]);
+  return statement;
+}
+
+/** @throws AppError NOT_LEAD, PIN_NONE, PIN_WRONG, PIN_LIMITED */
+async function assertLead(deps: Deps, session: Session, { lead, pin, device }: Said): Promise<void> {
+  if (pin === null) {
+    if (session.role !== 'lead' || session.person.id !== lead) throw new AppError('NOT_LEAD');
+    return;
+  }
+  const row = await deps.db.inShop(session.shop.id, async (client) =>
+    onlyRow((await client.query<{ name: string; role: string; hash: string | null }>(findPin, [lead])).rows, new AppError('NOT_LEAD')),
+  );
+  if (row.role !== 'lead') throw new AppError('NOT_LEAD');
+  if (!row.hash) throw new AppError('PIN_NONE', { name: row.name });
+  const whole = `pin:${session.shop.id}:${lead}`;
+  const keys: [string, number][] = [
+    [`${whole}:${device}`, TRIES_PER_DEVICE],
+    [whole, TRIES_PER_PERSON],
+  ];
+  await limited(deps, keys, row.name);
+  if (await passwordFits(row.hash, pin)) return void (await deps.db.atDoor((c) => c.query('select forget_attempts($1)', [keys[0]?.[0]])));
+  await noteTries(
+    deps,
+    keys.map(([key]) => key),
+  );
+  throw new AppError('PIN_WRONG', { name: row.name });
+}
+
+async function limited(deps: Deps, keys: readonly (readonly [string, number])[], name: string): Promise<void> {
+  const since = new Date(deps.now().getTime() - WINDOW_MINUTES * 60_000);
+  await deps.db.atDoor(async (c) => {
+    for (const [key, most] of keys) {
+      const tries = Number((await c.query<{ n: string }>('select recent_attempts($1, $2) as n', [key, since])).rows[0]?.n ?? 0);
+      if (tries >= most) throw new AppError('PIN_LIMITED', { name, minutes: WINDOW_MINUTES });
+    }
+  });
+}
+
+async function noteTries(deps: Deps, keys: readonly string[]): Promise<void> {
+  await deps.db.atDoor(async (c) => {
+    for (const key of keys) await c.query('select note_attempt($1, $2)', [key, deps.now()]);
+  });
+}
+
+/** Neither one digit over and over nor a row of them. */
+function isGoodPin(pin: string): boolean {
+  if (!/^\d{4,8}$/.test(pin)) return false;
+  const steps = new Set([...pin].slice(1).map((d, i) => Number(d) - Number(pin[i])));
+  return !(steps.size === 1 && [0, 1, -1].includes([...steps][0] ?? 9));
+}

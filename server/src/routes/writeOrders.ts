@@ -1,0 +1,100 @@
+import type { Express } from 'express';
+import { AppError } from '@stennet/core/errors';
+import { mayNotBecome, stepsFrom, type OrderHead, type OrderState } from '@stennet/core/order';
+import { brokenConstraint, onlyRow, type Client } from '../db/database';
+import findEntry from '../db/queries/findEntry.sql';
+import findOrderChange from '../db/queries/findOrderChange.sql';
+import insertEntry from '../db/queries/insertEntry.sql';
+import insertJob from '../db/queries/insertJob.sql';
+import insertOrder from '../db/queries/insertOrder.sql';
+import nextOrderNumber from '../db/queries/nextOrderNumber.sql';
+import updateOrder from '../db/queries/updateOrder.sql';
+import updateOrderState from '../db/queries/updateOrderState.sql';
+import { canonicalJson } from '@stennet/core/record';
+import { serve, type Deps } from '../http/serve';
+import { assertStanding, keepJoint, orderIn } from './orders';
+
+/** Repair orders are written here; whoever saves on what somebody else has changed meanwhile is told, and nothing is written over. */
+export function writeOrderRoutes(app: Express, deps: Deps): void {
+  serve(app, deps, 'createOrder', async ({ client, body, session, deps: { now } }) => {
+    const number = body.head.number ?? String((await client.query<{ number: string }>(nextOrderNumber)).rows[0]?.number ?? 101);
+    const head = { ...body.head, number };
+    await unlessTaken(number, () => client.query(insertOrder, [session.shop.id, body.order, ...columns(head), session.person.id, now()]));
+    return { order: body.order };
+  });
+
+  serve(app, deps, 'saveOrder', async ({ client, params, body, session, deps: { now } }) => {
+    const order = params.order ?? '';
+    const { rowCount } = await unlessTaken(body.head.number, () => client.query(updateOrder, [order, body.version, ...columns(body.head), session.person.id, now()]));
+    if (rowCount === 0) throw await changed(client, order);
+    return { ok: true };
+  });
+
+  serve(app, deps, 'setOrderState', async ({ client, params, body, session, deps: { now } }) => {
+    const order = await orderIn(client, params.order);
+    if (order.state === body.state) return { ok: true };
+    assertMayBecome(order, body.state);
+    const { rowCount } = await client.query(updateOrderState, [order.id, body.version, body.state, session.person.id, now()]);
+    if (rowCount === 0) throw await changed(client, order.id);
+    return { ok: true };
+  });
+
+  serve(app, deps, 'addJob', async ({ client, params, body, session }) => {
+    await orderIn(client, params.order);
+    for (const joint of body.joints) await assertStanding(client, joint.sheet, joint.revision);
+    await client.query(insertJob, [session.shop.id, body.id, params.order, body.kind, body.title]);
+    for (const { id, ...joint } of body.joints) await keepJoint(client, session.shop.id, { ...joint, joint: id, job: body.id });
+    return { job: body.id };
+  });
+
+  serve(app, deps, 'saveEntry', async ({ client, params, body, session, deps: { now } }) => {
+    const order = await orderIn(client, params.order);
+    const known = (await client.query<EntryRow>(findEntry, [params.entry])).rows[0];
+    if (known && known.repair_order !== order.id) throw new AppError('NOT_FOUND');
+    const text = canonicalJson(body.body);
+    // Sent again after a lost answer: the same on top of the same.
+    if (known && known.version === body.version + 1 && known.body === text && known.gone === body.gone) return { version: known.version };
+    if ((known?.version ?? 0) !== body.version) throw new AppError('ORDER_CHANGED', { by: known?.by ?? 'Somebody', at: known?.at.toISOString() ?? '' });
+    try {
+      await client.query(insertEntry, [session.shop.id, params.entry, body.version + 1, order.id, text, body.gone, session.person.id, now()]);
+    } catch (error) {
+      if (brokenConstraint(error) === 'order_entry_pkey') throw new AppError('ORDER_CHANGED', { by: 'Somebody', at: now().toISOString() });
+      throw error;
+    }
+    return { version: body.version + 1 };
+  });
+}
+
+interface EntryRow {
+  version: number;
+  body: string;
+  gone: boolean;
+  repair_order: string;
+  at: Date;
+  by: string;
+}
+
+const columns = (h: OrderHead): unknown[] => [h.number, JSON.stringify(h.vehicle), h.odometer.value, h.odometer.unit, h.customer, h.concern, h.bay, h.promisedAt];
+
+async function unlessTaken<T>(number: string, work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    if (brokenConstraint(error) === 'repair_order_shop_number_key') throw new AppError('ORDER_NUMBER_TAKEN', { number });
+    throw error;
+  }
+}
+
+async function changed(client: Client, order: string): Promise<AppError> {
+  const row = onlyRow((await client.query<{ changed_by: string | null; changed_at: Date | null }>(findOrderChange, [order])).rows, new AppError('NOT_FOUND'));
+  return new AppError('ORDER_CHANGED', { by: row.changed_by ?? 'Somebody', at: row.changed_at?.toISOString() ?? '' });
+}
+
+function assertMayBecome(order: Awaited<ReturnType<typeof orderIn>>, to: OrderState): void {
+  if (!stepsFrom(order.state).includes(to)) throw new AppError('ORDER_STATE', { state: to, why: `it is ${order.state} now` });
+  const joints = order.jobs
+    .flatMap((j) => j.joints)
+    .map((j) => ({ name: j.name, run: j.run && { state: j.run.state, putIn: j.run.standing.putIn, asksLead: j.run.standing.asksLead } }));
+  const why = mayNotBecome(to, { joints, entries: order.entries.map((e) => e.body) });
+  if (why) throw new AppError('ORDER_STATE', { state: to, why });
+}
