@@ -5,6 +5,7 @@ import request from 'supertest';
 import { canonicalJson, sha256Hex } from '@stennet/core/record';
 import { headSheet, Technician, type Place } from '@stennet/core/testing';
 import type { RunEvent } from '@stennet/core/run';
+import { wrenchesOf, type ShopTool } from '@stennet/core/prepare';
 import type { Wrench } from '@stennet/core/quantity';
 import { createApp } from '../src/app';
 import { openDatabase, type Database } from '../src/db/database';
@@ -93,9 +94,14 @@ export class Session {
     return this.post(`/api/runs/${run}/events`, { deviceName: 'Phone', events });
   }
 
+  async wrenches(): Promise<Wrench[]> {
+    const { tools } = (await this.get('/api/tools')).body as { tools: { id: string; tool: ShopTool }[] };
+    return wrenchesOf(tools.map((t) => ({ id: t.id, ...t.tool })));
+  }
+
   /** A technician whose events this session may send. */
   async technician(joint: string, sheet = headSheet): Promise<Technician> {
-    const wrenches = ((await this.get('/api/wrenches')).body as { wrenches: Wrench[] }).wrenches;
+    const wrenches = await this.wrenches();
     const inchPounds = wrenches.find((w) => w.name.startsWith('Wrench 3'));
     const large = wrenches.find((w) => w.name.startsWith('Wrench 2'));
     const unique = Math.floor(Math.random() * 1e11);

@@ -83,7 +83,7 @@ test('the corrected setting gives the wanted torque, whatever the adapter', () =
   fc.assert(
     fc.property(scale, ({ torqueNm, lengthMm, offsetMm, angleDeg }) => {
       const w = {
-        ...(wrench(1, 'N.m', 0, 1000, 0.01, { lengthMm }) as unknown as Wrench),
+        ...(wrench(1, 'N.m', 0, 9000, 0.01, { lengthMm }) as unknown as Wrench),
         adapter: { tool: '5e000000-0000-4000-8000-000000000099', name: 'C', offsetMm, angleDeg },
       };
       const set = wrenchSetting(w, { value: torqueNm, unit: 'N.m' });
