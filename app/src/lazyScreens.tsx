@@ -3,6 +3,7 @@ import { Loading, ScreenFrame } from '@/ui';
 
 const ofRuns = () => import('./runScreens');
 const ofLibrary = () => import('./libraryScreens');
+const ofOrders = () => import('./orderScreens');
 
 /** A screen that is loaded when somebody goes there; the service worker has it already. */
 function lazyScreen<N extends string>(load: () => Promise<Record<N, ComponentType>>, name: N): () => ReactElement {
@@ -23,9 +24,14 @@ function lazyScreen<N extends string>(load: () => Promise<Record<N, ComponentTyp
 }
 
 export const TightenScreen = lazyScreen(ofRuns, 'TightenScreen');
-export const StartScreen = lazyScreen(ofRuns, 'StartScreen');
+export const PrepareScreen = lazyScreen(ofRuns, 'PrepareScreen');
 export const RecordScreen = lazyScreen(ofRuns, 'RecordScreen');
 export const FindScreen = lazyScreen(ofRuns, 'FindScreen');
 export const SheetScreen = lazyScreen(ofRuns, 'SheetScreen');
 export const LibraryScreen = lazyScreen(ofLibrary, 'LibraryScreen');
 export const EditorScreen = lazyScreen(ofLibrary, 'EditorScreen');
+export const OrderScreen = lazyScreen(ofOrders, 'OrderScreen');
+export const OrdersScreen = lazyScreen(ofOrders, 'OrdersScreen');
+export const OrderFormScreen = lazyScreen(ofOrders, 'OrderFormScreen');
+export const PartsScreen = lazyScreen(ofOrders, 'PartsScreen');
+export const ToolsScreen = lazyScreen(ofOrders, 'ToolsScreen');

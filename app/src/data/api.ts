@@ -10,6 +10,15 @@ const PATIENCE_MS = 15_000;
  * @throws AppError OFFLINE when the server cannot be reached
  */
 export async function call<R extends RouteName>(name: R, params: Record<string, string> = {}, body?: BodyOf<R>, query: Record<string, string> = {}): Promise<ReplyOf<R>> {
+  return ask(name, params, query, body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+}
+
+/** The same with plain bytes for a body. */
+export async function callRaw<R extends RouteName>(name: R, params: Record<string, string>, bytes: Uint8Array<ArrayBuffer>, query: Record<string, string>): Promise<ReplyOf<R>> {
+  return ask(name, params, query, { headers: { 'Content-Type': 'application/octet-stream' }, body: bytes });
+}
+
+async function ask<R extends RouteName>(name: R, params: Record<string, string>, query: Record<string, string>, sent: RequestInit): Promise<ReplyOf<R>> {
   const route = routes[name];
   const path = route.path.replace(/:(\w+)/g, (_all, key: string) => encodeURIComponent(params[key] ?? ''));
   const asked = new URLSearchParams(query).toString();
@@ -17,7 +26,7 @@ export async function call<R extends RouteName>(name: R, params: Record<string, 
     method: route.method,
     credentials: 'same-origin',
     signal: AbortSignal.timeout(PATIENCE_MS),
-    ...(body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+    ...sent,
   }).catch(() => {
     throw new AppError('OFFLINE');
   });

@@ -1,6 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { RunReply } from '@stennet/core/contract/run';
 import type { ErrorCode, ErrorParams } from '@stennet/core/errors';
+import type { OrderEntry } from '@stennet/core/order';
 import type { Sheet } from '@stennet/core/procedure';
 import type { RunEvent } from '@stennet/core/run';
 
@@ -31,6 +32,20 @@ export interface KeptSheet {
   words: [string, number][];
 }
 
+/** Something for a repair order that the server does not have yet, or did not take. */
+export interface KeptEntry {
+  order: string;
+  entry: string;
+  /** The version it was changed on; 0 for a new one. */
+  version: number;
+  body: OrderEntry;
+  gone: boolean;
+  /** A photo's own bytes, until the server has them. */
+  photo: Blob | null;
+  refused: { code: ErrorCode; params: ErrorParams } | null;
+  changedAt: string;
+}
+
 interface Schema extends DBSchema {
   runs: { key: string; value: KeptRun };
   /** Key [run, hold, seq]: a second tab cannot write the same place twice. */
@@ -40,12 +55,14 @@ interface Schema extends DBSchema {
   library: { key: [string, string, string]; value: KeptSheet };
   /** Key [person, shop, sheet]. */
   drafts: { key: [string, string, string]; value: KeptDraft };
+  /** Key [person, shop, entry]. */
+  entries: { key: [string, string, string]; value: KeptEntry };
 }
 
 let opened: Promise<IDBPDatabase<Schema>> | undefined;
 
 export function database(): Promise<IDBPDatabase<Schema>> {
-  opened ??= openDB<Schema>('stennet', 2, {
+  opened ??= openDB<Schema>('stennet', 3, {
     upgrade(db, from) {
       if (from < 1) {
         db.createObjectStore('runs');
@@ -56,6 +73,7 @@ export function database(): Promise<IDBPDatabase<Schema>> {
         db.createObjectStore('drafts');
         db.createObjectStore('library');
       }
+      if (from < 3) db.createObjectStore('entries');
     },
     // A newer app in another tab takes over; this one opens it again when it next needs it.
     blocking: (_now, _next, event) => {

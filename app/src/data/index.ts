@@ -1,7 +1,12 @@
 export { asAppError, call } from './api';
-export { useJointSheet, useMe, useOrder, useToday, useWrenches, queryClient, persister, KEEP_MS } from './queries';
+export { inUse, useJointSheet, useMe, useOrder, useOrders, usePeople, useToday, useTools, queryClient, persister, KEEP_MS, type KeptTool, type OrderFilter } from './queries';
+export { letEntryGo, ofKind, saveEntry, startEntries, useEntries, type Change, type ShownEntry } from './entries';
+export { photoPath, shrinkPhoto } from './photos';
+export { useKeptForm } from './useKeptForm';
 export { formatterOf, signIn, signOut, switchShop } from './session';
 export { sending, onSending, startSending, type Sending } from './outbox/sender';
 export { useSignedIn, SignedIn, type Account } from './account';
 export { useLibraryOnDevice } from './useLibraryOnDevice';
 export { useSending } from './useSending';
+export { useClocks, type ShownClock } from './clocks';
+export { useStatements, say } from './statements';

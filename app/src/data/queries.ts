@@ -1,7 +1,9 @@
-import { QueryCache, QueryClient, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, QueryCache, QueryClient, useQuery } from '@tanstack/react-query';
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
 import type { Me } from '@stennet/core/contract';
 import type { AppError } from '@stennet/core/errors';
+import type { OrderState } from '@stennet/core/order';
+import type { ListedTool, ShopTool } from '@stennet/core/prepare';
 import { call, asAppError } from './api';
 import { database } from './database';
 
@@ -53,8 +55,40 @@ export const useOrder = (order: string) =>
   useQuery({
     queryKey: ['order', order],
     queryFn: () => call('order', { order }),
+    enabled: order !== '',
     // Today has it already: shown at once, and off-line.
     placeholderData: () => queryClient.getQueryData<Awaited<ReturnType<typeof call<'today'>>>>(['today'])?.orders.find((o) => o.id === order),
   });
 export const useJointSheet = (joint: string) => useQuery({ queryKey: ['jointSheet', joint], queryFn: () => call('jointSheet', { joint }) });
-export const useWrenches = () => useQuery({ queryKey: ['wrenches'], queryFn: () => call('wrenches'), staleTime: 60_000 });
+export const usePeople = () => useQuery({ queryKey: ['people'], queryFn: () => call('people'), staleTime: 60_000 });
+
+/** One of the shop's tools, as the list of tools has it. */
+export interface KeptTool {
+  id: string;
+  version: number;
+  retired: boolean;
+  changedBy: string | null;
+  tool: ShopTool;
+}
+export const useTools = () =>
+  useQuery({
+    queryKey: ['tools'],
+    queryFn: () => call('tools'),
+    staleTime: 60_000,
+    select: ({ tools }): KeptTool[] => tools.map((t) => ({ ...t, tool: t.tool as ShopTool })),
+  });
+/** Tools that are in use, with their ids. */
+export const inUse = (tools: readonly KeptTool[]): ListedTool[] => tools.filter((t) => !t.retired).map((t) => ({ id: t.id, ...t.tool }));
+
+export interface OrderFilter {
+  q?: string;
+  state?: OrderState;
+}
+/** While typing, the last answer stays until the next one is there. */
+export const useOrders = ({ q, state }: OrderFilter) =>
+  useQuery({
+    queryKey: ['orders', q ?? '', state ?? ''],
+    queryFn: () => call('orders', {}, undefined, { ...(q ? { q } : {}), ...(state ? { state } : {}) }),
+    placeholderData: keepPreviousData,
+    gcTime: q ? 60_000 : 7 * DAY_MS,
+  });

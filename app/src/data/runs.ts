@@ -1,10 +1,11 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import { AppError } from '@stennet/core/errors';
-import { admit, evolve, replay, type EventOf, type EventType, type PayloadOf, type RunEvent, type RunState } from '@stennet/core/run';
+import { admit, clocks, evolve, replay, type EventOf, type EventType, type PayloadOf, type RunEvent, type RunState } from '@stennet/core/run';
 import { now } from '@/platform/clock';
 import { deviceId, deviceName } from '@/platform/device';
 import { newId } from '@/platform/ids';
 import { asAppError, call } from './api';
+import { noteClocks } from './clocks';
 import type { KeptRun } from './database';
 import { onLeaving } from './leaving';
 import { keepEvent, keepServerRun, readRun, type LocalRun } from './outbox/outbox';
@@ -122,6 +123,7 @@ class RunStore {
 
   private set(next: Loaded): void {
     this.loaded = next;
+    if (next.status === 'ready') noteClocks(this.run, next.isMine && next.state.status !== 'finished' ? clocks(next.state) : []);
     for (const tell of this.listeners) tell();
   }
 }

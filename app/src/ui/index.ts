@@ -2,6 +2,8 @@ export { AnswerCard } from './AnswerCard';
 export { BigButton } from './BigButton';
 export { Card } from './Card';
 export { CompoundsView } from './CompoundsView';
+export { OtherCompound } from './OtherCompound';
+export { PinField } from './PinField';
 export { Chip, ChoiceField, FieldLabel, FieldRow, FlagsField, NumberField, Problem, TextField } from './fields';
 export { DrawingView } from './DrawingView';
 export { JointMapView } from './JointMapView';

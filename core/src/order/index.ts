@@ -3,4 +3,3 @@ export { JOB_KINDS, SYMPTOMS, type JobKind, type Symptom } from './jobKinds';
 export { blockers, jointPlaces, mayNotBecome, putIns, stepsFrom, type Blocker, type JointPlace, type OrderSeen } from './orderState';
 export { isAwaited, PART_STATES, type PartState } from './partState';
 export { ENTRY_KINDS, ORDER_STATES, type OrderState } from './names';
-export { lineKey, neededNew, partsList, type JointParts, type PartLine } from './partsList';

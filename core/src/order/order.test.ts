@@ -1,5 +1,4 @@
-import { headSheet } from '../testing';
-import { blockers, jointPlaces, lineKey, mayNotBecome, neededNew, partsList, putIns, stepsFrom, ORDER_STATES, type OrderEntry } from '.';
+import { blockers, jointPlaces, mayNotBecome, putIns, stepsFrom, ORDER_STATES, type OrderEntry } from '.';
 
 const JOB = '5e000000-0000-4000-8000-000000000301';
 const JOINT = '5e000000-0000-4000-8000-000000000401';
@@ -49,25 +48,4 @@ describe('what holds a repair order up', () => {
 test('the joints of a job: through, in work, next, later', () => {
   expect(jointPlaces([tight, { run: null }, { run: null }])).toEqual(['done', 'next', 'later']);
   expect(jointPlaces([tight, { run: { state: 'paused' } }, { run: null }])).toEqual(['done', 'inWork', 'later']);
-});
-
-describe('the parts list', () => {
-  const joints = [{ job: JOB, joint: JOINT, name: 'Cylinder head', sheet: headSheet }];
-  test('what is known is put to what is asked for, what was added comes last', () => {
-    const lines = partsList(joints, [
-      { id: 'a', version: 2, body: part('here', 'group:head-bolts') },
-      { id: 'b', version: 1, body: part('needed') },
-    ]);
-    expect(lines[0]).toMatchObject({ need: { key: 'group:head-bolts' }, entry: { id: 'a', version: 2 } });
-    expect(lines.at(-1)).toMatchObject({ need: { key: 'added:b', need: 'new' }, joint: null });
-    expect(lines.filter((l) => l.entry === null).length).toBe(lines.length - 2);
-  });
-  test('only what is needed new is compared with a kit', () => {
-    const lines = partsList(joints, [{ id: 'a', version: 1, body: part('notNeeded', 'part:gasket') }]);
-    const keys = neededNew(lines, JOB).map((n) => n.key);
-    expect(keys).toContain(`${JOINT}/group:head-bolts`);
-    expect(keys).not.toContain(`${JOINT}/part:gasket`);
-    const [first] = lines;
-    if (first) expect(lineKey({ joint: null, need: { ...first.need, key: 'x' } })).toBe('/x');
-  });
 });

@@ -4,3 +4,4 @@ export { barLengthMm, HARD_PUSH_N, sockets, toolPlan, type Fit, type NoWrench, t
 export { compareKit, partsOf, type Kit, type KitCompared, type PartNeed, type PricedNeed } from './parts';
 export { wrongPart, type Mismatch, type PartSeen } from './wrongPart';
 export { otherCompound } from './otherCompound';
+export { lineKey, neededNew, partsList, type JointParts, type PartLine } from './partsList';

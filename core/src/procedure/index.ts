@@ -19,6 +19,7 @@ export { COMPOUND_KINDS, COMPOUND_PLACES, PHASES, STEP_KINDS, StepSchema, type C
 export { ACTIONS, ORDERS, PURPOSES, StageSchema, type Action, type Order, type Part, type Repeat, type Stage, type Target } from './stage';
 export {
   actsOf,
+  anglesOf,
   entersYield,
   groupOf,
   groupOfSeat,
@@ -39,5 +40,5 @@ export { assertRunnable } from './assertRunnable';
 export { checkSheet, errorsOf, FINDING_CODES, finalTorques, purposeOf, yieldTorqueNm, type Finding, type FindingCode, type FindingLevel } from './checks';
 export { differences, type Difference } from './differences';
 export { lineOf, parseLine, printLine, withLine, type AsLine, type Line, type LineStage, type Parsed, type Problem } from './shorthand';
-export { compoundText, dueWords, repeatWords, REUSE_TEXT, stageWords, threadText } from './words';
+export { compoundText, dueWords, jointKindText, repeatWords, REUSE_TEXT, stageWords, threadText } from './words';
 export { usedOnce, type UsedOnce } from './usedOnce';

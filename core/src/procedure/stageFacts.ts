@@ -127,3 +127,8 @@ export const isOwedByPosition = (stage: Stage): boolean => stage.trial === true 
 
 /** What is done on one fastener in a stage, one after the other: the stage itself, or its inner stages. */
 export const actsOf = (stage: Stage): readonly (Stage | Part)[] => stage.each ?? [stage];
+
+/** Each angle of the procedure once, in degrees, in the order met. */
+export const anglesOf = (sheet: Sheet): number[] => [
+  ...new Set(sheet.stages.flatMap(actsOf).flatMap(({ action, target }) => (action === 'angle' && target && 'value' in target ? [target.value] : []))),
+];

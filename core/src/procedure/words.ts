@@ -67,3 +67,19 @@ const FAILURE_WORDS: Record<Extract<Step['due'], { when: 'atFailure' }>['failure
   driveRounded: 'lost its drive',
   wontLoosen: 'will not loosen',
 };
+
+const JOINT_KINDS: Record<string, string> = {
+  'cylinder-head': 'Cylinder head',
+  flywheel: 'Flywheel',
+  clutch: 'Clutch',
+  'exhaust-manifold': 'Exhaust manifold',
+  'intake-manifold': 'Intake manifold',
+  damper: 'Crank damper',
+  'rod-cap': 'Rod caps',
+  'cam-cap': 'Cam caps',
+  'adapter-plate': 'Adapter plate',
+  'bell-housing': 'Bell housing',
+  pump: 'Pump',
+};
+/** A kind of joint in words; one that is not known here as it is written. */
+export const jointKindText = (kind: string): string => JOINT_KINDS[kind] ?? kind.charAt(0).toUpperCase() + kind.slice(1).replace(/-/g, ' ');

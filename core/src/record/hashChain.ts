@@ -29,6 +29,9 @@ export function sha256Hex(text: string): string {
   return bytesToHex(sha256(utf8ToBytes(text)));
 }
 
+/** SHA-256 of bytes, in hex: how a photo is called. */
+export const sha256OfBytes = (bytes: Uint8Array): string => bytesToHex(sha256(bytes));
+
 /** The bytes that are stored and hashed for an event at its position. */
 export function sealEvent(stored: StoredEvent): { body: string; hash: string } {
   const body = canonicalJson(stored);

@@ -2,6 +2,18 @@
 export const FRICTION_CONDITIONS = ['dry', 'lightOil', 'engineOil', 'molyPaste', 'antiSeize', 'threadLocker', 'sealant', 'platedWaxed'] as const;
 export type FrictionCondition = (typeof FRICTION_CONDITIONS)[number];
 
+/** A condition in a technician's words. */
+export const FRICTION_TEXT: Readonly<Record<FrictionCondition, string>> = {
+  dry: 'clean and dry',
+  lightOil: 'light oil',
+  engineOil: 'engine oil',
+  molyPaste: 'moly paste',
+  antiSeize: 'anti-seize',
+  threadLocker: 'thread-locker',
+  sealant: 'sealant',
+  platedWaxed: 'plated or waxed',
+};
+
 export interface FrictionBand {
   low: number;
   nominal: number;

@@ -1,6 +1,6 @@
 import { angleDisc } from '@stennet/core/drawing';
 import type { Shop } from '@stennet/core/contract';
-import { actsOf, type Sheet } from '@stennet/core/procedure';
+import { anglesOf, type Sheet } from '@stennet/core/procedure';
 import { drawToScale, newDocument, type Doc } from './paper';
 import { text } from './text';
 
@@ -24,8 +24,3 @@ export function discPaper(sheet: Sheet, drive: string, shop: Shop, fonts: string
 }
 
 const MM = 72 / 25.4;
-
-/** Each angle once, as the sheet's stages have them. */
-export function anglesOf(sheet: Sheet): number[] {
-  return [...new Set(sheet.stages.flatMap(actsOf).flatMap(({ action, target }) => (action === 'angle' && target && 'value' in target ? [target.value] : [])))];
-}

@@ -1,5 +1,5 @@
+import { type PartLine } from '@stennet/core/prepare';
 import type { Order, Shop } from '@stennet/core/contract';
-import type { PartLine } from '@stennet/core/order';
 import { createFormatter } from '@stennet/core/quantity';
 import { headingBlock, putColumn, rowBlock, textBlock, type Block } from './column';
 import { newDocument, type Doc } from './paper';

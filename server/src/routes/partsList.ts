@@ -1,9 +1,9 @@
+import { partsList, type PartLine } from '@stennet/core/prepare';
 import type { Express, Response } from 'express';
 import Papa from 'papaparse';
 import * as v from 'valibot';
 import { PartsQuery, type Order } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
-import { partsList, type PartLine } from '@stennet/core/order';
 import { readSheet } from '@stennet/core/procedure';
 import type { Client } from '../db/database';
 import listOrderSheets from '../db/queries/listOrderSheets.sql';

@@ -1,1 +1,1 @@
-export { StartScreen as default } from '@/lazyScreens';
+export { PrepareScreen as default } from '@/lazyScreens';

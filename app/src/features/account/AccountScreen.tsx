@@ -7,6 +7,7 @@ import { asAppError, signOut, switchShop, useSending, useSignedIn } from '@/data
 import { chooseTheme, useThemeChoice, type ThemeChoice } from '@/platform/preferences';
 import { startsOffline, takeNewVersion, useNewVersion } from '@/platform/serviceWorker';
 import { BigButton, Card, Notice, ScreenFrame, useInks } from '@/ui';
+import { PinCard } from './PinCard';
 import { text } from './text';
 
 export function AccountScreen() {
@@ -58,6 +59,7 @@ export function AccountScreen() {
           ))}
         </View>
       </Card>
+      {me.role === 'lead' ? <PinCard /> : null}
       <Card>
         <Text role="heading" aria-level={2} style={heading}>
           {text.device}

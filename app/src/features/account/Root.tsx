@@ -5,11 +5,12 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import type { Me } from '@stennet/core/contract';
-import { formatterOf, KEEP_MS, persister, queryClient, SignedIn, startSending, useMe } from '@/data';
+import { formatterOf, KEEP_MS, persister, queryClient, SignedIn, startEntries, startSending, useMe } from '@/data';
 import { setClock } from '@/platform/clock';
 import { useThemeChoice } from '@/platform/preferences';
 import { registerServiceWorker } from '@/platform/serviceWorker';
 import { darkTheme, lightTheme, Loading, Notice, ScreenFrame } from '@/ui';
+import { ClockBar } from './ClockBar';
 import { SignInScreen } from './SignInScreen';
 import { text } from './text';
 
@@ -46,9 +47,18 @@ function Door({ children }: { children: ReactNode }) {
   // A sign-in that runs out does not take the run from under somebody's hands: it goes on, and says that it must be sent.
   const known = me.data ?? (isInRun && me.data === null ? last : null);
   useEffect(() => {
-    if (known) setClock(known.clockSetTo);
+    if (!known) return;
+    setClock(known.clockSetTo);
+    void startEntries(known);
   }, [known]);
-  if (known) return <SignedIn.Provider value={{ me: known, format: formatterOf(known) }}>{children}</SignedIn.Provider>;
+  if (known) {
+    return (
+      <SignedIn.Provider value={{ me: known, format: formatterOf(known) }}>
+        <ClockBar />
+        {children}
+      </SignedIn.Provider>
+    );
+  }
   if (me.data === null) return <SignInScreen />;
   if (me.isError) {
     return (

@@ -27,4 +27,23 @@ export const text = {
   lost: 'The address does not lead anywhere. Your work is where you left it.',
   toToday: 'Go to Today',
   roles: { lead: 'lead technician', technician: 'technician', adviser: 'service adviser', apprentice: 'apprentice', owner: 'owner' },
+
+  // clocks
+  clocks: 'Clocks that run',
+  clock: (what: string) => `${what}: to the run`,
+  left: (time: string) => `${time} left`,
+  over: (time: string) => `over by ${time}`,
+  wait: (time: string) => `${time} to wait`,
+  waited: 'waited long enough',
+  ending: (what: string) => `${what}: the time is nearly over.`,
+  isOver: (what: string) => `${what}: the time is over.`,
+  mayGoOn: (what: string) => `${what}: waited long enough.`,
+
+  // PIN
+  pin: 'PIN for your word on others’ devices',
+  pinText: 'As a lead you allow exceptions on the technician’s device with it. Nobody else may know it.',
+  pinLabel: 'New PIN, 4 to 8 digits',
+  pinPassword: 'Your password',
+  pinSave: 'Set the PIN',
+  pinSaved: 'The PIN is set.',
 } as const;

@@ -1,1 +1,4 @@
+export { OrderFormScreen } from './OrderFormScreen';
 export { OrderScreen } from './OrderScreen';
+export { OrdersScreen } from './OrdersScreen';
+export { PartsScreen } from './PartsScreen';

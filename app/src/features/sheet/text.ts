@@ -1,19 +1,3 @@
-const KINDS: Record<string, string> = {
-  'cylinder-head': 'Cylinder head',
-  flywheel: 'Flywheel',
-  clutch: 'Clutch',
-  'exhaust-manifold': 'Exhaust manifold',
-  'intake-manifold': 'Intake manifold',
-  damper: 'Crank damper',
-  'rod-cap': 'Rod caps',
-  'cam-cap': 'Cam caps',
-  'adapter-plate': 'Adapter plate',
-  'bell-housing': 'Bell housing',
-  pump: 'Pump',
-};
-/** A kind of joint in words; one that is not known here as it is written. */
-export const kindName = (kind: string): string => KINDS[kind] ?? kind.charAt(0).toUpperCase() + kind.slice(1).replace(/-/g, ' ');
-
 export const text = {
   find: 'Find a sheet',
   back: 'Back to Today',

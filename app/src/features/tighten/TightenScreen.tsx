@@ -6,15 +6,16 @@ import { seatMarks } from '@stennet/core/drawing';
 import { AppError } from '@stennet/core/errors';
 import { orderOf, type Sheet } from '@stennet/core/procedure';
 import { next, seatIdOf, type Next, type RunState } from '@stennet/core/run';
-import { asAppError, useSending, useSignedIn } from '@/data';
+import { asAppError, useSending, useSignedIn, useStatements } from '@/data';
 import { useRun, type RunView } from '@/data/runs';
 import { useWakeLock } from '@/platform/wakeLock';
 import { BigButton, JointMapView, Loading, Notice, Ribbon, SavedBadge, ScreenFrame, useInks, useIsWide } from '@/ui';
-import { useActs } from './hooks/useActs';
+import { useActs, type Acts } from './hooks/useActs';
+import { LeadDesk } from './parts/LeadDesk';
 import { Panel } from './parts/Panel';
 import { WatchPanel } from './parts/StepPanel';
 import { ValuesStrip } from './parts/ValuesStrip';
-import { pullLine } from './say';
+import { pullLine, statementText } from './say';
 import { text } from './text';
 
 export function TightenScreen() {
@@ -38,7 +39,7 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
   const isWide = useIsWide();
   const { kept, state } = view;
   const router = useRouter();
-  const acts = useActs(state, confirm);
+  const acts = useActs(kept.id, state, confirm);
   const sending = useSending();
   const due = next(state);
   const isWriting = view.isMine && isAllowed(me.role, 'run.write') && state.holder?.person === me.person.id;
@@ -57,6 +58,7 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
       {sending.state === 'signIn' && view.unsent > 0 ? (
         <Notice title={text.signInTitle(view.unsent)} text={text.signInText} action={{ text: text.signInGo, onPress: () => router.navigate('/') }} look="warn" alert />
       ) : null}
+      {isWriting && state.status === 'open' ? <Said run={kept.id} state={state} acts={acts} people={kept.people} /> : null}
       {isWriting || state.status === 'finished' ? <Panel key={state.events.length} view={view} acts={acts} due={due} /> : <Watching view={view} takeOver={takeOver} />}
     </>
   );
@@ -145,15 +147,37 @@ function numbersOf(sheet: Sheet, stage: number, fastener: string | null): Record
 
 function Watching({ view, takeOver }: { view: RunView; takeOver: () => Promise<void> }) {
   const [error, setError] = useState<AppError | null>(null);
+  const { me } = useSignedIn();
   return (
-    <WatchPanel
-      state={view.state}
-      people={view.kept.people}
-      device={text.thisDevice}
-      error={error ? `${error.message} ${error.fix}` : null}
-      onTakeOver={() => void takeOver().catch((e: unknown) => setError(asAppError(e)))}
-    />
+    <>
+      <WatchPanel
+        state={view.state}
+        people={view.kept.people}
+        device={text.thisDevice}
+        error={error ? `${error.message} ${error.fix}` : null}
+        onTakeOver={() => void takeOver().catch((e: unknown) => setError(asAppError(e)))}
+      />
+      {me.role === 'lead' ? <LeadDesk run={view.kept.id} state={view.state} /> : null}
+    </>
   );
+}
+
+/** What a lead said elsewhere: taken in by whoever holds the run. */
+function Said({ run, state, acts, people }: { run: string; state: RunState; acts: Acts; people: Readonly<Record<string, string>> }) {
+  const { data } = useStatements(run, true);
+  const used = new Set(state.effective.toArray().flatMap((c) => (c.event.type === 'used' ? [c.event.payload.statement.id] : [])));
+  return data?.statements
+    .filter((s) => !used.has(s.id))
+    .map((s) => (
+      <Notice
+        key={s.id}
+        title={text.said(people[s.person] ?? text.theLead, statementText(s, state))}
+        {...(s.text ? { text: s.text } : {})}
+        action={{ text: text.takeIn, onPress: () => void acts.confirm('used', { statement: s }) }}
+        look="warn"
+        alert
+      />
+    ));
 }
 
 function Refused({ view }: { view: RunView }) {

@@ -1,2 +1,1 @@
-export { StartScreen } from './StartScreen';
 export { TightenScreen } from './TightenScreen';

@@ -1,7 +1,8 @@
 import { whereabouts } from '@stennet/core/joint';
 import type { Sheet } from '@stennet/core/procedure';
-import { units, type Formatter, type Quantity } from '@stennet/core/quantity';
-import { seatIdOf, type Next, type PullNext, type RunEvent } from '@stennet/core/run';
+import type { Say } from '@stennet/core/contract/run';
+import { units, type Formatter, type Quantity, type Wrench } from '@stennet/core/quantity';
+import { seatIdOf, type Next, type PullNext, type RunEvent, type RunState, type Statement } from '@stennet/core/run';
 import { boltName, text } from './text';
 
 export function whereIs(sheet: Sheet, fastener: string): string {
@@ -28,3 +29,33 @@ export function nextLine(sheet: Sheet, format: Formatter, due: Next): string | n
 }
 
 export const symbolOf = (q: Quantity): string => units[q.unit].symbol;
+
+/** What a lead said, in a line. */
+export function statementText(s: Statement, state: RunState): string {
+  switch (s.kind) {
+    case 'allowance': {
+      const about = Object.keys(s.about)[0] as keyof typeof text.aboutText;
+      return `${text.decides[s.decision]} ${text.aboutText[about]}`;
+    }
+    case 'release':
+      return `${state.sheet.stages.find((stage) => stage.id === s.hold)?.name ?? ''}: ${text.release[s.decision].toLowerCase()}`;
+    case 'leaveOut':
+      return text.leavesOut(boltName(s.fastener));
+    default:
+      return s.text ?? '';
+  }
+}
+
+/** What a lead may say to a hold that waits for them. */
+export function releaseWords(due: Extract<Next, { kind: 'hold' }>): { label: string; say: Say; look?: 'warn' }[] {
+  const word = (decision: 'passed' | 'failed' | 'single' | 'redo', look?: 'warn') => ({
+    label: text.release[decision],
+    say: { kind: 'release', hold: due.stage.id, decision } as const,
+    ...(look ? { look } : {}),
+  });
+  if (due.hold.kind === 'named') return [word('passed'), word('failed', 'warn')];
+  return due.hold.kind === 'replaced' ? [word('single'), word('redo', 'warn')] : [];
+}
+
+/** A wrench as it is held: with what is on it. */
+export const wrenchName = (wrench: Wrench): string => (wrench.adapter ? text.wrenchWith(wrench.name, wrench.adapter.name, wrench.adapter.angleDeg) : wrench.name);

@@ -1,3 +1,4 @@
+import { aroundText } from './aroundText';
 import type { FailureKind, Reason, Way } from '@stennet/core/run';
 
 const ordinal = (n: number): string => {
@@ -13,6 +14,7 @@ export const boltName = (fastener: string): string => {
 };
 
 export const text = {
+  ...aroundText,
   back: 'Back to the repair order',
   sub: (ro: string, vehicle: string) => `RO ${ro} · ${vehicle}`,
   loading: 'Opening the run',
@@ -20,29 +22,8 @@ export const text = {
   retry: 'Try again',
   pause: 'Pause',
 
-  // start
-  startTitle: 'Before you start',
-  start: 'Start tightening',
-  starting: 'Starting',
   keepsOld: (old: string, by: string) => `goes on by rev ${old}; rev ${by} stands for new runs`,
-  startOnline: 'Starting needs the server: it alone knows that no other device has begun on this joint.',
   readOnly: 'Your role may look, not tighten.',
-  invented: 'Invented values',
-  inventedText: 'This sheet was made up for demonstration. Never tighten a real engine by it.',
-  prevail: 'The maker’s current procedure, local rules and licensed practice prevail.',
-  cautions: 'Take care',
-  procedure: 'Procedure',
-  fasteners: 'Fasteners',
-  source: 'Source',
-  sourceLine: (title: string, page: string, revision: string, date: string) => `${title}, page ${page}, revision ${revision}, ${date}`,
-  condition: (c: string) => `Published for: ${c}`,
-  group: (n: number, thread: string, pitch: string, cls: string, socket: string) => `${n} × ${thread} × ${pitch}, ${cls}, ${socket}`,
-  reuse: {
-    replace: 'one-time-use: new ones only',
-    'reuse-in-place': 'may be used again in their own hole',
-    'reuse-if-within-length': 'may be used again if short enough',
-    reuse: 'may be used again',
-  },
   compound: (kind: string, place: string) => `${kind} on ${place === 'under head' ? 'the underside of the head' : place}`,
   noCompound: 'nothing on the threads',
 

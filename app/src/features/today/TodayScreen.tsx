@@ -2,6 +2,7 @@ import { Link, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isAllowed, type Joint, type Order } from '@stennet/core/contract';
+import { isAwaited } from '@stennet/core/order';
 import { asAppError, useLibraryOnDevice, useSending, useSignedIn, useToday } from '@/data';
 import { now } from '@/platform/clock';
 import { deviceId } from '@/platform/device';
@@ -41,7 +42,11 @@ export function TodayScreen() {
           {running.map(({ order, joint }) => (
             <OpenRun key={joint.id} order={order} joint={joint} />
           ))}
-          <BigButton text={text.find} look="quiet" size="desk" onPress={() => router.navigate('/find')} />
+          <View style={styles.ways}>
+            <BigButton text={text.find} look="quiet" size="desk" grow onPress={() => router.navigate('/find')} />
+            <BigButton text={text.allOrders} look="quiet" size="desk" grow onPress={() => router.navigate('/orders')} />
+            <BigButton text={text.tools} look="quiet" size="desk" grow onPress={() => router.navigate('/tools')} />
+          </View>
           {orders.length === 0 ? <Notice title={text.empty} text={text.emptyText} /> : null}
           <View style={isWide ? styles.grid : styles.list}>
             {orders.map((order) => (
@@ -87,6 +92,9 @@ function OrderCard({ order, isWide }: { order: Order; isWide: boolean }) {
   const { format } = useSignedIn();
   const inks = useInks();
   const joints = order.jobs.flatMap((j) => j.joints);
+  const parts = order.entries.filter((e) => e.body.kind === 'part' && isAwaited(e.body.state)).length;
+  const asks = joints.reduce((n, j) => n + (j.run?.standing.asksLead ?? 0), 0);
+  const holds = [parts > 0 ? text.partsOpen(parts) : '', asks > 0 ? text.asksLead(asks) : ''].filter(Boolean);
   const done = joints.length > 0 && joints.every((j) => j.run?.state === 'finished');
   return (
     <View style={[styles.order, { backgroundColor: inks.card }, isWide && styles.half]}>
@@ -99,6 +107,7 @@ function OrderCard({ order, isWide }: { order: Order; isWide: boolean }) {
           <Text style={{ fontSize: 17, color: inks.ink }}>{`${order.vehicle.maker} ${order.vehicle.model} · ${order.vehicle.plate}`}</Text>
           <Text style={{ fontSize: 16, color: inks.inkSoft }}>{order.jobs.map((j) => j.title).join(' · ')}</Text>
           <Text style={{ fontSize: 15, color: inks.inkSoft }}>{[order.bay, done ? text.tight : text.states[order.state]].filter(Boolean).join(' · ')}</Text>
+          {holds.length > 0 ? <Text style={{ fontSize: 15, color: inks.warnText, fontWeight: '700' }}>{`▲ ${holds.join(' · ')}`}</Text> : null}
         </View>
       </Link>
     </View>
@@ -109,6 +118,7 @@ const styles = StyleSheet.create({
   right: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   account: { minHeight: 48, justifyContent: 'center', paddingHorizontal: 8 },
   accountInner: { flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 48 },
+  ways: { flexDirection: 'row', gap: 12, flexWrap: 'wrap' },
   list: { gap: 12 },
   grid: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
   order: { borderRadius: 14, overflow: 'hidden' },

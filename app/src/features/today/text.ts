@@ -1,6 +1,10 @@
 export const text = {
   today: 'Today',
   find: 'Find a sheet',
+  allOrders: 'Repair orders',
+  tools: 'Tools',
+  partsOpen: (n: number) => `${n} ${n === 1 ? 'part' : 'parts'} not here`,
+  asksLead: (n: number) => `${n} ${n === 1 ? 'thing waits' : 'things wait'} for the lead`,
   account: (name: string) => `Account of ${name}`,
   loading: 'Looking up today’s repair orders',
   empty: 'No open repair orders',

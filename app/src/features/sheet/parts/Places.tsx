@@ -1,7 +1,8 @@
+import { jointKindText } from '@stennet/core/procedure';
 import { StyleSheet, View } from 'react-native';
 import { useSheetPlaces, type SheetFilter } from '@/data/sheets';
 import { BigButton, Section } from '@/ui';
-import { kindName, text } from '../text';
+import { text } from '../text';
 
 /** Maker → engine → job, by tapping. */
 export function Places({ filter, onFilter }: { filter: SheetFilter; onFilter: (f: SheetFilter) => void }) {
@@ -18,7 +19,7 @@ export function Places({ filter, onFilter }: { filter: SheetFilter; onFilter: (f
         {[...counts].map(([name, n]) => (
           <BigButton
             key={name}
-            text={level === 'kind' ? kindName(name) : name}
+            text={level === 'kind' ? jointKindText(name) : name}
             hint={text.sheets(n)}
             look="plain"
             size="desk"
@@ -39,7 +40,7 @@ export function Narrowed({ filter, onFilter }: { filter: SheetFilter; onFilter: 
       {on.map(({ key, name }) => (
         <BigButton
           key={key}
-          text={`✕ ${key === 'kind' ? kindName(name) : name}`}
+          text={`✕ ${key === 'kind' ? jointKindText(name) : name}`}
           label={text.clear(name)}
           look="quiet"
           size="desk"

@@ -1,3 +1,4 @@
+import { jointKindText } from '@stennet/core/procedure';
 import { Link } from 'expo-router';
 import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -5,7 +6,7 @@ import { Text } from 'react-native-paper';
 import type { SheetBrief } from '@stennet/core/contract/run';
 import { useSignedIn } from '@/data';
 import { Card, Ribbon, useInks } from '@/ui';
-import { kindName, text } from '../text';
+import { text } from '../text';
 
 /** A sheet in a list: what it is, its ribbon, its line, and what must not be overlooked. */
 /** Drawn once for a revision: while somebody types, the same sheets are found again and again. */
@@ -25,7 +26,7 @@ function Drawn({ brief }: { brief: SheetBrief }) {
             style={{ fontSize: 15, fontWeight: '700', color: isOld ? inks.warnText : inks.inkSoft }}
           >{`${text.rev(brief.revision)}${isOld ? `, ${text.status[brief.status]}` : ''}`}</Text>
         </View>
-        <Text style={{ fontSize: 15, color: inks.inkSoft }}>{`${brief.maker} ${brief.model}, ${brief.engine} · ${kindName(brief.kind)}`}</Text>
+        <Text style={{ fontSize: 15, color: inks.inkSoft }}>{`${brief.maker} ${brief.model}, ${brief.engine} · ${jointKindText(brief.kind)}`}</Text>
         <Ribbon sheet={{ stages: brief.stages }} place={null} format={format} height={48} />
         <Text style={{ fontSize: 15, lineHeight: 21, color: inks.ink }}>{brief.line}</Text>
         <Text style={{ fontSize: 15, lineHeight: 21, color: inks.ink, fontWeight: '700' }}>{marks.join(' · ')}</Text>

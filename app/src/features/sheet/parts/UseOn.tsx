@@ -3,11 +3,11 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed, type Order } from '@stennet/core/contract';
-import type { Sheet } from '@stennet/core/procedure';
+import { jointKindText, type Sheet } from '@stennet/core/procedure';
 import { asAppError, call, useSignedIn, useToday } from '@/data';
 import { newId } from '@/platform/ids';
 import { BigButton, Line, Notice, Section } from '@/ui';
-import { kindName, text } from '../text';
+import { text } from '../text';
 
 const same = (a: string, b: string): boolean => a.replace(/[^a-z0-9]/gi, '').toLowerCase() === b.replace(/[^a-z0-9]/gi, '').toLowerCase();
 
@@ -65,7 +65,7 @@ function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
           label={`${text.useJob(j.title)}, RO ${order.number}`}
           look="quiet"
           size="desk"
-          onPress={() => done(call('addJoint', { job: j.id }, { joint, name: kindName(sheet.kind), sheet: sheet.id, revision }), joint)}
+          onPress={() => done(call('addJoint', { job: j.id }, { joint, name: jointKindText(sheet.kind), sheet: sheet.id, revision }), joint)}
         />
       ))}
     </View>

@@ -7,15 +7,18 @@ import type { Confirm } from '@/data/runs';
 
 /** Everything a panel can do with the run; each is one confirmation, and one event. */
 export interface Acts {
+  run: string;
   error: AppError | null;
+  /** A confirmation that came after its clock had ended: which clock, and the same again with the time it was really done. */
+  late: { clock: string; again: (doneAt: string) => Promise<boolean> } | null;
   confirm: <T extends EventType>(type: T, payload: PayloadOf<T>) => Promise<boolean>;
   pull: (due: PullNext, outcome: Outcome, extra?: { reading?: Quantity; looked?: true }) => Promise<boolean>;
   fail: (fastener: string, kind: FailureKind) => Promise<boolean>;
   correct: (event: PayloadOf<'pulled'> & { id: string }, outcome: Outcome, reading?: Quantity) => Promise<boolean>;
 }
 
-export function useActs(state: RunState, confirmEvent: Confirm): Acts {
-  const [problem, setProblem] = useState<{ step: number; error: AppError } | null>(null);
+export function useActs(run: string, state: RunState, confirmEvent: Confirm): Acts {
+  const [problem, setProblem] = useState<{ step: number; error: AppError; again: (doneAt: string) => Promise<boolean> } | null>(null);
   const step = state.events.length;
 
   const confirm: Acts['confirm'] = async (type, payload) => {
@@ -24,12 +27,17 @@ export function useActs(state: RunState, confirmEvent: Confirm): Acts {
       setProblem(null);
       return true;
     } catch (error) {
-      setProblem({ step, error: asAppError(error) });
+      const again = (doneAt: string): Promise<boolean> => confirm(type, { ...payload, doneAt });
+      setProblem({ step, error: asAppError(error), again });
       return false;
     }
   };
+  const standing = problem?.step === step ? problem : null;
+  const isLate = standing?.error.code === 'CLOCK_PASSED';
   return {
-    error: problem?.step === step ? problem.error : null,
+    run,
+    error: standing && !isLate ? standing.error : null,
+    late: standing && isLate ? { clock: String(standing.error.params.clock), again: standing.again } : null,
     confirm,
     pull: (due, outcome, extra = {}) => {
       const said = {

@@ -4,7 +4,9 @@ import { TextInput } from 'react-native-paper';
 import { CORE_VERSION, explain, type Next, type RunState, type Way } from '@stennet/core/run';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
+import { releaseWords } from '../say';
 import { boltName, text } from '../text';
+import { LeadWord } from './LeadWord';
 import { PanelBody, PanelTitle } from './PanelText';
 import { ReadingForm } from './ReadingForm';
 
@@ -14,9 +16,12 @@ type Hold = Extract<Next, { kind: 'hold' }>;
 export function HoldPanel({ due, state, acts, onGoBack }: { due: Hold; state: RunState; acts: Acts; onGoBack: () => void }) {
   const [finding, setFinding] = useState('');
   const [reading, setReading] = useState(false);
+  const [asking, setAsking] = useState(false);
   const take = takeWay(due, state, acts, finding);
   if (reading)
     return <ReadingForm title={text.stripeRead} label={text.angleLabel} hint="" onRecord={(value) => readStripe(due, state, acts, value)} onCancel={() => setReading(false)} />;
+  const words = due.ways.includes('statement') ? releaseWords(due) : [];
+  if (asking) return <LeadWord acts={acts} title={titleOf(due)} words={words} onCancel={() => setAsking(false)} />;
   const ways = due.ways.filter((w) => text.way[w]);
   return (
     <View role="alert" style={{ gap: 12 }}>
@@ -35,6 +40,7 @@ export function HoldPanel({ due, state, acts, onGoBack }: { due: Hold; state: Ru
         />
       ))}
       {due.ways.includes('statement') && ways.length === 0 ? <PanelBody>{text.leadOnly}</PanelBody> : null}
+      {words.length > 0 ? <BigButton text={text.askLead} look="plain" onPress={() => setAsking(true)} /> : null}
       <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
     </View>
   );

@@ -7,13 +7,15 @@ import type { RunView } from '@/data/runs';
 import { useInks } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { text } from '../text';
+import { FitPanel } from './FitPanel';
 import { GoBackPanel } from './GoBackPanel';
+import { LatePanel } from './LatePanel';
 import { PullPanel } from './PullPanel';
 import { ReadingForm } from './ReadingForm';
 import { ReconcilePanel } from './ReconcilePanel';
 import { HoldPanel } from './HoldPanel';
 import { ChooseValuePanel, CrankPanel, RoundPanel, WaitPanel } from './StagePanel';
-import { DonePanel, FinishPanel, FitPanel, MarkPanel, ResumePanel, SetToolPanel } from './StepPanel';
+import { DonePanel, FinishPanel, MarkPanel, ResumePanel, SetToolPanel } from './StepPanel';
 import { DueStepPanel, NeighboursPanel, SwapPanel } from './DueStepPanel';
 import { ToolPanel } from './ToolPanel';
 import { WrongPanel } from './WrongPanel';
@@ -31,6 +33,7 @@ export function Panel({ view, acts, due }: { view: RunView; acts: Acts; due: Nex
           <Text style={{ color: inks.warnText, fontSize: 16, lineHeight: 22, fontWeight: '700' }}>{`${acts.error.message} ${acts.error.fix}`}</Text>
         </View>
       ) : null}
+      {acts.late ? <LatePanel acts={acts} state={view.state} /> : null}
       <Current view={view} acts={acts} due={due} mode={mode} setMode={setMode} />
     </View>
   );
@@ -42,7 +45,7 @@ function Current({ view, acts, due, mode, setMode }: { view: RunView; acts: Acts
   const onGoBack = (): void => setMode('goBack');
   if (mode === 'goBack') return <GoBackPanel state={state} acts={acts} onClose={close} />;
   if (mode === 'tool' && (due.kind === 'pull' || due.kind === 'setTool') && due.target)
-    return <ToolPanel task={due.task} target={due.target} methods={methodsFor(due.task)} acts={acts} onCancel={close} />;
+    return <ToolPanel state={state} task={due.task} target={due.target} methods={methodsFor(due.task)} acts={acts} onCancel={close} />;
   if (due.kind === 'pull' && mode === 'wrong') return <WrongPanel due={due} acts={acts} onReading={() => setMode('reading')} onClose={close} />;
   if (due.kind === 'pull' && mode === 'reading') return <PullReading due={due} acts={acts} onClose={close} />;
   switch (due.kind) {
@@ -53,7 +56,7 @@ function Current({ view, acts, due, mode, setMode }: { view: RunView; acts: Acts
     case 'fit':
       return <FitPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
     case 'chooseTool':
-      return <ToolPanel task={due.task} target={due.target} methods={due.methods} acts={acts} />;
+      return <ToolPanel state={state} task={due.task} target={due.target} methods={due.methods} acts={acts} />;
     case 'setTool':
       return <SetToolPanel due={due} state={state} acts={acts} onGoBack={onGoBack} onTool={() => setMode('tool')} />;
     case 'mark':

@@ -9,7 +9,7 @@ import { useKeys } from '@/platform/keys';
 import { BigButton, DrawingView, useInks } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { usePress } from '../hooks/usePress';
-import { whereIs } from '../say';
+import { whereIs, wrenchName } from '../say';
 import { boltName, text } from '../text';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
 
@@ -131,7 +131,7 @@ function TorqueLine({ due }: { due: PullNext }) {
   if (!due.target) return <>{text.by[due.tool.method]}</>;
   return (
     <>
-      {due.tool.wrench ? `${text.on(due.tool.wrench.name)} · ` : ''}
+      {due.tool.wrench ? `${text.on(wrenchName(due.tool.wrench))} · ` : ''}
       {due.inHand?.unit === due.target.unit ? (
         format.published(due.target)
       ) : (

@@ -1,8 +1,7 @@
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
-import { groupOfSeat } from '@stennet/core/procedure';
-import { seatIdOf, type Next, type RunState } from '@stennet/core/run';
+import type { Next, RunState } from '@stennet/core/run';
 import { useRouter } from 'expo-router';
 import { useSignedIn } from '@/data';
 import { now } from '@/platform/clock';
@@ -10,7 +9,7 @@ import { useKeys } from '@/platform/keys';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { usePress } from '../hooks/usePress';
-import { lastLine, nextLine } from '../say';
+import { lastLine, nextLine, wrenchName } from '../say';
 import { text } from '../text';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
 
@@ -38,43 +37,6 @@ export function Step({ title, children, yes, onYes, state, second }: { title: st
   );
 }
 
-export function FitPanel({ due, state, acts }: StepProps<'fit'>) {
-  const router = useRouter();
-  const first = due.fasteners[0];
-  if (!first) return null;
-  const { name: group, compounds, reuse } = groupOfSeat(state.sheet, seatIdOf(first));
-  const coat = <PanelBody>{text.coat(compounds.map((c) => text.compound(c.kind, c.place)).join(', ') || text.noCompound)}</PanelBody>;
-  const say = (condition: 'new' | 'ownHole') => (): void => void acts.confirm('fitted', { fasteners: due.fasteners.map((fastener) => ({ fastener, condition })) });
-  const notYet = <BigButton text={text.notYet} look="quiet" onPress={() => router.navigate('/')} />;
-  if (due.newOnly) {
-    return (
-      <Step title={text.fitNewTitle(due.fasteners.length, group)} yes={text.fitNewYes(due.fasteners.length)} onYes={say('new')} state={state} second={notYet}>
-        <PanelBody>{text.fitNew}</PanelBody>
-        {coat}
-        <PanelBody>{text.fit}</PanelBody>
-      </Step>
-    );
-  }
-  return (
-    <Step
-      title={text.fitTitle(due.fasteners.length, group)}
-      yes={text.fitOwn}
-      onYes={say('ownHole')}
-      state={state}
-      second={
-        <>
-          <BigButton text={text.fitNewOnes} look="plain" onPress={say('new')} />
-          {notYet}
-        </>
-      }
-    >
-      {reuse === 'replace' ? <PanelBody>{text.fitOld}</PanelBody> : null}
-      {coat}
-      <PanelBody>{text.fit}</PanelBody>
-    </Step>
-  );
-}
-
 export function SetToolPanel({ due, state, acts, onGoBack, onTool }: StepProps<'setTool'> & { onTool: () => void }) {
   const { format } = useSignedIn();
   const isAngle = due.task.action === 'angle';
@@ -95,7 +57,7 @@ export function SetToolPanel({ due, state, acts, onGoBack, onTool }: StepProps<'
     >
       <BigValue number={isAngle ? `+${value.number}` : value.number} unit={value.unit} />
       <PanelBody>
-        {isAngle ? text.setAngleText : `${due.tool.wrench ? text.on(due.tool.wrench.name) : ''} · ${text.published(publishedText)}`}
+        {isAngle ? text.setAngleText : `${due.tool.wrench ? text.on(wrenchName(due.tool.wrench)) : ''} · ${text.published(publishedText)}`}
         {text.reasons[due.reason] ? ` · ${text.reasons[due.reason]}` : ''}
       </PanelBody>
     </Step>

@@ -1,15 +1,20 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { AppError } from '@stennet/core/errors';
-import { wrenchSetting, type Formatter, type Quantity, type Wrench } from '@stennet/core/quantity';
-import type { Method, Task } from '@stennet/core/run';
-import { asAppError, useSignedIn, useWrenches } from '@/data';
+import { wrenchesOf, type ListedTool } from '@stennet/core/prepare';
+import { wrenchSetting, type Adapter, type Formatter, type Quantity, type Wrench } from '@stennet/core/quantity';
+import type { Method, RunState, Task } from '@stennet/core/run';
+import { asAppError, inUse, useSignedIn, useTools } from '@/data';
 import { now } from '@/platform/clock';
 import { BigButton, Loading, Notice } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { text } from '../text';
+import { AdapterForm } from './AdapterForm';
+import { LeadWord } from './LeadWord';
 import { PanelBody, PanelTitle } from './PanelText';
 
 interface Props {
+  state: RunState;
   task: Task;
   target: Quantity;
   methods: readonly Method[];
@@ -17,48 +22,99 @@ interface Props {
   onCancel?: () => void;
 }
 
-/** Which tool for this stage; one that does not reach or is out of calibration says why. */
-export function ToolPanel({ task, target, methods, acts, onCancel }: Props) {
+/** Which tool for this stage; one that does not reach says why, one out of calibration needs the lead's word. */
+export function ToolPanel({ state, task, target, methods, acts, onCancel }: Props) {
   const { format } = useSignedIn();
-  const wrenches = useWrenches();
+  const tools = useTools();
+  const [adapter, setAdapter] = useState<Adapter | null>(null);
+  const [asking, setAsking] = useState<Wrench | null>(null);
   const isAngle = task.action === 'angle';
-  const choose = (method: Method, wrench: Wrench | null) => (): void => {
-    void acts.confirm('wrenchChosen', { stage: task.stage.id, ...(task.part ? { part: task.part.id } : {}), method, wrench }).then((ok) => ok && onCancel?.());
-  };
+  const choose =
+    (method: Method, wrench: Wrench | null, isPending = false) =>
+    (): void => {
+      const payload = { stage: task.stage.id, ...(task.part ? { part: task.part.id } : {}), method, wrench, ...(isPending ? { pendingLead: true as const } : {}) };
+      void acts.confirm('wrenchChosen', payload).then((ok) => ok && onCancel?.());
+    };
+  if (asking) {
+    return (
+      <>
+        <LeadWord
+          acts={acts}
+          about={new AppError('WRENCH_OUT_OF_CALIBRATION', { wrench: asking.name, until: dayOf(asking, format) }).message}
+          words={[{ label: text.leadSay, say: { kind: 'allowance', about: { wrench: asking.id }, decision: 'allow' }, look: 'warn' }]}
+          onCancel={() => setAsking(null)}
+        />
+        <BigButton text={text.leadAway} hint={text.leadAwayHint} look="warn" onPress={choose(asking.kind, asking, true)} />
+      </>
+    );
+  }
+  const listed = tools.data ? inUse(tools.data) : [];
   return (
     <View style={{ gap: 12 }}>
       <PanelTitle>{isAngle ? text.chooseAngle : text.chooseTitle(format.quantity(target).text)}</PanelTitle>
       {isAngle ? methods.map((m) => <BigButton key={m} text={text.methods[m]} look="plain" onPress={choose(m, null)} />) : null}
-      {!isAngle && wrenches.data
-        ? sorted(wrenches.data.wrenches, target, format).map((w) => <WrenchChoice key={w.id} wrench={w} target={target} format={format} onChoose={choose(w.kind, w)} />)
-        : null}
+      {!isAngle && tools.data ? <Wrenches state={state} target={target} tools={listed} adapter={adapter} onChoose={(w) => choose(w.kind, w)()} onAsk={setAsking} /> : null}
+      {!isAngle && tools.data ? <AdapterForm tools={listed} adapter={adapter} onAdapter={setAdapter} /> : null}
       {!isAngle && methods.includes('byFeel') ? <BigButton text={text.methods.byFeel} hint={text.byFeelHint} look="quiet" onPress={choose('byFeel', null)} /> : null}
-      {!isAngle && wrenches.isPending ? <Loading text={text.loading} /> : null}
-      {!isAngle && wrenches.isError && !wrenches.data ? (
-        <Notice title={asAppError(wrenches.error).message} text={asAppError(wrenches.error).fix} action={{ text: text.retry, onPress: () => void wrenches.refetch() }} alert />
+      {!isAngle && tools.isPending ? <Loading text={text.loading} /> : null}
+      {!isAngle && tools.isError && !tools.data ? (
+        <Notice title={asAppError(tools.error).message} text={asAppError(tools.error).fix} action={{ text: text.retry, onPress: () => void tools.refetch() }} alert />
       ) : null}
       {onCancel ? <BigButton text={text.cancel} look="quiet" onPress={onCancel} /> : null}
     </View>
   );
 }
 
-/** @returns the setting, or why this wrench is not for this stage */
-function fitOf(wrench: Wrench, target: Quantity, format: Formatter): Quantity | AppError {
+const dayOf = (wrench: Wrench, format: Formatter): string => format.date(new Date(`${wrench.calibratedUntil}T12:00:00Z`));
+
+interface WrenchesProps {
+  state: RunState;
+  target: Quantity;
+  tools: readonly ListedTool[];
+  adapter: Adapter | null;
+  onChoose: (wrench: Wrench) => void;
+  onAsk: (wrench: Wrench) => void;
+}
+
+/** Those that serve first, then those that a lead may allow, then why the others do not. */
+function Wrenches({ state, target, tools, adapter, onChoose, onAsk }: WrenchesProps) {
+  const { format } = useSignedIn();
+  const today = now().toISOString().slice(0, 10);
+  const all = wrenchesOf(tools).map((w) => (adapter ? { ...w, adapter } : w));
+  const fits = all.map((wrench) => ({ wrench, fit: fitOf(wrench, target), isOverdue: wrench.calibratedUntil < today }));
+  const good = fits.filter((f) => !(f.fit instanceof AppError));
+  const isAllowed = (w: Wrench): boolean => state.progress.allowed[`wrench:${w.id}`] !== undefined;
+  return (
+    <>
+      {good
+        .filter((f) => !f.isOverdue || isAllowed(f.wrench))
+        .map(({ wrench, fit, isOverdue }) => (
+          <BigButton
+            key={wrench.id}
+            text={wrench.name}
+            hint={[fit instanceof AppError ? '' : text.scale(format.inHand(fit, 2).text), isOverdue ? text.allowedWrench : ''].filter(Boolean).join(' · ')}
+            look="plain"
+            onPress={() => onChoose(wrench)}
+          />
+        ))}
+      {good
+        .filter((f) => f.isOverdue && !isAllowed(f.wrench))
+        .map(({ wrench }) => (
+          <View key={wrench.id} style={{ gap: 8 }}>
+            <PanelBody>{new AppError('WRENCH_OUT_OF_CALIBRATION', { wrench: wrench.name, until: dayOf(wrench, format) }).message}</PanelBody>
+            <BigButton text={text.askLead} label={`${text.askLead}: ${wrench.name}`} look="warn" onPress={() => onAsk(wrench)} />
+          </View>
+        ))}
+      {fits.map(({ wrench, fit }) => (fit instanceof AppError ? <PanelBody key={wrench.id}>{fit.message}</PanelBody> : null))}
+    </>
+  );
+}
+
+/** @returns the setting, or why this wrench does not reach */
+function fitOf(wrench: Wrench, target: Quantity): Quantity | AppError {
   try {
-    if (wrench.calibratedUntil < now().toISOString().slice(0, 10))
-      throw new AppError('WRENCH_OUT_OF_CALIBRATION', { wrench: wrench.name, until: format.date(new Date(`${wrench.calibratedUntil}T12:00:00Z`)) });
     return wrenchSetting(wrench, target);
   } catch (error) {
     return asAppError(error);
   }
-}
-
-/** Those that serve first. */
-const sorted = (wrenches: readonly Wrench[], target: Quantity, format: Formatter): Wrench[] =>
-  [...wrenches].sort((a, b) => Number(fitOf(a, target, format) instanceof AppError) - Number(fitOf(b, target, format) instanceof AppError));
-
-function WrenchChoice({ wrench, target, format, onChoose }: { wrench: Wrench; target: Quantity; format: Formatter; onChoose: () => void }) {
-  const fit = fitOf(wrench, target, format);
-  if (fit instanceof AppError) return <PanelBody>{fit.message}</PanelBody>;
-  return <BigButton text={wrench.name} hint={text.scale(format.inHand(fit).text)} look="plain" onPress={onChoose} />;
 }

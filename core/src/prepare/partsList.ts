@@ -1,6 +1,6 @@
-import { partsOf, type PartNeed, type PricedNeed } from '../prepare';
+import type { EntryOf, OrderEntry } from '../order/entries';
 import type { Sheet } from '../procedure';
-import type { EntryOf, OrderEntry } from './entries';
+import { partsOf, type PartNeed, type PricedNeed } from './parts';
 
 /** A joint of the order with its sheet. */
 export interface JointParts {

@@ -1,1 +1,0 @@
-export { OrderScreen as default } from '@/features/order';

@@ -1,0 +1,1 @@
+export { OrderFormScreen as default } from '@/lazyScreens';

@@ -1,0 +1,52 @@
+import { useSyncExternalStore } from 'react';
+import type { RunningClock } from '@stennet/core/run';
+import { onLeaving } from './leaving';
+
+/** A clock that runs in a run of this device: what it is about, and when it ends. */
+export interface ShownClock {
+  run: string;
+  id: string;
+  kind: 'within' | 'notBefore';
+  text: string;
+  startedAt: string;
+  limitAt: string;
+}
+
+const KEY = 'stennet.clocks';
+let current: readonly ShownClock[] = read();
+const listeners = new Set<() => void>();
+
+/** Kept where the next start finds it before anything else is loaded: sealant goes on curing through a reload. */
+function read(): ShownClock[] {
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? '[]') as ShownClock[];
+  } catch {
+    return [];
+  }
+}
+
+function set(next: readonly ShownClock[]): void {
+  current = next;
+  try {
+    localStorage.setItem(KEY, JSON.stringify(next));
+  } catch {
+    // A device that keeps nothing shows them until it is closed.
+  }
+  for (const tell of listeners) tell();
+}
+
+/** Called whenever a run of this device has moved on. */
+export function noteClocks(run: string, running: readonly RunningClock[]): void {
+  const own = running.map(({ clock, startedAt, limitAt }): ShownClock => ({ run, id: clock.id, kind: clock.kind, text: clock.text, startedAt, limitAt }));
+  const before = current.filter((c) => c.run === run);
+  if (own.length === before.length && own.every((c, i) => c.id === before[i]?.id && c.limitAt === before[i]?.limitAt)) return;
+  set([...current.filter((c) => c.run !== run), ...own]);
+}
+
+const subscribe = (tell: () => void): (() => void) => {
+  listeners.add(tell);
+  return () => listeners.delete(tell);
+};
+export const useClocks = (): readonly ShownClock[] => useSyncExternalStore(subscribe, () => current);
+
+onLeaving(() => set([]));

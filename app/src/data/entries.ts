@@ -1,0 +1,152 @@
+import { useSyncExternalStore } from 'react';
+import type { Entry, Me, Order } from '@stennet/core/contract';
+import type { OrderEntry } from '@stennet/core/order';
+import { now } from '@/platform/clock';
+import { newId } from '@/platform/ids';
+import { onBackOnline } from '@/platform/online';
+import { asAppError, call } from './api';
+import { database, type KeptEntry } from './database';
+import { onLeaving } from './leaving';
+import { sendPhoto } from './photos';
+import { queryClient } from './queries';
+
+/*
+ * What is written on a repair order, on its way to the server:
+ * - Kept on this device first, then sent; off-line it waits, and goes out when the network is back.
+ * - One change waits for each entry: a later one takes its place.
+ * - What somebody else changed meanwhile is not written over: it is refused, kept here, and shown beside theirs.
+ * - It goes out only as the person who wrote it, in the shop it was written for.
+ */
+const RETRY_MS = 4000;
+type Key = [string, string, string];
+
+let whose: { person: string; shop: string } | null = null;
+let waiting: readonly KeptEntry[] = [];
+const listeners = new Set<() => void>();
+let working = false;
+let again = false;
+let retry: ReturnType<typeof setTimeout> | undefined;
+
+const keyOf = (entry: string): Key => [whose?.person ?? '', whose?.shop ?? '', entry];
+function show(next: readonly KeptEntry[]): void {
+  waiting = next;
+  for (const tell of listeners) tell();
+}
+
+/** Takes up what this person left on this device. */
+export async function startEntries(me: Me): Promise<void> {
+  if (whose?.person === me.person.id && whose.shop === me.shop.id) return;
+  whose = { person: me.person.id, shop: me.shop.id };
+  const range = IDBKeyRange.bound([me.person.id, me.shop.id], [me.person.id, me.shop.id, []]);
+  show(await (await database()).getAll('entries', range));
+  void send();
+}
+
+export interface Change {
+  order: string;
+  /** Left out: a new one. */
+  entry?: string;
+  version?: number;
+  body: OrderEntry;
+  gone?: boolean;
+  photo?: Blob;
+}
+
+/** @throws when this device cannot keep it: then nothing has changed */
+export async function saveEntry({ order, entry = newId(), version = 0, body, gone = false, photo }: Change): Promise<void> {
+  const before = waiting.find((k) => k.entry === entry);
+  const kept: KeptEntry = { order, entry, version, body, gone, photo: photo ?? before?.photo ?? null, refused: null, changedAt: now().toISOString() };
+  await (await database()).put('entries', kept, keyOf(entry));
+  show([...waiting.filter((k) => k.entry !== entry), kept]);
+  void send();
+}
+
+/** The person looked at both: theirs stands. */
+export async function letEntryGo(entry: string): Promise<void> {
+  await (await database()).delete('entries', keyOf(entry));
+  show(waiting.filter((k) => k.entry !== entry));
+}
+
+async function send(): Promise<void> {
+  if (working) return void (again = true);
+  working = true;
+  clearTimeout(retry);
+  try {
+    do {
+      again = false;
+      for (const kept of waiting.filter((k) => !k.refused)) await sendOne(kept);
+    } while (again);
+  } catch {
+    // Off-line, signed out or the server failed: later.
+    retry = setTimeout(() => void send(), RETRY_MS);
+  } finally {
+    working = false;
+  }
+}
+
+async function sendOne(kept: KeptEntry): Promise<void> {
+  try {
+    const body = await withPhoto(kept);
+    const { version } = await call('saveEntry', { order: kept.order, entry: kept.entry }, { version: kept.version, body, gone: kept.gone });
+    await taken(kept, version);
+  } catch (error) {
+    const { code, params } = asAppError(error);
+    if (['OFFLINE', 'INTERNAL', 'SIGN_IN_NEEDED'].includes(code)) throw error;
+    await replace(kept, { ...kept, refused: { code, params } });
+  }
+}
+
+async function withPhoto({ body, photo }: KeptEntry): Promise<OrderEntry> {
+  if (!photo || body.kind !== 'photo') return body;
+  return { ...body, ...(await sendPhoto(photo)) };
+}
+
+/** The server has it. Changed here meanwhile, the newer one goes out on top of it. */
+async function taken(sent: KeptEntry, version: number): Promise<void> {
+  const newer = waiting.find((k) => k.entry === sent.entry && k.changedAt !== sent.changedAt);
+  await queryClient.invalidateQueries({ queryKey: ['order', sent.order] });
+  void queryClient.invalidateQueries({ queryKey: ['today'] });
+  void queryClient.invalidateQueries({ queryKey: ['orders'] });
+  if (newer) {
+    await replace(newer, { ...newer, version });
+    again = true;
+  } else await letEntryGo(sent.entry);
+}
+
+async function replace(was: KeptEntry, next: KeptEntry): Promise<void> {
+  await (await database()).put('entries', next, keyOf(was.entry));
+  show(waiting.map((k) => (k.entry === was.entry ? next : k)));
+}
+
+onBackOnline(() => void send());
+onLeaving(() => {
+  whose = null;
+  show([]);
+});
+
+/** An entry as this device shows it: what waits here goes before what the server has. */
+export interface ShownEntry<B extends OrderEntry = OrderEntry> extends Entry<B> {
+  waiting: KeptEntry | null;
+}
+
+export function useEntries(order: Pick<Order, 'id' | 'entries'>): ShownEntry[] {
+  const kept = useSyncExternalStore(subscribe, snapshot).filter((k) => k.order === order.id);
+  const onServer = order.entries.map((e): ShownEntry => ({ ...e, waiting: null }));
+  const known = onServer.map((e) => {
+    const own = kept.find((k) => k.entry === e.id);
+    return own && !own.refused ? { ...e, body: own.body, waiting: own } : own ? { ...e, waiting: own } : e;
+  });
+  const fresh = kept
+    .filter((k) => !onServer.some((e) => e.id === k.entry))
+    .map((k): ShownEntry => ({ id: k.entry, version: k.version, by: '', at: k.changedAt, body: k.body, waiting: k }));
+  return [...known, ...fresh].filter((e) => !(e.waiting?.gone && !e.waiting.refused));
+}
+
+const subscribe = (tell: () => void): (() => void) => {
+  listeners.add(tell);
+  return () => listeners.delete(tell);
+};
+const snapshot = (): readonly KeptEntry[] => waiting;
+
+export const ofKind = <K extends OrderEntry['kind']>(entries: readonly ShownEntry[], kind: K): ShownEntry<Extract<OrderEntry, { kind: K }>>[] =>
+  entries.filter((e): e is ShownEntry<Extract<OrderEntry, { kind: K }>> => e.body.kind === kind);

@@ -1,0 +1,82 @@
+import { Link } from 'expo-router';
+import { useEffect, useRef, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { useClocks, type ShownClock } from '@/data';
+import { now } from '@/platform/clock';
+import { vibrate } from '@/platform/vibrate';
+import { useInks } from '@/ui';
+import { text } from './text';
+
+/** Warned in the last fifth of an open time, and at least two minutes before its end. */
+const LAST_SHARE = 0.2;
+const LAST_MS = 120_000;
+type Phase = 'running' | 'ending' | 'over';
+
+export function phaseOf({ kind, startedAt, limitAt }: ShownClock, at: number): Phase {
+  const left = Date.parse(limitAt) - at;
+  if (left <= 0) return 'over';
+  const whole = Date.parse(limitAt) - Date.parse(startedAt);
+  return kind === 'within' && left < Math.max(LAST_MS, whole * LAST_SHARE) ? 'ending' : 'running';
+}
+
+/** Sealant cures and compounds tack whatever screen is looked at: every running clock, on top of all of them. */
+export function ClockBar() {
+  const clocks = useClocks();
+  const [at, setAt] = useState(() => now().getTime());
+  const isRunning = clocks.length > 0;
+  useEffect(() => {
+    if (!isRunning) return;
+    const tick = (): void => setAt(now().getTime());
+    tick();
+    const timer = setInterval(tick, 1000);
+    return () => clearInterval(timer);
+  }, [isRunning]);
+  if (!isRunning) return null;
+  return (
+    <View role="region" aria-label={text.clocks}>
+      {clocks.map((c) => (
+        <OneClock key={c.run + c.id} clock={c} at={at} />
+      ))}
+    </View>
+  );
+}
+
+function OneClock({ clock, at }: { clock: ShownClock; at: number }) {
+  const inks = useInks();
+  const phase = phaseOf(clock, at);
+  const told = useRef<Phase>('running');
+  useEffect(() => {
+    if (told.current !== phase && phase !== 'running') vibrate(phase === 'over' ? 600 : 250);
+    told.current = phase;
+  }, [phase]);
+  const isLate = clock.kind === 'within' && phase !== 'running';
+  const left = Date.parse(clock.limitAt) - at;
+  const words = clock.kind === 'within' ? (left > 0 ? text.left(minutes(left)) : text.over(minutes(-left))) : left > 0 ? text.wait(minutes(left)) : text.waited;
+  return (
+    <View style={[styles.bar, { backgroundColor: isLate ? inks.warn : inks.card, borderBottomColor: inks.line }]}>
+      <Link href={`/runs/${clock.run}`} aria-label={text.clock(clock.text)} style={styles.link}>
+        <View style={styles.inner}>
+          <Text style={[styles.text, { color: isLate ? inks.bench : inks.ink }]}>{`${isLate ? '▲ ' : ''}${clock.text}: ${words}`}</Text>
+        </View>
+      </Link>
+      <View role={isLate ? 'alert' : 'status'} style={styles.unseen}>
+        <Text>{phase === 'running' ? '' : phase === 'ending' ? text.ending(clock.text) : clock.kind === 'within' ? text.isOver(clock.text) : text.mayGoOn(clock.text)}</Text>
+      </View>
+    </View>
+  );
+}
+
+/** @example minutes(125_000) // '2:05' */
+export function minutes(ms: number): string {
+  const seconds = Math.ceil(ms / 1000);
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}
+
+const styles = StyleSheet.create({
+  bar: { borderBottomWidth: 1 },
+  link: { display: 'flex' },
+  inner: { minHeight: 48, justifyContent: 'center', paddingHorizontal: 16, width: '100%' },
+  text: { fontSize: 17, fontWeight: '700' },
+  unseen: { position: 'absolute', width: 1, height: 1, overflow: 'hidden' },
+});

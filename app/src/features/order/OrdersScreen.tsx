@@ -1,0 +1,108 @@
+import { Link, useLocalSearchParams, useRouter } from 'expo-router';
+import { useDeferredValue, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Searchbar, Text } from 'react-native-paper';
+import { isAllowed, type Order } from '@stennet/core/contract';
+import { blockers, isAwaited, ORDER_STATES, type OrderState } from '@stennet/core/order';
+import { asAppError, useOrder, useOrders, useSignedIn } from '@/data';
+import { BigButton, Chip, Line, Loading, Notice, ScreenFrame, useInks, useIsWide } from '@/ui';
+import { OrderPane } from './parts/OrderPane';
+import { seenOf } from './parts/StateBar';
+import { STATE_TEXT, text } from './text';
+
+/** The adviser's desk: all repair orders by what is typed and by state; on a wide screen the chosen one stands beside. */
+export function OrdersScreen() {
+  const { me } = useSignedIn();
+  const isWide = useIsWide();
+  const router = useRouter();
+  const { at } = useLocalSearchParams<{ at?: string }>();
+  const [q, setQ] = useState('');
+  const [state, setState] = useState<OrderState | undefined>(undefined);
+  const asked = useDeferredValue(q.trim());
+  const orders = useOrders({ ...(asked ? { q: asked } : {}), ...(state ? { state } : {}) });
+  const list = (
+    <View style={styles.list}>
+      <Searchbar placeholder={text.search} accessibilityLabel={text.search} value={q} onChangeText={setQ} icon={() => null} clearIcon="close" mode="bar" style={styles.search} />
+      <View style={styles.states} role="radiogroup" aria-label={text.stateTitle}>
+        <Chip role="radio" text={text.all} on={state === undefined} onPress={() => setState(undefined)} />
+        {ORDER_STATES.map((s) => (
+          <Chip key={s} role="radio" text={STATE_TEXT[s]} on={state === s} onPress={() => setState(s)} />
+        ))}
+      </View>
+      {isAllowed(me.role, 'order.write') ? <BigButton text={text.newOrder} look="plain" size="desk" onPress={() => router.navigate('/orders/new')} /> : null}
+      {orders.isError && orders.data ? <Line>{text.notThere}</Line> : null}
+      {orders.data ? (
+        orders.data.orders.length === 0 ? (
+          <Notice title={text.none} text={text.noneText} />
+        ) : (
+          orders.data.orders.map((o) => <OrderRow key={o.id} order={o} on={isWide && o.id === at} isBeside={isWide} />)
+        )
+      ) : orders.isError ? (
+        <Notice title={text.failed} text={asAppError(orders.error).message} action={{ text: text.retry, onPress: () => void orders.refetch() }} alert />
+      ) : (
+        <Loading text={text.loading} />
+      )}
+    </View>
+  );
+  return (
+    <ScreenFrame title={text.orders} back="/" backLabel={text.back}>
+      {isWide ? (
+        <View style={styles.wide}>
+          <View style={styles.left}>{list}</View>
+          <View style={styles.right}>{at ? <Beside key={at} id={at} /> : <Notice title={text.choose} />}</View>
+        </View>
+      ) : (
+        list
+      )}
+    </ScreenFrame>
+  );
+}
+
+function Beside({ id }: { id: string }) {
+  const order = useOrder(id);
+  if (order.data) return <OrderPane order={order.data} isBeside />;
+  return order.isError ? <Notice title={text.failed} text={asAppError(order.error).fix} alert /> : <Loading text={text.loading} />;
+}
+
+function OrderRow({ order, on, isBeside }: { order: Order; on: boolean; isBeside: boolean }) {
+  const inks = useInks();
+  const { format } = useSignedIn();
+  const held = blockers(seenOf(order, order.entries)).filter((b) => b.by !== 'joint');
+  const parts = order.entries.filter((e) => e.body.kind === 'part' && isAwaited(e.body.state)).length;
+  const why = [parts > 0 ? text.toOrder(parts) : '', ...held.filter((b) => b.by !== 'part').map((b) => b.text)].filter(Boolean);
+  return (
+    <View style={[styles.row, { backgroundColor: inks.card, borderColor: on ? inks.brand : inks.line }]}>
+      <Link
+        href={(isBeside ? `/orders?at=${order.id}` : `/orders/${order.id}`) as never}
+        aria-label={text.openOrder(order.number)}
+        aria-current={on ? 'true' : undefined}
+        style={styles.link}
+      >
+        <View style={styles.press}>
+          <View style={styles.line}>
+            <Text style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}>{text.title(order.number)}</Text>
+            <Text style={{ fontSize: 15, color: inks.inkSoft }}>{STATE_TEXT[order.state]}</Text>
+          </View>
+          <Text style={{ fontSize: 16, color: inks.ink }}>{`${order.vehicle.maker} ${order.vehicle.model} · ${order.vehicle.plate} · ${order.customer}`}</Text>
+          <Text style={{ fontSize: 15, color: inks.inkSoft }}>
+            {[order.jobs.map((j) => j.title).join(', '), order.promisedAt ? format.dateTime(new Date(order.promisedAt)) : ''].filter(Boolean).join(' · ')}
+          </Text>
+          {why.length > 0 ? <Text style={{ fontSize: 15, color: inks.warnText, fontWeight: '700' }}>{`▲ ${why.join('; ')}`}</Text> : null}
+        </View>
+      </Link>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: 12 },
+  search: { borderRadius: 12 },
+  states: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  wide: { flexDirection: 'row', gap: 16, alignItems: 'flex-start' },
+  left: { width: 420 },
+  right: { flex: 1, minWidth: 0 },
+  row: { borderRadius: 14, borderWidth: 2, overflow: 'hidden' },
+  link: { display: 'flex' },
+  press: { padding: 14, gap: 4, width: '100%' },
+  line: { flexDirection: 'row', justifyContent: 'space-between', gap: 12 },
+});

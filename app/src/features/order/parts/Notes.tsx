@@ -1,0 +1,48 @@
+import { useState } from 'react';
+import { ofKind, useKeptForm, type ShownEntry } from '@/data';
+import { BigButton, Line, Notice, Section, TextField } from '@/ui';
+import { useSave } from '../hooks/useSave';
+import { text } from '../text';
+import { EntryLine } from './EntryLine';
+
+interface Props {
+  order: string;
+  entries: readonly ShownEntry[];
+  mayWrite: boolean;
+}
+
+export function Notes({ order, entries, mayWrite }: Props) {
+  const { form, put, clear, isTouched } = useKeptForm(`note ${order}`, { note: '' });
+  const [open, setOpen] = useState(false);
+  const { problem, save } = useSave();
+  const notes = ofKind(entries, 'note');
+  const close = (): void => {
+    clear();
+    setOpen(false);
+  };
+  return (
+    <Section title={text.notes}>
+      {problem ? <Notice title={problem} look="warn" alert /> : null}
+      {notes.map((e) => (
+        <EntryLine key={e.id} order={order} entry={e}>
+          <Line strong>{e.body.text}</Line>
+        </EntryLine>
+      ))}
+      {!mayWrite ? null : open || isTouched ? (
+        <>
+          <TextField label={text.note} value={form.note} lines={3} onChange={(note) => put({ note: note.slice(0, 1000) })} />
+          <BigButton
+            text={text.save}
+            look="plain"
+            size="desk"
+            disabled={!form.note.trim()}
+            onPress={() => save({ order, body: { kind: 'note', text: form.note.trim() } }, close)}
+          />
+          <BigButton text={text.letGo} look="quiet" size="desk" onPress={close} />
+        </>
+      ) : (
+        <BigButton text={text.addNote} look="quiet" size="desk" onPress={() => setOpen(true)} />
+      )}
+    </Section>
+  );
+}

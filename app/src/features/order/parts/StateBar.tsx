@@ -1,0 +1,46 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Order } from '@stennet/core/contract';
+import { AppError } from '@stennet/core/errors';
+import { blockers, mayNotBecome, stepsFrom, type OrderSeen, type OrderState } from '@stennet/core/order';
+import { asAppError, call, type ShownEntry } from '@/data';
+import { BigButton, Line, Notice, Section } from '@/ui';
+import { STATE_TEXT, text } from '../text';
+
+/** What core has to know of an order to say where it stands. */
+export const seenOf = (order: Order, entries: readonly Pick<ShownEntry, 'body'>[]): OrderSeen => ({
+  joints: order.jobs.flatMap((j) => j.joints.map((t) => ({ name: t.name, run: t.run && { state: t.run.state, putIn: t.run.standing.putIn, asksLead: t.run.standing.asksLead } }))),
+  entries: entries.map((e) => e.body),
+});
+
+/** Where the order stands, what holds it up, and where it goes next. */
+export function StateBar({ order, entries, mayWrite }: { order: Order; entries: readonly ShownEntry[]; mayWrite: boolean }) {
+  const client = useQueryClient();
+  const [error, setError] = useState<AppError | null>(null);
+  const seen = seenOf(order, entries);
+  const holding = blockers(seen);
+  const go = (state: OrderState) => (): void => {
+    const why = mayNotBecome(state, seen);
+    if (why) return setError(new AppError('ORDER_STATE', { state: STATE_TEXT[state], why }));
+    setError(null);
+    call('setOrderState', { order: order.id }, { version: order.version, state })
+      .catch((e: unknown) => setError(asAppError(e)))
+      .finally(() => void client.invalidateQueries());
+  };
+  return (
+    <Section title={`${text.stateTitle}: ${STATE_TEXT[order.state]}`}>
+      {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
+      {holding.length === 0 ? <Line>{text.clear}</Line> : holding.map((b) => <Line key={b.by + b.text}>{`${text.blocks[b.by]}: ${b.text}`}</Line>)}
+      {mayWrite ? (
+        <View style={styles.row}>
+          {stepsFrom(order.state).map((s) => (
+            <BigButton key={s} text={text.step[s]} look="quiet" size="desk" grow onPress={go(s)} />
+          ))}
+        </View>
+      ) : null}
+    </Section>
+  );
+}
+
+const styles = StyleSheet.create({ row: { flexDirection: 'row', gap: 12, flexWrap: 'wrap' } });

@@ -1,0 +1,38 @@
+import { useState } from 'react';
+import { flats, swings } from '@stennet/core/prepare';
+import { anglesOf, type Sheet } from '@stennet/core/procedure';
+import { DRIVES } from '@stennet/core/quantity';
+import { useSignedIn } from '@/data';
+import { openFile } from '@/platform/files';
+import { BigButton, ChoiceField, Line, Section } from '@/ui';
+import { text } from '../text';
+
+const ROOMS = ['30', '45', '60', '90', '120'] as const;
+const STEPS = ['5', '30', '60'] as const;
+
+/** How the sheet's angles go in the room there is, and a disc of paper for who has no gauge. */
+export function AngleHelp({ sheet }: { sheet: Sheet }) {
+  const { format } = useSignedIn();
+  const [room, setRoom] = useState<(typeof ROOMS)[number]>('60');
+  const [step, setStep] = useState<(typeof STEPS)[number]>('30');
+  const [drive, setDrive] = useState<(typeof DRIVES)[number]>('1/2');
+  const angles = anglesOf(sheet);
+  if (angles.length === 0) return null;
+  return (
+    <Section title={text.angles}>
+      <ChoiceField label={text.room} value={room} options={ROOMS.map((r) => ({ value: r, text: `${r}°` }))} onChange={setRoom} />
+      <ChoiceField label={text.step} value={step} options={STEPS.map((s) => ({ value: s, text: text.steps[s] }))} onChange={setStep} />
+      {angles.map((deg) => {
+        const { swings: n, usableDeg } = swings(deg, Number(room), Number(step));
+        const count = flats(deg);
+        return (
+          <Line key={deg} strong>
+            {`${n === null ? text.noRoom(format.angle(deg)) : text.swing(format.angle(deg), n, `${format.number(Math.min(usableDeg, deg))}°`)} · ${text.flats(format.number(count.flats, 2), format.number(count.points12, 2))}`}
+          </Line>
+        );
+      })}
+      <ChoiceField label={text.drive} value={drive} options={DRIVES.map((d) => ({ value: d, text: d }))} onChange={setDrive} />
+      <BigButton text={text.disc} look="quiet" size="desk" onPress={() => openFile(`/api/sheets/${sheet.id}/${sheet.revision}/disc?drive=${encodeURIComponent(drive)}`, 'show')} />
+    </Section>
+  );
+}

@@ -1,0 +1,55 @@
+import { useState } from 'react';
+import type { JointSheet } from '@stennet/core/contract/run';
+import type { EntryOf } from '@stennet/core/order';
+import { partsOf, type PartNeed } from '@stennet/core/prepare';
+import { ofKind, saveEntry, type ShownEntry } from '@/data';
+import { BigButton, Card, Heading, Line, Notice } from '@/ui';
+import { text } from '../text';
+
+/** Groups whose fasteners are used once. */
+export const newFasteners = (data: JointSheet): PartNeed[] => partsOf(data.sheet).filter((n) => n.need === 'new' && n.key.startsWith('group:'));
+
+export const partOf = (data: JointSheet, need: PartNeed, entries: readonly ShownEntry[]): ShownEntry<EntryOf<'part'>> | undefined =>
+  ofKind(entries, 'part').find((e) => e.body.joint === data.joint && e.body.need === need.key);
+
+export const isHere = (part: ShownEntry<EntryOf<'part'>> | undefined): boolean => part?.body.state === 'here' || part?.body.state === 'fitted';
+
+interface Props {
+  data: JointSheet;
+  job: string | undefined;
+  entries: readonly ShownEntry[];
+  left: ReadonlySet<string>;
+  onLeave: (key: string) => void;
+}
+
+/** What is used once stands alone: here and counted, or left to the lead's word at the bolt. */
+export function NewParts(props: Props) {
+  return newFasteners(props.data).map((need) => <One key={need.key} need={need} {...props} />);
+}
+
+function One({ data, job, entries, left, onLeave, need }: Props & { need: PartNeed }) {
+  const [problem, setProblem] = useState(false);
+  const part = partOf(data, need, entries);
+  if (isHere(part)) {
+    return (
+      <Card>
+        <Line strong>{text.newHere(need.count, need.what, part?.body.lot ?? '')}</Line>
+        <Line>{need.why}</Line>
+      </Card>
+    );
+  }
+  const here = (): void => {
+    const body: EntryOf<'part'> = { ...(part?.body ?? { kind: 'part', job: job ?? '', joint: data.joint, need: need.key, what: need.what, count: need.count }), state: 'here' };
+    saveEntry({ order: data.order.id, ...(part ? { entry: part.id, version: part.version } : {}), body }).catch(() => setProblem(true));
+  };
+  return (
+    <Card edge="warn">
+      <Heading>{text.newTitle(need.count, need.what)}</Heading>
+      <Line>{need.why}</Line>
+      {part?.body.state === 'ordered' ? <Line strong>{text.newOrdered}</Line> : null}
+      {problem ? <Notice title={text.cannotKeep} look="warn" alert /> : null}
+      {job ? <BigButton text={text.newYes(need.count)} look="plain" onPress={here} /> : null}
+      {left.has(need.key) ? <Line strong>{text.newLead}</Line> : <BigButton text={text.newNo} look="quiet" onPress={() => onLeave(need.key)} />}
+    </Card>
+  );
+}

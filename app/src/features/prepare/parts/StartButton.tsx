@@ -1,0 +1,74 @@
+import { useRouter } from 'expo-router';
+import { useRef, useState } from 'react';
+import { isAllowed } from '@stennet/core/contract';
+import type { JointSheet } from '@stennet/core/contract/run';
+import type { AppError } from '@stennet/core/errors';
+import { CORE_VERSION, type EventOf } from '@stennet/core/run';
+import { asAppError, useSignedIn } from '@/data';
+import { startRun } from '@/data/runs';
+import { now } from '@/platform/clock';
+import { deviceId, deviceName } from '@/platform/device';
+import { newId } from '@/platform/ids';
+import { useDeviceOnline } from '@/platform/online';
+import { BigButton, Line, Notice } from '@/ui';
+import { text } from '../text';
+import type { Answers } from './WhichOne';
+
+/** Starting needs the server, and every answer that stands alone. */
+export function StartButton({ data, answers, open }: { data: JointSheet; answers: Answers; open: readonly string[] }) {
+  const { me } = useSignedIn();
+  const router = useRouter();
+  const isOnline = useDeviceOnline();
+  const [busy, setBusy] = useState(false);
+  const [error, setError] = useState<AppError | null>(null);
+  // The same events are sent again when the answer was lost on the way: the server then finds it started already by us.
+  const events = useRef<Parameters<typeof startRun>[0] | null>(null);
+  if (!isAllowed(me.role, 'run.write')) return <Notice title={text.readOnly} />;
+  const start = (): void => {
+    if (busy) return;
+    setBusy(true);
+    setError(null);
+    events.current ??= startEvents(data, answers, me.shop.id, me.person.id);
+    const { joint, order, sheet, sheetHash } = data;
+    const [{ run }] = events.current;
+    startRun(events.current, { id: run, joint, order, sheet, sheetHash, people: { [me.person.id]: me.person.name } }, deviceName()).then(
+      () => router.replace(`/runs/${run}`),
+      (e: unknown) => {
+        setError(asAppError(e));
+        setBusy(false);
+      },
+    );
+  };
+  return (
+    <>
+      {error ? <Notice title={error.message} text={error.code === 'OFFLINE' ? text.startOnline : error.fix} look="warn" alert /> : null}
+      {isOnline ? null : <Notice title={text.startOnline} />}
+      {open.length > 0 ? <Notice title={text.open(open.join(', '))} /> : <Line>{text.startReads}</Line>}
+      <BigButton text={busy ? text.starting : text.start} onPress={start} disabled={busy || !isOnline || open.length > 0} />
+    </>
+  );
+}
+
+/** The start, and with it what was seen at the vehicle. */
+function startEvents(data: JointSheet, answers: Answers, shop: string, person: string): Parameters<typeof startRun>[0] {
+  const started = startedEvent(data, shop, person);
+  const given = data.sheet.tellApart.flatMap(({ question }) => (answers[question] === undefined ? [] : [{ question, answer: answers[question] }]));
+  return [started, ...given.map((payload, i) => ({ ...started, id: newId(), seq: i + 2, type: 'variantAnswered' as const, payload }))];
+}
+
+function startedEvent(data: JointSheet, shop: string, person: string): EventOf<'started'> {
+  const { joint, sheet, sheetHash } = data;
+  return {
+    v: 1,
+    id: newId(),
+    shop,
+    run: newId(),
+    hold: 1,
+    seq: 1,
+    device: deviceId(),
+    person,
+    deviceTime: now().toISOString(),
+    type: 'started',
+    payload: { joint, sheet: sheet.id, revision: sheet.revision, sheetHash, core: CORE_VERSION, cautionsRead: true },
+  };
+}

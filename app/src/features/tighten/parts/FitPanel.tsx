@@ -1,0 +1,162 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { otherCompound } from '@stennet/core/prepare';
+import { groupOfSeat, type Group } from '@stennet/core/procedure';
+import { seatIdOf, type PayloadOf } from '@stennet/core/run';
+import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
+import { useSignedIn } from '@/data';
+import { BigButton, Chip, CompoundsView, NumberField, OtherCompound } from '@/ui';
+import { boltName, text } from '../text';
+import { LeadWord } from './LeadWord';
+import { PanelBody } from './PanelText';
+import { Step, type StepProps } from './StepPanel';
+
+type Fitted = PayloadOf<'fitted'>['fasteners'][number];
+type Mode = 'fit' | 'reuse' | 'compound';
+
+/** Fasteners in by hand: new ones, their own again, or measured; anything else is the lead's word. */
+export function FitPanel(props: StepProps<'fit'>) {
+  const { due, state, acts } = props;
+  const [mode, setMode] = useState<Mode>('fit');
+  const [first] = due.fasteners;
+  if (!first) return null;
+  const group = groupOfSeat(state.sheet, seatIdOf(first));
+  const back = (): void => setMode('fit');
+  if (mode === 'reuse') {
+    const say = { kind: 'allowance', about: { reuse: group.id }, decision: 'allow' } as const;
+    return <LeadWord acts={acts} title={text.reuseTitle(group.name)} words={[{ label: text.leadSay, say, look: 'warn' }]} onCancel={back} />;
+  }
+  if (mode === 'compound') return <CompoundAsk {...props} group={group} onCancel={back} />;
+  const needsLength = due.fasteners.some((f) => groupOfSeat(state.sheet, seatIdOf(f)).reuse === 'reuse-if-within-length');
+  return needsLength && !due.newOnly ? <Measured {...props} group={group} onMode={setMode} /> : <Plain {...props} group={group} onMode={setMode} />;
+}
+
+interface GroupProps extends StepProps<'fit'> {
+  group: Group;
+  onMode: (mode: Mode) => void;
+}
+
+function Coat({ group }: { group: Group }) {
+  return group.compounds.length > 0 ? <CompoundsView group={group} /> : <PanelBody>{text.coat(text.noCompound)}</PanelBody>;
+}
+
+/** Ways beside the plain one; the lead's come last. */
+function Others({ due, onMode }: Pick<GroupProps, 'due' | 'onMode'>) {
+  const router = useRouter();
+  return (
+    <>
+      <BigButton text={text.notYet} look="quiet" onPress={() => router.navigate('/')} />
+      <BigButton text={text.compoundAsk} look="quiet" onPress={() => onMode('compound')} />
+      {due.newOnly ? <BigButton text={text.reuseAsk} look="warn" onPress={() => onMode('reuse')} /> : null}
+    </>
+  );
+}
+
+function Plain({ due, state, acts, group, onMode }: GroupProps) {
+  const n = due.fasteners.length;
+  const say = (condition: 'new' | 'ownHole') => (): void => void acts.confirm('fitted', { fasteners: due.fasteners.map((fastener) => ({ fastener, condition })) });
+  if (due.newOnly) {
+    return (
+      <Step title={text.fitNewTitle(n, group.name)} yes={text.fitNewYes(n)} onYes={say('new')} state={state} second={<Others due={due} onMode={onMode} />}>
+        <PanelBody>{text.fitNew}</PanelBody>
+        <Coat group={group} />
+        <PanelBody>{text.fit}</PanelBody>
+      </Step>
+    );
+  }
+  const second = (
+    <>
+      <BigButton text={text.fitNewOnes} look="plain" onPress={say('new')} />
+      <Others due={due} onMode={onMode} />
+    </>
+  );
+  return (
+    <Step title={text.fitTitle(n, group.name)} yes={text.fitOwn} onYes={say('ownHole')} state={state} second={second}>
+      {group.reuse === 'replace' ? <PanelBody>{text.fitOld}</PanelBody> : null}
+      <Coat group={group} />
+      <PanelBody>{text.fit}</PanelBody>
+    </Step>
+  );
+}
+
+/** Used again only if short enough: each has its length, or is a new one. */
+function Measured({ due, state, acts, group, onMode }: GroupProps) {
+  const { format } = useSignedIn();
+  const [lengths, setLengths] = useState<Record<string, number | undefined>>({});
+  const [fresh, setFresh] = useState<ReadonlySet<string>>(new Set());
+  const isMeasured = (f: string): boolean => groupOfSeat(state.sheet, seatIdOf(f)).reuse === 'reuse-if-within-length';
+  const flip = (f: string): void => setFresh((was) => new Set(was.has(f) ? [...was].filter((x) => x !== f) : [...was, f]));
+  const fitted = due.fasteners.map((fastener): Fitted => {
+    if (fresh.has(fastener)) return { fastener, condition: 'new' };
+    const lengthMm = lengths[fastener];
+    return { fastener, condition: 'ownHole', ...(lengthMm === undefined ? {} : { lengthMm }) };
+  });
+  const most = group.maxLengthMm === undefined ? '' : format.quantity({ value: group.maxLengthMm, unit: 'mm' }, 2).text;
+  const allNew = due.fasteners.map((fastener): Fitted => ({ fastener, condition: 'new' }));
+  const second = (
+    <>
+      <BigButton text={text.fitNewOnes} look="plain" onPress={() => void acts.confirm('fitted', { fasteners: allNew })} />
+      <Others due={due} onMode={onMode} />
+    </>
+  );
+  return (
+    <Step
+      title={text.fitTitle(due.fasteners.length, group.name)}
+      yes={text.lengthsYes}
+      onYes={() => void acts.confirm('fitted', { fasteners: fitted })}
+      state={state}
+      second={second}
+    >
+      <PanelBody>{text.lengths(most)}</PanelBody>
+      <Coat group={group} />
+      {due.fasteners.filter(isMeasured).map((f) => {
+        const tooLong = !fresh.has(f) && group.maxLengthMm !== undefined && (lengths[f] ?? 0) > group.maxLengthMm;
+        return (
+          <LengthRow
+            key={f}
+            fastener={f}
+            value={lengths[f]}
+            isNew={fresh.has(f)}
+            problem={tooLong ? text.lengths(most) : undefined}
+            onLength={(value) => setLengths((was) => ({ ...was, [f]: value }))}
+            onNew={() => flip(f)}
+          />
+        );
+      })}
+    </Step>
+  );
+}
+
+interface LengthProps {
+  fastener: string;
+  value: number | undefined;
+  isNew: boolean;
+  problem: string | undefined;
+  onLength: (value: number | undefined) => void;
+  onNew: () => void;
+}
+function LengthRow({ fastener, value, isNew, problem, onLength, onNew }: LengthProps) {
+  return (
+    <>
+      {isNew ? null : <NumberField label={text.lengthOf(boltName(fastener))} value={value} onChange={onLength} problem={problem} />}
+      <Chip role="checkbox" text={text.isNew(boltName(fastener))} on={isNew} onPress={onNew} />
+    </>
+  );
+}
+
+/** What another compound does to the clamp load, and the lead's word for it. */
+function CompoundAsk({ state, acts, group, onCancel }: StepProps<'fit'> & { group: Group; onCancel: () => void }) {
+  const [chosen, setChosen] = useState<FrictionCondition | undefined>(undefined);
+  const change = chosen ? otherCompound(state.sheet, group, chosen) : null;
+  const say = { kind: 'allowance', about: { compound: group.id }, decision: 'allow' } as const;
+  return (
+    <>
+      <OtherCompound label={text.compoundLabel} published={group.frictionCondition} chosen={chosen} onChoose={setChosen} change={change} />
+      {chosen ? (
+        <LeadWord acts={acts} about={text.compoundSaid(FRICTION_TEXT[chosen])} words={[{ label: text.leadSay, say, look: 'warn' }]} onCancel={onCancel} />
+      ) : (
+        <BigButton text={text.cancel} look="quiet" onPress={onCancel} />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,96 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { AppError } from '@stennet/core/errors';
+import { TOOL_KINDS, type ShopToolKind } from '@stennet/core/prepare';
+import { DRIVES, UNIT_CODES, units } from '@stennet/core/quantity';
+import { asAppError, call, useKeptForm, type KeptTool } from '@/data';
+import { newId } from '@/platform/ids';
+import { BigButton, ChoiceField, FieldRow, Notice, Section, TextField } from '@/ui';
+import { FIELDS, formOfTool, lowestHint, readTool, type ToolForm as Form, type ToolProblems } from '../toolForm';
+import { KIND_TEXT, text } from '../text';
+
+const TORQUES = UNIT_CODES.filter((u) => units[u].kind === 'torque');
+
+/** A tool as it is read off the tool itself; what is not understood says so beside its field. */
+export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: () => void }) {
+  const client = useQueryClient();
+  const { form, put, clear } = useKeptForm<{ id: string; kind: ShopToolKind; fields: Form }>(`tool ${kept?.id ?? 'new'}`, {
+    id: kept?.id ?? newId(),
+    kind: kept?.tool.kind ?? 'click',
+    fields: kept ? formOfTool(kept.tool) : { unit: 'N.m' },
+  });
+  const [problems, setProblems] = useState<ToolProblems>({});
+  const [error, setError] = useState<AppError | null>(null);
+  const set = (name: string, value: string): void => put({ fields: { ...form.fields, [name]: value } });
+  const close = (): void => {
+    clear();
+    onClose();
+  };
+  const save = (retired: boolean): void => {
+    const read = readTool(form.kind, form.fields);
+    if ('problems' in read) return setProblems(read.problems);
+    setProblems({});
+    call('saveTool', { tool: form.id }, { version: kept?.version ?? 0, tool: read.tool, retired })
+      .then(() => client.invalidateQueries({ queryKey: ['tools'] }))
+      .then(close, (e: unknown) => setError(asAppError(e)));
+  };
+  return (
+    <Section title={kept ? text.edit(kept.tool.name) : text.add}>
+      {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
+      <ChoiceField label={text.kind} value={form.kind} options={TOOL_KINDS.map((k) => ({ value: k, text: KIND_TEXT[k] }))} onChange={(kind) => put({ kind })} />
+      <FieldRow>
+        {FIELDS[form.kind].map((field) => {
+          const value = form.fields[field.name] ?? '';
+          const problem = problems[field.name];
+          if (field.kind === 'drive')
+            return (
+              <ChoiceField
+                key={field.name}
+                label={field.label}
+                value={value}
+                options={DRIVES.map((d) => ({ value: d, text: d }))}
+                onChange={(d) => set(field.name, d)}
+                problem={problem}
+              />
+            );
+          if (field.kind === 'unit')
+            return (
+              <ChoiceField
+                key={field.name}
+                label={field.label}
+                value={value}
+                options={TORQUES.map((u) => ({ value: u as string, text: units[u].symbol }))}
+                onChange={(u) => set(field.name, u)}
+                problem={problem}
+              />
+            );
+          if (field.kind === 'holds')
+            return (
+              <ChoiceField
+                key={field.name}
+                label={field.label}
+                value={value}
+                options={(['loosening', 'tightening', 'both'] as const).map((h) => ({ value: h as string, text: text[h] }))}
+                onChange={(h) => set(field.name, h)}
+                problem={problem}
+              />
+            );
+          const hint = field.name === 'min' && !value ? lowestHint(form.fields) : null;
+          return (
+            <TextField
+              key={field.name}
+              label={field.label}
+              value={value}
+              mode={field.kind === 'number' ? 'decimal' : 'text'}
+              onChange={(t) => set(field.name, t)}
+              problem={problem ?? hint ?? undefined}
+            />
+          );
+        })}
+      </FieldRow>
+      <BigButton text={text.save} look="plain" size="desk" onPress={() => save(kept?.retired ?? false)} />
+      {kept ? <BigButton text={kept.retired ? text.takeOut : text.putAway} look="quiet" size="desk" onPress={() => save(!kept.retired)} /> : null}
+      <BigButton text={text.cancel} look="quiet" size="desk" onPress={close} />
+    </Section>
+  );
+}

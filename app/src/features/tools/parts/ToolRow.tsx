@@ -1,0 +1,65 @@
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { ShopTool } from '@stennet/core/prepare';
+import { units, type Formatter } from '@stennet/core/quantity';
+import { useSignedIn, type KeptTool } from '@/data';
+import { now } from '@/platform/clock';
+import { BigButton, Line, useInks } from '@/ui';
+import { KIND_TEXT, text } from '../text';
+
+const SOON_DAYS = 30;
+
+export function ToolRow({ kept, onEdit }: { kept: KeptTool; onEdit: (() => void) | null }) {
+  const inks = useInks();
+  const { format } = useSignedIn();
+  const { tool, retired } = kept;
+  const calibration = retired ? null : calibrationOf(tool, format);
+  return (
+    <View style={[styles.row, { borderTopColor: inks.line, opacity: retired ? 0.7 : 1 }]}>
+      <Text style={{ fontSize: 17, fontWeight: '700', color: inks.ink }}>{tool.name}</Text>
+      <Line>{[KIND_TEXT[tool.kind], ...factsOf(tool, format), retired ? text.retired : ''].filter(Boolean).join(' · ')}</Line>
+      {calibration ? (
+        <Text style={{ fontSize: 16, color: calibration.warn ? inks.warnText : inks.inkSoft, fontWeight: calibration.warn ? '700' : '400' }}>
+          {calibration.warn ? `▲ ${calibration.words}` : calibration.words}
+        </Text>
+      ) : null}
+      {onEdit ? <BigButton text={text.edit(tool.name)} look="quiet" size="desk" onPress={onEdit} /> : null}
+    </View>
+  );
+}
+
+function calibrationOf(tool: ShopTool, format: Formatter): { words: string; warn: boolean } | null {
+  if (!('calibratedUntil' in tool)) return null;
+  const day = format.date(new Date(`${tool.calibratedUntil}T12:00:00Z`));
+  const left = (Date.parse(`${tool.calibratedUntil}T23:59:59Z`) - now().getTime()) / 86_400_000;
+  return left < 0 ? { words: text.overdue(day), warn: true } : left < SOON_DAYS ? { words: text.soon(day), warn: true } : { words: text.until(day), warn: false };
+}
+
+function factsOf(tool: ShopTool, format: Formatter): string[] {
+  const mm = (value: number): string => format.quantity({ value, unit: 'mm' }).text;
+  switch (tool.kind) {
+    case 'click':
+    case 'dial':
+    case 'digital':
+      return [
+        text.range(format.number(tool.min, 2), format.quantity({ value: tool.max, unit: tool.unit }, 2).text, `${format.number(tool.graduation, 2)} ${units[tool.unit].symbol}`),
+        tool.tolerancePercent ? text.tolerance(format.number(tool.tolerancePercent)) : '',
+        tool.drive ? text.drive(tool.drive) : '',
+        tool.lengthMm ? text.long(mm(tool.lengthMm)) : '',
+      ];
+    case 'bar':
+      return [text.drive(tool.drive), text.long(mm(tool.lengthMm))];
+    case 'angleGauge':
+      return [text.drive(tool.drive), text.step(`${format.number(tool.stepDeg)}°`)];
+    case 'crowfoot':
+      return [text.drive(tool.drive), text.crowfoot(tool.opening, mm(tool.offsetMm))];
+    case 'drawingTool':
+      return [text.ceiling(tool.fits, format.quantity(tool.ceiling).text)];
+    case 'crankLock':
+      return [tool.fits, text.holds[tool.holds]];
+    case 'stand':
+      return [text.rated(format.number(tool.ratedKg))];
+  }
+}
+
+const styles = StyleSheet.create({ row: { borderTopWidth: 1, paddingTop: 10, gap: 4 } });
