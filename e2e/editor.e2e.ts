@@ -63,7 +63,7 @@ test('a lead places thirty-four fasteners by pointer, numbers them, approves the
   await expect(t.page.getByText(/^Approved by Ines Corte/)).toBeVisible();
 
   await t.button('Add to Replace crank damper, RO 2433').click();
-  await expect(t.page.getByRole('heading', { name: 'Before you start' })).toBeVisible();
+  await expect(t.page.getByRole('heading', { name: 'Prepare' })).toBeVisible();
   await t.signOut();
   await t.signInAgain('Jonah Pike');
   await t.openOrder('2433');

@@ -41,7 +41,7 @@ test('the whole run by keyboard and pedal, from signing in to the record', async
   await keyboard.press(' ');
   await reach(/Start tightening/);
   await keyboard.press('Enter');
-  await expect(page.getByText('10 new head bolts')).toBeVisible();
+  await expect(t.button('10 new ones are in, by hand')).toBeVisible();
   await press('Enter');
   await reach(/^Wrench 3/);
   await keyboard.press('Enter');

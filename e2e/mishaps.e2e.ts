@@ -136,14 +136,14 @@ test('a sign-in that runs out mid-run stops nothing: the run goes on, and what w
 test('an adviser looks, and has nothing to tighten with', async ({ technician: t }) => {
   await t.signIn('Petra Voll');
   await t.openOrder('2417');
-  await expect(t.page.getByText('not started')).toBeVisible();
+  await expect(t.page.getByText('not started', { exact: true })).toBeVisible();
   await expect(t.button(/Tighten/)).toHaveCount(0);
 });
 
 test('a lead of two shops changes over, and sees nothing of the first there', async ({ technician: t }) => {
   await t.signIn('Ines Corte');
   await expect(t.page.getByText('Halden Quay Motor Works')).toBeVisible();
-  await expect(t.page.getByRole('link', { name: /Open RO/ })).toHaveCount(5);
+  await expect(t.page.getByRole('link', { name: /Open RO/ })).toHaveCount(7);
   await t.page.getByRole('link', { name: 'Account of Ines Corte' }).click();
   await t.button('Work at Tern Street').click();
   await expect(t.page.getByText('Tern Street', { exact: true })).toBeVisible();

@@ -12,7 +12,7 @@ test('a technician tightens ten bolts and finds every tightened value on the rep
   await expect(t.button('Start tightening')).toBeDisabled();
   await t.choose('radio', 'hexagon head, M10');
   await t.button('Start tightening').click();
-  await expect(t.page.getByText('10 new head bolts')).toBeVisible();
+  await expect(t.button('10 new ones are in, by hand')).toBeVisible();
   await t.tap('10 new ones are in, by hand');
   await expect(t.page.getByText('Wrench 4, digital was in calibration until')).toBeVisible();
   await t.tap(/^Wrench 3/);

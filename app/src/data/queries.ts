@@ -74,7 +74,6 @@ export const useTools = () =>
   useQuery({
     queryKey: ['tools'],
     queryFn: () => call('tools'),
-    staleTime: 60_000,
     select: ({ tools }): KeptTool[] => tools.map((t) => ({ ...t, tool: t.tool as ShopTool })),
   });
 /** Tools that are in use, with their ids. */

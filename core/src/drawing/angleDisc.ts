@@ -6,9 +6,9 @@ const DRIVE_MM: Readonly<Record<string, number>> = { '1/4': 6.35, '3/8': 9.525, 
 const CLEARANCE_MM = 0.3;
 const OUTER_MM = 80;
 const RULER_MM = 100;
-const WIDTH_MM = 180;
-const HEIGHT_MM = 232;
-const MIDDLE: Point = { x: WIDTH_MM / 2, y: 88 };
+const WIDTH_MM = 198;
+const HEIGHT_MM = 236;
+const MIDDLE: Point = { x: WIDTH_MM / 2, y: 92 };
 
 /**
  * A disc of paper to read an angle by, true to scale: one unit is one millimetre. It sits on the drive of the bar; its zero
@@ -28,11 +28,12 @@ export function angleDisc(anglesDeg: readonly number[], drive: string): Drawing 
       ...anglesDeg.map((deg, i) => path(wedge(MIDDLE, OUTER_MM - 22 - (i % 3) * 8, 0, deg % 360 === 0 ? 359.9 : deg % 360), i % 2 === 0 ? 'brandSoft' : 'none', 'quiet', 0.3)),
       ...ticks(),
       ...anglesDeg.flatMap((deg, i) => mark(deg, i)),
-      path(polyline([polar(MIDDLE, side, 0), polar(MIDDLE, OUTER_MM + 4, 0)], false), 'none', 'ink', 0.9),
+      path(polyline([polar(MIDDLE, side, 0), polar(MIDDLE, OUTER_MM + 3, 0)], false), 'none', 'ink', 0.9),
+      label({ x: MIDDLE.x, y: MIDDLE.y - OUTER_MM - 4 }, 6, '0', 'ink', { bold: true, mono: true }),
       path(polyline(square(side), true), 'paper', 'ink', 0.4),
       label({ x: MIDDLE.x, y: MIDDLE.y + side / 2 + 6 }, 4, `${drive} in drive`, 'ink'),
-      ...ruler({ x: 40, y: 186 }, true),
-      ...ruler({ x: 24, y: 180 }, false),
+      ...ruler({ x: 50, y: 190 }, true),
+      ...ruler({ x: 30, y: 184 }, false),
     ],
   };
 }
@@ -51,20 +52,21 @@ function ticks(): Shape[] {
   return Array.from({ length: 180 }, (_, i) => i * 2).flatMap((deg) => {
     const long = deg % 30 === 0 ? 8 : deg % 10 === 0 ? 5.5 : 3;
     const line = path(polyline([polar(MIDDLE, OUTER_MM, deg), polar(MIDDLE, OUTER_MM - long, deg)], false), 'none', 'ink', deg % 10 === 0 ? 0.35 : 0.2);
-    if (deg % 30 !== 0) return [line];
+    if (deg % 30 !== 0 || deg === 0) return [line];
     const at = polar(MIDDLE, OUTER_MM - 13, deg);
     return [line, label({ x: at.x, y: at.y + 1.8 }, 5, `${deg}`, 'ink', { mono: true })];
   });
 }
 
-/** Where this angle ends, with its name at the rim. */
+/** Where this angle ends, its name outside the rim; neighbours one farther out. */
 function mark(deg: number, index: number): Shape[] {
   const turns = Math.floor(deg / 360);
   const words = turns > 0 ? `${turns} turn${turns > 1 ? 's' : ''} +${deg % 360}°` : `+${deg}°`;
-  const at = polar(MIDDLE, OUTER_MM - 28 - (index % 3) * 8, deg);
+  const at = polar(MIDDLE, OUTER_MM + 4 + (index % 2) * 3, deg);
+  const anchor = Math.abs(at.x - MIDDLE.x) < 12 ? 'middle' : at.x > MIDDLE.x ? 'start' : 'end';
   return [
-    path(polyline([polar(MIDDLE, 14, deg), polar(MIDDLE, OUTER_MM, deg)], false), 'none', 'ink', 0.8, { dash: [2, 1] }),
-    label({ x: at.x, y: at.y + 2 }, 6.5, words, 'ink', { bold: true }),
+    path(polyline([polar(MIDDLE, 14, deg), polar(MIDDLE, OUTER_MM + 3, deg)], false), 'none', 'ink', 0.8, { dash: [2, 1] }),
+    label({ x: at.x, y: at.y + 1.8 }, 5.5, words, 'ink', { bold: true, anchor }),
   ];
 }
 

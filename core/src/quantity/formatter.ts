@@ -28,6 +28,8 @@ export interface Formatter {
   dateTime(at: Date): string;
   /** “25 minutes ago”, coarse on purpose. */
   ago(at: Date, now: Date): string;
+  /** A price from the smallest coin, always with both decimals; the shop's currency is its own matter. */
+  price(cents: number): string;
   distance(value: number, unit: 'km' | 'mi'): string;
 }
 
@@ -54,6 +56,7 @@ export function createFormatter(style: ShopStyle): Formatter {
   const zone = { timeZone: style.timeZone } as const;
   const time = new Intl.DateTimeFormat(style.locale, { ...zone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
   const date = new Intl.DateTimeFormat(style.locale, { ...zone, day: 'numeric', month: 'short', year: 'numeric' });
+  const price = new Intl.NumberFormat(style.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
   const relative = new Intl.RelativeTimeFormat(style.locale, { numeric: 'auto' });
 
   const angle = (deg: number): string => `${deg > 0 ? '+' : ''}${number(deg)}°`;
@@ -67,6 +70,7 @@ export function createFormatter(style: ShopStyle): Formatter {
     date: (at) => date.format(at),
     dateTime: (at) => `${date.format(at)}, ${time.format(at)}`,
     ago: (at, now) => agoText(relative, now.getTime() - at.getTime()),
+    price: (cents) => price.format(cents / 100),
     distance: (value, unit) => `${number(value, 0)} ${unit}`,
   };
 }

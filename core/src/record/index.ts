@@ -1,2 +1,2 @@
 export { canonicalJson, firstBreak, GENESIS_HASH, sealEvent, sha256Hex, sha256OfBytes, type StoredEvent } from './hashChain';
-export { pullsIn, runRecord, takesPart, type RecordedFastener, type RecordedPull, type RunRecord } from './runRecord';
+export { pullsIn, runRecord, takesPart, type RecordedFastener, type RecordedPull, type RecordedWord, type RunRecord } from './runRecord';

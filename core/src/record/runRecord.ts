@@ -29,6 +29,17 @@ export interface RecordedFastener {
   pulls: RecordedPull[];
 }
 
+/** What somebody with the right said, and what it is about, by name where it has one. */
+export interface RecordedWord {
+  id: string;
+  person: string;
+  at: string;
+  decision: 'allow' | 'refuse' | 'passed' | 'failed' | 'single' | 'redo' | 'leaveOut';
+  about: 'deviation' | 'reuse' | 'wrench' | 'compound' | 'hold' | 'fastener';
+  name: string;
+  text: string;
+}
+
 export interface RunRecord {
   sheet: Sheet;
   complete: boolean;
@@ -42,6 +53,7 @@ export interface RunRecord {
   /** Ids of the pulls in the order they were made. */
   order: string[];
   deviations: readonly Deviation[];
+  said: RecordedWord[];
   pullCount: number;
   /** Passes that a settling stage took, by stage id. */
   passes: Record<string, number>;
@@ -76,6 +88,7 @@ export function runRecord(sheet: Sheet, list: Iterable<RunEvent>): RunRecord {
     fasteners: fastenersOf(state, pulls),
     order: pulls.map((p) => p.event),
     deviations: state.progress.deviations,
+    said: saidIn(state),
     pullCount: counted.length,
     passes: passesOf(counted),
   };
@@ -116,6 +129,27 @@ function together(state: RunState, event: EventOf<'passConfirmed'>): RecordedPul
 
 function wrenchNames(state: RunState): Map<string, string> {
   return new Map(Object.values(state.progress.tools).flatMap((t) => (t.wrench ? [[t.wrench.id, t.wrench.name] as const] : [])));
+}
+
+function saidIn(state: RunState): RecordedWord[] {
+  const wrenches = wrenchNames(state);
+  const { groups, stages } = state.sheet;
+  const group = (id: string): string => groups.find((g) => g.id === id)?.name ?? id;
+  const stage = (id: string): string => stages.find((s) => s.id === id)?.name ?? id;
+  return state.effective.toArray().flatMap(({ event }): RecordedWord[] => {
+    if (event.type !== 'used') return [];
+    const { statement: s } = event.payload;
+    const head = { id: s.id, person: s.person, at: s.at, text: s.text ?? '' };
+    if (s.kind === 'release') return [{ ...head, decision: s.decision, about: 'hold', name: stage(s.hold) }];
+    if (s.kind === 'leaveOut') return [{ ...head, decision: 'leaveOut', about: 'fastener', name: s.fastener }];
+    if (s.kind !== 'allowance') return [];
+    const { about, decision } = s;
+    if ('wrench' in about) return [{ ...head, decision, about: 'wrench', name: wrenches.get(about.wrench) ?? '' }];
+    if ('reuse' in about) return [{ ...head, decision, about: 'reuse', name: group(about.reuse) }];
+    if ('compound' in about) return [{ ...head, decision, about: 'compound', name: group(about.compound) }];
+    const deviation = state.progress.deviations.find((d) => d.event === about.deviation);
+    return [{ ...head, decision, about: 'deviation', name: deviation ? [deviation.fastener ?? '', stage(deviation.stage)].filter(Boolean).join(', ') : '' }];
+  });
 }
 
 function markUndone(pulls: RecordedPull[], id: string): void {

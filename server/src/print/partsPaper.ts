@@ -26,12 +26,10 @@ export function partsPaper({ order, lines, shop, fonts, now }: PartsPaper): Doc 
   const { vehicle } = order;
   let blocks: readonly Block[] = [
     textBlock(title, { face: 'bold', scale: 1.8 }),
-    textBlock(`${vehicle.maker} ${vehicle.model}, ${vehicle.engine}  ·  ${vehicle.plate}  ·  ${vehicle.vin}  ·  ${text.built(vehicle.built, undefined)}`),
+    textBlock(`${vehicle.maker} ${vehicle.model}, ${vehicle.engine}  ·  ${vehicle.plate}  ·  ${vehicle.vin}  ·  ${text.builtOn(vehicle.built)}`),
     ...order.jobs.flatMap((job) => {
       const own = lines.filter((l) => l.job === job.id);
-      return own.length === 0
-        ? []
-        : [headingBlock(job.title), row([text.part, text.count, text.state, text.number, text.price], true), ...own.map((l) => lineOf(l, format.number))];
+      return own.length === 0 ? [] : [headingBlock(job.title), row([text.part, text.count, text.state, text.number, text.price], true), ...own.map((l) => lineOf(l, format.price))];
     }),
   ];
   for (let first = true; first || blocks.length > 0; first = false) {
@@ -52,10 +50,10 @@ function row(cells: readonly string[], bold = false): Block {
   return rowBlock(cells.map((cell, i) => ({ share: SHARES[i] ?? 0.1, block: textBlock(cell, bold ? { face: 'bold' } : {}) })));
 }
 
-function lineOf({ need, jointName, entry }: PartLine, number: (value: number, digits?: number) => string): Block {
+function lineOf({ need, jointName, entry }: PartLine, price: (cents: number) => string): Block {
   const part = entry?.body;
   const state = part ? text.partStates[part.state] : text.needs[need.need];
-  const words = [need.what, jointName && `(${jointName})`, need.need === 'new' ? '' : text.needs[need.need]].filter(Boolean).join(' ');
+  const words = jointName ? `${need.what} (${jointName})` : need.what;
   const from = [part?.number, part?.lot && text.lot(part.lot)].filter(Boolean).join(', ');
-  return row([words, `${need.count}`, state, from, part?.cents === undefined ? '' : number(part.cents / 100, 2)]);
+  return row([words, `${need.count}`, state, from, part?.cents === undefined ? '' : price(part.cents)]);
 }

@@ -150,6 +150,11 @@ function rightColumn(sheet: Sheet, format: Formatter): Block[] {
         ...(side.words.length > 0 ? side.words : [text.nothing]).map((w) => textBlock(w)),
       ];
     }),
+    ...lines(text.besides, [
+      ...(sheet.parts ?? []).map((p) => `${p.count} × ${p.name}, ${text.needs[p.need]}${p.why ? `: ${p.why}` : ''}`),
+      ...(sheet.holding?.loosening ? [text.holdLoosening(sheet.holding.loosening)] : []),
+      ...(sheet.holding?.tightening ? [text.holdTightening(sheet.holding.tightening)] : []),
+    ]),
     ...(sheet.cautions.length > 0 ? [headingBlock(text.cautions), ...sheet.cautions.map((c) => framedBlock(textBlock(c)))] : []),
     ...lines(
       text.clocks,

@@ -249,5 +249,15 @@ export const text = {
   discard: 'Discard this draft',
   discardSure: 'Discard it: the draft is gone for everyone',
   differs: 'Against the revision that stands',
+  sheetParts: 'What goes in besides, and the crank',
+  sheetPart: 'Part',
+  partCount: 'How many',
+  partNeed: 'Why it is here',
+  partNew: 'must be new',
+  partConsider: 'worth replacing while in there',
+  partWhy: 'What happens otherwise',
+  addSheetPart: 'Add a part',
+  holdLoosening: 'What holds the crank for loosening',
+  holdTightening: 'What holds it for tightening',
 } as const;
 export type Tab = keyof typeof text.tabs;

@@ -1,11 +1,11 @@
 import { Link, useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Searchbar, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import { isAllowed, type Order } from '@stennet/core/contract';
 import { blockers, isAwaited, ORDER_STATES, type OrderState } from '@stennet/core/order';
 import { asAppError, useOrder, useOrders, useSignedIn } from '@/data';
-import { BigButton, Chip, Line, Loading, Notice, ScreenFrame, useInks, useIsWide } from '@/ui';
+import { BigButton, Chip, Line, Loading, Notice, ScreenFrame, TextField, useInks, useIsWide } from '@/ui';
 import { OrderPane } from './parts/OrderPane';
 import { seenOf } from './parts/StateBar';
 import { STATE_TEXT, text } from './text';
@@ -22,7 +22,7 @@ export function OrdersScreen() {
   const orders = useOrders({ ...(asked ? { q: asked } : {}), ...(state ? { state } : {}) });
   const list = (
     <View style={styles.list}>
-      <Searchbar placeholder={text.search} accessibilityLabel={text.search} value={q} onChangeText={setQ} icon={() => null} clearIcon="close" mode="bar" style={styles.search} />
+      <TextField label={text.search} value={q} onChange={setQ} mode="search" />
       <View style={styles.states} role="radiogroup" aria-label={text.stateTitle}>
         <Chip role="radio" text={text.all} on={state === undefined} onPress={() => setState(undefined)} />
         {ORDER_STATES.map((s) => (
@@ -96,7 +96,6 @@ function OrderRow({ order, on, isBeside }: { order: Order; on: boolean; isBeside
 
 const styles = StyleSheet.create({
   list: { gap: 12 },
-  search: { borderRadius: 12 },
   states: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   wide: { flexDirection: 'row', gap: 16, alignItems: 'flex-start' },
   left: { width: 420 },

@@ -76,7 +76,7 @@ export const text = {
   // form
   formNew: 'New repair order',
   formEdit: (number: string) => `Change RO ${number}`,
-  number: 'Number; left empty it gets the next one',
+  number: 'Number; empty: the next',
   numberKeep: 'Number',
   maker: 'Maker',
   model: 'Model',

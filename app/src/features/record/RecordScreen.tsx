@@ -5,7 +5,7 @@ import { seatMarks } from '@stennet/core/drawing';
 import { runRecord, type RunRecord } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
 import { useRun, type RunView } from '@/data/runs';
-import { Card, JointMapView, Loading, Notice, ScreenFrame, useInks, useIsWide } from '@/ui';
+import { Card, JointMapView, Line, Loading, Notice, ScreenFrame, Section, useInks, useIsWide } from '@/ui';
 import { PullTable } from './parts/PullTable';
 import { ValueTable } from './parts/ValueTable';
 import { text } from './text';
@@ -42,6 +42,7 @@ function Ready({ view }: { view: RunView }) {
             </View>
           </Card>
           <Deviations view={view} record={record} />
+          <Said view={view} record={record} />
         </View>
         <View style={[styles.column, isWide && styles.broad]}>
           <ValueTable record={record} />
@@ -91,12 +92,31 @@ function Deviations({ view, record }: { view: RunView; record: RunRecord }) {
       </Text>
       {record.deviations.map((d) => (
         <Text key={d.event} style={{ fontSize: 16, lineHeight: 23, color: inks.ink }}>
-          {[d.fastener ? `${text.bolt} ${d.fastener}` : '', stageName(d.stage), text.deviation[d.kind], view.kept.people[d.person] ?? '', d.needsLead ? text.needsLead : '']
+          {[
+            d.fastener ? `${text.bolt} ${d.fastener}` : '',
+            stageName(d.stage),
+            text.deviation[d.kind],
+            view.kept.people[d.person] ?? '',
+            d.decision ? text.decided[d.decision] : d.needsLead ? text.needsLead : '',
+          ]
             .filter(Boolean)
             .join(' · ')}
         </Text>
       ))}
     </Card>
+  );
+}
+
+/** Leave that was given or refused, by name. */
+function Said({ view, record }: { view: RunView; record: RunRecord }) {
+  const { format } = useSignedIn();
+  if (record.said.length === 0) return null;
+  return (
+    <Section title={text.said}>
+      {record.said.map((s) => (
+        <Line key={s.id}>{text.word(view.kept.people[s.person] ?? '', text.words[s.decision], text.about[s.about], s.name, s.text, format.dateTime(new Date(s.at)))}</Line>
+      ))}
+    </Section>
   );
 }
 

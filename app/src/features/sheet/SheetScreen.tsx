@@ -7,7 +7,7 @@ import { asAppError, useSignedIn } from '@/data';
 import { useSheet } from '@/data/sheets';
 import { Card, JointMapView, Loading, Notice, Ribbon, ScreenFrame, useIsWide } from '@/ui';
 import { Actions } from './parts/Actions';
-import { Cautions, Fasteners, Later, Source, Stages, Steps, TakeApart } from './parts/Facts';
+import { Besides, Cautions, Fasteners, Later, Source, Stages, Steps, TakeApart } from './parts/Facts';
 import { Conflicts, Revisions, TellApart, Uses } from './parts/Others';
 import { UseOn } from './parts/UseOn';
 import { text } from './text';
@@ -53,6 +53,7 @@ function Ready({ data }: { data: SheetReply }) {
           <UseOn sheet={sheet} />
           <Actions data={data} />
           <Fasteners sheet={sheet} />
+          <Besides sheet={sheet} />
           <Cautions sheet={sheet} />
           <Source sheet={sheet} approval={data.approval} />
           <Conflicts data={data} />

@@ -80,4 +80,10 @@ export const text = {
   derived: 'derived: the source does not give it',
   after: 'Falls due later',
   order: (rule: string) => `order: ${rule}`,
+  besides: 'What goes in besides',
+  partNew: (n: number, what: string) => `${n} × ${what}, new.`,
+  partConsider: (what: string) => `Worth replacing now: ${what}.`,
+  holdLoosening: (how: string) => `Crank, for loosening: ${how}`,
+  holdTightening: (how: string) => `Crank, for tightening: ${how}`,
+  disc: 'Angle disc',
 } as const;

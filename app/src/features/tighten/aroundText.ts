@@ -59,6 +59,7 @@ export const aroundText = {
   lengths: (most: string) => `Each is measured; above ${most} it is not used again.`,
   isNew: (bolt: string) => `${bolt}: a new one`,
   lengthsYes: 'In, measured',
+  fitAllowed: 'used ones, allowed by the lead',
   reuseAsk: 'Used ones: ask the lead',
   reuseTitle: (group: string) => `Used again against the sheet: ${group.toLowerCase()}`,
   compoundAsk: 'Another compound',

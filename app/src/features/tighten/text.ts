@@ -92,7 +92,8 @@ export const text = {
 
   // steps around the pulls
   fitNewTitle: (n: number, group: string) => `${n} new ${group.toLowerCase()}`,
-  fitNew: 'One-time-use: the last angle takes them past yield. A used one is longer for good, its reserve is gone, and a second tightening scatters more.',
+  fitNew: (why: string) => `One-time-use. ${why}`,
+  makerSays: 'The maker has them replaced each time.',
   fitNewYes: (n: number) => `${n} new ones are in, by hand`,
   fitTitle: (n: number, group: string) => `${n} ${group.toLowerCase()} by hand`,
   fit: 'Each must start by hand. Anything tight by hand is stopped now, not later.',

@@ -35,6 +35,7 @@ export const text = {
   empty: 'No tools yet',
   emptyText: 'A plan for a job needs the wrenches of the shop. A lead technician enters them here.',
   add: 'Add a tool',
+  change: 'Change',
   edit: (name: string) => `Change ${name}`,
   kind: 'What it is',
   name: 'Name, as it is called here',

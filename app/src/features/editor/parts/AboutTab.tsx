@@ -5,6 +5,7 @@ import { said } from '../lists';
 import { text } from '../text';
 import { AfterForm, ConflictsForm, TellApartForm } from './KinForms';
 import { NamesField } from './NamesField';
+import { SheetPartsForm } from './SheetPartsForm';
 
 /** What the sheet is for, by whose word, and what it stands beside. */
 export function AboutTab() {
@@ -13,6 +14,7 @@ export function AboutTab() {
       <Applies />
       <Source />
       <Cautions />
+      <SheetPartsForm />
       <Instances />
       <TellApartForm />
       <ConflictsForm />

@@ -49,7 +49,6 @@ export function Kits({ order, job, lines, entries, mayWrite }: Props) {
 function Compared({ kit, needs }: { kit: KitEntry; needs: readonly PricedNeed[] }) {
   const { format } = useSignedIn();
   const compared = compareKit({ name: kit.name, cents: kit.cents ?? null, holds: kit.holds }, needs);
-  const money = (cents: number): string => format.number(cents / 100, 2);
   const { lacks, withKitCents, separateCents } = compared;
   return (
     <>
@@ -59,7 +58,7 @@ function Compared({ kit, needs }: { kit: KitEntry; needs: readonly PricedNeed[] 
       ) : (
         <Line>{text.kitWhole}</Line>
       )}
-      <Line>{withKitCents === null || separateCents === null ? text.kitOpen : text.kitSum(money(withKitCents), money(separateCents))}</Line>
+      <Line>{withKitCents === null || separateCents === null ? text.kitOpen : text.kitSum(format.price(withKitCents), format.price(separateCents))}</Line>
     </>
   );
 }

@@ -22,21 +22,41 @@ export function OrderPane({ order, isBeside = false }: { order: Order; isBeside?
   const entries = useEntries(order);
   const mayWrite = isAllowed(me.role, 'order.write') && order.state !== 'handedOver';
   const common = { order: order.id, entries, mayWrite };
-  return (
-    <View style={isWide ? styles.wide : styles.phone}>
-      <View style={[styles.column, isWide && styles.left]}>
+  const jobs = order.jobs.map((job) => <JobCard key={job.id} order={order} job={job} entries={entries} mayWrite={mayWrite} />);
+  const addJob = mayWrite ? <AddJob order={order} /> : null;
+  const state = <StateBar order={order} entries={entries} mayWrite={mayWrite} />;
+  const parts = <PartsLink order={order} entries={entries} />;
+  const facts = <Facts order={order} mayWrite={mayWrite} />;
+  if (!isWide) {
+    return (
+      <View style={styles.column}>
         <Concern order={order} />
-        {order.jobs.map((job) => (
-          <JobCard key={job.id} order={order} job={job} entries={entries} mayWrite={mayWrite} />
-        ))}
-        {mayWrite ? <AddJob order={order} /> : null}
+        {jobs}
+        {parts}
+        {state}
+        {addJob}
+        <Diagnosis {...common} />
+        <Notes {...common} />
+        <Photos {...common} />
+        <Outside {...common} />
+        {facts}
+        <People {...common} />
+      </View>
+    );
+  }
+  return (
+    <View style={styles.wide}>
+      <View style={[styles.column, styles.left]}>
+        <Concern order={order} />
+        {jobs}
+        {addJob}
         <Diagnosis {...common} />
         <Photos {...common} />
       </View>
-      <View style={[styles.column, isWide && styles.right]}>
-        <StateBar order={order} entries={entries} mayWrite={mayWrite} />
-        <PartsLink order={order} entries={entries} />
-        <Facts order={order} mayWrite={mayWrite} />
+      <View style={[styles.column, styles.right]}>
+        {state}
+        {parts}
+        {facts}
         <Outside {...common} />
         <Notes {...common} />
         <People {...common} />
@@ -95,7 +115,6 @@ function Facts({ order, mayWrite }: { order: Order; mayWrite: boolean }) {
 }
 
 const styles = StyleSheet.create({
-  phone: { gap: 12 },
   wide: { flexDirection: 'row', gap: 12, alignItems: 'flex-start' },
   column: { gap: 12 },
   left: { flex: 3, minWidth: 0 },

@@ -82,7 +82,7 @@ function States({ body, name, mayWrite, onPut }: { body: Part | undefined; name:
 
 function From({ body }: { body: Part }) {
   const { format } = useSignedIn();
-  const facts = [body.number, body.lot && `${text.lot} ${body.lot}`, body.cents === undefined ? '' : format.number(body.cents / 100, 2)].filter(Boolean);
+  const facts = [body.number, body.lot && `${text.lot} ${body.lot}`, body.cents === undefined ? '' : format.price(body.cents)].filter(Boolean);
   return facts.length > 0 ? <Line>{facts.join(' · ')}</Line> : null;
 }
 

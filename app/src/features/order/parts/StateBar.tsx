@@ -18,19 +18,23 @@ export const seenOf = (order: Order, entries: readonly Pick<ShownEntry, 'body'>[
 export function StateBar({ order, entries, mayWrite }: { order: Order; entries: readonly ShownEntry[]; mayWrite: boolean }) {
   const client = useQueryClient();
   const [error, setError] = useState<AppError | null>(null);
+  const [tried, setTried] = useState<OrderState | null>(null);
   const seen = seenOf(order, entries);
   const holding = blockers(seen);
+  // What was tried stays said as long as it is so, and not longer.
+  const why = tried && mayNotBecome(tried, seen);
+  const refusal = tried && why ? new AppError('ORDER_STATE', { state: STATE_TEXT[tried], why }) : error;
   const go = (state: OrderState) => (): void => {
-    const why = mayNotBecome(state, seen);
-    if (why) return setError(new AppError('ORDER_STATE', { state: STATE_TEXT[state], why }));
+    setTried(state);
     setError(null);
+    if (mayNotBecome(state, seen)) return;
     call('setOrderState', { order: order.id }, { version: order.version, state })
       .catch((e: unknown) => setError(asAppError(e)))
       .finally(() => void client.invalidateQueries());
   };
   return (
     <Section title={`${text.stateTitle}: ${STATE_TEXT[order.state]}`}>
-      {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
+      {refusal ? <Notice title={refusal.message} text={refusal.fix} look="warn" alert /> : null}
       {holding.length === 0 ? <Line>{text.clear}</Line> : holding.map((b) => <Line key={b.by + b.text}>{`${text.blocks[b.by]}: ${b.text}`}</Line>)}
       {mayWrite ? (
         <View style={styles.row}>

@@ -1,38 +1,36 @@
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
 import type { JointSheet } from '@stennet/core/contract/run';
 import { partsOf, sockets } from '@stennet/core/prepare';
 import { PHASES, type Sheet } from '@stennet/core/procedure';
 import type { ShownEntry } from '@/data';
-import { Line, Section } from '@/ui';
+import { Section, useInks } from '@/ui';
 import { text } from '../text';
 import { partOf } from './NewParts';
 
 /** Everything else as one list, in the order it is met at the vehicle; read as a whole, confirmed by starting. */
 export function LayOut({ data, entries }: { data: JointSheet; entries: readonly ShownEntry[] }) {
   const { sheet } = data;
+  const inks = useInks();
   const state = (need: ReturnType<typeof partsOf>[number]): string => {
     const part = partOf(data, need, entries);
     return part ? ` · ${text.partState[part.body.state]}` : '';
   };
   const parts = partsOf(sheet);
+  const lines = [
+    ...parts.filter((p) => p.key.startsWith('part:')).map((p) => (p.need === 'consider' ? text.consider(p.what, p.why) : `${text.part(p.count, p.what)}${state(p)}`)),
+    ...parts.filter((p) => p.need === 'reuse').map((p) => `${text.part(p.count, p.what)}. ${p.why}`),
+    sheet.holding?.loosening ? text.holdLoosening(sheet.holding.loosening) : '',
+    sheet.holding?.tightening ? text.holdTightening(sheet.holding.tightening) : '',
+    ...sockets(sheet).map((s) => text.socket(s.socket, s.count)),
+    ...inOrderMet(sheet).map((s) => s.text),
+  ].filter(Boolean);
   return (
     <Section title={text.list}>
-      {parts
-        .filter((p) => p.key.startsWith('part:'))
-        .map((p) => (
-          <Line key={p.key}>{p.need === 'consider' ? text.consider(p.what, p.why) : `${text.part(p.count, p.what)}${state(p)}`}</Line>
-        ))}
-      {parts
-        .filter((p) => p.need === 'reuse')
-        .map((p) => (
-          <Line key={p.key}>{`${text.part(p.count, p.what)}. ${p.why}`}</Line>
-        ))}
-      {sheet.holding?.loosening ? <Line>{text.holdLoosening(sheet.holding.loosening)}</Line> : null}
-      {sheet.holding?.tightening ? <Line>{text.holdTightening(sheet.holding.tightening)}</Line> : null}
-      {sockets(sheet).map((s) => (
-        <Line key={s.socket}>{text.socket(s.socket, s.count)}</Line>
-      ))}
-      {inOrderMet(sheet).map((s) => (
-        <Line key={s.id}>{s.text}</Line>
+      {lines.map((line, i) => (
+        <View key={i} style={[styles.line, { borderTopColor: inks.line }]}>
+          <Text style={{ fontSize: 16, lineHeight: 23, color: inks.ink }}>{line}</Text>
+        </View>
       ))}
     </Section>
   );
@@ -42,3 +40,5 @@ export function LayOut({ data, entries }: { data: JointSheet; entries: readonly 
 function inOrderMet(sheet: Sheet): Sheet['steps'] {
   return PHASES.flatMap((phase) => sheet.steps.filter((s) => s.phase === phase && s.due.when !== 'atFailure' && s.kind !== 'mark'));
 }
+
+const styles = StyleSheet.create({ line: { borderTopWidth: 1, paddingTop: 8 } });

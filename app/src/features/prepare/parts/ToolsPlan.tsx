@@ -28,8 +28,11 @@ export function ToolsPlan({ sheet }: { sheet: Sheet }) {
   );
 }
 
-const wordsOf = ({ stage, part, target }: PlanLine, format: Formatter): string =>
-  `${stageWords({ ...stage, target }, format)} · ${part ? `${stage.name}, ${part.id}` : stage.name}`;
+function wordsOf({ stage, part, target }: PlanLine, format: Formatter): string {
+  const value = stageWords({ ...stage, target }, format);
+  const name = part ? `${stage.name}, ${part.id}` : stage.name;
+  return name.includes(value) ? name : `${value} · ${name}`;
+}
 
 function OneStage({ line, format }: { line: PlanLine; format: Formatter }) {
   const inks = useInks();

@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import { isAllowed, routes } from '@stennet/core/contract';
 import type { SheetReply } from '@stennet/core/contract/run';
 import { sheetBrief } from '@stennet/core/find';
+import { anglesOf } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
 import { useBeginDraft } from '@/data/drafts';
 import { useSheetsAtHand } from '@/data/sheets';
@@ -20,6 +21,14 @@ export function Actions({ data }: { data: SheetReply }) {
       <FieldRow>
         <PinButton data={data} />
         <BigButton text={text.print} look="quiet" size="desk" onPress={() => openFile(print, 'show')} />
+        {anglesOf(sheet).length > 0 ? (
+          <BigButton
+            text={text.disc}
+            look="quiet"
+            size="desk"
+            onPress={() => openFile(routes.anglePaper.path.replace(':sheet', sheet.id).replace(':revision', sheet.revision), 'show')}
+          />
+        ) : null}
         <BigButton text={text.exportOne} look="quiet" size="desk" onPress={() => openFile(`${routes.exportSheets.path}?form=json&pick=${sheet.id}:${sheet.revision}`, 'keep')} />
       </FieldRow>
       <Write data={data} />

@@ -49,6 +49,24 @@ export function Fasteners({ sheet }: { sheet: Sheet }) {
   );
 }
 
+/** What goes in besides, what is worth replacing while in there, and what holds the crank. */
+export function Besides({ sheet }: { sheet: Sheet }) {
+  const { parts = [], holding } = sheet;
+  const lines = [
+    ...parts.map((p) => `${p.need === 'new' ? text.partNew(p.count, p.name) : text.partConsider(p.name)}${p.why ? ` ${p.why}` : ''}`),
+    ...(holding?.loosening ? [text.holdLoosening(holding.loosening)] : []),
+    ...(holding?.tightening ? [text.holdTightening(holding.tightening)] : []),
+  ];
+  if (lines.length === 0) return null;
+  return (
+    <Section title={text.besides}>
+      {lines.map((l) => (
+        <Line key={l}>{l}</Line>
+      ))}
+    </Section>
+  );
+}
+
 export function TakeApart({ sheet }: { sheet: Sheet }) {
   if (sheet.takeApart.length === 0) return null;
   return (

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { otherCompound } from '@stennet/core/prepare';
-import { groupOfSeat, type Group } from '@stennet/core/procedure';
+import { groupOfSeat, usedOnce, type Group } from '@stennet/core/procedure';
 import { seatIdOf, type PayloadOf } from '@stennet/core/run';
 import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { useSignedIn } from '@/data';
@@ -41,13 +41,13 @@ function Coat({ group }: { group: Group }) {
 }
 
 /** Ways beside the plain one; the lead's come last. */
-function Others({ due, onMode }: Pick<GroupProps, 'due' | 'onMode'>) {
+function Others({ due, onMode, mayAsk = true }: Pick<GroupProps, 'due' | 'onMode'> & { mayAsk?: boolean }) {
   const router = useRouter();
   return (
     <>
       <BigButton text={text.notYet} look="quiet" onPress={() => router.navigate('/')} />
       <BigButton text={text.compoundAsk} look="quiet" onPress={() => onMode('compound')} />
-      {due.newOnly ? <BigButton text={text.reuseAsk} look="warn" onPress={() => onMode('reuse')} /> : null}
+      {due.newOnly && mayAsk ? <BigButton text={text.reuseAsk} look="warn" onPress={() => onMode('reuse')} /> : null}
     </>
   );
 }
@@ -56,9 +56,22 @@ function Plain({ due, state, acts, group, onMode }: GroupProps) {
   const n = due.fasteners.length;
   const say = (condition: 'new' | 'ownHole') => (): void => void acts.confirm('fitted', { fasteners: due.fasteners.map((fastener) => ({ fastener, condition })) });
   if (due.newOnly) {
+    const isAllowed = state.progress.allowed[`reuse:${group.id}`] !== undefined;
+    const usedOnes = isAllowed ? <BigButton text={text.fitOwn} hint={text.fitAllowed} look="plain" onPress={say('ownHole')} /> : null;
     return (
-      <Step title={text.fitNewTitle(n, group.name)} yes={text.fitNewYes(n)} onYes={say('new')} state={state} second={<Others due={due} onMode={onMode} />}>
-        <PanelBody>{text.fitNew}</PanelBody>
+      <Step
+        title={text.fitNewTitle(n, group.name)}
+        yes={text.fitNewYes(n)}
+        onYes={say('new')}
+        state={state}
+        second={
+          <>
+            {usedOnes}
+            <Others due={due} onMode={onMode} mayAsk={!isAllowed} />
+          </>
+        }
+      >
+        <PanelBody>{text.fitNew(usedOnce(state.sheet, group)?.text ?? text.makerSays)}</PanelBody>
         <Coat group={group} />
         <PanelBody>{text.fit}</PanelBody>
       </Step>

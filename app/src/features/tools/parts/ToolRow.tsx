@@ -23,7 +23,7 @@ export function ToolRow({ kept, onEdit }: { kept: KeptTool; onEdit: (() => void)
           {calibration.warn ? `▲ ${calibration.words}` : calibration.words}
         </Text>
       ) : null}
-      {onEdit ? <BigButton text={text.edit(tool.name)} look="quiet" size="desk" onPress={onEdit} /> : null}
+      {onEdit ? <BigButton text={text.change} label={text.edit(tool.name)} look="quiet" size="desk" onPress={onEdit} /> : null}
     </View>
   );
 }
