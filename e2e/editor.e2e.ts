@@ -48,7 +48,7 @@ test('a lead places thirty-four fasteners by pointer, numbers them, approves the
   await t.choose('radio', '8.8');
   await t.field('Socket or bit', 'hex 10 mm');
   await t.choose('radio', 'again');
-  await t.choose('radio', 'dry');
+  await t.choose('radio', 'clean and dry');
   await t.tab('Line').click();
   await t.field('Shorthand', '34 × M6×1 8.8 reusable, dry, as listed: 7 N·m; 9 N·m');
   await t.button('Take it over').click();

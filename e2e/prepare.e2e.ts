@@ -85,6 +85,11 @@ test('a wrench that cannot reach the first stage is said before the work and at 
 });
 
 test('a clock runs on every screen and through a reload; when it ran out, that step begins again', async ({ technician: t, house }) => {
+  const small = { kind: 'click', name: 'Wrench 5, small', unit: '[in_i].[lbf_av]', min: 10, max: 80, graduation: 1, calibratedUntil: '2099-01-01' };
+  await house.admin.query("insert into shop_tool select shop, gen_random_uuid(), 'click', $1, $2, 1, false, null, now() from repair_order where number = '2441'", [
+    small.name,
+    JSON.stringify(small),
+  ]);
   await t.signIn();
   await t.openOrder('2441');
   await t.button('Tighten intake manifold').click();
@@ -109,4 +114,19 @@ test('a clock runs on every screen and through a reload; when it ran out, that s
   await expect(clocks.getByRole('alert')).toHaveText('Sealant stays open: the time is over.');
   await t.tap('In, each in its own hole');
   await expect(clocks.getByText(/Sealant stays open: over by/)).toBeVisible();
+  await t.tap(/^Wrench 5, small/);
+  await t.tap('It is set');
+  await t.pulls('Clicked', 9);
+  // The last one of the stage ends the clock: in time or not is asked, not assumed.
+  await t.tap('Clicked');
+  await expect(t.page.getByText('The time is over: Sealant stays open')).toBeVisible();
+  await expect(t.button('It was done then')).toBeDisabled();
+  await t.field('Done how many minutes ago', '1');
+  await t.tap('It was done then');
+  await expect(t.page.getByText('The time is over: Sealant stays open')).toBeVisible();
+  await t.tap('Too late: cleaned off, begin again');
+  await expect(t.page.getByText('Gasket sealant at the four corners')).toBeVisible();
+  await expect(clocks).toHaveCount(0);
+  await t.pull('Done');
+  await expect(clocks.getByText(/Sealant stays open: 2[45]:\d\d left/)).toBeVisible();
 });

@@ -9,7 +9,8 @@ import { send } from './outbox/sender';
 import { queryClient } from './queries';
 
 /** Takes a sign-in over: from here on the answers of this person in this shop. */
-function enter(me: Me): void {
+async function enter(me: Me): Promise<void> {
+  await stopAsking();
   forgetAnswers();
   queryClient.setQueryData(['me'], me);
   setClock(me.clockSetTo);
@@ -18,7 +19,7 @@ function enter(me: Me): void {
 }
 
 export async function signIn(name: string, password: string): Promise<void> {
-  enter(await call('signIn', {}, { name, password }));
+  await enter(await call('signIn', {}, { name, password }));
 }
 
 export async function switchShop(shop: string): Promise<void> {
@@ -26,12 +27,13 @@ export async function switchShop(shop: string): Promise<void> {
   // Who still writes for the shop before stops first.
   leave();
   await forgetLibrary();
-  enter(me);
+  await enter(me);
 }
 
 /** Answers of this person leave the device; what is unsent stays until that person signs in again. */
 export async function signOut(): Promise<void> {
   await call('signOut');
+  await stopAsking();
   // Emptied first, then removed: a save that is still waiting must not bring the answers back.
   queryClient.setQueryData(['me'], null);
   forgetAnswers();
@@ -45,6 +47,9 @@ export async function signOut(): Promise<void> {
 async function forgetLibrary(): Promise<void> {
   await (await database()).clear('library');
 }
+
+/** An answer to “who is signed in” that is still on its way says who was: it must not arrive after the change. */
+const stopAsking = (): Promise<void> => queryClient.cancelQueries({ queryKey: ['me'] });
 
 /** All but who is signed in: that question stays open on the screen and must not be torn from it. */
 function forgetAnswers(): void {

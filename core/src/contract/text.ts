@@ -13,3 +13,9 @@ export const KeySchema = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9._-]{
 /** A fastener with its life: position 7's first bolt is 7/1, its replacement 7/2. */
 export const FastenerIdSchema = v.pipe(v.string(), v.regex(/^[A-Za-z0-9]{1,6}[a-z]?\/[1-9]\d?$/));
 export const finite = v.pipe(v.number(), v.finite());
+/** A day that the calendar has: 2027-02-30 is none. */
+export const DaySchema = v.pipe(
+  v.string(),
+  v.isoDate(),
+  v.check((day) => !Number.isNaN(Date.parse(`${day}T00:00:00Z`)) && new Date(`${day}T00:00:00Z`).toISOString().startsWith(day), 'is no day of the calendar'),
+);

@@ -1,11 +1,10 @@
 import * as v from 'valibot';
-import { finite, KeySchema, textOf, UuidSchema } from '../contract/text';
+import { DaySchema, finite, KeySchema, textOf, UuidSchema } from '../contract/text';
 import { PART_STATES } from './partState';
 
 const cents = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(100_000_000));
 const count = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(1000));
 const pixels = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20_000));
-const day = v.pipe(v.string(), v.isoDate());
 const short = textOf(80);
 const long = textOf(1000);
 
@@ -56,7 +55,7 @@ export const OrderEntrySchema = v.variant('kind', [
     to: short,
     asked: long,
     state: v.picklist(['asked', 'away', 'back', 'checked']),
-    backBy: v.optional(day),
+    backBy: v.optional(DaySchema),
     cameBack: v.optional(long),
     checked: v.optional(long),
   }),
@@ -77,7 +76,7 @@ export const OrderHeadSchema = v.strictObject({
     engine: textOf(30),
     plate: textOf(20),
     vin: v.pipe(v.string(), v.toUpperCase(), v.regex(/^[A-HJ-NPR-Z0-9]{17}$/)),
-    built: day,
+    built: DaySchema,
   }),
   odometer: v.strictObject({ value: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(3_000_000)), unit: v.picklist(['km', 'mi']) }),
   customer: short,

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { finite, textOf } from '../contract/text';
+import { DaySchema, finite, textOf } from '../contract/text';
 import { DRIVES, DriveSchema, QuantitySchema, UnitSchema, WrenchSchema, type Wrench } from '../quantity';
 
 const positive = v.pipe(finite, v.gtValue(0));
@@ -10,7 +10,7 @@ const wrench = {
   min: v.pipe(finite, v.minValue(0)),
   max: positive,
   graduation: positive,
-  calibratedUntil: v.pipe(v.string(), v.isoDate()),
+  calibratedUntil: DaySchema,
   tolerancePercent: v.optional(v.pipe(positive, v.maxValue(30))),
   drive: v.optional(DriveSchema),
   lengthMm: v.optional(v.pipe(positive, v.maxValue(3000))),
@@ -47,7 +47,7 @@ export function problemsOf(tool: ShopTool): { field: 'min' | 'graduation' | 'nam
   if (!('graduation' in tool)) return [];
   const problems: { field: 'min' | 'graduation'; text: string }[] = [];
   if (tool.min >= tool.max) problems.push({ field: 'min', text: 'The lowest value must be below the highest.' });
-  if (tool.graduation > tool.max - tool.min) problems.push({ field: 'graduation', text: 'A graduation cannot be larger than the whole scale.' });
+  else if (tool.graduation > tool.max - tool.min) problems.push({ field: 'graduation', text: 'A graduation cannot be larger than the whole scale.' });
   return problems;
 }
 

@@ -6,19 +6,8 @@ import { useClocks, type ShownClock } from '@/data';
 import { now } from '@/platform/clock';
 import { vibrate } from '@/platform/vibrate';
 import { useInks } from '@/ui';
+import { minutes, phaseOf, type Phase } from './clockPhase';
 import { text } from './text';
-
-/** Warned in the last fifth of an open time, and at least two minutes before its end. */
-const LAST_SHARE = 0.2;
-const LAST_MS = 120_000;
-type Phase = 'running' | 'ending' | 'over';
-
-export function phaseOf({ kind, startedAt, limitAt }: ShownClock, at: number): Phase {
-  const left = Date.parse(limitAt) - at;
-  if (left <= 0) return 'over';
-  const whole = Date.parse(limitAt) - Date.parse(startedAt);
-  return kind === 'within' && left < Math.max(LAST_MS, whole * LAST_SHARE) ? 'ending' : 'running';
-}
 
 /** Sealant cures and compounds tack whatever screen is looked at: every running clock, on top of all of them. */
 export function ClockBar() {
@@ -65,12 +54,6 @@ function OneClock({ clock, at }: { clock: ShownClock; at: number }) {
       </View>
     </View>
   );
-}
-
-/** @example minutes(125_000) // '2:05' */
-export function minutes(ms: number): string {
-  const seconds = Math.ceil(ms / 1000);
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
 
 const styles = StyleSheet.create({

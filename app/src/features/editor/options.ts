@@ -1,6 +1,6 @@
 // What can be chosen, in the words it is chosen by.
 import type { Group, Stage, Step } from '@stennet/core/procedure';
-import type { FrictionCondition } from '@stennet/core/thread';
+import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 
 const options = <T extends string>(words: Record<T, string>): { value: T; text: string }[] =>
   Object.entries(words).map(([value, text]) => ({ value: value as T, text: text as string }));
@@ -46,16 +46,7 @@ export const UNIT_OPTIONS = {
 export const HEAD_OPTIONS = options<Group['head']>({ hex: 'hex', '12-point': '12-point', '6-lobe': '6-lobe', 'E-profile': 'E-profile', nut: 'nut', socket: 'socket' });
 export const REUSE_OPTIONS = options<Group['reuse']>({ replace: 'used once', 'reuse-in-place': 'again, own hole', 'reuse-if-within-length': 'again, by length', reuse: 'again' });
 export const REPLACE_OPTIONS = options<NonNullable<Group['onReplace']>>({ lead: 'the lead decides', single: 'that one alone', redo: 'everything anew' });
-export const FRICTION_OPTIONS = options<FrictionCondition>({
-  dry: 'dry',
-  lightOil: 'light oil',
-  engineOil: 'engine oil',
-  molyPaste: 'moly paste',
-  antiSeize: 'anti-seize',
-  threadLocker: 'thread-locker',
-  sealant: 'sealant',
-  platedWaxed: 'plated and waxed',
-});
+export const FRICTION_OPTIONS = options<FrictionCondition>(FRICTION_TEXT);
 export const STEP_OPTIONS = options<Step['kind']>({
   check: 'check',
   measure: 'measure',

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import type { Order } from '@stennet/core/contract';
+import { DaySchema, type Order } from '@stennet/core/contract';
 import { checkVin } from '@stennet/core/find';
 import { OrderHeadSchema, type OrderHead } from '@stennet/core/order';
 import { text } from './text';
@@ -77,7 +77,7 @@ export function readForm(form: HeadForm, time: ShopTime): { head: OrderHead } | 
   if (checked.kind !== 'good') problems.vin = checked.why === 'length' ? text.vinLength(vin.length) : text.vinLetters;
   const day = DAY.exec(form.built.trim());
   const built = day ? `${day[1]}-${(day[2] ?? '').padStart(2, '0')}-${(day[3] ?? '').padStart(2, '0')}` : '';
-  if (!v.is(v.pipe(v.string(), v.isoDate()), built) || Number.isNaN(Date.parse(built))) problems.built = text.dayWrong;
+  if (!v.is(DaySchema, built)) problems.built = text.dayWrong;
   const digits = form.odometer
     .trim()
     .replace(/[\s'’.,](?=\d{3}(\D|$))/g, '')

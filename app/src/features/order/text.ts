@@ -181,6 +181,7 @@ export const text = {
   fits: 'It is the one, as far as that tells.',
   wrong: 'This is not the one',
   done: 'Done',
+  holeMap: (labels: string) => `Hole map: ${labels}`,
   addPart: 'Add a part by hand',
   partWhat: 'What it is',
   decideNew: 'Replace it now',

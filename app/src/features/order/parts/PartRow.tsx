@@ -1,10 +1,12 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { seatMarks } from '@stennet/core/drawing';
 import { PART_STATES, type EntryOf, type PartState } from '@stennet/core/order';
 import { wrongPart, type PartSeen, type PartLine } from '@stennet/core/prepare';
 import { HEADS, type Sheet } from '@stennet/core/procedure';
+import { initialState } from '@stennet/core/run';
 import { useSignedIn, type ShownEntry } from '@/data';
-import { BigButton, Chip, ChoiceField, FieldRow, Line, Notice, NumberField, TextField, useInks } from '@/ui';
+import { BigButton, Chip, ChoiceField, FieldRow, JointMapView, Line, Notice, NumberField, TextField, useInks } from '@/ui';
 import { useSave } from '../hooks/useSave';
 import { centsOf } from '../money';
 import { PART_STATE_TEXT, text } from '../text';
@@ -40,6 +42,7 @@ export function PartRow({ order, line, shown, sheet, mayWrite }: Props) {
       <Line strong>{`${text.count(need.count, need.what)}${line.jointName ? ` · ${line.jointName}` : ''}`}</Line>
       {need.why ? <Line>{need.why}</Line> : null}
       {problem ? <Notice title={problem} look="warn" alert /> : null}
+      {sheet && need.reuse === 'reuse-in-place' ? <HoleMap sheet={sheet} group={need.key.slice('group:'.length)} /> : null}
       {isReused ? null : <States body={line.entry?.body} name={need.what} mayWrite={mayWrite} onPut={(state) => put({ state })} />}
       {line.entry ? <From body={line.entry.body} /> : null}
       {mayWrite && !isReused ? (
@@ -63,7 +66,18 @@ export function PartRow({ order, line, shown, sheet, mayWrite }: Props) {
   );
 }
 
-function Plain({ children }: { children: React.ReactNode }) {
+/** Where each one came from: laid out beside the part in this picture, each goes back into its own hole. */
+function HoleMap({ sheet, group }: { sheet: Sheet; group: string }) {
+  const own = sheet.seats.filter((s) => s.group === group);
+  const numbers = Object.fromEntries(own.map((s) => [s.id, s.id]));
+  return (
+    <View style={{ height: 170 }}>
+      <JointMapView sheet={sheet} marks={seatMarks(sheet, initialState(sheet).progress, null)} numbers={numbers} label={text.holeMap(own.map((s) => s.id).join(', '))} />
+    </View>
+  );
+}
+
+function Plain({ children }: { children: ReactNode }) {
   const inks = useInks();
   return <View style={[styles.plain, { borderTopColor: inks.line }]}>{children}</View>;
 }

@@ -1,9 +1,10 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { JointSheet } from '@stennet/core/contract/run';
-import { partsOf, sockets } from '@stennet/core/prepare';
+import { partsOf, sockets, type ListedTool } from '@stennet/core/prepare';
 import { PHASES, type Sheet } from '@stennet/core/procedure';
-import type { ShownEntry } from '@/data';
+import type { Formatter } from '@stennet/core/quantity';
+import { inUse, useSignedIn, useTools, type ShownEntry } from '@/data';
 import { Section, useInks } from '@/ui';
 import { text } from '../text';
 import { partOf } from './NewParts';
@@ -12,6 +13,8 @@ import { partOf } from './NewParts';
 export function LayOut({ data, entries }: { data: JointSheet; entries: readonly ShownEntry[] }) {
   const { sheet } = data;
   const inks = useInks();
+  const { format } = useSignedIn();
+  const tools = useTools();
   const state = (need: ReturnType<typeof partsOf>[number]): string => {
     const part = partOf(data, need, entries);
     return part ? ` · ${text.partState[part.body.state]}` : '';
@@ -22,6 +25,7 @@ export function LayOut({ data, entries }: { data: JointSheet; entries: readonly 
     ...parts.filter((p) => p.need === 'reuse').map((p) => `${text.part(p.count, p.what)}. ${p.why}`),
     sheet.holding?.loosening ? text.holdLoosening(sheet.holding.loosening) : '',
     sheet.holding?.tightening ? text.holdTightening(sheet.holding.tightening) : '',
+    ...shopLines(sheet, tools.data ? inUse(tools.data) : [], format),
     ...sockets(sheet).map((s) => text.socket(s.socket, s.count)),
     ...inOrderMet(sheet).map((s) => s.text),
   ].filter(Boolean);
@@ -34,6 +38,15 @@ export function LayOut({ data, entries }: { data: JointSheet; entries: readonly 
       ))}
     </Section>
   );
+}
+
+/** What the shop has for just this engine: locks, tools that draw on, with what they bear. */
+function shopLines(sheet: Sheet, tools: readonly ListedTool[], format: Formatter): string[] {
+  const engine = sheet.applies.engine.toLowerCase();
+  return tools.flatMap((t) => {
+    if (!('fits' in t) || !t.fits.toLowerCase().includes(engine)) return [];
+    return t.kind === 'crankLock' ? [text.shopLock(t.name, text.holds[t.holds])] : [text.shopDrawing(t.name, format.quantity(t.ceiling).text)];
+  });
 }
 
 /** Steps by phase, and within one as the sheet has them; what only a failure asks for is not laid out. */

@@ -1,0 +1,89 @@
+import 'fake-indexeddb/auto';
+import { AppError } from '@stennet/core/errors';
+import type { Me } from '@stennet/core/contract';
+import { database } from './database';
+import { letEntryGo, saveEntry, startEntries } from './entries';
+import { leave } from './leaving';
+
+const mockSent: { entry: string; version: number; body: unknown }[] = [];
+let mockAnswer: (version: number) => Promise<{ version: number }> = (version) => Promise.resolve({ version: version + 1 });
+jest.mock('@/platform/online', () => ({ onBackOnline: () => () => undefined }));
+jest.mock('./queries', () => ({ queryClient: { invalidateQueries: () => Promise.resolve() } }));
+jest.mock('./photos', () => ({ sendPhoto: () => Promise.resolve({ photo: 'f'.repeat(64), width: 4, height: 3 }) }));
+jest.mock('./api', () => ({
+  asAppError: (e: unknown) => e,
+  call: (_name: string, { entry }: { entry: string }, body: { version: number; body: unknown }) => {
+    mockSent.push({ entry, version: body.version, body: body.body });
+    return mockAnswer(body.version);
+  },
+}));
+
+const me = (person: string): Me => ({ person: { id: person, name: 'x' }, shop: { id: 'shop' } }) as unknown as Me;
+const note = (text: string) => ({ kind: 'note', text }) as const;
+const kept = async () => (await database()).getAll('entries');
+const settled = () => new Promise((resolve) => setTimeout(resolve, 40));
+
+beforeEach(async () => {
+  mockSent.length = 0;
+  mockAnswer = (version) => Promise.resolve({ version: version + 1 });
+  leave();
+  await (await database()).clear('entries');
+  await startEntries(me('jonah'));
+});
+
+test('is on this device before it is sent, and leaves it once the server has it', async () => {
+  await saveEntry({ order: 'o', entry: 'e', body: note('one') });
+  await settled();
+  expect(mockSent).toEqual([{ entry: 'e', version: 0, body: note('one') }]);
+  expect(await kept()).toEqual([]);
+});
+
+test('without a network it waits, and only its person’s next start sends it', async () => {
+  mockAnswer = () => Promise.reject(new AppError('OFFLINE'));
+  await saveEntry({ order: 'o', entry: 'e', body: note('one') });
+  await settled();
+  expect(await kept()).toHaveLength(1);
+  mockAnswer = (version) => Promise.resolve({ version: version + 1 });
+  mockSent.length = 0;
+  leave();
+  await startEntries(me('mei'));
+  await settled();
+  expect(mockSent).toEqual([]);
+  leave();
+  await startEntries(me('jonah'));
+  await settled();
+  expect(mockSent).toHaveLength(1);
+});
+
+test('what was changed again while it was on its way goes out on top of it', async () => {
+  let open: (v: { version: number }) => void = () => undefined;
+  mockAnswer = () => new Promise((resolve) => (open = resolve));
+  await saveEntry({ order: 'o', entry: 'e', body: note('one') });
+  await settled();
+  await saveEntry({ order: 'o', entry: 'e', body: note('two') });
+  mockAnswer = (version) => Promise.resolve({ version: version + 1 });
+  open({ version: 1 });
+  await settled();
+  expect(mockSent.map((s) => [s.version, s.body])).toEqual([
+    [0, note('one')],
+    [1, note('two')],
+  ]);
+  expect(await kept()).toEqual([]);
+});
+
+test('what somebody else changed meanwhile is kept here until one is chosen, and not sent again by itself', async () => {
+  mockAnswer = () => Promise.reject(new AppError('ORDER_CHANGED', { by: 'Petra Voll' }));
+  await saveEntry({ order: 'o', entry: 'e', version: 1, body: note('mine') });
+  await settled();
+  expect(await kept()).toMatchObject([{ body: note('mine'), refused: { code: 'ORDER_CHANGED' } }]);
+  await settled();
+  expect(mockSent).toHaveLength(1);
+  await letEntryGo('e');
+  expect(await kept()).toEqual([]);
+});
+
+test('a photo goes before its entry, which then carries its name', async () => {
+  await saveEntry({ order: 'o', entry: 'e', photo: new Blob(['x']), body: { kind: 'photo', photo: '0'.repeat(64), of: 'stud', width: 1, height: 1 } });
+  await settled();
+  expect(mockSent[0]?.body).toEqual({ kind: 'photo', photo: 'f'.repeat(64), of: 'stud', width: 4, height: 3 });
+});
