@@ -151,7 +151,7 @@ test.describe(() => {
     await t.button('Add a tool').click();
     await clean(t, 'tool form');
     await at(`/joints/${id(403)}`, '10 head bolts, new ones only', 'prepare');
-    await at(`/orders/${id(204)}`, 'Where it stands', 'order');
+    await at(`/orders/${id(213)}`, 'Where it stands', 'order');
     await t.button('Write down what was found').click();
     await t.button('Add a job').click();
     await t.choose('radio', 'Replace clutch');

@@ -1,7 +1,9 @@
 import { circle, label, path, polyline, type Drawing, type Point, type Shape } from './shapes';
 
 const WIDTH = 300;
-const HEIGHT = 130;
+/** Above the highest thing drawn, and below the axis for the measures. */
+const ABOVE = 16;
+const BELOW = 52;
 
 /**
  * A wrench with an adapter from above: the handle lies to the left, the drive square in the middle, the bolt at the end of
@@ -10,15 +12,15 @@ const HEIGHT = 130;
  */
 export function adapterTop(lengthMm: number, offsetMm: number, angleDeg: number): Drawing {
   const scale = Math.min(200 / lengthMm, 90 / offsetMm, 200 / (lengthMm + offsetMm));
-  const grip: Point = { x: 16, y: 80 };
-  const drive: Point = { x: grip.x + lengthMm * scale, y: grip.y };
   const rad = (angleDeg * Math.PI) / 180;
+  const grip: Point = { x: 16, y: ABOVE + Math.max(12, offsetMm * scale * Math.sin(rad) + 12) };
+  const drive: Point = { x: grip.x + lengthMm * scale, y: grip.y };
   const bolt: Point = { x: drive.x + offsetMm * scale * Math.cos(rad), y: drive.y - offsetMm * scale * Math.sin(rad) };
   return {
     x: 0,
     y: 0,
     width: WIDTH,
-    height: HEIGHT,
+    height: grip.y + BELOW,
     shapes: [
       bar(grip, drive, 9, 'head'),
       bar(drive, bolt, 13, 'part'),
@@ -26,8 +28,8 @@ export function adapterTop(lengthMm: number, offsetMm: number, angleDeg: number)
       path(polyline(hexagon(bolt, 7), true), 'paper', 'headEdge', 1.5),
       path(polyline(around(drive, 5), true), 'paper', 'headEdge', 1.5),
       circle(grip, 5, 'brand'),
-      ...measure(grip, drive, 26, `L ${Math.round(lengthMm)}`),
-      ...measure(drive, bolt, angleDeg > 100 ? 44 : 26, `E ${Math.round(offsetMm)}`),
+      ...measure(grip, drive, grip.y, 26, `L ${Math.round(lengthMm)}`),
+      ...measure(drive, bolt, grip.y, angleDeg > 100 ? 44 : 26, `E ${Math.round(offsetMm)}`),
     ],
   };
 }
@@ -53,8 +55,8 @@ const around = ({ x, y }: Point, h: number): Point[] => [
 const hexagon = ({ x, y }: Point, r: number): Point[] => Array.from({ length: 6 }, (_, i) => ({ x: x + r * Math.cos((i * Math.PI) / 3), y: y + r * Math.sin((i * Math.PI) / 3) }));
 
 /** A line of measure below the two points, in millimetres. */
-function measure(a: Point, b: Point, below: number, words: string): Shape[] {
-  const y = 80 + below;
+function measure(a: Point, b: Point, axisY: number, below: number, words: string): Shape[] {
+  const y = axisY + below;
   const [left, right] = a.x < b.x ? [a, b] : [b, a];
   const middle = (left.x + right.x) / 2;
   return [

@@ -41,6 +41,9 @@ test('an adapter is drawn to the wrench’s scale: straight ahead beyond the squ
   const [folded] = at(180);
   if (ahead?.kind !== 'circle' || square?.kind !== 'circle' || folded?.kind !== 'circle') throw new Error('no bolt drawn');
   expect(ahead.x - square.x).toBeCloseTo(square.x - folded.x, 1);
-  expect(square.y).toBeLessThan(ahead.y);
-  expect(ahead.y).toBeCloseTo(folded.y, 6);
+  // The axis of the handle: square to it the bolt lies above it by as much as it lies beyond the drive when straight.
+  const grip = (deg: number): number => adapterTop(400, 40, deg).shapes.flatMap((s) => (s.kind === 'circle' && s.fill === 'brand' ? [s.y] : []))[0] ?? NaN;
+  expect(grip(90) - square.y).toBeCloseTo(ahead.x - square.x, 1);
+  expect(ahead.y).toBeCloseTo(grip(0), 6);
+  expect(folded.y).toBeCloseTo(grip(180), 6);
 });

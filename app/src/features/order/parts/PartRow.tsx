@@ -47,7 +47,7 @@ export function PartRow({ order, line, shown, sheet, mayWrite }: Props) {
       {line.entry ? <From body={line.entry.body} /> : null}
       {mayWrite && !isReused ? (
         <View style={styles.row}>
-          <BigButton text={text.more} label={`${text.more}: ${need.what}`} look="quiet" size="desk" grow onPress={() => setOpen(open === 'more' ? null : 'more')} />
+          <BigButton text={text.more} label={`${text.more}: ${need.what}`} look="quiet" size="desk" onPress={() => setOpen(open === 'more' ? null : 'more')} />
           {sheet && need.key.startsWith('group:') ? (
             <BigButton text={text.check} label={`${text.check}: ${need.what}`} look="quiet" size="desk" grow onPress={() => setOpen(open === 'check' ? null : 'check')} />
           ) : null}

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { adapterTop } from '@stennet/core/drawing';
 import { wrenchesOf, type ListedTool } from '@stennet/core/prepare';
 import type { Adapter } from '@stennet/core/quantity';
@@ -13,19 +12,18 @@ interface Props {
   tools: readonly ListedTool[];
   adapter: Adapter | null;
   onAdapter: (adapter: Adapter | null) => void;
+  onClose: () => void;
 }
 
 /** A crowfoot changes what the scale must say; drawn as it stands, and the settings above follow. */
-export function AdapterForm({ tools, adapter, onAdapter }: Props) {
+export function AdapterForm({ tools, adapter, onAdapter, onClose }: Props) {
   const { format } = useSignedIn();
-  const [open, setOpen] = useState(false);
   const crowfeet = tools.filter((t) => t.kind === 'crowfoot');
-  if (!open) return <BigButton text={text.withAdapter} look="quiet" onPress={() => setOpen(true)} />;
   const length = wrenchesOf(tools).find((w) => w.lengthMm !== undefined)?.lengthMm ?? 400;
   const mm = (value: number): string => format.quantity({ value, unit: 'mm' }).text;
   const close = (): void => {
     onAdapter(null);
-    setOpen(false);
+    onClose();
   };
   return (
     <>
@@ -47,7 +45,7 @@ export function AdapterForm({ tools, adapter, onAdapter }: Props) {
             options={ANGLES.map((a) => ({ value: a, text: text.adapterAngles[a] }))}
             onChange={(a) => onAdapter({ ...adapter, angleDeg: Number(a) })}
           />
-          <DrawingView drawing={adapterTop(length, adapter.offsetMm, adapter.angleDeg)} label={text.adapterLabel(mm(length), mm(adapter.offsetMm))} width="100%" height={130} />
+          <DrawingView drawing={adapterTop(length, adapter.offsetMm, adapter.angleDeg)} label={text.adapterLabel(mm(length), mm(adapter.offsetMm))} width="100%" height={110} />
         </>
       ) : null}
       <PanelBody>{text.adapterText}</PanelBody>

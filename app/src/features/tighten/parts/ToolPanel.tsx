@@ -27,6 +27,7 @@ export function ToolPanel({ state, task, target, methods, acts, onCancel }: Prop
   const { format } = useSignedIn();
   const tools = useTools();
   const [adapter, setAdapter] = useState<Adapter | null>(null);
+  const [withAdapter, setWithAdapter] = useState(false);
   const [asking, setAsking] = useState<Wrench | null>(null);
   const isAngle = task.action === 'angle';
   const choose =
@@ -53,8 +54,9 @@ export function ToolPanel({ state, task, target, methods, acts, onCancel }: Prop
     <View style={{ gap: 12 }}>
       <PanelTitle>{isAngle ? text.chooseAngle : text.chooseTitle(format.quantity(target).text)}</PanelTitle>
       {isAngle ? methods.map((m) => <BigButton key={m} text={text.methods[m]} look="plain" onPress={choose(m, null)} />) : null}
+      {!isAngle && withAdapter ? <AdapterForm tools={listed} adapter={adapter} onAdapter={setAdapter} onClose={() => setWithAdapter(false)} /> : null}
       {!isAngle && tools.data ? <Wrenches state={state} target={target} tools={listed} adapter={adapter} onChoose={(w) => choose(w.kind, w)()} onAsk={setAsking} /> : null}
-      {!isAngle && tools.data ? <AdapterForm tools={listed} adapter={adapter} onAdapter={setAdapter} /> : null}
+      {!isAngle && tools.data && !withAdapter ? <BigButton text={text.withAdapter} look="quiet" onPress={() => setWithAdapter(true)} /> : null}
       {!isAngle && methods.includes('byFeel') ? <BigButton text={text.methods.byFeel} hint={text.byFeelHint} look="quiet" onPress={choose('byFeel', null)} /> : null}
       {!isAngle && tools.isPending ? <Loading text={text.loading} /> : null}
       {!isAngle && tools.isError && !tools.data ? (

@@ -82,6 +82,7 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
               label={field.label}
               value={value}
               mode={field.kind === 'number' ? 'decimal' : 'text'}
+              {...(field.kind === 'day' ? { hint: text.dayHint } : {})}
               onChange={(t) => set(field.name, t)}
               problem={problem ?? hint ?? undefined}
             />

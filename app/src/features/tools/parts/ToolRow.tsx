@@ -23,7 +23,11 @@ export function ToolRow({ kept, onEdit }: { kept: KeptTool; onEdit: (() => void)
           {calibration.warn ? `▲ ${calibration.words}` : calibration.words}
         </Text>
       ) : null}
-      {onEdit ? <BigButton text={text.change} label={text.edit(tool.name)} look="quiet" size="desk" onPress={onEdit} /> : null}
+      {onEdit ? (
+        <View style={styles.edit}>
+          <BigButton text={text.change} label={text.edit(tool.name)} look="quiet" size="desk" onPress={onEdit} />
+        </View>
+      ) : null}
     </View>
   );
 }
@@ -62,4 +66,4 @@ function factsOf(tool: ShopTool, format: Formatter): string[] {
   }
 }
 
-const styles = StyleSheet.create({ row: { borderTopWidth: 1, paddingTop: 10, gap: 4 } });
+const styles = StyleSheet.create({ row: { borderTopWidth: 1, paddingTop: 10, gap: 4 }, edit: { alignSelf: 'flex-start', minWidth: 140 } });
