@@ -55,7 +55,7 @@ test('a head job whose bolts are not here: it does not start by itself, and the 
   await expect(t.button('10 new ones are in, by hand')).toBeVisible();
 });
 
-test('a wrench that cannot reach the first stage is said before the work and at the stage; the lead enters one that can', async ({ technician: t, browser }) => {
+test('a wrench that cannot reach the first stage is said before the work and at the stage; the lead enters one that can', { tag: '@phone' }, async ({ technician: t, browser }) => {
   await t.signIn();
   await t.openOrder('2441');
   await t.button('Tighten intake manifold').click();
@@ -84,7 +84,7 @@ test('a wrench that cannot reach the first stage is said before the work and at 
   await expect(t.page.getByText('Wrench 5, small: set to 44 inch-pounds')).toBeVisible();
 });
 
-test('a clock runs on every screen and through a reload; when it ran out, that step begins again', async ({ technician: t, house }) => {
+test('a clock runs on every screen and through a reload; when it ran out, that step begins again', { tag: '@phone' }, async ({ technician: t, house }) => {
   const small = { kind: 'click', name: 'Wrench 5, small', unit: '[in_i].[lbf_av]', min: 10, max: 80, graduation: 1, calibratedUntil: '2099-01-01' };
   await house.admin.query("insert into shop_tool select shop, gen_random_uuid(), 'click', $1, $2, 1, false, null, now() from repair_order where number = '2441'", [
     small.name,

@@ -34,6 +34,8 @@ export interface KeptSheet {
 
 /** Something for a repair order that the server does not have yet, or did not take. */
 export interface KeptEntry {
+  /** Of this change: a later one of the same entry has another. */
+  change: string;
   order: string;
   entry: string;
   /** The version it was changed on; 0 for a new one. */

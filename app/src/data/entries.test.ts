@@ -8,7 +8,8 @@ import { leave } from './leaving';
 const mockSent: { entry: string; version: number; body: unknown }[] = [];
 let mockAnswer: (version: number) => Promise<{ version: number }> = (version) => Promise.resolve({ version: version + 1 });
 jest.mock('@/platform/online', () => ({ onBackOnline: () => () => undefined }));
-jest.mock('./queries', () => ({ queryClient: { invalidateQueries: () => Promise.resolve() } }));
+let mockRefreshed: () => Promise<void> = () => Promise.resolve();
+jest.mock('./queries', () => ({ queryClient: { invalidateQueries: () => mockRefreshed() } }));
 jest.mock('./photos', () => ({ sendPhoto: () => Promise.resolve({ photo: 'f'.repeat(64), width: 4, height: 3 }) }));
 jest.mock('./api', () => ({
   asAppError: (e: unknown) => e,
@@ -63,6 +64,22 @@ test('what was changed again while it was on its way goes out on top of it', asy
   await saveEntry({ order: 'o', entry: 'e', body: note('two') });
   mockAnswer = (version) => Promise.resolve({ version: version + 1 });
   open({ version: 1 });
+  await settled();
+  expect(mockSent.map((s) => [s.version, s.body])).toEqual([
+    [0, note('one')],
+    [1, note('two')],
+  ]);
+  expect(await kept()).toEqual([]);
+});
+
+test('what was changed while the screen was catching up is not taken for sent', async () => {
+  let caughtUp: () => void = () => undefined;
+  mockRefreshed = () => new Promise((resolve) => (caughtUp = resolve));
+  await saveEntry({ order: 'o', entry: 'e', body: note('one') });
+  await settled();
+  mockRefreshed = () => Promise.resolve();
+  await saveEntry({ order: 'o', entry: 'e', version: 1, body: note('two') });
+  caughtUp();
   await settled();
   expect(mockSent.map((s) => [s.version, s.body])).toEqual([
     [0, note('one')],

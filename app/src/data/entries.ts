@@ -26,6 +26,7 @@ const listeners = new Set<() => void>();
 let working = false;
 let again = false;
 let retry: ReturnType<typeof setTimeout> | undefined;
+let isListening = false;
 
 const keyOf = (entry: string): Key => [whose?.person ?? '', whose?.shop ?? '', entry];
 function show(next: readonly KeptEntry[]): void {
@@ -37,6 +38,8 @@ function show(next: readonly KeptEntry[]): void {
 export async function startEntries(me: Me): Promise<void> {
   if (whose?.person === me.person.id && whose.shop === me.shop.id) return;
   whose = { person: me.person.id, shop: me.shop.id };
+  if (!isListening) onBackOnline(() => void send());
+  isListening = true;
   const range = IDBKeyRange.bound([me.person.id, me.shop.id], [me.person.id, me.shop.id, []]);
   show(await (await database()).getAll('entries', range));
   void send();
@@ -55,7 +58,7 @@ export interface Change {
 /** @throws when this device cannot keep it: then nothing has changed */
 export async function saveEntry({ order, entry = newId(), version = 0, body, gone = false, photo }: Change): Promise<void> {
   const before = waiting.find((k) => k.entry === entry);
-  const kept: KeptEntry = { order, entry, version, body, gone, photo: photo ?? before?.photo ?? null, refused: null, changedAt: now().toISOString() };
+  const kept: KeptEntry = { change: newId(), order, entry, version, body, gone, photo: photo ?? before?.photo ?? null, refused: null, changedAt: now().toISOString() };
   await (await database()).put('entries', kept, keyOf(entry));
   show([...waiting.filter((k) => k.entry !== entry), kept]);
   void send();
@@ -63,8 +66,17 @@ export async function saveEntry({ order, entry = newId(), version = 0, body, gon
 
 /** The person looked at both: theirs stands. */
 export async function letEntryGo(entry: string): Promise<void> {
-  await (await database()).delete('entries', keyOf(entry));
-  show(waiting.filter((k) => k.entry !== entry));
+  const kept = waiting.find((k) => k.entry === entry);
+  if (kept) await putBack(kept, null);
+}
+
+/** Takes a change off this device, or puts another in its place; a later one of the same entry is left as it is. */
+async function putBack(was: KeptEntry, next: KeptEntry | null): Promise<void> {
+  const { store, done } = (await database()).transaction('entries', 'readwrite');
+  const key = keyOf(was.entry);
+  if ((await store.get(key))?.change === was.change) await (next ? store.put(next, key) : store.delete(key));
+  await done;
+  show(waiting.flatMap((k) => (k.change !== was.change ? [k] : next ? [next] : [])));
 }
 
 async function send(): Promise<void> {
@@ -92,7 +104,7 @@ async function sendOne(kept: KeptEntry): Promise<void> {
   } catch (error) {
     const { code, params } = asAppError(error);
     if (['OFFLINE', 'INTERNAL', 'SIGN_IN_NEEDED'].includes(code)) throw error;
-    await replace(kept, { ...kept, refused: { code, params } });
+    await putBack(kept, { ...kept, refused: { code, params } });
   }
 }
 
@@ -101,24 +113,19 @@ async function withPhoto({ body, photo }: KeptEntry): Promise<OrderEntry> {
   return { ...body, ...(await sendPhoto(photo)) };
 }
 
-/** The server has it. Changed here meanwhile, the newer one goes out on top of it. */
+/** The server has it. What was changed here meanwhile goes out on top of it. */
 async function taken(sent: KeptEntry, version: number): Promise<void> {
-  const newer = waiting.find((k) => k.entry === sent.entry && k.changedAt !== sent.changedAt);
+  // What the server has is shown before the change leaves the screen.
   await queryClient.invalidateQueries({ queryKey: ['order', sent.order] });
   void queryClient.invalidateQueries({ queryKey: ['today'] });
   void queryClient.invalidateQueries({ queryKey: ['orders'] });
-  if (newer) {
-    await replace(newer, { ...newer, version });
-    again = true;
-  } else await letEntryGo(sent.entry);
+  await putBack(sent, null);
+  const newer = waiting.find((k) => k.entry === sent.entry);
+  if (!newer) return;
+  await putBack(newer, { ...newer, version });
+  again = true;
 }
 
-async function replace(was: KeptEntry, next: KeptEntry): Promise<void> {
-  await (await database()).put('entries', next, keyOf(was.entry));
-  show(waiting.map((k) => (k.entry === was.entry ? next : k)));
-}
-
-onBackOnline(() => void send());
 onLeaving(() => {
   whose = null;
   show([]);
