@@ -6,3 +6,4 @@ export type { Drawing, Ink, Shape } from './shapes';
 export { fastenerSide } from './fastenerSide';
 export { angleDisc } from './angleDisc';
 export { adapterTop } from './adapterTop';
+export { measuredDrawing, type DrawnRow, type MeasuredPlace } from './measured';

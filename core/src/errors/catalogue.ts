@@ -148,6 +148,8 @@ export const catalogue = {
     (p) => `“${p.text}” is no unit that is known here.`,
     (p) => `Type the number alone; it is taken in ${p.expected}.`,
   ),
+  PLANE_UNDETERMINED: entry('A face is measured at four or more places that do not lie on one line.', 'Measure at more places, over the whole face.'),
+  STRIP_TABLE: entry('The marks of this gauge strip contradict each other: a wider strip must mean less clearance.', 'Read them off the bag again.'),
   VALUE_NOT_HERE: entry((p) => `${p.value} cannot be right for “${p.field}”: ${p.range}.`, 'Check the number and its unit, then enter it again.'),
   NUMBER_UNREADABLE: entry((p) => `“${p.text}” is not a number.`, 'Type digits, with a point or a comma before the decimals.'),
 } as const satisfies Record<string, Entry>;

@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { DaySchema, finite, KeySchema, textOf, UuidSchema } from '../contract/text';
+import { MEASURE_KINDS } from '../measure/names';
 import { PART_STATES } from './partState';
 
 const cents = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(100_000_000));
@@ -60,6 +61,23 @@ export const OrderEntrySchema = v.variant('kind', [
     checked: v.optional(long),
   }),
   v.strictObject({ kind: v.literal('photo'), photo: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)), of: short, width: pixels, height: pixels }),
+  /** Raw readings as they were typed, in their unit; the verdict as it was shown. */
+  v.strictObject({
+    kind: v.literal('measurement'),
+    joint: v.optional(UuidSchema),
+    what: v.picklist(MEASURE_KINDS),
+    of: short,
+    instrument: short,
+    unit: v.picklist(['mm', '[in_i]']),
+    uncertainty: v.pipe(finite, v.minValue(0)),
+    limits: v.record(KeySchema, finite),
+    rows: v.pipe(v.array(v.strictObject({ row: textOf(40), values: v.pipe(v.array(v.nullable(finite)), v.maxLength(6)) })), v.minLength(1), v.maxLength(80)),
+    strip: v.optional(v.pipe(v.array(v.strictTuple([finite, finite])), v.minLength(2), v.maxLength(12))),
+    verdict: v.picklist(['pass', 'marginal', 'fail']),
+    /** What is done about it. */
+    then: v.optional(v.picklist(['goOn', 'clean', 'replace', 'machine', 'look', 'stop'])),
+    note: v.optional(long),
+  }),
   /** Put in for the job by somebody's own idea: it must come out again. */
   v.strictObject({ kind: v.literal('putIn'), job: UuidSchema, what: short, out: v.boolean() }),
 ]);

@@ -3,4 +3,4 @@ export const ORDER_STATES = ['open', 'waiting', 'out', 'inWork', 'toCheck', 'don
 export type OrderState = (typeof ORDER_STATES)[number];
 
 /** What may stand on a repair order besides its jobs. */
-export const ENTRY_KINDS = ['finding', 'note', 'person', 'part', 'kit', 'outside', 'photo', 'putIn'] as const;
+export const ENTRY_KINDS = ['finding', 'note', 'person', 'part', 'kit', 'outside', 'photo', 'putIn', 'measurement'] as const;

@@ -10,7 +10,7 @@ export interface OrderSeen {
 
 /** One thing that holds a repair order up. */
 export interface Blocker {
-  by: 'part' | 'outside' | 'lead' | 'joint' | 'putIn';
+  by: 'part' | 'outside' | 'measured' | 'lead' | 'joint' | 'putIn';
   text: string;
 }
 
@@ -22,9 +22,14 @@ export function blockers({ joints, entries }: OrderSeen): Blocker[] {
   const outside = entries.flatMap((e): Blocker[] =>
     e.kind !== 'outside' || e.state === 'checked' ? [] : [{ by: 'outside', text: e.state === 'back' ? `${e.what}: back, not checked` : `${e.what}: at ${e.to}` }],
   );
+  const measured = entries.flatMap((e): Blocker[] =>
+    e.kind !== 'measurement' || e.verdict === 'pass' || (e.then !== undefined && e.then !== 'stop')
+      ? []
+      : [{ by: 'measured', text: `${e.of}: ${e.then === 'stop' ? 'stopped' : e.verdict === 'fail' ? 'out of its limits' : 'to be measured again'}` }],
+  );
   const leads = joints.flatMap((j): Blocker[] => (j.run?.asksLead ? [{ by: 'lead', text: `${j.name}: waits for the lead’s word` }] : []));
   const open = joints.flatMap((j): Blocker[] => (j.run?.state === 'finished' ? [] : [{ by: 'joint', text: `${j.name}: ${j.run ? 'not finished' : 'not started'}` }]));
-  return [...parts, ...outside, ...leads, ...open, ...putIns({ joints, entries }).map((text): Blocker => ({ by: 'putIn', text: `${text}: still in` }))];
+  return [...parts, ...outside, ...measured, ...leads, ...open, ...putIns({ joints, entries }).map((text): Blocker => ({ by: 'putIn', text: `${text}: still in` }))];
 }
 
 /** What was put in for the work and must come out. */
@@ -47,7 +52,7 @@ export const stepsFrom = (state: OrderState): readonly OrderState[] => ORDERLY[s
 /** What keeps a repair order from a state; null where it may go there. */
 export function mayNotBecome(to: OrderState, seen: OrderSeen): string | null {
   const of = (kinds: readonly Blocker['by'][]): string[] => blockers(seen).flatMap((b) => (kinds.includes(b.by) ? [b.text] : []));
-  const holding = to === 'toCheck' ? of(['joint', 'outside', 'putIn']) : to === 'done' || to === 'handedOver' ? of(['joint', 'outside', 'putIn', 'lead']) : [];
+  const holding = to === 'toCheck' ? of(['joint', 'outside', 'measured', 'putIn']) : to === 'done' || to === 'handedOver' ? of(['joint', 'outside', 'measured', 'putIn', 'lead']) : [];
   return holding.length > 0 ? holding.join('; ') : null;
 }
 

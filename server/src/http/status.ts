@@ -41,6 +41,8 @@ export const statusOf: Record<ErrorCode, number> = {
   LEVER_UNKNOWN: 409,
   NO_LEVER: 409,
   UNIT_UNREADABLE: 422,
+  PLANE_UNDETERMINED: 422,
+  STRIP_TABLE: 422,
   VALUE_NOT_HERE: 422,
   PIN_WRONG: 403,
   PIN_NONE: 409,

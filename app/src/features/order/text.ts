@@ -59,7 +59,7 @@ export const text = {
   stateTitle: 'Where it stands',
   step: STEP,
   clear: 'Nothing holds it up.',
-  blocks: { part: 'Part', outside: 'Out of the house', lead: 'Lead', joint: 'Joint', putIn: 'Put in' } satisfies Record<Blocker['by'], string>,
+  blocks: { part: 'Part', outside: 'Out of the house', measured: 'Measured', lead: 'Lead', joint: 'Joint', putIn: 'Put in' } satisfies Record<Blocker['by'], string>,
 
   // list
   orders: 'Repair orders',

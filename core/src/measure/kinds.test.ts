@@ -1,0 +1,96 @@
+import fc from 'fast-check';
+import { implausible, judgeMeasured, measureKinds, MEASURE_KINDS, readingsOf, type Measured } from '.';
+
+const strip: Measured['strip'] = [
+  [1, 0.08],
+  [1.5, 0.051],
+  [3, 0.02],
+];
+const rows = (lines: Record<string, (number | null)[]>): Measured['rows'] => Object.entries(lines).map(([row, values]) => ({ row, values }));
+
+describe('what stands on the order is judged', () => {
+  test('a head with a marginal face: the limit’s own leaf enters', () => {
+    const judged = judgeMeasured({
+      what: 'flatness',
+      unit: 'mm',
+      uncertainty: 0,
+      limits: { overall: 0.05, window: 100, local: 0.05 },
+      rows: [
+        { row: 'long A', values: [0, 0, 0.02] },
+        { row: 'long A', values: [200, 0.05, 0.06] },
+        { row: 'long A', values: [400, 0, 0.02] },
+      ],
+    });
+    expect(judged.verdict).toBe('marginal');
+    expect(judged.found[0]).toMatchObject({ what: 'Overall, worst on long A', verdict: 'marginal' });
+  });
+
+  test('strips: in the band, tighter than the strip shows, conical', () => {
+    const judged = judgeMeasured({
+      what: 'strip',
+      unit: 'mm',
+      uncertainty: 0.003,
+      limits: { min: 0.02, max: 0.07, taper: 0.01 },
+      strip,
+      rows: rows({ '1': [1.5, 1.5], '2': [3.2, 3.2], '3': [1.2, 1.6] }),
+    });
+    expect(judged.found.map((f) => f.verdict)).toEqual(['pass', 'marginal', 'fail']);
+    expect(judged.found[1]?.note).toBe('tighter than the strip shows');
+    expect(judged.verdict).toBe('fail');
+  });
+
+  test('wear: the one that is unlike the others is looked at again, and too few say nothing', () => {
+    const lobes = { '1': [38.01], '2': [38.0], '3': [38.02], '4': [36.4], '5': [38.01], '6': [38.0], '7': [38.02], '8': [38.01] };
+    const judged = judgeMeasured({ what: 'wear', unit: 'mm', uncertainty: 0, limits: {}, rows: rows(lobes) });
+    expect(judged.found.filter((f) => f.note).map((f) => f.what)).toEqual(['4']);
+    expect(judgeMeasured({ what: 'wear', unit: 'mm', uncertainty: 0, limits: {}, rows: rows({ '1': [1], '2': [9] }) }).found[0]?.verdict).toBeNull();
+  });
+
+  test('without its limit or with half a row nothing is judged', () => {
+    const half = { what: 'gap', unit: 'mm', uncertainty: 0, limits: { min: 0.2, max: 0.4 }, rows: rows({ '1': [0.25, null] }) } as const;
+    expect(() => judgeMeasured(half)).toThrow(expect.objectContaining({ code: 'MEASUREMENTS_NEEDED' }));
+    expect(() => judgeMeasured({ ...half, limits: {}, rows: rows({ '1': [0.25, 0.3] }) })).toThrow(expect.objectContaining({ code: 'MEASUREMENTS_NEEDED' }));
+  });
+});
+
+test('inches or millimetres: the same part has the same verdict', () => {
+  const value = fc.double({ min: 0.001, max: 3, noNaN: true });
+  const kinds = fc.constantFrom(...MEASURE_KINDS.filter((k) => k !== 'strip' && k !== 'bearing'));
+  fc.assert(
+    fc.property(kinds, fc.array(value, { minLength: 24, maxLength: 24 }), (what, numbers) => {
+      const kind = measureKinds[what];
+      const mm: Measured = {
+        what,
+        unit: 'mm',
+        uncertainty: 0.004,
+        limits: Object.fromEntries(kind.limits.map((l, i) => [l.key, [0.05, 1.2, 0.4, 0.2][i] ?? 0.1])),
+        rows: kind.rows.slice(0, 8).map((row, i) => ({ row, values: kind.columns.map((_c, k) => numbers[(i * 3 + k) % 24] ?? 1) })),
+      };
+      const inch = (x: number): number => x / 25.4;
+      const typed: Measured = {
+        ...mm,
+        unit: '[in_i]',
+        uncertainty: inch(mm.uncertainty),
+        limits: Object.fromEntries(Object.entries(mm.limits).map(([k, v]) => [k, inch(v)])),
+        rows: mm.rows.map((r) => ({ row: r.row, values: r.values.map((v) => (v === null ? null : inch(v))) })),
+      };
+      expect(judgeMeasured(typed).verdict).toBe(judgeMeasured(mm).verdict);
+    }),
+    { numRuns: 200 },
+  );
+});
+
+test('a value that cannot be is questioned, and so is one that is far from the others', () => {
+  const kind = measureKinds.boltLength;
+  expect(implausible(kind, rows({ '1': [139], '2': [139.2], '3': [1391], '4': [139.1] }))).toEqual([{ row: 2, column: 0 }]);
+  expect(implausible(measureKinds.gap, rows({ '1': [0.2, 0.3], '2': [0.25, 0.3], '3': [0.2, 0.25], '4': [2.5, 0.3] }))).toEqual([{ row: 3, column: 0 }]);
+  expect(implausible(kind, rows({ '1': [139], '2': [null] }))).toEqual([]);
+});
+
+test('readings are turned into millimetres once', () => {
+  expect(readingsOf({ what: 'gap', unit: '[in_i]', uncertainty: 0.001, limits: { min: 0.01 }, rows: rows({ '1': [0.012, null] }) })).toMatchObject({
+    rows: [{ values: [0.3048, null] }],
+    limits: { min: 0.254 },
+    uncertaintyMm: 0.0254,
+  });
+});
