@@ -33,7 +33,16 @@ export default defineConfig({
       ...(process.env.STENNET_ALL ? {} : { grepInvert: /@phone/ }),
       name: 'wide',
       use: wide,
-      testMatch: ['**/slice.e2e.ts', '**/keyboard.e2e.ts', '**/accessible.e2e.ts', '**/editor.e2e.ts', '**/orders.e2e.ts', '**/prepare.e2e.ts', '**/lead.e2e.ts'],
+      testMatch: [
+        '**/slice.e2e.ts',
+        '**/keyboard.e2e.ts',
+        '**/accessible.e2e.ts',
+        '**/editor.e2e.ts',
+        '**/orders.e2e.ts',
+        '**/prepare.e2e.ts',
+        '**/lead.e2e.ts',
+        '**/measure.e2e.ts',
+      ],
     },
   ],
 });

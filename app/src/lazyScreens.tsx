@@ -35,3 +35,4 @@ export const OrdersScreen = lazyScreen(ofOrders, 'OrdersScreen');
 export const OrderFormScreen = lazyScreen(ofOrders, 'OrderFormScreen');
 export const PartsScreen = lazyScreen(ofOrders, 'PartsScreen');
 export const ToolsScreen = lazyScreen(ofOrders, 'ToolsScreen');
+export const MeasureScreen = lazyScreen(ofOrders, 'MeasureScreen');

@@ -119,29 +119,20 @@ function columns(rows: readonly DrawnRow[], { min, max }: { min?: number; max?: 
     shapes.push(label({ x, y: HEIGHT - 8 }, rows.length > 8 ? 9 : 11, r.row.slice(0, 8), 'ink'));
     places.push({ row: i, x, y: top - 10 });
   }
-  for (const [value, words] of [
-    [min, 'min'],
-    [max, 'max'],
-  ] as const) {
-    if (value === undefined) continue;
-    shapes.push(
-      path(
-        polyline(
-          [
-            { x: PAD, y: y(value) },
-            { x: WIDTH - PAD, y: y(value) },
-          ],
-          false,
-        ),
-        'none',
-        'ink',
-        1.4,
-        { dash: [6, 4] },
-      ),
-    );
-    shapes.push(label({ x: WIDTH - PAD + 3, y: y(value) + 4 }, 10, words, 'ink', { anchor: 'start' }));
-  }
+  shapes.push(...limitLine(min, 'min', y), ...limitLine(max, 'max', y));
   return { shapes, places };
+}
+
+function limitLine(value: number | undefined, words: string, y: (mm: number) => number): Shape[] {
+  if (value === undefined) return [];
+  const line = polyline(
+    [
+      { x: PAD, y: y(value) },
+      { x: WIDTH - PAD, y: y(value) },
+    ],
+    false,
+  );
+  return [path(line, 'none', 'ink', 1.4, { dash: [6, 4] }), label({ x: WIDTH - PAD + 3, y: y(value) + 4 }, 10, words, 'ink', { anchor: 'start' })];
 }
 
 function mark(at: MeasuredPlace, row: DrawnRow | undefined, isCurrent: boolean): Shape[] {

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { implausible, judgeMeasured, measureKinds, MEASURE_KINDS, readingsOf, type Measured } from '.';
 
+fc.configureGlobal({ seed: process.env.STENNET_ALL ? Date.now() : 7 });
+
 const strip: Measured['strip'] = [
   [1, 0.08],
   [1.5, 0.051],

@@ -52,7 +52,8 @@ export const stepsFrom = (state: OrderState): readonly OrderState[] => ORDERLY[s
 /** What keeps a repair order from a state; null where it may go there. */
 export function mayNotBecome(to: OrderState, seen: OrderSeen): string | null {
   const of = (kinds: readonly Blocker['by'][]): string[] => blockers(seen).flatMap((b) => (kinds.includes(b.by) ? [b.text] : []));
-  const holding = to === 'toCheck' ? of(['joint', 'outside', 'measured', 'putIn']) : to === 'done' || to === 'handedOver' ? of(['joint', 'outside', 'measured', 'putIn', 'lead']) : [];
+  const holding =
+    to === 'toCheck' ? of(['joint', 'outside', 'measured', 'putIn']) : to === 'done' || to === 'handedOver' ? of(['joint', 'outside', 'measured', 'putIn', 'lead']) : [];
   return holding.length > 0 ? holding.join('; ') : null;
 }
 

@@ -32,7 +32,7 @@ function Form({ order }: { order: Order | null }) {
   const client = useQueryClient();
   const { me } = useSignedIn();
   const time = shopTimeIn(me.shop.timeZone);
-  const { form, put, clear, isTouched } = useKeptForm<HeadForm & { id: string; version: number }>(`order ${order?.id ?? 'new'}`, {
+  const { form, put, clear, isTouched, isRestored } = useKeptForm<HeadForm & { id: string; version: number }>(`order ${order?.id ?? 'new'}`, {
     ...(order ? formOf(order, time) : EMPTY),
     // Sent again after a lost answer, it is the same one; a change is one on top of what was seen.
     id: order?.id ?? newId(),
@@ -68,7 +68,7 @@ function Form({ order }: { order: Order | null }) {
   const back = order ? `/orders/${order.id}` : '/orders';
   return (
     <ScreenFrame title={order ? text.formEdit(order.number) : text.formNew} back={back} backLabel={order ? text.backToOrder : text.backToOrders}>
-      {isTouched ? <Line>{text.kept}</Line> : null}
+      {isRestored ? <Line>{text.kept}</Line> : null}
       {error ? <Refusal error={error} order={order} onOver={() => order && save(order.version)} onTheirs={clear} /> : null}
       <Card>
         <FieldRow>

@@ -158,6 +158,7 @@ export const text = {
 
   // parts
   parts: 'Parts',
+  measure: (n: number) => (n === 0 ? 'Measure' : `Measured: ${n}`),
   partsLink: (n: number) => (n === 0 ? 'Parts list' : `Parts list: ${n} not here`),
   partsFor: (number: string) => `Parts for RO ${number}`,
   asTable: 'As a table',

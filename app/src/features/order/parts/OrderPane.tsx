@@ -77,7 +77,13 @@ function Concern({ order }: { order: Order }) {
 function PartsLink({ order, entries }: { order: Order; entries: readonly ShownEntry[] }) {
   const router = useRouter();
   const open = ofKind(entries, 'part').filter((e) => isAwaited(e.body.state)).length;
-  return <BigButton text={text.partsLink(open)} look="plain" size="desk" onPress={() => router.navigate(`/orders/${order.id}/parts`)} />;
+  const measured = ofKind(entries, 'measurement').length;
+  return (
+    <View style={styles.links}>
+      <BigButton text={text.partsLink(open)} look="plain" size="desk" grow onPress={() => router.navigate(`/orders/${order.id}/parts`)} />
+      <BigButton text={text.measure(measured)} look="plain" size="desk" grow onPress={() => router.navigate(`/orders/${order.id}/measure`)} />
+    </View>
+  );
 }
 
 function Facts({ order, mayWrite }: { order: Order; mayWrite: boolean }) {
@@ -115,6 +121,7 @@ function Facts({ order, mayWrite }: { order: Order; mayWrite: boolean }) {
 }
 
 const styles = StyleSheet.create({
+  links: { flexDirection: 'row', gap: 12, flexWrap: 'wrap' },
   wide: { flexDirection: 'row', gap: 12, alignItems: 'flex-start' },
   column: { gap: 12 },
   left: { flex: 3, minWidth: 0 },

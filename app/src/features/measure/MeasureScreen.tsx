@@ -1,0 +1,51 @@
+import { useLocalSearchParams } from 'expo-router';
+import { isAllowed, type Order } from '@stennet/core/contract';
+import type { EntryOf } from '@stennet/core/order';
+import { judgeMeasured, type Measured } from '@stennet/core/measure';
+import { asAppError, ofKind, useEntries, useOrder, useSignedIn, type ShownEntry } from '@/data';
+import { Line, Loading, Notice, ScreenFrame, Section } from '@/ui';
+import { MeasureForm } from './parts/MeasureForm';
+import { Result } from './parts/Result';
+import { KIND_TEXT, text } from './text';
+
+/** What is measured on a repair order: raw readings kept, judged with the instrument's own uncertainty. */
+export function MeasureScreen() {
+  const { order: id } = useLocalSearchParams<{ order: string }>();
+  const order = useOrder(id);
+  if (order.data) return <Ready order={order.data} />;
+  return (
+    <ScreenFrame title={text.title} back={`/orders/${id}`} backLabel={text.back}>
+      {order.isError ? (
+        <Notice title={text.failed} text={asAppError(order.error).fix} action={{ text: text.retry, onPress: () => void order.refetch() }} alert />
+      ) : (
+        <Loading text={text.loading} />
+      )}
+    </ScreenFrame>
+  );
+}
+
+function Ready({ order }: { order: Order }) {
+  const { me } = useSignedIn();
+  const measured = ofKind(useEntries(order), 'measurement');
+  const mayWrite = isAllowed(me.role, 'order.write') && order.state !== 'handedOver';
+  return (
+    <ScreenFrame title={text.title} subtitle={text.sub(order.number, `${order.vehicle.maker} ${order.vehicle.model}`)} back={`/orders/${order.id}`} backLabel={text.back}>
+      {mayWrite ? <MeasureForm order={order.id} /> : null}
+      {measured.length === 0 ? <Line>{text.none}</Line> : [...measured].reverse().map((e) => <Kept key={e.id} entry={e} />)}
+    </ScreenFrame>
+  );
+}
+
+function Kept({ entry }: { entry: ShownEntry<EntryOf<'measurement'>> }) {
+  const { format } = useSignedIn();
+  const { body } = entry;
+  return (
+    <Section title={`${body.of} · ${KIND_TEXT[body.what].title}`}>
+      <Result what={body.what} judged={judgeMeasured(body as Measured)} unit={body.unit} format={format} />
+      {body.then ? <Line strong>{`${text.then}: ${text.thens[body.then]}`}</Line> : null}
+      <Line>{body.rows.map((r) => `${r.row}: ${r.values.map((v) => (v === null ? '–' : format.number(v, 4))).join(' / ')}`).join('; ')}</Line>
+      <Line>{[body.instrument, body.note ?? ''].filter(Boolean).join(' · ')}</Line>
+      <Line>{entry.waiting ? text.notSent : text.by(entry.by, format.dateTime(new Date(entry.at)))}</Line>
+    </Section>
+  );
+}

@@ -1,0 +1,1 @@
+export { MeasureScreen } from './MeasureScreen';
