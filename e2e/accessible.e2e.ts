@@ -146,6 +146,9 @@ test.describe(() => {
     };
     await at(`/orders?at=${id(201)}`, 'Where it stands', 'repair orders');
     await at(`/orders/${id(206)}/parts`, 'Lacks: Alignment tool.', 'parts');
+    await at(`/orders/${id(201)}/measure`, 'Measure something', 'measure');
+    await t.choose('radio', 'Run-out by dial');
+    await clean(t, 'measuring');
     await at('/orders/new', 'Concern', 'order form');
     await at('/tools', 'Torque wrenches', 'tools');
     await t.button('Add a tool').click();
