@@ -90,6 +90,13 @@ create table photo_piece (
   primary key (shop, sent, person, start)
 );
 
+-- Whoever sets a PIN proves with their password that it is they; an account has no shop, so it is asked at the door.
+create function password_of(wanted uuid) returns text
+  language sql stable security definer set search_path = public, pg_temp
+  as $$ select a.password_hash from account a where a.id = wanted $$;
+revoke all on function password_of(uuid) from public;
+grant execute on function password_of(uuid) to stennet_app;
+
 do $$
 declare t text;
 begin

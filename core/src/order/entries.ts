@@ -74,6 +74,8 @@ export const OrderEntrySchema = v.variant('kind', [
     rows: v.pipe(v.array(v.strictObject({ row: textOf(40), values: v.pipe(v.array(v.nullable(finite)), v.maxLength(6)) })), v.minLength(1), v.maxLength(80)),
     strip: v.optional(v.pipe(v.array(v.strictTuple([finite, finite])), v.minLength(2), v.maxLength(12))),
     verdict: v.picklist(['pass', 'marginal', 'fail']),
+    /** Putting it right against a new one: a warped manifold is flattened where that is cheaper. */
+    prices: v.optional(v.strictObject({ mend: cents, replace: cents })),
     /** What is done about it. */
     then: v.optional(v.picklist(['goOn', 'clean', 'replace', 'machine', 'look', 'stop'])),
     note: v.optional(long),

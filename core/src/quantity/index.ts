@@ -4,5 +4,6 @@ export { createFormatter, inUnit, type Formatter, type FormattedQuantity, type S
 export { QuantitySchema, UnitSchema } from './quantitySchema';
 export { AdapterSchema, boltTorque, DRIVES, DriveSchema, scaleFactor, wrenchSetting, WrenchSchema, type Adapter, type Wrench } from './wrench';
 export { adapterSetting, leverFactor, type AdapterSetting, type Lever } from './lever';
+export { parseCents } from './parseCents';
 export { parseQuantity } from './parseQuantity';
 export { UNIT_WORDS } from './unitWords';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import adapters from '../../vectors/07_adapters.json';
 import unitVectors from '../../vectors/01_units.json';
 import { AppError } from '../errors';
-import { convert, createFormatter, parseNumber, parseQuantity, UNIT_CODES, units, wrenchSetting, type ShopStyle, type UnitCode, type Wrench } from '.';
+import { convert, createFormatter, parseCents, parseNumber, parseQuantity, UNIT_CODES, units, wrenchSetting, type ShopStyle, type UnitCode, type Wrench } from '.';
 
 interface UnitCase {
   name: string;
@@ -143,4 +143,9 @@ describe('a value as people type it', () => {
       }),
     );
   });
+});
+
+test('prices with point or comma; nothing is nothing, and what is no price is none', () => {
+  expect([parseCents('64'), parseCents('64,5'), parseCents(' 64.05 '), parseCents('')]).toEqual([6400, 6450, 6405, null]);
+  expect([parseCents('-1'), parseCents('1,234.50'), parseCents('free'), parseCents('9'.repeat(12))]).toEqual([undefined, undefined, undefined, undefined]);
 });

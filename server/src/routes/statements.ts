@@ -41,12 +41,10 @@ export function statementRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'setPin', req);
     const { pin, password } = parseBody('setPin', req) as { pin: string; password: string };
     if (!isGoodPin(pin)) throw new AppError('PIN_FORM');
-    const account = await deps.db.atDoor(
-      async (c) => (await c.query<{ id: string; password_hash: string }>('select id, password_hash from find_account($1)', [session.person.name.toLowerCase()])).rows[0],
-    );
+    const stored = await deps.db.atDoor(async (c) => (await c.query<{ hash: string | null }>('select password_of($1) as hash', [session.person.id])).rows[0]?.hash ?? undefined);
     const key = `password:${session.person.id}`;
     await limited(deps, [[key, TRIES_PER_DEVICE]], session.person.name);
-    if (account?.id !== session.person.id || !(await passwordFits(account.password_hash, password))) {
+    if (!(await passwordFits(stored, password))) {
       await noteTries(deps, [key]);
       throw new AppError('SIGN_IN_WRONG');
     }

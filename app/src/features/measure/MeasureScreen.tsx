@@ -43,6 +43,7 @@ function Kept({ entry }: { entry: ShownEntry<EntryOf<'measurement'>> }) {
     <Section title={`${body.of} · ${KIND_TEXT[body.what].title}`}>
       <Result what={body.what} judged={judgeMeasured(body as Measured)} unit={body.unit} format={format} />
       {body.then ? <Line strong>{`${text.then}: ${text.thens[body.then]}`}</Line> : null}
+      {body.prices ? <Line>{text.cheaper(format.price(body.prices.mend), format.price(body.prices.replace), body.prices.mend <= body.prices.replace)}</Line> : null}
       <Line>{body.rows.map((r) => `${r.row}: ${r.values.map((v) => (v === null ? '–' : format.number(v, 4))).join(' / ')}`).join('; ')}</Line>
       <Line>{[body.instrument, body.note ?? ''].filter(Boolean).join(' · ')}</Line>
       <Line>{entry.waiting ? text.notSent : text.by(entry.by, format.dateTime(new Date(entry.at)))}</Line>

@@ -1,5 +1,4 @@
 import { EMPTY, readForm, type HeadForm } from './orderForm';
-import { centsOf } from './money';
 import { shopTimeIn } from './shopTime';
 
 const time = shopTimeIn('Europe/Berlin');
@@ -64,9 +63,4 @@ test('the shop’s clock and back, on both sides of a change of hour', () => {
     expect(at && time.toForm(at)).toBe(typed);
   }
   expect(shopTimeIn('America/Chicago').fromForm('2026-11-26 16:30')).toBe('2026-11-26T22:30:00.000Z');
-});
-
-test('prices with point or comma; nothing is nothing, and what is no price is none', () => {
-  expect([centsOf('64'), centsOf('64,5'), centsOf(' 64.05 '), centsOf('')]).toEqual([6400, 6450, 6405, null]);
-  expect([centsOf('-1'), centsOf('1,234.50'), centsOf('free'), centsOf('9'.repeat(12))]).toEqual([undefined, undefined, undefined, undefined]);
 });

@@ -17,6 +17,8 @@ export interface MeasureForm {
   current: number;
   confirmed: boolean;
   then: string;
+  mend: string;
+  replace: string;
   note: string;
 }
 
@@ -37,6 +39,8 @@ export const emptyForm = (id: string): MeasureForm => ({
   current: 0,
   confirmed: false,
   then: '',
+  mend: '',
+  replace: '',
   note: '',
 });
 

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { DrawnRow } from '@stennet/core/drawing';
 import { measureKinds, MEASURE_KINDS, type MeasureKindId } from '@stennet/core/measure';
-import { convert } from '@stennet/core/quantity';
+import { convert, parseCents } from '@stennet/core/quantity';
 import type { EntryOf } from '@stennet/core/order';
 import { saveEntry, useSignedIn } from '@/data';
 import { newId } from '@/platform/ids';
@@ -28,6 +28,7 @@ export function MeasureForm({ order }: { order: string }) {
   const save = (): void => {
     if (!measured || !judged) return;
     const { what, unit, uncertainty, limits, rows, strip } = measured;
+    const [mend, replace] = [parseCents(form.mend), parseCents(form.replace)];
     const body: EntryOf<'measurement'> = {
       kind: 'measurement',
       what,
@@ -39,6 +40,7 @@ export function MeasureForm({ order }: { order: string }) {
       rows: rows.filter((r) => r.values.some((v) => v !== null)).map((r) => ({ row: r.row, values: [...r.values] })),
       ...(strip && strip.length >= 2 ? { strip: strip.map(([w, c]): [number, number] => [w, c]) } : {}),
       verdict: judged.verdict,
+      ...(judged.verdict !== 'pass' && typeof mend === 'number' && typeof replace === 'number' ? { prices: { mend, replace } } : {}),
       ...(judged.verdict !== 'pass' && form.then ? { then: form.then as Then } : {}),
       ...(form.note.trim() ? { note: form.note.trim() } : {}),
     };
@@ -219,7 +221,23 @@ function Judgement({ form, put, judged, odd }: { form: Form; put: Put; judged: N
           onChange={(then) => put({ then })}
         />
       )}
+      {judged.verdict === 'pass' ? null : <Prices form={form} put={put} />}
       <TextField label={text.note} value={form.note} onChange={(note) => put({ note: note.slice(0, 1000) })} />
+    </>
+  );
+}
+
+/** Flatten or replace: what each costs, before it is decided. */
+function Prices({ form, put }: { form: Form; put: Put }) {
+  const { format } = useSignedIn();
+  const [mend, replace] = [parseCents(form.mend), parseCents(form.replace)];
+  return (
+    <>
+      <FieldRow>
+        <TextField label={text.mend} value={form.mend} mode="decimal" onChange={(t) => put({ mend: t })} problem={mend === undefined ? text.priceWrong : undefined} />
+        <TextField label={text.replace} value={form.replace} mode="decimal" onChange={(t) => put({ replace: t })} problem={replace === undefined ? text.priceWrong : undefined} />
+      </FieldRow>
+      {typeof mend === 'number' && typeof replace === 'number' ? <Line strong>{text.cheaper(format.price(mend), format.price(replace), mend <= replace)}</Line> : null}
     </>
   );
 }

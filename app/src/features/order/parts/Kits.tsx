@@ -3,10 +3,10 @@ import { StyleSheet, View } from 'react-native';
 import type { Order } from '@stennet/core/contract';
 import { type EntryOf } from '@stennet/core/order';
 import { compareKit, type PricedNeed, neededNew, type PartLine } from '@stennet/core/prepare';
+import { parseCents } from '@stennet/core/quantity';
 import { ofKind, useSignedIn, type ShownEntry } from '@/data';
 import { BigButton, FlagsField, Line, Notice, Section, TextField } from '@/ui';
 import { useSave } from '../hooks/useSave';
-import { centsOf } from '../money';
 import { text } from '../text';
 import { EntryLine } from './EntryLine';
 
@@ -67,7 +67,7 @@ function Form({ job, needs, onSave, onClose }: { job: string; needs: readonly Pr
   const [name, setName] = useState('');
   const [price, setPrice] = useState('');
   const [holds, setHolds] = useState<string[]>([]);
-  const cents = centsOf(price);
+  const cents = parseCents(price);
   const body: KitEntry = { kind: 'kit', job, name: name.trim(), holds, taken: false, ...(typeof cents === 'number' ? { cents } : {}) };
   return (
     <View style={styles.form}>

@@ -5,10 +5,10 @@ import { PART_STATES, type EntryOf, type PartState } from '@stennet/core/order';
 import { wrongPart, type PartSeen, type PartLine } from '@stennet/core/prepare';
 import { HEADS, type Sheet } from '@stennet/core/procedure';
 import { initialState } from '@stennet/core/run';
+import { parseCents } from '@stennet/core/quantity';
 import { useSignedIn, type ShownEntry } from '@/data';
 import { BigButton, Chip, ChoiceField, FieldRow, JointMapView, Line, Notice, NumberField, TextField, useInks } from '@/ui';
 import { useSave } from '../hooks/useSave';
-import { centsOf } from '../money';
 import { PART_STATE_TEXT, text } from '../text';
 import { EntryLine } from './EntryLine';
 
@@ -104,7 +104,7 @@ function More({ body, onSave }: { body: Part; onSave: (next: Part) => void }) {
   const [number, setNumber] = useState(body.number ?? '');
   const [lot, setLot] = useState(body.lot ?? '');
   const [price, setPrice] = useState(body.cents === undefined ? '' : (body.cents / 100).toFixed(2));
-  const cents = centsOf(price);
+  const cents = parseCents(price);
   const change = (): void => {
     const { number: _n, lot: _l, cents: _c, ...rest } = body;
     onSave({ ...rest, ...(number.trim() ? { number: number.trim() } : {}), ...(lot.trim() ? { lot: lot.trim() } : {}), ...(typeof cents === 'number' ? { cents } : {}) });
