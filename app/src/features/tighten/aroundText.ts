@@ -72,4 +72,12 @@ export const aroundText = {
   lateAgo: 'Done how many minutes ago',
   lateYes: 'It was done then',
   lateNo: 'Too late: cleaned off, begin again',
+
+  // a broken one
+  brokenDrills: (centre: string, extractor: string, largest: string) =>
+    `Centre it through a guide with ${centre}; extractor at most ${extractor}; above ${largest} the drill is in the thread.`,
+  brokenStop: (depth: string) => `It sits ${depth} deep: set the stop there, what lies behind is not drilled into.`,
+  brokenNoStop: 'How deep it sits is not on the sheet: measure it and set a stop, what lies behind is not drilled into.',
+  brokenTap: (same: string, next: string) => `The same thread anew: tap drill ${same}.${next}`,
+  brokenNext: (name: string, drill: string) => ` The next size is ${name}, tap drill ${drill}: only where the part allows it.`,
 } as const;

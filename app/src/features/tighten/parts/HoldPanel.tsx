@@ -1,7 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { CORE_VERSION, explain, type Next, type RunState, type Way } from '@stennet/core/run';
+import { AppError } from '@stennet/core/errors';
+import { groupOfSeat } from '@stennet/core/procedure';
+import { brokenSizes, threadOf, type BrokenSizes } from '@stennet/core/thread';
+import { CORE_VERSION, explain, seatIdOf, type Next, type RunState, type Way } from '@stennet/core/run';
+import { useSignedIn } from '@/data';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { releaseWords } from '../say';
@@ -27,6 +31,7 @@ export function HoldPanel({ due, state, acts, onGoBack }: { due: Hold; state: Ru
     <View role="alert" style={{ gap: 12 }}>
       <PanelTitle>{titleOf(due)}</PanelTitle>
       <PanelBody>{bodyOf(due, state)}</PanelBody>
+      {due.hold.kind === 'failed' && due.hold.failure === 'broke' ? <Sizes state={state} fastener={due.fastener ?? ''} /> : null}
       {due.hold.kind === 'failed' && due.hold.rung ? <Ladder rung={due.hold.rung} state={state} acts={acts} /> : null}
       {due.ways.includes('pending') ? (
         <TextInput mode="outlined" label={text.findingLabel} accessibilityLabel={text.findingLabel} value={finding} onChangeText={setFinding} maxLength={400} />
@@ -90,6 +95,36 @@ const pulledHere = (due: Hold, state: RunState) => ({
 
 function readStripe(due: Hold, state: RunState, acts: Acts, value: number): void {
   void acts.confirm('pulled', { ...pulledHere(due, state), outcome: 'reached', method: 'stripe', reading: { value, unit: 'deg' } });
+}
+
+/** Drills for what is left of it, and where each has to stop. */
+function Sizes({ state, fastener }: { state: RunState; fastener: string }) {
+  const { format } = useSignedIn();
+  const { thread, lengthMm, gripLengthMm } = groupOfSeat(state.sheet, seatIdOf(fastener));
+  const sizes = sizesOf(thread.designation, thread.pitchMm, lengthMm, gripLengthMm);
+  if (!sizes) return null;
+  const mm = (value: number): string => format.quantity({ value, unit: 'mm' }).text;
+  const lines = [
+    text.brokenDrills(mm(sizes.centreMm), mm(sizes.extractorMm), mm(sizes.largestMm)),
+    sizes.stopMm === null ? text.brokenNoStop : text.brokenStop(mm(sizes.stopMm)),
+    text.brokenTap(mm(sizes.tapDrillMm), sizes.next ? text.brokenNext(sizes.next.designation, mm(sizes.next.tapDrillMm)) : ''),
+  ];
+  return (
+    <View style={{ gap: 4 }}>
+      {lines.map((line) => (
+        <PanelBody key={line}>{line}</PanelBody>
+      ))}
+    </View>
+  );
+}
+
+function sizesOf(designation: string, pitchMm: number, lengthMm: number | undefined, gripMm: number | undefined): BrokenSizes | null {
+  try {
+    return brokenSizes(threadOf(designation, pitchMm), lengthMm, gripMm);
+  } catch (error) {
+    if (error instanceof AppError) return null;
+    throw error;
+  }
 }
 
 /** What the sheet says to try, rung by rung. */
