@@ -48,6 +48,14 @@ describe('a repair order', () => {
     expect([again.status, again.body.error.code, again.body.error.message]).toEqual([409, 'ORDER_NUMBER_TAKEN', `RO ${number} is there already.`]);
   });
 
+  test('six at the counter at the same moment get six numbers', async () => {
+    const orders = Array.from({ length: 6 }, freshId);
+    const replies = await Promise.all(orders.map((order) => petra.post('/api/orders', { order, head: { ...head(), number: null } })));
+    expect(replies.map((r) => r.status)).toEqual([200, 200, 200, 200, 200, 200]);
+    const numbers = await Promise.all(orders.map(async (o) => (await petra.get(`/api/orders/${o}`)).body.number));
+    expect(new Set(numbers).size).toBe(6);
+  });
+
   test('two who change it at the same time: the second is told who was first, and nothing is written over', async () => {
     const order = await freshOrder();
     const seen = (await petra.get(`/api/orders/${order}`)).body as OrderHead & { version: number };

@@ -2,4 +2,4 @@ export { NewJobSchema, OrderEntrySchema, OrderHeadSchema, type EntryKind, type E
 export { JOB_KINDS, SYMPTOMS, type JobKind, type Symptom } from './jobKinds';
 export { blockers, jointPlaces, mayNotBecome, putIns, stepsFrom, type Blocker, type JointPlace, type OrderSeen } from './orderState';
 export { isAwaited, PART_STATES, type PartState } from './partState';
-export { ENTRY_KINDS, ORDER_STATES, type OrderState } from './names';
+export { ENTRY_KINDS, ORDER_STATES, ORDER_STATE_TEXT, type OrderState } from './names';

@@ -1,12 +1,13 @@
 import type { Express } from 'express';
 import { AppError } from '@stennet/core/errors';
-import { mayNotBecome, stepsFrom, type OrderHead, type OrderState } from '@stennet/core/order';
+import { mayNotBecome, ORDER_STATE_TEXT, stepsFrom, type OrderHead, type OrderState } from '@stennet/core/order';
 import { brokenConstraint, onlyRow, type Client } from '../db/database';
 import findEntry from '../db/queries/findEntry.sql';
 import findOrderChange from '../db/queries/findOrderChange.sql';
 import insertEntry from '../db/queries/insertEntry.sql';
 import insertJob from '../db/queries/insertJob.sql';
 import insertOrder from '../db/queries/insertOrder.sql';
+import lockOrderNumbers from '../db/queries/lockOrderNumbers.sql';
 import nextOrderNumber from '../db/queries/nextOrderNumber.sql';
 import updateOrder from '../db/queries/updateOrder.sql';
 import updateOrderState from '../db/queries/updateOrderState.sql';
@@ -17,7 +18,7 @@ import { assertStanding, keepJoint, orderIn } from './orders';
 /** Repair orders are written here; whoever saves on what somebody else has changed meanwhile is told, and nothing is written over. */
 export function writeOrderRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'createOrder', async ({ client, body, session, deps: { now } }) => {
-    const number = body.head.number ?? String((await client.query<{ number: string }>(nextOrderNumber)).rows[0]?.number ?? 101);
+    const number = body.head.number ?? (await freshNumber(client));
     const head = { ...body.head, number };
     await unlessTaken(number, () => client.query(insertOrder, [session.shop.id, body.order, ...columns(head), session.person.id, now()]));
     return { order: body.order };
@@ -76,6 +77,12 @@ interface EntryRow {
 
 const columns = (h: OrderHead): unknown[] => [h.number, JSON.stringify(h.vehicle), h.odometer.value, h.odometer.unit, h.customer, h.concern, h.bay, h.promisedAt];
 
+/** Two at the counter at the same moment get two numbers. */
+async function freshNumber(client: Client): Promise<string> {
+  await client.query(lockOrderNumbers);
+  return String((await client.query<{ number: string }>(nextOrderNumber)).rows[0]?.number ?? 101);
+}
+
 async function unlessTaken<T>(number: string, work: () => Promise<T>): Promise<T> {
   try {
     return await work();
@@ -91,10 +98,10 @@ async function changed(client: Client, order: string): Promise<AppError> {
 }
 
 function assertMayBecome(order: Awaited<ReturnType<typeof orderIn>>, to: OrderState): void {
-  if (!stepsFrom(order.state).includes(to)) throw new AppError('ORDER_STATE', { state: to, why: `it is ${order.state} now` });
+  if (!stepsFrom(order.state).includes(to)) throw new AppError('ORDER_STATE', { state: ORDER_STATE_TEXT[to], why: `it is ${ORDER_STATE_TEXT[order.state]} now` });
   const joints = order.jobs
     .flatMap((j) => j.joints)
     .map((j) => ({ name: j.name, run: j.run && { state: j.run.state, putIn: j.run.standing.putIn, asksLead: j.run.standing.asksLead } }));
   const why = mayNotBecome(to, { joints, entries: order.entries.map((e) => e.body) });
-  if (why) throw new AppError('ORDER_STATE', { state: to, why });
+  if (why) throw new AppError('ORDER_STATE', { state: ORDER_STATE_TEXT[to], why });
 }

@@ -3,12 +3,12 @@ import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isAllowed, type Order } from '@stennet/core/contract';
-import { blockers, isAwaited, ORDER_STATES, type OrderState } from '@stennet/core/order';
+import { blockers, isAwaited, ORDER_STATES, ORDER_STATE_TEXT, type OrderState } from '@stennet/core/order';
 import { asAppError, useOrder, useOrders, useSignedIn } from '@/data';
 import { BigButton, Chip, Line, Loading, Notice, ScreenFrame, TextField, useInks, useIsWide } from '@/ui';
 import { OrderPane } from './parts/OrderPane';
 import { seenOf } from './parts/StateBar';
-import { STATE_TEXT, text } from './text';
+import { text } from './text';
 
 /** The adviser's desk: all repair orders by what is typed and by state; on a wide screen the chosen one stands beside. */
 export function OrdersScreen() {
@@ -26,7 +26,7 @@ export function OrdersScreen() {
       <View style={styles.states} role="radiogroup" aria-label={text.stateTitle}>
         <Chip role="radio" text={text.all} on={state === undefined} onPress={() => setState(undefined)} />
         {ORDER_STATES.map((s) => (
-          <Chip key={s} role="radio" text={STATE_TEXT[s]} on={state === s} onPress={() => setState(s)} />
+          <Chip key={s} role="radio" text={ORDER_STATE_TEXT[s]} on={state === s} onPress={() => setState(s)} />
         ))}
       </View>
       {isAllowed(me.role, 'order.write') ? <BigButton text={text.newOrder} look="plain" size="desk" onPress={() => router.navigate('/orders/new')} /> : null}
@@ -81,7 +81,7 @@ function OrderRow({ order, on, isBeside }: { order: Order; on: boolean; isBeside
         <View style={styles.press}>
           <View style={styles.line}>
             <Text style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}>{text.title(order.number)}</Text>
-            <Text style={{ fontSize: 15, color: inks.inkSoft }}>{STATE_TEXT[order.state]}</Text>
+            <Text style={{ fontSize: 15, color: inks.inkSoft }}>{ORDER_STATE_TEXT[order.state]}</Text>
           </View>
           <Text style={{ fontSize: 16, color: inks.ink }}>{`${order.vehicle.maker} ${order.vehicle.model} · ${order.vehicle.plate} · ${order.customer}`}</Text>
           <Text style={{ fontSize: 15, color: inks.inkSoft }}>

@@ -1,15 +1,5 @@
 import type { Blocker, JointPlace, OrderState, PartState } from '@stennet/core/order';
 
-/** Where a repair order stands, in a word. */
-export const STATE_TEXT: Record<OrderState, string> = {
-  open: 'open',
-  waiting: 'waiting for parts',
-  out: 'parts out',
-  inWork: 'in work',
-  toCheck: 'to check',
-  done: 'done',
-  handedOver: 'handed over',
-};
 const STEP: Record<OrderState, string> = {
   open: 'Open again',
   waiting: 'Waiting for parts',

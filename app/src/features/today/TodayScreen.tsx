@@ -2,7 +2,7 @@ import { Link, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isAllowed, type Joint, type Order } from '@stennet/core/contract';
-import { isAwaited } from '@stennet/core/order';
+import { isAwaited, ORDER_STATE_TEXT } from '@stennet/core/order';
 import { asAppError, useLibraryOnDevice, useSending, useSignedIn, useToday } from '@/data';
 import { now } from '@/platform/clock';
 import { deviceId } from '@/platform/device';
@@ -106,7 +106,7 @@ function OrderCard({ order, isWide }: { order: Order; isWide: boolean }) {
           </View>
           <Text style={{ fontSize: 17, color: inks.ink }}>{`${order.vehicle.maker} ${order.vehicle.model} · ${order.vehicle.plate}`}</Text>
           <Text style={{ fontSize: 16, color: inks.inkSoft }}>{order.jobs.map((j) => j.title).join(' · ')}</Text>
-          <Text style={{ fontSize: 15, color: inks.inkSoft }}>{[order.bay, done ? text.tight : text.states[order.state]].filter(Boolean).join(' · ')}</Text>
+          <Text style={{ fontSize: 15, color: inks.inkSoft }}>{[order.bay, done ? text.tight : ORDER_STATE_TEXT[order.state]].filter(Boolean).join(' · ')}</Text>
           {holds.length > 0 ? <Text style={{ fontSize: 15, color: inks.warnText, fontWeight: '700' }}>{`▲ ${holds.join(' · ')}`}</Text> : null}
         </View>
       </Link>

@@ -20,7 +20,6 @@ export const text = {
   ready: (joint: string) => `${joint}, ready to finish`,
   open: 'Open',
   promised: (time: string) => `promised ${time}`,
-  states: { open: 'open', waiting: 'waiting for parts', out: 'parts out', inWork: 'in work', toCheck: 'to check', done: 'done', handedOver: 'handed over' },
   tight: 'tightened',
   orders: 'Repair orders',
 } as const;

@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Order } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
-import { blockers, mayNotBecome, stepsFrom, type OrderSeen, type OrderState } from '@stennet/core/order';
+import { blockers, mayNotBecome, ORDER_STATE_TEXT, stepsFrom, type OrderSeen, type OrderState } from '@stennet/core/order';
 import { asAppError, call, type ShownEntry } from '@/data';
 import { BigButton, Line, Notice, Section } from '@/ui';
-import { STATE_TEXT, text } from '../text';
+import { text } from '../text';
 
 /** What core has to know of an order to say where it stands. */
 export const seenOf = (order: Order, entries: readonly Pick<ShownEntry, 'body'>[]): OrderSeen => ({
@@ -23,7 +23,7 @@ export function StateBar({ order, entries, mayWrite }: { order: Order; entries: 
   const holding = blockers(seen);
   // What was tried stays said as long as it is so, and not longer.
   const why = tried && mayNotBecome(tried, seen);
-  const refusal = tried && why ? new AppError('ORDER_STATE', { state: STATE_TEXT[tried], why }) : error;
+  const refusal = tried && why ? new AppError('ORDER_STATE', { state: ORDER_STATE_TEXT[tried], why }) : error;
   const go = (state: OrderState) => (): void => {
     setTried(state);
     setError(null);
@@ -33,7 +33,7 @@ export function StateBar({ order, entries, mayWrite }: { order: Order; entries: 
       .finally(() => void client.invalidateQueries());
   };
   return (
-    <Section title={`${text.stateTitle}: ${STATE_TEXT[order.state]}`}>
+    <Section title={`${text.stateTitle}: ${ORDER_STATE_TEXT[order.state]}`}>
       {refusal ? <Notice title={refusal.message} text={refusal.fix} look="warn" alert /> : null}
       {holding.length === 0 ? <Line>{text.clear}</Line> : holding.map((b) => <Line key={b.by + b.text}>{`${text.blocks[b.by]}: ${b.text}`}</Line>)}
       {mayWrite ? (
