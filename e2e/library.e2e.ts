@@ -60,6 +60,8 @@ test('off-line the whole library is searched on the device, also sheets that wer
       { timeout: 60_000 },
     )
     .toBeGreaterThan(20);
+  // The screens too.
+  await t.page.waitForFunction(() => navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null));
   await t.button('Find a sheet').click();
   await context.setOffline(true);
   await t.page.getByRole('searchbox').fill('sprial exhast qn47');
@@ -101,4 +103,25 @@ test('a look-alike is told apart before the start: the other sheet is taken, and
   const [started, answered] = await house.events();
   expect(started?.payload).toMatchObject({ sheet: 'brenna-2-0-head-early' });
   expect(answered?.payload).toEqual({ question: 'Which bolt is in your hand?', answer: '12-point head, M11' });
+});
+
+test.describe(() => {
+  // Before the app's own store of screens is filled.
+  test.use({ serviceWorkers: 'block' });
+  test('a screen that is not on the device and cannot be fetched says so, and loads again', async ({ technician: t }) => {
+    await t.signIn();
+    await t.button('Find a sheet').click();
+    await t.page.getByRole('searchbox').fill('spiral exhaust qn47');
+    await expect(t.page.getByRole('link', { name: /^Open Exhaust manifold/ }).first()).toBeVisible();
+    const away = /revision.*\.js$/;
+    await t.page.route(away, (route) => route.abort());
+    await t.page
+      .getByRole('link', { name: /^Open Exhaust manifold/ })
+      .first()
+      .click();
+    await expect(t.page.getByText('This part of the app is not on this device yet')).toBeVisible();
+    await t.page.unroute(away);
+    await t.button('Load again').click();
+    await expect(t.page.getByRole('heading', { name: 'Stages' })).toBeVisible();
+  });
 });

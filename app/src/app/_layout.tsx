@@ -1,1 +1,1 @@
-export { Root as default } from '@/features/account';
+export { FailedScreen as ErrorBoundary, Root as default } from '@/features/account';

@@ -1,3 +1,4 @@
 export { Root } from './Root';
 export { AccountScreen } from './AccountScreen';
 export { LostScreen } from './LostScreen';
+export { FailedScreen } from './FailedScreen';

@@ -46,4 +46,11 @@ export const text = {
   pinPassword: 'Your password',
   pinSave: 'Set the PIN',
   pinSaved: 'The PIN is set.',
+
+  // what failed
+  partMissing: 'This part of the app is not on this device yet',
+  partMissingText: 'The server cannot be reached to load it. Nothing is lost: go back to where there is a network, then load again.',
+  broke: 'Something broke on this screen',
+  brokeText: 'What you confirmed is kept on this device. Load again; if it stays, note what you did last and tell whoever runs the server.',
+  loadAgain: 'Load again',
 } as const;

@@ -1,0 +1,4 @@
+/** The page anew, from this device where it is kept here. */
+export function reload(): void {
+  location.reload();
+}
