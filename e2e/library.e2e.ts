@@ -122,6 +122,13 @@ test.describe(() => {
     await expect(t.page.getByText('This part of the app is not on this device yet')).toBeVisible();
     await t.page.unroute(away);
     await t.button('Load again').click();
+    await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    await t.button('Find a sheet').click();
+    await t.page.getByRole('searchbox').fill('spiral exhaust qn47');
+    await t.page
+      .getByRole('link', { name: /^Open Exhaust manifold/ })
+      .first()
+      .click();
     await expect(t.page.getByRole('heading', { name: 'Stages' })).toBeVisible();
   });
 });

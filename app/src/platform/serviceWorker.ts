@@ -19,7 +19,9 @@ export function registerServiceWorker(): void {
 
 function registerNow(): void {
   navigator.serviceWorker.register('/sw.js').then(
-    (registration) => {
+    (registration: ServiceWorkerRegistration | undefined) => {
+      // Where a browser is told to allow none it answers with nothing.
+      if (!registration) return;
       if (registration.waiting) noteWaiting(registration.waiting);
       registration.addEventListener('updatefound', () => {
         const fresh = registration.installing;
