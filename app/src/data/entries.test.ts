@@ -104,3 +104,17 @@ test('a photo goes before its entry, which then carries its name', async () => {
   await settled();
   expect(mockSent[0]?.body).toEqual({ kind: 'photo', photo: 'f'.repeat(64), of: 'stud', width: 4, height: 3 });
 });
+
+test('who signs in while something is on its way does not send the rest of it', async () => {
+  let open: (v: { version: number }) => void = () => undefined;
+  mockAnswer = () => new Promise((resolve) => (open = resolve));
+  await saveEntry({ order: 'o', entry: 'a', body: note('one') });
+  await saveEntry({ order: 'o', entry: 'b', body: note('two') });
+  await settled();
+  leave();
+  await startEntries(me('mei'));
+  mockAnswer = (version) => Promise.resolve({ version: version + 1 });
+  open({ version: 1 });
+  await settled();
+  expect(mockSent.map((m) => m.entry)).toEqual(['a']);
+});

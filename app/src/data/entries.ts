@@ -86,7 +86,12 @@ async function send(): Promise<void> {
   try {
     do {
       again = false;
-      for (const kept of waiting.filter((k) => !k.refused)) await sendOne(kept);
+      const writer = whose;
+      for (const kept of waiting.filter((k) => !k.refused)) {
+        // Signed out or in another shop meanwhile: the rest waits for its own person.
+        if (whose !== writer) break;
+        await sendOne(kept);
+      }
     } while (again);
   } catch {
     // Off-line, signed out or the server failed: later.
