@@ -131,8 +131,8 @@ describe('a run on its way into the table', () => {
     expect((await mei.append(t.place.run, [taken])).status).toBe(200);
     expect((await jonah.append(t.place.run, events.slice(20, 22))).body.error.code).toBe('HOLD_ENDED');
     const today = await jonah.get('/api/today');
-    const runs = today.body.orders.flatMap((o: { jobs: { joints: { run: { id: string; holderPerson: string } | null }[] }[] }) =>
-      o.jobs.flatMap((j) => j.joints.map((x) => x.run)),
+    const runs = today.body.orders.flatMap((o: { jobs: { joints: { runs: { id: string; holderPerson: string }[] }[] }[] }) =>
+      o.jobs.flatMap((j) => j.joints.flatMap((x) => x.runs)),
     );
     expect(runs).toContainEqual(expect.objectContaining({ id: t.place.run, holderPerson: 'Mei Sandoval', state: 'open' }));
   });

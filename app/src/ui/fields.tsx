@@ -139,12 +139,28 @@ export function FieldLabel({ children }: { children: string }) {
   return <Text style={{ fontSize: 15, color: inks.inkSoft }}>{children}</Text>;
 }
 
-export function Chip({ role, text, on, onPress }: { role: 'radio' | 'checkbox' | 'tab'; text: string; on: boolean; onPress: () => void }) {
+interface ChipProps {
+  role: 'radio' | 'checkbox' | 'tab';
+  text: string;
+  on: boolean;
+  onPress: () => void;
+  /** As high as a gloved thumb needs it. */
+  size?: 'hand' | 'desk';
+}
+
+export function Chip({ role, text, on, onPress, size = 'desk' }: ChipProps) {
   const inks = useInks();
   const state = role === 'tab' ? { 'aria-selected': on } : { 'aria-checked': on };
   return (
     <View style={[styles.chip, { borderColor: on ? inks.brand : inks.partEdge, backgroundColor: on ? inks.brand : inks.card }]}>
-      <TouchableRipple role={role as never} {...state} aria-label={text} onPress={onPress} {...pressedBySpace(onPress)} style={styles.chipPress}>
+      <TouchableRipple
+        role={role as never}
+        {...state}
+        aria-label={text}
+        onPress={onPress}
+        {...pressedBySpace(onPress)}
+        style={[styles.chipPress, size === 'hand' && styles.chipHand]}
+      >
         <Text style={{ fontSize: 16, color: on ? inks.onBrand : inks.ink, fontWeight: on ? '700' : '400' }}>{text}</Text>
       </TouchableRipple>
     </View>
@@ -180,4 +196,5 @@ const styles = StyleSheet.create({
   problem: { paddingHorizontal: 4 },
   chip: { borderWidth: 2, borderRadius: 10, overflow: 'hidden' },
   chipPress: { minHeight: 44, justifyContent: 'center', paddingHorizontal: 14 },
+  chipHand: { minHeight: 64, paddingHorizontal: 18 },
 });

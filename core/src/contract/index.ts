@@ -1,5 +1,5 @@
 export { isAllowed, permissions, ROLES, type Permission, type Role } from './permissions';
 export { routes, type RouteName } from './routes';
 export { ChangesQuery, DiscQuery, ExportQuery, FindQuery, ImportQuery, OrdersQuery, PartsQuery, PieceQuery, SignInBody, SwitchShopBody } from './bodies';
-export { replies, type Appended, type Entry, type Joint, type Me, type Order, type Person, type RunBrief, type Shop } from './replies';
+export { jointSeen, replies, runName, type Appended, type Entry, type Joint, type Me, type Order, type Person, type RunBrief, type Shop } from './replies';
 export { DaySchema, finite, FastenerIdSchema, KeySchema, textOf, TimeSchema, UuidSchema } from './text';

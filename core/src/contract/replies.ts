@@ -1,5 +1,7 @@
 import * as v from 'valibot';
 import type { OrderEntry } from '../order/entries';
+import type { JointSeen } from '../order/jointState';
+import { TAKE_APART } from '../procedure/parts';
 import { ENTRY_KINDS, ORDER_STATES } from '../order/names';
 import { UNIT_CODES } from '../quantity/unit';
 import { ROLES } from './permissions';
@@ -29,6 +31,10 @@ export type Shop = v.InferOutput<typeof ShopSchema>;
 
 const RunBriefSchema = v.object({
   id,
+  /** The procedure, the taking apart before it, or what falls due after. */
+  part: v.optional(v.string(), 'procedure'),
+  /** Which bank, cap or cylinder, where the joint occurs several times. */
+  instance: v.optional(nullableText, null),
   state: v.picklist(['open', 'paused', 'finished']),
   holderPerson: v.string(),
   holderDevice: id,
@@ -46,6 +52,10 @@ const RunBriefSchema = v.object({
     putIn: v.optional(v.array(v.string()), []),
     /** How much waits for the lead's word. */
     asksLead: v.optional(v.number(), 0),
+    /** Where the fasteners that came out are kept. */
+    bags: v.optional(v.array(v.object({ bag: v.string(), fasteners: v.array(v.string()) })), []),
+    /** What was measured in it, to be compared with the other banks, caps or cylinders. */
+    measured: v.optional(v.array(v.object({ step: v.string(), row: nullableText, mm: v.number() })), []),
   }),
 });
 export type RunBrief = v.InferOutput<typeof RunBriefSchema>;
@@ -57,9 +67,34 @@ const JointSchema = v.object({
   revision: v.string(),
   sheetTitle: v.string(),
   sheetKind: v.optional(v.string(), ''),
-  run: v.nullable(RunBriefSchema),
+  /** Where it occurs several times: how often, which belong together, where the crank stands for each. */
+  instances: v.optional(
+    v.nullable(
+      v.object({
+        kind: v.string(),
+        labels: v.array(v.string()),
+        pairs: v.optional(v.array(v.tuple([v.string(), v.string()]))),
+        crankDeg: v.optional(v.record(v.string(), v.number())),
+      }),
+    ),
+    null,
+  ),
+  /** The sheet says how it is taken apart. */
+  takesApart: v.optional(v.boolean(), false),
+  runs: v.optional(v.array(RunBriefSchema), []),
 });
 export type Joint = v.InferOutput<typeof JointSchema>;
+
+/** A run for people: the joint, which of them, and what is done with it. @example runName(rods, trial) // 'Rod caps 3' */
+export const runName = ({ name }: Pick<Joint, 'name'>, { part, instance }: Pick<RunBrief, 'part' | 'instance'>): string =>
+  `${name}${instance ? ` ${instance}` : ''}${part === TAKE_APART ? ', taking apart' : ''}`;
+
+/** A joint as it is weighed where a repair order's state is asked for. */
+export const jointSeen = ({ name, runs, instances }: Joint): JointSeen => ({
+  name,
+  instances,
+  runs: runs.map(({ part, instance, state, standing }) => ({ part, instance, state, putIn: standing.putIn, asksLead: standing.asksLead })),
+});
 
 /** A newer server may have kinds of entries that are not known here: they are passed over. */
 const EntriesSchema = v.pipe(

@@ -68,6 +68,7 @@ const GROUP: readonly Column[] = [
   column('compounds', 'json'),
   column('friction'),
   column('friction condition', 'text', 'frictionCondition'),
+  column('behind'),
   column('on replace', 'text', 'onReplace'),
 ];
 

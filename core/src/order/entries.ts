@@ -1,6 +1,6 @@
 import * as v from 'valibot';
-import { DaySchema, finite, KeySchema, textOf, UuidSchema } from '../contract/text';
-import { MEASURE_KINDS } from '../measure/names';
+import { DaySchema, FastenerIdSchema, finite, KeySchema, textOf, UuidSchema } from '../contract/text';
+import { measuredFields } from '../measure/measuredSchema';
 import { PART_STATES } from './partState';
 
 const cents = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(100_000_000));
@@ -60,19 +60,23 @@ export const OrderEntrySchema = v.variant('kind', [
     cameBack: v.optional(long),
     checked: v.optional(long),
   }),
-  v.strictObject({ kind: v.literal('photo'), photo: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)), of: short, width: pixels, height: pixels }),
+  v.strictObject({
+    kind: v.literal('photo'),
+    photo: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)),
+    of: short,
+    width: pixels,
+    height: pixels,
+    /** Where it was taken in the work: at a step, of a fastener. */
+    joint: v.optional(UuidSchema),
+    step: v.optional(KeySchema),
+    fastener: v.optional(FastenerIdSchema),
+  }),
   /** Raw readings as they were typed, in their unit; the verdict as it was shown. */
   v.strictObject({
     kind: v.literal('measurement'),
     joint: v.optional(UuidSchema),
-    what: v.picklist(MEASURE_KINDS),
     of: short,
-    instrument: short,
-    unit: v.picklist(['mm', '[in_i]']),
-    uncertainty: v.pipe(finite, v.minValue(0)),
-    limits: v.record(KeySchema, finite),
-    rows: v.pipe(v.array(v.strictObject({ row: textOf(40), values: v.pipe(v.array(v.nullable(finite)), v.maxLength(6)) })), v.minLength(1), v.maxLength(80)),
-    strip: v.optional(v.pipe(v.array(v.strictTuple([finite, finite])), v.minLength(2), v.maxLength(12))),
+    ...measuredFields,
     verdict: v.picklist(['pass', 'marginal', 'fail']),
     /** Putting it right against a new one: a warped manifold is flattened where that is cheaper. */
     prices: v.optional(v.strictObject({ mend: cents, replace: cents })),
@@ -81,7 +85,19 @@ export const OrderEntrySchema = v.variant('kind', [
     note: v.optional(long),
   }),
   /** Put in for the job by somebody's own idea: it must come out again. */
-  v.strictObject({ kind: v.literal('putIn'), job: UuidSchema, what: short, out: v.boolean() }),
+  v.strictObject({
+    kind: v.literal('putIn'),
+    job: UuidSchema,
+    what: short,
+    out: v.boolean(),
+    /** Rags and plugs are counted in, and counted out. */
+    count: v.optional(count),
+    countOut: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1000))),
+  }),
+  /** Something fell: the job stands still until it is in the hand again. */
+  v.strictObject({ kind: v.literal('dropped'), job: UuidSchema, what: short, where: short, found: v.optional(short) }),
+  /** A neighbour that was loosened to make room, and that no sheet leads: open until somebody says how it was tightened. */
+  v.strictObject({ kind: v.literal('loosened'), job: UuidSchema, what: short, tight: v.optional(long) }),
 ]);
 export type OrderEntry = v.InferOutput<typeof OrderEntrySchema>;
 export type EntryKind = OrderEntry['kind'];

@@ -1,4 +1,4 @@
-import { blockers, jointPlaces, mayNotBecome, putIns, stepsFrom, ORDER_STATES, type OrderEntry } from '.';
+import { blockers, jointState, type JointSeen, type RunSeen, jointPlaces, mayNotBecome, putIns, stepsFrom, ORDER_STATES, type OrderEntry } from '.';
 
 const JOB = '5e000000-0000-4000-8000-000000000301';
 const JOINT = '5e000000-0000-4000-8000-000000000401';
@@ -11,12 +11,14 @@ const part = (state: Extract<OrderEntry, { kind: 'part' }>['state'], need?: stri
   state,
   cents: 100,
 });
-const tight = { name: 'Head', run: { state: 'finished' as const } };
+const run = (state: RunSeen['state'], over: Partial<RunSeen> = {}): RunSeen => ({ part: 'procedure', instance: null, state, ...over });
+const head = (...runs: RunSeen[]): JointSeen => ({ name: 'Head', runs, instances: null });
+const tight = head(run('finished'));
 
 describe('what holds a repair order up', () => {
   test('parts that are not here, parts that are out, the lead, joints, and what is still in', () => {
     const found = blockers({
-      joints: [{ name: 'Head', run: { state: 'open', asksLead: 1, putIn: ['crank lock'] } }],
+      joints: [head(run('open', { asksLead: 1, putIn: ['crank lock'] }))],
       entries: [
         part('ordered'),
         part('here'),
@@ -31,7 +33,7 @@ describe('what holds a repair order up', () => {
   test('it is not handed over with a rag in it, nor to be checked with a joint open', () => {
     const rag: OrderEntry = { kind: 'putIn', job: JOB, what: 'Rag', out: false };
     expect(mayNotBecome('done', { joints: [tight], entries: [rag] })).toMatch(/Rag: still in/);
-    expect(mayNotBecome('toCheck', { joints: [{ name: 'Head', run: null }], entries: [] })).toMatch(/not started/);
+    expect(mayNotBecome('toCheck', { joints: [head()], entries: [] })).toMatch(/not started/);
     expect(mayNotBecome('done', { joints: [tight], entries: [{ ...rag, out: true }] })).toBeNull();
     expect(mayNotBecome('waiting', { joints: [], entries: [part('needed')] })).toBeNull();
     expect(putIns({ joints: [], entries: [rag] })).toEqual(['Rag']);
@@ -46,6 +48,49 @@ describe('what holds a repair order up', () => {
 });
 
 test('the joints of a job: through, in work, next, later', () => {
-  expect(jointPlaces([tight, { run: null }, { run: null }])).toEqual(['done', 'next', 'later']);
-  expect(jointPlaces([tight, { run: { state: 'paused' } }, { run: null }])).toEqual(['done', 'inWork', 'later']);
+  expect(jointPlaces([tight, head(), head()])).toEqual(['done', 'next', 'later']);
+  expect(jointPlaces([tight, head(run('paused')), head()])).toEqual(['done', 'inWork', 'later']);
+});
+
+describe('how far a joint is', () => {
+  test('coming apart, apart, in work, tight', () => {
+    const off = (state: RunSeen['state']): RunSeen => run(state, { part: 'takeApart' });
+    expect([head(), head(off('open')), head(off('finished')), head(off('finished'), run('open')), tight].map(jointState)).toEqual([
+      'notStarted',
+      'comingApart',
+      'apart',
+      'inWork',
+      'tight',
+    ]);
+  });
+
+  test('with banks or caps it is tight when every one is', () => {
+    const banks = (...runs: RunSeen[]): JointSeen => ({ ...head(...runs), instances: { labels: ['left', 'right'] } });
+    const left = run('finished', { instance: 'left' });
+    expect(jointState(banks(left))).toBe('inWork');
+    expect(jointState(banks(left, run('finished', { instance: 'right' })))).toBe('tight');
+    expect(mayNotBecome('toCheck', { joints: [banks(left)], entries: [] })).toMatch(/not finished/);
+  });
+});
+
+describe('what happened on the way', () => {
+  const dropped: OrderEntry = { kind: 'dropped', job: JOB, what: 'M8 nut', where: 'into the bell housing' };
+  const loosened: OrderEntry = { kind: 'loosened', job: JOB, what: 'Starter bracket' };
+  const rags: OrderEntry = { kind: 'putIn', job: JOB, what: 'rags in the ports', out: false, count: 6, countOut: 5 };
+
+  test('a dropped part holds the order up before all else, until it is found', () => {
+    expect(blockers({ joints: [head()], entries: [dropped] })[0]).toEqual({ by: 'dropped', text: 'M8 nut: dropped, not found' });
+    expect(mayNotBecome('toCheck', { joints: [tight], entries: [dropped] })).toMatch(/not found/);
+    expect(mayNotBecome('toCheck', { joints: [tight], entries: [{ ...dropped, found: 'magnet, bottom of the housing' }] })).toBeNull();
+  });
+
+  test('a neighbour that was loosened is open until somebody says how it was tightened', () => {
+    expect(mayNotBecome('toCheck', { joints: [tight], entries: [loosened] })).toMatch(/Starter bracket: loosened/);
+    expect(mayNotBecome('toCheck', { joints: [tight], entries: [{ ...loosened, tight: '22 N·m, click' }] })).toBeNull();
+  });
+
+  test('rags are counted in and out: five of six is one too many inside', () => {
+    expect(mayNotBecome('done', { joints: [tight], entries: [rags] })).toMatch(/1 of 6 × rags in the ports: still in/);
+    expect(mayNotBecome('done', { joints: [tight], entries: [{ ...rags, countOut: 6, out: true }] })).toBeNull();
+  });
 });

@@ -1,21 +1,25 @@
 import type { OrderEntry } from './entries';
+import { jointState, type JointSeen, type JointState } from './jointState';
 import type { OrderState } from './names';
 import { isAwaited } from './partState';
 
 /** What there is to know of a repair order to say where it stands. */
 export interface OrderSeen {
-  joints: readonly { name: string; run: { state: 'open' | 'paused' | 'finished'; putIn?: readonly string[] | undefined; asksLead?: number | undefined } | null }[];
+  joints: readonly JointSeen[];
   entries: readonly OrderEntry[];
 }
 
 /** One thing that holds a repair order up. */
 export interface Blocker {
-  by: 'part' | 'outside' | 'measured' | 'lead' | 'joint' | 'putIn';
+  by: 'dropped' | 'part' | 'outside' | 'measured' | 'lead' | 'joint' | 'loosened' | 'putIn';
   text: string;
 }
 
+const STANDS: Record<Exclude<JointState, 'tight'>, string> = { notStarted: 'not started', comingApart: 'taking apart not finished', apart: 'apart', inWork: 'not finished' };
+
 /** Everything that holds it up, the most pressing first. */
 export function blockers({ joints, entries }: OrderSeen): Blocker[] {
+  const dropped = entries.flatMap((e): Blocker[] => (isLost(e) ? [{ by: 'dropped', text: `${e.what}: dropped, not found` }] : []));
   const parts = entries.flatMap((e): Blocker[] =>
     e.kind === 'part' && isAwaited(e.state) ? [{ by: 'part', text: `${e.count} × ${e.what}: ${e.state === 'ordered' ? 'ordered, not here' : 'not ordered'}` }] : [],
   );
@@ -27,15 +31,34 @@ export function blockers({ joints, entries }: OrderSeen): Blocker[] {
       ? []
       : [{ by: 'measured', text: `${e.of}: ${e.then === 'stop' ? 'stopped' : e.verdict === 'fail' ? 'out of its limits' : 'to be measured again'}` }],
   );
-  const leads = joints.flatMap((j): Blocker[] => (j.run?.asksLead ? [{ by: 'lead', text: `${j.name}: waits for the lead’s word` }] : []));
-  const open = joints.flatMap((j): Blocker[] => (j.run?.state === 'finished' ? [] : [{ by: 'joint', text: `${j.name}: ${j.run ? 'not finished' : 'not started'}` }]));
-  return [...parts, ...outside, ...measured, ...leads, ...open, ...putIns({ joints, entries }).map((text): Blocker => ({ by: 'putIn', text: `${text}: still in` }))];
+  const leads = joints.flatMap((j): Blocker[] => (j.runs.some((r) => r.asksLead) ? [{ by: 'lead', text: `${j.name}: waits for the lead’s word` }] : []));
+  const open = joints.flatMap((j): Blocker[] => {
+    const state = jointState(j);
+    return state === 'tight' ? [] : [{ by: 'joint', text: `${j.name}: ${STANDS[state]}` }];
+  });
+  const loosened = entries.flatMap((e): Blocker[] => (e.kind === 'loosened' && e.tight === undefined ? [{ by: 'loosened', text: `${e.what}: loosened, not tight again` }] : []));
+  return [
+    ...dropped,
+    ...parts,
+    ...outside,
+    ...measured,
+    ...leads,
+    ...open,
+    ...loosened,
+    ...putIns({ joints, entries }).map((text): Blocker => ({ by: 'putIn', text: `${text}: still in` })),
+  ];
 }
+
+/** What fell and is not in the hand again. */
+export const isLost = (e: OrderEntry): e is Extract<OrderEntry, { kind: 'dropped' }> => e.kind === 'dropped' && e.found === undefined;
 
 /** What was put in for the work and must come out. */
 export function putIns({ joints, entries }: OrderSeen): string[] {
-  return [...joints.flatMap((j) => j.run?.putIn ?? []), ...entries.flatMap((e) => (e.kind === 'putIn' && !e.out ? [e.what] : []))];
+  return [...joints.flatMap((j) => j.runs.flatMap((r) => r.putIn ?? [])), ...entries.flatMap((e) => (e.kind === 'putIn' && !e.out ? [stillIn(e)] : []))];
 }
+
+/** Of what was counted in, only what was counted out is out. */
+const stillIn = ({ what, count, countOut }: Extract<OrderEntry, { kind: 'putIn' }>): string => (count === undefined ? what : `${count - (countOut ?? 0)} of ${count} × ${what}`);
 
 const ORDERLY: Record<OrderState, readonly OrderState[]> = {
   open: ['waiting', 'out', 'inWork'],
@@ -49,17 +72,11 @@ const ORDERLY: Record<OrderState, readonly OrderState[]> = {
 /** Steps from a state, in the order offered. What is handed over stays so. */
 export const stepsFrom = (state: OrderState): readonly OrderState[] => ORDERLY[state];
 
+const IN_THE_WAY: readonly Blocker['by'][] = ['dropped', 'joint', 'loosened', 'outside', 'measured', 'putIn'];
+
 /** What keeps a repair order from a state; null where it may go there. */
 export function mayNotBecome(to: OrderState, seen: OrderSeen): string | null {
   const of = (kinds: readonly Blocker['by'][]): string[] => blockers(seen).flatMap((b) => (kinds.includes(b.by) ? [b.text] : []));
-  const holding =
-    to === 'toCheck' ? of(['joint', 'outside', 'measured', 'putIn']) : to === 'done' || to === 'handedOver' ? of(['joint', 'outside', 'measured', 'putIn', 'lead']) : [];
+  const holding = to === 'toCheck' ? of(IN_THE_WAY) : to === 'done' || to === 'handedOver' ? of([...IN_THE_WAY, 'lead']) : [];
   return holding.length > 0 ? holding.join('; ') : null;
-}
-
-/** A joint of a job: through, in work, or the next one. Later ones wait where an earlier one is not through. */
-export type JointPlace = 'done' | 'inWork' | 'next' | 'later';
-export function jointPlaces(joints: readonly { run: { state: 'open' | 'paused' | 'finished' } | null }[]): JointPlace[] {
-  const first = joints.findIndex((j) => j.run?.state !== 'finished');
-  return joints.map((j, i) => (j.run?.state === 'finished' ? 'done' : j.run ? 'inWork' : i === first ? 'next' : 'later'));
 }

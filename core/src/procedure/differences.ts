@@ -114,8 +114,18 @@ const REUSE_WORDS: Record<Group['reuse'], string> = {
 function steps(mine: Sheet, other: Sheet): Difference[] {
   const missing = mine.steps.filter((s) => !other.steps.some((o) => o.id === s.id));
   const added = other.steps.filter((s) => !mine.steps.some((o) => o.id === s.id));
-  return [...missing.map((s) => difference('step', `Not there: ${s.text}`)), ...added.map((s) => difference('step', `Only there: ${s.text}`))];
+  const changed = mine.steps.filter((s) => other.steps.some((o) => o.id === s.id && JSON.stringify(o) !== JSON.stringify(s)));
+  const apart = JSON.stringify(mine.takeApart) === JSON.stringify(other.takeApart) ? [] : [difference('step', 'It is taken apart in another way.')];
+  return [
+    ...apart,
+    ...changed.map((s) => difference('step', `Another one there: ${s.text}`, isJudged(s))),
+    ...missing.map((s) => difference('step', `Not there: ${s.text}`)),
+    ...added.map((s) => difference('step', `Only there: ${s.text}`)),
+  ];
 }
+
+/** What decides whether the work goes on. */
+const isJudged = (s: Sheet['steps'][number]): boolean => s.limits !== undefined || s.measure !== undefined || s.answers !== undefined;
 
 function where(mine: Sheet, other: Sheet): Difference[] {
   const words = ({ applies: a }: Sheet): string =>

@@ -15,7 +15,7 @@ export {
   type Sheet,
   type SheetPart,
 } from './sheet';
-export { COMPOUND_KINDS, COMPOUND_PLACES, PHASES, STEP_KINDS, StepSchema, type Compound, type Step } from './step';
+export { CONSEQUENCES, COMPOUND_KINDS, COMPOUND_PLACES, PHASES, STEP_KINDS, StepSchema, type Compound, type Step } from './step';
 export { ACTIONS, ORDERS, PURPOSES, StageSchema, type Action, type Order, type Part, type Repeat, type Stage, type Target } from './stage';
 export {
   actsOf,
@@ -34,7 +34,9 @@ export {
   stageAt,
   stageIndex,
 } from './stageFacts';
-export { PROCEDURE, sheetForPart, TAKE_APART } from './runParts';
+export { READY_CHECKS, type ReadyCheck } from './readyChecks';
+export { PROCEDURE, TAKE_APART } from './parts';
+export { sheetForPart } from './runParts';
 export { readSheet } from './migrateSheet';
 export { assertRunnable } from './assertRunnable';
 export { checkSheet, errorsOf, FINDING_CODES, finalTorques, purposeOf, yieldTorqueNm, type Finding, type FindingCode, type FindingLevel } from './checks';

@@ -1,8 +1,6 @@
 import { AppError } from '../errors';
+import { PROCEDURE, TAKE_APART } from './parts';
 import type { Sheet } from './sheet';
-
-export const PROCEDURE = 'procedure';
-export const TAKE_APART = 'takeApart';
 
 const partsBySheet = new WeakMap<Sheet, Map<string, Sheet>>();
 
@@ -26,6 +24,6 @@ function cut(sheet: Sheet, part: string): Sheet {
   if (!first) throw new AppError('SHEET_INVALID', { where: `part ${part}` });
   const order = first.order ?? sheet.stages.findLast((s) => s.order)?.order;
   const ids = new Set(stages.map((s) => s.id));
-  const steps = sheet.steps.filter((s) => 'stage' in s.due && ids.has(s.due.stage));
+  const steps = sheet.steps.filter((s) => s.due.when === 'atFailure' || ('stage' in s.due && ids.has(s.due.stage)));
   return { ...sheet, stages: [order ? { ...first, order } : first, ...rest], steps, clocks: [] };
 }

@@ -30,6 +30,8 @@ export const GroupSchema = v.strictObject({
   compounds: v.pipe(v.array(CompoundSchema), v.maxLength(8)),
   friction: textOf(60),
   frictionCondition: v.picklist(FRICTION_CONDITIONS),
+  /** What lies behind the bottom of its hole: nothing is drilled into it. */
+  behind: v.optional(textOf(60)),
   /** A fastener replaced after the first angle: alone, everything anew, or the lead decides (left out: the lead). */
   onReplace: v.optional(v.picklist(['single', 'redo', 'lead'])),
 });

@@ -19,7 +19,7 @@ test('threads with the pitch where the name does not say it, in the shop’s num
 
 test('every stage, repeat and step of the demo sheets is said without holes', () => {
   for (const sheet of demoSheets) {
-    const said = [...sheet.stages.map((s) => `${stageWords(s, format)} ${repeatWords(s)}`), ...sheet.steps.map((s) => dueWords(s, sheet.stages))];
+    const said = [...sheet.stages.map((s) => `${stageWords(s, format)} ${repeatWords(s)}`), ...sheet.steps.map((s) => dueWords(s, sheet))];
     for (const words of said) expect(words).not.toMatch(/undefined|null|NaN|^ *$/);
   }
   expect(repeatWords({ ...(headSheet.stages[0] as (typeof headSheet.stages)[number]), repeat: { kind: 'untilSettled', maxPasses: 5, movedMoreThanDeg: 3 } })).toBe(

@@ -46,8 +46,8 @@ export function repeatWords({ repeat }: Stage): string {
 }
 
 /** When a step comes due, by the name of its stage. */
-export function dueWords({ due }: Step, stages: readonly Stage[]): string {
-  const name = (id: string): string => stages.find((s) => s.id === id)?.name ?? id;
+export function dueWords({ due }: Step, { stages, takeApart }: { stages: readonly Stage[]; takeApart: readonly Stage[] }): string {
+  const name = (id: string): string => [...stages, ...takeApart].find((s) => s.id === id)?.name ?? id;
   switch (due.when) {
     case 'before':
       return `before “${name(due.stage)}”`;

@@ -1,5 +1,6 @@
 import { seatsOf, stageIndex, type Sheet, type Stage } from '../procedure';
 import type { Quantity } from '../quantity';
+import { seenIn, type RecordedSight } from './seenIn';
 import { evolve, initialState, judgePull, seatIdOf, taskOf, type Deviation, type EventOf, type RunEvent, type RunState, type Verdict } from '../run';
 
 /** One pull as the record shows it: what was aimed at, what was said, by whom, when. */
@@ -54,6 +55,8 @@ export interface RunRecord {
   order: string[];
   deviations: readonly Deviation[];
   said: RecordedWord[];
+  /** Seen, measured, tried, gone wrong, kept where. */
+  seen: RecordedSight[];
   pullCount: number;
   /** Passes that a settling stage took, by stage id. */
   passes: Record<string, number>;
@@ -89,6 +92,7 @@ export function runRecord(sheet: Sheet, list: Iterable<RunEvent>): RunRecord {
     order: pulls.map((p) => p.event),
     deviations: state.progress.deviations,
     said: saidIn(state),
+    seen: seenIn(state),
     pullCount: counted.length,
     passes: passesOf(counted),
   };

@@ -14,7 +14,7 @@ import { next, type Next } from './next';
 import { allSame, notNext, sameFastener } from './refuse';
 import type { RunState } from './state';
 import { placeOf as placeOfStep } from './steps';
-import { withinLimits } from './foldStep';
+import { judgedFor, withinLimits } from './foldStep';
 
 /**
  * Lets an event in or refuses it. The same code decides on the device and on the server.
@@ -72,55 +72,37 @@ function admitDoneAt(event: RunEvent, doneAt: string): void {
 
 type Open = Exclude<RunEvent, EventOf<'started' | 'tookOver'>>;
 
+/** Who lets in which kind of event; what is not named here may always come. */
+const ADMITS: { [T in Open['type']]?: (state: RunState, event: EventOf<T>, due: Next) => void } = {
+  variantAnswered: admitVariant,
+  valueChosen: admitValue,
+  fitted: admitFitted,
+  wrenchChosen: admitTool,
+  wrenchSet: (_state, event, due) => admitSetting(event, due),
+  stepDone: admitStep,
+  pulled: admitPull,
+  passConfirmed: admitPass,
+  roundDone: (_state, event, due) => admitRound(event, due),
+  waited: (_state, event, due) => admitWaited(event, due),
+  overran: admitOverrun,
+  held: (_state, event, due) => admitHeld(event, due),
+  used: admitUsed,
+  swapped: admitSwap,
+  setAside: admitAside,
+  failed: (_state, event, due) => admitFailure(event, due),
+  added: admitAdded,
+  bagged: (_state, event, due) => admitBagged(event, due),
+  restarted: admitRestart,
+  reconciled: (_state, event, due) => admitReconciled(event, due),
+  undone: admitBack,
+  corrected: admitBack,
+  resumed: (_state, _event, due) => admitEnd('resumed', due),
+  finished: (_state, _event, due) => admitEnd('finished', due),
+};
+
 function admitWhat(state: RunState, event: Open, due: Next): void {
-  switch (event.type) {
-    case 'variantAnswered':
-      return admitVariant(state, event);
-    case 'valueChosen':
-      return admitValue(state, event, due);
-    case 'fitted':
-      return admitFitted(state, event, due);
-    case 'wrenchChosen':
-      return admitTool(state, event, due);
-    case 'wrenchSet':
-      return admitSetting(event, due);
-    case 'stepDone':
-      return admitStep(state, event, due);
-    case 'pulled':
-      return admitPull(state, event, due);
-    case 'passConfirmed':
-      return admitPass(state, event, due);
-    case 'roundDone':
-      return admitRound(event, due);
-    case 'waited':
-      return admitWaited(event, due);
-    case 'overran':
-      return admitOverrun(state, event, due);
-    case 'held':
-      return admitHeld(event, due);
-    case 'used':
-      return admitUsed(state, event);
-    case 'swapped':
-      return admitSwap(state, event, due);
-    case 'setAside':
-      return admitAside(state, event, due);
-    case 'failed':
-      return admitFailure(event, due);
-    case 'added':
-      return admitAdded(state, event, due);
-    case 'restarted':
-      return admitRestart(state, event, due);
-    case 'reconciled':
-      return admitReconciled(event, due);
-    case 'undone':
-    case 'corrected':
-      return admitBack(state, event);
-    case 'resumed':
-    case 'finished':
-      return admitEnd(event.type, due);
-    default:
-      return;
-  }
+  const admits = ADMITS[event.type] as ((state: RunState, event: Open, due: Next) => void) | undefined;
+  admits?.(state, event, due);
 }
 
 function admitEnd(type: 'resumed' | 'finished', due: Next): void {
@@ -183,21 +165,49 @@ function admitStep(state: RunState, event: EventOf<'stepDone'>, due: Next): void
 
 function admitAnswer(step: Step, payload: EventOf<'stepDone'>['payload']): void {
   if (payload.pendingLead && step.kind === 'apply') throw new AppError('PENDING_NOT_ALLOWED');
-  if (step.answers && !step.answers.some((a) => a.text === payload.answer)) throw new AppError('ANSWER_UNKNOWN', { answer: payload.answer ?? '' });
+  if (step.kind === 'rest' && !payload.note) throw new AppError('NOTE_NEEDED');
+  if (step.answers) admitAnswers(step, step.answers, payload);
+  if (step.measure) return admitMeasured(step, payload);
   if (!step.limits) return;
   const rows = step.rows ?? [undefined];
   const given = payload.measurements ?? [];
-  const isComplete = given.length === rows.length && rows.every((row) => given.some((m) => m.row === row));
-  if (!isComplete) throw new AppError('MEASUREMENTS_NEEDED', { count: rows.length });
+  if (!coversRows(rows, given)) throw new AppError('MEASUREMENTS_NEEDED', { count: rows.length });
   const unit = step.limits.max?.unit ?? step.limits.min?.unit;
   for (const m of given) if (unit) convert(m.value, unit);
   withinLimits(step, given);
 }
 
+const coversRows = (rows: readonly (string | undefined)[], given: readonly { row?: string | undefined }[]): boolean =>
+  given.length === rows.length && rows.every((row) => given.some((g) => g.row === row));
+
+/** One of the sheet's own answers: for each of its rows, where it has any. */
+function admitAnswers(step: Step, known: NonNullable<Step['answers']>, payload: EventOf<'stepDone'>['payload']): void {
+  const given = step.rows ? (payload.answers ?? []) : [{ answer: payload.answer ?? '' }];
+  if (step.rows && !coversRows(step.rows, payload.answers ?? [])) throw new AppError('ANSWERS_NEEDED', { count: step.rows.length });
+  const unknown = given.find((g) => !known.some((a) => a.text === g.answer));
+  if (unknown) throw new AppError('ANSWER_UNKNOWN', { answer: unknown.answer });
+}
+
+/** Of the kind that the sheet asks for, at every place it names, and enough to judge. */
+function admitMeasured(step: Step, { measured }: EventOf<'stepDone'>['payload']): void {
+  const rows = step.rows ?? [];
+  const isThere =
+    measured !== undefined && measured.what === step.measure?.what && rows.every((row) => measured.rows.some((r) => r.row === row && r.values.some((x) => x !== null)));
+  if (!isThere) throw new AppError('MEASUREMENTS_NEEDED', { count: Math.max(1, rows.length) });
+  judgedFor(step, measured);
+}
+
+/** What came out, each in one bag or on one board. */
+function admitBagged(event: EventOf<'bagged'>, due: Next): void {
+  if (due.kind !== 'bag') throw notNext(due);
+  const { fasteners } = event.payload;
+  if (fasteners.some((f) => !due.fasteners.includes(f)) || new Set(fasteners).size !== fasteners.length) throw new AppError('REQUIRES_ALL');
+}
+
 /** Only plain steps are put off, and only to one that comes later. */
 function admitDeferral(state: RunState, step: Step, to: string): void {
   const later = state.sheet.steps.find((s) => s.id === to);
-  const mayWait = !step.answers && !step.limits && !['hold', 'mark', 'apply'].includes(step.kind);
+  const mayWait = !step.answers && !step.limits && !step.measure && !['hold', 'rest', 'mark', 'apply'].includes(step.kind);
   if (!mayWait || !later || placeOfStep(state.sheet, later) < placeOfStep(state.sheet, step) || later.id === step.id) throw new AppError('DEFER_NOT_ALLOWED');
 }
 

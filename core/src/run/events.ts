@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { FastenerIdSchema, finite, KeySchema, textOf, TimeSchema, UuidSchema } from '../contract/text';
+import { MeasuredSchema } from '../measure/measuredSchema';
 import { QuantitySchema, WrenchSchema } from '../quantity';
 import { StatementSchema } from './statement';
 
@@ -60,6 +61,12 @@ const payloads = {
     /** neighbours: those found to have moved. */
     moved: v.optional(fasteners),
     answer: v.optional(textOf(60)),
+    /** One answer for each row of the step. */
+    answers: v.optional(v.pipe(v.array(v.strictObject({ row: textOf(40), answer: textOf(60) })), v.minLength(1), v.maxLength(60))),
+    /** What was seen, in words; for a heavy part what it rests on. */
+    note,
+    /** Raw readings, place by place. */
+    measured: v.optional(MeasuredSchema),
     measurements: v.optional(v.pipe(v.array(v.strictObject({ row: v.optional(textOf(40)), value: QuantitySchema })), v.minLength(1), v.maxLength(120))),
     deferTo: v.optional(KeySchema),
     pendingLead: v.optional(v.literal(true)),
@@ -117,6 +124,8 @@ const payloads = {
     pass: count,
     fasteners: v.pipe(v.array(v.strictObject({ fastener: FastenerIdSchema, found: v.picklist(['turned', 'notTurned', 'cannotTell']) })), v.minLength(1), v.maxLength(240)),
   }),
+  /** Where fasteners that came out are kept, and how long they are where lengths differ. */
+  bagged: v.strictObject({ fasteners, bag: textOf(40), lengthMm: v.optional(v.pipe(finite, v.gtValue(0))) }),
   photoAttached: v.strictObject({ photo: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)), of: v.optional(FastenerIdSchema), note }),
   finished: v.strictObject({}),
 } as const;

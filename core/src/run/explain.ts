@@ -7,13 +7,19 @@ const bolt = (fastener: string): string => {
   return life === '1' ? `${seat}` : `${seat} (the new one)`;
 };
 
+const SAID = {
+  start: 'Start the run once the cautions are read.',
+  resume: 'The run is paused: carry on where it stopped.',
+  mark: 'Paint a stripe on each before the first angle: from then on only the stripe tells what has turned.',
+  reconcile: 'Look at each stripe of this pass first: what you see goes before what was sent.',
+  bag: 'Say where what came out is kept: what goes back goes back into its own hole.',
+  finish: 'Every fastener is through: finish puts the values on the repair order.',
+  done: 'The run is finished and on the repair order.',
+} as const;
+
 /** What comes next and why, in one sentence that a technician understands. */
 export function explain(due: Next): string {
   switch (due.kind) {
-    case 'start':
-      return 'Start the run once the cautions are read.';
-    case 'resume':
-      return 'The run is paused: carry on where it stopped.';
     case 'chooseValue':
       return `The sheet gives a range for “${due.stage.name}”: choose one value, it holds for every fastener of the joint.`;
     case 'fit':
@@ -36,8 +42,6 @@ export function explain(due: Next): string {
       return `Choose the tool for “${due.stage.name}”.`;
     case 'setTool':
       return `Set it to ${plainText(due.setting)}: “${due.stage.name}” is published as ${plainText(due.target)}.`;
-    case 'mark':
-      return 'Paint a stripe on each before the first angle: from then on only the stripe tells what has turned.';
     case 'pull':
       return `${bolt(due.fastener)}, ${due.inHand ? plainText(due.inHand) : due.stage.name}: ${WHY[due.reason] ?? 'next in order'}.`;
     case 'round':
@@ -50,12 +54,8 @@ export function explain(due: Next): string {
       return `Turn the crank: “${due.stage.name}”.`;
     case 'hold':
       return holdLine(due.hold, due.stage.name);
-    case 'reconcile':
-      return 'Look at each stripe of this pass first: what you see goes before what was sent.';
-    case 'finish':
-      return 'Every fastener is through: finish puts the values on the repair order.';
-    case 'done':
-      return 'The run is finished and on the repair order.';
+    default:
+      return SAID[due.kind];
   }
 }
 

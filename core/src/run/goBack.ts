@@ -1,5 +1,6 @@
 import { stageIndex, type Sheet } from '../procedure';
 import { atStage, withSeats, without } from './advance';
+import { isBroken } from './hold';
 import { isOneTimeUse, keptByPosition, LOOSE } from './seats';
 import type { Progress, SeatProgress } from './state';
 
@@ -27,7 +28,7 @@ export function goBack(sheet: Sheet, p: Progress, to: number, at: string): Progr
       turnedDeg,
       marked: Object.keys(turnedDeg).length > 0 && s.marked,
     };
-    return undone ? slackened(sheet, back) : { ...back, failed: s.failed };
+    return undone ? slackened(sheet, { ...back, failed: isBroken(s.failed) ? s.failed : null }) : { ...back, failed: s.failed };
   });
   const steps = sheet.steps.filter((s) => stepIsAtOrAfter(sheet, s.due, to)).map((s) => s.id);
   // A fastener that went too far before that point is still too far.

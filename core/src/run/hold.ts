@@ -1,5 +1,6 @@
-import { stageAt, stageIndex, type Sheet } from '../procedure';
+import { stageAt, stageIndex, TAKE_APART, type Sheet } from '../procedure';
 import { refusedOpen } from './deviation';
+import { rungsOf } from './ladder';
 import { isOneTimeUse, owedStage, seatIdOf, seatOf } from './seats';
 import type { AnyHold, Deviation, FailureKind, OpenHold, Progress, SeatProgress } from './state';
 
@@ -21,10 +22,9 @@ export function openHold(sheet: Sheet, p: Progress): AnyHold | null {
 /** The open hold, unless it is about this fastener: what is slackened, replaced or left out is answered for. */
 export const holdBut = (p: Progress, fastener: string): OpenHold | null => (p.hold && 'fastener' in p.hold && p.hold.fastener === fastener ? null : p.hold);
 
-/** The next rung of the ladder that the sheet gives for this failure. */
+/** The next rung of the ladder for this failure. */
 function rungOf(sheet: Sheet, p: Progress, seat: SeatProgress): string | null {
-  const rungs = sheet.steps.filter((s) => s.due.when === 'atFailure' && s.due.failure === seat.failed);
-  return rungs[p.ladder[seat.seat] ?? 0]?.id ?? null;
+  return seat.failed ? (rungsOf(sheet, seat.failed)[p.ladder[seat.seat] ?? 0]?.id ?? null) : null;
 }
 
 const RE_STARTS: readonly FailureKind[] = ['crossThreaded', 'wontStartByHand', 'bottomed'];
@@ -58,12 +58,17 @@ function waysOfFailure(sheet: Sheet, p: Progress, seatId: string, failure: Failu
   if (!seat) throw new Error(`no seat ${seatId}`);
   const first: Way[] = rung ? ['rung'] : [];
   // Taken apart: it comes out in the end, or the lead leaves it in; a new one goes in later.
-  if (part === 'takeApart') return [...first, 'again', 'statement'];
+  if (part === TAKE_APART) return [...first, 'again', 'statement'];
   if (failure === 'angleLost' && !seat.usedUp && canReadStripe(sheet, p, seat)) first.push('readStripe');
   if (failure === 'wontLoosen') first.push('again');
   if ((RE_STARTS.includes(failure) || failure === 'angleLost') && !mustReplace(sheet, seat)) first.push('redo');
+  // No room to get at what is left: the part comes off, and everything begins anew when it is back.
+  if (isBroken(failure) && !rung) first.push('restart');
   return [...first, 'replace', 'statement'];
 }
+
+/** The fastener or its thread itself is gone: slackening the joint does not put that right. */
+export const isBroken = (failure: FailureKind | null): boolean => failure === 'broke' || failure === 'stripped';
 
 /** The stripe tells the turn of the angle stage that the fastener stands in. */
 function canReadStripe(sheet: Sheet, p: Progress, seat: SeatProgress): boolean {
@@ -89,6 +94,7 @@ function waysOfRefused(sheet: Sheet, p: Progress, d: Deviation): Way[] {
 /** Where a hold of the whole joint leads back to: its own stage, or the one that a refused deviation is about. */
 export function restartOf(sheet: Sheet, hold: AnyHold): string | null {
   if (hold.kind === 'notSettled' || hold.kind === 'notSeated') return hold.stage;
+  if (hold.kind === 'failed') return isBroken(hold.failure) ? (sheet.stages[0]?.id ?? null) : null;
   if (hold.kind !== 'refused') return null;
   const { stage } = hold.deviation;
   return stageIndex(sheet, stage) >= 0 ? stage : (sheet.stages[0]?.id ?? null);

@@ -1,4 +1,4 @@
-import { isAnyOrder, isByFastener, isOwedByPosition, orderOf, stageAt, stageIndex, type Sheet, type Stage, type Step } from '../procedure';
+import { actsOf, isAnyOrder, isByFastener, isOwedByPosition, orderOf, stageAt, stageIndex, TAKE_APART, type Sheet, type Stage, type Step } from '../procedure';
 import type { Quantity } from '../quantity';
 import { waitingFor, type RunningClock } from './clocks';
 import { mustTurn } from './foldPull';
@@ -41,6 +41,7 @@ export type Reason =
   | 'held'
   | 'tookOver'
   | 'paused'
+  | 'whereTheyGo'
   | 'allDone'
   | 'recorded';
 
@@ -94,6 +95,7 @@ export type Next =
   | { kind: 'turnCrank'; reason: 'crankBetween'; stage: Stage }
   | { kind: 'hold'; reason: 'held'; hold: AnyHold; ways: readonly Way[]; fastener: string | null; replacement: string | null; stage: Stage; restart: string | null }
   | { kind: 'reconcile'; reason: 'tookOver'; fasteners: readonly string[]; stage: Stage; pass: number; believedTurned: readonly string[] }
+  | { kind: 'bag'; reason: 'whereTheyGo'; fasteners: readonly string[] }
   | { kind: 'finish'; reason: 'allDone' }
   | { kind: 'done'; reason: 'recorded' };
 
@@ -116,7 +118,15 @@ export function next(state: RunState): Next {
   if (p.neighbours.length > 0) return lookAtNeighbours(sheet, p);
   const [step] = due;
   if (step) return atStep(sheet, p, step, due);
-  return p.stage >= sheet.stages.length ? { kind: 'finish', reason: 'allDone' } : atStage(sheet, p);
+  if (p.stage < sheet.stages.length) return atStage(sheet, p);
+  const loose = state.part === TAKE_APART ? comeOut(sheet, p) : [];
+  return loose.length > 0 ? { kind: 'bag', reason: 'whereTheyGo', fasteners: loose } : { kind: 'finish', reason: 'allDone' };
+}
+
+/** Taken out, and nobody has said yet where they are kept. */
+function comeOut(sheet: Sheet, p: Progress): string[] {
+  const free = sheet.stages.flatMap((stage, i) => (actsOf(stage).some((a) => a.action === 'loosen' && a.loosen === 'free') ? orderOf(sheet, i) : []));
+  return [...new Set(free)].filter((id) => !p.bags[id] && !p.seats[id]?.leftOut).map((id) => fastenerIn(p, id));
 }
 
 function reconcile(sheet: Sheet, p: Progress): Next {

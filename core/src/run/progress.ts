@@ -47,6 +47,7 @@ export function initialProgress(sheet: Sheet): Progress {
     claims: [],
     allowed: {},
     neighbours: [],
+    bags: {},
     ladder: {},
     toReconcile: [],
   };
@@ -89,6 +90,8 @@ export function fold(sheet: Sheet, p: Progress, event: RunEvent): Progress {
       return foldFailure(p, event);
     case 'added':
       return foldAdded(sheet, p, event);
+    case 'bagged':
+      return foldBagged(p, event);
     case 'restarted':
       return foldRestart(sheet, p, event);
     case 'tookOver':
@@ -175,6 +178,10 @@ function foldAside(sheet: Sheet, p: Progress, event: EventOf<'setAside'>): Progr
   const mayLag = p.stage < sheet.stages.length && stageAt(sheet, p.stage).mayLag === true;
   const put: SeatProgress = { ...seat, parts: 0, ...(isTwice && mayLag ? { aside: 0, lagAt: p.stage } : { aside: isTwice ? 2 : 1 }) };
   return advance(sheet, withSeat(p, put), event.deviceTime);
+}
+
+function foldBagged(p: Progress, { payload }: EventOf<'bagged'>): Progress {
+  return { ...p, bags: { ...p.bags, ...Object.fromEntries(payload.fasteners.map((f) => [seatIdOf(f), payload.bag])) } };
 }
 
 function foldFailure(p: Progress, event: EventOf<'failed'>): Progress {

@@ -1,14 +1,18 @@
 import { AppError } from '../errors';
-import type { Sheet } from '../procedure';
 import type { RunState } from './state';
 
 /** A sitting is no run: it shows which of the runs of a joint that occurs several times is in hand. */
 export type SittingNext =
   { kind: 'run'; instance: string } | { kind: 'turnCrank'; toDeg: number; forInstances: readonly string[] } | { kind: 'paused'; instances: readonly string[] } | { kind: 'done' };
 
+/** What occurs several times: which of them, which belong together, where the crank stands for each. */
+interface Occurring {
+  instances?: { labels: readonly string[]; pairs?: readonly (readonly [string, string])[] | undefined; crankDeg?: Readonly<Record<string, number>> | undefined } | null | undefined;
+}
+
 /** Instances that are led as one sitting: a companion pair, or one alone. */
-export function sittings(sheet: Sheet): readonly (readonly string[])[] {
-  const { labels, pairs } = sheet.instances ?? { labels: [], pairs: undefined };
+export function sittings({ instances }: Occurring): readonly (readonly string[])[] {
+  const { labels, pairs } = instances ?? { labels: [], pairs: undefined };
   if (!pairs) return labels.map((l) => [l]);
   const paired = new Set(pairs.flat());
   return [...pairs, ...labels.filter((l) => !paired.has(l)).map((l) => [l])];
@@ -19,7 +23,7 @@ export function sittings(sheet: Sheet): readonly (readonly string[])[] {
  * @param runs by instance, those that exist
  * @param crankDeg where the crank stands, in degrees after the first instance's position; null where it does not matter
  */
-export function nextInSitting(sheet: Sheet, runs: Readonly<Record<string, RunState>>, crankDeg: number | null): SittingNext {
+export function nextInSitting(sheet: Occurring, runs: Readonly<Record<string, Pick<RunState, 'status'>>>, crankDeg: number | null): SittingNext {
   const paused: string[] = [];
   for (const sitting of sittings(sheet)) {
     const open = sitting.filter((i) => runs[i]?.status !== 'finished');
@@ -39,7 +43,7 @@ const sameAngle = (a: number, b: number): boolean => Math.abs(((((a - b) % 360) 
  * The crank stays where it is while a run at its position has pulls and is not finished.
  * @throws AppError CRANK_BLOCKED naming the instance
  */
-export function assertMayTurnCrank(sheet: Sheet, runs: Readonly<Record<string, RunState>>, crankDeg: number): void {
+export function assertMayTurnCrank(sheet: Occurring, runs: Readonly<Record<string, RunState>>, crankDeg: number): void {
   for (const [instance, run] of Object.entries(runs)) {
     const at = sheet.instances?.crankDeg?.[instance];
     const hasPulls = [...run.effective].some((c) => c.event.type === 'pulled' || c.event.type === 'passConfirmed' || c.event.type === 'roundDone');

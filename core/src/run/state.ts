@@ -134,6 +134,8 @@ export interface Progress {
   allowed: Map<string>;
   /** Fasteners next to a replaced one, to be looked at once it has joined. */
   neighbours: readonly string[];
+  /** Where each fastener that came out is kept, by seat. */
+  bags: Map<string>;
   /** Rungs of a failure's ladder that did not work, by seat. */
   ladder: Map<number>;
   /** Fasteners a new holder has to look at before anything else. */

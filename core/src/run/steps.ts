@@ -28,8 +28,11 @@ function deferredTo(sheet: Sheet, p: Progress, step: Step): Step | undefined {
 /** Stage index at which a step comes due; half a stage earlier where it follows the one before. */
 export function placeOf(sheet: Sheet, step: Step): number {
   const { due } = step;
-  if (due.when === 'before') return stageIndex(sheet, due.stage);
-  if (due.when === 'after') return stageIndex(sheet, due.stage) + 0.5;
+  if (due.when === 'before' || due.when === 'after') {
+    const index = stageIndex(sheet, due.stage);
+    // A stage of another part of the sheet: due there, not here.
+    return index < 0 ? Infinity : index + (due.when === 'after' ? 0.5 : 0);
+  }
   if (due.when === 'beforeFirstPull')
     return Math.max(
       0,
@@ -42,7 +45,13 @@ export function placeOf(sheet: Sheet, step: Step): number {
 export function isPlain(sheet: Sheet, step: Step): boolean {
   const hasClock = sheet.clocks.some((c) => ('step' in c.from && c.from.step === step.id) || ('step' in c.to && c.to.step === step.id));
   return (
-    ['check', 'place', 'fit', 'remove', 'tool', 'orderTrap', 'photo', 'clean'].includes(step.kind) && !step.answers && !step.limits && !step.compound && !step.covers && !hasClock
+    ['check', 'place', 'fit', 'remove', 'tool', 'orderTrap', 'clean'].includes(step.kind) &&
+    !step.answers &&
+    !step.limits &&
+    !step.measure &&
+    !step.compound &&
+    !step.covers &&
+    !hasClock
   );
 }
 

@@ -18,6 +18,7 @@ const CAN_GO_BACK: readonly EventType[] = [
   'failed',
   'added',
   'restarted',
+  'bagged',
   'photoAttached',
 ];
 

@@ -1,4 +1,5 @@
 import { AppError } from '../errors';
+import { measureKinds } from '../measure';
 import type { Sheet, Stage, Step } from '../procedure';
 import { convert, type Quantity, type Wrench } from '../quantity';
 import {
@@ -213,6 +214,8 @@ export class Technician {
           pass: due.pass,
           fasteners: due.fasteners.map((fastener) => ({ fastener, found: due.believedTurned.includes(fastener) ? ('turned' as const) : ('notTurned' as const) })),
         });
+      case 'bag':
+        return this.do('bagged', { fasteners: [...due.fasteners], bag: 'Board A' });
       case 'finish':
         return this.do('finished', {});
       case 'done':
@@ -273,7 +276,7 @@ export class Technician {
   private answerHold(due: Extract<Next, { kind: 'hold' }>): RunEvent {
     const { ways, hold } = due;
     if (ways.includes('passed')) return this.do('held', { hold: due.stage.id, decision: 'passed' });
-    if (ways.includes('restart') && due.restart) return this.do('restarted', { stage: due.restart, slackened: true });
+    if (ways.includes('restart') && due.restart && hold.kind !== 'failed') return this.do('restarted', { stage: due.restart, slackened: true });
     if (ways.includes('again') && hold.kind === 'failed') return this.pullAgain(due);
     if (ways.includes('redo')) return this.do('restarted', { fastener: due.fastener ?? '', slackened: true });
     if (ways.includes('replace')) return this.do('swapped', { fastener: due.fastener ?? '', replacement: due.replacement ?? '', condition: 'new' });
@@ -340,8 +343,36 @@ function valueIn(stage: Stage): Quantity {
 
 /** The answer that lets the work go on, and measurements inside the limits. */
 export function answerTo(step: Step): Partial<PayloadOf<'stepDone'>> {
-  const answer = step.answers?.find((a) => a.then === 'goOn')?.text;
+  const good = step.answers?.find((a) => a.then === 'goOn')?.text;
+  const answered = good === undefined ? {} : step.rows ? { answers: step.rows.map((row) => ({ row, answer: good })) } : { answer: good };
   const value = step.limits?.max ?? step.limits?.min;
   const measurements = value && (step.rows ?? [undefined]).map((row) => ({ ...(row === undefined ? {} : { row }), value }));
-  return { ...(answer === undefined ? {} : { answer }), ...(measurements ? { measurements } : {}) };
+  return {
+    ...answered,
+    ...(measurements ? { measurements } : {}),
+    ...(step.kind === 'rest' ? { note: 'Gearbox jack under it' } : {}),
+    ...(step.measure ? { measured: measuredFor(step, step.measure) } : {}),
+  };
+}
+
+/** Readings that lie well inside the limits of a measured step of a made-up sheet. */
+export function measuredFor({ rows }: Step, { what, unit, limits }: NonNullable<Step['measure']>): NonNullable<PayloadOf<'stepDone'>['measured']> {
+  const kind = measureKinds[what];
+  const middle = ((limits.min ?? 0) + (limits.max ?? 0)) / 2;
+  // A place along an edge comes first where there is one; a leaf that enters stands before the one that does not.
+  const value = (row: number, column: number): number =>
+    what === 'strip' ? 1.5 : column > 0 || kind.columns.length === 1 ? middle : what === 'flatness' || what === 'warp' ? row * 100 : middle;
+  const strip: [number, number][] = [
+    [1, middle + 0.02],
+    [2, middle - 0.02],
+  ];
+  return {
+    what,
+    instrument: 'test',
+    unit,
+    uncertainty: 0,
+    limits,
+    rows: (rows ?? kind.rows).map((row, i) => ({ row, values: kind.columns.map((_c, column) => value(i, column) + (column === 2 && what === 'flatness' ? 1e-6 : 0)) })),
+    ...(what === 'strip' ? { strip } : {}),
+  };
 }

@@ -97,7 +97,7 @@ function leftColumn(sheet: Sheet, format: Formatter): Block[] {
     headingBlock(text.stages),
     ...sheet.stages.map((s, i) => stageBlock(sheet, s, i, format)),
     ...(sheet.takeApart.length > 0 ? [headingBlock(text.takeApart), ...sheet.takeApart.map((s, i) => numbered(i, stageLine(s, format)))] : []),
-    ...(sheet.steps.length > 0 ? [headingBlock(text.steps), ...sheet.steps.map((s) => textBlock(`– ${s.text} (${dueWords(s, sheet.stages)})`))] : []),
+    ...(sheet.steps.length > 0 ? [headingBlock(text.steps), ...sheet.steps.map((s) => textBlock(`– ${s.text} (${dueWords(s, sheet)})`))] : []),
   ];
 }
 

@@ -1,15 +1,15 @@
 import type { Express } from 'express';
 import { AppError } from '@stennet/core/errors';
-import { assertRunnable, type Sheet } from '@stennet/core/procedure';
+import { assertRunnable, PROCEDURE, TAKE_APART, type Sheet } from '@stennet/core/procedure';
 import { canonicalJson, GENESIS_HASH, sealEvent, type StoredEvent } from '@stennet/core/record';
 import { admit, evolve, next, replay, type EventOf, type RunEvent, type RunState } from '@stennet/core/run';
-import type { Appended } from '@stennet/core/contract';
+import { runName, type Appended } from '@stennet/core/contract';
 import { wrenchesOf, type ListedTool } from '@stennet/core/prepare';
 import type { Adapter, Wrench } from '@stennet/core/quantity';
 import { brokenConstraint, onlyRow, type Client } from '../db/database';
 import appendRunEvents from '../db/queries/appendRunEvents.sql';
 import findRun from '../db/queries/findRun.sql';
-import findRunOfJoint from '../db/queries/findRunOfJoint.sql';
+import listRunsOfJoint from '../db/queries/listRunsOfJoint.sql';
 import insertRun from '../db/queries/insertRun.sql';
 import listPeople from '../db/queries/listPeople.sql';
 import listRunEvents from '../db/queries/listRunEvents.sql';
@@ -23,17 +23,14 @@ import { jointWithSheet, orderLabel } from './orders';
 
 export function runRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'run', async ({ client, params }) => {
-    const run = onlyRow(
-      (await client.query<{ joint: string; head_hash: string; sheet: string; sheet_hash: string; superseded_by: string | null }>(findRun, [params.run])).rows,
-      new AppError('RUN_UNKNOWN'),
-    );
+    const run = onlyRow((await client.query<RunRow>(findRun, [params.run])).rows, new AppError('RUN_UNKNOWN'));
     const joint = await jointWithSheet(client, run.joint);
     const events = (await storedEvents(client, params.run ?? '')).map((s) => s.stored.event);
     const people = Object.fromEntries((await client.query<{ id: string; name: string }>(listPeople)).rows.map((p) => [p.id, p.name]));
     return {
       id: params.run ?? '',
       joint: run.joint,
-      order: orderLabel(joint),
+      order: { ...orderLabel(joint), joint: runName(joint, { part: run.part, instance: run.instance || null }) },
       sheet: JSON.parse(run.sheet) as Sheet,
       sheetHash: run.sheet_hash,
       supersededBy: run.superseded_by,
@@ -43,6 +40,16 @@ export function runRoutes(app: Express, deps: Deps): void {
     };
   });
   serve(app, deps, 'appendRunEvents', append);
+}
+
+interface RunRow {
+  joint: string;
+  part: string;
+  instance: string;
+  head_hash: string;
+  sheet: string;
+  sheet_hash: string;
+  superseded_by: string | null;
 }
 
 interface Sealed {
@@ -110,13 +117,17 @@ async function beginRun(client: Client, started: EventOf<'started'>, shop: strin
     throw new AppError('SHEET_MISMATCH');
   }
   assertRunnable(JSON.parse(joint.body) as Sheet);
-  const other = (await client.query<{ state: string }>(findRunOfJoint, [joint.joint])).rows[0];
+  const part = started.payload.part ?? PROCEDURE;
+  const instance = started.payload.instance ?? '';
+  const others = (await client.query<{ part: string; instance: string; state: string }>(listRunsOfJoint, [joint.joint])).rows;
+  const other = others.find((r) => r.part === part && r.instance === instance);
   if (other) throw new AppError(other.state === 'finished' ? 'JOINT_ALREADY_TIGHT' : 'JOINT_HAS_OPEN_RUN');
+  if (part === PROCEDURE && others.some((r) => r.part === TAKE_APART && r.instance === instance && r.state !== 'finished')) throw new AppError('TAKE_APART_OPEN');
   try {
-    await client.query(insertRun, [shop, started.run, joint.joint, joint.sheet, joint.revision, started.person, started.device, deviceName, now]);
+    await client.query(insertRun, [shop, started.run, joint.joint, joint.sheet, joint.revision, started.person, started.device, deviceName, now, part, instance]);
   } catch (error) {
     // Two devices started at the same moment: the index decides.
-    if (brokenConstraint(error) === 'run_one_per_joint') throw new AppError('JOINT_HAS_OPEN_RUN');
+    if (brokenConstraint(error) === 'run_one_per_place') throw new AppError('JOINT_HAS_OPEN_RUN');
     throw error;
   }
 }

@@ -1,5 +1,6 @@
 import type { RunBrief } from '@stennet/core/contract';
 import { seatsOf } from '@stennet/core/procedure';
+import { measuredIn } from '@stennet/core/record';
 import { seatIdOf, type Next, type RunState } from '@stennet/core/run';
 
 /** Where a run stands, in a few numbers: for Today and the repair order, without replaying there. */
@@ -14,6 +15,8 @@ export function standingOf(state: RunState, due: Next): RunBrief['standing'] {
     fastener: due.kind === 'pull' ? seatIdOf(due.fastener) : null,
     stageName: stage?.name ?? null,
     putIn: stillIn(state),
+    bags: bagsOf(state),
+    measured: measuredIn(state),
     asksLead: progress.deviations.filter((d) => d.needsLead && d.decision === null).length + (due.kind === 'hold' && due.ways.length === 1 && due.ways[0] === 'statement' ? 1 : 0),
   };
 }
@@ -23,4 +26,11 @@ function stillIn({ sheet, progress }: RunState): string[] {
   const isDone = (step: string): boolean => progress.steps[step]?.settled === true;
   const out = new Set(sheet.steps.flatMap((s) => (s.takesOut && isDone(s.id) ? [s.takesOut] : [])));
   return [...new Set(sheet.steps.flatMap((s) => (s.putsIn && isDone(s.id) && !out.has(s.putsIn) ? [s.putsIn.replace(/-/g, ' ')] : [])))];
+}
+
+/** Where what came out is kept, each bag with the seats its fasteners came from. */
+function bagsOf({ progress }: RunState): { bag: string; fasteners: string[] }[] {
+  const bags = new Map<string, string[]>();
+  for (const [seat, bag] of Object.entries(progress.bags)) bags.set(bag, [...(bags.get(bag) ?? []), seat]);
+  return [...bags].map(([bag, fasteners]) => ({ bag, fasteners }));
 }

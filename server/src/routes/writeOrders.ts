@@ -1,4 +1,5 @@
 import type { Express } from 'express';
+import { jointSeen } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { mayNotBecome, ORDER_STATE_TEXT, stepsFrom, type OrderHead, type OrderState } from '@stennet/core/order';
 import { brokenConstraint, onlyRow, type Client } from '../db/database';
@@ -99,9 +100,7 @@ async function changed(client: Client, order: string): Promise<AppError> {
 
 function assertMayBecome(order: Awaited<ReturnType<typeof orderIn>>, to: OrderState): void {
   if (!stepsFrom(order.state).includes(to)) throw new AppError('ORDER_STATE', { state: ORDER_STATE_TEXT[to], why: `it is ${ORDER_STATE_TEXT[order.state]} now` });
-  const joints = order.jobs
-    .flatMap((j) => j.joints)
-    .map((j) => ({ name: j.name, run: j.run && { state: j.run.state, putIn: j.run.standing.putIn, asksLead: j.run.standing.asksLead } }));
+  const joints = order.jobs.flatMap((j) => j.joints).map(jointSeen);
   const why = mayNotBecome(to, { joints, entries: order.entries.map((e) => e.body) });
   if (why) throw new AppError('ORDER_STATE', { state: ORDER_STATE_TEXT[to], why });
 }

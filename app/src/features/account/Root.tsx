@@ -27,7 +27,7 @@ export function Root() {
     document.documentElement.style.colorScheme = isDark ? 'dark' : 'light';
   }, [theme, isDark]);
   return (
-    <PersistQueryClientProvider client={queryClient} persistOptions={{ persister, maxAge: KEEP_MS, buster: '2' }}>
+    <PersistQueryClientProvider client={queryClient} persistOptions={{ persister, maxAge: KEEP_MS, buster: '3' }}>
       <PaperProvider theme={theme}>
         <StatusBar style={isDark ? 'light' : 'dark'} />
         <Door>

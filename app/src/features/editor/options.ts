@@ -1,6 +1,8 @@
 // What can be chosen, in the words it is chosen by.
 import type { Group, Stage, Step } from '@stennet/core/procedure';
 import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
+import { MEASURE_KINDS } from '@stennet/core/measure';
+import { KIND_TEXT } from '@/ui/measuring/text';
 
 const options = <T extends string>(words: Record<T, string>): { value: T; text: string }[] =>
   Object.entries(words).map(([value, text]) => ({ value: value as T, text: text as string }));
@@ -59,6 +61,7 @@ export const STEP_OPTIONS = options<Step['kind']>({
   tool: 'tool',
   orderTrap: 'order trap',
   photo: 'photo',
+  rest: 'what it rests on',
   mark: 'paint mark',
 });
 export const PHASE_OPTIONS = options<Step['phase']>({ diagnose: 'diagnose', parts: 'parts', takeApart: 'take apart', inspect: 'inspect', clean: 'clean', place: 'place' });
@@ -75,12 +78,14 @@ export const FAILURE_OPTIONS = options<Extract<Step['due'], { when: 'atFailure' 
   driveRounded: 'drive rounded',
   wontLoosen: 'will not loosen',
 });
+export const MEASURE_OPTIONS = MEASURE_KINDS.map((value) => ({ value, text: KIND_TEXT[value].title }));
 export const CONSEQUENCE_OPTIONS = options<NonNullable<Step['answers']>[number]['then']>({
   goOn: 'go on',
   clean: 'clean',
   replace: 'replace',
   machine: 'machine',
   look: 'look further',
+  back: 'go back to a stage',
   stop: 'stop',
 });
 export const STRENGTH_OPTIONS = options<'none' | 'low' | 'medium' | 'high'>({ none: 'none', low: 'low', medium: 'medium', high: 'high' });

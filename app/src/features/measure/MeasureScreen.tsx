@@ -4,9 +4,11 @@ import type { EntryOf } from '@stennet/core/order';
 import { judgeMeasured, type Measured } from '@stennet/core/measure';
 import { asAppError, ofKind, useEntries, useOrder, useSignedIn, type ShownEntry } from '@/data';
 import { Line, Loading, Notice, ScreenFrame, Section } from '@/ui';
+import { Compared } from './parts/Compared';
 import { MeasureForm } from './parts/MeasureForm';
-import { Result } from './parts/Result';
-import { KIND_TEXT, text } from './text';
+import { Result } from '@/ui/measuring/Result';
+import { KIND_TEXT } from '@/ui/measuring/text';
+import { text } from './text';
 
 /** What is measured on a repair order: raw readings kept, judged with the instrument's own uncertainty. */
 export function MeasureScreen() {
@@ -31,6 +33,7 @@ function Ready({ order }: { order: Order }) {
   return (
     <ScreenFrame title={text.title} subtitle={text.sub(order.number, `${order.vehicle.maker} ${order.vehicle.model}`)} back={`/orders/${order.id}`} backLabel={text.back}>
       {mayWrite ? <MeasureForm order={order.id} /> : null}
+      <Compared joints={order.jobs.flatMap((j) => j.joints)} />
       {measured.length === 0 ? <Line>{text.none}</Line> : [...measured].reverse().map((e) => <Kept key={e.id} entry={e} />)}
     </ScreenFrame>
   );

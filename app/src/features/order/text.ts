@@ -37,6 +37,11 @@ export const text = {
   carryOn: (joint: string) => `Carry on with ${joint.toLowerCase()}`,
   watch: 'Look at the run',
   record: 'Tightened values',
+  apartRecord: 'What came off',
+  takeApart: (joint: string) => `Take apart ${joint.toLowerCase()}`,
+  apartAt: (at: string, person: string) => `taken apart ${at} by ${person}`,
+  bag: (bag: string, fasteners: string) => `${bag}: ${fasteners}.`,
+  crank: (deg: string) => `First turn the crank to ${deg} after the first one’s place.`,
   notStarted: 'not started',
   running: (stage: string, done: number, of: number) => `in work: ${stage}, ${done} of ${of}`,
   ready: 'in work: all through, not finished yet',
@@ -49,7 +54,16 @@ export const text = {
   stateTitle: 'Where it stands',
   step: STEP,
   clear: 'Nothing holds it up.',
-  blocks: { part: 'Part', outside: 'Out of the house', measured: 'Measured', lead: 'Lead', joint: 'Joint', putIn: 'Put in' } satisfies Record<Blocker['by'], string>,
+  blocks: {
+    dropped: 'Dropped',
+    loosened: 'Loosened',
+    part: 'Part',
+    outside: 'Out of the house',
+    measured: 'Measured',
+    lead: 'Lead',
+    joint: 'Joint',
+    putIn: 'Put in',
+  } satisfies Record<Blocker['by'], string>,
 
   // list
   orders: 'Repair orders',
@@ -103,10 +117,6 @@ export const text = {
   takeSheet: (title: string, revision: string) => `${title}, rev ${revision}`,
   leaveOut: 'left out',
   taken: 'goes along',
-  addPutIn: 'Note something put in',
-  putInWhat: 'What was put in, and where',
-  putInHint: 'Rag in port 2, plug in the oil gallery: it must come out again.',
-  isOut: (what: string) => `${what} is out`,
 
   // what stands on it
   diagnosis: 'Looked at first',

@@ -1,9 +1,11 @@
-import { useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Order } from '@stennet/core/contract';
+import { runName, type Order } from '@stennet/core/contract';
 import type { JointSheet } from '@stennet/core/contract/run';
 import { seatMarks } from '@stennet/core/drawing';
+import { jointState, runOf } from '@stennet/core/order';
+import { isByFastener, orderOf, PROCEDURE, sheetForPart, stageAt, TAKE_APART, type Sheet } from '@stennet/core/procedure';
 import { initialState } from '@stennet/core/run';
 import { asAppError, useEntries, useJointSheet, useOrder, useSignedIn } from '@/data';
 import { JointMapView, Line, Loading, Notice, Ribbon, ScreenFrame, Section, useIsWide } from '@/ui';
@@ -14,15 +16,16 @@ import { isHere, newFasteners, NewParts, partOf } from './parts/NewParts';
 import { StartButton } from './parts/StartButton';
 import { ToolsPlan } from './parts/ToolsPlan';
 import { builtOutside, isToldApart, TakeSheet, WhichOne, type Answers } from './parts/WhichOne';
+import { WhichInstance } from './parts/WhichInstance';
 import { text } from './text';
 import { whichText } from './whichText';
 
 /** Before the first pull: the few things that ruin an engine stand alone and are answered; the rest is one list. */
 export function PrepareScreen() {
-  const { joint } = useLocalSearchParams<{ joint: string }>();
+  const { joint, part, of } = useLocalSearchParams<{ joint: string; part?: string; of?: string }>();
   const sheet = useJointSheet(joint);
   const order = useOrder(sheet.data?.order.id ?? '');
-  if (sheet.data) return <Ready data={sheet.data} order={order.data} />;
+  if (sheet.data) return <Ready key={`${part} ${of}`} data={sheet.data} order={order.data} part={part === TAKE_APART ? TAKE_APART : PROCEDURE} first={of} />;
   return (
     <ScreenFrame title={text.title} back="/" backLabel={text.back}>
       {sheet.isError ? (
@@ -41,47 +44,94 @@ export function PrepareScreen() {
 
 const NO_ORDER = { id: '', entries: [] };
 
-function Ready({ data, order }: { data: JointSheet; order: Order | undefined }) {
+function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; order: Order | undefined; part: string; first: string | undefined }) {
   const isWide = useIsWide();
-  const { sheet } = data;
   const entries = useEntries(order ?? NO_ORDER);
   const [answers, setAnswers] = useState<Answers>({});
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const first = unfinishedBefore(data, order);
-  const partsOpen = newFasteners(data).some((need) => !left.has(need.key) && !isHere(partOf(data, need, entries)));
-  const open = [first ? text.openFirst : '', isToldApart(sheet, answers) ? '' : text.openWhich, partsOpen ? text.openParts : ''].filter(Boolean);
+  const [chosen, setChosen] = useState(asked ?? null);
+  const isApart = part === TAKE_APART;
+  // What only this run leads of the sheet; what it is begun with is the whole of it.
+  const data = isApart ? { ...whole, sheet: sheetForPart(whole.sheet, part) } : whole;
+  const { sheet } = data;
+  const at = { part, instance: sheet.instances ? chosen : null };
+  const runs = order?.jobs.flatMap((j) => j.joints).find((t) => t.id === data.joint)?.runs ?? [];
+  const there = runOf(runs, part, at.instance);
+  const apart = isApart ? undefined : runs.find((r) => r.part === TAKE_APART && r.instance === at.instance && r.state !== 'finished');
+  const before = isApart ? null : unfinishedBefore(data, order);
+  const partsOpen = !isApart && newFasteners(data).some((need) => !left.has(need.key) && !isHere(partOf(data, need, entries)));
+  const open = [
+    before ? text.openFirst : '',
+    apart ? text.openApart : '',
+    sheet.instances && !chosen ? text.openInstance : '',
+    isToldApart(sheet, answers) ? '' : text.openWhich,
+    partsOpen ? text.openParts : '',
+  ].filter(Boolean);
   const job = order?.jobs.find((j) => j.joints.some((t) => t.id === data.joint))?.id;
+  const start = there ? <There name={runName({ name: data.order.joint }, at)} run={there.id} /> : <StartButton data={whole} at={at} answers={answers} open={open} />;
   return (
-    <ScreenFrame title={text.title} subtitle={`${data.order.joint} · ${text.sub(data.order.number, data.order.vehicle)}`} back={`/orders/${data.order.id}`} backLabel={text.back}>
+    <ScreenFrame
+      title={isApart ? text.apartTitle : text.title}
+      subtitle={`${data.order.joint} · ${text.sub(data.order.number, data.order.vehicle)}`}
+      back={`/orders/${data.order.id}`}
+      backLabel={text.back}
+    >
       <View style={isWide ? styles.wide : styles.phone}>
         <View style={[styles.column, isWide && styles.half]}>
           {sheet.invented ? <Notice title={text.invented} text={`${text.inventedText} ${text.prevail}`} look="warn" /> : <Notice title={text.prevail} />}
-          {first ? <Notice title={text.firstTitle(first)} text={text.firstText} look="warn" alert /> : null}
+          {before ? <Notice title={text.firstTitle(before)} text={text.firstText} look="warn" alert /> : null}
+          {apart ? <ApartOpen run={apart.id} /> : null}
           {data.supersededBy ? <Replaced data={data} by={data.supersededBy} /> : null}
           {builtOutside(sheet, data.order.built) ? <Notice title={whichText.builtOutside} text={whichText.builtOutsideText} look="warn" /> : null}
+          {sheet.instances ? <WhichInstance instances={sheet.instances} runs={runs} part={part} chosen={chosen} onChoose={setChosen} /> : null}
           <WhichOne data={data} answers={answers} onAnswer={(question, answer) => setAnswers((a) => ({ ...a, [question]: answer }))} />
-          <NewParts data={data} job={job} entries={entries} left={left} onLeave={(key) => setLeft((was) => new Set(was).add(key))} />
+          {isApart ? null : <NewParts data={data} job={job} entries={entries} left={left} onLeave={(key) => setLeft((was) => new Set(was).add(key))} />}
           <Clocks data={data} />
-          <LayOut data={data} entries={entries} />
+          {isApart ? <Slackening data={data} /> : null}
+          <LayOut data={data} entries={entries} isApart={isApart} />
           <Cautions data={data} />
-          {isWide ? <StartButton data={data} answers={answers} open={open} /> : null}
+          {isWide ? start : null}
         </View>
         <View style={[styles.column, isWide && styles.half]}>
           <Procedure data={data} />
-          <Compounds sheet={sheet} />
-          <ToolsPlan sheet={sheet} />
-          <AngleHelp sheet={sheet} />
-          {isWide ? null : <StartButton data={data} answers={answers} open={open} />}
+          {isApart ? null : <Compounds sheet={sheet} />}
+          {isApart ? null : <ToolsPlan sheet={sheet} />}
+          {isApart ? null : <AngleHelp sheet={sheet} />}
+          {isWide ? null : start}
         </View>
       </View>
     </ScreenFrame>
   );
 }
 
+/** Begun already: nothing is begun twice. */
+function There({ name, run }: { name: string; run: string }) {
+  const router = useRouter();
+  return <Notice title={text.already(name)} action={{ text: text.alreadyGo, onPress: () => router.navigate(`/runs/${run}`) }} />;
+}
+
+function ApartOpen({ run }: { run: string }) {
+  const router = useRouter();
+  return <Notice title={text.apartOpen} text={text.apartOpenText} action={{ text: text.apartGo, onPress: () => router.navigate(`/runs/${run}`) }} look="warn" alert />;
+}
+
+/** In which order and how far each is slackened, in words: warm or cold, ends first, a bit at a time. */
+function Slackening({ data: { sheet } }: { data: JointSheet }) {
+  return (
+    <Section title={text.slackening}>
+      {sheet.stages.map((s, i) => (
+        <Line key={s.id} strong={i === 0}>{`${i + 1}. ${[s.name, orderWords(sheet, i), s.note ?? ''].filter(Boolean).join('. ')}`}</Line>
+      ))}
+    </Section>
+  );
+}
+
+const orderWords = (sheet: Sheet, index: number): string => (isByFastener(stageAt(sheet, index)) ? orderOf(sheet, index).join(' · ') : '');
+
 /** The name of a joint of this order that the sheet wants tight before, and that is not. */
 function unfinishedBefore({ sheet }: JointSheet, order: Order | undefined): string | null {
   const joints = order?.jobs.flatMap((j) => j.joints) ?? [];
-  return joints.find((t) => sheet.requires.includes(t.sheetId) && t.run?.state !== 'finished')?.name ?? null;
+  return joints.find((t) => sheet.requires.includes(t.sheetId) && jointState(t) !== 'tight')?.name ?? null;
 }
 
 /** A newer revision stands: nothing is begun by the old one without somebody saying so. */

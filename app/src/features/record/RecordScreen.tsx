@@ -7,6 +7,7 @@ import { useSignedIn } from '@/data';
 import { useRun, type RunView } from '@/data/runs';
 import { Card, JointMapView, Line, Loading, Notice, ScreenFrame, Section, useInks, useIsWide } from '@/ui';
 import { PullTable } from './parts/PullTable';
+import { SeenList } from './parts/SeenList';
 import { ValueTable } from './parts/ValueTable';
 import { text } from './text';
 
@@ -43,6 +44,7 @@ function Ready({ view }: { view: RunView }) {
           </Card>
           <Deviations view={view} record={record} />
           <Said view={view} record={record} />
+          <SeenList record={record} people={kept.people} />
         </View>
         <View style={[styles.column, isWide && styles.broad]}>
           <ValueTable record={record} />

@@ -1,4 +1,4 @@
-import type { Deviation, Method, Outcome } from '@stennet/core/run';
+import type { Deviation, FailureKind, Method, Outcome } from '@stennet/core/run';
 
 export const text = {
   title: 'Record',
@@ -50,6 +50,23 @@ export const text = {
     leaveOut: 'left out',
   },
   about: { deviation: 'what happened at', reuse: 'used ones of', wrench: 'wrench', compound: 'another compound on', hold: 'hold point', fastener: 'bolt' },
+  seen: 'Seen, measured, tried',
+  seenBy: (by: string, at: string) => `${by}, ${at}`,
+  keptIn: (bag: string, bolts: string) => `${bag}: ${bolts}`,
+  tried: (bolts: string, what: string) => `${bolts ? `Bolt ${bolts}, tried: ` : 'Tried: '}${what}`,
+  wentWrong: (what: string, of: string) => `${what}: ${of}`,
+  attempts: { worked: 'it worked', didNot: 'it did not', stop: 'stopped there' } as Record<string, string>,
+  failures: {
+    broke: 'It broke',
+    stripped: 'The thread stripped',
+    crossThreaded: 'Cross-threaded',
+    bottomed: 'On the bottom of its hole',
+    driveRounded: 'The drive rounded',
+    angleLost: 'The angle was lost',
+    wontStartByHand: 'Would not start by hand',
+    wontLoosen: 'Would not loosen',
+    stepAbandoned: 'Given up',
+  } as Record<FailureKind, string>,
   needsLead: 'the lead has not decided yet',
   values: 'Tightened values',
   bolt: 'Bolt',

@@ -11,6 +11,7 @@ import { useRun, type RunView } from '@/data/runs';
 import { useWakeLock } from '@/platform/wakeLock';
 import { BigButton, JointMapView, Loading, Notice, Ribbon, SavedBadge, ScreenFrame, useInks, useIsWide } from '@/ui';
 import { useActs, type Acts } from './hooks/useActs';
+import { RunPlaceProvider, useRunPlaceOf } from './hooks/useRunPlace';
 import { LeadDesk } from './parts/LeadDesk';
 import { Panel } from './parts/Panel';
 import { WatchPanel } from './parts/StepPanel';
@@ -40,6 +41,7 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
   const { kept, state } = view;
   const router = useRouter();
   const acts = useActs(kept.id, state, confirm);
+  const place = useRunPlaceOf(kept);
   const sending = useSending();
   const due = next(state);
   const isWriting = view.isMine && isAllowed(me.role, 'run.write') && state.holder?.person === me.person.id;
@@ -71,7 +73,7 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
       right={right}
       fixed
     >
-      {isWide ? <Wide view={view} due={due} hand={hand} /> : <Phone view={view} due={due} hand={hand} badge={badge} />}
+      <RunPlaceProvider value={place}>{isWide ? <Wide view={view} due={due} hand={hand} /> : <Phone view={view} due={due} hand={hand} badge={badge} />}</RunPlaceProvider>
     </ScreenFrame>
   );
 }

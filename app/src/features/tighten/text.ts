@@ -1,3 +1,4 @@
+import { apartText } from './apartText';
 import { aroundText } from './aroundText';
 import type { FailureKind, Reason, Way } from '@stennet/core/run';
 
@@ -15,6 +16,7 @@ export const boltName = (fastener: string): string => {
 
 export const text = {
   ...aroundText,
+  ...apartText,
   back: 'Back to the repair order',
   sub: (ro: string, vehicle: string) => `RO ${ro} · ${vehicle}`,
   loading: 'Opening the run',
@@ -162,6 +164,7 @@ export const text = {
     setAside: 'set aside',
     added: 'added',
     photoAttached: 'photo',
+    bagged: 'where they are kept',
     fitted: 'bolts are in',
     wrenchChosen: 'tool chosen',
     wrenchSet: 'wrench set',
@@ -230,7 +233,6 @@ export const text = {
   stepsYes: (n: number) => `All ${n} seen and done`,
   neighboursTitle: 'Look at the ones beside it',
   neighboursHeld: 'None has moved',
-  neighboursMoved: (bolt: string) => `${bolt.charAt(0).toUpperCase()}${bolt.slice(1)} has moved`,
   swapTitle: (bolt: string) => `New one in for ${bolt}`,
   roundTitle: (n: number, stage: string) => `Round ${n}: ${stage}`,
   roundSeated: 'It is seated',

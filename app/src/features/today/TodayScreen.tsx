@@ -1,8 +1,8 @@
 import { Link, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { isAllowed, type Joint, type Order } from '@stennet/core/contract';
-import { isAwaited, ORDER_STATE_TEXT } from '@stennet/core/order';
+import { isAllowed, runName, type Joint, type Order, type RunBrief } from '@stennet/core/contract';
+import { isAwaited, jointState, ORDER_STATE_TEXT } from '@stennet/core/order';
 import { asAppError, useLibraryOnDevice, useSending, useSignedIn, useToday } from '@/data';
 import { now } from '@/platform/clock';
 import { deviceId } from '@/platform/device';
@@ -18,7 +18,10 @@ export function TodayScreen() {
   const sending = useSending();
   useLibraryOnDevice();
   const orders = today.data?.orders;
-  const running = orders?.flatMap((order) => order.jobs.flatMap((job) => job.joints.filter((j) => j.run && j.run.state !== 'finished').map((joint) => ({ order, joint })))) ?? [];
+  const running =
+    orders?.flatMap((order) =>
+      order.jobs.flatMap((job) => job.joints.flatMap((joint) => joint.runs.filter((r) => r.state !== 'finished').map((run) => ({ order, joint, run })))),
+    ) ?? [];
   const right = (
     <View style={styles.right}>
       {sending.unsent > 0 || sending.refused > 0 ? <SavedBadge {...sending} /> : null}
@@ -39,8 +42,8 @@ export function TodayScreen() {
       ) : null}
       {orders ? (
         <>
-          {running.map(({ order, joint }) => (
-            <OpenRun key={joint.id} order={order} joint={joint} />
+          {running.map(({ order, joint, run }) => (
+            <OpenRun key={run.id} order={order} joint={joint} run={run} />
           ))}
           <View style={styles.ways}>
             <BigButton text={text.find} look="quiet" size="desk" grow onPress={() => router.navigate('/find')} />
@@ -64,15 +67,14 @@ export function TodayScreen() {
 }
 
 /** The one thing most often wanted: back to the next pull in one tap. */
-function OpenRun({ order, joint }: { order: Order; joint: Joint }) {
+function OpenRun({ order, joint, run }: { order: Order; joint: Joint; run: RunBrief }) {
   const { me, format } = useSignedIn();
   const router = useRouter();
   const inks = useInks();
-  const { run } = joint;
-  if (!run) return null;
   const { standing } = run;
+  const name = runName(joint, run);
   const isMine = run.holderDevice === deviceId();
-  const where = standing.stageName ? text.at(joint.name, standing.stageName, standing.done, standing.of) : text.ready(joint.name);
+  const where = standing.stageName ? text.at(name, standing.stageName, standing.done, standing.of) : text.ready(name);
   return (
     <Card>
       <Text style={{ fontSize: 15, color: inks.inkSoft }}>
@@ -93,9 +95,9 @@ function OrderCard({ order, isWide }: { order: Order; isWide: boolean }) {
   const inks = useInks();
   const joints = order.jobs.flatMap((j) => j.joints);
   const parts = order.entries.filter((e) => e.body.kind === 'part' && isAwaited(e.body.state)).length;
-  const asks = joints.reduce((n, j) => n + (j.run?.standing.asksLead ?? 0), 0);
+  const asks = joints.flatMap((j) => j.runs).reduce((n, r) => n + r.standing.asksLead, 0);
   const holds = [parts > 0 ? text.partsOpen(parts) : '', asks > 0 ? text.asksLead(asks) : ''].filter(Boolean);
-  const done = joints.length > 0 && joints.every((j) => j.run?.state === 'finished');
+  const done = joints.length > 0 && joints.every((j) => jointState(j) === 'tight');
   return (
     <View style={[styles.order, { backgroundColor: inks.card }, isWide && styles.half]}>
       <Link href={`/orders/${order.id}`} aria-label={`${text.open} RO ${order.number}`} style={styles.orderLink}>

@@ -20,6 +20,10 @@ const kit = demoSheet('ob20-flywheel-kit');
 const plate = demoSheet('tf25-pressure-plate');
 const early = demoSheet('brenna-2-0-head-early');
 
+const strips = demoSheet('cv30-rods');
+const cams = demoSheet('tf25-cam-caps');
+const camStep = (change: Partial<Sheet['steps'][number]>): Sheet => ({ ...cams, steps: cams.steps.map((s) => (s.id === 'slack' ? { ...s, ...change } : s)) });
+
 /** One mutation of a valid sheet each: what is found, how badly, where, and the sentence. */
 const mutations: Mutation[] = [
   ['duplicateName', 'error', 'stages.3', '“first-angle” is there twice; each needs a name of its own.', stage(headSheet, 3, { id: 'first-angle' })],
@@ -136,6 +140,22 @@ const mutations: Mutation[] = [
     'clocks.1',
     'The clock “Sealant stays open” ends before it begins.',
     { ...intake, clocks: intake.clocks.map((c) => (c.id === 'open' ? { ...c, from: c.to, to: c.from } : c)) },
+  ],
+  ['backNowhere', 'error', 'steps.2.ifNot', '“Cam turns by hand after the check.” leads back, and no stage is named.', camStep({ ifNot: undefined })],
+  [
+    'backNowhere',
+    'error',
+    'steps.2.ifNot',
+    '“Cam turns by hand after the check.” leads back to a stage that is not done by then.',
+    camStep({ due: { when: 'before', stage: 'inner-down' } }),
+  ],
+  ['unknownName', 'error', 'steps.2.ifNot', 'There is no stage “middle” on this sheet.', camStep({ ifNot: 'middle' })],
+  [
+    'measureLimits',
+    'error',
+    'steps.2.measure',
+    '“Width of the flattened strip at both its ends. Nobody turns the crank meanwhile.” has no limit: from end to end, at most.',
+    { ...strips, steps: strips.steps.map((s) => (s.measure ? { ...s, measure: { ...s.measure, limits: { min: 0.025, max: 0.065 } } } : s)) },
   ],
 ];
 

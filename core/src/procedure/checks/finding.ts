@@ -38,6 +38,8 @@ export const FINDING_CODES = [
   'sealantClock',
   'neverOut',
   'clockBackwards',
+  'backNowhere',
+  'measureLimits',
 ] as const;
 export type FindingCode = (typeof FINDING_CODES)[number];
 

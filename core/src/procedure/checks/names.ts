@@ -78,6 +78,7 @@ function unknownOfSteps(sheet: Sheet): Finding[] {
   const ofSteps = sheet.steps.flatMap((step, i) => [
     ...('stage' in step.due && !stages.has(step.due.stage) ? [unknown(`steps.${i}.due.stage`, step.due.stage, 'stage')] : []),
     ...[...(step.on ?? []), ...(step.covers ?? [])].flatMap((name) => (on.has(name) ? [] : [unknown(`steps.${i}.on`, name, 'fastener, group or tag')])),
+    ...(step.ifNot !== undefined && !stages.has(step.ifNot) ? [unknown(`steps.${i}.ifNot`, step.ifNot, 'stage')] : []),
     ...(step.instances ?? []).flatMap((name) => (sheet.instances?.labels.includes(name) ? [] : [unknown(`steps.${i}.instances`, name, 'instance')])),
   ]);
   const isKnown = (p: { step: string } | { stage: string }): boolean => ('step' in p ? steps.has(p.step) : stages.has(p.stage));

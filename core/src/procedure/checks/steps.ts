@@ -1,10 +1,11 @@
 import type { Sheet } from '../sheet';
 import { seatsNamed } from '../stageFacts';
+import { measureKinds } from '../../measure';
 import { finding, type Finding } from './finding';
 
 /** Compounds, clocks, and things that must come out again. */
 export function checkSteps(sheet: Sheet): Finding[] {
-  return [...compoundTwice(sheet), ...sealantClock(sheet), ...neverOut(sheet), ...clockBackwards(sheet)];
+  return [...compoundTwice(sheet), ...sealantClock(sheet), ...neverOut(sheet), ...clockBackwards(sheet), ...backNowhere(sheet), ...measureLimits(sheet)];
 }
 
 function compoundTwice(sheet: Sheet): Finding[] {
@@ -61,4 +62,34 @@ function clockBackwards(sheet: Sheet): Finding[] {
     return due?.when === 'after' ? index + 0.5 : index - 0.1;
   };
   return sheet.clocks.flatMap((c, i) => (at(c.from) > at(c.to) ? [finding('clockBackwards', 'error', `clocks.${i}`, `The clock “${c.text}” ends before it begins.`)] : []));
+}
+
+/** An answer that leads back needs a stage that is done by then. */
+function backNowhere(sheet: Sheet): Finding[] {
+  return sheet.steps.flatMap((step, i) => {
+    const leadsBack = step.answers?.some((a) => a.then === 'back') ?? false;
+    if (!leadsBack && step.ifNot === undefined) return [];
+    const list = [sheet.stages, sheet.takeApart].find((stages) => 'stage' in step.due && stages.some((s) => 'stage' in step.due && s.id === step.due.stage)) ?? sheet.stages;
+    const at = 'stage' in step.due ? list.findIndex((s) => 'stage' in step.due && s.id === step.due.stage) + (step.due.when === 'after' ? 1 : 0) : 0;
+    const byDo = sheet.stages.findIndex((s) => s.action === 'do' && s.step === step.id);
+    const to = list.findIndex((s) => s.id === step.ifNot);
+    const isFine = leadsBack && to >= 0 && to < Math.max(at, byDo);
+    if (isFine) return [];
+    const why = !leadsBack
+      ? 'names a stage to go back to, and no answer leads there'
+      : to < 0
+        ? 'leads back, and no stage is named'
+        : 'leads back to a stage that is not done by then';
+    return [finding('backNowhere', 'error', `steps.${i}.ifNot`, `“${step.text}” ${why}.`)];
+  });
+}
+
+/** What is measured place by place is judged by the limits of its kind, all of them. */
+function measureLimits(sheet: Sheet): Finding[] {
+  return sheet.steps.flatMap((step, i) => {
+    if (!step.measure) return [];
+    const kind = measureKinds[step.measure.what];
+    const missing = kind.limits.filter((l) => step.measure?.limits[l.key] === undefined).map((l) => l.label.toLowerCase());
+    return missing.length > 0 ? [finding('measureLimits', 'error', `steps.${i}.measure`, `“${step.text}” has no limit: ${missing.join('; ')}.`)] : [];
+  });
 }

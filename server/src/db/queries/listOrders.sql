@@ -6,12 +6,13 @@ select o.id, o.number, o.vehicle, o.customer, o.concern, o.bay, o.state, o.versi
     select json_agg(json_build_object('id', j.id, 'title', j.title, 'kind', j.kind, 'joints', coalesce((
       select json_agg(json_build_object(
         'id', t.id, 'name', t.name, 'sheetId', t.sheet, 'revision', t.revision, 'sheetTitle', r.title, 'sheetKind', r.kind,
-        'run', (
-          select json_build_object(
-            'id', u.id, 'state', u.state, 'holderPerson', m.name, 'holderDevice', u.holder_device,
-            'holderDeviceName', u.holder_device_name, 'lastAt', u.last_at, 'standing', u.standing)
+        'instances', r.instances, 'takesApart', r.takes_apart,
+        'runs', coalesce((
+          select json_agg(json_build_object(
+            'id', u.id, 'part', u.part, 'instance', nullif(u.instance, ''), 'state', u.state, 'holderPerson', m.name, 'holderDevice', u.holder_device,
+            'holderDeviceName', u.holder_device_name, 'lastAt', u.last_at, 'standing', u.standing) order by u.part desc, u.instance)
           from run u join membership m on m.shop = u.shop and m.account = u.holder_person
-          where u.shop = t.shop and u.joint = t.id)
+          where u.shop = t.shop and u.joint = t.id), '[]'::json)
         ) order by t.place)
       from joint t join sheet_revision r on r.shop = t.shop and r.sheet = t.sheet and r.revision = t.revision
       where t.shop = j.shop and t.job = j.id), '[]'::json)) order by j.place)

@@ -67,6 +67,13 @@ function GroupForm({ group, at }: { group: Group; at: number }) {
         <NumberField label={text.length} value={group.lengthMm} onChange={(lengthMm) => put({ lengthMm }, 'length')} problem={problem(`${place}.lengthMm`)} />
         <NumberField label={text.grip} value={group.gripLengthMm} onChange={(gripLengthMm) => put({ gripLengthMm }, 'grip')} problem={problem(`${place}.gripLengthMm`)} />
       </FieldRow>
+      <TextField
+        label={text.behind}
+        hint={text.behindHint}
+        value={group.behind ?? ''}
+        onChange={(t) => put({ behind: t || undefined }, 'behind')}
+        problem={problem(`${place}.behind`)}
+      />
       <ChoiceField label={text.reuse} value={group.reuse} options={REUSE_OPTIONS} onChange={(reuse) => put({ reuse }, 'reuse')} problem={problem(`${place}.reuse`)} />
       {group.reuse === 'reuse-if-within-length' ? (
         <FieldRow>

@@ -1,9 +1,10 @@
-import type { Step } from '@stennet/core/procedure';
+import { measureKinds, type MeasureKindId } from '@stennet/core/measure';
+import type { Sheet, Step } from '@stennet/core/procedure';
 import type { UnitCode } from '@stennet/core/quantity';
 import { BigButton, ChoiceField, FieldRow, FlagsField, NumberField, Section, TextField } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { changed, moved, said, without } from '../lists';
-import { CONSEQUENCE_OPTIONS, DUE_OPTIONS, FAILURE_OPTIONS, PHASE_OPTIONS, STEP_OPTIONS, UNIT_OPTIONS } from '../options';
+import { CONSEQUENCE_OPTIONS, DUE_OPTIONS, FAILURE_OPTIONS, MEASURE_OPTIONS, PHASE_OPTIONS, STEP_OPTIONS, UNIT_OPTIONS } from '../options';
 import { text } from '../text';
 import { CompoundForm } from './CompoundsForm';
 import { NamesField } from './NamesField';
@@ -26,7 +27,7 @@ export function StepForm({ step, at }: { step: Step; at: number }) {
       <ChoiceField label={text.kind} value={step.kind} options={STEP_OPTIONS} onChange={(kind) => put({ kind }, 'kind')} />
       <ChoiceField label={text.phase} value={step.phase} options={PHASE_OPTIONS} onChange={(phase) => put({ phase }, 'phase')} />
       <DueFields step={step} place={place} put={put} />
-      {step.kind === 'measure' ? <LimitFields step={step} place={place} put={put} /> : null}
+      {step.kind === 'measure' ? <MeasureFields step={step} place={place} put={put} /> : null}
       {step.kind === 'apply' ? <ApplyFields step={step} place={place} put={put} /> : null}
       {step.kind === 'fit' || step.kind === 'place' || step.kind === 'tool' ? (
         <TextField label={text.putsIn} value={step.putsIn ?? ''} onChange={(t) => put({ putsIn: t || undefined }, 'in')} problem={problem(`${place}.putsIn`)} />
@@ -72,17 +73,70 @@ function DueFields({ step, place, put }: Props) {
     <>
       <ChoiceField label={text.due} value={due.when} options={DUE_OPTIONS} onChange={choose} problem={problem(`${place}.due`)} />
       {due.when === 'before' || due.when === 'after' ? (
-        <ChoiceField
-          label={text.dueStage}
-          value={due.stage}
-          options={draft.stages.map((s, i) => ({ value: s.id, text: `${i + 1}. ${s.name || s.id}` }))}
-          onChange={(stage) => put({ due: { ...due, stage } }, 'due stage')}
-        />
+        <ChoiceField label={text.dueStage} value={due.stage} options={stageOptions(draft)} onChange={(stage) => put({ due: { ...due, stage } }, 'due stage')} />
       ) : null}
       {due.when === 'atFailure' ? (
         <ChoiceField label={text.dueFailure} value={due.failure} options={FAILURE_OPTIONS} onChange={(failure) => put({ due: { ...due, failure } }, 'failure')} />
       ) : null}
     </>
+  );
+}
+
+/** Stages of tightening, then those of taking apart. */
+const stageOptions = ({ stages, takeApart }: Sheet): { value: string; text: string }[] => [
+  ...stages.map((s, i) => ({ value: s.id, text: `${i + 1}. ${s.name || s.id}` })),
+  ...takeApart.map((s, i) => ({ value: s.id, text: `${text.takeApart} ${i + 1}. ${s.name || s.id}` })),
+];
+
+/** Place by place, judged by its kind's limits; or plain values against a least and a most. */
+function MeasureFields({ step, place, put }: Props) {
+  const { problem } = useEditor();
+  const { measure } = step;
+  const begin = (what: MeasureKindId | 'plain'): void =>
+    put(
+      what === 'plain' ? { measure: undefined } : { limits: undefined, measure: { what, unit: measure?.unit ?? 'mm', limits: measure?.what === what ? measure.limits : {} } },
+      'measure',
+    );
+  return (
+    <>
+      <ChoiceField
+        label={text.measureKind}
+        value={measure?.what ?? 'plain'}
+        options={[{ value: 'plain' as const, text: text.measurePlain }, ...MEASURE_OPTIONS]}
+        onChange={begin}
+        problem={problem(`${place}.measure`)}
+      />
+      {measure ? (
+        <>
+          <ChoiceField
+            label={text.unit}
+            value={measure.unit}
+            options={UNIT_OPTIONS.length as { value: 'mm' | '[in_i]'; text: string }[]}
+            onChange={(unit) => put({ measure: { ...measure, unit } }, 'measure unit')}
+          />
+          <FieldRow>
+            {measureKinds[measure.what].limits.map((l) => (
+              <NumberField
+                key={l.key}
+                label={l.label}
+                value={measure.limits[l.key]}
+                onChange={(v) => put({ measure: { ...measure, limits: said({ ...measure.limits, [l.key]: v }) as Record<string, number> } }, `limit ${l.key}`)}
+              />
+            ))}
+          </FieldRow>
+          <RowsField step={step} place={place} put={put} />
+        </>
+      ) : (
+        <LimitFields step={step} place={place} put={put} />
+      )}
+    </>
+  );
+}
+
+function RowsField({ step, place, put }: Props) {
+  const { problem } = useEditor();
+  return (
+    <NamesField label={text.rowsField} names={step.rows ?? []} onChange={(rows) => put({ rows: rows.length > 0 ? rows : undefined }, 'rows')} problem={problem(`${place}.rows`)} />
   );
 }
 
@@ -110,12 +164,7 @@ function LimitFields({ step, place, put }: Props) {
         options={UNIT_OPTIONS.length as { value: UnitCode; text: string }[]}
         onChange={(u) => set(said({ min: limits?.min && { ...limits.min, unit: u }, max: limits?.max && { ...limits.max, unit: u } }), 'unit')}
       />
-      <NamesField
-        label={text.rowsField}
-        names={step.rows ?? []}
-        onChange={(rows) => put({ rows: rows.length > 0 ? rows : undefined }, 'rows')}
-        problem={problem(`${place}.rows`)}
-      />
+      <RowsField step={step} place={place} put={put} />
     </>
   );
 }
@@ -137,7 +186,7 @@ function ApplyFields({ step, place, put }: Props) {
 
 /** Answers that one can give at the vehicle, and what follows from each. */
 function AnswerFields({ step, place, put }: Props) {
-  const { problem } = useEditor();
+  const { draft, problem } = useEditor();
   const answers = step.answers ?? [];
   const set = (next: NonNullable<Step['answers']>, key: string): void => put({ answers: next.length > 0 ? next : undefined }, key);
   return (
@@ -169,6 +218,10 @@ function AnswerFields({ step, place, put }: Props) {
           <BigButton text={text.remove} label={`${text.remove}: ${a.text || text.answerText}`} look="quiet" size="desk" onPress={() => set(without(answers, i), `remove ${i}`)} />
         </FieldRow>
       ))}
+      {answers.length > 0 && step.kind === 'check' ? <RowsField step={step} place={place} put={put} /> : null}
+      {answers.some((a) => a.then === 'back') || step.ifNot !== undefined ? (
+        <ChoiceField label={text.backTo} value={step.ifNot} options={stageOptions(draft)} onChange={(ifNot) => put({ ifNot }, 'if not')} problem={problem(`${place}.ifNot`)} />
+      ) : null}
       {step.kind === 'check' || step.kind === 'hold' || step.kind === 'measure' || answers.length > 0 ? (
         <BigButton
           text={text.addAnswer}

@@ -1,4 +1,4 @@
-import type { Sheet, Step } from '@stennet/core/procedure';
+import { READY_CHECKS, type Sheet, type Step } from '@stennet/core/procedure';
 import { BigButton, ChoiceField, FieldRow, Line, NumberField, Section, TextField } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { changed, freeId, without } from '../lists';
@@ -8,7 +8,11 @@ import { StepForm } from './StepForm';
 /** Everything that is no pull, placed where it comes due; and the times that run between. */
 export function StepsTab() {
   const { draft, change } = useEditor();
-  const add = (): void =>
+  const addReady = (id: string): void => {
+    const ready = READY_CHECKS.find((c) => c.id === id);
+    if (ready) add(ready.step);
+  };
+  const add = (step: Omit<Step, 'id' | 'due'>): void =>
     change((d) => ({
       ...d,
       steps: [
@@ -18,9 +22,7 @@ export function StepsTab() {
             d.steps.map((s) => s.id),
             'step',
           ),
-          kind: 'check',
-          phase: 'place',
-          text: '',
+          ...step,
           due: { when: 'beforeFirstPull' },
         } satisfies Step,
       ],
@@ -31,7 +33,8 @@ export function StepsTab() {
       {draft.steps.map((s, i) => (
         <StepForm key={s.id} step={s} at={i} />
       ))}
-      <BigButton text={text.addStep} look="plain" size="desk" onPress={add} />
+      <BigButton text={text.addStep} look="plain" size="desk" onPress={() => add({ kind: 'check', phase: 'place', text: '' })} />
+      <ChoiceField label={text.readyCheck} value={undefined} options={READY_CHECKS.map((c) => ({ value: c.id, text: c.name }))} onChange={addReady} />
       <Clocks />
     </>
   );

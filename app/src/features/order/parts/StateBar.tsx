@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Order } from '@stennet/core/contract';
+import { jointSeen, type Order } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { blockers, mayNotBecome, ORDER_STATE_TEXT, stepsFrom, type OrderSeen, type OrderState } from '@stennet/core/order';
 import { asAppError, call, type ShownEntry } from '@/data';
@@ -10,7 +10,7 @@ import { text } from '../text';
 
 /** What core has to know of an order to say where it stands. */
 export const seenOf = (order: Order, entries: readonly Pick<ShownEntry, 'body'>[]): OrderSeen => ({
-  joints: order.jobs.flatMap((j) => j.joints.map((t) => ({ name: t.name, run: t.run && { state: t.run.state, putIn: t.run.standing.putIn, asksLead: t.run.standing.asksLead } }))),
+  joints: order.jobs.flatMap((j) => j.joints.map(jointSeen)),
   entries: entries.map((e) => e.body),
 });
 

@@ -10,7 +10,7 @@ import { text } from '../text';
 import { partOf } from './NewParts';
 
 /** Everything else as one list, in the order it is met at the vehicle; read as a whole, confirmed by starting. */
-export function LayOut({ data, entries }: { data: JointSheet; entries: readonly ShownEntry[] }) {
+export function LayOut({ data, entries, isApart }: { data: JointSheet; entries: readonly ShownEntry[]; isApart: boolean }) {
   const { sheet } = data;
   const inks = useInks();
   const { format } = useSignedIn();
@@ -19,12 +19,12 @@ export function LayOut({ data, entries }: { data: JointSheet; entries: readonly 
     const part = partOf(data, need, entries);
     return part ? ` · ${text.partState[part.body.state]}` : '';
   };
-  const parts = partsOf(sheet);
+  const parts = isApart ? [] : partsOf(sheet);
   const lines = [
     ...parts.filter((p) => p.key.startsWith('part:')).map((p) => (p.need === 'consider' ? text.consider(p.what, p.why) : `${text.part(p.count, p.what)}${state(p)}`)),
     ...parts.filter((p) => p.need === 'reuse').map((p) => `${text.part(p.count, p.what)}. ${p.why}`),
     sheet.holding?.loosening ? text.holdLoosening(sheet.holding.loosening) : '',
-    sheet.holding?.tightening ? text.holdTightening(sheet.holding.tightening) : '',
+    !isApart && sheet.holding?.tightening ? text.holdTightening(sheet.holding.tightening) : '',
     ...shopLines(sheet, tools.data ? inUse(tools.data) : [], format),
     ...sockets(sheet).map((s) => text.socket(s.socket, s.count)),
     ...inOrderMet(sheet).map((s) => s.text),
@@ -51,7 +51,10 @@ function shopLines(sheet: Sheet, tools: readonly ListedTool[], format: Formatter
 
 /** Steps by phase, and within one as the sheet has them; what only a failure asks for is not laid out. */
 function inOrderMet(sheet: Sheet): Sheet['steps'] {
-  return PHASES.flatMap((phase) => sheet.steps.filter((s) => s.phase === phase && s.due.when !== 'atFailure' && s.kind !== 'mark'));
+  return PHASES.flatMap((phase) => sheet.steps.filter((s) => s.phase === phase && s.due.when !== 'atFailure' && s.kind !== 'mark' && isDueIn(sheet, s)));
 }
+
+/** Not what another part of the sheet asks for. */
+const isDueIn = (sheet: Sheet, { due }: Sheet['steps'][number]): boolean => !('stage' in due) || sheet.stages.some((s) => s.id === due.stage);
 
 const styles = StyleSheet.create({ line: { borderTopWidth: 1, paddingTop: 8 } });

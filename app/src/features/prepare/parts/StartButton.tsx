@@ -1,8 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
-import { isAllowed } from '@stennet/core/contract';
+import { isAllowed, runName } from '@stennet/core/contract';
 import type { JointSheet } from '@stennet/core/contract/run';
 import type { AppError } from '@stennet/core/errors';
+import { PROCEDURE, TAKE_APART } from '@stennet/core/procedure';
 import { CORE_VERSION, type EventOf } from '@stennet/core/run';
 import { asAppError, useSignedIn } from '@/data';
 import { startRun } from '@/data/runs';
@@ -14,8 +15,14 @@ import { BigButton, Line, Notice } from '@/ui';
 import { text } from '../text';
 import type { Answers } from './WhichOne';
 
+/** Which of the joint's runs is begun. */
+export interface RunPlace {
+  part: string;
+  instance: string | null;
+}
+
 /** Starting needs the server, and every answer that stands alone. */
-export function StartButton({ data, answers, open }: { data: JointSheet; answers: Answers; open: readonly string[] }) {
+export function StartButton({ data, at, answers, open }: { data: JointSheet; at: RunPlace; answers: Answers; open: readonly string[] }) {
   const { me } = useSignedIn();
   const router = useRouter();
   const isOnline = useDeviceOnline();
@@ -28,8 +35,9 @@ export function StartButton({ data, answers, open }: { data: JointSheet; answers
     if (busy) return;
     setBusy(true);
     setError(null);
-    events.current ??= startEvents(data, answers, me.shop.id, me.person.id);
-    const { joint, order, sheet, sheetHash } = data;
+    events.current ??= startEvents(data, at, answers, me.shop.id, me.person.id);
+    const { joint, sheet, sheetHash } = data;
+    const order = { ...data.order, joint: runName({ name: data.order.joint }, at) };
     const [{ run }] = events.current;
     startRun(events.current, { id: run, joint, order, sheet, sheetHash, people: { [me.person.id]: me.person.name } }, deviceName()).then(
       () => router.replace(`/runs/${run}`),
@@ -44,19 +52,19 @@ export function StartButton({ data, answers, open }: { data: JointSheet; answers
       {error ? <Notice title={error.message} text={error.code === 'OFFLINE' ? text.startOnline : error.fix} look="warn" alert /> : null}
       {isOnline ? null : <Notice title={text.startOnline} />}
       {open.length > 0 ? <Notice title={text.open(open.join(', '))} /> : <Line>{text.startReads}</Line>}
-      <BigButton text={busy ? text.starting : text.start} onPress={start} disabled={busy || !isOnline || open.length > 0} />
+      <BigButton text={busy ? text.starting : at.part === TAKE_APART ? text.startApart : text.start} onPress={start} disabled={busy || !isOnline || open.length > 0} />
     </>
   );
 }
 
 /** The start, and with it what was seen at the vehicle. */
-function startEvents(data: JointSheet, answers: Answers, shop: string, person: string): Parameters<typeof startRun>[0] {
-  const started = startedEvent(data, shop, person);
+function startEvents(data: JointSheet, at: RunPlace, answers: Answers, shop: string, person: string): Parameters<typeof startRun>[0] {
+  const started = startedEvent(data, at, shop, person);
   const given = data.sheet.tellApart.flatMap(({ question }) => (answers[question] === undefined ? [] : [{ question, answer: answers[question] }]));
   return [started, ...given.map((payload, i) => ({ ...started, id: newId(), seq: i + 2, type: 'variantAnswered' as const, payload }))];
 }
 
-function startedEvent(data: JointSheet, shop: string, person: string): EventOf<'started'> {
+function startedEvent(data: JointSheet, { part, instance }: RunPlace, shop: string, person: string): EventOf<'started'> {
   const { joint, sheet, sheetHash } = data;
   return {
     v: 1,
@@ -69,6 +77,15 @@ function startedEvent(data: JointSheet, shop: string, person: string): EventOf<'
     person,
     deviceTime: now().toISOString(),
     type: 'started',
-    payload: { joint, sheet: sheet.id, revision: sheet.revision, sheetHash, core: CORE_VERSION, cautionsRead: true },
+    payload: {
+      joint,
+      sheet: sheet.id,
+      revision: sheet.revision,
+      sheetHash,
+      core: CORE_VERSION,
+      cautionsRead: true,
+      ...(part === PROCEDURE ? {} : { part }),
+      ...(instance ? { instance } : {}),
+    },
   };
 }

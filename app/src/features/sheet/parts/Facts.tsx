@@ -83,7 +83,7 @@ export function Steps({ sheet }: { sheet: Sheet }) {
   return (
     <Section title={text.steps}>
       {sheet.steps.map((s) => (
-        <Line key={s.id}>{`${s.text} (${dueWords(s, sheet.stages)})`}</Line>
+        <Line key={s.id}>{`${s.text} (${dueWords(s, sheet)})`}</Line>
       ))}
     </Section>
   );

@@ -43,7 +43,7 @@ function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
       (e: unknown) => setProblem(`${asAppError(e).message} ${asAppError(e).fix}`),
     );
   };
-  const open = order.jobs.flatMap((j) => j.joints).filter((t) => !t.run && t.sheetId !== sheet.id);
+  const open = order.jobs.flatMap((j) => j.joints).filter((t) => t.runs.length === 0 && t.sheetId !== sheet.id);
   return (
     <View style={styles.order}>
       <Line strong>{text.useOrder(order.number, `${order.vehicle.maker} ${order.vehicle.model}`)}</Line>

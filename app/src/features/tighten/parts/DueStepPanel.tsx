@@ -5,34 +5,73 @@ import { AppError } from '@stennet/core/errors';
 import type { Step as SheetStep } from '@stennet/core/procedure';
 import { parseNumber, units, type UnitCode } from '@stennet/core/quantity';
 import { explain } from '@stennet/core/run';
-import { BigButton, useInks } from '@/ui';
+import { BigButton, Chip, TextField, useInks } from '@/ui';
+import { photosAt, useRunPlace } from '../hooks/useRunPlace';
 import { boltName, text } from '../text';
+import { CheckPanel } from './CheckPanel';
+import { GiveUp } from './GiveUp';
+import { MeasureStepPanel } from './MeasureStepPanel';
 import { PanelBody, PanelTitle } from './PanelText';
+import { PhotoButton } from './PhotoButton';
 import { Step, type StepProps } from './StepPanel';
 
-/** A step of the sheet that is due: confirmed, answered or measured. Plain ones stand in one list. */
-export function DueStepPanel({ due, acts, state, onGoBack }: StepProps<'step'>) {
+/** A step of the sheet that is due: confirmed, answered, measured, photographed. Plain ones stand in one list. */
+export function DueStepPanel(props: StepProps<'step'>) {
+  const { due, state, acts, onGoBack } = props;
   const { step, also } = due;
-  const back = <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />;
-  if (step.answers) {
-    return (
-      <View style={{ gap: 12 }}>
-        <PanelTitle>{step.text}</PanelTitle>
-        {step.answers.map((a) => (
-          <BigButton key={a.text} text={a.text} look="plain" onPress={() => void acts.confirm('stepDone', { step: step.id, answer: a.text })} />
-        ))}
-        {back}
-      </View>
-    );
-  }
-  if (step.limits) return <Measured key={state.events.length} due={due} acts={acts} state={state} onGoBack={onGoBack} />;
+  const fresh = state.events.length;
+  if (step.answers) return <CheckPanel key={fresh} {...props} answers={step.answers} />;
+  if (step.measure) return <MeasureStepPanel key={fresh} {...props} measure={step.measure} />;
+  if (step.limits) return <Measured key={fresh} {...props} />;
+  if (step.kind === 'rest') return <RestPanel key={fresh} {...props} />;
+  if (step.kind === 'photo') return <PhotoPanel {...props} />;
   const done = (): void => void acts.confirm('stepDone', { step: step.id, ...(also.length > 0 ? { also: also.map((s) => s.id) } : {}) });
+  const second = (
+    <>
+      {step.kind === 'hold' ? null : <GiveUp step={step.id} acts={acts} />}
+      <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
+    </>
+  );
   return (
-    <Step title={text.stepTitle} yes={also.length > 0 ? text.stepsYes(also.length + 1) : text.stepYes} onYes={done} state={state} second={back}>
+    <Step title={text.stepTitle} yes={also.length > 0 ? text.stepsYes(also.length + 1) : text.stepYes} onYes={done} state={state} second={second}>
       {[step, ...also].map((s) => (
         <Line key={s.id} step={s} />
       ))}
     </Step>
+  );
+}
+
+/** What a heavy part will rest on is known, and written down, before the last one comes out. */
+function RestPanel({ due, acts, onGoBack }: StepProps<'step'>) {
+  const { step } = due;
+  const [note, setNote] = useState('');
+  return (
+    <View style={{ gap: 12 }}>
+      <PanelTitle>{text.restTitle}</PanelTitle>
+      <Line step={step} />
+      <TextField label={text.restLabel} value={note} onChange={(t) => setNote(t.slice(0, 400))} />
+      <BigButton text={text.restYes} disabled={!note.trim()} onPress={() => void acts.confirm('stepDone', { step: step.id, note: note.trim() })} />
+      <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
+    </View>
+  );
+}
+
+/** How it was before anybody touched it: kept at once, sent when there is a network. */
+function PhotoPanel({ due, acts, onGoBack }: StepProps<'step'>) {
+  const { step } = due;
+  const taken = photosAt(useRunPlace(), step.id);
+  return (
+    <View style={{ gap: 12 }}>
+      <PanelTitle>{text.photoTitle}</PanelTitle>
+      <Line step={step} />
+      <PhotoButton of={step.text} step={step.id} />
+      {taken > 0 ? (
+        <BigButton text={text.photoDone} onPress={() => void acts.confirm('stepDone', { step: step.id })} />
+      ) : (
+        <BigButton text={text.photoNone} look="quiet" onPress={() => void acts.confirm('stepDone', { step: step.id, note: text.noPhoto })} />
+      )}
+      <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
+    </View>
   );
 }
 
@@ -82,25 +121,24 @@ function Measured({ due, acts, onGoBack }: StepProps<'step'>) {
   );
 }
 
-/** Beside a new fastener the load has changed. */
+/** Beside a new fastener the load has changed: none has moved, or these have. */
 export function NeighboursPanel({ due, acts, onGoBack, state }: StepProps<'neighbours'>) {
-  const say = (moved: string[]) => (): void => void acts.confirm('stepDone', { step: 'neighbours', fasteners: [...due.fasteners], ...(moved.length > 0 ? { moved } : {}) });
+  const [moved, setMoved] = useState<readonly string[]>([]);
+  const toggle = (f: string): void => setMoved((was) => (was.includes(f) ? was.filter((x) => x !== f) : [...was, f]));
   return (
     <Step
       title={text.neighboursTitle}
-      yes={text.neighboursHeld}
-      onYes={say([])}
+      yes={moved.length > 0 ? text.neighboursSome(moved.length) : text.neighboursHeld}
+      onYes={() => void acts.confirm('stepDone', { step: 'neighbours', fasteners: [...due.fasteners], ...(moved.length > 0 ? { moved: [...moved] } : {}) })}
       state={state}
-      second={
-        <>
-          {due.fasteners.map((f) => (
-            <BigButton key={f} text={text.neighboursMoved(boltName(f))} look="warn" onPress={say([f])} />
-          ))}
-          <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
-        </>
-      }
+      second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
     >
       <PanelBody>{explain(due)}</PanelBody>
+      <View role="group" aria-label={text.neighboursWhich} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+        {due.fasteners.map((f) => (
+          <Chip key={f} size="hand" role="checkbox" text={boltName(f)} on={moved.includes(f)} onPress={() => toggle(f)} />
+        ))}
+      </View>
     </Step>
   );
 }

@@ -1,15 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { AppError } from '@stennet/core/errors';
-import { groupOfSeat } from '@stennet/core/procedure';
-import { brokenSizes, threadOf, type BrokenSizes } from '@stennet/core/thread';
-import { CORE_VERSION, explain, seatIdOf, type Next, type RunState, type Way } from '@stennet/core/run';
-import { useSignedIn } from '@/data';
+import { TAKE_APART } from '@stennet/core/procedure';
+import { CORE_VERSION, explain, type Next, type RunState, type Way } from '@stennet/core/run';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { releaseWords } from '../say';
 import { boltName, text } from '../text';
+import { Broken } from './Broken';
 import { LeadWord } from './LeadWord';
 import { PanelBody, PanelTitle } from './PanelText';
 import { ReadingForm } from './ReadingForm';
@@ -31,15 +29,14 @@ export function HoldPanel({ due, state, acts, onGoBack }: { due: Hold; state: Ru
     <View role="alert" style={{ gap: 12 }}>
       <PanelTitle>{titleOf(due)}</PanelTitle>
       <PanelBody>{bodyOf(due, state)}</PanelBody>
-      {due.hold.kind === 'failed' && due.hold.failure === 'broke' ? <Sizes state={state} fastener={due.fastener ?? ''} /> : null}
-      {due.hold.kind === 'failed' && due.hold.rung ? <Ladder rung={due.hold.rung} state={state} acts={acts} /> : null}
+      {due.hold.kind === 'failed' ? <Broken hold={due.hold} fastener={due.fastener ?? ''} state={state} acts={acts} /> : null}
       {due.ways.includes('pending') ? (
         <TextInput mode="outlined" label={text.findingLabel} accessibilityLabel={text.findingLabel} value={finding} onChangeText={setFinding} maxLength={400} />
       ) : null}
       {ways.map((way) => (
         <BigButton
           key={way}
-          text={text.way[way] ?? ''}
+          text={wordOf(way, due, state)}
           look={way === 'pending' || way === 'failed' ? 'warn' : 'plain'}
           onPress={() => (way === 'readStripe' ? setReading(true) : take(way))}
         />
@@ -63,6 +60,13 @@ function bodyOf(due: Hold, state: RunState): string {
   if (hold.kind === 'notSettled') return text.notSettled(hold.moved.join(', '), state.progress.pass);
   if (hold.kind === 'named') return `${due.stage.note ? `${due.stage.note} ` : ''}${text.namedBody}`;
   return `${explain(due)}${due.stage.note ? ` ${due.stage.note}` : ''}`;
+}
+
+/** The same way out in the words of the work: what is taken apart comes out, what is tightened goes in. */
+function wordOf(way: Way, due: Hold, state: RunState): string {
+  if (way === 'again' && state.part === TAKE_APART) return text.apartAgain;
+  if (way === 'restart' && due.hold.kind === 'failed') return text.restartBroken;
+  return text.way[way] ?? '';
 }
 
 function takeWay(due: Hold, state: RunState, acts: Acts, finding: string): (way: Way) => void {
@@ -95,50 +99,4 @@ const pulledHere = (due: Hold, state: RunState) => ({
 
 function readStripe(due: Hold, state: RunState, acts: Acts, value: number): void {
   void acts.confirm('pulled', { ...pulledHere(due, state), outcome: 'reached', method: 'stripe', reading: { value, unit: 'deg' } });
-}
-
-/** Drills for what is left of it, and where each has to stop. */
-function Sizes({ state, fastener }: { state: RunState; fastener: string }) {
-  const { format } = useSignedIn();
-  const { thread, lengthMm, gripLengthMm } = groupOfSeat(state.sheet, seatIdOf(fastener));
-  const sizes = sizesOf(thread.designation, thread.pitchMm, lengthMm, gripLengthMm);
-  if (!sizes) return null;
-  const mm = (value: number): string => format.quantity({ value, unit: 'mm' }).text;
-  const lines = [
-    text.brokenDrills(mm(sizes.centreMm), mm(sizes.extractorMm), mm(sizes.largestMm)),
-    sizes.stopMm === null ? text.brokenNoStop : text.brokenStop(mm(sizes.stopMm)),
-    text.brokenTap(mm(sizes.tapDrillMm), sizes.next ? text.brokenNext(sizes.next.designation, mm(sizes.next.tapDrillMm)) : ''),
-  ];
-  return (
-    <View style={{ gap: 4 }}>
-      {lines.map((line) => (
-        <PanelBody key={line}>{line}</PanelBody>
-      ))}
-    </View>
-  );
-}
-
-function sizesOf(designation: string, pitchMm: number, lengthMm: number | undefined, gripMm: number | undefined): BrokenSizes | null {
-  try {
-    return brokenSizes(threadOf(designation, pitchMm), lengthMm, gripMm);
-  } catch (error) {
-    if (error instanceof AppError) return null;
-    throw error;
-  }
-}
-
-/** What the sheet says to try, rung by rung. */
-function Ladder({ rung, state, acts }: { rung: string; state: RunState; acts: Acts }) {
-  const step = state.sheet.steps.find((s) => s.id === rung);
-  const say = (answer: string) => (): void => void acts.confirm('stepDone', { step: rung, answer });
-  return (
-    <View style={{ gap: 8 }}>
-      <PanelBody>{step?.text ?? ''}</PanelBody>
-      <View style={{ flexDirection: 'row', gap: 12 }}>
-        <BigButton text={text.rungWorked} look="plain" grow onPress={say('worked')} />
-        <BigButton text={text.rungDidNot} look="plain" grow onPress={say('didNot')} />
-        <BigButton text={text.rungStop} look="warn" grow onPress={say('stop')} />
-      </View>
-    </View>
-  );
 }

@@ -4,9 +4,12 @@ import { Text } from 'react-native-paper';
 import { units } from '@stennet/core/quantity';
 import { methodsFor, next, type Next, type PullNext, type RunState } from '@stennet/core/run';
 import type { RunView } from '@/data/runs';
-import { useInks } from '@/ui';
+import { BigButton, lostOf, useInks } from '@/ui';
+import { useRunPlace } from '../hooks/useRunPlace';
 import type { Acts } from '../hooks/useActs';
 import { text } from '../text';
+import { AroundPanel, LostInRun } from './AroundPanel';
+import { BagPanel } from './BagPanel';
 import { FitPanel } from './FitPanel';
 import { GoBackPanel } from './GoBackPanel';
 import { LatePanel } from './LatePanel';
@@ -20,12 +23,15 @@ import { DueStepPanel, NeighboursPanel, SwapPanel } from './DueStepPanel';
 import { ToolPanel } from './ToolPanel';
 import { WrongPanel } from './WrongPanel';
 
-type Mode = 'main' | 'goBack' | 'wrong' | 'reading' | 'tool';
+type Mode = 'main' | 'goBack' | 'wrong' | 'reading' | 'tool' | 'around';
 
 /** The hand's panel: what comes next, or one of the ways round it. Starts at `main` again with each confirmation. */
 export function Panel({ view, acts, due }: { view: RunView; acts: Acts; due: Next }) {
   const inks = useInks();
   const [mode, setMode] = useState<Mode>('main');
+  const isLost = lostOf(useRunPlace().entries).length > 0;
+  // Something that fell stops everything; what is done already can still be taken back or finished later.
+  if (isLost && due.kind !== 'done') return <LostInRun />;
   return (
     <View style={{ gap: 12 }}>
       {acts.error ? (
@@ -35,6 +41,7 @@ export function Panel({ view, acts, due }: { view: RunView; acts: Acts; due: Nex
       ) : null}
       {acts.late ? <LatePanel acts={acts} state={view.state} /> : null}
       <Current view={view} acts={acts} due={due} mode={mode} setMode={setMode} />
+      {mode === 'main' && due.kind !== 'done' ? <BigButton text={text.around} look="quiet" size="desk" onPress={() => setMode('around')} /> : null}
     </View>
   );
 }
@@ -43,6 +50,7 @@ function Current({ view, acts, due, mode, setMode }: { view: RunView; acts: Acts
   const { state } = view;
   const close = (): void => setMode('main');
   const onGoBack = (): void => setMode('goBack');
+  if (mode === 'around') return <AroundPanel onClose={close} />;
   if (mode === 'goBack') return <GoBackPanel state={state} acts={acts} onClose={close} />;
   if (mode === 'tool' && (due.kind === 'pull' || due.kind === 'setTool') && due.target)
     return <ToolPanel state={state} task={due.task} target={due.target} methods={methodsFor(due.task)} acts={acts} onCancel={close} />;
@@ -82,10 +90,12 @@ function Current({ view, acts, due, mode, setMode }: { view: RunView; acts: Acts
       return <ReconcilePanel due={due} acts={acts} />;
     case 'resume':
       return <ResumePanel state={state} acts={acts} after={afterPause(state)} />;
+    case 'bag':
+      return <BagPanel key={due.fasteners.length} due={due} state={state} acts={acts} onGoBack={onGoBack} />;
     case 'finish':
       return <FinishPanel state={state} acts={acts} onGoBack={onGoBack} />;
     case 'done':
-      return <DonePanel run={view.kept.id} order={view.kept.order.id} />;
+      return <DonePanel run={view.kept.id} order={view.kept.order.id} part={state.part} />;
     case 'start':
       return null;
   }

@@ -12,9 +12,9 @@ export function PanelTitle({ children }: { children: ReactNode }) {
   );
 }
 
-export function PanelBody({ children }: { children: ReactNode }) {
+export function PanelBody({ children, strong = false }: { children: ReactNode; strong?: boolean }) {
   const inks = useInks();
-  return <Text style={{ fontSize: 16, lineHeight: 23, color: inks.inkSoft }}>{children}</Text>;
+  return <Text style={{ fontSize: 16, lineHeight: 23, color: strong ? inks.ink : inks.inkSoft, fontWeight: strong ? '700' : '400' }}>{children}</Text>;
 }
 
 /** The number for the tool in hand: the largest thing on the screen, never without its unit. */

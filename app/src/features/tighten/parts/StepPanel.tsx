@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
+import { TAKE_APART } from '@stennet/core/procedure';
 import type { Next, RunState } from '@stennet/core/run';
 import { useRouter } from 'expo-router';
 import { useSignedIn } from '@/data';
@@ -93,10 +94,11 @@ export function ResumePanel({ state, acts, after }: { state: RunState; acts: Act
 }
 
 export function FinishPanel({ state, acts, onGoBack }: { state: RunState; acts: Acts; onGoBack: () => void }) {
+  const isApart = state.part === TAKE_APART;
   return (
     <Step
-      title={text.finishTitle}
-      yes={text.finishYes}
+      title={isApart ? text.apartFinishTitle : text.finishTitle}
+      yes={isApart ? text.apartFinishYes : text.finishYes}
       onYes={() => void acts.confirm('finished', {})}
       state={state}
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
@@ -106,13 +108,14 @@ export function FinishPanel({ state, acts, onGoBack }: { state: RunState; acts: 
   );
 }
 
-export function DonePanel({ run, order }: { run: string; order: string }) {
+export function DonePanel({ run, order, part }: { run: string; order: string; part: string }) {
+  const isApart = part === TAKE_APART;
   const router = useRouter();
   return (
     <View style={styles.panel}>
       <PanelTitle>{text.doneTitle}</PanelTitle>
-      <PanelBody>{text.done}</PanelBody>
-      <BigButton text={text.seeRecord} onPress={() => router.navigate(`/runs/${run}/record`)} />
+      <PanelBody>{isApart ? text.apartDone : text.done}</PanelBody>
+      <BigButton text={isApart ? text.apartRecord : text.seeRecord} onPress={() => router.navigate(`/runs/${run}/record`)} />
       <BigButton text={text.back} look="quiet" onPress={() => router.navigate(`/orders/${order}`)} />
     </View>
   );

@@ -1,6 +1,4 @@
-import { emptyForm, measuringOf, read, type MeasureForm } from './useMeasuring';
-
-jest.mock('@/data', () => ({ useKeptForm: () => undefined }));
+import { emptyForm, measuringOf, read, type MeasureForm } from './measuring';
 
 const gap = (rows: [string, string][], more: Partial<MeasureForm> = {}): MeasureForm => ({
   ...emptyForm('x'),

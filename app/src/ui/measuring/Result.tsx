@@ -2,8 +2,8 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Judged, Measured, MeasureKindId, Verdict } from '@stennet/core/measure';
 import { convert, type Formatter } from '@stennet/core/quantity';
-import { useInks } from '@/ui';
-import { verdictText } from '../text';
+import { useInks } from '../theme';
+import { verdictText } from './text';
 
 const SIGN: Record<Verdict, string> = { pass: '●', marginal: '▬', fail: '✕' };
 

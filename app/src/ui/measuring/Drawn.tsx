@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { Pressable, StyleSheet, View, type LayoutChangeEvent } from 'react-native';
 import { measuredDrawing, type DrawnRow } from '@stennet/core/drawing';
 import type { MeasureKindId } from '@stennet/core/measure';
-import { DrawingView } from '@/ui';
-import { KIND_TEXT, text } from '../text';
+import { DrawingView } from '../DrawingView';
+import { KIND_TEXT, text } from './text';
 
 interface Props {
   kind: MeasureKindId;

@@ -1,7 +1,7 @@
 import { AppError } from '@stennet/core/errors';
 import { implausible, judgeMeasured, measureKinds, readingsOf, type Judged, type Measured, type MeasureKindId } from '@stennet/core/measure';
-import { parseQuantity } from '@stennet/core/quantity';
-import { useKeptForm } from '@/data';
+import type { DrawnRow } from '@stennet/core/drawing';
+import { convert, parseQuantity } from '@stennet/core/quantity';
 
 /** What is typed while measuring, as it is typed: kept on the device until it is saved. */
 export interface MeasureForm {
@@ -21,6 +21,8 @@ export interface MeasureForm {
   replace: string;
   note: string;
 }
+
+export type Put = (change: Partial<MeasureForm>) => void;
 
 export const emptyForm = (id: string): MeasureForm => ({
   id,
@@ -98,4 +100,12 @@ function judgedOf(measured: Measured): Judged | null {
   }
 }
 
-export const useMeasuring = (order: string, id: string) => useKeptForm<MeasureForm>(`measure ${order}`, emptyForm(id));
+/** What the drawing shows of each place: of leaves their mean, of two sides too. */
+export function drawnRows(form: MeasureForm, judged: Judged | null): DrawnRow[] {
+  const skip = form.what === 'flatness' || form.what === 'warp' ? 1 : 0;
+  return form.rows.map(({ row, values }) => {
+    const numbers = values.slice(skip).flatMap((v) => read(v, form.unit).value ?? []);
+    const mean = numbers.length > 0 ? numbers.reduce((s, n) => s + n, 0) / numbers.length : null;
+    return { row, mm: mean === null ? null : convert({ value: mean, unit: form.unit }, 'mm'), verdict: judged?.found.find((f) => f.what === row)?.verdict ?? null };
+  });
+}
