@@ -35,6 +35,7 @@ export default defineConfig({
       use: wide,
       testMatch: [
         '**/slice.e2e.ts',
+        '**/apart.e2e.ts',
         '**/keyboard.e2e.ts',
         '**/accessible.e2e.ts',
         '**/editor.e2e.ts',

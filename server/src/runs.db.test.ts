@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { firstBreak } from '@stennet/core/record';
-import { headSheet, type Technician } from '@stennet/core/testing';
+import { demoSheet, headSheet, type Technician } from '@stennet/core/testing';
 import { replay, type RunEvent } from '@stennet/core/run';
-import { demoId, House, type Session } from '../test/world';
+import { demoId, HALDEN, House, type Session } from '../test/world';
 
 let house: House;
 let jonah: Session;
@@ -135,6 +135,58 @@ describe('a run on its way into the table', () => {
       o.jobs.flatMap((j) => j.joints.flatMap((x) => x.runs)),
     );
     expect(runs).toContainEqual(expect.objectContaining({ id: t.place.run, holderPerson: 'Mei Sandoval', state: 'open' }));
+  });
+});
+
+describe('the runs of one joint', () => {
+  const rods = demoSheet('cv30-rods');
+  const housing = demoSheet('ob20-bell-housing');
+  interface Listed {
+    part: string;
+    instance: string | null;
+    standing: { bags: { bag: string; fasteners: string[] }[]; measured: { step: string; row: string; mm: number }[] };
+  }
+  const runsOf = async (joint: string): Promise<Listed[]> => {
+    const { orders } = (await jonah.get('/api/orders')).body as { orders: { jobs: { joints: { id: string; runs: Listed[] }[] }[] }[] };
+    return orders.flatMap((o) => o.jobs.flatMap((j) => j.joints)).find((t) => t.id === joint)?.runs ?? [];
+  };
+
+  test('taking apart comes first: tightening does not begin before that run is finished', async () => {
+    const joint = await house.freshJoint(HALDEN, housing);
+    const apart = await jonah.technician(joint, housing, { part: 'takeApart' });
+    apart.until((d) => d.kind === 'bag');
+    await jonah.append(apart.place.run, apart.state.events.toArray());
+    const tight = await jonah.technician(joint, housing);
+    tight.step();
+    expect((await jonah.append(tight.place.run, tight.state.events.toArray())).body.error.code).toBe('TAKE_APART_OPEN');
+    apart.finish();
+    expect((await jonah.append(apart.place.run, apart.state.events.toArray())).body.refused).toBeNull();
+    expect((await jonah.append(tight.place.run, tight.state.events.toArray())).status).toBe(200);
+    expect((await runsOf(joint)).map((r) => r.part)).toEqual(['takeApart', 'procedure']);
+    expect((await runsOf(joint))[0]?.standing.bags).toEqual([{ bag: 'Board A', fasteners: expect.arrayContaining(['1', '5', '8']) }]);
+    const again = await jonah.technician(joint, housing, { part: 'takeApart' });
+    again.step();
+    expect((await jonah.append(again.place.run, again.state.events.toArray())).body.error.code).toBe('JOINT_ALREADY_TIGHT');
+  });
+
+  test('each cap has a run of its own, and what was measured in it stands beside the others', async () => {
+    const joint = await house.freshJoint(HALDEN, rods);
+    for (const instance of ['1', '4', '2']) {
+      const t = await jonah.technician(joint, rods, { instance });
+      t.finish();
+      expect((await jonah.append(t.place.run, t.state.events.toArray())).body.refused).toBeNull();
+    }
+    const runs = await runsOf(joint);
+    expect(runs.map((r) => r.instance)).toEqual(['1', '2', '4']);
+    for (const r of runs) expect(r.standing.measured).toEqual([{ step: 'clearance', row: 'strip', mm: expect.closeTo(0.045, 6) }]);
+    const twice = await jonah.technician(joint, rods, { instance: '2' });
+    twice.step();
+    expect((await jonah.append(twice.place.run, twice.state.events.toArray())).body.error.code).toBe('JOINT_ALREADY_TIGHT');
+    const unknown = await jonah.technician(joint, rods, { instance: '3' });
+    const [started] = (unknown.step(), unknown.state.events.toArray());
+    const forged = { ...started, payload: { ...(started?.payload as object), instance: '9' } } as RunEvent;
+    expect((await jonah.append(unknown.place.run, [forged])).body.error.code).toBe('INSTANCE_UNKNOWN');
+    expect(await runsOf(joint)).toHaveLength(3);
   });
 });
 

@@ -58,11 +58,11 @@ export class House {
   }
 
   /** A joint of a shop that nothing has been done on yet. */
-  async freshJoint(shop = HALDEN): Promise<string> {
+  async freshJoint(shop = HALDEN, sheet = headSheet): Promise<string> {
     this.made += 1;
     const id = `7e000000-0000-4000-8000-${String(Date.now() % 1e6).padStart(6, '0')}${String(process.pid % 1000).padStart(3, '0')}${String(this.made).padStart(3, '0')}`;
     const job = shop === HALDEN ? demoId(301) : demoId(311);
-    await this.admin.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [shop, id, job, 'Test head', headSheet.id, headSheet.revision]);
+    await this.admin.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [shop, id, job, 'Test head', sheet.id, sheet.revision]);
     return id;
   }
 }
@@ -100,7 +100,7 @@ export class Session {
   }
 
   /** A technician whose events this session may send. */
-  async technician(joint: string, sheet = headSheet): Promise<Technician> {
+  async technician(joint: string, sheet = headSheet, begin?: Technician['begin']): Promise<Technician> {
     const wrenches = await this.wrenches();
     const inchPounds = wrenches.find((w) => w.name.startsWith('Wrench 3'));
     const large = wrenches.find((w) => w.name.startsWith('Wrench 2'));
@@ -115,6 +115,6 @@ export class Session {
       wrenches: [inchPounds, large].filter((w) => w !== undefined),
       from: unique,
     };
-    return new Technician(sheet, place);
+    return new Technician(sheet, place, begin);
   }
 }

@@ -50,6 +50,7 @@ const RunBriefSchema = v.object({
     stageName: nullableText,
     /** Put in for the work and not out yet. */
     putIn: v.optional(v.array(v.string()), []),
+    tookOut: v.optional(v.array(v.string()), []),
     /** How much waits for the lead's word. */
     asksLead: v.optional(v.number(), 0),
     /** Where the fasteners that came out are kept. */
@@ -87,13 +88,13 @@ export type Joint = v.InferOutput<typeof JointSchema>;
 
 /** A run for people: the joint, which of them, and what is done with it. @example runName(rods, trial) // 'Rod caps 3' */
 export const runName = ({ name }: Pick<Joint, 'name'>, { part, instance }: Pick<RunBrief, 'part' | 'instance'>): string =>
-  `${name}${instance ? ` ${instance}` : ''}${part === TAKE_APART ? ', taking apart' : ''}`;
+  `${name}${instance ? ` ${instance}` : ''}${part === TAKE_APART ? ', apart' : ''}`;
 
 /** A joint as it is weighed where a repair order's state is asked for. */
 export const jointSeen = ({ name, runs, instances }: Joint): JointSeen => ({
   name,
   instances,
-  runs: runs.map(({ part, instance, state, standing }) => ({ part, instance, state, putIn: standing.putIn, asksLead: standing.asksLead })),
+  runs: runs.map(({ part, instance, state, standing }) => ({ part, instance, state, putIn: standing.putIn, tookOut: standing.tookOut, asksLead: standing.asksLead })),
 });
 
 /** A newer server may have kinds of entries that are not known here: they are passed over. */

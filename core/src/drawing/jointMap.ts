@@ -1,4 +1,4 @@
-import { groupOf, type Sheet } from '../procedure';
+import { groupOf, isOn, type Sheet } from '../procedure';
 import { fastenerId, seatIdOf, type Deviation, type Progress, type SeatProgress } from '../run';
 import { fastenerHead, type Head } from './fastenerHead';
 import { circle, label, path, polar, polyline, type Drawing, type Point, type Shape } from './shapes';
@@ -12,12 +12,14 @@ export interface SeatMark {
   next: boolean;
   deviation: boolean;
   stopped: boolean;
+  /** Taken out: the hole is empty. */
+  out: boolean;
 }
 
 export interface JointMapOptions {
   /** Thumbnails carry no words. */
   words: boolean;
-  /** What stands beside each seat: its number in the order. */
+  /** What stands beside each seat: its number in the order, nothing beside one that is not in it. Empty: the permanent labels. */
   numbers: Readonly<Record<string, string>>;
 }
 
@@ -37,9 +39,18 @@ export function seatMarks(sheet: Sheet, progress: Progress, nextFastener: string
         next: nextFastener !== null && seatIdOf(nextFastener) === s.seat,
         deviation: off.has(fastenerId(s.seat, s.life)),
         stopped: s.failed !== null || s.leftOut,
+        out: isOut(sheet, progress, s),
       };
       return [s.seat, mark];
     }),
+  );
+}
+
+/** What an earlier run left in, and this one took out; a bolt that is only slackened meanwhile stays in its hole. */
+function isOut(sheet: Sheet, progress: Progress, seat: SeatProgress): boolean {
+  if (seat.fitted !== 'asLeft' || seat.leftOut) return false;
+  return sheet.stages.some(
+    (stage, i) => stage.loosen === 'free' && isOn(sheet, i, seat.seat) && (seat.done[stage.id] === true || (i === progress.stage && progress.inPass[seat.seat] !== undefined)),
   );
 }
 
@@ -80,7 +91,8 @@ export function jointMap(sheet: Sheet, marks: Readonly<Record<string, SeatMark>>
       const at = { x: position.xMm, y: -position.yMm };
       const signs = seatShapes(at, r, mark, groupOf(sheet, seat).head);
       const above = position.yMm > (box.low + box.high) / 2;
-      return options.words ? [...signs, number(at, r, mark.next, options.numbers[seat.id] ?? seat.id, above)] : signs;
+      const said = Object.keys(options.numbers).length === 0 ? seat.id : options.numbers[seat.id];
+      return options.words && said !== undefined ? [...signs, number(at, r, mark.next, said, above)] : signs;
     }),
     ...(options.words ? landmarks(sheet, box, r) : []),
   ];
@@ -100,7 +112,8 @@ function headRadius(sheet: Sheet): number {
 }
 
 function seatShapes(at: Point, r: number, mark: SeatMark, head: Head): Shape[] {
-  const shapes: Shape[] = [circle(at, r * 1.3, 'part', 'headEdge', r * 0.06), ...fastenerHead(head, at, r, mark.stripeDeg ?? 0)];
+  const seat = circle(at, r * 1.3, 'part', 'headEdge', r * 0.06);
+  const shapes: Shape[] = mark.out ? [seat, circle(at, r * 0.62, 'opening', 'headEdge', r * 0.1)] : [seat, ...fastenerHead(head, at, r, mark.stripeDeg ?? 0)];
   if (mark.stripeDeg !== null) shapes.push(...stripe(at, r, mark.stripeDeg));
   if (mark.next) shapes.push(circle(at, r * 1.72, 'none', 'brand', r * 0.26));
   if (mark.stopped) shapes.push(...cross(at, r));

@@ -6,6 +6,8 @@ export interface RunSeen {
   instance: string | null;
   state: 'open' | 'paused' | 'finished';
   putIn?: readonly string[] | undefined;
+  /** Taken out in it; another run of the same joint may have put it in. */
+  tookOut?: readonly string[] | undefined;
   asksLead?: number | undefined;
 }
 export interface JointRuns {
@@ -39,5 +41,5 @@ export type JointPlace = 'done' | 'inWork' | 'next' | 'later';
 export function jointPlaces(joints: readonly JointRuns[]): JointPlace[] {
   const states = joints.map(jointState);
   const first = states.findIndex((s) => s !== 'tight');
-  return states.map((s, i) => (s === 'tight' ? 'done' : s !== 'notStarted' ? 'inWork' : i === first ? 'next' : 'later'));
+  return states.map((s, i) => (s === 'tight' ? 'done' : s === 'inWork' || s === 'comingApart' ? 'inWork' : i === first ? 'next' : 'later'));
 }

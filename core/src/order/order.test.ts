@@ -94,3 +94,16 @@ describe('what happened on the way', () => {
     expect(mayNotBecome('done', { joints: [tight], entries: [{ ...rags, countOut: 6, out: true }] })).toBeNull();
   });
 });
+
+test('what one run put in and another took out is out; a bank has its own', () => {
+  const cover = (instance: string | null): RunSeen => run('finished', { part: 'takeApart', instance, putIn: ['bell cover'] });
+  expect(putIns({ joints: [head(cover(null))], entries: [] })).toEqual(['bell cover']);
+  expect(putIns({ joints: [head(cover(null), run('open', { tookOut: ['bell cover'] }))], entries: [] })).toEqual([]);
+  expect(putIns({ joints: [head(cover('left'), run('open', { instance: 'right', tookOut: ['bell cover'] }))], entries: [] })).toEqual(['bell cover']);
+});
+
+test('a joint that is apart waits for its turn to go together', () => {
+  const apart = head(run('finished', { part: 'takeApart' }));
+  expect(jointPlaces([head(), apart])).toEqual(['next', 'later']);
+  expect(jointPlaces([tight, apart])).toEqual(['done', 'next']);
+});

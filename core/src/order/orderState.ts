@@ -54,7 +54,15 @@ export const isLost = (e: OrderEntry): e is Extract<OrderEntry, { kind: 'dropped
 
 /** What was put in for the work and must come out. */
 export function putIns({ joints, entries }: OrderSeen): string[] {
-  return [...joints.flatMap((j) => j.runs.flatMap((r) => r.putIn ?? [])), ...entries.flatMap((e) => (e.kind === 'putIn' && !e.out ? [stillIn(e)] : []))];
+  return [...joints.flatMap(putInBy), ...entries.flatMap((e) => (e.kind === 'putIn' && !e.out ? [stillIn(e)] : []))];
+}
+
+/** What one run put in another may have taken out: a cover goes on while it comes apart, and off before it goes together. */
+function putInBy({ runs }: JointSeen): string[] {
+  return runs.flatMap((run) => {
+    const out = runs.filter((r) => r.instance === run.instance).flatMap((r) => r.tookOut ?? []);
+    return (run.putIn ?? []).filter((what) => !out.includes(what));
+  });
 }
 
 /** Of what was counted in, only what was counted out is out. */

@@ -63,7 +63,8 @@ function waysOfFailure(sheet: Sheet, p: Progress, seatId: string, failure: Failu
   if (failure === 'wontLoosen') first.push('again');
   if ((RE_STARTS.includes(failure) || failure === 'angleLost') && !mustReplace(sheet, seat)) first.push('redo');
   // No room to get at what is left: the part comes off, and everything begins anew when it is back.
-  if (isBroken(failure) && !rung) first.push('restart');
+  const isBegun = p.stage > 0 || Object.keys(p.inPass).length > 0;
+  if (isBroken(failure) && !rung && isBegun) first.push('restart');
   return [...first, 'replace', 'statement'];
 }
 

@@ -215,7 +215,7 @@ describe('steps', () => {
       expect(hold(next(t.state))).toMatchObject({ hold: { rung }, ways: expect.arrayContaining(['rung', 'replace', 'statement']) });
       t.do('stepDone', { step: rung, answer: 'didNot' });
     }
-    expect(hold(next(t.state)).ways).toEqual(['restart', 'replace', 'statement']);
+    expect(hold(next(t.state)).ways).toEqual(['replace', 'statement']);
     t.lead({ kind: 'leaveOut', fastener: hold(next(t.state)).fastener ?? '' });
     t.finish();
     expect(t.state.progress.deviations).toMatchObject([{ kind: 'leftOut', needsLead: false }]);

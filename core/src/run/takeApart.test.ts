@@ -99,7 +99,7 @@ describe('what goes wrong there', () => {
     expect(at(t, 'hold').ways).toEqual(['restart', 'replace', 'statement']);
     t.do('restarted', { stage: at(t, 'hold').restart ?? '', slackened: true });
     expect(t.state.progress.stage).toBe(0);
-    expect(at(t, 'hold').hold).toMatchObject({ kind: 'failed', seat: '4', failure: 'broke' });
+    expect(at(t, 'hold')).toMatchObject({ hold: { kind: 'failed', seat: '4', failure: 'broke' }, ways: ['replace', 'statement'] });
     t.finish();
     expect(t.state.progress.seats['4']?.life).toBe(2);
   });

@@ -146,6 +146,7 @@ function rightColumn(sheet: Sheet, format: Formatter): Block[] {
         textBlock(g.name, { face: 'bold', before: 0.3 }),
         textBlock(`${threadText(g, sheet.seats.filter((s) => s.group === g.id).length, format)}; ${text.drive(g.head, g.socket)}`),
         textBlock(`${REUSE_TEXT[g.reuse]}${g.maxLengthMm ? text.most(format.number(g.maxLengthMm, 2)) : ''}`, { face: 'bold' }),
+        ...(g.behind ? [textBlock(text.behind(g.behind))] : []),
         drawingBlock(side.drawing, 5),
         ...(side.words.length > 0 ? side.words : [text.nothing]).map((w) => textBlock(w)),
       ];

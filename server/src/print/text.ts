@@ -8,6 +8,7 @@ export const text = {
   superseded: (by: string) => `Superseded by revision ${by}. Do not tighten by this page.`,
   invented: 'Invented values, for demonstration only. Never tighten a real engine by them.',
   stages: 'Stages',
+  behind: (what: string) => `Behind the bottom of the hole: ${what}.`,
   takeApart: 'Taking apart',
   steps: 'Steps',
   order: (ids: string) => `order ${ids}`,

@@ -2,7 +2,7 @@ import type { Express } from 'express';
 import { AppError } from '@stennet/core/errors';
 import { assertRunnable, PROCEDURE, TAKE_APART, type Sheet } from '@stennet/core/procedure';
 import { canonicalJson, GENESIS_HASH, sealEvent, type StoredEvent } from '@stennet/core/record';
-import { admit, evolve, next, replay, type EventOf, type RunEvent, type RunState } from '@stennet/core/run';
+import { admit, evolve, initialState, next, replay, type EventOf, type RunEvent, type RunState } from '@stennet/core/run';
 import { runName, type Appended } from '@stennet/core/contract';
 import { wrenchesOf, type ListedTool } from '@stennet/core/prepare';
 import type { Adapter, Wrench } from '@stennet/core/quantity';
@@ -78,9 +78,10 @@ async function append({ client, session, params, body, deps }: Call<'appendRunEv
   const earlier = await storedEvents(client, run);
   const said = (await client.query<{ id: string; body: string }>(listStatements, [run])).rows;
   const work = new Appending(
-    replay(
+    stateOf(
       head.sheet,
       earlier.map((s) => s.stored.event),
+      body.events[0],
     ),
     earlier,
     { tools: await toolsInUse(client), said: new Map(said.map((s) => [s.id, s.body])) },
@@ -90,6 +91,12 @@ async function append({ client, session, params, body, deps }: Call<'appendRunEv
   if (refused && work.answered.length === 0) throw refused.error;
   await store(client, session.shop.id, run, work, body.deviceName);
   return { stored: work.answered, refused: refused && { id: refused.id, code: refused.error.code, params: { ...refused.error.params } } };
+}
+
+/** What the stored list stands for; before its first event the part that this one begins. */
+function stateOf(sheet: Sheet, earlier: readonly RunEvent[], first: RunEvent | undefined): RunState {
+  if (earlier.length > 0) return replay(sheet, earlier);
+  return initialState(sheet, first?.type === 'started' ? first.payload.part : undefined);
 }
 
 interface Head {

@@ -14,18 +14,20 @@ export function standingOf(state: RunState, due: Next): RunBrief['standing'] {
     of: stage ? seatsOf(sheet, stage).length : 0,
     fastener: due.kind === 'pull' ? seatIdOf(due.fastener) : null,
     stageName: stage?.name ?? null,
-    putIn: stillIn(state),
+    ...putInAndOut(state),
     bags: bagsOf(state),
     measured: measuredIn(state),
     asksLead: progress.deviations.filter((d) => d.needsLead && d.decision === null).length + (due.kind === 'hold' && due.ways.length === 1 && due.ways[0] === 'statement' ? 1 : 0),
   };
 }
 
-/** What a step put in and none has taken out yet, by the sheet's name for it. */
-function stillIn({ sheet, progress }: RunState): string[] {
-  const isDone = (step: string): boolean => progress.steps[step]?.settled === true;
-  const out = new Set(sheet.steps.flatMap((s) => (s.takesOut && isDone(s.id) ? [s.takesOut] : [])));
-  return [...new Set(sheet.steps.flatMap((s) => (s.putsIn && isDone(s.id) && !out.has(s.putsIn) ? [s.putsIn.replace(/-/g, ' ')] : [])))];
+/** What steps put in and none has taken out yet, and what they took out, by the sheet's names for it. */
+function putInAndOut({ sheet, progress }: RunState): { putIn: string[]; tookOut: string[] } {
+  const named = (of: 'putsIn' | 'takesOut'): string[] => [
+    ...new Set(sheet.steps.flatMap((s) => (s[of] !== undefined && progress.steps[s.id]?.settled ? [s[of].replace(/-/g, ' ')] : []))),
+  ];
+  const tookOut = named('takesOut');
+  return { putIn: named('putsIn').filter((what) => !tookOut.includes(what)), tookOut };
 }
 
 /** Where what came out is kept, each bag with the seats its fasteners came from. */

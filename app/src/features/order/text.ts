@@ -42,6 +42,7 @@ export const text = {
   apartAt: (at: string, person: string) => `taken apart ${at} by ${person}`,
   bag: (bag: string, fasteners: string) => `${bag}: ${fasteners}.`,
   crank: (deg: string) => `First turn the crank to ${deg} after the first one’s place.`,
+  onTheWay: 'On the way, besides the fasteners',
   notStarted: 'not started',
   running: (stage: string, done: number, of: number) => `in work: ${stage}, ${done} of ${of}`,
   ready: 'in work: all through, not finished yet',

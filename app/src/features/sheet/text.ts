@@ -60,6 +60,7 @@ export const text = {
   drive: (head: string, socket: string) => `${head} head, ${socket}`,
   most: (mm: string) => `at most ${mm} long`,
   nothing: 'nothing on the threads',
+  behind: (what: string) => `Behind the bottom of the hole: ${what}.`,
   takeApart: 'Taking apart',
   steps: 'Steps',
   cautions: 'Take care',

@@ -61,7 +61,7 @@ export const apartText = {
   leftIn: 'It stays as it is: ask the lead',
 
   // on the way
-  around: 'On the way: dropped, covered, loosened, photo',
+  around: 'On the way: dropped, put in, photo',
   aroundTitle: 'On the way',
   aroundPhoto: 'Photo of damage',
   aroundPhotoOf: 'What it shows',
@@ -71,6 +71,10 @@ export const apartText = {
   // finishing
   apartFinishTitle: 'It is apart',
   apartFinishYes: 'Finish taking apart',
+  apartFinish: (n: number) =>
+    n === 0
+      ? 'Finish puts what came off, and where it is kept, on the repair order.'
+      : `${n} ${n === 1 ? 'thing stands' : 'things stand'} on the record. Finish puts it on the repair order.`,
   apartDone: 'What came off, where it is kept and what is left undone stands on the repair order.',
   apartRecord: 'See what came off',
 

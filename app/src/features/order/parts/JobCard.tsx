@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import type { Order } from '@stennet/core/contract';
 import { jointPlaces, putIns } from '@stennet/core/order';
 import type { ShownEntry } from '@/data';
-import { AroundJob, Notice, Section } from '@/ui';
+import { AroundJob, Line, Notice, Section } from '@/ui';
 import { useSave } from '../hooks/useSave';
 import { text } from '../text';
 import { EntryLine } from './EntryLine';
@@ -25,6 +25,7 @@ export function JobCard({ order, job, entries, mayWrite }: { order: Order; job: 
       ))}
       {byRuns.length > 0 ? <Notice title={text.stillIn(byRuns.join(', '))} look="warn" /> : null}
       {problem ? <Notice title={problem} look="warn" alert /> : null}
+      {mayWrite ? <Line>{text.onTheWay}</Line> : null}
       <AroundJob
         job={job.id}
         entries={entries}

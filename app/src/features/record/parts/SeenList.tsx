@@ -24,11 +24,14 @@ export function SeenList({ record, people }: { record: RunRecord; people: Readon
   );
 }
 
+/** The first one in a hole is named by the hole alone. */
+const boltLabel = (fastener: string): string => fastener.replace(/\/1$/, '');
+
 function headOf(s: RecordedSight): string {
-  const bolts = s.fasteners.join(', ');
+  const bolts = s.fasteners.map(boltLabel).join(', ');
   if (s.kind === 'bagged') return text.keptIn(s.what, bolts);
   if (s.kind === 'tried') return text.tried(bolts, s.what);
-  if (s.kind === 'failed') return text.wentWrong(s.failure ? text.failures[s.failure] : '', s.what);
+  if (s.kind === 'failed') return text.wentWrong(s.failure ? text.failures[s.failure] : '', bolts ? `${text.bolt} ${bolts}` : s.what);
   return s.what;
 }
 

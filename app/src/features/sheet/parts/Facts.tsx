@@ -41,6 +41,7 @@ export function Fasteners({ sheet }: { sheet: Sheet }) {
           <Line strong>{g.name}</Line>
           <Line>{threadText(g, sheet.seats.filter((s) => s.group === g.id).length, format)}</Line>
           <Line>{text.drive(g.head, g.socket)}</Line>
+          {g.behind ? <Line strong>{text.behind(g.behind)}</Line> : null}
           <Line strong>{`${REUSE_TEXT[g.reuse]}${g.maxLengthMm ? `, ${text.most(format.quantity({ value: g.maxLengthMm, unit: 'mm' }).text)}` : ''}`}</Line>
           {g.compounds.length > 0 ? <CompoundsView group={g} /> : <Line>{text.nothing}</Line>}
         </View>

@@ -103,7 +103,7 @@ export function FinishPanel({ state, acts, onGoBack }: { state: RunState; acts: 
       state={state}
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
     >
-      <PanelBody>{text.finish(state.progress.deviations.length)}</PanelBody>
+      <PanelBody>{(isApart ? text.apartFinish : text.finish)(state.progress.deviations.length)}</PanelBody>
     </Step>
   );
 }
