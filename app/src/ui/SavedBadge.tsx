@@ -7,12 +7,15 @@ interface Props {
   unsent: number;
   refused: number;
   state: 'idle' | 'sending' | 'offline' | 'signIn';
+  /** Where there is little room: the sign, and how many. */
+  compact?: boolean;
 }
 
 /** What the server does not have yet; “saved” only of what it has. */
-export function SavedBadge({ unsent, refused, state }: Props) {
+export function SavedBadge({ unsent, refused, state, compact = false }: Props) {
   const inks = useInks();
   const words = wordsOf({ unsent, refused, state });
+  const shown = compact ? String(refused || unsent || '') : words;
   const icon = refused > 0 ? 'alert' : unsent === 0 ? 'cloud-check-outline' : state === 'offline' ? 'cloud-off-outline' : 'cloud-upload-outline';
   return (
     <View
@@ -30,12 +33,12 @@ export function SavedBadge({ unsent, refused, state }: Props) {
       }}
     >
       <PaperIcon name={icon} size={18} color={refused ? inks.warnText : inks.inkSoft} />
-      <Text style={{ fontSize: 14, fontWeight: '700', color: refused ? inks.warnText : inks.inkSoft }}>{words}</Text>
+      {shown ? <Text style={{ fontSize: 14, fontWeight: '700', color: refused ? inks.warnText : inks.inkSoft }}>{shown}</Text> : null}
     </View>
   );
 }
 
-function wordsOf({ unsent, refused, state }: Props): string {
+function wordsOf({ unsent, refused, state }: Omit<Props, 'compact'>): string {
   if (refused > 0) return `${refused} refused`;
   if (unsent === 0) return 'saved';
   if (state === 'signIn') return `sign in to send ${unsent}`;

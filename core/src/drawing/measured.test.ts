@@ -19,3 +19,14 @@ test('signs, not colours: fail is a cross, marginal a bar across, now a ring', (
   const plain = shapes('pass', -1);
   expect([shapes('marginal', -1) - plain, shapes('fail', -1) - plain, shapes('pass', 0) - plain]).toEqual([1, 2, 1]);
 });
+
+test('a face is a map: the ring round a place grows with its gap, and a flat place has none', () => {
+  const radii = (gaps: (number | null)[]): number[] => {
+    const rows = gaps.map((mm) => ({ row: 'long A', mm, verdict: null }));
+    return measuredDrawing('flatness', rows, -1, { max: 0.05 }).drawing.shapes.flatMap((s) => (s.kind === 'circle' && s.r > 6 ? [s.r] : []));
+  };
+  const [small = 0, large = 0] = radii([0.01, 0.04, 0, null]);
+  expect(radii([0.01, 0.04, 0, null])).toHaveLength(2);
+  expect(large).toBeGreaterThan(small);
+  expect(Math.max(...radii([0.2, 0.05]))).toBe(22);
+});

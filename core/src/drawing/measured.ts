@@ -18,7 +18,7 @@ const PAD = 26;
 
 /**
  * What is measured, with the places on it: a face under its straight-edge lines, a circle under the dial, or columns against
- * their limits. Hollow: not measured. Dot: measured. Ring: now. Bar across: marginal. Cross: not within its limit.
+ * their limits. On a face the ring round a place grows with its gap, so that the lines make a map of it. Hollow: not measured. Dot: measured. Ring: now. Bar across: marginal. Cross: not within its limit.
  * @param current the row in hand, or −1
  * @param limits in mm, drawn across columns
  */
@@ -28,7 +28,7 @@ export function measuredDrawing(
   current: number,
   limits: { min?: number; max?: number },
 ): { drawing: Drawing; places: MeasuredPlace[] } {
-  const { shapes, places } = kind === 'flatness' ? face(rows) : kind === 'runOut' ? dial(rows) : columns(rows, limits);
+  const { shapes, places } = kind === 'flatness' ? face(rows, limits.max) : kind === 'runOut' ? dial(rows) : columns(rows, limits);
   const marks = places.flatMap((p) => mark(p, rows[p.row], p.row === current));
   return { drawing: { x: 0, y: 0, width: WIDTH, height: HEIGHT, shapes: [...shapes, ...marks] }, places };
 }
@@ -58,7 +58,11 @@ const ENDS: Record<string, readonly [Point, Point]> = {
   ],
 };
 
-function face(rows: readonly DrawnRow[]): Laid {
+/** Rings round the places: as wide as this at the limit, or at the widest gap beyond it. */
+const WIDEST_RING = 22;
+
+function face(rows: readonly DrawnRow[], limit: number | undefined): Laid {
+  const widest = Math.max(limit ?? 0, ...rows.map((r) => r.mm ?? 0));
   const names = [...new Set(rows.map((r) => r.row))];
   const shapes: Shape[] = [path(polyline(corners(PAD / 2, PAD / 2, WIDTH - PAD / 2, HEIGHT - PAD / 2), true), 'part', 'partEdge', 2)];
   const places: MeasuredPlace[] = [];
@@ -72,7 +76,10 @@ function face(rows: readonly DrawnRow[]): Laid {
     const own = rows.flatMap((r, at) => (r.row === name ? [at] : []));
     for (const [k, row] of own.entries()) {
       const share = own.length === 1 ? 0.5 : k / (own.length - 1);
-      places.push({ row, x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share });
+      const at = { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share };
+      const mm = rows[row]?.mm ?? null;
+      if (mm !== null && mm > 0 && widest > 0) shapes.push(circle(at, 6 + (mm / widest) * (WIDEST_RING - 6), 'none', 'ink', 1.5));
+      places.push({ row, ...at });
     }
   }
   return { shapes, places };

@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
 import { seatMarks } from '@stennet/core/drawing';
@@ -47,10 +47,10 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
   const isWriting = view.isMine && isAllowed(me.role, 'run.write') && state.holder?.person === me.person.id;
   useWakeLock(isWriting && state.status === 'open');
   const mayPause = isWriting && state.status === 'open' && due.kind !== 'finish';
-  const badge = <SavedBadge unsent={view.unsent} refused={view.refused.length} state={sending.state} />;
+  const badge = <SavedBadge unsent={view.unsent} refused={view.refused.length} state={sending.state} compact={!isWide} />;
   const right = (
     <View style={styles.right}>
-      {isWide ? badge : null}
+      {badge}
       {mayPause ? <BigButton text={text.pause} look="quiet" size="desk" onPress={() => void acts.confirm('paused', {})} /> : null}
     </View>
   );
@@ -73,13 +73,14 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
       right={right}
       fixed
     >
-      <RunPlaceProvider value={place}>{isWide ? <Wide view={view} due={due} hand={hand} /> : <Phone view={view} due={due} hand={hand} badge={badge} />}</RunPlaceProvider>
+      <RunPlaceProvider value={place}>{isWide ? <Wide view={view} due={due} hand={hand} /> : <Phone view={view} due={due} hand={hand} />}</RunPlaceProvider>
     </ScreenFrame>
   );
 }
 
-function Phone({ view, due, hand, badge }: { view: RunView; due: Next; hand: ReactNode; badge: ReactNode }) {
+function Phone({ view, due, hand }: { view: RunView; due: Next; hand: ReactNode }) {
   const inks = useInks();
+  const top = useTop(view.state);
   return (
     <View style={styles.phone}>
       <View style={styles.ribbon}>
@@ -87,10 +88,9 @@ function Phone({ view, due, hand, badge }: { view: RunView; due: Next; hand: Rea
       </View>
       <View style={styles.map}>
         <MapOf view={view} due={due} />
-        <View style={styles.badge}>{badge}</View>
       </View>
       <View style={[styles.sheet, { backgroundColor: inks.card, borderTopColor: inks.brand }]}>
-        <ScrollView contentContainerStyle={styles.sheetBody} tabIndex={0}>
+        <ScrollView ref={top} contentContainerStyle={styles.sheetBody} tabIndex={0}>
           {hand}
         </ScrollView>
       </View>
@@ -100,6 +100,7 @@ function Phone({ view, due, hand, badge }: { view: RunView; due: Next; hand: Rea
 
 function Wide({ view, due, hand }: { view: RunView; due: Next; hand: ReactNode }) {
   const inks = useInks();
+  const top = useTop(view.state);
   return (
     <View style={styles.wide}>
       <View style={styles.left}>
@@ -114,12 +115,20 @@ function Wide({ view, due, hand }: { view: RunView; due: Next; hand: ReactNode }
         </View>
       </View>
       <View style={[styles.panel, { backgroundColor: inks.card, borderLeftColor: inks.line }]}>
-        <ScrollView contentContainerStyle={styles.panelBody} tabIndex={0}>
+        <ScrollView ref={top} contentContainerStyle={styles.panelBody} tabIndex={0}>
           {hand}
         </ScrollView>
       </View>
     </View>
   );
+}
+
+/** What comes next is read from its first line, however far down the last panel was scrolled. */
+function useTop(state: RunState): RefObject<ScrollView | null> {
+  const ref = useRef<ScrollView>(null);
+  const { length } = state.events;
+  useEffect(() => ref.current?.scrollTo({ y: 0, animated: false }), [length]);
+  return ref;
 }
 
 function RibbonOf({ state, height }: { state: RunState; height: number }) {
@@ -193,7 +202,6 @@ const styles = StyleSheet.create({
   phone: { flex: 1, minHeight: 0 },
   ribbon: { paddingHorizontal: 8, paddingTop: 6, alignItems: 'center' },
   map: { flex: 1, minHeight: 130, padding: 4 },
-  badge: { position: 'absolute', top: 2, right: 8 },
   sheet: { borderTopWidth: 2, borderTopLeftRadius: 18, borderTopRightRadius: 18, flexShrink: 1, maxHeight: '72%' },
   sheetBody: { padding: 14, gap: 12 },
   wide: { flex: 1, flexDirection: 'row', minHeight: 0 },

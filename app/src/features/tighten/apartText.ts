@@ -81,10 +81,7 @@ export const apartText = {
   // measured
   measureRecord: 'Record these readings',
   measureLimit: (label: string, value: string) => `${label}: ${value}`,
-  measureNot: {
-    marginal: 'Too close to tell: measure again, or with a better instrument.',
-    fail: 'Outside its limits. Put it right and measure again, or the lead decides.',
-  } as Record<string, string>,
+  measureFail: 'Put it right and measure again, or the lead decides.',
   neighboursSome: (n: number) => (n === 1 ? 'This one has moved' : `These ${n} have moved`),
   neighboursWhich: 'Which have moved',
 } as const;

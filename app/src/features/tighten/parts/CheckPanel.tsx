@@ -26,7 +26,7 @@ export function CheckPanel({ due, acts, state, onGoBack, answers }: StepProps<'s
   return (
     <View style={styles.panel}>
       <PanelTitle>{step.text}</PanelTitle>
-      {isAgain ? <Consequence step={step} then={seen.then ?? 'look'} answer={seen.answer ?? ''} /> : null}
+      {isAgain ? <Consequence step={step} then={seen.then ?? 'look'} answer={seen.answer ?? ''} found={notFine(seen.answer ?? '', answers)} /> : null}
       {step.rows ? (
         <Rows rows={step.rows} answers={answers} onSay={sayRows} mayPend={Boolean(isAgain)} />
       ) : (
@@ -43,8 +43,17 @@ export function CheckPanel({ due, acts, state, onGoBack, answers }: StepProps<'s
   );
 }
 
+/** Of several places only those where something was found. */
+function notFine(answer: string, answers: Answers): string {
+  const fine = answers.filter((a) => a.then === 'goOn').map((a) => a.text);
+  return answer
+    .split('; ')
+    .filter((part) => !fine.some((f) => part === f || part.endsWith(`: ${f}`)))
+    .join('; ');
+}
+
 /** What was found, what it calls for, and where that is written. */
-function Consequence({ step, then, answer }: { step: SheetStep; then: string; answer: string }) {
+function Consequence({ step, then, answer, found }: { step: SheetStep; then: string; answer: string; found: string }) {
   const place = useRunPlace();
   const [kept, setKept] = useState<'part' | 'outside' | 'problem' | null>(null);
   const what = step.text.slice(0, 80);
@@ -62,7 +71,7 @@ function Consequence({ step, then, answer }: { step: SheetStep; then: string; an
   };
   return (
     <View role="alert" style={styles.panel}>
-      <PanelBody strong>{`${text.sawThat(answer)} ${text.then[then] ?? ''}`}</PanelBody>
+      <PanelBody strong>{`${text.sawThat(found)} ${text.then[then] ?? ''}`}</PanelBody>
       {kept === 'problem' ? <PanelBody>{text.cannotKeep}</PanelBody> : null}
       {kept === 'part' ? <PanelBody>{text.partIsOn}</PanelBody> : kept === 'outside' ? <PanelBody>{text.outIsOn}</PanelBody> : null}
       {place.job && (kept === null || kept === 'problem') && (then === 'replace' || then === 'machine') ? (

@@ -33,7 +33,6 @@ export function MeasureStepPanel({ due, acts, onGoBack, measure }: StepProps<'st
     const isIn = await acts.confirm('stepDone', { step: step.id, measured: raw, ...(pending ? { pendingLead: true } : {}) });
     if (isIn && (pending || judged.verdict === 'pass')) clear();
   };
-  const not = judged && judged.verdict !== 'pass' ? text.measureNot[judged.verdict] : null;
   return (
     <View style={{ gap: 12 }}>
       <PanelTitle>{step.text}</PanelTitle>
@@ -44,7 +43,7 @@ export function MeasureStepPanel({ due, acts, onGoBack, measure }: StepProps<'st
       <Places form={form} put={put} what={measure.what} rows={drawnRows(form, judged)} />
       <Odd form={form} put={put} odd={odd} />
       {judged ? <Result what={measure.what} judged={judged} unit={form.unit} format={format} /> : <PanelBody>{measuringText.missing}</PanelBody>}
-      {not ? <PanelBody strong>{not}</PanelBody> : null}
+      {judged?.verdict === 'fail' ? <PanelBody strong>{text.measureFail}</PanelBody> : null}
       <BigButton text={text.measureRecord} disabled={!isReady} onPress={() => void record(false)} />
       {due.reason === 'consequence' ? <BigButton text={text.pendingStep} look="warn" disabled={!isReady} onPress={() => void record(true)} /> : null}
       <PhotoButton of={step.text} step={step.id} />
