@@ -27,15 +27,16 @@ export default defineConfig({
     },
   },
   projects: [
-    { name: 'phone', use: phone, testIgnore: ['**/keyboard.e2e.ts', '**/editor.e2e.ts'] },
+    { ...(process.env.STENNET_ALL ? {} : { grepInvert: /@all/ }), name: 'phone', use: phone, testIgnore: ['**/keyboard.e2e.ts', '**/editor.e2e.ts'] },
     // What differs on a wide screen, and all that a keyboard does. What hardly differs there is left to `--all`.
     {
-      ...(process.env.STENNET_ALL ? {} : { grepInvert: /@phone/ }),
+      ...(process.env.STENNET_ALL ? {} : { grepInvert: /@phone|@all/ }),
       name: 'wide',
       use: wide,
       testMatch: [
         '**/slice.e2e.ts',
         '**/apart.e2e.ts',
+        '**/tighten.e2e.ts',
         '**/keyboard.e2e.ts',
         '**/accessible.e2e.ts',
         '**/editor.e2e.ts',

@@ -1,7 +1,7 @@
 import { driveTo } from './drive';
 import { expect, test } from './house';
 
-test('a gearbox comes off: catch bolts last, what carries it is written down, a nut falls and stops everything, bags', async ({ technician: t, house }) => {
+test('a gearbox comes off: catch bolts last, what carries it is written down, a nut falls and stops everything, bags', { tag: '@phone' }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.openOrder('2438');
   await t.button('Take apart bell housing').click();
@@ -172,7 +172,7 @@ test('a cam that sticks sends back over two stages, and everything from there is
   expect(pulls).toHaveLength(8);
 });
 
-test('six rod caps: a trial with the strip, opened again, tightened, and one cap against the others', async ({ technician: t, house }) => {
+test('six rod caps: a trial with the strip, opened again, tightened, and one cap against the others', { tag: '@phone' }, async ({ technician: t, house }) => {
   test.slow();
   await t.signIn();
   const widths = ['1.50', '1.52', '1.49', '1.51', '1.90', '1.50'];

@@ -58,7 +58,10 @@ test('looked at first, notes, people, a part out of the house, something put in:
   await t.button('Save').click();
   await t.button('It is on its way out').click();
   await expect(t.page.getByText('Out of the house: Flywheel: at Quay Machine Shop')).toBeVisible();
-  await t.button(/^Put in$/).click();
+  await t
+    .button(/^Put in$/)
+    .first()
+    .click();
   await t.field('What was put in, and where', 'Rag in the bell housing');
   await t.button('Save').click();
   await t.button('Work goes on').click();

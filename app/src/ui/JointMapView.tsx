@@ -1,4 +1,7 @@
-import { jointMap, type SeatMark } from '@stennet/core/drawing';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View, type GestureResponderEvent } from 'react-native';
+import { jointMap, mapPlaces, zoomedTo, type SeatMark } from '@stennet/core/drawing';
+import { AS_DRAWN, type MapView } from '@stennet/core/joint';
 import type { Sheet } from '@stennet/core/procedure';
 import { DrawingView } from './DrawingView';
 
@@ -8,9 +11,40 @@ interface Props {
   numbers: Readonly<Record<string, string>>;
   label: string;
   words?: boolean;
+  view?: MapView;
+  /** So many times larger, round the fastener that is next. */
+  zoom?: number;
+  /** Tapped: the fastener nearest to it. A list says the same; the map is never the only way. */
+  onSeat?: (seat: string) => void;
 }
 
+/** So far from a fastener a tap still means it, in pixels. */
+const REACH = 44;
+
 /** The joint as it lies before the technician; fills the box it is put in. */
-export function JointMapView({ sheet, marks, numbers, label, words = true }: Props) {
-  return <DrawingView drawing={jointMap(sheet, marks, { words, numbers })} label={label} width="100%" height="100%" />;
+export function JointMapView({ sheet, marks, numbers, label, words = true, view = AS_DRAWN, zoom = 1, onSeat }: Props) {
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  const places = mapPlaces(sheet, view);
+  const next = places.find((p) => marks[p.seat]?.next) ?? null;
+  const drawing = zoomedTo(jointMap(sheet, marks, { words, numbers, view }), zoom, next);
+  const map = <DrawingView drawing={drawing} label={label} width="100%" height="100%" />;
+  if (!onSeat) return map;
+  const tapped = (event: GestureResponderEvent): void => {
+    const scale = Math.min(size.width / drawing.width, size.height / drawing.height);
+    if (!(scale > 0)) return;
+    const left = (size.width - drawing.width * scale) / 2;
+    const top = (size.height - drawing.height * scale) / 2;
+    const { locationX, locationY } = event.nativeEvent;
+    const far = places.map((p) => ({ seat: p.seat, px: Math.hypot(left + (p.x - drawing.x) * scale - locationX, top + (p.y - drawing.y) * scale - locationY) }));
+    const [nearest] = far.sort((a, b) => a.px - b.px);
+    if (nearest && nearest.px <= REACH) onSeat(nearest.seat);
+  };
+  return (
+    <View style={styles.box} onLayout={(e) => setSize(e.nativeEvent.layout)}>
+      {map}
+      <Pressable aria-hidden tabIndex={-1} onPress={tapped} style={StyleSheet.absoluteFill} />
+    </View>
+  );
 }
+
+const styles = StyleSheet.create({ box: { width: '100%', height: '100%' } });

@@ -1,5 +1,5 @@
 export { fastenerHead, type Head } from './fastenerHead';
-export { jointMap, seatMarks, type JointMapOptions, type SeatMark } from './jointMap';
+export { jointMap, mapPlaces, seatMarks, zoomedTo, type JointMapOptions, type SeatMark } from './jointMap';
 export { stageRibbon, type RibbonPlace } from './stageRibbon';
 export { flatsOf, turnDial } from './turnDial';
 export type { Drawing, Ink, Shape } from './shapes';

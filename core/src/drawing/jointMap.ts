@@ -1,3 +1,4 @@
+import { AS_DRAWN, viewedFrom, type MapView } from '../joint';
 import { groupOf, isOn, type Sheet } from '../procedure';
 import { fastenerId, seatIdOf, type Deviation, type Progress, type SeatProgress } from '../run';
 import { fastenerHead, type Head } from './fastenerHead';
@@ -21,6 +22,8 @@ export interface JointMapOptions {
   words: boolean;
   /** What stands beside each seat: its number in the order, nothing beside one that is not in it. Empty: the permanent labels. */
   numbers: Readonly<Record<string, string>>;
+  /** How the technician stands to the part. */
+  view?: MapView;
 }
 
 /** Heads are drawn larger than they are, as large as their neighbours allow: they are signs, the places are to scale. */
@@ -70,7 +73,8 @@ function stripeOf(sheet: Sheet, progress: Progress, seat: SeatProgress): number 
  * The part as it lies before the technician, to scale (mm), with every fastener and what has happened to it.
  * @returns plain shapes; y runs down
  */
-export function jointMap(sheet: Sheet, marks: Readonly<Record<string, SeatMark>>, options: JointMapOptions): Drawing {
+export function jointMap(whole: Sheet, marks: Readonly<Record<string, SeatMark>>, options: JointMapOptions): Drawing {
+  const sheet = seenSheet(whole, options.view);
   const box = boxOf(sheet);
   const r = headRadius(sheet);
   const shapes: Shape[] = [
@@ -100,6 +104,26 @@ export function jointMap(sheet: Sheet, marks: Readonly<Record<string, SeatMark>>
   const highest = Math.max(...sheet.pattern.positions.map((p) => p.yMm));
   const [side, above, below] = options.words ? [r * 0.3, Math.max(r * 1.2, highest + r * 3.6 - box.high), r * 2.9] : [r * 0.3, r * 0.3, r * 0.3];
   return { x: box.left - side, y: -box.high - above, width: box.right - box.left + 2 * side, height: box.high - box.low + above + below, shapes };
+}
+
+const seenSheet = (sheet: Sheet, view: MapView = AS_DRAWN): Sheet => ({ ...sheet, pattern: viewedFrom(sheet.pattern, view) });
+
+/** Where each seat lies in the map's own coordinates, for a tap on it. */
+export function mapPlaces(sheet: Sheet, view: MapView = AS_DRAWN): { seat: string; x: number; y: number }[] {
+  const { positions } = viewedFrom(sheet.pattern, view);
+  return sheet.seats.flatMap((seat) => {
+    const at = positions.find((p) => p.label === seat.position);
+    return at ? [{ seat: seat.id, x: at.xMm, y: -at.yMm }] : [];
+  });
+}
+
+/** A part of the drawing, so many times larger, round one place; never beyond its edges. */
+export function zoomedTo(drawing: Drawing, zoom: number, at: Point | null): Drawing {
+  if (zoom <= 1) return drawing;
+  const [width, height] = [drawing.width / zoom, drawing.height / zoom];
+  const within = (middle: number, size: number, from: number, whole: number): number => Math.min(Math.max(middle - size / 2, from), from + whole - size);
+  const middle = at ?? { x: drawing.x + drawing.width / 2, y: drawing.y + drawing.height / 2 };
+  return { ...drawing, x: within(middle.x, width, drawing.x, drawing.width), y: within(middle.y, height, drawing.y, drawing.height), width, height };
 }
 
 function headRadius(sheet: Sheet): number {

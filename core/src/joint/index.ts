@@ -5,3 +5,4 @@ export { orderByRule, type OrderRule } from './order';
 export { pairs } from './pairs';
 export { spiral } from './spiral';
 export { whereabouts, type Whereabouts } from './whereabouts';
+export { AS_DRAWN, viewedFrom, type MapView } from './view';

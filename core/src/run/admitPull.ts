@@ -4,7 +4,7 @@ import { convert, units } from '../quantity';
 import type { EventOf } from './events';
 import type { Next, PullNext } from './next';
 import { notNext, sameFastener } from './refuse';
-import { fastenerId, lifeOf, openInPass, seatIdOf } from './seats';
+import { lifeOf, openTogether, seatIdOf } from './seats';
 import type { RunState } from './state';
 import type { Task } from './task';
 
@@ -80,7 +80,7 @@ export function admitPass(state: RunState, event: EventOf<'passConfirmed'>, due:
   if (stage !== due.stage.id || due.stageIndex !== state.progress.stage) throw new AppError('WRONG_STAGE', { expected: due.stage.name });
   if (due.task.action === 'angle' || due.task.action === 'stretch' || due.task.part) throw new AppError('ANGLE_TOGETHER');
   if (pass !== due.pass) throw new AppError('WRONG_PASS', { expected: due.pass, got: pass });
-  const open = openInPass(state.sheet, state.progress).map((s) => fastenerId(s.seat, s.life));
+  const open = openTogether(state);
   const expected = due.others.length > 0 ? open : open.slice(0, fasteners.length);
   if (new Set(fasteners).size !== fasteners.length || !fasteners.every((f) => expected.includes(f)))
     throw new AppError('WRONG_FASTENER', { expected: expected.join(', '), got: fasteners.join(', ') });

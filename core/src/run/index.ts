@@ -28,7 +28,7 @@ export { judgedFor } from './foldStep';
 export { clocks, type RunningClock } from './clocks';
 export { methodsFor, settingOf } from './tools';
 export { targetOf, taskOf, isTorque, type Task } from './task';
-export { fastenerId, hasTurned, lifeOf, neighboursOf, owedStage, seatIdOf } from './seats';
+export { fastenerId, hasTurned, lifeOf, neighboursOf, openTogether, owedStage, seatIdOf } from './seats';
 export { judgePull, timeOf } from './foldPull';
 export { judge, windowOf, DEFAULT_TOLERANCE } from './judge';
 export { undoable } from './undoable';

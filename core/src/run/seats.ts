@@ -53,6 +53,9 @@ export function openInPass(sheet: Sheet, progress: Progress): SeatProgress[] {
   return [...open.filter((s) => !s.aside), ...open.filter((s) => s.aside)];
 }
 
+/** Those that may be confirmed together now, in the order they come. */
+export const openTogether = ({ sheet, progress }: { sheet: Sheet; progress: Progress }): string[] => openInPass(sheet, progress).map((s) => fastenerId(s.seat, s.life));
+
 /** Whether any fastener of the joint has begun an angle that counts; a trial's does not. */
 export function hasAngles(sheet: Sheet, progress: Progress): boolean {
   const trials = new Set(sheet.stages.filter(isOwedByPosition).map((s) => s.id));

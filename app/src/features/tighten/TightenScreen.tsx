@@ -8,10 +8,15 @@ import { orderOf, type Sheet } from '@stennet/core/procedure';
 import { next, seatIdOf, type Next, type RunState } from '@stennet/core/run';
 import { asAppError, useSending, useSignedIn, useStatements } from '@/data';
 import { useRun, type RunView } from '@/data/runs';
+import { useHands } from '@/platform/hands';
+import { useMapView } from '@/platform/mapView';
 import { useWakeLock } from '@/platform/wakeLock';
 import { BigButton, JointMapView, Loading, Notice, Ribbon, SavedBadge, ScreenFrame, useInks, useIsWide } from '@/ui';
 import { useActs, type Acts } from './hooks/useActs';
+import { useHandsFree } from './hooks/useHandsFree';
+import { useSeenSheet } from './hooks/useSeenSheet';
 import { RunPlaceProvider, useRunPlaceOf } from './hooks/useRunPlace';
+import { GlassGuard } from './parts/GlassGuard';
 import { LeadDesk } from './parts/LeadDesk';
 import { Panel } from './parts/Panel';
 import { WatchPanel } from './parts/StepPanel';
@@ -36,15 +41,22 @@ export function TightenScreen() {
 }
 
 function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType<typeof useRun>['confirm']; takeOver: () => Promise<void> }) {
-  const { me } = useSignedIn();
+  const { me, format } = useSignedIn();
   const isWide = useIsWide();
   const { kept, state } = view;
   const router = useRouter();
   const acts = useActs(kept.id, state, confirm);
+  const seen = useSeenSheet(state.sheet);
   const place = useRunPlaceOf(kept);
+  const hands = useHands(me.person.id);
+  const [asked, setAsked] = useState<{ seat: string; at: number } | null>(null);
+  const [isLocked, setLocked] = useState(false);
+  const seat = asked?.at === state.events.length ? asked.seat : null;
+  const onSeat = (next: string | null): void => setAsked(next === null ? null : { seat: next, at: state.events.length });
   const sending = useSending();
   const due = next(state);
   const isWriting = view.isMine && isAllowed(me.role, 'run.write') && state.holder?.person === me.person.id;
+  useHandsFree({ state, seen, due, hands, format, refused: acts.error, active: isWriting });
   useWakeLock(isWriting && state.status === 'open');
   const mayPause = isWriting && state.status === 'open' && due.kind !== 'finish';
   const badge = <SavedBadge unsent={view.unsent} refused={view.refused.length} state={sending.state} compact={!isWide} />;
@@ -61,7 +73,11 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
         <Notice title={text.signInTitle(view.unsent)} text={text.signInText} action={{ text: text.signInGo, onPress: () => router.navigate('/') }} look="warn" alert />
       ) : null}
       {isWriting && state.status === 'open' ? <Said run={kept.id} state={state} acts={acts} people={kept.people} /> : null}
-      {isWriting || state.status === 'finished' ? <Panel key={state.events.length} view={view} acts={acts} due={due} /> : <Watching view={view} takeOver={takeOver} />}
+      {isWriting || state.status === 'finished' ? (
+        <Panel key={state.events.length} view={view} acts={acts} due={due} seat={seat} onSeat={onSeat} onLock={() => setLocked(true)} />
+      ) : (
+        <Watching view={view} takeOver={takeOver} />
+      )}
     </>
   );
   return (
@@ -73,23 +89,39 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
       right={right}
       fixed
     >
-      <RunPlaceProvider value={place}>{isWide ? <Wide view={view} due={due} hand={hand} /> : <Phone view={view} due={due} hand={hand} />}</RunPlaceProvider>
+      <RunPlaceProvider value={place}>
+        <View style={[styles.work, { pointerEvents: isLocked ? 'none' : 'auto' }]}>
+          {isWide ? (
+            <Wide view={view} due={due} hand={hand} onSeat={onSeat} />
+          ) : (
+            <Phone view={view} due={due} hand={hand} onSeat={onSeat} isHuge={hands.huge && due.kind === 'pull'} />
+          )}
+        </View>
+        {isLocked ? <GlassGuard onOpen={() => setLocked(false)} /> : null}
+      </RunPlaceProvider>
     </ScreenFrame>
   );
 }
 
-function Phone({ view, due, hand }: { view: RunView; due: Next; hand: ReactNode }) {
+interface Layout {
+  view: RunView;
+  due: Next;
+  hand: ReactNode;
+  onSeat: (seat: string) => void;
+}
+
+function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: boolean }) {
   const inks = useInks();
   const top = useTop(view.state);
   return (
     <View style={styles.phone}>
-      <View style={styles.ribbon}>
-        <RibbonOf state={view.state} height={56} />
-      </View>
-      <View style={styles.map}>
-        <MapOf view={view} due={due} />
-      </View>
-      <View style={[styles.sheet, { backgroundColor: inks.card, borderTopColor: inks.brand }]}>
+      {isHuge ? null : (
+        <View style={styles.ribbon}>
+          <RibbonOf state={view.state} height={56} />
+        </View>
+      )}
+      <View style={isHuge ? styles.noMap : styles.map}>{isHuge ? null : <MapOf view={view} due={due} onSeat={onSeat} />}</View>
+      <View style={[styles.sheet, isHuge && styles.whole, { backgroundColor: inks.card, borderTopColor: inks.brand }]}>
         <ScrollView ref={top} contentContainerStyle={styles.sheetBody} tabIndex={0}>
           {hand}
         </ScrollView>
@@ -98,7 +130,7 @@ function Phone({ view, due, hand }: { view: RunView; due: Next; hand: ReactNode 
   );
 }
 
-function Wide({ view, due, hand }: { view: RunView; due: Next; hand: ReactNode }) {
+function Wide({ view, due, hand, onSeat }: Layout) {
   const inks = useInks();
   const top = useTop(view.state);
   return (
@@ -108,7 +140,7 @@ function Wide({ view, due, hand }: { view: RunView; due: Next; hand: ReactNode }
           <RibbonOf state={view.state} height={72} />
         </View>
         <View style={styles.map}>
-          <MapOf view={view} due={due} />
+          <MapOf view={view} due={due} onSeat={onSeat} />
         </View>
         <View style={styles.values}>
           <ValuesStrip state={view.state} nextSeat={due.kind === 'pull' ? due.seat : null} nextStage={due.kind === 'pull' ? due.stageIndex : -1} />
@@ -138,13 +170,26 @@ function RibbonOf({ state, height }: { state: RunState; height: number }) {
   return <Ribbon sheet={sheet} place={{ stage: progress.stage, share: Object.keys(progress.inPass).length / of }} format={format} height={height} />;
 }
 
-function MapOf({ view, due }: { view: RunView; due: Next }) {
-  const { format } = useSignedIn();
+/** How much larger the map is drawn round the next fastener. */
+const ZOOM = { 1: 1, 2: 1.6, 3: 2.4 } as const;
+
+function MapOf({ view, due, onSeat }: Omit<Layout, 'hand'>) {
+  const { me, format } = useSignedIn();
+  const mapView = useMapView(`${me.person.id}.${view.state.sheet.id}`);
+  const seen = useSeenSheet(view.state.sheet);
   const { sheet, progress } = view.state;
   const fastener = due.kind === 'pull' ? due.fastener : due.kind === 'hold' ? due.fastener : null;
-  const label = text.mapLabel(view.kept.order.joint, sheet.seats.length, due.kind === 'pull' ? pullLine(sheet, format, due) : null);
+  const label = text.mapLabel(view.kept.order.joint, sheet.seats.length, due.kind === 'pull' ? pullLine(seen, format, due) : null);
   return (
-    <JointMapView sheet={sheet} marks={seatMarks(sheet, progress, due.kind === 'pull' ? fastener : null)} numbers={numbersOf(sheet, progress.stage, fastener)} label={label} />
+    <JointMapView
+      sheet={sheet}
+      marks={seatMarks(sheet, progress, due.kind === 'pull' ? fastener : null)}
+      numbers={numbersOf(sheet, progress.stage, fastener)}
+      label={label}
+      view={mapView}
+      zoom={ZOOM[mapView.zoom]}
+      onSeat={onSeat}
+    />
   );
 }
 
@@ -199,7 +244,10 @@ function Refused({ view }: { view: RunView }) {
 
 const styles = StyleSheet.create({
   right: { flexDirection: 'row', gap: 8, alignItems: 'center' },
+  work: { flex: 1, minHeight: 0 },
   phone: { flex: 1, minHeight: 0 },
+  noMap: { height: 0 },
+  whole: { maxHeight: '100%', flexGrow: 1 },
   ribbon: { paddingHorizontal: 8, paddingTop: 6, alignItems: 'center' },
   map: { flex: 1, minHeight: 130, padding: 4 },
   sheet: { borderTopWidth: 2, borderTopLeftRadius: 18, borderTopRightRadius: 18, flexShrink: 1, maxHeight: '72%' },

@@ -16,6 +16,16 @@ export function pullLine(sheet: Sheet, format: Formatter, due: PullNext): string
   return `${boltName(due.fastener)}, ${whereIs(sheet, due.fastener)}, ${due.inHand ? format.inHand(due.inHand).text : due.stage.name}`;
 }
 
+/** Signs as they are spoken. */
+const SPOKEN: readonly (readonly [RegExp, string])[] = [
+  [/N·m/g, 'newton metres'],
+  [/lbf·in|inch-pounds/g, 'inch-pounds'],
+  [/lbf·ft|foot-pounds/g, 'foot-pounds'],
+  [/\+?(\d+(?:[.,]\d+)?)\s*°/g, '$1 degrees'],
+];
+/** @example spoken('bolt 7, +75°') // 'bolt 7, 75 degrees' */
+export const spoken = (line: string): string => SPOKEN.reduce((said, [sign, words]) => said.replace(sign, words), line);
+
 export function lastLine(sheet: Sheet, event: RunEvent | undefined): string | null {
   if (!event) return null;
   if (event.type !== 'pulled') return text.steps[event.type] ?? null;

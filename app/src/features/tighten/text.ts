@@ -1,5 +1,6 @@
 import { apartText } from './apartText';
 import { aroundText } from './aroundText';
+import { handsText } from './handsText';
 import type { FailureKind, Reason, Way } from '@stennet/core/run';
 
 const ordinal = (n: number): string => {
@@ -17,6 +18,7 @@ export const boltName = (fastener: string): string => {
 export const text = {
   ...aroundText,
   ...apartText,
+  ...handsText,
   back: 'Back to the repair order',
   sub: (ro: string, vehicle: string) => `RO ${ro} · ${vehicle}`,
   loading: 'Opening the run',
@@ -82,7 +84,7 @@ export const text = {
   keys: {
     settle: 'Enter, Space or pedal down: it turned · pedal up: it did not turn',
     one: 'Enter, Space or pedal down: done',
-    more: 'Backspace: go back · W: something is wrong',
+    more: 'Backspace: go back · W: something is wrong · S: say again',
   },
   quick: (bolt: string) => `That was quick. Is ${bolt} really done?`,
   quickYes: 'Yes, it is done',

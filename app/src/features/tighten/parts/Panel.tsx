@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { units } from '@stennet/core/quantity';
 import { methodsFor, next, type Next, type PullNext, type RunState } from '@stennet/core/run';
@@ -9,26 +9,45 @@ import { useRunPlace } from '../hooks/useRunPlace';
 import type { Acts } from '../hooks/useActs';
 import { text } from '../text';
 import { AroundPanel, LostInRun } from './AroundPanel';
+import { AnotherPanel } from './AnotherPanel';
 import { BagPanel } from './BagPanel';
 import { FitPanel } from './FitPanel';
 import { GoBackPanel } from './GoBackPanel';
 import { LatePanel } from './LatePanel';
-import { PullPanel } from './PullPanel';
+import { OnePanel } from './OnePanel';
+import { PullPanel, wordsOf } from './PullPanel';
 import { ReadingForm } from './ReadingForm';
 import { ReconcilePanel } from './ReconcilePanel';
 import { HoldPanel } from './HoldPanel';
 import { ChooseValuePanel, CrankPanel, RoundPanel, WaitPanel } from './StagePanel';
 import { DonePanel, FinishPanel, MarkPanel, ResumePanel, SetToolPanel } from './StepPanel';
 import { DueStepPanel, NeighboursPanel, SwapPanel } from './DueStepPanel';
+import { SetupPanel } from './SetupPanel';
+import { TogetherPanel } from './TogetherPanel';
 import { ToolPanel } from './ToolPanel';
 import { WrongPanel } from './WrongPanel';
 
-type Mode = 'main' | 'goBack' | 'wrong' | 'reading' | 'tool' | 'around';
+type Mode = 'main' | 'goBack' | 'wrong' | 'reading' | 'tool' | 'around' | 'several' | 'another' | 'setup' | 'one';
 
 /** The hand's panel: what comes next, or one of the ways round it. Starts at `main` again with each confirmation. */
-export function Panel({ view, acts, due }: { view: RunView; acts: Acts; due: Next }) {
+interface PanelProps {
+  view: RunView;
+  acts: Acts;
+  due: Next;
+  /** A fastener that was tapped on the map. */
+  seat: string | null;
+  onSeat: (seat: string | null) => void;
+  onLock: () => void;
+}
+
+export function Panel({ view, acts, due, seat, onSeat, onLock }: PanelProps) {
   const inks = useInks();
-  const [mode, setMode] = useState<Mode>('main');
+  const [chosen, setMode] = useState<Mode>('main');
+  const mode = seat === null ? chosen : 'one';
+  const close = (): void => {
+    onSeat(null);
+    setMode('main');
+  };
   const isLost = lostOf(useRunPlace().entries).length > 0;
   // Something that fell stops everything; what is done already can still be taken back or finished later.
   if (isLost && due.kind !== 'done') return <LostInRun />;
@@ -40,8 +59,30 @@ export function Panel({ view, acts, due }: { view: RunView; acts: Acts; due: Nex
         </View>
       ) : null}
       {acts.late ? <LatePanel acts={acts} state={view.state} /> : null}
-      <Current view={view} acts={acts} due={due} mode={mode} setMode={setMode} />
-      {mode === 'main' && due.kind !== 'done' ? <BigButton text={text.around} look="quiet" size="desk" onPress={() => setMode('around')} /> : null}
+      {mode === 'one' ? (
+        <>
+          <OnePanel view={view} due={due} acts={acts} seat={seat} onSeat={onSeat} />
+          <BigButton text={text.close} look="plain" onPress={close} />
+        </>
+      ) : mode === 'setup' ? (
+        <SetupPanel
+          sheet={view.state.sheet.id}
+          onLock={() => {
+            close();
+            onLock();
+          }}
+          onClose={close}
+        />
+      ) : (
+        <Current view={view} acts={acts} due={due} mode={mode} setMode={setMode} />
+      )}
+      {mode === 'main' && due.kind !== 'done' ? (
+        <View style={styles.beside}>
+          <BigButton text={text.which} look="quiet" size="desk" grow onPress={() => setMode('one')} />
+          <BigButton text={text.aroundShort} label={text.around} look="quiet" size="desk" grow onPress={() => setMode('around')} />
+          <BigButton text={text.setup} look="quiet" size="desk" grow onPress={() => setMode('setup')} />
+        </View>
+      ) : null}
     </View>
   );
 }
@@ -54,12 +95,24 @@ function Current({ view, acts, due, mode, setMode }: { view: RunView; acts: Acts
   if (mode === 'goBack') return <GoBackPanel state={state} acts={acts} onClose={close} />;
   if (mode === 'tool' && (due.kind === 'pull' || due.kind === 'setTool') && due.target)
     return <ToolPanel state={state} task={due.task} target={due.target} methods={methodsFor(due.task)} acts={acts} onCancel={close} />;
-  if (due.kind === 'pull' && mode === 'wrong') return <WrongPanel due={due} acts={acts} onReading={() => setMode('reading')} onClose={close} />;
+  if (due.kind === 'pull' && mode === 'wrong')
+    return <WrongPanel due={due} acts={acts} onReading={() => setMode('reading')} onAnother={() => setMode('another')} onClose={close} />;
+  if (due.kind === 'pull' && mode === 'another') return <AnotherPanel due={due} state={state} acts={acts} onClose={close} />;
+  if (due.kind === 'pull' && mode === 'several') return <TogetherPanel due={due} state={state} acts={acts} outcomes={wordsOf(due)} onClose={close} />;
   if (due.kind === 'pull' && mode === 'reading') return <PullReading due={due} acts={acts} onClose={close} />;
   switch (due.kind) {
     case 'pull':
       return (
-        <PullPanel due={due} state={state} acts={acts} onGoBack={onGoBack} onWrong={() => setMode('wrong')} onReading={() => setMode('reading')} onTool={() => setMode('tool')} />
+        <PullPanel
+          due={due}
+          state={state}
+          acts={acts}
+          onGoBack={onGoBack}
+          onWrong={() => setMode('wrong')}
+          onReading={() => setMode('reading')}
+          onTool={() => setMode('tool')}
+          onSeveral={() => setMode('several')}
+        />
       );
     case 'fit':
       return <FitPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
@@ -95,7 +148,7 @@ function Current({ view, acts, due, mode, setMode }: { view: RunView; acts: Acts
     case 'finish':
       return <FinishPanel state={state} acts={acts} onGoBack={onGoBack} />;
     case 'done':
-      return <DonePanel run={view.kept.id} order={view.kept.order.id} part={state.part} />;
+      return <DonePanel run={view.kept.id} order={view.kept.order.id} state={state} />;
     case 'start':
       return null;
   }
@@ -116,3 +169,5 @@ function PullReading({ due, acts, onClose }: { due: PullNext; acts: Acts; onClos
     />
   );
 }
+
+const styles = StyleSheet.create({ beside: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } });

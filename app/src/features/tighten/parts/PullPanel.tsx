@@ -3,14 +3,20 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { flatsOf, turnDial } from '@stennet/core/drawing';
 import { groupOfSeat } from '@stennet/core/procedure';
-import type { Outcome, PullNext, RunState } from '@stennet/core/run';
+import { openTogether, type Outcome, type PullNext, type RunState } from '@stennet/core/run';
 import { useSignedIn } from '@/data';
+import { now } from '@/platform/clock';
+import { useHands } from '@/platform/hands';
 import { useKeys } from '@/platform/keys';
+import { speak } from '@/platform/speech';
 import { BigButton, DrawingView, useInks } from '@/ui';
 import type { Acts } from '../hooks/useActs';
+import { lineFor } from '../hooks/useHandsFree';
 import { usePress } from '../hooks/usePress';
+import { useSeenSheet } from '../hooks/useSeenSheet';
 import { whereIs, wrenchName } from '../say';
 import { boltName, text } from '../text';
+import { AWAY_MS, AwayPanel } from './AwayPanel';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
 
 interface Props {
@@ -21,9 +27,15 @@ interface Props {
   onWrong: () => void;
   onReading: () => void;
   onTool: () => void;
+  onSeveral: () => void;
 }
 
-export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTool }: Props) {
+export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTool, onSeveral }: Props) {
+  const { me, format } = useSignedIn();
+  const hands = useHands(me.person.id);
+  const seen = useSeenSheet(state.sheet);
+  const [wentOn, setWentOn] = useState(false);
+  const minutes = awayMinutes(state, due);
   const [asking, setAsking] = useState<{ why: 'quick' | 'dry'; outcome: Outcome } | null>(null);
   const press = usePress(state.events.length);
   const isAngle = due.task.action === 'angle';
@@ -38,18 +50,20 @@ export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTo
     else if (due.mustTurn && outcome === 'heldStill') setAsking({ why: 'dry', outcome });
     else void acts.pull(due, outcome);
   };
+  const sayAgain = (): void => speak(lineFor(seen, due, format));
   const main = due.outcomes[0] ?? 'clicked';
   const done = (): void => (mustRead ? onReading() : say(main));
   useKeys(
     asking
       ? { Escape: () => setAsking(null) }
-      : { Enter: done, ' ': done, PageDown: done, ...(isSettling ? { PageUp: () => say(second) } : {}), Backspace: onGoBack, w: onWrong, W: onWrong },
+      : { Enter: done, ' ': done, PageDown: done, ...(isSettling ? { PageUp: () => say(second) } : {}), Backspace: onGoBack, w: onWrong, W: onWrong, s: sayAgain, S: sayAgain },
   );
 
+  if (minutes !== null && !wentOn) return <AwayPanel due={due} state={state} acts={acts} minutes={minutes} onGoOn={() => setWentOn(true)} />;
   if (asking) return <AskBack due={due} asking={asking} onNo={() => setAsking(null)} onYes={(looked) => void acts.pull(due, asking.outcome, looked ? { looked: true } : {})} />;
   return (
     <View style={styles.panel}>
-      <PullHead due={due} state={state} />
+      <PullHead due={due} state={state} isHuge={hands.huge} />
       <View style={styles.row}>
         {isSettling ? (
           <>
@@ -67,6 +81,10 @@ export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTo
         {!isAngle && due.tool.method === 'click' ? <BigButton text={text.otherTool} look="quiet" grow onPress={onTool} /> : null}
         <BigButton text={text.wrong} look="warn" grow onPress={onWrong} />
       </View>
+      <View style={styles.row}>
+        {maySeveral(state, due) ? <BigButton text={text.several} look="quiet" grow onPress={onSeveral} /> : null}
+        {hands.speech ? <BigButton text={text.sayAgain} look="quiet" grow onPress={sayAgain} /> : null}
+      </View>
       <KeysLine isSettling={isSettling} />
     </View>
   );
@@ -77,17 +95,38 @@ const said = (outcome: Outcome): string =>
     outcome
   ];
 
+/** The answers that may be given for several at once. */
+export const wordsOf = (due: PullNext): { outcome: Outcome; label: string }[] => due.outcomes.filter((o) => o !== 'noClick').map((outcome) => ({ outcome, label: said(outcome) }));
+
+/** Never by angle, never half-way through one, and not for one that goes its own way. */
+const maySeveral = (state: RunState, due: PullNext): boolean =>
+  !['angle', 'stretch'].includes(due.task.action) &&
+  !due.task.part &&
+  due.stageIndex === state.progress.stage &&
+  openTogether(state).length > 1 &&
+  due.reason !== 'replacementCatchesUp';
+
+/** How long ago the last of this angle stage was, where that is long; the first of a stage is no middle. */
+function awayMinutes(state: RunState, due: PullNext): number | null {
+  const isMiddle = due.task.action === 'angle' && Object.keys(state.progress.inPass).length > 0;
+  const last = state.effective.toArray().findLast((c) => c.event.type === 'pulled')?.event;
+  const ms = last ? now().getTime() - Date.parse(last.deviceTime) : 0;
+  return isMiddle && ms > AWAY_MS ? Math.floor(ms / 60_000) : null;
+}
+
 const mainText = (due: PullNext): string =>
   due.task.action === 'angle' && due.inHand ? text.reached(`${due.inHand.value}°`, text.by[due.tool.method]) : said(due.outcomes[0] ?? 'done');
 
-function PullHead({ due, state }: { due: PullNext; state: RunState }) {
+function PullHead({ due, state, isHuge }: { due: PullNext; state: RunState; isHuge: boolean }) {
   const inks = useInks();
   const { format } = useSignedIn();
   const { inHand, target } = due;
   const isAngle = due.task.action === 'angle';
   const value = inHand ? format.inHand(inHand, inHand.unit === 'mm' ? 3 : 1) : null;
+  const seen = useSeenSheet(state.sheet);
   const reason = text.reasons[due.reason];
   const flats = flatsOf(inHand?.value ?? 0);
+  if (isHuge) return <HugeHead due={due} />;
   return (
     <View role="status" aria-live="polite" style={styles.head}>
       <View style={styles.words}>
@@ -95,7 +134,7 @@ function PullHead({ due, state }: { due: PullNext; state: RunState }) {
           <Text style={{ fontWeight: '700', fontSize: 18, color: inks.ink }}>{text.place(due.ordinal, due.of)}</Text>
           {due.pass > 1 ? ` · ${text.round(due.pass)}` : ''}
           {reason ? ` · ${reason}` : ''}
-          {`\n${whereIs(state.sheet, due.fastener)}`}
+          {`\n${whereIs(seen, due.fastener)}`}
         </Text>
         {value ? <BigValue number={isAngle ? `+${value.number}` : value.number} unit={value.unit} /> : <PanelTitle>{due.stage.name}</PanelTitle>}
         <Text style={{ fontSize: 16, lineHeight: 24, color: inks.inkSoft }}>{isAngle ? <AngleLine due={due} flats={flats} /> : <TorqueLine due={due} />}</Text>
@@ -109,6 +148,25 @@ function PullHead({ due, state }: { due: PullNext; state: RunState }) {
           height={132}
         />
       ) : null}
+    </View>
+  );
+}
+
+/** For a phone propped two metres away: which one, and the number. */
+function HugeHead({ due }: { due: PullNext }) {
+  const inks = useInks();
+  const { format } = useSignedIn();
+  const { inHand } = due;
+  const value = inHand ? format.inHand(inHand, inHand.unit === 'mm' ? 3 : 1) : null;
+  return (
+    <View role="status" aria-live="polite">
+      <Text style={{ fontSize: 64, lineHeight: 72, fontWeight: '700', color: inks.brand }}>{boltName(due.fastener)}</Text>
+      <Text style={{ fontSize: 96, lineHeight: 104, fontWeight: '700', color: inks.ink }}>
+        {value ? `${due.task.action === 'angle' ? '+' : ''}${value.number}${value.unit === '°' ? '°' : ''}` : due.stage.name}
+      </Text>
+      <Text style={{ fontSize: 30, lineHeight: 38, fontWeight: '700', color: inks.ink }}>
+        {[value && value.unit !== '°' ? value.unit : '', text.place(due.ordinal, due.of), due.pass > 1 ? text.round(due.pass) : ''].filter(Boolean).join(' · ')}
+      </Text>
     </View>
   );
 }

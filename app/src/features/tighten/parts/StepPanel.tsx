@@ -9,6 +9,8 @@ import { now } from '@/platform/clock';
 import { useKeys } from '@/platform/keys';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
+import { nextUp } from '../nextUp';
+import { useRunPlace } from '../hooks/useRunPlace';
 import { usePress } from '../hooks/usePress';
 import { lastLine, nextLine, wrenchName } from '../say';
 import { text } from '../text';
@@ -108,13 +110,25 @@ export function FinishPanel({ state, acts, onGoBack }: { state: RunState; acts: 
   );
 }
 
-export function DonePanel({ run, order, part }: { run: string; order: string; part: string }) {
+/** What the work goes on with: the companion, the next cap or bank with what the crank must do, else the next joint of the job. */
+function NextUp({ state }: { state: RunState }) {
+  const router = useRouter();
+  const place = useRunPlace();
+  const next = nextUp(place.joints, place.joint, state);
+  if (!next) return null;
+  const to = (): void => router.navigate({ pathname: '/joints/[joint]', params: { joint: next.joint, ...(next.instance ? { of: next.instance } : {}) } });
+  return <BigButton text={next.crankDeg === null ? text.nextCap(next.name) : text.nextCrank(next.name, `${next.crankDeg}°`)} look="plain" onPress={to} />;
+}
+
+export function DonePanel({ run, order, state }: { run: string; order: string; state: RunState }) {
+  const { part } = state;
   const isApart = part === TAKE_APART;
   const router = useRouter();
   return (
     <View style={styles.panel}>
       <PanelTitle>{text.doneTitle}</PanelTitle>
       <PanelBody>{isApart ? text.apartDone : text.done}</PanelBody>
+      <NextUp state={state} />
       <BigButton text={isApart ? text.apartRecord : text.seeRecord} onPress={() => router.navigate(`/runs/${run}/record`)} />
       <BigButton text={text.back} look="quiet" onPress={() => router.navigate(`/orders/${order}`)} />
     </View>

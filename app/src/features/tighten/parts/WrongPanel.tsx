@@ -13,7 +13,7 @@ const AT_TORQUE: readonly FailureKind[] = ['wontStartByHand', 'crossThreaded', '
 const AT_ANGLE: readonly FailureKind[] = ['angleLost', 'stripped', 'broke', 'driveRounded'];
 
 /** Each answer changes what comes next. */
-export function WrongPanel({ due, acts, onReading, onClose }: { due: PullNext; acts: Acts; onReading: () => void; onClose: () => void }) {
+export function WrongPanel({ due, acts, onReading, onAnother, onClose }: { due: PullNext; acts: Acts; onReading: () => void; onAnother: () => void; onClose: () => void }) {
   const [short, setShort] = useState(false);
   useKeys({ Escape: onClose });
   const isAngle = due.task.action === 'angle';
@@ -41,6 +41,7 @@ export function WrongPanel({ due, acts, onReading, onClose }: { due: PullNext; a
           <Choice key={kind} label={text.failures[kind]} onPress={() => void acts.fail(due.fastener, kind)} />
         ))}
       </View>
+      {due.task.part ? null : <BigButton text={text.another} look="plain" onPress={onAnother} />}
       <BigButton text={text.setAside} look="plain" onPress={() => void acts.confirm('setAside', { fastener: due.fastener })} />
       <BigButton text={text.cancel} look="quiet" onPress={onClose} />
     </View>

@@ -1,0 +1,36 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { PullNext, RunState } from '@stennet/core/run';
+import { BigButton } from '@/ui';
+import type { Acts } from '../hooks/useActs';
+import { boltName, text } from '../text';
+import { lastLine } from '../say';
+import { PanelBody, PanelTitle } from './PanelText';
+import { ReadingForm } from './ReadingForm';
+
+/** So long away in the middle of an angle stage, nobody remembers which bolt was turned. Decided here. */
+export const AWAY_MS = 20 * 60_000;
+
+/** In the middle of an angle stage: the stripe is looked at before anything is pulled. */
+export function AwayPanel({ due, state, acts, minutes, onGoOn }: { due: PullNext; state: RunState; acts: Acts; minutes: number; onGoOn: () => void }) {
+  const [reading, setReading] = useState(false);
+  if (reading)
+    return (
+      <ReadingForm
+        title={text.stripeRead}
+        label={text.angleLabel}
+        hint=""
+        onRecord={(value) => void acts.pull(due, 'reached', { reading: { value, unit: 'deg' } })}
+        onCancel={() => setReading(false)}
+      />
+    );
+  const last = lastLine(state.sheet, state.effective.at(-1)?.event) ?? '';
+  return (
+    <View role="alert" style={{ gap: 12 }}>
+      <PanelTitle>{text.awayTitle(minutes)}</PanelTitle>
+      <PanelBody>{text.awayText(last, boltName(due.fastener))}</PanelBody>
+      <BigButton text={text.awayNot} onPress={onGoOn} />
+      <BigButton text={text.awayTurned} look="plain" onPress={() => setReading(true)} />
+    </View>
+  );
+}

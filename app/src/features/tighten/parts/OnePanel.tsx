@@ -1,0 +1,153 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { runRecord, type RecordedPull } from '@stennet/core/record';
+import { fastenerId, type Next, type PayloadOf, type RunEvent } from '@stennet/core/run';
+import { useSignedIn } from '@/data';
+import type { RunView } from '@/data/runs';
+import { BigButton, Chip } from '@/ui';
+import type { Acts } from '../hooks/useActs';
+import { useRunPlace } from '../hooks/useRunPlace';
+import { boltName, text } from '../text';
+import { LeadWord } from './LeadWord';
+import { PanelBody, PanelTitle } from './PanelText';
+import { ReadingForm } from './ReadingForm';
+
+interface Props {
+  view: RunView;
+  due: Next;
+  acts: Acts;
+  /** null: asked from the list. */
+  seat: string | null;
+  onSeat: (seat: string | null) => void;
+}
+
+/** “Did I do this one?”: everything that happened to a fastener, and what can still be put right. */
+export function OnePanel({ view, due, acts, seat, onSeat }: Props) {
+  const { sheet, progress } = view.state;
+  if (seat === null || !progress.seats[seat]) {
+    return (
+      <View style={styles.panel}>
+        <PanelTitle>{text.which}</PanelTitle>
+        <PanelBody>{text.whichText}</PanelBody>
+        <View style={styles.chips} role="group" aria-label={text.which}>
+          {sheet.seats.map((s) => (
+            <Chip key={s.id} size="hand" role="radio" text={boltName(fastenerId(s.id, progress.seats[s.id]?.life ?? 1))} on={false} onPress={() => onSeat(s.id)} />
+          ))}
+        </View>
+      </View>
+    );
+  }
+  return <One key={seat} view={view} due={due} acts={acts} seat={seat} />;
+}
+
+type Asking = null | 'correct' | 'reading' | 'besides' | 'leaveOut';
+
+function One({ view, due, acts, seat: id }: Omit<Props, 'seat' | 'onSeat'> & { seat: string }) {
+  const [asking, setAsking] = useState<Asking>(null);
+  const { state, kept } = view;
+  const seat = state.progress.seats[id];
+  const fastener = fastenerId(id, seat?.life ?? 1);
+  const lives = runRecord(kept.sheet, state.events).fasteners.filter((f) => f.seat === id);
+  const last = lives.at(-1)?.pulls.findLast((p) => !p.undone);
+  const event = last && state.events.toArray().find((e) => e.id === last.event);
+  const isOpen = due.kind !== 'done' && due.kind !== 'hold' && !seat?.leftOut;
+  const close = (): void => setAsking(null);
+  if (asking === 'leaveOut') return <LeadWord acts={acts} title={text.leaveOut} words={[{ label: text.leadSay, say: { kind: 'leaveOut', fastener } }]} onCancel={close} />;
+  if (asking === 'besides') return <Besides fastener={fastener} acts={acts} onClose={close} />;
+  if (event?.type === 'pulled' && (asking === 'correct' || asking === 'reading')) {
+    const pull = { ...event.payload, id: event.id };
+    return <Correct pull={pull} view={view} acts={acts} isReading={asking === 'reading'} onReading={() => setAsking('reading')} onClose={close} />;
+  }
+  const mayAgain = due.kind === 'pull' && due.task.action !== 'angle' && !due.task.part && state.progress.inPass[id] !== undefined;
+  return (
+    <View style={styles.panel}>
+      <PanelTitle>{text.oneTitle(boltName(fastener))}</PanelTitle>
+      <Standing view={view} due={due} seat={id} />
+      {lives.flatMap((f) => f.pulls.map((p) => <PullLine key={p.event} pull={p} view={view} isOld={f.replaced} />))}
+      {isOpen && isPull(event) ? <BigButton text={text.correct} look="plain" onPress={() => setAsking('correct')} /> : null}
+      {mayAgain ? <BigButton text={text.pullAgain} look="quiet" onPress={() => void acts.pull(due, due.outcomes[0] ?? 'clicked', { fastener, again: true })} /> : null}
+      {isOpen && seat?.fitted && due.kind !== 'fit' ? <BigButton text={text.besides} look="quiet" onPress={() => setAsking('besides')} /> : null}
+      {isOpen ? <BigButton text={text.leaveOut} look="quiet" onPress={() => setAsking('leaveOut')} /> : null}
+    </View>
+  );
+}
+
+const isPull = (event: RunEvent | undefined): boolean => event?.type === 'pulled';
+
+function Standing({ view, due, seat: id }: { view: RunView; due: Next; seat: string }) {
+  const place = useRunPlace();
+  const { progress, instance } = view.state;
+  const seat = progress.seats[id];
+  const runs = place.joints.find((t) => t.id === place.joint)?.runs ?? [];
+  const bag = runs
+    .filter((r) => r.instance === instance)
+    .flatMap((r) => r.standing.bags)
+    .find((b) => b.fasteners.includes(id));
+  const words = seat?.leftOut ? text.isOut : due.kind === 'pull' && due.seat === id ? text.isDue : progress.inPass[id] ? text.isDone : text.isOpen;
+  return (
+    <>
+      <PanelBody strong>{words}</PanelBody>
+      {bag ? <PanelBody>{text.from(bag.bag)}</PanelBody> : null}
+    </>
+  );
+}
+
+function PullLine({ pull, view, isOld }: { pull: RecordedPull; view: RunView; isOld: boolean }) {
+  const { format } = useSignedIn();
+  const stage = view.state.sheet.stages.find((s) => s.id === pull.stage)?.name ?? pull.stage;
+  const result = pull.reading ? format.quantity(pull.reading).text : text.outcomes[pull.outcome];
+  const words = [stage, pull.pass > 1 ? text.round(pull.pass) : '', result, pull.undone ? text.takenBack : '', isOld ? text.oldOne : ''].filter(Boolean).join(' · ');
+  return (
+    <View>
+      <PanelBody strong={!pull.undone && !isOld}>{words}</PanelBody>
+      <PanelBody>{text.at(format.time(new Date(pull.deviceTime)), view.kept.people[pull.person] ?? '')}</PanelBody>
+    </View>
+  );
+}
+
+interface CorrectProps {
+  pull: PayloadOf<'pulled'> & { id: string };
+  view: RunView;
+  acts: Acts;
+  isReading: boolean;
+  onReading: () => void;
+  onClose: () => void;
+}
+
+/** An earlier pull put right: not turned, another angle, or the other answer. */
+function Correct({ pull, view, acts, isReading, onReading, onClose }: CorrectProps) {
+  const stage = view.state.sheet.stages.find((s) => s.id === pull.stage);
+  if (isReading)
+    return (
+      <ReadingForm title={text.backOther} label={text.angleLabel} hint="" onRecord={(value) => void acts.correct(pull, 'reached', { value, unit: 'deg' })} onCancel={onClose} />
+    );
+  const { outcome } = pull;
+  return (
+    <View style={styles.panel}>
+      <PanelTitle>{text.correctTitle}</PanelTitle>
+      <PanelBody>{`${boltName(pull.fastener)}, ${stage?.name ?? ''}`}</PanelBody>
+      <BigButton text={text.notTurned} look="plain" onPress={() => void acts.confirm('corrected', { event: pull.id, outcome: 'notTurned', verdict: 'notJudged' })} />
+      {stage?.action === 'angle' ? <BigButton text={text.backOther} look="plain" onPress={onReading} /> : null}
+      {outcome === 'turned' || outcome === 'heldStill' ? (
+        <BigButton text={text.backSettle(outcome)} look="plain" onPress={() => void acts.correct(pull, outcome === 'turned' ? 'heldStill' : 'turned')} />
+      ) : null}
+      <BigButton text={text.keep} look="quiet" onPress={onClose} />
+    </View>
+  );
+}
+
+/** What the sheet does not ask for: recorded, never lost. */
+function Besides({ fastener, acts, onClose }: { fastener: string; acts: Acts; onClose: () => void }) {
+  return (
+    <View style={styles.panel}>
+      <PanelTitle>{text.besidesTitle}</PanelTitle>
+      <PanelBody>{text.besidesText}</PanelBody>
+      {(['torque', 'angle', 'loosen'] as const).map((action) => (
+        <BigButton key={action} text={text.added[action]} look="warn" onPress={() => void acts.confirm('added', { fasteners: [fastener], action })} />
+      ))}
+      <BigButton text={text.cancel} look="quiet" onPress={onClose} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ panel: { gap: 12 }, chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } });

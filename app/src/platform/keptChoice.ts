@@ -1,0 +1,36 @@
+import { useSyncExternalStore } from 'react';
+
+/** Choices that one person makes on this device, kept in its storage; each `of` has its own. What cannot be read is the plain choice. */
+export function keptChoice<T extends object>(name: string, plain: T): { useKept: (of: string) => T; put: (of: string, change: Partial<T>) => void } {
+  const listeners = new Set<() => void>();
+  // The same object as long as nothing has changed: nothing is drawn anew for it.
+  const seen = new Map<string, { text: string | null; choice: T }>();
+  const read = (of: string): T => {
+    const text = localStorage.getItem(`stennet.${name}.${of}`);
+    const known = seen.get(of);
+    if (known && known.text === text) return known.choice;
+    const choice = { ...plain, ...parsed(text) };
+    seen.set(of, { text, choice });
+    return choice;
+  };
+  const subscribe = (tell: () => void): (() => void) => {
+    listeners.add(tell);
+    return () => listeners.delete(tell);
+  };
+  return {
+    useKept: (of) => useSyncExternalStore(subscribe, () => read(of)),
+    put: (of, change) => {
+      localStorage.setItem(`stennet.${name}.${of}`, JSON.stringify({ ...read(of), ...change }));
+      for (const tell of listeners) tell();
+    },
+  };
+}
+
+function parsed(text: string | null): object {
+  try {
+    const kept: unknown = JSON.parse(text ?? '{}');
+    return typeof kept === 'object' && kept !== null ? kept : {};
+  } catch {
+    return {};
+  }
+}

@@ -1,0 +1,239 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { readSheet, type Sheet } from '@stennet/core/procedure';
+import { driveTo, driveToEnd } from './drive';
+import { expect, test, type House, type Technician } from './house';
+
+const sheets: Sheet[] = fs
+  .readdirSync('demo/sheets')
+  .sort()
+  .map((file) => readSheet(JSON.parse(fs.readFileSync(path.join('demo/sheets', file), 'utf8'))));
+/** What the short run drives, and what only the long one does: together every sheet that stands. */
+const IN_THE_SHORT_RUN = new Set(['ob20-rod-caps', 'qn47-exhaust', 'bv48-rods']);
+
+const JOINT = '7e000000-0000-4000-8000-000000000001';
+const JOB = '5e000000-0000-4000-8000-000000000301';
+
+/** A joint on RO 2417 that is tightened by this sheet. */
+async function giveJoint(house: House, sheet: Sheet): Promise<void> {
+  const shop = '5e000000-0000-4000-8000-000000000001';
+  await house.admin.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [shop, JOINT, JOB, 'Driven joint', sheet.id, sheet.revision]);
+}
+
+/** Told apart from its look-alikes by what can be seen, the new ones at hand. */
+async function startOn(t: Technician, sheet: Sheet, part?: string): Promise<void> {
+  const of = sheet.instances?.labels[0];
+  const query = [part ? `part=${part}` : '', of ? `of=${of}` : ''].filter(Boolean).join('&');
+  await t.page.goto(`${t.house.url}/joints/${JOINT}${query ? `?${query}` : ''}`);
+  await expect(t.button(/^Start /)).toBeVisible();
+  for (const question of sheet.tellApart) {
+    const answer = question.answers.find((a) => a.sheet === sheet.id);
+    if (answer) await t.page.getByRole('radiogroup', { name: question.question }).getByRole('radio', { name: answer.text, exact: true }).click();
+  }
+  const here = t.button(/^(The new one is|\d+ new ones are) here$/);
+  while ((await here.count()) > 0) await here.first().click();
+  await t.button(/^Start /).click();
+}
+
+for (const sheet of sheets.filter((s) => s.status === 'approved')) {
+  const tag = IN_THE_SHORT_RUN.has(sheet.id) ? ['@phone'] : ['@all'];
+  test(`${sheet.id} ${sheet.revision}, by taps alone, to its end`, { tag }, async ({ technician: t, house }) => {
+    test.slow();
+    await giveJoint(house, sheet);
+    await t.signIn();
+    if (sheet.takeApart.length > 0) {
+      await startOn(t, sheet, 'takeApart');
+      await driveToEnd(t, { ...sheet, stages: sheet.takeApart });
+    }
+    await startOn(t, sheet);
+    await driveToEnd(t, sheet);
+    await t.expectSaved();
+    const { rows } = await house.admin.query<{ state: string }>('select state from run where joint = $1', [JOINT]);
+    expect(rows.map((r) => r.state)).toEqual(rows.map(() => 'finished'));
+  });
+}
+
+test('two hands on the bar: several at once, said so on the record, and “it was another one”', { tag: '@phone' }, async ({ technician: t, house }) => {
+  await t.signIn();
+  await t.startHead();
+  await t.button('Several at once').click();
+  await t.page.getByRole('radio', { name: '4', exact: true }).click();
+  await expect(t.page.getByText('That is bolt 1, bolt 2, bolt 3, bolt 4.')).toBeVisible();
+  await t.choose('radio', 'Mei Sandoval');
+  await t.pull('4 of them: it turned');
+  await expect(t.page.getByText('5th of 10')).toBeVisible();
+  await t.button('Something is wrong').click();
+  await t.button('It was another one').click();
+  await t.page.getByRole('radio', { name: 'bolt 7' }).click();
+  // The one on the screen is asked next all the same.
+  await expect(t.page.getByText('5th of 10')).toBeVisible();
+  await t.pull('It turned');
+  await t.pull('It turned');
+  await expect(t.page.getByText('8th of 10')).toBeVisible();
+  await t.expectSaved();
+  const events = await house.events();
+  const together = events.find((e) => e.type === 'passConfirmed');
+  expect(together?.payload).toMatchObject({ fasteners: ['1/1', '2/1', '3/1', '4/1'], outcome: 'turned', puller: expect.stringMatching(/^5e/) });
+  expect(together?.payload.puller).not.toBe(together?.person);
+  await t.page.goto(`${house.url}/runs/${events[0]?.run}/record`);
+  await expect(t.page.getByText('confirmed together').first()).toBeVisible();
+});
+
+test('“did I do this one?”: what happened to it, put right, pulled once more, eased besides, left out by the lead', { tag: '@phone' }, async ({ technician: t, house }) => {
+  await t.signIn();
+  await t.startHead();
+  await t.pulls('It turned', 4);
+  await t.button('Did I do this one?').click();
+  await t.page.getByRole('radio', { name: 'bolt 2' }).click();
+  await expect(t.page.getByRole('heading', { name: 'What happened to bolt 2' })).toBeVisible();
+  await expect(t.page.getByText('Done in this pass.')).toBeVisible();
+  await t.button('Correct the last one').click();
+  await t.pull('It was not turned: ask again');
+  await expect(t.page.getByText('2nd of 10')).toBeVisible();
+  await t.pull('It turned');
+  await t.button('Did I do this one?').click();
+  await t.page.getByRole('radio', { name: 'bolt 3' }).click();
+  await t.button('I did something besides').click();
+  await t.pull('Eased');
+  await expect(t.page.getByText('3rd of 10')).toBeVisible();
+  await t.pull('It turned');
+  await t.button('Did I do this one?').click();
+  await t.page.getByRole('radio', { name: 'bolt 9' }).click();
+  await t.button('Leave it out: ask the lead').click();
+  await t.field('Why', 'Its thread waits for an insert.');
+  await t.field('PIN of Ines Corte', '2580');
+  await t.pull('Allow it');
+  await t.pulls('It turned', 5);
+  await expect(t.page.getByText('2nd time round', { exact: false })).toBeVisible();
+  await t.expectSaved();
+  const events = await house.events();
+  expect(events.filter((e) => e.type === 'corrected')).toHaveLength(1);
+  expect(events.filter((e) => e.type === 'added')).toHaveLength(1);
+  expect(events.flatMap((e) => (e.type === 'used' ? [e.payload.statement.kind] : []))).toEqual(['leaveOut']);
+});
+
+test('the map as one stands to it: turned, mirrored, larger, tapped, and so again next time', async ({ technician: t }) => {
+  await t.signIn();
+  await t.startHead();
+  const where = t.page.getByText(/row, \d of 5 from the left/);
+  const before = await where.innerText();
+  await t.button('Map, sound, voice').click();
+  await t.button('Mirror: other bank, or from below').click();
+  await t.button('Larger').click();
+  await t.button('Back to the work').click();
+  await expect(where).not.toHaveText(before);
+  const mirrored = await where.innerText();
+  await t.page.reload();
+  await expect(where).toHaveText(mirrored);
+  await t.button('Map, sound, voice').click();
+  await t.button('Smaller').click();
+  await t.button('Back to the work').click();
+  const box = await t.page.getByRole('img', { name: /10 fasteners/ }).boundingBox();
+  if (!box) throw new Error('no map');
+  // Somewhere on the map lies a fastener within a thumb's reach.
+  await t.page.mouse.click(box.x + box.width / 2, box.y + box.height * 0.42);
+  await expect(t.page.getByRole('heading', { name: /What happened to bolt \d+/ })).toBeVisible();
+});
+
+test('very large for two metres; wet glass: locked, drops press nothing, the pedal goes on, two presses apart open it', { tag: '@phone' }, async ({ technician: t, house }) => {
+  await t.signIn();
+  await t.startHead();
+  await t.button('Map, sound, voice').click();
+  await t.button('Very large, for two metres: off').click();
+  await t.button('Back to the work').click();
+  await expect(t.page.getByText('bolt 1', { exact: true })).toBeVisible();
+  await expect(t.page.getByRole('img', { name: /10 fasteners/ })).toHaveCount(0);
+  await t.button('Map, sound, voice').click();
+  await t.button('Lock the wet glass').click();
+  await expect(t.page.getByText('Glass locked')).toBeVisible();
+  await t.handTime();
+  const done = await t.button('It turned').boundingBox();
+  if (!done) throw new Error('no button');
+  await t.page.mouse.click(done.x + done.width / 2, done.y + done.height / 2);
+  await expect(t.page.getByText('bolt 1', { exact: true })).toBeVisible();
+  await t.page.keyboard.press('PageDown');
+  await expect(t.page.getByText('bolt 2', { exact: true })).toBeVisible();
+  // One press in the wrong place opens nothing.
+  await t.button(/^2$/).click();
+  await expect(t.page.getByText('Glass locked')).toBeVisible();
+  await t.button(/^1$/).click();
+  await t.button(/^2$/).click();
+  await expect(t.page.getByText('Glass locked')).toHaveCount(0);
+  await t.pull('It turned');
+  await t.expectSaved();
+  expect((await house.events()).filter((e) => e.type === 'pulled')).toHaveLength(2);
+});
+
+test('away in the middle of an angle stage: the stripe is looked at before anything is pulled', { tag: '@phone' }, async ({ technician: t, house }) => {
+  await t.signIn();
+  await t.startHead();
+  for (const said of ['It turned', 'It did not turn']) {
+    await t.button('Several at once').click();
+    await t.pull(`10 of them: ${said.toLowerCase()}`);
+  }
+  await t.snug();
+  await t.toFirstAngle();
+  await t.pulls('Turned 75° by gauge', 2);
+  await t.expectSaved();
+  await t.page.clock.fastForward(25 * 60_000);
+  await t.page.reload();
+  await expect(t.page.getByRole('heading', { name: /You were away for 2\d minutes/ })).toBeVisible();
+  await expect(t.page.getByText(/Last was bolt 2, .* Look at the stripe of bolt 3/)).toBeVisible();
+  await t.button('It is turned: read it off').click();
+  await t.field('Turned by, in degrees', '74');
+  await t.pull('Record it');
+  await expect(t.page.getByText('4th of 10')).toBeVisible();
+  await t.expectSaved();
+  // Never a second angle on a bolt that has it.
+  expect((await house.events()).filter((e) => e.type === 'pulled' && e.payload.stage === 'first-angle' && e.payload.fastener === '3/1')).toHaveLength(1);
+});
+
+const FAILURES: readonly [said: string, then: RegExp][] = [
+  ['It stopped short', /2nd of 10/],
+  ['Will not start by hand', /Will not start by hand: bolt 1/],
+  ['It is cross-threaded', /It is cross-threaded: bolt 1/],
+  ['It is on the bottom', /It is on the bottom: bolt 1/],
+  ['The thread stripped', /Attempt 1 of 2/],
+  ['It broke', /Attempt 1 of 5/],
+  ['The drive is rounded', /Attempt 1 of 3/],
+];
+test('every failure is said with one press, and what comes next follows from it', { tag: '@phone' }, async ({ technician: t, house }) => {
+  await t.signIn();
+  await t.startHead();
+  for (const [said, then] of FAILURES) {
+    await t.button('Something is wrong').click();
+    await t.pull(said);
+    await expect(t.page.getByText(then).first()).toBeVisible();
+    await t.button('Go back').click();
+    // A stop short is a pull: what happened to the bolt is asked; the others are taken back.
+    await t.pull(said === 'It stopped short' ? 'It was not turned: ask again' : 'Take it back');
+    await expect(t.page.getByText('1st of 10')).toBeVisible();
+  }
+  await t.button('Something is wrong').click();
+  await t.pull('Set it aside for now');
+  await expect(t.page.getByText('1st of 10')).toHaveCount(0);
+  await t.expectSaved();
+  const kinds = (await house.events()).flatMap((e) => (e.type === 'failed' ? [e.payload.kind] : []));
+  expect(kinds).toEqual(['wontStartByHand', 'crossThreaded', 'bottomed', 'stripped', 'broke', 'driveRounded']);
+});
+
+test('a whole shift off-line: everything goes on, a reload included, and is there once the network is', { tag: '@phone' }, async ({ technician: t, house, context }) => {
+  test.slow();
+  await t.signIn();
+  await t.startHead();
+  await t.expectSaved();
+  await expect.poll(() => t.page.evaluate(() => navigator.serviceWorker.controller !== null), { timeout: 60_000 }).toBe(true);
+  await context.setOffline(true);
+  await driveTo(t, '3rd of 10');
+  await t.page.reload();
+  await driveTo(t, 'Every bolt is through');
+  await t.pull('Finish and record');
+  await expect(t.page.getByRole('heading', { name: 'Finished' })).toBeVisible();
+  expect((await house.events()).some((e) => e.type === 'finished')).toBe(false);
+  await context.setOffline(false);
+  await t.expectSaved();
+  const events = await house.events();
+  expect(events.at(-1)?.type).toBe('finished');
+  expect(new Set(events.map((e) => e.id)).size).toBe(events.length);
+  expect(events.map((e) => e.seq)).toEqual(events.map((_e, i) => i + 1));
+});
