@@ -184,7 +184,7 @@ test.describe(() => {
     await t.button('Start taking apart').click();
     await driveTo(t, 'A photo first');
     await clean(t, 'photo');
-    await t.button('On the way: dropped, put in, photo').click();
+    await t.more('On the way: dropped, put in, photo');
     await clean(t, 'on the way');
     await t.button('Back to the work').click();
     await driveTo(t, 'Temperature, in °C');

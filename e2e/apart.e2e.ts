@@ -13,7 +13,7 @@ test('a gearbox comes off: catch bolts last, what carries it is written down, a 
   await expect(t.page.getByText('One photo is kept.')).toBeVisible();
   await t.pull('The photos are taken');
   await t.pull('Done');
-  await t.button('On the way: dropped, put in, photo').click();
+  await t.more('On the way: dropped, put in, photo');
   await t.button(/^Put in$/).click();
   await t.field('What was put in, and where', 'rags in the starter hole');
   await t.field('How many', '2');

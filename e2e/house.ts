@@ -173,6 +173,12 @@ export class Technician {
     await this.button(name).first().click();
   }
 
+  /** What is kept out of the way of the pull. */
+  async more(name: string): Promise<void> {
+    await this.button(/^More$/).click();
+    await this.button(name).click();
+  }
+
   /** Confirms one pull and waits until the next thing is on the screen. */
   async pull(name: string | RegExp): Promise<void> {
     const before = await this.where();

@@ -56,7 +56,7 @@ for (const sheet of sheets.filter((s) => s.status === 'approved')) {
 test('two hands on the bar: several at once, said so on the record, and “it was another one”', { tag: '@phone' }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.startHead();
-  await t.button('Several at once').click();
+  await t.more('Several at once');
   await t.page.getByRole('radio', { name: '4', exact: true }).click();
   await expect(t.page.getByText('That is bolt 1, bolt 2, bolt 3, bolt 4.')).toBeVisible();
   await t.choose('radio', 'Mei Sandoval');
@@ -83,7 +83,7 @@ test('“did I do this one?”: what happened to it, put right, pulled once more
   await t.signIn();
   await t.startHead();
   await t.pulls('It turned', 4);
-  await t.button('Did I do this one?').click();
+  await t.more('Did I do this one?');
   await t.page.getByRole('radio', { name: 'bolt 2' }).click();
   await expect(t.page.getByRole('heading', { name: 'What happened to bolt 2' })).toBeVisible();
   await expect(t.page.getByText('Done in this pass.')).toBeVisible();
@@ -91,13 +91,13 @@ test('“did I do this one?”: what happened to it, put right, pulled once more
   await t.pull('It was not turned: ask again');
   await expect(t.page.getByText('2nd of 10')).toBeVisible();
   await t.pull('It turned');
-  await t.button('Did I do this one?').click();
+  await t.more('Did I do this one?');
   await t.page.getByRole('radio', { name: 'bolt 3' }).click();
   await t.button('I did something besides').click();
   await t.pull('Eased');
   await expect(t.page.getByText('3rd of 10')).toBeVisible();
   await t.pull('It turned');
-  await t.button('Did I do this one?').click();
+  await t.more('Did I do this one?');
   await t.page.getByRole('radio', { name: 'bolt 9' }).click();
   await t.button('Leave it out: ask the lead').click();
   await t.field('Why', 'Its thread waits for an insert.');
@@ -115,9 +115,11 @@ test('“did I do this one?”: what happened to it, put right, pulled once more
 test('the map as one stands to it: turned, mirrored, larger, tapped, and so again next time', async ({ technician: t }) => {
   await t.signIn();
   await t.startHead();
+  // The first two lie in the middle: mirrored they are where they were.
+  await t.pulls('It turned', 2);
   const where = t.page.getByText(/row, \d of 5 from the left/);
   const before = await where.innerText();
-  await t.button('Map, sound, voice').click();
+  await t.more('Map, sound, voice');
   await t.button('Mirror: other bank, or from below').click();
   await t.button('Larger').click();
   await t.button('Back to the work').click();
@@ -125,25 +127,26 @@ test('the map as one stands to it: turned, mirrored, larger, tapped, and so agai
   const mirrored = await where.innerText();
   await t.page.reload();
   await expect(where).toHaveText(mirrored);
-  await t.button('Map, sound, voice').click();
+  await t.more('Map, sound, voice');
   await t.button('Smaller').click();
   await t.button('Back to the work').click();
   const box = await t.page.getByRole('img', { name: /10 fasteners/ }).boundingBox();
   if (!box) throw new Error('no map');
   // Somewhere on the map lies a fastener within a thumb's reach.
-  await t.page.mouse.click(box.x + box.width / 2, box.y + box.height * 0.42);
-  await expect(t.page.getByRole('heading', { name: /What happened to bolt \d+/ })).toBeVisible();
+  const told = t.page.getByRole('heading', { name: /What happened to bolt \d+/ });
+  for (let share = 0.2; share < 0.9 && !(await told.isVisible()); share += 0.1) await t.page.mouse.click(box.x + box.width / 2, box.y + box.height * share);
+  await expect(told).toBeVisible();
 });
 
 test('very large for two metres; wet glass: locked, drops press nothing, the pedal goes on, two presses apart open it', { tag: '@phone' }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.startHead();
-  await t.button('Map, sound, voice').click();
+  await t.more('Map, sound, voice');
   await t.button('Very large, for two metres: off').click();
   await t.button('Back to the work').click();
   await expect(t.page.getByText('bolt 1', { exact: true })).toBeVisible();
   await expect(t.page.getByRole('img', { name: /10 fasteners/ })).toHaveCount(0);
-  await t.button('Map, sound, voice').click();
+  await t.more('Map, sound, voice');
   await t.button('Lock the wet glass').click();
   await expect(t.page.getByText('Glass locked')).toBeVisible();
   await t.handTime();
@@ -168,7 +171,7 @@ test('away in the middle of an angle stage: the stripe is looked at before anyth
   await t.signIn();
   await t.startHead();
   for (const said of ['It turned', 'It did not turn']) {
-    await t.button('Several at once').click();
+    await t.more('Several at once');
     await t.pull(`10 of them: ${said.toLowerCase()}`);
   }
   await t.snug();
@@ -212,9 +215,17 @@ test('every failure is said with one press, and what comes next follows from it'
   await t.button('Something is wrong').click();
   await t.pull('Set it aside for now');
   await expect(t.page.getByText('1st of 10')).toHaveCount(0);
+  // Nothing is a dead end: what cannot be put right the lead leaves as it is, in writing.
+  await t.button('Something is wrong').click();
+  await t.pull('The drive is rounded');
+  await t.pull('Stop trying');
+  await t.tap('Ask the lead');
+  await t.field('PIN of Ines Corte', '2580');
+  await t.pull('Leave it as it is');
+  await expect(t.page.getByText('3rd of 10')).toBeVisible();
   await t.expectSaved();
   const kinds = (await house.events()).flatMap((e) => (e.type === 'failed' ? [e.payload.kind] : []));
-  expect(kinds).toEqual(['wontStartByHand', 'crossThreaded', 'bottomed', 'stripped', 'broke', 'driveRounded']);
+  expect(kinds).toEqual(['wontStartByHand', 'crossThreaded', 'bottomed', 'stripped', 'broke', 'driveRounded', 'driveRounded']);
 });
 
 test('a whole shift off-line: everything goes on, a reload included, and is there once the network is', { tag: '@phone' }, async ({ technician: t, house, context }) => {

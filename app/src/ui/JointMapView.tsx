@@ -34,8 +34,8 @@ export function JointMapView({ sheet, marks, numbers, label, words = true, view 
     if (!(scale > 0)) return;
     const left = (size.width - drawing.width * scale) / 2;
     const top = (size.height - drawing.height * scale) / 2;
-    const { locationX, locationY } = event.nativeEvent;
-    const far = places.map((p) => ({ seat: p.seat, px: Math.hypot(left + (p.x - drawing.x) * scale - locationX, top + (p.y - drawing.y) * scale - locationY) }));
+    const { x, y } = placeOf(event);
+    const far = places.map((p) => ({ seat: p.seat, px: Math.hypot(left + (p.x - drawing.x) * scale - x, top + (p.y - drawing.y) * scale - y) }));
     const [nearest] = far.sort((a, b) => a.px - b.px);
     if (nearest && nearest.px <= REACH) onSeat(nearest.seat);
   };
@@ -45,6 +45,12 @@ export function JointMapView({ sheet, marks, numbers, label, words = true, view 
       <Pressable aria-hidden tabIndex={-1} onPress={tapped} style={StyleSheet.absoluteFill} />
     </View>
   );
+}
+
+/** Where on the map: a browser's click says it in other words than a touch of the system. */
+function placeOf({ nativeEvent }: GestureResponderEvent): { x: number; y: number } {
+  const click = nativeEvent as unknown as { offsetX?: number; offsetY?: number };
+  return { x: click.offsetX ?? nativeEvent.locationX, y: click.offsetY ?? nativeEvent.locationY };
 }
 
 const styles = StyleSheet.create({ box: { width: '100%', height: '100%' } });

@@ -1,5 +1,5 @@
 export { AnswerCard } from './AnswerCard';
-export { AroundJob, ClosedAround, LostPanel, lostOf, type AroundEntry, type SaveAround } from './around/AroundJob';
+export { AroundJob, LostPanel, lostOf, type AroundEntry, type SaveAround } from './around/AroundJob';
 export { BigButton } from './BigButton';
 export { Card } from './Card';
 export { CompoundsView } from './CompoundsView';

@@ -1,6 +1,6 @@
 import { demoSheet, demoSheets, headSheet, Technician } from '../testing';
 import { next } from '../run';
-import { fastenerSide, flatsOf, jointMap, seatMarks, stageRibbon, turnDial, type Drawing } from '.';
+import { fastenerSide, flatsOf, jointMap, mapPlaces, seatMarks, stageRibbon, turnDial, zoomedTo, type Drawing } from '.';
 
 const inside = (d: Drawing): boolean => d.shapes.every((s) => s.kind === 'path' || (s.x >= d.x && s.x <= d.x + d.width && s.y >= d.y && s.y <= d.y + d.height));
 
@@ -24,6 +24,39 @@ describe('joint map', () => {
     t.until((d) => d.kind === 'pull' && d.stage.id === 'second-angle');
     t.step({ turnedDeg: 64 });
     expect(seatMarks(t.state.sheet, t.state.progress, null)['1']?.stripeDeg).toBe(139);
+  });
+
+  test('a bar across what waits for an answer, a cross on what failed, an empty hole where one came out', () => {
+    const held = new Technician(headSheet);
+    held.until((d) => d.kind === 'pull' && d.stage.id === 'first-angle');
+    held.step({ turnedDeg: 160 });
+    expect(seatMarks(held.state.sheet, held.state.progress, null)['1']).toMatchObject({ held: true, stopped: false });
+    const broke = new Technician(headSheet);
+    broke.until((d) => d.kind === 'pull');
+    broke.step({ fails: 'broke' });
+    expect(seatMarks(broke.state.sheet, broke.state.progress, null)['1']).toMatchObject({ held: false, stopped: true });
+    const apart = new Technician(demoSheet('ob20-bell-housing'), undefined, { part: 'takeApart' });
+    apart.until((d) => d.kind === 'step' && d.step.kind === 'rest');
+    const marks = seatMarks(apart.state.sheet, apart.state.progress, null);
+    expect([marks['1']?.out, marks['5']?.out]).toEqual([true, false]);
+    const heads = (seats: typeof marks): number => jointMap(apart.state.sheet, seats, { words: false, numbers: {} }).shapes.length;
+    expect(heads(marks)).toBeLessThan(heads(Object.fromEntries(Object.entries(marks).map(([id, m]) => [id, { ...m, out: false }]))));
+  });
+
+  test('turned and mirrored it stays in its box, a tap finds what is drawn there, and larger it keeps the next one in sight', () => {
+    for (const quarters of [0, 1, 2, 3] as const) {
+      for (const mirrored of [false, true]) {
+        const view = { quarters, mirrored };
+        const map = jointMap(headSheet, marksAt(6), { words: true, numbers: {}, view });
+        expect(inside(map)).toBe(true);
+        const at = mapPlaces(headSheet, view).find((p) => p.seat === '3');
+        expect(map.shapes.some((s) => s.kind === 'circle' && s.stroke === 'brand' && s.x === at?.x && s.y === at.y)).toBe(true);
+        const near = zoomedTo(map, 2.4, at ?? null);
+        expect(near.width).toBeCloseTo(map.width / 2.4, 9);
+        expect(at && at.x >= near.x && at.x <= near.x + near.width && at.y >= near.y && at.y <= near.y + near.height).toBe(true);
+        expect(near.x >= map.x && near.x + near.width <= map.x + map.width + 1e-9).toBe(true);
+      }
+    }
   });
 
   test('lies within its box, with and without words', () => {

@@ -13,6 +13,8 @@ export interface SeatMark {
   next: boolean;
   deviation: boolean;
   stopped: boolean;
+  /** The run waits for an answer about it. */
+  held: boolean;
   /** Taken out: the hole is empty. */
   out: boolean;
 }
@@ -42,12 +44,16 @@ export function seatMarks(sheet: Sheet, progress: Progress, nextFastener: string
         next: nextFastener !== null && seatIdOf(nextFastener) === s.seat,
         deviation: off.has(fastenerId(s.seat, s.life)),
         stopped: s.failed !== null || s.leftOut,
+        held: isHeld(progress, fastenerId(s.seat, s.life)),
         out: isOut(sheet, progress, s),
       };
       return [s.seat, mark];
     }),
   );
 }
+
+const isHeld = ({ hold, claims }: Progress, fastener: string): boolean =>
+  (hold !== null && 'fastener' in hold && hold.fastener === fastener) || claims.some((c) => c.fastener === fastener);
 
 /** What an earlier run left in, and this one took out; a bolt that is only slackened meanwhile stays in its hole. */
 function isOut(sheet: Sheet, progress: Progress, seat: SeatProgress): boolean {
@@ -141,6 +147,7 @@ function seatShapes(at: Point, r: number, mark: SeatMark, head: Head): Shape[] {
   if (mark.stripeDeg !== null) shapes.push(...stripe(at, r, mark.stripeDeg));
   if (mark.next) shapes.push(circle(at, r * 1.72, 'none', 'brand', r * 0.26));
   if (mark.stopped) shapes.push(...cross(at, r));
+  if (mark.held) shapes.push(path(polyline([polar(at, r * 1.7, 90), polar(at, r * 1.7, 270)], false), 'none', 'warn', r * 0.3, { round: true }));
   if (mark.deviation) shapes.push(path(polyline([polar(at, r * 1.4, 128), polar(at, r * 2.1, 116), polar(at, r * 2.1, 140)], true), 'warn'));
   if (mark.dot) shapes.push(circle(polar(at, r * 1.3, 180), r * 0.32, mark.dot === 'done' ? 'ink' : 'paper', 'ink', r * 0.12));
   return shapes;

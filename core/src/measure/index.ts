@@ -9,5 +9,4 @@ export { medianOf, robustZ, type Outlier, type RobustZ } from './wear';
 export { implausible, measureKinds } from './kinds';
 export type { Found, Judged, MeasureKind, Readings } from './kind';
 export { MEASURE_KINDS, type MeasureKindId } from './names';
-export { MeasuredSchema } from './measuredSchema';
 export { judgeMeasured, readingsOf, type Measured } from './measured';

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
-import { AppError } from '../errors';
 import { convert } from '../quantity';
-import { demoSheet, headSheet, Technician } from '../testing';
+import { demoSheet, headSheet, refusal, Technician } from '../testing';
 import { next, replay, rungsOf, type Next, type PayloadOf } from '.';
 
 const apart = (id: string, instance?: string): Technician => new Technician(demoSheet(id), undefined, { part: 'takeApart', ...(instance ? { instance } : {}) });
@@ -14,23 +13,13 @@ const isStep =
   (id: string) =>
   (due: Next): boolean =>
     due.kind === 'step' && due.step.id === id;
-const refused = (work: () => unknown): string => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof AppError) return error.code;
-    throw error;
-  }
-  throw new Error('it was let in');
-};
-
 describe('taking a gearbox off', () => {
   test('the catch bolts come out last, and not before somebody wrote down what carries it', () => {
     const t = apart('ob20-bell-housing');
     const due = t.until((d) => d.kind === 'step' && d.step.kind === 'rest');
     expect(Object.values(t.state.progress.seats).flatMap((s) => (s.done['catch-out'] ? [s.seat] : []))).toEqual([]);
     if (due.kind !== 'step') throw new Error('no step');
-    expect(refused(() => t.do('stepDone', { step: due.step.id }))).toBe('NOTE_NEEDED');
+    expect(refusal(() => t.do('stepDone', { step: due.step.id }))).toBe('NOTE_NEEDED');
     t.do('stepDone', { step: due.step.id, note: 'Gearbox jack, belt round it' });
     expect(at(t, 'pull')).toMatchObject({ stage: { id: 'catch-out' }, seat: '6' });
   });
@@ -39,8 +28,8 @@ describe('taking a gearbox off', () => {
     const t = apart('ob20-bell-housing');
     t.until((d) => d.kind === 'bag');
     expect([...at(t, 'bag').fasteners].sort()).toEqual(['1/1', '2/1', '3/1', '4/1', '5/1', '6/1', '7/1', '8/1']);
-    expect(refused(() => t.do('bagged', { fasteners: ['1/1', '1/1'], bag: 'A' }))).toBe('REQUIRES_ALL');
-    expect(refused(() => t.do('finished', {}))).toBe('NOT_NEXT');
+    expect(refusal(() => t.do('bagged', { fasteners: ['1/1', '1/1'], bag: 'A' }))).toBe('REQUIRES_ALL');
+    expect(refusal(() => t.do('finished', {}))).toBe('NOT_NEXT');
     t.do('bagged', { fasteners: ['1/1', '2/1'], bag: 'long, bag A', lengthMm: 85 });
     expect(at(t, 'bag').fasteners).toHaveLength(6);
     t.do('bagged', { fasteners: [...at(t, 'bag').fasteners], bag: 'board' });
@@ -116,8 +105,8 @@ describe('checks with consequences', () => {
 
   test('one answer for each shell, and the gravest counts', () => {
     const t = rods();
-    expect(refused(() => t.do('stepDone', { step: 'shells', answers: [{ row: 'journal', answer: 'smooth' }] }))).toBe('ANSWERS_NEEDED');
-    expect(refused(() => say(t, ['smooth', 'fine', 'smooth']))).toBe('ANSWER_UNKNOWN');
+    expect(refusal(() => t.do('stepDone', { step: 'shells', answers: [{ row: 'journal', answer: 'smooth' }] }))).toBe('ANSWERS_NEEDED');
+    expect(refusal(() => say(t, ['smooth', 'fine', 'smooth']))).toBe('ANSWER_UNKNOWN');
     say(t, ['scored', 'smooth', 'blue from heat'], { note: 'two grooves' });
     expect(at(t, 'step')).toMatchObject({ reason: 'consequence', step: { id: 'shells' } });
     expect(t.state.progress.steps.shells).toMatchObject({ settled: false, then: 'machine', answer: 'upper shell: scored; lower shell: smooth; journal: blue from heat' });
@@ -150,7 +139,7 @@ describe('a hold point that only the lead releases', () => {
     t.until((d) => d.kind === 'hold');
     expect(at(t, 'hold')).toMatchObject({ stage: { id: 'timing' }, ways: ['statement'] });
     for (const decision of ['passed', 'failed', 'pendingLead'] as const)
-      expect(['NOT_NEXT', 'PENDING_NOT_ALLOWED']).toContain(refused(() => t.do('held', { hold: 'timing', decision })));
+      expect(['NOT_NEXT', 'PENDING_NOT_ALLOWED']).toContain(refusal(() => t.do('held', { hold: 'timing', decision })));
     t.lead({ kind: 'release', hold: 'timing', decision: 'failed' });
     expect(t.state.progress.stage).toBe(0);
     // The pins were in the way of looking: they are asked for again too.
@@ -202,9 +191,9 @@ describe('measured in a run', () => {
 
   test('another kind, or a place that was left out, is refused', () => {
     const t = trial();
-    expect(refused(() => t.do('stepDone', { step: 'clearance' }))).toBe('MEASUREMENTS_NEEDED');
-    expect(refused(() => t.do('stepDone', strip([1, 1], 0, { rows: [{ row: 'cap', values: [1, 1] }] })))).toBe('MEASUREMENTS_NEEDED');
-    expect(refused(() => t.do('stepDone', strip([1, 1], 0, { what: 'gap' })))).toBe('MEASUREMENTS_NEEDED');
+    expect(refusal(() => t.do('stepDone', { step: 'clearance' }))).toBe('MEASUREMENTS_NEEDED');
+    expect(refusal(() => t.do('stepDone', strip([1, 1], 0, { rows: [{ row: 'cap', values: [1, 1] }] })))).toBe('MEASUREMENTS_NEEDED');
+    expect(refusal(() => t.do('stepDone', strip([1, 1], 0, { what: 'gap' })))).toBe('MEASUREMENTS_NEEDED');
   });
 
   test('inches and millimetres come to the same verdict', () => {

@@ -117,7 +117,6 @@ export const text = {
   cancel: 'Cancel',
   takeSheet: (title: string, revision: string) => `${title}, rev ${revision}`,
   leaveOut: 'left out',
-  taken: 'goes along',
 
   // what stands on it
   diagnosis: 'Looked at first',
@@ -139,7 +138,6 @@ export const text = {
   addPhoto: 'Add a photo',
   photoOf: 'What it shows',
   photoAlt: (of: string, by: string) => `Photo: ${of}${by ? `, by ${by}` : ''}`,
-  photoWait: 'waits on this device',
   outside: 'Out of the house',
   addOutside: 'Send a part out',
   outsideWhat: 'Part',
@@ -169,7 +167,6 @@ export const text = {
   whileIn: 'Worth replacing while in there',
   nothing: 'Nothing.',
   count: (n: number, what: string) => `${n} × ${what}`,
-  here: (n: number) => `${n} here`,
   partState: 'How it stands',
   partNumber: 'Part number',
   lot: 'Lot',
@@ -186,8 +183,6 @@ export const text = {
   holeMap: (labels: string) => `Hole map: ${labels}`,
   addPart: 'Add a part by hand',
   partWhat: 'What it is',
-  decideNew: 'Replace it now',
-  decideNot: 'Leave it',
   kits: 'Kits',
   addKit: 'Compare a kit',
   kitName: 'Kit',

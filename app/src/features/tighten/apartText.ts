@@ -61,7 +61,6 @@ export const apartText = {
   leftIn: 'It stays as it is: ask the lead',
 
   // on the way
-  aroundShort: 'On the way',
   around: 'On the way: dropped, put in, photo',
   aroundTitle: 'On the way',
   aroundPhoto: 'Photo of damage',

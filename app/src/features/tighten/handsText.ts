@@ -1,7 +1,7 @@
 /** Map, hands-free, several together, another one, and what happened to one fastener. */
 export const handsText = {
+  more: 'More',
   setup: 'Map, sound, voice',
-  setupTitle: 'Map and hands-free',
   mapTitle: 'The map, as you stand to it',
   turnMap: 'Turn a quarter',
   mirror: 'Mirror: other bank, or from below',
@@ -50,6 +50,8 @@ export const handsText = {
   besidesTitle: 'What was done besides the sheet?',
   besidesText: 'It stands on the record. Eased, its last torque is asked again; after an angle it is lost.',
   added: { torque: 'Tightened by torque', angle: 'Turned by an angle', loosen: 'Eased' },
+  leaveOutYes: 'Leave it as it is',
+  letStand: 'Let it stand',
   leaveOut: 'Leave it out: ask the lead',
 
   // several together
@@ -76,5 +78,4 @@ export const handsText = {
   // the end
   nextCap: (name: string) => `Next: ${name}`,
   nextCrank: (name: string, deg: string) => `Next: ${name}. First turn the crank to ${deg}.`,
-  nextPaused: (names: string) => `Paused: ${names}.`,
 } as const;

@@ -1,7 +1,7 @@
 import { createFormatter } from '@stennet/core/quantity';
 import { next } from '@stennet/core/run';
-import { headSheet, Technician } from '@stennet/core/testing';
-import { lastLine, nextLine, whereIs } from './say';
+import { demoSheet, headSheet, Technician } from '@stennet/core/testing';
+import { lastLine, nextLine, releaseWords, spoken, whereIs } from './say';
 import { boltName, text } from './text';
 
 const format = createFormatter({ locale: 'en-GB', timeZone: 'UTC', paper: 'A4', torqueUnit: 'N.m' });
@@ -21,4 +21,37 @@ test('a replacement is named as what it is', () => {
 test('angles are said in flats, places and rounds in ordinals', () => {
   expect([text.flats(1, 1), text.flats(0, 2), text.flats(3, 0)]).toEqual(['1 flat and a quarter', 'a half of a flat', '3 flats']);
   expect([1, 2, 3, 4, 11, 12, 21].map((n) => text.round(n).split(' ')[0])).toEqual(['1st', '2nd', '3rd', '4th', '11th', '12th', '21st']);
+});
+
+test('whatever only the lead can answer, there are words for: nothing is a dead end', () => {
+  const timing = new Technician(demoSheet('cv30-head'));
+  timing.until((d) => d.kind === 'hold');
+  const broke = new Technician(headSheet);
+  broke.until((d) => d.kind === 'pull');
+  broke.step({ fails: 'broke' });
+  const far = new Technician(headSheet);
+  far.until((d) => d.kind === 'pull' && d.stage.id === 'second-angle');
+  far.step({ turnedDeg: 150 });
+  const replaced = new Technician(headSheet);
+  replaced.until((d) => d.kind === 'pull' && d.stage.id === 'second-angle');
+  replaced.step({ fails: 'broke' });
+  replaced.do('swapped', { fastener: '1/1', replacement: '1/2', condition: 'new' });
+  for (const t of [timing, broke, far, replaced]) {
+    const due = next(t.state);
+    if (due.kind !== 'hold' || !due.ways.includes('statement')) continue;
+    const words = releaseWords(due);
+    expect(words.length).toBeGreaterThan(0);
+    for (const { say, label } of words) {
+      const before = t.clone();
+      before.lead(say as Parameters<Technician['lead']>[0]);
+      expect([label, next(before.state)]).not.toEqual([label, due]);
+    }
+  }
+  expect([timing, broke, far].every((t) => next(t.state).kind === 'hold')).toBe(true);
+});
+
+test('signs are spoken: inch-pounds and newton metres never sound alike', () => {
+  expect(spoken('bolt 7, 27 N·m')).toBe('bolt 7, 27 newton metres');
+  expect(spoken('bolt 7, 44 lbf·in')).toBe('bolt 7, 44 inch-pounds');
+  expect(spoken('bolt 7, +75°')).toBe('bolt 7, 75 degrees');
 });

@@ -64,6 +64,8 @@ export function releaseWords(due: Extract<Next, { kind: 'hold' }>): { label: str
     ...(look ? { look } : {}),
   });
   if (due.hold.kind === 'named') return [word('passed'), word('failed', 'warn')];
+  if (due.hold.kind === 'failed' && due.fastener) return [{ label: text.leaveOutYes, say: { kind: 'leaveOut', fastener: due.fastener }, look: 'warn' }];
+  if (due.hold.kind === 'above' || due.hold.kind === 'belowFloor') return [{ ...word('passed'), label: text.letStand, look: 'warn' }];
   return due.hold.kind === 'replaced' ? [word('single'), word('redo', 'warn')] : [];
 }
 

@@ -2,7 +2,6 @@ import { Fragment, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isLost, type EntryOf, type OrderEntry } from '@stennet/core/order';
 import { BigButton } from '../BigButton';
-import { Line } from '../Section';
 import { NewAround } from './NewAround';
 import { Dropped, Loosened, PutIn } from './OpenAround';
 
@@ -62,13 +61,6 @@ export function LostPanel({ lost, onSave, more }: { lost: ReturnType<typeof lost
       {more ? <BigButton text={more.text} look="quiet" onPress={more.onPress} /> : null}
     </View>
   );
-}
-
-/** What an entry came to, once it is closed: for those who read it later. */
-export function ClosedAround({ body }: { body: OrderEntry }) {
-  if (body.kind === 'dropped' && body.found !== undefined) return <Line>{`${body.what}: ${body.found}`}</Line>;
-  if (body.kind === 'loosened' && body.tight !== undefined) return <Line>{`${body.what}: ${body.tight}`}</Line>;
-  return null;
 }
 
 const styles = StyleSheet.create({ column: { gap: 12 } });

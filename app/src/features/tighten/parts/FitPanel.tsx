@@ -6,6 +6,7 @@ import { seatIdOf, type PayloadOf } from '@stennet/core/run';
 import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { useSignedIn } from '@/data';
 import { BigButton, Chip, CompoundsView, NumberField, OtherCompound } from '@/ui';
+import { useRunPlace } from '../hooks/useRunPlace';
 import { boltName, text } from '../text';
 import { LeadWord } from './LeadWord';
 import { PanelBody } from './PanelText';
@@ -34,6 +35,20 @@ export function FitPanel(props: StepProps<'fit'>) {
 interface GroupProps extends StepProps<'fit'> {
   group: Group;
   onMode: (mode: Mode) => void;
+}
+
+/** Where those that are asked for are kept since they came out: each goes back into its own hole. */
+function FromBags({ due, state }: Pick<GroupProps, 'due' | 'state'>) {
+  const place = useRunPlace();
+  const runs = place.joints.find((t) => t.id === place.joint)?.runs ?? [];
+  const asked = new Set(due.fasteners.map(seatIdOf));
+  return runs
+    .filter((r) => r.instance === state.instance)
+    .flatMap((r) => r.standing.bags)
+    .flatMap(({ bag, fasteners }) => {
+      const own = fasteners.filter((f) => asked.has(f));
+      return own.length > 0 ? [<PanelBody key={bag}>{text.bagFrom(bag, own.join(', '))}</PanelBody>] : [];
+    });
 }
 
 function Coat({ group }: { group: Group }) {
@@ -86,6 +101,7 @@ function Plain({ due, state, acts, group, onMode }: GroupProps) {
   return (
     <Step title={text.fitTitle(n, group.name)} yes={text.fitOwn} onYes={say('ownHole')} state={state} second={second}>
       {group.reuse === 'replace' ? <PanelBody>{text.fitOld}</PanelBody> : null}
+      <FromBags due={due} state={state} />
       <Coat group={group} />
       <PanelBody>{text.fit}</PanelBody>
     </Step>

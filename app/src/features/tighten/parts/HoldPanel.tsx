@@ -42,7 +42,7 @@ export function HoldPanel({ due, state, acts, onGoBack }: { due: Hold; state: Ru
         />
       ))}
       {due.ways.includes('statement') && ways.length === 0 ? <PanelBody>{text.leadOnly}</PanelBody> : null}
-      {words.length > 0 ? <BigButton text={text.askLead} look="plain" onPress={() => setAsking(true)} /> : null}
+      {words.length > 0 ? <BigButton text={state.part === TAKE_APART ? text.leftIn : text.askLead} look="plain" onPress={() => setAsking(true)} /> : null}
       <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
     </View>
   );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { units } from '@stennet/core/quantity';
 import { methodsFor, next, type Next, type PullNext, type RunState } from '@stennet/core/run';
@@ -14,8 +14,9 @@ import { BagPanel } from './BagPanel';
 import { FitPanel } from './FitPanel';
 import { GoBackPanel } from './GoBackPanel';
 import { LatePanel } from './LatePanel';
+import { MorePanel } from './MorePanel';
 import { OnePanel } from './OnePanel';
-import { PullPanel, wordsOf } from './PullPanel';
+import { maySeveral, PullPanel, wordsOf } from './PullPanel';
 import { ReadingForm } from './ReadingForm';
 import { ReconcilePanel } from './ReconcilePanel';
 import { HoldPanel } from './HoldPanel';
@@ -27,7 +28,7 @@ import { TogetherPanel } from './TogetherPanel';
 import { ToolPanel } from './ToolPanel';
 import { WrongPanel } from './WrongPanel';
 
-type Mode = 'main' | 'goBack' | 'wrong' | 'reading' | 'tool' | 'around' | 'several' | 'another' | 'setup' | 'one';
+type Mode = 'main' | 'goBack' | 'wrong' | 'reading' | 'tool' | 'around' | 'several' | 'another' | 'setup' | 'one' | 'more';
 
 /** The hand's panel: what comes next, or one of the ways round it. Starts at `main` again with each confirmation. */
 interface PanelProps {
@@ -76,13 +77,7 @@ export function Panel({ view, acts, due, seat, onSeat, onLock }: PanelProps) {
       ) : (
         <Current view={view} acts={acts} due={due} mode={mode} setMode={setMode} />
       )}
-      {mode === 'main' && due.kind !== 'done' ? (
-        <View style={styles.beside}>
-          <BigButton text={text.which} look="quiet" size="desk" grow onPress={() => setMode('one')} />
-          <BigButton text={text.aroundShort} label={text.around} look="quiet" size="desk" grow onPress={() => setMode('around')} />
-          <BigButton text={text.setup} look="quiet" size="desk" grow onPress={() => setMode('setup')} />
-        </View>
-      ) : null}
+      {mode === 'main' && due.kind !== 'done' ? <BigButton text={text.more} look="quiet" size="desk" onPress={() => setMode('more')} /> : null}
     </View>
   );
 }
@@ -91,6 +86,7 @@ function Current({ view, acts, due, mode, setMode }: { view: RunView; acts: Acts
   const { state } = view;
   const close = (): void => setMode('main');
   const onGoBack = (): void => setMode('goBack');
+  if (mode === 'more') return <MorePanel several={due.kind === 'pull' && maySeveral(state, due)} onGo={setMode} onClose={close} />;
   if (mode === 'around') return <AroundPanel onClose={close} />;
   if (mode === 'goBack') return <GoBackPanel state={state} acts={acts} onClose={close} />;
   if (mode === 'tool' && (due.kind === 'pull' || due.kind === 'setTool') && due.target)
@@ -103,16 +99,7 @@ function Current({ view, acts, due, mode, setMode }: { view: RunView; acts: Acts
   switch (due.kind) {
     case 'pull':
       return (
-        <PullPanel
-          due={due}
-          state={state}
-          acts={acts}
-          onGoBack={onGoBack}
-          onWrong={() => setMode('wrong')}
-          onReading={() => setMode('reading')}
-          onTool={() => setMode('tool')}
-          onSeveral={() => setMode('several')}
-        />
+        <PullPanel due={due} state={state} acts={acts} onGoBack={onGoBack} onWrong={() => setMode('wrong')} onReading={() => setMode('reading')} onTool={() => setMode('tool')} />
       );
     case 'fit':
       return <FitPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
@@ -169,5 +156,3 @@ function PullReading({ due, acts, onClose }: { due: PullNext; acts: Acts; onClos
     />
   );
 }
-
-const styles = StyleSheet.create({ beside: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } });

@@ -27,10 +27,9 @@ interface Props {
   onWrong: () => void;
   onReading: () => void;
   onTool: () => void;
-  onSeveral: () => void;
 }
 
-export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTool, onSeveral }: Props) {
+export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTool }: Props) {
   const { me, format } = useSignedIn();
   const hands = useHands(me.person.id);
   const seen = useSeenSheet(state.sheet);
@@ -81,10 +80,7 @@ export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTo
         {!isAngle && due.tool.method === 'click' ? <BigButton text={text.otherTool} look="quiet" grow onPress={onTool} /> : null}
         <BigButton text={text.wrong} look="warn" grow onPress={onWrong} />
       </View>
-      <View style={styles.row}>
-        {maySeveral(state, due) ? <BigButton text={text.several} look="quiet" grow onPress={onSeveral} /> : null}
-        {hands.speech ? <BigButton text={text.sayAgain} look="quiet" grow onPress={sayAgain} /> : null}
-      </View>
+      {hands.speech ? <BigButton text={text.sayAgain} look="quiet" onPress={sayAgain} /> : null}
       <KeysLine isSettling={isSettling} />
     </View>
   );
@@ -99,7 +95,7 @@ const said = (outcome: Outcome): string =>
 export const wordsOf = (due: PullNext): { outcome: Outcome; label: string }[] => due.outcomes.filter((o) => o !== 'noClick').map((outcome) => ({ outcome, label: said(outcome) }));
 
 /** Never by angle, never half-way through one, and not for one that goes its own way. */
-const maySeveral = (state: RunState, due: PullNext): boolean =>
+export const maySeveral = (state: RunState, due: PullNext): boolean =>
   !['angle', 'stretch'].includes(due.task.action) &&
   !due.task.part &&
   due.stageIndex === state.progress.stage &&
