@@ -210,3 +210,34 @@ test.describe(() => {
     await clean(t, 'measured step');
   });
 });
+
+test.describe(() => {
+  onlyOn('wide');
+  test('what stands beside a pull is clean for axe: several, one fastener, map and hands, very large, locked', async ({ technician: t }) => {
+    await t.signIn();
+    await t.startHead();
+    await t.pull('It turned');
+    await t.button(/^More$/).click();
+    await clean(t, 'more');
+    await t.button('Several at once').click();
+    await clean(t, 'several');
+    await t.button('Cancel').click();
+    await t.more('Did I do this one?');
+    await clean(t, 'which one');
+    await t.page.getByRole('radio', { name: 'bolt 1', exact: true }).click();
+    await clean(t, 'one fastener');
+    await t.button('I did something besides').click();
+    await clean(t, 'besides');
+    await t.button('Cancel').click();
+    await t.button('Back to the work').click();
+    await t.button('Something is wrong').click();
+    await t.button('It was another one').click();
+    await clean(t, 'another one');
+    await t.button('Cancel').click();
+    await t.more('Map, sound, voice');
+    await t.button('Very large, for two metres: off').click();
+    await clean(t, 'map and hands');
+    await t.button('Lock the wet glass').click();
+    await clean(t, 'very large, locked');
+  });
+});

@@ -84,7 +84,8 @@ export const text = {
   keys: {
     settle: 'Enter, Space or pedal down: it turned · pedal up: it did not turn',
     one: 'Enter, Space or pedal down: done',
-    more: 'Backspace: go back · W: something is wrong · S: say again',
+    more: 'Backspace: go back · W: something is wrong',
+    say: 'S: say again',
   },
   quick: (bolt: string) => `That was quick. Is ${bolt} really done?`,
   quickYes: 'Yes, it is done',

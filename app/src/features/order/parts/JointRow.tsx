@@ -73,7 +73,12 @@ function Begin({ joint, place }: { joint: Joint; place: JointPlace }) {
   return (
     <>
       {toTakeApart === undefined ? null : (
-        <BigButton text={text.takeApart(runName(joint, { part: PROCEDURE, instance: toTakeApart }))} look={look} size="desk" onPress={go(TAKE_APART, toTakeApart)} />
+        <BigButton
+          text={text.takeApart(runName(joint, { part: PROCEDURE, instance: toTakeApart }))}
+          look={place === 'later' ? 'plain' : 'main'}
+          size="desk"
+          onPress={go(TAKE_APART, toTakeApart)}
+        />
       )}
       {toTighten?.crankDeg === undefined ? null : <Line strong>{text.crank(`${toTighten.crankDeg}°`)}</Line>}
       {toTighten ? (

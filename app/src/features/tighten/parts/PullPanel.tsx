@@ -81,7 +81,7 @@ export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTo
         <BigButton text={text.wrong} look="warn" grow onPress={onWrong} />
       </View>
       {hands.speech ? <BigButton text={text.sayAgain} look="quiet" onPress={sayAgain} /> : null}
-      <KeysLine isSettling={isSettling} />
+      <KeysLine isSettling={isSettling} speaks={hands.speech} />
     </View>
   );
 }
@@ -210,10 +210,14 @@ function AskBack({ due, asking, onYes, onNo }: { due: PullNext; asking: { why: '
   );
 }
 
-function KeysLine({ isSettling }: { isSettling: boolean }) {
+function KeysLine({ isSettling, speaks }: { isSettling: boolean; speaks: boolean }) {
   const inks = useInks();
   if (!window.matchMedia('(hover: hover) and (pointer: fine)').matches) return null;
-  return <Text style={{ fontSize: 14, lineHeight: 20, color: inks.inkSoft }}>{`${isSettling ? text.keys.settle : text.keys.one} · ${text.keys.more}`}</Text>;
+  return (
+    <Text style={{ fontSize: 14, lineHeight: 20, color: inks.inkSoft }}>
+      {[isSettling ? text.keys.settle : text.keys.one, text.keys.more, ...(speaks ? [text.keys.say] : [])].join(' · ')}
+    </Text>
+  );
 }
 
 const styles = StyleSheet.create({
