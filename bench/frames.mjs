@@ -1,4 +1,8 @@
 // Frames from a trusted key press to the first frame that shows what comes next.
+import { spawnSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import pg from 'pg';
+import { root } from '../scripts/install.mjs';
 import { signedIn } from './start.mjs';
 
 const PRESSES = 40;
@@ -24,7 +28,7 @@ function watchFrames() {
   );
 }
 
-export async function measureFrames(browser, url) {
+export async function measureFrames(browser, url, urls) {
   const context = await signedIn(browser, url);
   const app = await press(context, async (page) => {
     await page.goto(url);
@@ -45,8 +49,56 @@ export async function measureFrames(browser, url) {
       '<main role="main">0</main><script>addEventListener("keydown", () => { const m = document.querySelector("main"); m.textContent = String(Number(m.textContent) + 1); });</script>',
     ),
   );
+  const long = await press(context, await longRun(context, url, urls));
   await context.close();
-  return { presses: PRESSES, app: summary(app), empty: summary(empty) };
+  return { presses: PRESSES, app: summary(app), long: summary(long), empty: summary(empty) };
+}
+
+const JOB = '5e000000-0000-4000-8000-000000000301';
+
+/** Forty fasteners, eight stages, two thousand events: held by this browser, the next press is a settling pull. */
+async function longRun(context, url, urls) {
+  const get = async (path) => (await context.request.get(`${url}${path}`)).json();
+  const [me, { tools }] = [await get('/api/me'), await get('/api/tools')];
+  const where = { shop: me.shop.id, person: me.person.id, run: randomUUID(), joint: randomUUID(), device: randomUUID(), tools: tools.map((t) => ({ id: t.id, ...t.tool })) };
+  const made = spawnSync(process.execPath, ['--import', 'tsx', 'bench/longRun.mts', JSON.stringify(where)], { cwd: root, encoding: 'utf8', maxBuffer: 1 << 28 });
+  if (made.status !== 0) throw new Error(made.stderr);
+  const { sheet, events } = JSON.parse(made.stdout);
+  await keepJoint(urls, where, sheet, events[0].payload.sheetHash);
+  for (let at = 0; at < events.length; at += 100) {
+    const data = { deviceName: 'Bench', events: events.slice(at, at + 100) };
+    const reply = await context.request.post(`${url}/api/runs/${where.run}/events`, { headers: { Origin: url }, data });
+    const body = await reply.json();
+    if (!reply.ok() || body.refused) throw new Error(`the long run was refused: ${JSON.stringify(body)}`);
+  }
+  return async (page) => {
+    await page.goto(url);
+    await page.evaluate((device) => localStorage.setItem('stennet.device', device), where.device);
+    await page.goto(`${url}/runs/${where.run}`);
+    await page.getByRole('button', { name: 'It turned' }).waitFor();
+    await page.evaluate(() => document.activeElement?.blur());
+  };
+}
+
+async function keepJoint(urls, { shop, joint }, sheet, hash) {
+  const admin = new pg.Client({ connectionString: urls.admin });
+  await admin.connect();
+  const columns = 'shop, sheet, revision, title, body, hash, status, maker, engine, kind, brief, change';
+  const body = JSON.stringify(sheet);
+  const { maker, engine } = sheet.applies;
+  await admin.query(`insert into sheet_revision (${columns}) values ($1, $2, $3, $4, $5, $6, 'approved', $7, $8, $9, '{}', 0)`, [
+    shop,
+    sheet.id,
+    sheet.revision,
+    sheet.title,
+    body,
+    hash,
+    maker,
+    engine,
+    sheet.kind,
+  ]);
+  await admin.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [shop, joint, JOB, 'Forty', sheet.id, sheet.revision]);
+  await admin.end();
 }
 
 async function press(context, prepare) {
