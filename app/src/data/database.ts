@@ -10,6 +10,8 @@ export type KeptRun = Omit<RunReply, 'events' | 'headHash'>;
 export interface KeptEvent {
   event: RunEvent;
   sent: boolean;
+  /** The run, as long as the server does not have it: found by its index, however long the run is. */
+  waits?: string;
   refused?: { code: ErrorCode; params: ErrorParams };
 }
 
@@ -51,7 +53,7 @@ export interface KeptEntry {
 interface Schema extends DBSchema {
   runs: { key: string; value: KeptRun };
   /** Key [run, hold, seq]: a second tab cannot write the same place twice. */
-  events: { key: [string, number, number]; value: KeptEvent };
+  events: { key: [string, number, number]; value: KeptEvent; indexes: { waits: string } };
   answers: { key: string; value: string };
   /** Every sheet of the shop that works here, so that it is found off-line. Key [shop, sheet, revision]. */
   library: { key: [string, string, string]; value: KeptSheet };
@@ -64,8 +66,8 @@ interface Schema extends DBSchema {
 let opened: Promise<IDBPDatabase<Schema>> | undefined;
 
 export function database(): Promise<IDBPDatabase<Schema>> {
-  opened ??= openDB<Schema>('stennet', 3, {
-    upgrade(db, from) {
+  opened ??= openDB<Schema>('stennet', 4, {
+    async upgrade(db, from, _to, transaction) {
       if (from < 1) {
         db.createObjectStore('runs');
         db.createObjectStore('events');
@@ -76,6 +78,13 @@ export function database(): Promise<IDBPDatabase<Schema>> {
         db.createObjectStore('library');
       }
       if (from < 3) db.createObjectStore('entries');
+      if (from < 4) {
+        const events = transaction.objectStore('events');
+        events.createIndex('waits', 'waits');
+        for (let at = await events.openCursor(); at; at = await at.continue()) {
+          if (!at.value.sent) await at.update({ ...at.value, waits: at.value.event.run });
+        }
+      }
     },
     // A newer app in another tab takes over; this one opens it again when it next needs it.
     blocking: (_now, _next, event) => {

@@ -8,7 +8,7 @@ import { asAppError, call } from './api';
 import { noteClocks } from './clocks';
 import type { KeptRun } from './database';
 import { onLeaving } from './leaving';
-import { keepEvent, keepServerRun, readRun, type LocalRun } from './outbox/outbox';
+import { keepEvent, keepServerRun, readRun, waitingOf, type LocalRun } from './outbox/outbox';
 import { noteConfirmed, onRunSent } from './outbox/sender';
 
 /** One run as this device knows it. */
@@ -94,6 +94,10 @@ class RunStore {
 
   /** A refusal mostly means that another device writes now: what the server has is shown then. */
   private async afterSending(): Promise<void> {
+    const waiting = await waitingOf(this.run);
+    const { loaded } = this;
+    // Only acknowledged: what is on the screen stays as it is, however long the run.
+    if (loaded.status === 'ready' && loaded.refused.length === 0 && waiting.every((e) => !e.refused)) return this.set({ ...loaded, unsent: waiting.length });
     await this.refresh();
     if (this.loaded.status === 'ready' && this.loaded.refused.length > 0) await this.load();
   }

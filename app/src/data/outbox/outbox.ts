@@ -28,7 +28,7 @@ export async function keepEvent(event: RunEvent): Promise<void> {
   const transaction = db.transaction('events', 'readwrite', STRICT);
   const done = transaction.done.catch(() => undefined);
   try {
-    await transaction.store.add({ event, sent: false }, [event.run, event.hold, event.seq]);
+    await transaction.store.add({ event, sent: false, waits: event.run }, [event.run, event.hold, event.seq]);
     await transaction.done;
   } catch (error) {
     await done;
@@ -45,8 +45,10 @@ export async function keepServerRun(kept: KeptRun, events: readonly RunEvent[]):
   for (const event of events) {
     const key: [string, number, number] = [event.run, event.hold, event.seq];
     const local = await store.get(key);
+    if (local?.sent && local.event.id === event.id) continue;
     // Another entry on the same place: this device lost its hold while it was away. Its own words are kept aside.
-    if (local && local.event.id !== event.id) await store.put({ ...local, refused: { code: 'HOLD_ENDED', params: {} } }, [event.run, event.hold + 100_000, event.seq]);
+    if (local && local.event.id !== event.id)
+      await store.put({ ...local, waits: event.run, refused: { code: 'HOLD_ENDED', params: {} } }, [event.run, event.hold + 100_000, event.seq]);
     await store.put({ event, sent: true }, key);
   }
   await transaction.done;
@@ -63,21 +65,23 @@ export async function markSent(events: readonly RunEvent[]): Promise<void> {
 export async function markRefused(events: readonly RunEvent[], refused: NonNullable<KeptEvent['refused']>): Promise<void> {
   const db = await database();
   const transaction = db.transaction('events', 'readwrite', STRICT);
-  for (const event of events) await transaction.store.put({ event, sent: false, refused }, [event.run, event.hold, event.seq]);
+  for (const event of events) await transaction.store.put({ event, sent: false, waits: event.run, refused }, [event.run, event.hold, event.seq]);
   await transaction.done;
+}
+
+/** What the server does not have, refused ones among it, in the order it was confirmed; of one run, or of all. Costs what waits, not what there is. */
+export async function waitingOf(run?: string): Promise<KeptEvent[]> {
+  return (await database()).getAllFromIndex('events', 'waits', run);
 }
 
 /** Runs that still have something for the server. */
 export async function runsToSend(): Promise<string[]> {
-  const db = await database();
-  const all = await db.getAll('events');
-  return [...new Set(all.filter((e) => !e.sent && !e.refused).map((e) => e.event.run))];
+  return [...new Set((await waitingOf()).flatMap((e) => (e.refused ? [] : [e.event.run])))];
 }
 
 export async function countUnsent(): Promise<{ unsent: number; refused: number }> {
-  const db = await database();
-  const all = await db.getAll('events');
-  return { unsent: all.filter((e) => !e.sent && !e.refused).length, refused: all.filter((e) => e.refused).length };
+  const waiting = await waitingOf();
+  return { unsent: waiting.filter((e) => !e.refused).length, refused: waiting.filter((e) => e.refused).length };
 }
 
 /** Forgets finished, fully sent runs: the server has them. */

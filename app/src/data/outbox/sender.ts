@@ -4,7 +4,7 @@ import { onBackOnline } from '@/platform/online';
 import { deviceName } from '@/platform/device';
 import { asAppError, call } from '../api';
 import { noteSignedOut } from '../queries';
-import { countUnsent, markRefused, markSent, readRun, runsToSend } from './outbox';
+import { countUnsent, markRefused, markSent, runsToSend, waitingOf } from './outbox';
 
 /** What the screen says of the way to the server. */
 export interface Sending {
@@ -86,8 +86,7 @@ const worse = (a: Sending['state'], b: Sending['state']): Sending['state'] => (a
 
 async function sendRun(run: string): Promise<void> {
   for (;;) {
-    const local = await readRun(run);
-    const waiting = (local?.events ?? []).filter((e) => !e.sent && !e.refused).map((e) => e.event);
+    const waiting = (await waitingOf(run)).flatMap((e) => (e.refused ? [] : [e.event]));
     const batch = waiting.slice(0, BATCH);
     if (batch.length === 0) return;
     const refused = await sendBatch(run, batch, waiting);
@@ -113,8 +112,7 @@ async function sendBatch(run: string, batch: RunEvent[], waiting: RunEvent[]): P
 }
 
 async function stillWaiting(run: string, waiting: RunEvent[]): Promise<RunEvent[]> {
-  const local = await readRun(run);
-  const unsent = new Set((local?.events ?? []).filter((e) => !e.sent).map((e) => e.event.id));
+  const unsent = new Set((await waitingOf(run)).map((e) => e.event.id));
   return waiting.filter((e) => unsent.has(e.id));
 }
 

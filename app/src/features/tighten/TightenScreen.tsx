@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
 import { seatMarks } from '@stennet/core/drawing';
 import { AppError } from '@stennet/core/errors';
@@ -122,7 +122,7 @@ function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: boolean }
       )}
       <View style={isHuge ? styles.noMap : styles.map}>{isHuge ? null : <MapOf view={view} due={due} onSeat={onSeat} />}</View>
       <View style={[styles.sheet, isHuge && styles.whole, { backgroundColor: inks.card, borderTopColor: inks.brand }]}>
-        <ScrollView ref={top} contentContainerStyle={styles.sheetBody} tabIndex={0}>
+        <ScrollView {...top} scrollEventThrottle={100} contentContainerStyle={styles.sheetBody} tabIndex={0}>
           {hand}
         </ScrollView>
       </View>
@@ -147,7 +147,7 @@ function Wide({ view, due, hand, onSeat }: Layout) {
         </View>
       </View>
       <View style={[styles.panel, { backgroundColor: inks.card, borderLeftColor: inks.line }]}>
-        <ScrollView ref={top} contentContainerStyle={styles.panelBody} tabIndex={0}>
+        <ScrollView {...top} scrollEventThrottle={100} contentContainerStyle={styles.panelBody} tabIndex={0}>
           {hand}
         </ScrollView>
       </View>
@@ -156,11 +156,16 @@ function Wide({ view, due, hand, onSeat }: Layout) {
 }
 
 /** What comes next is read from its first line, however far down the last panel was scrolled. */
-function useTop(state: RunState): RefObject<ScrollView | null> {
+function useTop(state: RunState): { ref: RefObject<ScrollView | null>; onScroll: (e: NativeSyntheticEvent<NativeScrollEvent>) => void } {
   const ref = useRef<ScrollView>(null);
+  // Asked of the browser only after somebody scrolled: it lays the page out anew to answer.
+  const isDown = useRef(false);
   const { length } = state.events;
-  useEffect(() => ref.current?.scrollTo({ y: 0, animated: false }), [length]);
-  return ref;
+  useEffect(() => {
+    if (isDown.current) ref.current?.scrollTo({ y: 0, animated: false });
+    isDown.current = false;
+  }, [length]);
+  return { ref, onScroll: (e) => (isDown.current = e.nativeEvent.contentOffset.y > 0) };
 }
 
 function RibbonOf({ state, height }: { state: RunState; height: number }) {
