@@ -165,6 +165,7 @@ test('very large for two metres; wet glass: locked, drops press nothing, the ped
   await t.more('Map, sound, voice');
   await t.button('Lock the wet glass').click();
   await expect(t.page.getByText('Glass locked')).toBeVisible();
+  await expect(t.button('Pause')).toHaveCount(0);
   await t.handTime();
   const done = await t.button('It turned').boundingBox();
   if (!done) throw new Error('no button');

@@ -58,7 +58,8 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
   const isWriting = view.isMine && isAllowed(me.role, 'run.write') && state.holder?.person === me.person.id;
   useHandsFree({ state, seen, due, hands, format, refused: acts.error, active: isWriting });
   useWakeLock(isWriting && state.status === 'open');
-  const mayPause = isWriting && state.status === 'open' && due.kind !== 'finish';
+  // Behind locked glass nothing can be pressed, the head of the screen neither.
+  const mayPause = isWriting && state.status === 'open' && due.kind !== 'finish' && !isLocked;
   const badge = <SavedBadge unsent={view.unsent} refused={view.refused.length} state={sending.state} compact={!isWide} />;
   const right = (
     <View style={styles.right}>
@@ -84,8 +85,7 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
     <ScreenFrame
       title={kept.order.joint}
       subtitle={kept.supersededBy ? text.keepsOld(kept.sheet.revision, kept.supersededBy) : text.sub(kept.order.number, kept.order.vehicle)}
-      back={`/orders/${kept.order.id}`}
-      backLabel={text.back}
+      {...(isLocked ? {} : { back: `/orders/${kept.order.id}`, backLabel: text.back })}
       right={right}
       fixed
     >
