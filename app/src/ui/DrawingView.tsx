@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Path, Text as SvgText } from 'react-native-svg';
 import type { Drawing, Shape } from '@stennet/core/drawing';
@@ -17,15 +18,29 @@ export function DrawingView({ drawing, label, width, height }: Props) {
   return (
     <View role="img" aria-label={label} style={{ width, height }}>
       <Svg width="100%" height="100%" viewBox={`${drawing.x} ${drawing.y} ${drawing.width} ${drawing.height}`} aria-hidden>
-        {drawing.shapes.map((shape, index) => (
-          <ShapeView key={index} shape={shape} inks={inks} />
+        {keyed(drawing.shapes).map(([key, shape]) => (
+          <ShapeView key={key} shape={shape} inks={inks} />
         ))}
       </Svg>
     </View>
   );
 }
 
-function ShapeView({ shape, inks }: { shape: Shape; inks: Colours }) {
+/** Each shape under its own content: of a map with hundreds, only what has changed is drawn anew after a pull. */
+function keyed(shapes: readonly Shape[]): [string, Shape][] {
+  const seen = new Map<string, number>();
+  return shapes.map((shape) => {
+    const content = JSON.stringify(shape);
+    const count = (seen.get(content) ?? 0) + 1;
+    seen.set(content, count);
+    return [`${content}#${count}`, shape];
+  });
+}
+
+/** The same key is the same content: nothing but the theme's colours can have changed. */
+const ShapeView = memo(ShapeOf, (was, is) => was.inks === is.inks);
+
+function ShapeOf({ shape, inks }: { shape: Shape; inks: Colours }) {
   switch (shape.kind) {
     case 'circle':
       return <Circle cx={shape.x} cy={shape.y} r={shape.r} fill={inks[shape.fill]} stroke={inks[shape.stroke]} strokeWidth={shape.width} />;
