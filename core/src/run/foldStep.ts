@@ -58,7 +58,8 @@ function foundBy(step: Step, payload: Done['payload']): Found {
   const given = payload.answers?.map((a) => a.answer) ?? (payload.answer === undefined ? [] : [payload.answer]);
   const thens = given.flatMap((g) => step.answers?.find((a) => a.text === g)?.then ?? []);
   const gravest = CONSEQUENCES.findLast((c) => thens.includes(c)) ?? null;
-  const bad = !withinLimits(step, payload.measurements ?? []) || (payload.measured !== undefined && judgedFor(step, payload.measured).verdict !== 'pass');
+  const bad =
+    !withinLimits(step, payload.measurements ?? []) || (step.measure !== undefined && payload.measured !== undefined && judgedFor(step, payload.measured).verdict !== 'pass');
   return { answer, then: bad ? 'look' : gravest, pending: payload.pendingLead === true, deferTo: payload.deferTo ?? null };
 }
 

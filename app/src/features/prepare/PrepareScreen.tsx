@@ -68,7 +68,11 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
     partsOpen ? text.openParts : '',
   ].filter(Boolean);
   const job = order?.jobs.find((j) => j.joints.some((t) => t.id === data.joint))?.id;
-  const start = there ? <There name={runName({ name: data.order.joint }, at)} run={there.id} /> : <StartButton data={whole} at={at} answers={answers} open={open} />;
+  const start = there ? (
+    <There name={runName({ name: data.order.joint }, at)} run={there.id} />
+  ) : (
+    <StartButton key={`${part} ${at.instance}`} data={whole} at={at} answers={answers} open={open} />
+  );
   return (
     <ScreenFrame
       title={isApart ? text.apartTitle : text.title}
