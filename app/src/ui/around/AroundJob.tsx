@@ -1,7 +1,6 @@
 import { Fragment, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isLost, type EntryOf, type OrderEntry } from '@stennet/core/order';
-import { BigButton } from '../BigButton';
 import { NewAround } from './NewAround';
 import { Dropped, Loosened, PutIn } from './OpenAround';
 
@@ -52,13 +51,12 @@ export const lostOf = (entries: readonly AroundEntry[]): (AroundEntry & { body: 
   entries.filter((e): e is AroundEntry & { body: EntryOf<'dropped'> } => isLost(e.body));
 
 /** Shown in the place of everything else while something that fell is not in the hand. */
-export function LostPanel({ lost, onSave, more }: { lost: ReturnType<typeof lostOf>; onSave: SaveAround | null; more?: { text: string; onPress: () => void } }) {
+export function LostPanel({ lost, onSave }: { lost: ReturnType<typeof lostOf>; onSave: SaveAround }) {
   return (
     <View role="alert" style={styles.column}>
       {lost.map((e) => (
-        <Dropped key={e.id} body={e.body} onSave={onSave ? (next) => onSave(next, e) : null} />
+        <Dropped key={e.id} body={e.body} onSave={(next) => onSave(next, e)} />
       ))}
-      {more ? <BigButton text={more.text} look="quiet" onPress={more.onPress} /> : null}
     </View>
   );
 }
