@@ -5,6 +5,10 @@ import { AppError, catalogue, type ErrorCode, type ErrorParams } from '@stennet/
 
 const PATIENCE_MS = 15_000;
 
+/** Counts the sign-ins on this page: “nobody is signed in” said to a question of before the last one is not news. */
+let signIns = 0;
+export const noteNewSignIn = (): void => void (signIns += 1);
+
 /**
  * One call of the contract. Replies are parsed leniently, refusals become AppErrors with their code.
  * @throws AppError OFFLINE when the server cannot be reached
@@ -22,6 +26,7 @@ async function ask<R extends RouteName>(name: R, params: Record<string, string>,
   const route = routes[name];
   const path = route.path.replace(/:(\w+)/g, (_all, key: string) => encodeURIComponent(params[key] ?? ''));
   const asked = new URLSearchParams(query).toString();
+  const askedAt = signIns;
   const response = await fetch(asked ? `${path}?${asked}` : path, {
     method: route.method,
     credentials: 'same-origin',
@@ -31,7 +36,10 @@ async function ask<R extends RouteName>(name: R, params: Record<string, string>,
     throw new AppError('OFFLINE');
   });
   const reply: unknown = await response.json().catch(() => undefined);
-  if (!response.ok) throw refusal(reply);
+  if (!response.ok) {
+    const why = refusal(reply);
+    throw why.code === 'SIGN_IN_NEEDED' && askedAt !== signIns ? new AppError('OFFLINE') : why;
+  }
   const schema = await schemaOf(name);
   return v.parse(schema as v.GenericSchema<unknown, ReplyOf<R>>, reply);
 }

@@ -1,7 +1,7 @@
 import type { Me } from '@stennet/core/contract';
 import { createFormatter, type Formatter } from '@stennet/core/quantity';
 import { setClock } from '@/platform/clock';
-import { call } from './api';
+import { call, noteNewSignIn } from './api';
 import { database } from './database';
 import { leave } from './leaving';
 import { forgetSentRuns } from './outbox/outbox';
@@ -12,6 +12,7 @@ import { queryClient } from './queries';
 async function enter(me: Me): Promise<void> {
   await stopAsking();
   forgetAnswers();
+  noteNewSignIn();
   queryClient.setQueryData(['me'], me);
   setClock(me.clockSetTo);
   leave();
@@ -30,17 +31,21 @@ export async function switchShop(shop: string): Promise<void> {
   await enter(me);
 }
 
-/** Answers of this person leave the device; what is unsent stays until that person signs in again. */
-export async function signOut(): Promise<void> {
+/**
+ * Answers of this person leave the device; what is unsent stays until that person signs in again.
+ * @param goHome called while the screens still stand: afterwards nothing is there that could be led to another place
+ */
+export async function signOut(goHome: () => void): Promise<void> {
   await call('signOut');
   await stopAsking();
+  leave();
+  await forgetLibrary();
+  await forgetSentRuns();
+  goHome();
   // Emptied first, then removed: a save that is still waiting must not bring the answers back.
   queryClient.setQueryData(['me'], null);
   forgetAnswers();
-  leave();
   await (await database()).clear('answers');
-  await forgetLibrary();
-  await forgetSentRuns();
 }
 
 /** Sheets of a shop leave the device with the person who may read them. */

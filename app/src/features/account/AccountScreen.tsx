@@ -69,7 +69,10 @@ export function AccountScreen() {
       </Card>
       <Card>
         {unsent > 0 ? <Text style={body}>{text.unsentKept(unsent)}</Text> : null}
-        <BigButton text={text.signOut} look="plain" size="desk" onPress={leave(signOut, () => router.replace('/'))} />
+        <BigButton text={text.signOut} look="plain" size="desk" onPress={leave(
+            () => signOut(() => router.replace('/')),
+            () => undefined,
+          )} />
       </Card>
     </ScreenFrame>
   );
