@@ -173,6 +173,13 @@ export class Technician {
     await this.button(name).first().click();
   }
 
+  /** Taps down the middle of the map until something was near enough. */
+  async tapMap(until: ReturnType<Page['getByRole']>): Promise<void> {
+    const box = await this.page.getByRole('img', { name: /10 fasteners/ }).boundingBox();
+    if (!box) throw new Error('no map');
+    for (let share = 0.2; share < 0.9 && !(await until.isVisible()); share += 0.1) await this.page.mouse.click(box.x + box.width / 2, box.y + box.height * share);
+  }
+
   /** What is kept out of the way of the pull. */
   async more(name: string): Promise<void> {
     await this.button(/^More$/).click();

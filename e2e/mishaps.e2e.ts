@@ -95,6 +95,12 @@ test('another device looks on, takes over, looks at every stripe, and the first 
   await mei.signIn('Mei Sandoval');
   await mei.tap('Look at it');
   await expect(mei.page.getByText('Jonah Pike holds this run on another device.')).toBeVisible();
+  // Looking on, the map still says what happened to each.
+  const told = mei.page.getByRole('heading', { name: /^What happened to bolt/ });
+  await mei.tapMap(told);
+  await expect(told).toBeVisible();
+  await expect(mei.button('Correct the last one')).toHaveCount(0);
+  await mei.button('Close').click();
   await mei.tap('Take over here');
   await expect(mei.page.getByText('Look at every stripe')).toBeVisible();
   for (let bolt = 1; bolt <= 10; bolt += 1) {

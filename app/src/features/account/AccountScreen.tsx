@@ -69,10 +69,15 @@ export function AccountScreen() {
       </Card>
       <Card>
         {unsent > 0 ? <Text style={body}>{text.unsentKept(unsent)}</Text> : null}
-        <BigButton text={text.signOut} look="plain" size="desk" onPress={leave(
+        <BigButton
+          text={text.signOut}
+          look="plain"
+          size="desk"
+          onPress={leave(
             () => signOut(() => router.replace('/')),
             () => undefined,
-          )} />
+          )}
+        />
       </Card>
     </ScreenFrame>
   );

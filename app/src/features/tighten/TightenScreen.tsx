@@ -1,5 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useEffect, useRef, useState, type ReactNode, type RefObject } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState, type ReactNode, type RefObject } from 'react';
 import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
 import { seatMarks } from '@stennet/core/drawing';
@@ -18,6 +18,7 @@ import { useSeenSheet } from './hooks/useSeenSheet';
 import { RunPlaceProvider, useRunPlaceOf } from './hooks/useRunPlace';
 import { GlassGuard } from './parts/GlassGuard';
 import { LeadDesk } from './parts/LeadDesk';
+import { OneSeen } from './parts/OnePanel';
 import { Panel } from './parts/Panel';
 import { WatchPanel } from './parts/StepPanel';
 import { ValuesStrip } from './parts/ValuesStrip';
@@ -44,7 +45,6 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
   const { me, format } = useSignedIn();
   const isWide = useIsWide();
   const { kept, state } = view;
-  const router = useRouter();
   const acts = useActs(kept.id, state, confirm);
   const seen = useSeenSheet(state.sheet);
   const place = useRunPlaceOf(kept);
@@ -52,32 +52,29 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
   const [asked, setAsked] = useState<{ seat: string; at: number } | null>(null);
   const [isLocked, setLocked] = useState(false);
   const seat = asked?.at === state.events.length ? asked.seat : null;
-  const onSeat = (next: string | null): void => setAsked(next === null ? null : { seat: next, at: state.events.length });
-  const sending = useSending();
-  const due = next(state);
+  const { length } = state.events;
+  const onSeat = useCallback((next: string | null): void => setAsked(next === null ? null : { seat: next, at: length }), [length]);
+  const due = useMemo(() => next(state), [state]);
   const isWriting = view.isMine && isAllowed(me.role, 'run.write') && state.holder?.person === me.person.id;
   useHandsFree({ state, seen, due, hands, format, refused: acts.error, active: isWriting });
   useWakeLock(isWriting && state.status === 'open');
   // Behind locked glass nothing can be pressed, the head of the screen neither.
   const mayPause = isWriting && state.status === 'open' && due.kind !== 'finish' && !isLocked;
-  const badge = <SavedBadge unsent={view.unsent} refused={view.refused.length} state={sending.state} compact={!isWide} />;
   const right = (
     <View style={styles.right}>
-      {badge}
+      <Badge view={view} />
       {mayPause ? <BigButton text={text.pause} look="quiet" size="desk" onPress={() => void acts.confirm('paused', {})} /> : null}
     </View>
   );
   const hand = (
     <>
       {view.refused.length > 0 ? <Refused view={view} /> : null}
-      {sending.state === 'signIn' && view.unsent > 0 ? (
-        <Notice title={text.signInTitle(view.unsent)} text={text.signInText} action={{ text: text.signInGo, onPress: () => router.navigate('/') }} look="warn" alert />
-      ) : null}
+      <SignInDue unsent={view.unsent} />
       {isWriting && state.status === 'open' ? <Said run={kept.id} state={state} acts={acts} people={kept.people} /> : null}
       {isWriting || state.status === 'finished' ? (
         <Panel key={state.events.length} view={view} acts={acts} due={due} seat={seat} onSeat={onSeat} onLock={() => setLocked(true)} />
       ) : (
-        <Watching view={view} takeOver={takeOver} />
+        <Watching view={view} due={due} seat={seat} onSeat={onSeat} takeOver={takeOver} />
       )}
     </>
   );
@@ -103,6 +100,19 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
   );
 }
 
+/** What is said of the way to the server changes often: nothing but the badge is drawn for it. */
+function Badge({ view }: { view: RunView }) {
+  const sending = useSending();
+  return <SavedBadge unsent={view.unsent} refused={view.refused.length} state={sending.state} compact={!useIsWide()} />;
+}
+
+function SignInDue({ unsent }: { unsent: number }) {
+  const router = useRouter();
+  const sending = useSending();
+  if (sending.state !== 'signIn' || unsent === 0) return null;
+  return <Notice title={text.signInTitle(unsent)} text={text.signInText} action={{ text: text.signInGo, onPress: () => router.navigate('/') }} look="warn" alert />;
+}
+
 interface Layout {
   view: RunView;
   due: Next;
@@ -120,7 +130,7 @@ function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: boolean }
           <RibbonOf state={view.state} height={56} />
         </View>
       )}
-      <View style={isHuge ? styles.noMap : styles.map}>{isHuge ? null : <MapOf view={view} due={due} onSeat={onSeat} />}</View>
+      <View style={isHuge ? styles.noMap : styles.map}>{isHuge ? null : <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />}</View>
       <View style={[styles.sheet, isHuge && styles.whole, { backgroundColor: inks.card, borderTopColor: inks.brand }]}>
         <ScrollView {...top} scrollEventThrottle={100} contentContainerStyle={styles.sheetBody} tabIndex={0}>
           {hand}
@@ -140,7 +150,7 @@ function Wide({ view, due, hand, onSeat }: Layout) {
           <RibbonOf state={view.state} height={72} />
         </View>
         <View style={styles.map}>
-          <MapOf view={view} due={due} onSeat={onSeat} />
+          <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
         </View>
         <View style={styles.values}>
           <ValuesStrip state={view.state} nextSeat={due.kind === 'pull' ? due.seat : null} nextStage={due.kind === 'pull' ? due.stageIndex : -1} />
@@ -168,23 +178,31 @@ function useTop(state: RunState): { ref: RefObject<ScrollView | null>; onScroll:
   return { ref, onScroll: (e) => (isDown.current = e.nativeEvent.contentOffset.y > 0) };
 }
 
-function RibbonOf({ state, height }: { state: RunState; height: number }) {
+const RibbonOf = memo(function RibbonOf({ state, height }: { state: RunState; height: number }) {
   const { format } = useSignedIn();
   const { progress, sheet } = state;
   const of = progress.stage < sheet.stages.length ? orderOf(sheet, progress.stage).length : 1;
   return <Ribbon sheet={sheet} place={{ stage: progress.stage, share: Object.keys(progress.inPass).length / of }} format={format} height={height} />;
-}
+});
 
 /** How much larger the map is drawn round the next fastener. */
 const ZOOM = { 1: 1, 2: 1.6, 3: 2.4 } as const;
 
-function MapOf({ view, due, onSeat }: Omit<Layout, 'hand'>) {
+interface OnMap {
+  state: RunState;
+  joint: string;
+  due: Next;
+  onSeat: (seat: string) => void;
+}
+
+/** Drawn anew when the run has changed, and not when something else was said. */
+const MapOf = memo(function MapOf({ state, joint, due, onSeat }: OnMap) {
   const { me, format } = useSignedIn();
-  const mapView = useMapView(`${me.person.id}.${view.state.sheet.id}`);
-  const seen = useSeenSheet(view.state.sheet);
-  const { sheet, progress } = view.state;
+  const mapView = useMapView(`${me.person.id}.${state.sheet.id}`);
+  const seen = useSeenSheet(state.sheet);
+  const { sheet, progress } = state;
   const fastener = due.kind === 'pull' ? due.fastener : due.kind === 'hold' ? due.fastener : null;
-  const label = text.mapLabel(view.kept.order.joint, sheet.seats.length, due.kind === 'pull' ? pullLine(seen, format, due) : null);
+  const label = text.mapLabel(joint, sheet.seats.length, due.kind === 'pull' ? pullLine(seen, format, due) : null);
   return (
     <JointMapView
       sheet={sheet}
@@ -196,7 +214,7 @@ function MapOf({ view, due, onSeat }: Omit<Layout, 'hand'>) {
       onSeat={onSeat}
     />
   );
-}
+});
 
 /** Numbers are the places in the order of the stage that is on. */
 function numbersOf(sheet: Sheet, stage: number, fastener: string | null): Record<string, string> {
@@ -206,11 +224,25 @@ function numbersOf(sheet: Sheet, stage: number, fastener: string | null): Record
   return numbers;
 }
 
-function Watching({ view, takeOver }: { view: RunView; takeOver: () => Promise<void> }) {
+interface OnWatch {
+  view: RunView;
+  due: Next;
+  seat: string | null;
+  onSeat: (seat: string | null) => void;
+  takeOver: () => Promise<void>;
+}
+
+function Watching({ view, due, seat, onSeat, takeOver }: OnWatch) {
   const [error, setError] = useState<AppError | null>(null);
   const { me } = useSignedIn();
   return (
     <>
+      {seat === null ? null : (
+        <>
+          <OneSeen view={view} due={due} seat={seat} />
+          <BigButton text={text.close} look="plain" onPress={() => onSeat(null)} />
+        </>
+      )}
       <WatchPanel
         state={view.state}
         people={view.kept.people}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { runRecord, type RecordedPull } from '@stennet/core/record';
+import { runRecord, type RecordedFastener, type RecordedPull } from '@stennet/core/record';
 import { fastenerId, type Next, type PayloadOf, type RunEvent } from '@stennet/core/run';
 import { useSignedIn } from '@/data';
 import type { RunView } from '@/data/runs';
@@ -8,6 +8,7 @@ import { BigButton, Chip } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { useRunPlace } from '../hooks/useRunPlace';
 import { boltName, text } from '../text';
+import { BesidesPanel } from './BesidesPanel';
 import { LeadWord } from './LeadWord';
 import { PanelBody, PanelTitle } from './PanelText';
 import { ReadingForm } from './ReadingForm';
@@ -44,16 +45,16 @@ type Asking = null | 'correct' | 'reading' | 'besides' | 'leaveOut';
 
 function One({ view, due, acts, seat: id }: Omit<Props, 'seat' | 'onSeat'> & { seat: string }) {
   const [asking, setAsking] = useState<Asking>(null);
-  const { state, kept } = view;
+  const { state } = view;
   const seat = state.progress.seats[id];
   const fastener = fastenerId(id, seat?.life ?? 1);
-  const lives = runRecord(kept.sheet, state.events).fasteners.filter((f) => f.seat === id);
+  const lives = livesOf(view, id);
   const last = lives.at(-1)?.pulls.findLast((p) => !p.undone);
   const event = last && state.events.toArray().find((e) => e.id === last.event);
   const isOpen = due.kind !== 'done' && due.kind !== 'hold' && !seat?.leftOut;
   const close = (): void => setAsking(null);
   if (asking === 'leaveOut') return <LeadWord acts={acts} title={text.leaveOut} words={[{ label: text.leadSay, say: { kind: 'leaveOut', fastener } }]} onCancel={close} />;
-  if (asking === 'besides') return <Besides fastener={fastener} acts={acts} onClose={close} />;
+  if (asking === 'besides') return <BesidesPanel fasteners={[fastener]} state={state} acts={acts} onClose={close} />;
   if (event?.type === 'pulled' && (asking === 'correct' || asking === 'reading')) {
     const pull = { ...event.payload, id: event.id };
     return <Correct pull={pull} view={view} acts={acts} isReading={asking === 'reading'} onReading={() => setAsking('reading')} onClose={close} />;
@@ -61,14 +62,33 @@ function One({ view, due, acts, seat: id }: Omit<Props, 'seat' | 'onSeat'> & { s
   const mayAgain = due.kind === 'pull' && due.task.action !== 'angle' && !due.task.part && state.progress.inPass[id] !== undefined;
   return (
     <View style={styles.panel}>
-      <PanelTitle>{text.oneTitle(boltName(fastener))}</PanelTitle>
-      <Standing view={view} due={due} seat={id} />
-      {lives.flatMap((f) => f.pulls.map((p) => <PullLine key={p.event} pull={p} view={view} isOld={f.replaced} />))}
+      <History view={view} due={due} seat={id} lives={lives} />
       {isOpen && isPull(event) ? <BigButton text={text.correct} look="plain" onPress={() => setAsking('correct')} /> : null}
       {mayAgain ? <BigButton text={text.pullAgain} look="quiet" onPress={() => void acts.pull(due, due.outcomes[0] ?? 'clicked', { fastener, again: true })} /> : null}
       {isOpen && seat?.fitted && due.kind !== 'fit' ? <BigButton text={text.besides} look="quiet" onPress={() => setAsking('besides')} /> : null}
       {isOpen ? <BigButton text={text.leaveOut} look="quiet" onPress={() => setAsking('leaveOut')} /> : null}
     </View>
+  );
+}
+
+/** For who only looks on: what happened to it, and nothing to press. */
+export function OneSeen({ view, due, seat }: Pick<Props, 'view' | 'due'> & { seat: string }) {
+  return (
+    <View style={styles.panel}>
+      <History view={view} due={due} seat={seat} lives={livesOf(view, seat)} />
+    </View>
+  );
+}
+
+const livesOf = ({ kept, state }: RunView, seat: string): RecordedFastener[] => runRecord(kept.sheet, state.events).fasteners.filter((f) => f.seat === seat);
+
+function History({ view, due, seat, lives }: Pick<Props, 'view' | 'due'> & { seat: string; lives: readonly RecordedFastener[] }) {
+  return (
+    <>
+      <PanelTitle>{text.oneTitle(boltName(fastenerId(seat, view.state.progress.seats[seat]?.life ?? 1)))}</PanelTitle>
+      <Standing view={view} due={due} seat={seat} />
+      {lives.flatMap((f) => f.pulls.map((p) => <PullLine key={p.event} pull={p} view={view} isOld={f.replaced} />))}
+    </>
   );
 }
 
@@ -132,20 +152,6 @@ function Correct({ pull, view, acts, isReading, onReading, onClose }: CorrectPro
         <BigButton text={text.backSettle(outcome)} look="plain" onPress={() => void acts.correct(pull, outcome === 'turned' ? 'heldStill' : 'turned')} />
       ) : null}
       <BigButton text={text.keep} look="quiet" onPress={onClose} />
-    </View>
-  );
-}
-
-/** What the sheet does not ask for: recorded, never lost. */
-function Besides({ fastener, acts, onClose }: { fastener: string; acts: Acts; onClose: () => void }) {
-  return (
-    <View style={styles.panel}>
-      <PanelTitle>{text.besidesTitle}</PanelTitle>
-      <PanelBody>{text.besidesText}</PanelBody>
-      {(['torque', 'angle', 'loosen'] as const).map((action) => (
-        <BigButton key={action} text={text.added[action]} look="warn" onPress={() => void acts.confirm('added', { fasteners: [fastener], action })} />
-      ))}
-      <BigButton text={text.cancel} look="quiet" onPress={onClose} />
     </View>
   );
 }

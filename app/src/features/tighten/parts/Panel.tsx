@@ -11,6 +11,7 @@ import { text } from '../text';
 import { AroundPanel, LostInRun } from './AroundPanel';
 import { AnotherPanel } from './AnotherPanel';
 import { BagPanel } from './BagPanel';
+import { BesidesPanel, roundOf } from './BesidesPanel';
 import { FitPanel } from './FitPanel';
 import { GoBackPanel } from './GoBackPanel';
 import { LatePanel } from './LatePanel';
@@ -28,7 +29,7 @@ import { TogetherPanel } from './TogetherPanel';
 import { ToolPanel } from './ToolPanel';
 import { WrongPanel } from './WrongPanel';
 
-type Mode = 'main' | 'goBack' | 'wrong' | 'reading' | 'tool' | 'around' | 'several' | 'another' | 'setup' | 'one' | 'more';
+type Mode = 'main' | 'goBack' | 'wrong' | 'reading' | 'tool' | 'around' | 'several' | 'another' | 'setup' | 'one' | 'besides' | 'more';
 
 /** The hand's panel: what comes next, or one of the ways round it. Starts at `main` again with each confirmation. */
 interface PanelProps {
@@ -86,7 +87,9 @@ function Current({ view, acts, due, mode, setMode }: { view: RunView; acts: Acts
   const { state } = view;
   const close = (): void => setMode('main');
   const onGoBack = (): void => setMode('goBack');
-  if (mode === 'more') return <MorePanel several={due.kind === 'pull' && maySeveral(state, due)} onGo={setMode} onClose={close} />;
+  if (mode === 'more')
+    return <MorePanel several={due.kind === 'pull' && maySeveral(state, due)} besides={!NO_ROUND.includes(due.kind) && roundOf(state).length > 1} onGo={setMode} onClose={close} />;
+  if (mode === 'besides') return <BesidesPanel fasteners={roundOf(state)} state={state} acts={acts} onClose={close} />;
   if (mode === 'around') return <AroundPanel onClose={close} />;
   if (mode === 'goBack') return <GoBackPanel state={state} acts={acts} onClose={close} />;
   if (mode === 'tool' && (due.kind === 'pull' || due.kind === 'setTool') && due.target)
@@ -140,6 +143,9 @@ function Current({ view, acts, due, mode, setMode }: { view: RunView; acts: Acts
       return null;
   }
 }
+
+/** What must be answered first. */
+const NO_ROUND: readonly Next['kind'][] = ['reconcile', 'hold', 'fit', 'done', 'start', 'resume'];
 
 const afterPause = (state: RunState): Next => next({ ...state, status: 'open' });
 
