@@ -5,6 +5,12 @@ export type KeyActions = Readonly<Record<string, () => void>>;
 
 const HAS_OWN_KEYS = 'input, textarea, select, button, a, [role="button"], [role="link"], [role="radio"]';
 
+/** No button has the focus any more: the keys of the screen act. A field that just asked for it keeps it. */
+export function letGo(): void {
+  const { activeElement } = document;
+  if (activeElement instanceof HTMLElement && activeElement.closest('[role="main"]') && !activeElement.matches('input, textarea')) activeElement.blur();
+}
+
 /**
  * Keys for the whole screen. They act only when no control has the focus: a control answers its own keys.
  * A key that is held down acts once; also for a focused button.

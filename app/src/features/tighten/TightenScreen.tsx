@@ -72,7 +72,7 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
       <SignInDue unsent={view.unsent} />
       {isWriting && state.status === 'open' ? <Said run={kept.id} state={state} acts={acts} people={kept.people} /> : null}
       {isWriting || state.status === 'finished' ? (
-        <Panel key={state.events.length} view={view} acts={acts} due={due} seat={seat} onSeat={onSeat} onLock={() => setLocked(true)} />
+        <Panel view={view} acts={acts} due={due} seat={seat} onSeat={onSeat} onLock={() => setLocked(true)} />
       ) : (
         <Watching view={view} due={due} seat={seat} onSeat={onSeat} takeOver={takeOver} />
       )}

@@ -1,9 +1,10 @@
-import { useState } from 'react';
+import { Fragment, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { units } from '@stennet/core/quantity';
 import { methodsFor, next, type Next, type PullNext, type RunState } from '@stennet/core/run';
 import type { RunView } from '@/data/runs';
+import { letGo } from '@/platform/keys';
 import { BigButton, lostOf, useInks } from '@/ui';
 import { useRunPlace } from '../hooks/useRunPlace';
 import type { Acts } from '../hooks/useActs';
@@ -44,8 +45,12 @@ interface PanelProps {
 
 export function Panel({ view, acts, due, seat, onSeat, onLock }: PanelProps) {
   const inks = useInks();
-  const [chosen, setMode] = useState<Mode>('main');
-  const mode = seat === null ? chosen : 'one';
+  const step = view.state.events.length;
+  const [chosen, setChosen] = useState<{ mode: Mode; step: number }>({ mode: 'main', step });
+  const setMode = (next: Mode): void => setChosen({ mode: next, step });
+  const mode = seat !== null ? 'one' : chosen.step === step ? chosen.mode : 'main';
+  // What was pressed belongs to the fastener before.
+  useEffect(letGo, [step]);
   const close = (): void => {
     onSeat(null);
     setMode('main');
@@ -76,7 +81,10 @@ export function Panel({ view, acts, due, seat, onSeat, onLock }: PanelProps) {
           onClose={close}
         />
       ) : (
-        <Current view={view} acts={acts} due={due} mode={mode} setMode={setMode} />
+        // From pull to pull the panel stays and only its words change; every other panel begins anew.
+        <Fragment key={due.kind === 'pull' && mode === 'main' ? 'pull' : step}>
+          <Current view={view} acts={acts} due={due} mode={mode} setMode={setMode} />
+        </Fragment>
       )}
       {mode === 'main' && due.kind !== 'done' ? <BigButton text={text.more} look="quiet" size="desk" onPress={() => setMode('more')} /> : null}
     </View>

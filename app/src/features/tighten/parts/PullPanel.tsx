@@ -33,10 +33,12 @@ export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTo
   const { me, format } = useSignedIn();
   const hands = useHands(me.person.id);
   const seen = useSeenSheet(state.sheet);
-  const [wentOn, setWentOn] = useState(false);
+  const step = state.events.length;
+  const [wentOnAt, setWentOnAt] = useState<number | null>(null);
   const minutes = awayMinutes(state, due);
-  const [asking, setAsking] = useState<{ why: 'quick' | 'dry'; outcome: Outcome } | null>(null);
-  const press = usePress(state.events.length);
+  const [asked, setAsked] = useState<{ why: 'quick' | 'dry'; outcome: Outcome; step: number } | null>(null);
+  const asking = asked?.step === step ? asked : null;
+  const press = usePress(step);
   const isAngle = due.task.action === 'angle';
   const second = due.outcomes[1];
   const isSettling = second !== undefined;
@@ -45,8 +47,8 @@ export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTo
   const say = (outcome: Outcome): void => {
     const how = press(true);
     if (how === 'ignore') return;
-    if (how === 'askBack') setAsking({ why: 'quick', outcome });
-    else if (due.mustTurn && outcome === 'heldStill') setAsking({ why: 'dry', outcome });
+    if (how === 'askBack') setAsked({ why: 'quick', outcome, step });
+    else if (due.mustTurn && outcome === 'heldStill') setAsked({ why: 'dry', outcome, step });
     else void acts.pull(due, outcome);
   };
   const sayAgain = (): void => speak(lineFor(seen, due, format));
@@ -54,12 +56,12 @@ export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTo
   const done = (): void => (mustRead ? onReading() : say(main));
   useKeys(
     asking
-      ? { Escape: () => setAsking(null) }
+      ? { Escape: () => setAsked(null) }
       : { Enter: done, ' ': done, PageDown: done, ...(isSettling ? { PageUp: () => say(second) } : {}), Backspace: onGoBack, w: onWrong, W: onWrong, s: sayAgain, S: sayAgain },
   );
 
-  if (minutes !== null && !wentOn) return <AwayPanel due={due} state={state} acts={acts} minutes={minutes} onGoOn={() => setWentOn(true)} />;
-  if (asking) return <AskBack due={due} asking={asking} onNo={() => setAsking(null)} onYes={(looked) => void acts.pull(due, asking.outcome, looked ? { looked: true } : {})} />;
+  if (minutes !== null && wentOnAt !== step) return <AwayPanel due={due} state={state} acts={acts} minutes={minutes} onGoOn={() => setWentOnAt(step)} />;
+  if (asking) return <AskBack due={due} asking={asking} onNo={() => setAsked(null)} onYes={(looked) => void acts.pull(due, asking.outcome, looked ? { looked: true } : {})} />;
   return (
     <View style={styles.panel}>
       <PullHead due={due} state={state} isHuge={hands.huge} />
