@@ -6,7 +6,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
 import { buildWeb } from '../scripts/build-web.mjs';
-import { clusterIn } from '../scripts/cluster.mjs';
+import { clusterIn, keyFolder } from '../scripts/cluster.mjs';
 import { root } from '../scripts/install.mjs';
 import { measureAppend } from './append.mjs';
 import { measureFind } from './find.mjs';
@@ -19,6 +19,7 @@ export async function bench(args) {
   fs.chmodSync(home, 0o755);
   const cluster = clusterIn(home);
   const servers = [];
+  process.env.KEY_DIR = keyFolder(home);
   try {
     const web = path.join(home, 'web');
     fs.cpSync(buildWeb(), web, { recursive: true });

@@ -8,7 +8,7 @@ export const TEMPLATE = 'stennet_e2e';
 /** The web app, a cluster of the tests' own, and a database that each test copies. */
 export default async function globalSetup(): Promise<() => void> {
   const root = process.cwd();
-  const { clusterIn } = await import('../scripts/cluster.mjs');
+  const { clusterIn, keyFolder } = await import('../scripts/cluster.mjs');
   const { buildWeb } = await import('../scripts/build-web.mjs');
   const home = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-e2e-'));
   fs.chmodSync(home, 0o755);
@@ -20,9 +20,10 @@ export default async function globalSetup(): Promise<() => void> {
   const urls = cluster.ensureDatabase(TEMPLATE);
   execFileSync(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], {
     cwd: root,
-    env: { ...process.env, OWNER_DATABASE_URL: urls.owner },
+    env: { ...process.env, OWNER_DATABASE_URL: urls.owner, KEY_DIR: keyFolder(home) },
   });
   process.env.STENNET_E2E_HOME = home;
+  process.env.KEY_DIR = keyFolder(home);
   process.env.STENNET_E2E_WEB = web;
   return () => {
     cluster.destroy();

@@ -100,7 +100,7 @@ test('another device looks on, takes over, looks at every stripe, and the first 
   await mei.tapMap(told);
   await expect(told).toBeVisible();
   await expect(mei.button('Correct the last one')).toHaveCount(0);
-  await mei.button('Close').click();
+  await mei.button('Back to the work').click();
   await mei.tap('Take over here');
   await expect(mei.page.getByText('Look at every stripe')).toBeVisible();
   for (let bolt = 1; bolt <= 10; bolt += 1) {

@@ -1,4 +1,4 @@
-// Bundles the server's two programs and the benches' helpers; packages from npm stay outside.
+// Bundles the server's programs and the benches' helpers; packages from npm stay outside.
 import { build } from 'esbuild';
 import fs from 'node:fs';
 import path from 'node:path';
@@ -7,14 +7,14 @@ import { fileURLToPath } from 'node:url';
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 await build({
   absWorkingDir: root,
-  entryPoints: ['server/src/main.ts', 'server/src/prepareDatabase.ts'],
+  entryPoints: ['server/src/main.ts', 'server/src/prepareDatabase.ts', 'server/src/verify.ts'],
   outdir: 'server/dist',
   bundle: true,
   platform: 'node',
   format: 'esm',
   target: 'node20',
   loader: { '.sql': 'text' },
-  external: ['@node-rs/argon2', 'express', 'express-static-gzip', 'compression', 'helmet', 'papaparse', 'pdfkit', 'pg', 'pino', 'pino-http', 'sharp'],
+  external: ['@node-rs/argon2', 'express', 'fflate', 'ics', 'qrcode', 'express-static-gzip', 'compression', 'helmet', 'papaparse', 'pdfkit', 'pg', 'pino', 'pino-http', 'sharp'],
   logLevel: 'warning',
 });
 

@@ -16,3 +16,4 @@ export interface Urls {
 export function clusterIn(home: string | undefined): Cluster;
 export function dataHome(): string;
 export function postgresProgram(name: string): string | undefined;
+export function keyFolder(home: string): string;

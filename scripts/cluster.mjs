@@ -40,6 +40,21 @@ function own(dir, mode) {
   if (o.uid !== undefined) fs.chownSync(dir, o.uid, o.gid);
 }
 
+/** Where shops' signing keys lie: beside the cluster, never in it; only the server's user reads them. */
+export function keyFolder(home) {
+  const folder = path.join(home, 'keys');
+  fs.mkdirSync(folder, { recursive: true, mode: 0o700 });
+  if (isRoot) {
+    const nobody = fs
+      .readFileSync('/etc/passwd', 'utf8')
+      .split('\n')
+      .map((l) => l.split(':'))
+      .find((f) => f[0] === 'nobody');
+    if (nobody) fs.chownSync(folder, Number(nobody[2]), Number(nobody[3]));
+  }
+  return folder;
+}
+
 function run(name, args, { env = {}, ok = false } = {}) {
   const result = spawnSync(postgresProgram(name), args, {
     cwd: '/',

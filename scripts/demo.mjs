@@ -4,7 +4,7 @@ import fs from 'node:fs';
 import net from 'node:net';
 import path from 'node:path';
 import { buildWeb } from './build-web.mjs';
-import { clusterIn, dataHome } from './cluster.mjs';
+import { clusterIn, dataHome, keyFolder } from './cluster.mjs';
 import { ensurePackages, ensurePostgres, Refusal, root } from './install.mjs';
 
 const DATABASE = 'stennet_demo';
@@ -39,11 +39,11 @@ export async function demo(args) {
     await cluster.start();
     if (args.includes('--fresh')) cluster.dropDatabase(DATABASE);
     const urls = cluster.ensureDatabase(DATABASE);
-    node(['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], { OWNER_DATABASE_URL: urls.owner });
+    node(['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], { OWNER_DATABASE_URL: urls.owner, KEY_DIR: keyFolder(home) });
     server = spawn(process.execPath, ['server/dist/main.js'], {
       cwd: root,
       stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DATABASE_URL: urls.app, PORT: String(port), WEB_DIR: web, LOG_LEVEL: process.env.LOG_LEVEL ?? 'silent' },
+      env: { ...process.env, DATABASE_URL: urls.app, KEY_DIR: keyFolder(home), PORT: String(port), WEB_DIR: web, LOG_LEVEL: process.env.LOG_LEVEL ?? 'silent' },
       detached: true, // Ctrl-C reaches this process first, which stops the server before its database
     });
     server.once('exit', (code) => {

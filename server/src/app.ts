@@ -9,6 +9,13 @@ import { pinoHttp } from 'pino-http';
 import { AppError } from '@stennet/core/errors';
 import { answerErrors, requireSameOrigin } from './http/guards';
 import type { Deps } from './http/serve';
+import { calendarRoutes } from './followUps/calendar';
+import { followUpRoutes } from './followUps/followUps';
+import { foreignRoutes } from './record/foreign';
+import { historyRoutes } from './record/history';
+import { recordOutRoutes } from './record/recordOut';
+import { signRoutes } from './record/sign';
+import { shopRoutes } from './routes/shop';
 import { orderRoutes } from './routes/orders';
 import { runRoutes } from './routes/runs';
 import { sheetRoutes } from './routes/sheets';
@@ -47,6 +54,7 @@ export function createApp(options: AppOptions): Express {
   // A file streams in past the reader of small bodies.
   importRoutes(app, options);
   photoRoutes(app, options);
+  foreignRoutes(app, options);
   app.use('/api', express.json({ limit: '256kb', strict: true }));
   sessionRoutes(app, options);
   orderRoutes(app, options);
@@ -59,6 +67,12 @@ export function createApp(options: AppOptions): Express {
   exportRoutes(app, options);
   printRoutes(app, options);
   partsListRoutes(app, options);
+  signRoutes(app, options);
+  recordOutRoutes(app, options);
+  historyRoutes(app, options);
+  followUpRoutes(app, options);
+  calendarRoutes(app, options);
+  shopRoutes(app, options);
   app.use('/api', () => {
     throw new AppError('NOT_FOUND');
   });
@@ -71,7 +85,8 @@ export function createApp(options: AppOptions): Express {
 }
 
 /** No cookies, no bodies, no addresses of private feeds: what the log keeps of a request. */
-const briefRequest = (req: { id: unknown; method: string; url: string }): object => ({ id: req.id, method: req.method, path: req.url.split('?')[0] });
+const briefRequest = (req: { id: unknown; method: string; url: string }): object => ({ id: req.id, method: req.method, path: pathOf(req.url) });
+const pathOf = (url: string): string | undefined => (url.startsWith('/api/feed/') ? '/api/feed/…' : url.split('?')[0]);
 const briefResponse = (res: { statusCode: number }): object => ({ status: res.statusCode });
 
 // React Native for web and its fonts put style elements into the page: styles need 'unsafe-inline', scripts do not.

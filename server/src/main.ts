@@ -2,6 +2,7 @@ import http from 'node:http';
 import path from 'node:path';
 import { createApp } from './app';
 import { assertHarmlessRole, openDatabase } from './db/database';
+import { keysIn } from './record/keys';
 import { dropRoot } from './dropRoot';
 
 // The process that serves: environment in, listening socket out. `./stennet demo` starts it.
@@ -25,6 +26,7 @@ async function main(): Promise<void> {
     secureCookie: process.env.STENNET_SECURE === '1',
     // Beside this program, wherever it was started from.
     fonts: path.join(path.dirname(path.resolve(process.argv[1] ?? '')), 'fonts'),
+    keys: keysIn(env('KEY_DIR')),
     logLevel: process.env.LOG_LEVEL ?? 'info',
     ...(process.env.WEB_DIR ? { web: process.env.WEB_DIR } : {}),
   });

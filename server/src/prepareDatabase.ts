@@ -1,4 +1,5 @@
 import { migrate } from './db/migrate';
+import { keysIn } from './record/keys';
 import { seedDemo } from './demo/seedDemo';
 
 // Before the server starts: migrations as the owner of the tables, then, where asked, the demo world.
@@ -10,7 +11,9 @@ async function main(): Promise<void> {
   const ran = await migrate(url, migrations);
   if (ran.length > 0) console.log(`migrations run: ${ran.join(', ')}`);
   const now = process.env.STENNET_NOW ? new Date(process.env.STENNET_NOW) : new Date();
-  if (demo && (await seedDemo(url, demo, now))) console.log('demo data written');
+  const keys = process.env.KEY_DIR;
+  if (demo && !keys) throw new Error('KEY_DIR is needed: the demo’s records are signed');
+  if (demo && keys && (await seedDemo(url, demo, now, keysIn(keys)))) console.log('demo data written');
 }
 
 main().catch((error: unknown) => {

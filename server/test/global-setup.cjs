@@ -8,16 +8,17 @@ module.exports = async () => {
   const root = path.resolve(__dirname, '../..');
   const home = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-test-'));
   fs.chmodSync(home, 0o755);
-  const { clusterIn } = await import('../../scripts/cluster.mjs');
+  const { clusterIn, keyFolder } = await import('../../scripts/cluster.mjs');
   const cluster = clusterIn(home);
   await cluster.start();
   const urls = cluster.ensureDatabase('stennet_test');
   execFileSync(process.execPath, [path.join(root, 'scripts/build-server.mjs')], { cwd: root, stdio: 'inherit' });
   execFileSync(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], {
     cwd: root,
-    env: { ...process.env, OWNER_DATABASE_URL: urls.owner },
+    env: { ...process.env, OWNER_DATABASE_URL: urls.owner, KEY_DIR: keyFolder(home) },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
+  process.env.TEST_KEY_DIR = keyFolder(home);
   process.env.TEST_DATABASE_URLS = JSON.stringify(urls);
   globalThis.stennetTest = { cluster, home };
 };

@@ -8,6 +8,7 @@ import type { RunEvent } from '@stennet/core/run';
 import { wrenchesOf, type ShopTool } from '@stennet/core/prepare';
 import type { Wrench } from '@stennet/core/quantity';
 import { createApp } from '../src/app';
+import { keysIn, type Keys } from '../src/record/keys';
 import { openDatabase, type Database } from '../src/db/database';
 
 type Urls = Record<'admin' | 'owner' | 'app', string>;
@@ -25,6 +26,7 @@ export class House {
   private readonly database = `test_${process.pid}_${Math.floor(Math.random() * 1e9)}`;
   readonly urls: Urls = { admin: at(template.admin, this.database), owner: at(template.owner, this.database), app: at(template.app, this.database) };
   readonly db: Database = openDatabase(this.urls.app);
+  readonly keys: Keys = keysIn(process.env.TEST_KEY_DIR ?? '');
   readonly app: Express = createApp({
     db: this.db,
     now: () => this.clock,
@@ -32,6 +34,7 @@ export class House {
     secureCookie: false,
     logLevel: 'silent',
     fonts: path.resolve(__dirname, '../dist/fonts'),
+    keys: this.keys,
   });
   readonly admin = new pg.Client({ connectionString: this.urls.admin });
   private made = 0;

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { ORDER_STATES } from '../order/names';
-import { textOf, UuidSchema } from './text';
+import { FOLLOW_UP_STATES } from '../followUp/followUp';
+import { DaySchema, KeySchema, textOf, UuidSchema } from './text';
 
 /** Bodies are read strictly: an unknown field is refused. */
 export const SignInBody = v.strictObject({ name: textOf(80), password: textOf(200) });
@@ -31,3 +32,18 @@ export const DiscQuery = v.strictObject({ drive: v.optional(v.picklist(['1/4', '
 /** Where a piece of a photo begins, and how long the whole is. */
 const bytes = v.pipe(v.string(), v.regex(/^\d{1,8}$/), v.transform(Number));
 export const PieceQuery = v.strictObject({ start: bytes, size: v.pipe(bytes, v.minValue(1), v.maxValue(12_000_000)) });
+/** How a record leaves: on paper, as a document that can be checked, as a table. */
+export const RecordQuery = v.strictObject({ form: v.picklist(['pdf', 'json', 'csv']) });
+const dayWord = v.optional(DaySchema);
+/** Where something is looked for in what was tightened. before: what the last answer ended with. */
+export const HistoryQuery = v.variant('by', [
+  v.strictObject({ by: v.literal('vehicle'), vin: v.pipe(v.string(), v.toUpperCase(), v.regex(/^[A-Z0-9]{17}$/)), ...page() }),
+  v.strictObject({ by: v.literal('joint'), engine: textOf(30), kind: KeySchema, ...page() }),
+  v.strictObject({ by: v.literal('wrench'), tool: UuidSchema, from: dayWord, to: dayWord, ...page() }),
+  v.strictObject({ by: v.literal('sheet'), sheet: KeySchema, revision: v.pipe(v.string(), v.regex(/^[A-Z]{1,3}$/)), ...page() }),
+  v.strictObject({ by: v.literal('lot'), lot: textOf(40), ...page() }),
+]);
+function page() {
+  return { before: v.optional(v.pipe(v.string(), v.regex(/^[0-9T:.Z-]{20,30}~[0-9a-f-]{36}$/))), form: v.optional(v.literal('csv')) };
+}
+export const FollowUpsQuery = v.strictObject({ state: v.optional(v.picklist(FOLLOW_UP_STATES)), order: v.optional(UuidSchema) });

@@ -7,11 +7,11 @@ describe('permissions', () => {
   test('who may tighten, who may only look', () => {
     const table = Object.fromEntries(ROLES.map((role) => [role, (Object.keys(permissions) as Permission[]).filter((p) => isAllowed(role, p))]));
     expect(table).toEqual({
-      lead: ['order.read', 'order.write', 'run.read', 'run.write', 'sheet.read', 'sheet.write', 'sheet.approve', 'tool.read', 'tool.write'],
+      lead: ['order.read', 'order.write', 'run.read', 'run.write', 'sheet.read', 'sheet.write', 'sheet.approve', 'tool.read', 'tool.write', 'shop.write'],
       technician: ['order.read', 'order.write', 'run.read', 'run.write', 'sheet.read', 'sheet.write', 'tool.read'],
       adviser: ['order.read', 'order.write', 'run.read', 'sheet.read', 'tool.read'],
       apprentice: ['order.read', 'run.read', 'sheet.read', 'tool.read'],
-      owner: ['order.read', 'run.read', 'sheet.read', 'tool.read'],
+      owner: ['order.read', 'run.read', 'sheet.read', 'tool.read', 'shop.write'],
     });
   });
 

@@ -1,5 +1,34 @@
 export { isAllowed, permissions, ROLES, type Permission, type Role } from './permissions';
 export { routes, type RouteName } from './routes';
-export { ChangesQuery, DiscQuery, ExportQuery, FindQuery, ImportQuery, OrdersQuery, PartsQuery, PieceQuery, SignInBody, SwitchShopBody } from './bodies';
-export { jointSeen, replies, runName, type Appended, type Entry, type Joint, type Me, type Order, type Person, type RunBrief, type Shop } from './replies';
+export {
+  ChangesQuery,
+  DiscQuery,
+  ExportQuery,
+  FindQuery,
+  FollowUpsQuery,
+  HistoryQuery,
+  ImportQuery,
+  OrdersQuery,
+  PartsQuery,
+  PieceQuery,
+  RecordQuery,
+  SignInBody,
+  SwitchShopBody,
+} from './bodies';
+export {
+  jointSeen,
+  replies,
+  runName,
+  type Appended,
+  type Entry,
+  type FollowUp,
+  type HistoryLine,
+  type Joint,
+  type Me,
+  type Order,
+  type Person,
+  type RunBrief,
+  type Shop,
+  type Signing,
+} from './replies';
 export { DaySchema, finite, FastenerIdSchema, KeySchema, textOf, TimeSchema, UuidSchema } from './text';

@@ -12,6 +12,7 @@ export const permissions = {
   'sheet.approve': ['lead'],
   'tool.read': ['lead', 'technician', 'adviser', 'apprentice', 'owner'],
   'tool.write': ['lead'],
+  'shop.write': ['lead', 'owner'],
 } as const satisfies Record<string, readonly Role[]>;
 export type Permission = keyof typeof permissions;
 

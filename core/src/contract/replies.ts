@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import type { OrderEntry } from '../order/entries';
 import type { JointSeen } from '../order/jointState';
 import { TAKE_APART } from '../procedure/parts';
+import { FOLLOW_UP_KINDS, FOLLOW_UP_STATES } from '../followUp/followUp';
 import { ENTRY_KINDS, ORDER_STATES } from '../order/names';
 import { UNIT_CODES } from '../quantity/unit';
 import { ROLES } from './permissions';
@@ -17,6 +18,8 @@ export const ShopSchema = v.object({
   timeZone: v.string(),
   paper: v.picklist(['A4', 'Letter']),
   torqueUnit: v.picklist(UNIT_CODES),
+  /** Every record is signed by a second person too. */
+  secondSignature: v.optional(v.boolean(), false),
 });
 export const MeSchema = v.object({
   person: v.object({ id, name: v.string() }),
@@ -36,6 +39,7 @@ const RunBriefSchema = v.object({
   /** Which bank, cap or cylinder, where the joint occurs several times. */
   instance: v.optional(nullableText, null),
   state: v.picklist(['open', 'paused', 'finished']),
+  signing: v.optional(v.picklist(['open', 'wantsSecond', 'signed']), 'open'),
   holderPerson: v.string(),
   holderDevice: id,
   holderDeviceName: v.string(),
@@ -110,6 +114,27 @@ export interface Entry<B extends OrderEntry = OrderEntry> {
   body: B;
 }
 
+export const FollowUpSchema = v.object({
+  id,
+  joint: id,
+  after: v.string(),
+  kind: v.picklist(FOLLOW_UP_KINDS),
+  text: v.string(),
+  distanceKm: v.nullable(v.number()),
+  days: v.nullable(v.number()),
+  celsius: v.nullable(v.number()),
+  since: v.string(),
+  sinceKm: v.number(),
+  dueOn: v.string(),
+  state: v.picklist(FOLLOW_UP_STATES),
+  note: nullableText,
+  seenKm: v.nullable(v.number()),
+  by: nullableText,
+  at: nullableText,
+  version: v.number(),
+});
+export type FollowUp = v.InferOutput<typeof FollowUpSchema>;
+
 export const OrderSchema = v.object({
   id,
   number: v.string(),
@@ -124,6 +149,7 @@ export const OrderSchema = v.object({
   openedAt: v.optional(v.string(), ''),
   jobs: v.array(v.object({ id, title: v.string(), kind: v.optional(v.string(), 'other'), joints: v.array(JointSchema) })),
   entries: v.optional(EntriesSchema, []),
+  followUps: v.optional(v.array(FollowUpSchema), []),
 });
 export type Order = v.InferOutput<typeof OrderSchema>;
 
@@ -141,6 +167,64 @@ export const AppendedSchema = v.object({
   refused: v.nullable(v.object({ id, code: v.string(), params: v.record(v.string(), v.union([v.string(), v.number()])) })),
 });
 export type Appended = v.InferOutput<typeof AppendedSchema>;
+/** What falls due, with whose vehicle it is. */
+const DueSchema = v.object({
+  ...FollowUpSchema.entries,
+  order: id,
+  number: v.string(),
+  customer: v.string(),
+  vehicle: OrderSchema.entries.vehicle,
+  jointName: v.string(),
+  /** Usual distance of this vehicle in a day, as far as its odometer was seen. */
+  kmPerDay: v.number(),
+});
+export type Due = v.InferOutput<typeof DueSchema>;
+
+export const HistoryLineSchema = v.object({
+  run: id,
+  order: id,
+  number: v.string(),
+  customer: v.string(),
+  vehicle: OrderSchema.entries.vehicle,
+  joint: v.string(),
+  part: v.string(),
+  instance: nullableText,
+  state: v.picklist(['open', 'paused', 'finished']),
+  signing: v.picklist(['open', 'wantsSecond', 'signed']),
+  sheet: v.string(),
+  revision: v.string(),
+  title: v.string(),
+  at: v.string(),
+  /** Of the wrench that was asked for. */
+  use: v.optional(v.nullable(v.object({ firstAt: v.string(), lastAt: v.string(), pulls: v.number(), readings: v.number(), ratio: v.nullable(v.number()) })), null),
+});
+export type HistoryLine = v.InferOutput<typeof HistoryLineSchema>;
+
+export const SigningSchema = v.object({
+  state: v.picklist(['open', 'wantsSecond', 'signed']),
+  wantsSecond: v.boolean(),
+  words: v.array(
+    v.object({
+      id,
+      kind: v.picklist(['technician', 'second', 'addendum']),
+      person: v.string(),
+      name: v.string(),
+      role: v.string(),
+      at: v.string(),
+      text: v.optional(v.string(), ''),
+    }),
+  ),
+  /** How many entries the server has. */
+  position: v.number(),
+  headHash: v.string(),
+  fingerprint: v.string(),
+  /** What does not fit, where something does not. */
+  fault: nullableText,
+  /** Why it cannot be signed now. */
+  mayNot: v.nullable(v.object({ code: v.string(), params: v.record(v.string(), v.union([v.string(), v.number()])) })),
+});
+export type Signing = v.InferOutput<typeof SigningSchema>;
+
 export const OkSchema = v.object({ ok: v.literal(true) });
 
 /** What every screen may need; what only a run or a sheet needs stands in `contract/run`, which loads with them. */
@@ -167,4 +251,17 @@ export const replies = {
   appendRunEvents: AppendedSchema,
   discardDraft: OkSchema,
   setJointSheet: OkSchema,
+  signatures: SigningSchema,
+  signRun: SigningSchema,
+  takeForeign: v.object({ taken: v.number(), records: v.array(v.object({ run: id, number: v.string(), joint: v.string(), from: v.string(), fault: nullableText })) }),
+  history: v.object({
+    lines: v.array(HistoryLineSchema),
+    foreign: v.array(v.object({ run: id, number: v.string(), joint: v.string(), from: v.string(), fingerprint: v.string(), at: v.string() })),
+    next: nullableText,
+  }),
+  followUps: v.object({ due: v.array(DueSchema), hasFeed: v.boolean() }),
+  settleFollowUp: OkSchema,
+  makeFeed: v.object({ path: v.string() }),
+  dropFeed: OkSchema,
+  saveShop: OkSchema,
 } as const;

@@ -5,6 +5,8 @@ const codes = Object.keys(catalogue) as ErrorCode[];
 test.each(codes)('%s says what is wrong and what to do now, in whole sentences', (code) => {
   const error = new AppError(code, {
     where: 'x',
+    fault: 'Entry 3 is the first that does not fit.',
+    joint: 'Cylinder head',
     minutes: 3,
     role: 'adviser',
     expected: 4,

@@ -121,6 +121,8 @@ export const SheetSchema = v.strictObject({
   after: v.pipe(v.array(AfterSchema), v.maxLength(30)),
   /** Sheets that must be finished first when a job chains them. */
   requires: v.pipe(v.array(KeySchema), v.maxLength(8)),
+  /** What is tightened by it is signed by a second person too, whatever the shop's own rule. */
+  secondSignature: v.optional(v.boolean()),
   conflicts: v.pipe(v.array(v.strictObject({ sheet: KeySchema, value: QuantitySchema, why: textOf(200) })), v.maxLength(8)),
   cautions: v.pipe(v.array(textOf(200)), v.maxLength(12)),
 });

@@ -25,6 +25,8 @@ export interface Formatter {
   published(q: Quantity): string;
   time(at: Date): string;
   date(at: Date): string;
+  /** A calendar day, whatever the zone. @example day('2026-03-01') // '1 Mar 2026' */
+  day(iso: string): string;
   dateTime(at: Date): string;
   /** “25 minutes ago”, coarse on purpose. */
   ago(at: Date, now: Date): string;
@@ -56,6 +58,7 @@ export function createFormatter(style: ShopStyle): Formatter {
   const zone = { timeZone: style.timeZone } as const;
   const time = new Intl.DateTimeFormat(style.locale, { ...zone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
   const date = new Intl.DateTimeFormat(style.locale, { ...zone, day: 'numeric', month: 'short', year: 'numeric' });
+  const wholeDay = new Intl.DateTimeFormat(style.locale, { timeZone: 'UTC', day: 'numeric', month: 'short', year: 'numeric' });
   const price = new Intl.NumberFormat(style.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
   const relative = new Intl.RelativeTimeFormat(style.locale, { numeric: 'auto' });
 
@@ -68,6 +71,7 @@ export function createFormatter(style: ShopStyle): Formatter {
     published: (q) => (q.unit === 'deg' ? angle(q.value) : joined(number(q.value, q.unit === 'mm' || q.unit === '[in_i]' ? 3 : 1), units[q.unit].symbol).text),
     time: (at) => time.format(at),
     date: (at) => date.format(at),
+    day: (iso) => wholeDay.format(new Date(iso)),
     dateTime: (at) => `${date.format(at)}, ${time.format(at)}`,
     ago: (at, now) => agoText(relative, now.getTime() - at.getTime()),
     price: (cents) => price.format(cents / 100),

@@ -2,3 +2,9 @@ export { canonicalJson, firstBreak, GENESIS_HASH, sealEvent, sha256Hex, sha256Of
 export { measuredIn, type MeasuredValue } from './measuredIn';
 export { seenIn, type RecordedSight } from './seenIn';
 export { pullsIn, runRecord, takesPart, type RecordedFastener, type RecordedPull, type RecordedWord, type RunRecord } from './runRecord';
+export { PULL_COLUMNS, pullRows, recordDocument, type RecordDocument } from './recordDocument';
+export { RecordFileSchema, type RecordFile } from './recordFile';
+export { SIGNED_KINDS, SignedWordSchema, signingState, wordHash, wordText, type SignedKind, type SignedRow, type SignedWord } from './signedWord';
+export { faultText, verifyRecordFile, verifyRun, wordIn, type ChainRow, type Fault, type FitsKey } from './verifyRecord';
+export { boltLabel, cellText, deviationText, fastenerLabel, METHOD_TEXT, OUTCOME_TEXT, saidText, sightResult, sightTitle } from './words';
+export { wrenchUses, type WrenchUse } from './wrenchUse';

@@ -1,7 +1,7 @@
 import { seatsOf, stageIndex, type Sheet, type Stage } from '../procedure';
 import type { Quantity } from '../quantity';
 import { seenIn, type RecordedSight } from './seenIn';
-import { evolve, initialState, judgePull, seatIdOf, taskOf, type Deviation, type EventOf, type RunEvent, type RunState, type Verdict } from '../run';
+import { evolve, initialState, judgePull, seatIdOf, taskOf, toolFor, type Deviation, type EventOf, type RunEvent, type RunState, type Verdict } from '../run';
 
 /** One pull as the record shows it: what was aimed at, what was said, by whom, when. */
 export interface RecordedPull {
@@ -16,6 +16,7 @@ export interface RecordedPull {
   reading: Quantity | null;
   verdict: Verdict;
   wrench: string | null;
+  wrenchId: string | null;
   person: string;
   deviceTime: string;
   /** Taken back: the bolt had not been turned. Shown, not counted. */
@@ -112,6 +113,7 @@ function recorded(state: RunState, event: EventOf<'pulled'>): RecordedPull {
     reading: payload.reading ?? null,
     verdict: judgePull(state.sheet, state.progress, payload).verdict,
     wrench: payload.wrench ? (wrenchNames(state).get(payload.wrench) ?? null) : null,
+    wrenchId: payload.wrench ?? null,
     person: event.person,
     deviceTime: event.deviceTime,
     undone: false,
@@ -122,11 +124,15 @@ function recorded(state: RunState, event: EventOf<'pulled'>): RecordedPull {
 /** Confirmed together: each fastener has its line, and each line says so. */
 function together(state: RunState, event: EventOf<'passConfirmed'>): RecordedPull[] {
   const { payload, ...envelope } = event;
+  const { sheet, progress } = state;
+  const index = stageIndex(sheet, payload.stage);
+  const wrench = toolFor(sheet, progress, taskOf(sheet, progress, index, 0))?.wrench?.id;
+  const used = wrench ? { wrench } : {};
   return payload.fasteners.map((fastener) =>
     recorded(state, {
       ...envelope,
       type: 'pulled',
-      payload: { fastener, stage: payload.stage, pass: payload.pass, outcome: payload.outcome, method: 'confirmedTogether', verdict: 'inTolerance', core: '' },
+      payload: { fastener, stage: payload.stage, pass: payload.pass, outcome: payload.outcome, method: 'confirmedTogether', verdict: 'inTolerance', core: '', ...used },
     }),
   );
 }

@@ -26,7 +26,7 @@ export { isBroken, WAYS, type Way } from './hold';
 export { isRung, rungText, rungsOf, type Rung } from './ladder';
 export { judgedFor } from './foldStep';
 export { clocks, type RunningClock } from './clocks';
-export { methodsFor, settingOf } from './tools';
+export { methodsFor, settingOf, toolFor } from './tools';
 export { targetOf, taskOf, isTorque, type Task } from './task';
 export { fastenerId, hasTurned, lifeOf, neighboursOf, openTogether, owedStage, seatIdOf } from './seats';
 export { judgePull, timeOf } from './foldPull';

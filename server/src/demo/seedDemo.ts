@@ -11,7 +11,11 @@ import insertEntry from '../db/queries/insertEntry.sql';
 import insertOrder from '../db/queries/insertOrder.sql';
 import savePin from '../db/queries/savePin.sql';
 import saveTool from '../db/queries/saveTool.sql';
+import type { Keys } from '../record/keys';
 import { hashPassword } from '../http/passwords';
+import { Past, type PastRun } from './seedPast';
+
+const DAY_MS = 86_400_000;
 
 interface World {
   password: string;
@@ -38,6 +42,9 @@ interface DemoShop {
     concern: string;
     bay: string;
     promisedInHours: number;
+    /** Opened so long ago; its runs stand in past.json, signed in this order. */
+    daysAgo?: number;
+    runs?: PastRun[];
     state: string;
     by: string;
     entries?: { id: string; person: string; hoursAgo: number; body: unknown }[];
@@ -46,7 +53,7 @@ interface DemoShop {
 }
 
 /** Fills an empty database with the demo world, its dates near `now`. A database that has shops is left as it is. */
-export async function seedDemo(ownerUrl: string, folder: string, now: Date): Promise<boolean> {
+export async function seedDemo(ownerUrl: string, folder: string, now: Date, keys: Keys): Promise<boolean> {
   const world = JSON.parse(fs.readFileSync(path.join(folder, 'world.json'), 'utf8')) as World;
   const client = new pg.Client({ connectionString: ownerUrl });
   await client.connect();
@@ -55,7 +62,7 @@ export async function seedDemo(ownerUrl: string, folder: string, now: Date): Pro
     await client.query('begin');
     const hash = await hashPassword(world.password);
     for (const p of world.people) await client.query('insert into account values ($1, $2, $3, $4)', [p.id, p.name, p.name.toLowerCase(), hash]);
-    for (const shop of world.shops) await seedShop(client, shop, world, folder, now);
+    for (const shop of world.shops) await seedShop(client, shop, world, folder, now, keys);
     await client.query('commit');
     return true;
   } finally {
@@ -63,8 +70,8 @@ export async function seedDemo(ownerUrl: string, folder: string, now: Date): Pro
   }
 }
 
-async function seedShop(client: pg.Client, shop: DemoShop, world: World, folder: string, now: Date): Promise<void> {
-  const days = (n: number): string => new Date(now.getTime() + n * 86_400_000).toISOString().slice(0, 10);
+async function seedShop(client: pg.Client, shop: DemoShop, world: World, folder: string, now: Date, keys: Keys): Promise<void> {
+  const days = (n: number): string => new Date(now.getTime() + n * DAY_MS).toISOString().slice(0, 10);
   const nameOf = (id: string): string | undefined => world.people.find((p) => p.id === id)?.name;
   await client.query("select set_config('stennet.shop', $1, true)", [shop.id]);
   await client.query('insert into shop values ($1, $2, $3, $4, $5, $6)', [shop.id, shop.name, shop.locale, shop.timeZone, shop.paper, shop.torqueUnit]);
@@ -80,13 +87,16 @@ async function seedShop(client: pg.Client, shop: DemoShop, world: World, folder:
   }
   for (const pin of shop.pins) await client.query(savePin, [shop.id, pin.person, await hashPassword(pin.pin), now]);
   for (const o of shop.orders) await seedOrder(client, shop.id, o, now);
+  const past = new Past(client, shop, folder, keys, nameOf);
+  for (const o of shop.orders) if (o.runs) await past.seed(o.runs, new Date(now.getTime() - (o.daysAgo ?? 0) * DAY_MS));
 }
 
 async function seedOrder(client: pg.Client, shop: string, o: DemoShop['orders'][number], now: Date): Promise<void> {
+  const opened = new Date(now.getTime() - (o.daysAgo ?? 0) * DAY_MS);
   const promised = new Date(now.getTime() + o.promisedInHours * 3_600_000);
   promised.setMinutes(promised.getMinutes() < 30 ? 0 : 30, 0, 0);
   const at = [shop, o.id, o.number, JSON.stringify(o.vehicle), o.odometer.value, o.odometer.unit, o.customer, o.concern, o.bay, promised];
-  await client.query(insertOrder, [...at, o.by, now]);
+  await client.query(insertOrder, [...at, o.by, opened]);
   await client.query('update repair_order set state = $2 where id = $1', [o.id, o.state]);
   for (const [place, job] of o.jobs.entries()) {
     await client.query('insert into job values ($1, $2, $3, $4, $5, $6)', [shop, job.id, o.id, job.title, place, job.kind]);

@@ -4,6 +4,7 @@ import { isAllowed, KeySchema, routes, UuidSchema, type RouteName } from '@stenn
 import { allBodies, type BodyOf, type ReplyOf } from '@stennet/core/contract/run';
 import { AppError } from '@stennet/core/errors';
 import type { Client, Database } from '../db/database';
+import type { Keys } from '../record/keys';
 import { requireSession, type Session } from './session';
 
 export interface Deps {
@@ -13,6 +14,8 @@ export interface Deps {
   secureCookie: boolean;
   /** Folder of the fonts that go on paper. */
   fonts: string;
+  /** What records are sealed and signed with. */
+  keys: Keys;
 }
 
 export interface Call<R extends RouteName> {
@@ -54,7 +57,13 @@ export function register(app: Express, name: RouteName, handler: RequestHandler)
 
 const lower = v.pipe(UuidSchema, v.toLowerCase());
 const vin = v.pipe(v.string(), v.toUpperCase(), v.regex(/^[A-Z0-9]{17}$/));
-const NAMES: Record<string, v.GenericSchema<unknown, string>> = { sheet: KeySchema, revision: KeySchema, vin, photo: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)) };
+const NAMES: Record<string, v.GenericSchema<unknown, string>> = {
+  sheet: KeySchema,
+  revision: KeySchema,
+  vin,
+  photo: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)),
+  token: v.pipe(v.string(), v.regex(/^[\w-]{43}\.ics$/)),
+};
 
 /** What stands in the address: ids, except where a sheet or a vehicle is named. */
 export function namesIn(req: Request): Record<string, string> {

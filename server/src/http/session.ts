@@ -35,6 +35,7 @@ interface SessionRow {
   role: Role;
   shop: string;
   shop_name: string;
+  second_signature: boolean;
   locale: string;
   time_zone: string;
   paper: Shop['paper'];
@@ -51,7 +52,7 @@ export async function requireSession(db: Database, req: Request, now: Date): Pro
   return {
     person: { id: row.account, name: row.name },
     role: row.role,
-    shop: { id: row.shop, name: row.shop_name, locale: row.locale, timeZone: row.time_zone, paper: row.paper, torqueUnit: row.torque_unit },
+    shop: { id: row.shop, name: row.shop_name, locale: row.locale, timeZone: row.time_zone, paper: row.paper, torqueUnit: row.torque_unit, secondSignature: row.second_signature },
   };
 }
 

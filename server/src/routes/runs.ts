@@ -16,7 +16,10 @@ import listRunEvents from '../db/queries/listRunEvents.sql';
 import listStatements from '../db/queries/listStatements.sql';
 import lockRun from '../db/queries/lockRun.sql';
 import updateRunHead from '../db/queries/updateRunHead.sql';
+import { keepFollowUps } from '../followUps/keepFollowUps';
 import { serve, type Call, type Deps } from '../http/serve';
+import type { ShopKey } from '../record/keys';
+import { keepWrenchUses } from '../record/keepWrenchUses';
 import { standingOf } from './standing';
 import { toolsInUse } from './tools';
 import { jointWithSheet, orderLabel } from './orders';
@@ -42,6 +45,9 @@ export function runRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'appendRunEvents', append);
 }
 
+/** What appending needs of a call: the server's own, or the demo's that writes what was done before today. */
+export type AppendCall = Pick<Call<'appendRunEvents'>, 'client' | 'session' | 'params' | 'body'> & { deps: Pick<Deps, 'now' | 'keys'> };
+
 interface RunRow {
   joint: string;
   part: string;
@@ -56,10 +62,11 @@ interface Sealed {
   stored: StoredEvent;
   body: string;
   hash: string;
+  seal: string;
 }
 
 async function storedEvents(client: Client, run: string): Promise<Sealed[]> {
-  const { rows } = await client.query<{ body: string; hash: string }>(listRunEvents, [run]);
+  const { rows } = await client.query<Pick<Sealed, 'body' | 'hash' | 'seal'>>(listRunEvents, [run]);
   return rows.map((r) => ({ ...r, stored: JSON.parse(r.body) as StoredEvent }));
 }
 
@@ -67,7 +74,7 @@ async function storedEvents(client: Client, run: string): Promise<Sealed[]> {
  * Parsed at the edge; then: already stored under this id? same answer. Load, admit with core's own code, append, reply.
  * What comes before a refused event is kept; the refused one and what follows are not.
  */
-async function append({ client, session, params, body, deps }: Call<'appendRunEvents'>): Promise<Appended> {
+export async function append({ client, session, params, body, deps }: AppendCall): Promise<Appended> {
   const run = params.run ?? '';
   for (const e of body.events) {
     if (e.run !== run || e.shop !== session.shop.id) throw new AppError('RUN_UNKNOWN');
@@ -84,13 +91,29 @@ async function append({ client, session, params, body, deps }: Call<'appendRunEv
       body.events[0],
     ),
     earlier,
-    { tools: await toolsInUse(client), said: new Map(said.map((s) => [s.id, s.body])) },
+    { tools: await toolsInUse(client), said: new Map(said.map((s) => [s.id, s.body])), key: deps.keys.of(session.shop.id), isSigned: head.isSigned },
     receivedAt,
   );
   const refused = work.takeAll(body.events, head.sheetHash);
   if (refused && work.answered.length === 0) throw refused.error;
   await store(client, session.shop.id, run, work, body.deviceName);
+  await keepWhatFollows(client, { shop: session.shop.id, run, sheet: head.sheet }, work, earlier, session.person.id, deps.now());
   return { stored: work.answered, refused: refused && { id: refused.id, code: refused.error.code, params: { ...refused.error.params } } };
+}
+
+/** What is found again without replaying: which wrench was used, and what falls due. */
+async function keepWhatFollows(
+  client: Client,
+  at: { shop: string; run: string; sheet: Sheet },
+  { fresh }: Appending,
+  earlier: readonly Sealed[],
+  person: string,
+  now: Date,
+): Promise<void> {
+  const events = fresh.map((s) => s.stored.event);
+  if (events.length === 0) return;
+  await keepWrenchUses(client, at, [...earlier.map((s) => s.stored.event), ...events], events);
+  if (events.some((e) => e.type === 'finished')) await keepFollowUps(client, at.run, { shop: at.shop, person, now });
 }
 
 /** What the stored list stands for; before its first event the part that this one begins. */
@@ -102,12 +125,13 @@ function stateOf(sheet: Sheet, earlier: readonly RunEvent[], first: RunEvent | u
 interface Head {
   sheet: Sheet;
   sheetHash: string;
+  isSigned: boolean;
 }
 
 async function lockedHead(client: Client, run: string, first: RunEvent | undefined, shop: string, deviceName: string, now: string): Promise<Head> {
   const lock = async (): Promise<Head | undefined> => {
-    const row = (await client.query<{ sheet: string; sheet_hash: string }>(lockRun, [run])).rows[0];
-    return row && { sheet: JSON.parse(row.sheet) as Sheet, sheetHash: row.sheet_hash };
+    const row = (await client.query<{ sheet: string; sheet_hash: string; signing: string }>(lockRun, [run])).rows[0];
+    return row && { sheet: JSON.parse(row.sheet) as Sheet, sheetHash: row.sheet_hash, isSigned: row.signing !== 'open' };
   };
   const known = await lock();
   if (known) return known;
@@ -149,7 +173,7 @@ class Appending {
   constructor(
     public state: RunState,
     earlier: readonly Sealed[],
-    private readonly shop: { tools: readonly ListedTool[]; said: ReadonlyMap<string, string> },
+    private readonly shop: { tools: readonly ListedTool[]; said: ReadonlyMap<string, string>; key: ShopKey; isSigned: boolean },
     private readonly receivedAt: string,
   ) {
     this.byId = new Map(earlier.map((s) => [s.stored.event.id, s]));
@@ -175,6 +199,7 @@ class Appending {
       this.answer(known);
       return;
     }
+    if (this.shop.isSigned) throw new AppError('RUN_SIGNED');
     admit(this.state, event);
     if (event.type === 'started' && event.payload.sheetHash !== sheetHash) throw new AppError('SHEET_MISMATCH');
     if (event.type === 'wrenchChosen' && event.payload.wrench) this.assertOurs(event.payload.wrench, event.payload.pendingLead === true);
@@ -182,7 +207,8 @@ class Appending {
     if (event.type === 'used' && this.shop.said.get(event.payload.statement.id) !== canonicalJson(event.payload.statement)) throw new AppError('STATEMENT_UNKNOWN');
     this.state = evolve(this.state, event);
     const stored: StoredEvent = { position: (this.last?.stored.position ?? 0) + 1, receivedAt: this.receivedAt, prevHash: this.last?.hash ?? GENESIS_HASH, event };
-    const sealed = { stored, ...sealEvent(stored) };
+    const { body, hash } = sealEvent(stored);
+    const sealed = { stored, body, hash, seal: this.shop.key.sign(hash) };
     this.byId.set(event.id, sealed);
     this.fresh.push(sealed);
     this.last = sealed;
@@ -228,6 +254,7 @@ async function store(client: Client, shop: string, run: string, work: Appending,
     column((s) => s.stored.event.person),
     column((s) => s.body),
     column((s) => s.hash),
+    column((s) => s.seal),
   ]);
   const newHolder = fresh.some((s) => s.stored.event.type === 'tookOver') ? deviceName : null;
   await client.query(updateRunHead, [

@@ -2,12 +2,13 @@ import * as v from 'valibot';
 import { RunEventSchema } from '../../run/events';
 import { StatementSchema } from '../../run/statement';
 import { SignInBody, SwitchShopBody } from '../bodies';
+import { RecordFileSchema } from '../../record/recordFile';
 import { replies } from '../replies';
 import type { RouteName } from '../routes';
 import { textOf } from '../text';
 import { AddJointBody, ApproveBody, DiscardDraftBody, JointSheetBody, SaveDraftBody } from './libraryBodies';
 import { ApprovedSchema, DraftReplySchema, JointIdSchema, LibraryChangesSchema, LibrarySchema, SavedDraftSchema, VehicleReplySchema } from './libraryReplies';
-import { AddJobBody, CreateOrderBody, OrderStateBody, SaveEntryBody, SaveOrderBody, SaveToolBody, SayBody, SetPinBody } from './orderBodies';
+import { AddJobBody, CreateOrderBody, OrderStateBody, SaveEntryBody, SaveOrderBody, SaveShopBody, SaveToolBody, SayBody, SetPinBody, SettleBody, SignBody } from './orderBodies';
 import { FoundSchema, JointSheetSchema, RunReplySchema, SheetReplySchema } from './runReplies';
 
 export type { Say } from './orderBodies';
@@ -38,6 +39,9 @@ export const allBodies = {
   saveTool: SaveToolBody,
   setPin: SetPinBody,
   sayStatement: SayBody,
+  signRun: SignBody,
+  settleFollowUp: SettleBody,
+  saveShop: SaveShopBody,
 } as const;
 export const runReplies = {
   run: RunReplySchema,
@@ -51,6 +55,7 @@ export const runReplies = {
   libraryChanges: LibraryChangesSchema,
   vehicle: VehicleReplySchema,
   addJoint: JointIdSchema,
+  foreignRecord: RecordFileSchema,
   statements: v.object({ statements: v.array(StatementSchema) }),
   sayStatement: v.object({ statement: StatementSchema }),
 } as const;

@@ -1,7 +1,9 @@
 import * as v from 'valibot';
 import { NewJobSchema, OrderEntrySchema, OrderHeadSchema, ORDER_STATES } from '../../order';
 import { ShopToolSchema } from '../../prepare';
-import { FastenerIdSchema, KeySchema, textOf, UuidSchema } from '../text';
+import { FOLLOW_UP_STATES } from '../../followUp/followUp';
+import { SIGNED_KINDS } from '../../record/signedWord';
+import { FastenerIdSchema, finite, KeySchema, textOf, UuidSchema } from '../text';
 
 const version = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1_000_000));
 
@@ -40,3 +42,18 @@ export const SayBody = v.strictObject({
   ]),
 });
 export type Say = v.InferOutput<typeof SayBody>['say'];
+
+/** position: how many entries the device in front of the person has; where the server has another number, nothing is signed. */
+export const SignBody = v.strictObject({
+  id: UuidSchema,
+  kind: v.picklist(SIGNED_KINDS),
+  position: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(1_000_000)),
+  text: v.optional(textOf(1000)),
+});
+export const SettleBody = v.strictObject({
+  version,
+  state: v.picklist(FOLLOW_UP_STATES),
+  note: v.nullable(textOf(400)),
+  seenKm: v.nullable(v.pipe(finite, v.minValue(0), v.maxValue(5_000_000))),
+});
+export const SaveShopBody = v.strictObject({ secondSignature: v.boolean() });

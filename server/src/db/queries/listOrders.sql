@@ -9,7 +9,7 @@ select o.id, o.number, o.vehicle, o.customer, o.concern, o.bay, o.state, o.versi
         'instances', r.instances, 'takesApart', r.takes_apart,
         'runs', coalesce((
           select json_agg(json_build_object(
-            'id', u.id, 'part', u.part, 'instance', nullif(u.instance, ''), 'state', u.state, 'holderPerson', m.name, 'holderDevice', u.holder_device,
+            'id', u.id, 'part', u.part, 'instance', nullif(u.instance, ''), 'state', u.state, 'signing', u.signing, 'holderPerson', m.name, 'holderDevice', u.holder_device,
             'holderDeviceName', u.holder_device_name, 'lastAt', u.last_at, 'standing', u.standing) order by u.part desc, u.instance)
           from run u join membership m on m.shop = u.shop and m.account = u.holder_person
           where u.shop = t.shop and u.joint = t.id), '[]'::json)
@@ -24,7 +24,13 @@ select o.id, o.number, o.vehicle, o.customer, o.concern, o.bay, o.state, o.versi
       from order_entry l where l.shop = o.shop and l.repair_order = o.id
       order by l.id, l.version desc) e
     join membership p on p.shop = e.shop and p.account = e.person
-    where not e.gone), '[]'::json) as entries
+    where not e.gone), '[]'::json) as entries,
+  coalesce((
+    select json_agg(json_build_object('id', f.id, 'joint', f.joint, 'after', f.after, 'kind', f.kind, 'text', f.text, 'distanceKm', f.distance_km, 'days', f.days,
+      'celsius', f.celsius, 'since', f.since, 'sinceKm', f.since_km, 'dueOn', f.due_on, 'state', f.state, 'note', f.note, 'seenKm', f.seen_km, 'by', w.name,
+      'at', f.settled_at, 'version', f.version) order by f.due_on, f.after)
+    from follow_up f left join membership w on w.shop = f.shop and w.account = f.person
+    where f.shop = o.shop and f.repair_order = o.id), '[]'::json) as "followUps"
 from repair_order o
 where o.shop = current_shop()
   and case when $1::uuid is not null then o.id = $1::uuid

@@ -1,0 +1,135 @@
+import type { Sheet } from '../procedure';
+import type { Quantity } from '../quantity';
+import type { RunEvent } from '../run';
+import { runRecord, type RecordedPull } from './runRecord';
+
+/** A value with its unit in UCUM code. */
+export interface DocumentValue {
+  value: number;
+  unit: string;
+}
+
+/** Published as a range. */
+export interface DocumentRange {
+  min: number;
+  max: number;
+  unit: string;
+}
+
+export interface DocumentPull {
+  event: string;
+  fastener: string;
+  stage: string;
+  pass: number;
+  target: DocumentValue | null;
+  method: string;
+  outcome: string;
+  reading: DocumentValue | null;
+  verdict: string;
+  wrench: string | null;
+  person: string;
+  at: string;
+  undone: boolean;
+  corrected: boolean;
+}
+
+/** A record in plain fields, names instead of ids, units in UCUM: what other programs read. docs/schema has its JSON Schema. */
+export interface RecordDocument {
+  complete: boolean;
+  startedAt: string | null;
+  finishedAt: string | null;
+  people: string[];
+  sheet: { id: string; revision: string; title: string; source: string; invented: boolean };
+  stages: { id: string; name: string; action: string; target: DocumentValue | DocumentRange | null; derived: boolean; together: boolean }[];
+  fasteners: { fastener: string; seat: string; replaced: boolean }[];
+  pulls: DocumentPull[];
+  deviations: { kind: string; fastener: string | null; stage: string; person: string; decision: string | null }[];
+  said: { decision: string; about: string; name: string; text: string; person: string; at: string }[];
+  toldApart: { question: string; answer: string; person: string }[];
+  pulled: number;
+}
+
+/** @param people names by id */
+export function recordDocument(sheet: Sheet, events: Iterable<RunEvent>, people: Readonly<Record<string, string>>): RecordDocument {
+  const record = runRecord(sheet, events);
+  const name = (id: string): string => people[id] ?? id;
+  const pulls = record.fasteners.flatMap((f) => f.pulls);
+  const order = new Map(record.order.map((id, i) => [id, i]));
+  return {
+    complete: record.complete,
+    startedAt: record.started?.at ?? null,
+    finishedAt: record.finishedAt,
+    people: record.people.map(name),
+    sheet: {
+      id: sheet.id,
+      revision: sheet.revision,
+      title: sheet.title,
+      source: `${sheet.source.title}, ${sheet.source.publisher}, ${sheet.source.page}`,
+      invented: sheet.invented,
+    },
+    stages: record.stages.map((s) => ({
+      id: s.id,
+      name: s.name,
+      action: s.action,
+      target: s.target ? { ...s.target } : null,
+      derived: s.derived === true,
+      together: pulls.some((p) => p.stage === s.id && p.method === 'confirmedTogether' && !p.undone),
+    })),
+    fasteners: record.fasteners.map(({ fastener, seat, replaced }) => ({ fastener, seat, replaced })),
+    pulls: [...pulls].sort((a, b) => (order.get(a.event) ?? 0) - (order.get(b.event) ?? 0) || a.fastener.localeCompare(b.fastener)).map((p) => pullOf(p, name)),
+    deviations: record.deviations.map((d) => ({ kind: d.kind, fastener: d.fastener ?? null, stage: d.stage, person: name(d.person), decision: d.decision ?? null })),
+    said: record.said.map(({ decision, about, name: of, text, person, at }) => ({ decision, about, name: of, text, person: name(person), at })),
+    toldApart: record.told.map(({ question, answer, person }) => ({ question, answer, person: name(person) })),
+    pulled: record.pullCount,
+  };
+}
+
+const valueOf = ({ value, unit }: Quantity): DocumentValue => ({ value, unit });
+
+const pullOf = (p: RecordedPull, name: (id: string) => string): DocumentPull => ({
+  event: p.event,
+  fastener: p.fastener,
+  stage: p.stage,
+  pass: p.pass,
+  target: p.target ? valueOf(p.target) : null,
+  method: p.method,
+  outcome: p.outcome,
+  reading: p.reading ? valueOf(p.reading) : null,
+  verdict: p.verdict,
+  wrench: p.wrench,
+  person: name(p.person),
+  at: p.deviceTime,
+  undone: p.undone,
+  corrected: p.corrected,
+});
+
+export const PULL_COLUMNS = [
+  'order', 'vehicle', 'joint', 'sheet', 'revision', 'fastener', 'stage', 'pass', 'target', 'target unit', 'method', 'outcome',
+  'reading', 'reading unit', 'verdict', 'wrench', 'person', 'at', 'undone', 'corrected',
+] as const; // prettier-ignore
+
+/** One row for each pull, in the order they were made; a click has no reading. */
+export function pullRows(doc: RecordDocument, head: { order: string; vehicle: string; joint: string }): (string | number)[][] {
+  return doc.pulls.map((p) => [
+    head.order,
+    head.vehicle,
+    head.joint,
+    doc.sheet.title,
+    doc.sheet.revision,
+    p.fastener,
+    doc.stages.find((s) => s.id === p.stage)?.name ?? p.stage,
+    p.pass,
+    p.target?.value ?? '',
+    p.target?.unit ?? '',
+    p.method,
+    p.outcome,
+    p.reading?.value ?? '',
+    p.reading?.unit ?? '',
+    p.verdict,
+    p.wrench ?? '',
+    p.person,
+    p.at,
+    p.undone ? 'yes' : 'no',
+    p.corrected ? 'yes' : 'no',
+  ]);
+}

@@ -1,0 +1,116 @@
+import * as v from 'valibot';
+import type { Sheet } from '../procedure';
+import { admit, evolve, initialState, type RunEvent, type RunState } from '../run';
+import { RunEventSchema } from '../run/events';
+import { canonicalJson, firstBreak, GENESIS_HASH, sha256Hex, type StoredEvent } from './hashChain';
+import { recordDocument } from './recordDocument';
+import type { RecordFile } from './recordFile';
+import { SignedWordSchema, wordHash, type SignedRow, type SignedWord } from './signedWord';
+
+/** What does not fit, and where it is the first time. */
+export type Fault =
+  | { where: 'sheet'; why: 'hash' }
+  | { where: 'event'; position: number; why: 'text' | 'link' | 'position' | 'seal' | 'form' | 'order' }
+  | { where: 'signature'; index: number; why: 'signature' | 'form' | 'link' | 'run' | 'head' }
+  | { where: 'record'; why: 'differs' | 'missing' };
+
+/** Whether a text was signed with the shop's key. Given by who has the means: Node's crypto on the server and in the command. */
+export type FitsKey = (text: string, signature: string) => boolean;
+
+export interface ChainRow {
+  body: string;
+  hash: string;
+  seal: string | null;
+}
+
+/**
+ * Checks one run from its first event on: each text against its hash, each hash against the next, each seal against the shop's key,
+ * each event against the procedure; then each signed word against the chain. A chain that was rewritten from the middle and hashed
+ * anew breaks at the first rewritten event: its seal cannot be made without the key.
+ * @returns null when all of it holds
+ */
+export function verifyRun(pinned: { sheet: Sheet; hash: string; run: string }, chain: readonly ChainRow[], signatures: readonly SignedRow[], fits: FitsKey): Fault | null {
+  if (sha256Hex(canonicalJson(pinned.sheet)) !== pinned.hash) return { where: 'sheet', why: 'hash' };
+  return verifyEvents(pinned, chain, fits) ?? verifyWords(pinned.run, chain, signatures, fits);
+}
+
+function verifyEvents({ sheet, hash, run }: { sheet: Sheet; hash: string; run: string }, chain: readonly ChainRow[], fits: FitsKey): Fault | null {
+  const broken = firstBreak(chain);
+  const unsealed = chain.findIndex((row) => row.seal === null || !fits(row.hash, row.seal));
+  // Whichever comes first: the seal tells where rewriting began, also where every hash was made to fit again.
+  if (broken && (unsealed < 0 || broken.position <= unsealed + 1)) return { where: 'event', ...broken };
+  if (unsealed >= 0) return { where: 'event', position: unsealed + 1, why: 'seal' };
+  let state: RunState | null = null;
+  for (const [index, row] of chain.entries()) {
+    const parsed = v.safeParse(RunEventSchema, (JSON.parse(row.body) as StoredEvent).event);
+    if (!parsed.success) return { where: 'event', position: index + 1, why: 'form' };
+    const event: RunEvent = parsed.output;
+    if (event.run !== run) return { where: 'event', position: index + 1, why: 'order' };
+    state ??= initialState(sheet, event.type === 'started' ? event.payload.part : undefined);
+    if (event.type === 'started' && event.payload.sheetHash !== hash) return { where: 'sheet', why: 'hash' };
+    try {
+      admit(state, event);
+    } catch {
+      return { where: 'event', position: index + 1, why: 'order' };
+    }
+    state = evolve(state, event);
+  }
+  return null;
+}
+
+function verifyWords(run: string, chain: readonly ChainRow[], signatures: readonly SignedRow[], fits: FitsKey): Fault | null {
+  let before = GENESIS_HASH;
+  for (const [index, row] of signatures.entries()) {
+    const fault = (why: Extract<Fault, { where: 'signature' }>['why']): Fault => ({ where: 'signature', index: index + 1, why });
+    if (!fits(row.body, row.signature)) return fault('signature');
+    const word = wordIn(row);
+    if (!word) return fault('form');
+    if (word.run !== run) return fault('run');
+    if (word.before !== before) return fault('link');
+    if (chain[word.position - 1]?.hash !== word.headHash || chain.length !== word.position) return fault('head');
+    before = wordHash(row.body);
+  }
+  return null;
+}
+
+/** The word in a row; null when it cannot be read. */
+export function wordIn({ body }: Pick<SignedRow, 'body'>): SignedWord | null {
+  try {
+    const parsed = v.safeParse(SignedWordSchema, JSON.parse(body));
+    return parsed.success && canonicalJson(parsed.output) === body ? parsed.output : null;
+  } catch {
+    return null;
+  }
+}
+
+/** The same for a file, and whether what it tells in plain fields is what its events say. */
+export function verifyRecordFile(file: RecordFile, fits: FitsKey): Fault | null {
+  const fault = verifyRun({ sheet: file.sheet, hash: file.sheetHash, run: file.run.id }, file.chain, file.signatures, fits);
+  if (fault) return fault;
+  const events = file.chain.map((row) => (JSON.parse(row.body) as StoredEvent).event);
+  return canonicalJson(recordDocument(file.sheet, events, file.people)) === canonicalJson(file.record) ? null : { where: 'record', why: 'differs' };
+}
+
+/** A fault in a sentence. */
+export function faultText(fault: Fault): string {
+  if (fault.where === 'sheet') return 'The sheet is not the one that the run was started with.';
+  if (fault.where === 'record') return fault.why === 'missing' ? 'There is no such record.' : 'What the file tells in plain fields is not what its events say.';
+  if (fault.where === 'signature') return `Signed word ${fault.index} does not fit: ${WORD_WHY[fault.why]}.`;
+  return `Entry ${fault.position} is the first that does not fit: ${EVENT_WHY[fault.why]}.`;
+}
+
+const EVENT_WHY: Record<Extract<Fault, { where: 'event' }>['why'], string> = {
+  text: 'its text was changed',
+  link: 'it does not follow the entry before it',
+  position: 'an entry is missing or doubled before it',
+  seal: 'it does not carry the shop’s seal, so it was written past the server',
+  form: 'it is no entry of a run',
+  order: 'the procedure did not allow it there',
+};
+const WORD_WHY: Record<Extract<Fault, { where: 'signature' }>['why'], string> = {
+  signature: 'it was not signed with this shop’s key',
+  form: 'it cannot be read',
+  link: 'a word before it is missing or was changed',
+  run: 'it was signed for another run',
+  head: 'it was signed for other entries than these',
+};

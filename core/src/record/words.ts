@@ -1,0 +1,139 @@
+import type { Deviation, FailureKind, Method, Outcome } from '../run';
+import { pullsIn, takesPart, type RecordedFastener, type RecordedPull, type RunRecord } from './runRecord';
+import type { Stage } from '../procedure';
+import type { Formatter } from '../quantity';
+import type { RecordedSight } from './seenIn';
+
+/** The words of a record: the same on the screen, on paper and in what goes out. */
+export const DEVIATION_TEXT: Record<Deviation['kind'], string> = {
+  stoppedShort: 'stopped short of its target',
+  above: 'turned past its window',
+  notSettled: 'a stage that did not settle was gone on from',
+  notSeated: 'a part that did not seat was gone on from',
+  replaced: 'replaced by a new one',
+  leftOut: 'left out by the lead',
+  angleStands: 'has an angle on a torque that was put right later',
+  added: 'turned or eased outside the sheet',
+  holdPending: 'a hold point was gone on from',
+  belowFloor: 'below the published floor',
+  calibration: 'tightened with a wrench out of calibration',
+  outOfLimits: 'a measurement outside its limits was gone on from',
+  stepAbandoned: 'a step was given up',
+  reused: 'a one-time-use fastener was used again',
+  byFeel: 'seated by feel',
+  claimDone: 'done on the device that held the run before',
+  redone: 'turned again after it had been done elsewhere',
+  overran: 'open time overrun, begun again',
+};
+export const DECIDED_TEXT = { allow: 'allowed by the lead', refuse: 'refused by the lead' } as const;
+
+export const METHOD_TEXT: Record<Method, string> = {
+  click: 'click wrench',
+  dial: 'dial wrench',
+  digital: 'digital wrench',
+  angleGauge: 'angle gauge',
+  printedDisc: 'printed disc',
+  byEye: 'by eye',
+  byFeel: 'by feel',
+  stripe: 'read off the stripe',
+  confirmedTogether: 'confirmed together',
+  byHand: 'by hand',
+  powerTool: 'power tool',
+  stretchGauge: 'stretch gauge',
+};
+export const OUTCOME_TEXT: Record<Outcome, string> = {
+  clicked: 'clicked',
+  turned: 'turned',
+  heldStill: 'did not turn',
+  reached: 'turned',
+  done: 'done',
+  noClick: 'no click',
+  stoppedShort: 'stopped short',
+};
+/** In a table: a click says that the value was reached, and is no measured number. */
+const CELL_TEXT: Record<Outcome, string> = { clicked: 'click', turned: 'click', heldStill: 'held', reached: '', done: 'done', noClick: 'no click', stoppedShort: 'short' };
+
+export const SAID_TEXT = {
+  allow: 'allowed',
+  refuse: 'refused',
+  passed: 'released',
+  failed: 'did not release',
+  single: 'decided for the new one alone',
+  redo: 'decided to begin anew',
+  leaveOut: 'left out',
+} as const;
+export const ABOUT_TEXT = {
+  deviation: 'what happened at',
+  reuse: 'used ones of',
+  wrench: 'wrench',
+  compound: 'another compound on',
+  hold: 'hold point',
+  fastener: 'bolt',
+} as const;
+const ATTEMPT_TEXT: Record<string, string> = { worked: 'it worked', didNot: 'it did not', stop: 'stopped there' };
+const FAILURE_TEXT: Record<FailureKind, string> = {
+  broke: 'It broke',
+  stripped: 'The thread stripped',
+  crossThreaded: 'Cross-threaded',
+  bottomed: 'On the bottom of its hole',
+  driveRounded: 'The drive rounded',
+  angleLost: 'The angle was lost',
+  wontStartByHand: 'Would not start by hand',
+  wontLoosen: 'Would not loosen',
+  stepAbandoned: 'Given up',
+};
+
+/** The first one in a hole is named by the hole alone. @example boltLabel('4/1') // '4' */
+export const boltLabel = (fastener: string): string => fastener.replace(/\/1$/, '');
+/** In a table both lives of a replaced one are told apart. */
+export const fastenerLabel = ({ fastener, seat, replaced }: Pick<RecordedFastener, 'fastener' | 'seat' | 'replaced'>): string =>
+  fastener.endsWith('/1') && !replaced ? seat : fastener;
+
+/** What stands on a fastener after a stage, for a table; empty where it takes no part, a dot where nothing was done. */
+export function cellText(record: RunRecord, fastener: RecordedFastener, stage: Stage, format: Pick<Formatter, 'quantity' | 'angle'>): string {
+  if (!takesPart(record.sheet, stage, fastener.fastener)) return '';
+  const pulls = pullsIn(fastener, stage);
+  const last = pulls.at(-1);
+  if (!last) return '·';
+  const value = last.target?.unit === 'deg' ? angleText(pulls, last, last.target.value, format) : torqueText(last, format);
+  return last.method === 'confirmedTogether' ? `${value}, together` : value;
+}
+
+function torqueText(last: RecordedPull, format: Pick<Formatter, 'quantity'>): string {
+  const read = last.reading ? format.quantity(last.reading).text : CELL_TEXT[last.outcome];
+  return last.pass > 1 ? `${read}, ${last.pass} rounds` : read;
+}
+
+function angleText(pulls: readonly RecordedPull[], last: RecordedPull, targetDeg: number, format: Pick<Formatter, 'angle'>): string {
+  if (last.outcome === 'stoppedShort' && !last.reading) return CELL_TEXT.stoppedShort;
+  const measured = pulls.filter((p) => p.reading);
+  if (measured.length < pulls.length) return format.angle(targetDeg);
+  return format.angle(last.method === 'stripe' ? (last.reading?.value ?? 0) : pulls.reduce((sum, p) => sum + (p.reading?.value ?? 0), 0));
+}
+
+/** What was seen, measured, tried or kept, in one line. */
+export function sightTitle(s: RecordedSight): string {
+  const bolts = s.fasteners.map(boltLabel).join(', ');
+  if (s.kind === 'bagged') return `${s.what}: ${bolts}`;
+  if (s.kind === 'tried') return `${bolts ? `Bolt ${bolts}, tried: ` : 'Tried: '}${s.what}`;
+  if (s.kind === 'failed') return `${s.failure ? FAILURE_TEXT[s.failure] : ''}: ${bolts ? `bolt ${bolts}` : s.what}`;
+  return s.what;
+}
+
+export function sightResult(s: RecordedSight, format: Pick<Formatter, 'quantity'>): string {
+  const values = s.values.map(({ row, value }) => `${row ? `${row}: ` : ''}${format.quantity(value, 3).text}`).join('; ');
+  return [s.kind === 'tried' ? (ATTEMPT_TEXT[s.result] ?? s.result) : s.result, values].filter(Boolean).join(' · ');
+}
+
+/** A deviation in one line. @param people names by id */
+export function deviationText(record: RunRecord, d: RunRecord['deviations'][number], people: Readonly<Record<string, string>>): string {
+  const stage = record.sheet.stages.find((s) => s.id === d.stage)?.name ?? '';
+  const decided = d.decision ? DECIDED_TEXT[d.decision] : d.needsLead ? 'the lead has not decided yet' : '';
+  return [d.fastener ? `Bolt ${boltLabel(d.fastener)}` : '', stage, DEVIATION_TEXT[d.kind], people[d.person] ?? '', decided].filter(Boolean).join(' · ');
+}
+
+/** What somebody with the right said, in a sentence without its time. */
+export function saidText(s: RunRecord['said'][number], people: Readonly<Record<string, string>>): string {
+  const words = s.text ? ` ${s.text.replace(/\.$/, '')}.` : '';
+  return `${people[s.person] ?? ''} ${SAID_TEXT[s.decision]}: ${ABOUT_TEXT[s.about]}${s.name ? ` ${s.name}` : ''}.${words}`;
+}

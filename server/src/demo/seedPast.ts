@@ -1,0 +1,85 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { randomUUID } from 'node:crypto';
+import type pg from 'pg';
+import type { Role } from '@stennet/core/contract';
+import type { SignedKind } from '@stennet/core/record';
+import type { RunEvent } from '@stennet/core/run';
+import type { Client } from '../db/database';
+import type { Keys } from '../record/keys';
+import type { Session } from '../http/session';
+import { sign } from '../record/sign';
+import { append } from '../routes/runs';
+
+export interface PastRun {
+  run: string;
+  signed: ('technician' | 'second')[];
+}
+interface Made {
+  run: string;
+  person: string;
+  events: RunEvent[];
+}
+interface PastShop {
+  id: string;
+  name: string;
+  locale: string;
+  timeZone: string;
+  paper: string;
+  torqueUnit: string;
+  members: { person: string; role: string }[];
+}
+
+const HOUR_MS = 3_600_000;
+const BATCH = 100;
+
+/** What was tightened before today: written as the server writes it, event by event, sealed and signed. */
+export class Past {
+  private readonly made: Made[];
+  constructor(
+    private readonly client: pg.Client,
+    private readonly shop: PastShop,
+    folder: string,
+    private readonly keys: Keys,
+    private readonly nameOf: (id: string) => string | undefined,
+  ) {
+    this.made = (JSON.parse(fs.readFileSync(path.join(folder, 'past.json'), 'utf8')) as { runs: Made[] }).runs;
+  }
+
+  async seed(runs: readonly PastRun[], opened: Date): Promise<void> {
+    for (const { run, signed } of runs) {
+      const made = this.made.find((m) => m.run === run);
+      if (!made) throw new Error(`run ${run} is not in past.json`);
+      const finished = new Date(opened.getTime() + 3 * HOUR_MS);
+      const events = movedTo(made.events, finished);
+      for (let at = 0; at < events.length; at += BATCH) await this.append(run, made.person, events.slice(at, at + BATCH), finished);
+      for (const kind of signed) await this.sign(run, kind, kind === 'technician' ? made.person : this.lead(), events.length, new Date(finished.getTime() + HOUR_MS));
+    }
+  }
+
+  private async append(run: string, person: string, events: RunEvent[], now: Date): Promise<void> {
+    const body = { deviceName: 'Phone', events };
+    const { refused } = await append({ client: this.client as unknown as Client, session: this.session(person), params: { run }, body, deps: this.deps(now) });
+    if (refused) throw new Error(`the demo’s own run was refused: ${refused.code}`);
+  }
+
+  private async sign(run: string, kind: SignedKind, person: string, position: number, now: Date): Promise<void> {
+    await sign({ client: this.client as unknown as Client, session: this.session(person), params: { run }, body: { id: randomUUID(), kind, position }, deps: this.deps(now) });
+  }
+
+  private readonly deps = (now: Date): { now: () => Date; keys: Keys } => ({ now: () => now, keys: this.keys });
+  private readonly lead = (): string => this.shop.members.find((m) => m.role === 'lead')?.person ?? '';
+
+  private session(person: string): Session {
+    const role = this.shop.members.find((m) => m.person === person)?.role as Role;
+    const { members: _members, ...shop } = this.shop;
+    return { person: { id: person, name: this.nameOf(person) ?? '' }, role, shop: { ...shop, secondSignature: false } as Session['shop'] };
+  }
+}
+
+/** The same work, ending at another moment. */
+function movedTo(events: readonly RunEvent[], end: Date): RunEvent[] {
+  const last = events.at(-1);
+  const by = last ? end.getTime() - Date.parse(last.deviceTime) : 0;
+  return events.map((e) => ({ ...e, deviceTime: new Date(Date.parse(e.deviceTime) + by).toISOString() }));
+}

@@ -1,0 +1,67 @@
+import { createHash, randomBytes } from 'node:crypto';
+import type { Express } from 'express';
+import { createEvents, type EventAttributes } from 'ics';
+import { AppError } from '@stennet/core/errors';
+import type { Client } from '../db/database';
+import deleteFeed from '../db/queries/deleteFeed.sql';
+import saveFeed from '../db/queries/saveFeed.sql';
+import { namesIn, register, requirePerson, serve, type Deps } from '../http/serve';
+import { dueIn } from './followUps';
+
+/** What is open, as a calendar (RFC 5545): once as a file, or at a private address that is kept as a hash only. */
+export function calendarRoutes(app: Express, deps: Deps): void {
+  register(app, 'calendar', async (req, res) => {
+    const session = await requirePerson(deps, 'calendar', req);
+    const text = await deps.db.inShop(session.shop.id, (client) => calendarOf(client, session.shop.name));
+    res.set('Content-Type', 'text/calendar; charset=utf-8').set('Content-Disposition', 'attachment; filename="follow-ups.ics"').send(text);
+  });
+
+  serve(app, deps, 'makeFeed', async ({ client, session, deps: { now } }) => {
+    const token = randomBytes(32).toString('base64url');
+    // A new address ends the one before.
+    await client.query(deleteFeed, [session.person.id]);
+    await client.query(saveFeed, [session.shop.id, session.person.id, hashOf(token), now()]);
+    return { path: `/api/feed/${token}.ics` };
+  });
+
+  serve(app, deps, 'dropFeed', async ({ client, session }) => {
+    await client.query(deleteFeed, [session.person.id]);
+    return { ok: true };
+  });
+
+  register(app, 'feed', async (req, res) => {
+    const token = (namesIn(req).token ?? '').replace(/\.ics$/, '');
+    const [feed] = await deps.db.atDoor(async (c) => (await c.query<{ shop: string; account: string }>('select * from find_feed($1)', [hashOf(token)])).rows);
+    if (!feed) throw new AppError('NOT_FOUND');
+    const text = await deps.db.inShop(feed.shop, async (client) => {
+      const [shop] = (await client.query<{ name: string }>('select name from shop where shop = current_shop()')).rows;
+      return calendarOf(client, shop?.name ?? '');
+    });
+    res.set('Content-Type', 'text/calendar; charset=utf-8').send(text);
+  });
+}
+
+const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
+
+const EMPTY = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Stennet//follow-ups//EN', 'METHOD:PUBLISH', 'END:VCALENDAR', ''].join('\r\n');
+
+async function calendarOf(client: Client, shop: string): Promise<string> {
+  const due = await dueIn(client, 'open', null);
+  if (due.length === 0) return EMPTY;
+  const events = due.map((f): EventAttributes => {
+    const [year = 0, month = 1, day = 1] = f.dueOn.split('-').map(Number);
+    return {
+      uid: `${f.id}@stennet`,
+      productId: '-//Stennet//follow-ups//EN',
+      calName: `${shop}: follow-ups`,
+      title: `${f.vehicle.plate}, RO ${f.number}: ${f.text}`,
+      description: `${f.customer} · ${f.vehicle.maker} ${f.vehicle.model} · ${f.jointName}`,
+      start: [year, month, day],
+      duration: { days: 1 },
+      sequence: f.version,
+    };
+  });
+  const { error, value } = createEvents(events);
+  if (error || !value) throw error ?? new Error('no calendar was made');
+  return value;
+}

@@ -1,0 +1,54 @@
+import type { Express } from 'express';
+import * as v from 'valibot';
+import { FollowUpsQuery } from '@stennet/core/contract';
+import type { ReplyOf } from '@stennet/core/contract/run';
+import { AppError } from '@stennet/core/errors';
+import { kmPerDay } from '@stennet/core/followUp';
+import { onlyRow, type Client } from '../db/database';
+import findFeed from '../db/queries/findFeed.sql';
+import findFollowUp from '../db/queries/findFollowUp.sql';
+import listFollowUps from '../db/queries/listFollowUps.sql';
+import settleFollowUp from '../db/queries/settleFollowUp.sql';
+import { serve, type Deps } from '../http/serve';
+import { expectAnew, odometerSeen } from './keepFollowUps';
+
+type Due = ReplyOf<'followUps'>['due'][number];
+
+/** What falls due after the work, and what became of it. */
+export function followUpRoutes(app: Express, deps: Deps): void {
+  serve(app, deps, 'followUps', async ({ client, query, session }) => {
+    const asked = v.safeParse(FollowUpsQuery, query);
+    if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'what to look for' });
+    const due = await dueIn(client, asked.output.state ?? null, asked.output.order ?? null);
+    return { due, hasFeed: (await client.query(findFeed, [session.person.id])).rows.length > 0 };
+  });
+
+  serve(app, deps, 'settleFollowUp', async ({ client, params, body, session }) => {
+    const id = params.followUp ?? '';
+    const known = onlyRow((await client.query<FollowUpRow>(findFollowUp, [id])).rows, new AppError('NOT_FOUND'));
+    if (body.state === 'declined' && !body.note?.trim()) throw new AppError('REASON_NEEDED');
+    const { rowCount } = await client.query(settleFollowUp, [id, body.version, body.state, body.note, body.seenKm, session.person.id, deps.now()]);
+    // Sent again after a lost answer: it stands as it was sent.
+    const isSame = known.version === body.version + 1 && known.state === body.state && known.note === body.note;
+    if (rowCount === 0 && !isSame) throw new AppError('FOLLOW_UP_CHANGED', { by: known.by ?? 'Somebody' });
+    if (body.seenKm !== null) await expectAnew(client, known.vin, known.built);
+    return { ok: true };
+  });
+}
+
+interface FollowUpRow {
+  version: number;
+  state: string;
+  note: string | null;
+  by: string | null;
+  vin: string;
+  built: string;
+}
+
+/** The list with each vehicle's usual distance, which is worked out once for each. */
+export async function dueIn(client: Client, state: string | null, order: string | null): Promise<Due[]> {
+  const rows = (await client.query<Omit<Due, 'kmPerDay'>>(listFollowUps, [state, order])).rows;
+  const perDay = new Map<string, number>();
+  for (const { vehicle } of rows) if (!perDay.has(vehicle.vin)) perDay.set(vehicle.vin, kmPerDay(vehicle.built, await odometerSeen(client, vehicle.vin.toUpperCase())));
+  return rows.map((r) => ({ ...r, kmPerDay: perDay.get(r.vehicle.vin) ?? 0 }));
+}

@@ -1,0 +1,70 @@
+import { randomUUID } from 'node:crypto';
+import { correctedDay, dueDay, followUpsOf, kmPerDay, toKm, type OdometerSeen } from '@stennet/core/followUp';
+import { jointState, type JointRuns } from '@stennet/core/order';
+import { PROCEDURE, type Sheet } from '@stennet/core/procedure';
+import type { Client } from '../db/database';
+import findTightJoint from '../db/queries/findTightJoint.sql';
+import insertFollowUp from '../db/queries/insertFollowUp.sql';
+import listOdometer from '../db/queries/listOdometer.sql';
+import listOpenOfVehicle from '../db/queries/listOpenOfVehicle.sql';
+import moveFollowUp from '../db/queries/moveFollowUp.sql';
+import settleByRun from '../db/queries/settleByRun.sql';
+
+interface TightRow extends JointRuns {
+  joint: string;
+  order: string;
+  vin: string;
+  built: string;
+  value: number;
+  unit: 'km' | 'mi';
+  sheet: string;
+  part: string;
+}
+interface Who {
+  shop: string;
+  person: string;
+  now: Date;
+}
+
+/** A run was finished: with the last of its places its joint is tight, and what falls due is written down; what was re-tightened is done. */
+export async function keepFollowUps(client: Client, run: string, who: Who): Promise<void> {
+  const row = (await client.query<TightRow>(findTightJoint, [run])).rows[0];
+  if (!row) return;
+  if (row.part !== PROCEDURE) return settleTightened(client, row, who);
+  if (jointState(row) !== 'tight') return;
+  const today = dayOf(who.now);
+  const perDay = kmPerDay(row.built, await odometerSeen(client, row.vin));
+  for (const plan of followUpsOf(JSON.parse(row.sheet) as Sheet)) {
+    const at = [plan.distanceKm, plan.days, plan.celsius, today, toKm(row), dueDay(plan, today, perDay)];
+    await client.query(insertFollowUp, [who.shop, randomUUID(), row.order, row.joint, plan.after, plan.kind, plan.text, ...at]);
+  }
+}
+
+/** Tightened again after heat in every one of its places. */
+async function settleTightened(client: Client, row: TightRow, { person, now }: Who): Promise<void> {
+  const own = row.runs.filter((r) => r.part === row.part);
+  const wanted: (string | null)[] = row.instances ? [...row.instances.labels] : [null];
+  if (!wanted.every((i) => own.some((r) => r.instance === i && r.state === 'finished'))) return;
+  await client.query(settleByRun, [row.joint, row.part, person, now]);
+}
+
+/** The odometer was seen: what is open for this vehicle is expected anew. */
+export async function expectAnew(client: Client, vin: string, built: string): Promise<void> {
+  const open = (await client.query<{ id: string; distanceKm: number; days: number | null; since: string; sinceKm: number; dueOn: string }>(listOpenOfVehicle, [vin])).rows;
+  if (open.length === 0) return;
+  const seen = await odometerSeen(client, vin);
+  const last = seen.at(-1);
+  if (!last) return;
+  const perDay = kmPerDay(built, seen);
+  for (const f of open) {
+    const day = correctedDay(f, { day: f.since, km: f.sinceKm }, last, perDay);
+    if (day !== f.dueOn) await client.query(moveFollowUp, [f.id, day]);
+  }
+}
+
+export async function odometerSeen(client: Client, vin: string): Promise<OdometerSeen[]> {
+  const { rows } = await client.query<{ day: string; value: number; unit: 'km' | 'mi' }>(listOdometer, [vin]);
+  return rows.map((r) => ({ day: r.day, km: toKm(r) }));
+}
+
+export const dayOf = (at: Date): string => at.toISOString().slice(0, 10);

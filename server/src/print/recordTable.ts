@@ -1,0 +1,26 @@
+import { stageWords } from '@stennet/core/procedure';
+import type { Formatter } from '@stennet/core/quantity';
+import { cellText, fastenerLabel, type RunRecord } from '@stennet/core/record';
+import { rowBlock, textBlock, type Block } from './column';
+import { text } from './text';
+
+/** So many stages stand beside each other; a longer procedure goes on in another table below. */
+const ACROSS = 8;
+const FIRST = 0.08;
+
+/** What stands on each fastener after each stage, in rows that do not break. */
+export function fillsOf(record: RunRecord, format: Formatter): Block[] {
+  const tables: Block[] = [];
+  for (let from = 0; from < record.stages.length; from += ACROSS) {
+    const stages = record.stages.slice(from, from + ACROSS);
+    const share = (1 - FIRST) / stages.length;
+    const row = (cells: readonly string[], bold: boolean): Block =>
+      rowBlock(
+        cells.map((cell, i) => ({ share: i === 0 ? FIRST : share, block: textBlock(cell, { scale: 0.85, ...(bold ? { face: 'bold' as const } : {}) }) })),
+        0.4,
+      );
+    tables.push(row([text.bolt, ...stages.map((s) => stageWords(s, format))], true));
+    for (const f of record.fasteners) tables.push(row([`${fastenerLabel(f)}${f.replaced ? ` ${text.oldOne}` : ''}`, ...stages.map((s) => cellText(record, f, s, format))], false));
+  }
+  return tables;
+}

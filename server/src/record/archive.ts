@@ -1,0 +1,41 @@
+import { unzipSync, zipSync } from 'fflate';
+import { AppError } from '@stennet/core/errors';
+
+/** What an archive may hold: more is no repair order. */
+const MOST_FILES = 2000;
+const MOST_BYTES = 300_000_000;
+/** Nothing that was not packed here is unpacked: no folders upwards, no addresses of a file system. */
+const NAMES = /^(order\.json|records\/[0-9a-f-]{36}\.json|photos\/[0-9a-f]{64}\.jpg)$/;
+
+export const packArchive = (files: Record<string, Uint8Array>): Uint8Array => zipSync(files, { level: 6 });
+
+/**
+ * The records in an archive, as text. Sizes are looked at before anything is unpacked, and what is unpacked is cut at what was said.
+ * @throws AppError FOREIGN_UNREADABLE
+ */
+export function recordsIn(bytes: Uint8Array): string[] {
+  let total = 0;
+  let count = 0;
+  const unreadable = (why: string): AppError => new AppError('FOREIGN_UNREADABLE', { why });
+  let files: Record<string, Uint8Array>;
+  try {
+    files = unzipSync(bytes, {
+      filter: ({ name, originalSize }) => {
+        count += 1;
+        total += originalSize;
+        if (count > MOST_FILES || total > MOST_BYTES) throw unreadable('it holds more than a repair order can');
+        if (!NAMES.test(name)) throw unreadable(`“${name.slice(0, 60)}” does not belong into it`);
+        return name.startsWith('records/');
+      },
+    });
+  } catch (error) {
+    if (error instanceof AppError) throw error;
+    throw unreadable('it is no archive, or it is damaged');
+  }
+  const names = Object.keys(files);
+  if (names.length === 0) throw unreadable('there is no record in it');
+  return names.map((name) => new TextDecoder().decode(files[name]));
+}
+
+/** “PK”: an archive, not a document. */
+export const isArchive = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b;

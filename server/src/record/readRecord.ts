@@ -1,0 +1,105 @@
+import type { Order } from '@stennet/core/contract';
+import { runName } from '@stennet/core/contract';
+import { AppError } from '@stennet/core/errors';
+import type { Sheet } from '@stennet/core/procedure';
+import { faultText, recordDocument, verifyRun, wordIn, type ChainRow, type Fault, type RecordFile, type SignedRow, type SignedWord, type StoredEvent } from '@stennet/core/record';
+import type { RunEvent } from '@stennet/core/run';
+import { onlyRow, type Client } from '../db/database';
+import findRecord from '../db/queries/findRecord.sql';
+import listChain from '../db/queries/listChain.sql';
+import listPeople from '../db/queries/listPeople.sql';
+import listSignedWords from '../db/queries/listSignedWords.sql';
+import type { ShopKey } from './keys';
+
+interface RecordRow {
+  id: string;
+  part: string;
+  instance: string;
+  state: 'open' | 'paused' | 'finished';
+  signing: 'open' | 'wantsSecond' | 'signed';
+  head_hash: string;
+  last_position: number;
+  sheet_id: string;
+  revision: string;
+  joint_id: string;
+  joint: string;
+  order_id: string;
+  number: string;
+  vehicle: Order['vehicle'];
+  odometer_value: number;
+  odometer_unit: 'km' | 'mi';
+  customer: string;
+  sheet: string;
+  sheet_hash: string;
+  instances: { labels: string[] } | null;
+}
+
+/** Everything that there is of one run, read from the tables. */
+export interface KeptRecord {
+  row: RecordRow;
+  sheet: Sheet;
+  chain: ChainRow[];
+  events: RunEvent[];
+  words: SignedWord[];
+  signatures: SignedRow[];
+  people: Record<string, string>;
+  /** The joint with the bank, cap or cylinder. */
+  name: string;
+}
+
+/** @throws AppError RUN_UNKNOWN */
+export async function keptRecord(client: Client, run: string): Promise<KeptRecord> {
+  const row = onlyRow((await client.query<RecordRow>(findRecord, [run])).rows, new AppError('RUN_UNKNOWN'));
+  const chain = (await client.query<ChainRow>(listChain, [run])).rows;
+  const signatures = (await client.query<SignedRow>(listSignedWords, [run])).rows;
+  const people = Object.fromEntries((await client.query<{ id: string; name: string }>(listPeople)).rows.map((p) => [p.id, p.name]));
+  return {
+    row,
+    sheet: JSON.parse(row.sheet) as Sheet,
+    chain,
+    events: chain.map((c) => (JSON.parse(c.body) as StoredEvent).event),
+    signatures,
+    words: signatures.flatMap((s) => wordIn(s) ?? []),
+    people,
+    name: runName({ name: row.joint }, { part: row.part, instance: row.instance || null }),
+  };
+}
+
+/** What does not fit in a run as it stands in the tables: its list, its signed words, and what the head of the run says of both. */
+export function faultIn({ row, sheet, chain, signatures, words }: KeptRecord, key: ShopKey): Fault | null {
+  const fault = verifyRun({ sheet, hash: row.sheet_hash, run: row.id }, chain, signatures, key.fits);
+  if (fault) return fault;
+  if (chain.length !== row.last_position || chain.at(-1)?.hash !== row.head_hash)
+    return { where: 'event', position: Math.min(chain.length, row.last_position) + 1, why: 'position' };
+  // Taken off by somebody who could not make another.
+  if (row.signing !== 'open' && !words.some((w) => w.kind === 'technician')) return { where: 'signature', index: 1, why: 'link' };
+  return null;
+}
+
+export const faultSentence = (kept: KeptRecord, key: ShopKey): string | null => {
+  const fault = faultIn(kept, key);
+  return fault && faultText(fault);
+};
+
+/** The record as a document that can be checked anywhere. */
+export function recordFileOf(kept: KeptRecord, shop: { id: string; name: string }, key: ShopKey): RecordFile {
+  const { row } = kept;
+  const named = new Set([...kept.events.map((e) => e.person), ...kept.words.map((w) => w.person), ...saidBy(kept.events)]);
+  const people = Object.fromEntries(Object.entries(kept.people).filter(([id]) => named.has(id)));
+  return {
+    format: 'stennet-record',
+    v: 1,
+    shop: { id: shop.id, name: shop.name, key: key.publicKey, fingerprint: key.fingerprint },
+    order: { number: row.number, vehicle: row.vehicle, odometer: { value: row.odometer_value, unit: row.odometer_unit === 'mi' ? '[mi_i]' : 'km' } },
+    joint: kept.name,
+    run: { id: row.id, part: row.part, instance: row.instance || null },
+    sheet: kept.sheet,
+    sheetHash: row.sheet_hash,
+    people,
+    chain: kept.chain.map((c) => ({ body: c.body, hash: c.hash, seal: c.seal ?? '' })),
+    signatures: kept.signatures,
+    record: { ...recordDocument(kept.sheet, kept.events, people) },
+  };
+}
+
+const saidBy = (events: readonly RunEvent[]): string[] => events.flatMap((e) => (e.type === 'used' ? [e.payload.statement.person] : []));

@@ -1,0 +1,100 @@
+import type { Express, Response } from 'express';
+import Papa from 'papaparse';
+import * as v from 'valibot';
+import { RecordQuery, type Entry, type Order } from '@stennet/core/contract';
+import { AppError } from '@stennet/core/errors';
+import { readSheet, type Sheet } from '@stennet/core/procedure';
+import { PULL_COLUMNS, pullRows, recordDocument } from '@stennet/core/record';
+import type { Client } from '../db/database';
+import findPhoto from '../db/queries/findPhoto.sql';
+import listOrderSheets from '../db/queries/listOrderSheets.sql';
+import listRunsOfOrder from '../db/queries/listRunsOfOrder.sql';
+import { namesIn, register, requirePerson, type Deps } from '../http/serve';
+import type { Session } from '../http/session';
+import { handOverPaper } from '../print/handOverPaper';
+import { recordPaper } from '../print/recordPaper';
+import { orderIn } from '../routes/orders';
+import { packArchive } from './archive';
+import { faultSentence, keptRecord, recordFileOf, type KeptRecord } from './readRecord';
+
+/** Records as they leave the house: on paper, as documents that can be checked, as a table, all of an order in one archive. */
+export function recordOutRoutes(app: Express, deps: Deps): void {
+  register(app, 'recordOut', async (req, res) => {
+    const session = await requirePerson(deps, 'recordOut', req);
+    const asked = v.safeParse(RecordQuery, req.query);
+    if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'form of the record' });
+    const { kept, entries } = await deps.db.inShop(session.shop.id, async (client) => {
+      const kept = await keptRecord(client, namesIn(req).run ?? '');
+      return { kept, entries: (await orderIn(client, kept.row.order_id)).entries };
+    });
+    const { form } = asked.output;
+    const file = `record-${kept.row.number}-${kept.name}`.replace(/[^A-Za-z0-9-]+/g, '-');
+    res.set('Content-Disposition', `${form === 'pdf' ? 'inline' : 'attachment'}; filename="${file}.${form}"`);
+    if (form === 'json') return sendJson(res, recordFileOf(kept, session.shop, deps.keys.of(session.shop.id)));
+    if (form === 'csv') return sendTable(res, kept);
+    res.set('Content-Type', 'application/pdf');
+    (await paperOf(kept, entries, session, deps)).pipe(res);
+  });
+
+  register(app, 'orderArchive', async (req, res) => {
+    const session = await requirePerson(deps, 'orderArchive', req);
+    const { order, files } = await deps.db.inShop(session.shop.id, (client) => archiveOf(client, namesIn(req).order ?? '', session, deps));
+    res.set('Content-Disposition', `attachment; filename="ro-${order.number.replace(/[^A-Za-z0-9-]+/g, '-')}.zip"`);
+    res.set('Content-Type', 'application/zip');
+    res.send(Buffer.from(packArchive(files)));
+  });
+
+  register(app, 'handOver', async (req, res) => {
+    const session = await requirePerson(deps, 'handOver', req);
+    const { order, sheets } = await deps.db.inShop(session.shop.id, async (client) => {
+      const order = await orderIn(client, namesIn(req).order ?? '');
+      const { rows } = await client.query<{ body: string }>(listOrderSheets, [order.id]);
+      return { order, sheets: rows.map((r): Sheet => readSheet(JSON.parse(r.body))) };
+    });
+    res.set('Content-Disposition', `inline; filename="hand-over-${order.number.replace(/[^A-Za-z0-9-]+/g, '-')}.pdf"`);
+    res.set('Content-Type', 'application/pdf');
+    handOverPaper({ order, sheets, shop: session.shop, fonts: deps.fonts, now: deps.now() }).pipe(res);
+  });
+}
+
+function sendJson(res: Response, value: unknown): void {
+  res.set('Content-Type', 'application/json; charset=utf-8').send(`${JSON.stringify(value, null, 1)}\n`);
+}
+
+/** Cells that a spreadsheet would compute are marked as text. */
+function sendTable(res: Response, kept: KeptRecord): void {
+  const { vehicle } = kept.row;
+  const head = { order: kept.row.number, vehicle: `${vehicle.maker} ${vehicle.model}, ${vehicle.vin}`, joint: kept.name };
+  const rows = pullRows(recordDocument(kept.sheet, kept.events, kept.people), head);
+  res.set('Content-Type', 'text/csv; charset=utf-8').send(`\ufeff${Papa.unparse([[...PULL_COLUMNS], ...rows], { escapeFormulae: true })}\r\n`);
+}
+
+function paperOf(kept: KeptRecord, entries: readonly Entry[], session: Session, deps: Deps): ReturnType<typeof recordPaper> {
+  const key = deps.keys.of(session.shop.id);
+  return recordPaper({
+    file: recordFileOf(kept, session.shop, key),
+    events: kept.events,
+    words: kept.words,
+    entries,
+    joint: kept.row.joint_id,
+    fault: faultSentence(kept, key),
+    shop: session.shop,
+    fonts: deps.fonts,
+    now: deps.now(),
+  });
+}
+
+/** The whole order: what stands on it, each record as a document and as a table of pulls, and the photos as they are kept. */
+async function archiveOf(client: Client, id: string, session: Session, deps: Deps): Promise<{ order: Order; files: Record<string, Uint8Array> }> {
+  const order = await orderIn(client, id);
+  const text = (value: unknown): Uint8Array => new TextEncoder().encode(`${JSON.stringify(value, null, 1)}\n`);
+  const files: Record<string, Uint8Array> = { 'order.json': text({ format: 'stennet-order', v: 1, order }) };
+  for (const { id: run } of (await client.query<{ id: string }>(listRunsOfOrder, [order.id])).rows) {
+    files[`records/${run}.json`] = text(recordFileOf(await keptRecord(client, run), session.shop, deps.keys.of(session.shop.id)));
+  }
+  for (const photo of new Set(order.entries.flatMap((e) => (e.body.kind === 'photo' ? [e.body.photo] : [])))) {
+    const [row] = (await client.query<{ bytes: Buffer }>(findPhoto, [photo])).rows;
+    if (row) files[`photos/${photo}.jpg`] = row.bytes;
+  }
+  return { order, files };
+}

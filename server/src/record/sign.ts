@@ -1,0 +1,109 @@
+import type { Express } from 'express';
+import type { Signing } from '@stennet/core/contract';
+import { AppError } from '@stennet/core/errors';
+import { signingState, wordHash, wordText, type SignedKind, type SignedWord } from '@stennet/core/record';
+import { replay } from '@stennet/core/run';
+import { brokenConstraint, type Client } from '../db/database';
+import insertSignedWord from '../db/queries/insertSignedWord.sql';
+import lockRun from '../db/queries/lockRun.sql';
+import setSigning from '../db/queries/setSigning.sql';
+import { serve, type Call, type Deps } from '../http/serve';
+import type { Session } from '../http/session';
+import { faultSentence, keptRecord, type KeptRecord } from './readRecord';
+
+type SignCall = Pick<Call<'signRun'>, 'client' | 'session' | 'params' | 'body'> & { deps: Pick<Deps, 'now' | 'keys'> };
+
+const NO_WORD = '0'.repeat(64);
+
+/** Signing needs the server: it alone knows that nothing is on its way, and it alone has the shop's key. */
+export function signRoutes(app: Express, deps: Deps): void {
+  serve(app, deps, 'signatures', async ({ client, params, session }) => signingOf(await keptRecord(client, params.run ?? ''), session, deps));
+  serve(app, deps, 'signRun', async (call) => signingOf(await sign(call), call.session, deps));
+}
+
+const wantsSecond = ({ sheet }: Pick<KeptRecord, 'sheet'>, session: Session): boolean => session.shop.secondSignature || sheet.secondSignature === true;
+
+function signingOf(kept: KeptRecord, session: Session, deps: Deps): Signing {
+  const key = deps.keys.of(session.shop.id);
+  const fault = faultSentence(kept, key);
+  const why = mayNotSign(kept, fault);
+  return {
+    state: signingState(kept.words, wantsSecond(kept, session)),
+    wantsSecond: wantsSecond(kept, session),
+    words: kept.words.map(({ id, kind, person, name, role, at, text = '' }) => ({ id, kind, person, name, role, at, text })),
+    position: kept.chain.length,
+    headHash: kept.row.head_hash,
+    fingerprint: key.fingerprint,
+    fault,
+    mayNot: why && { code: why.code, params: { ...why.params } },
+  };
+}
+
+/** Why nobody can sign it now, whoever they are. */
+function mayNotSign(kept: KeptRecord, fault: string | null): AppError | null {
+  if (fault) return new AppError('RECORD_BROKEN', { fault });
+  if (kept.row.state !== 'finished') return new AppError('RECORD_NOT_FINISHED');
+  const open = replay(kept.sheet, kept.events).progress.deviations.filter((d) => d.needsLead && d.decision === null).length;
+  return open > 0 ? new AppError('RECORD_PENDING', { count: open }) : null;
+}
+
+export async function sign({ client, params, body, session, deps }: SignCall): Promise<KeptRecord> {
+  const run = params.run ?? '';
+  // Whoever signs waits for whoever writes.
+  await client.query(lockRun, [run]);
+  const kept = await keptRecord(client, run);
+  // Sent again after a lost answer.
+  if (kept.words.some((w) => w.id === body.id)) return kept;
+  const why = mayNotSign(kept, faultSentence(kept, deps.keys.of(session.shop.id)));
+  if (why) throw why;
+  if (body.position !== kept.chain.length) throw new AppError('RECORD_UNSENT');
+  assertTurn(kept, body.kind, session, body.text);
+  await keep(client, kept, wordOf(kept, body, session, deps.now()), session, deps);
+  return keptRecord(client, run);
+}
+
+function assertTurn({ words, events }: KeptRecord, kind: SignedKind, session: Session, text: string | undefined): void {
+  const first = words.find((w) => w.kind === 'technician');
+  if (kind === 'addendum') {
+    if (!first) throw new AppError('RECORD_FIRST');
+    if (!text?.trim()) throw new AppError('WORD_EMPTY');
+    return;
+  }
+  const own = words.find((w) => w.kind === kind);
+  if (own) throw new AppError('RECORD_ALREADY_SIGNED', { name: own.name });
+  if (kind === 'technician' && !events.some((e) => e.person === session.person.id)) throw new AppError('NOT_YOUR_WORK');
+  if (kind === 'second' && !first) throw new AppError('RECORD_FIRST');
+  if (kind === 'second' && first?.person === session.person.id) throw new AppError('SECOND_IS_ANOTHER');
+}
+
+function wordOf(kept: KeptRecord, said: { id: string; kind: SignedKind; text?: string | undefined }, session: Session, now: Date): SignedWord {
+  const last = kept.signatures.at(-1);
+  return {
+    format: 'stennet-signature',
+    v: 1,
+    id: said.id,
+    shop: session.shop.id,
+    run: kept.row.id,
+    kind: said.kind,
+    person: session.person.id,
+    name: session.person.name,
+    role: session.role,
+    at: now.toISOString(),
+    ...(said.text?.trim() ? { text: said.text.trim() } : {}),
+    position: kept.chain.length,
+    headHash: kept.row.head_hash,
+    before: last ? wordHash(last.body) : NO_WORD,
+  };
+}
+
+async function keep(client: Client, kept: KeptRecord, word: SignedWord, session: Session, deps: Pick<Deps, 'keys'>): Promise<void> {
+  const body = wordText(word);
+  const signature = deps.keys.of(session.shop.id).sign(body);
+  try {
+    await client.query(insertSignedWord, [word.shop, word.run, kept.signatures.length + 1, word.id, word.kind, word.person, body, signature, word.at]);
+  } catch (error) {
+    if (brokenConstraint(error)) throw new AppError('RECORD_ALREADY_SIGNED', { name: 'Somebody' });
+    throw error;
+  }
+  await client.query(setSigning, [word.run, signingState([...kept.words, word], wantsSecond(kept, session))]);
+}
