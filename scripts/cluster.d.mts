@@ -5,6 +5,7 @@ export interface Cluster {
   kill(): void;
   destroy(): void;
   ensureDatabase(name: string): Urls;
+  hasDatabase(name: string): boolean;
   dropDatabase(name: string): void;
   urls(name: string): Urls;
 }

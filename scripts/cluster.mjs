@@ -131,12 +131,14 @@ export function clusterIn(home) {
 
   /** A database owned by stennet_owner, in which the server may do only what migrations grant. */
   function ensureDatabase(name) {
-    if (psql('postgres', `select 1 from pg_database where datname = '${name}'`) !== '1') {
+    if (!hasDatabase(name)) {
       psql('postgres', `create database ${name} owner stennet_owner`);
       psql(name, 'alter schema public owner to stennet_owner; revoke all on schema public from public; grant usage on schema public to stennet_app, stennet_door');
     }
     return urls(name);
   }
+
+  const hasDatabase = (name) => psql('postgres', `select 1 from pg_database where datname = '${name}'`) === '1';
 
   function urls(name) {
     const s = state();
@@ -148,6 +150,7 @@ export function clusterIn(home) {
     start,
     running,
     ensureDatabase,
+    hasDatabase,
     urls,
     dropDatabase: (name) => psql('postgres', `drop database if exists ${name} with (force)`),
     stop: () => running() && run('pg_ctl', ['-D', data, '-m', 'fast', '-w', '-t', '60', 'stop']),

@@ -6,6 +6,7 @@ import { toJsonSchema } from '@valibot/to-json-schema';
 import { root } from './install.mjs';
 
 const { SheetSchema, StageSchema, printLine, lineOf } = await import('../core/src/procedure/index.ts');
+const { RecordFileSchema, SignedWordSchema } = await import('../core/src/record/index.ts');
 const { RunEventSchema } = await import('../core/src/run/index.ts');
 const { stageRibbon } = await import('../core/src/drawing/index.ts');
 const v = await import('valibot');
@@ -25,6 +26,8 @@ function put(file, text) {
 // Checks that JSON Schema cannot say (finite numbers, clean text) are left to the code.
 const schemaOf = (schema, title) => `${JSON.stringify({ title, ...toJsonSchema(schema, { errorMode: 'ignore' }) }, null, 1)}\n`;
 put('docs/schema/sheet.schema.json', schemaOf(SheetSchema, 'Stennet spec sheet, form 2'));
+put('docs/schema/record.schema.json', schemaOf(RecordFileSchema, 'Stennet record, v 1'));
+put('docs/schema/signature.schema.json', schemaOf(SignedWordSchema, 'Stennet signed word, v 1'));
 put('docs/schema/run-event.schema.json', schemaOf(RunEventSchema, 'Stennet run event, v 1'));
 
 const INKS = {

@@ -15,7 +15,7 @@ export async function verify([what]) {
   ensurePostgres();
   const home = dataHome();
   const cluster = clusterIn(home);
-  const wasRunning = cluster.isRunning();
+  const wasRunning = cluster.running();
   if (!wasRunning) await cluster.start();
   try {
     const known = DATABASES.filter((name) => cluster.hasDatabase(name));

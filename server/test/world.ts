@@ -88,6 +88,9 @@ export class Session {
       .set('Cookie', this.cookie)
       .send(body as object);
   }
+  delete(path: string): request.Test {
+    return request(this.house.app).delete(path).set('Host', 'shop.test').set('Origin', ORIGIN).set('Cookie', this.cookie);
+  }
   /** The same person, working in another of their shops. */
   async into(shop: string): Promise<Session> {
     const reply = await this.post('/api/session/shop', { shop }).expect(200);

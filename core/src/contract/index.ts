@@ -20,6 +20,7 @@ export {
   replies,
   runName,
   type Appended,
+  type Due,
   type Entry,
   type FollowUp,
   type HistoryLine,

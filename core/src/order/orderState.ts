@@ -7,18 +7,20 @@ import { isAwaited } from './partState';
 export interface OrderSeen {
   joints: readonly JointSeen[];
   entries: readonly OrderEntry[];
+  /** What falls due around the first start, and what became of it. */
+  followUps?: readonly { kind: string; text: string; state: string }[];
 }
 
 /** One thing that holds a repair order up. */
 export interface Blocker {
-  by: 'dropped' | 'part' | 'outside' | 'measured' | 'lead' | 'joint' | 'loosened' | 'putIn';
+  by: 'dropped' | 'part' | 'outside' | 'measured' | 'lead' | 'joint' | 'loosened' | 'putIn' | 'firstStart';
   text: string;
 }
 
 const STANDS: Record<Exclude<JointState, 'tight'>, string> = { notStarted: 'not started', comingApart: 'taking apart not finished', apart: 'apart', inWork: 'not finished' };
 
 /** Everything that holds it up, the most pressing first. */
-export function blockers({ joints, entries }: OrderSeen): Blocker[] {
+export function blockers({ joints, entries, followUps = [] }: OrderSeen): Blocker[] {
   const dropped = entries.flatMap((e): Blocker[] => (isLost(e) ? [{ by: 'dropped', text: `${e.what}: dropped, not found` }] : []));
   const parts = entries.flatMap((e): Blocker[] =>
     e.kind === 'part' && isAwaited(e.state) ? [{ by: 'part', text: `${e.count} × ${e.what}: ${e.state === 'ordered' ? 'ordered, not here' : 'not ordered'}` }] : [],
@@ -46,8 +48,11 @@ export function blockers({ joints, entries }: OrderSeen): Blocker[] {
     ...open,
     ...loosened,
     ...putIns({ joints, entries }).map((text): Blocker => ({ by: 'putIn', text: `${text}: still in` })),
+    ...followUps.flatMap((f): Blocker[] => (f.state === 'open' && FIRST_START[f.kind] ? [{ by: 'firstStart', text: `${FIRST_START[f.kind]}: ${f.text.replace(/\.$/, '')}` }] : [])),
   ];
 }
+
+const FIRST_START: Record<string, string | undefined> = { beforeFirstStart: 'before the first start', afterFirstStart: 'after the first start' };
 
 /** What fell and is not in the hand again. */
 export const isLost = (e: OrderEntry): e is Extract<OrderEntry, { kind: 'dropped' }> => e.kind === 'dropped' && e.found === undefined;
@@ -85,6 +90,6 @@ const IN_THE_WAY: readonly Blocker['by'][] = ['dropped', 'joint', 'loosened', 'o
 /** What keeps a repair order from a state; null where it may go there. */
 export function mayNotBecome(to: OrderState, seen: OrderSeen): string | null {
   const of = (kinds: readonly Blocker['by'][]): string[] => blockers(seen).flatMap((b) => (kinds.includes(b.by) ? [b.text] : []));
-  const holding = to === 'toCheck' ? of(IN_THE_WAY) : to === 'done' || to === 'handedOver' ? of([...IN_THE_WAY, 'lead']) : [];
+  const holding = to === 'toCheck' ? of(IN_THE_WAY) : to === 'done' || to === 'handedOver' ? of([...IN_THE_WAY, 'lead', 'firstStart']) : [];
   return holding.length > 0 ? holding.join('; ') : null;
 }

@@ -13,6 +13,7 @@ import nextOrderNumber from '../db/queries/nextOrderNumber.sql';
 import updateOrder from '../db/queries/updateOrder.sql';
 import updateOrderState from '../db/queries/updateOrderState.sql';
 import { canonicalJson } from '@stennet/core/record';
+import { expectAnew } from '../followUps/keepFollowUps';
 import { serve, type Deps } from '../http/serve';
 import { assertStanding, keepJoint, orderIn } from './orders';
 
@@ -22,6 +23,7 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
     const number = body.head.number ?? (await freshNumber(client));
     const head = { ...body.head, number };
     await unlessTaken(number, () => client.query(insertOrder, [session.shop.id, body.order, ...columns(head), session.person.id, now()]));
+    await expectAnew(client, head.vehicle.vin.toUpperCase(), head.vehicle.built);
     return { order: body.order };
   });
 
@@ -29,6 +31,7 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
     const order = params.order ?? '';
     const { rowCount } = await unlessTaken(body.head.number, () => client.query(updateOrder, [order, body.version, ...columns(body.head), session.person.id, now()]));
     if (rowCount === 0) throw await changed(client, order);
+    await expectAnew(client, body.head.vehicle.vin.toUpperCase(), body.head.vehicle.built);
     return { ok: true };
   });
 
@@ -101,6 +104,6 @@ async function changed(client: Client, order: string): Promise<AppError> {
 function assertMayBecome(order: Awaited<ReturnType<typeof orderIn>>, to: OrderState): void {
   if (!stepsFrom(order.state).includes(to)) throw new AppError('ORDER_STATE', { state: ORDER_STATE_TEXT[to], why: `it is ${ORDER_STATE_TEXT[order.state]} now` });
   const joints = order.jobs.flatMap((j) => j.joints).map(jointSeen);
-  const why = mayNotBecome(to, { joints, entries: order.entries.map((e) => e.body) });
+  const why = mayNotBecome(to, { joints, entries: order.entries.map((e) => e.body), followUps: order.followUps });
   if (why) throw new AppError('ORDER_STATE', { state: ORDER_STATE_TEXT[to], why });
 }

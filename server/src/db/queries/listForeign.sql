@@ -1,2 +1,2 @@
 -- in: vin. out: what is known of a vehicle from elsewhere, the newest first.
-select run, number, joint, from_shop as "from", fingerprint, to_json(at) as at from foreign_record where shop = current_shop() and vin = $1 order by at desc limit 100
+select f.run, f.number, f.joint, f.from_shop as "from", f.fingerprint, to_json(f.at) as at from foreign_record f where f.shop = current_shop() and f.vin = $1 order by f.at desc limit 100

@@ -12,6 +12,7 @@ import { text } from '../text';
 export const seenOf = (order: Order, entries: readonly Pick<ShownEntry, 'body'>[]): OrderSeen => ({
   joints: order.jobs.flatMap((j) => j.joints.map(jointSeen)),
   entries: entries.map((e) => e.body),
+  followUps: order.followUps,
 });
 
 /** Where the order stands, what holds it up, and where it goes next. */

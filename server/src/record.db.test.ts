@@ -1,0 +1,324 @@
+import { spawnSync } from 'node:child_process';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import Ajv from 'ajv';
+import addFormats from 'ajv-formats';
+import { zipSync } from 'fflate';
+import Papa from 'papaparse';
+import type { Signing } from '@stennet/core/contract';
+import { canonicalJson, PULL_COLUMNS, sealEvent, sha256Hex, type RecordFile, type StoredEvent } from '@stennet/core/record';
+import { demoId, HALDEN, House, ORIGIN, type Session } from '../test/world';
+import request from 'supertest';
+
+let house: House;
+let ines: Session;
+let jonah: Session;
+let mei: Session;
+let petra: Session;
+beforeAll(async () => {
+  house = await new House().open();
+  [ines, jonah, mei, petra] = [await house.signIn('Ines Corte'), await house.signIn(), await house.signIn('Mei Sandoval'), await house.signIn('Petra Voll')];
+});
+afterAll(() => house.close());
+
+let made = 0;
+const wordId = (): string => `9d000000-0000-4000-8000-${String((made += 1)).padStart(12, '0')}`;
+/** Finished by Mei 24 days ago and signed by her; by Jonah 41 days ago, signed by two. */
+const QS16 = demoId(822);
+const BRENNA = demoId(821);
+
+async function finishedRun(): Promise<{ run: string; count: number }> {
+  const t = await jonah.technician(await house.freshJoint());
+  const events = t.finish();
+  await jonah.append(t.place.run, events).expect(200);
+  return { run: t.place.run, count: events.length };
+}
+const sign = (session: Session, run: string, position: number, kind = 'technician', more: object = {}) =>
+  session.post(`/api/runs/${run}/signatures`, { id: wordId(), kind, position, ...more });
+const signing = async (run: string): Promise<Signing> => (await jonah.get(`/api/runs/${run}/signatures`).expect(200)).body as Signing;
+const fileOf = async (run: string): Promise<RecordFile> => (await jonah.get(`/api/runs/${run}/record?form=json`).expect(200)).body as RecordFile;
+const bringIn = (session: Session, body: Buffer) =>
+  request(house.app).post('/api/foreign').set('Host', 'shop.test').set('Origin', ORIGIN).set('Cookie', session.cookie).set('Content-Type', 'application/octet-stream').send(body);
+
+describe('signing', () => {
+  test('who did the work signs first, another second; later words are added, nothing else is let in', async () => {
+    const { run, count } = await finishedRun();
+    expect((await sign(mei, run, count)).body.error.code).toBe('NOT_YOUR_WORK');
+    expect((await sign(ines, run, count, 'second')).body.error.code).toBe('RECORD_FIRST');
+    expect((await sign(jonah, run, count - 1)).body.error.code).toBe('RECORD_UNSENT');
+    expect((await sign(petra, run, count)).status).toBe(403);
+    const signed = (await sign(jonah, run, count).expect(200)).body as Signing;
+    expect(signed).toMatchObject({ state: 'signed', wantsSecond: false, fault: null });
+    expect((await sign(jonah, run, count)).body.error.code).toBe('RECORD_ALREADY_SIGNED');
+    expect((await sign(jonah, run, count, 'second')).body.error.code).toBe('SECOND_IS_ANOTHER');
+    expect((await sign(jonah, run, count, 'addendum', { text: '  ' })).body.error.code).toBe('WORD_EMPTY');
+    await sign(ines, run, count, 'second').expect(200);
+    const after = (await sign(mei, run, count, 'addendum', { text: 'Heat shield fitted the day after.' }).expect(200)).body as Signing;
+    expect(after.words.map((w) => [w.kind, w.name, w.text])).toEqual([
+      ['technician', 'Jonah Pike', ''],
+      ['second', 'Ines Corte', ''],
+      ['addendum', 'Mei Sandoval', 'Heat shield fitted the day after.'],
+    ]);
+    expect(after.fault).toBeNull();
+  });
+
+  test('the same signature sent again after a lost answer stands once', async () => {
+    const { run, count } = await finishedRun();
+    const body = { id: wordId(), kind: 'technician', position: count };
+    await Promise.all([1, 2, 3].map(() => jonah.post(`/api/runs/${run}/signatures`, body)));
+    expect((await signing(run)).words).toHaveLength(1);
+  });
+
+  test('a run that is not finished, or waits for the lead, is not signed', async () => {
+    const t = await jonah.technician(await house.freshJoint());
+    t.until((d) => d.kind === 'pull');
+    await jonah.append(t.place.run, t.state.events.toArray()).expect(200);
+    expect((await signing(t.place.run)).mayNot?.code).toBe('RECORD_NOT_FINISHED');
+    expect((await sign(jonah, t.place.run, t.state.events.length)).body.error.code).toBe('RECORD_NOT_FINISHED');
+  });
+
+  test('the shop may want a second signature for everything; only a lead or the owner decides that', async () => {
+    await jonah.post('/api/shop', { secondSignature: true }).expect(403);
+    await ines.post('/api/shop', { secondSignature: true }).expect(200);
+    const { run, count } = await finishedRun();
+    expect((await sign(jonah, run, count)).body.state).toBe('wantsSecond');
+    expect((await sign(ines, run, count, 'second')).body.state).toBe('signed');
+    await ines.post('/api/shop', { secondSignature: false }).expect(200);
+  });
+
+  test('nothing follows a signature: neither an entry nor a change of the tables by the serving role', async () => {
+    const { run, count } = await finishedRun();
+    await sign(jonah, run, count).expect(200);
+    const fresh = await jonah.technician(await house.freshJoint());
+    const [started] = fresh.finish();
+    const late = { ...started, run, seq: count + 1, hold: 1, type: 'paused', payload: {} } as never;
+    expect((await jonah.append(run, [late])).body.error.code).toBe('RUN_SIGNED');
+    for (const text of [
+      'update run_event set body = body',
+      'delete from run_event',
+      'update signed_word set body = body',
+      'delete from signed_word',
+      'update order_entry set body = body',
+    ]) {
+      await expect(house.db.inShop(HALDEN, (c) => c.query(text))).rejects.toThrow(/permission denied/);
+    }
+  });
+});
+
+describe('tampering by somebody who owns the database', () => {
+  const rows = async (run: string) =>
+    (await house.admin.query<{ position: number; body: string; hash: string }>('select position, body, hash from run_event where run = $1 order by position', [run])).rows;
+  const put = (run: string, position: number, body: string, hash: string) =>
+    house.admin.query('update run_event set body = $3, hash = $4 where run = $1 and position = $2', [run, position, body, hash]);
+
+  test('one changed value is named by its entry', async () => {
+    const { run, count } = await finishedRun();
+    await sign(jonah, run, count).expect(200);
+    expect((await signing(run)).fault).toBeNull();
+    const row = (await rows(run)).find((r) => r.body.includes('"pulled"') && r.position > 20);
+    if (!row) throw new Error('no pull');
+    await put(run, row.position, row.body.replace('"heldStill"', '"turned"').replace('"pass":1', '"pass":2'), row.hash);
+    expect((await signing(run)).fault).toBe(`Entry ${row.position} is the first that does not fit: its text was changed.`);
+  });
+
+  test('a chain rewritten from the middle, every hash made to fit again, breaks where it was rewritten', async () => {
+    const { run, count } = await finishedRun();
+    await sign(jonah, run, count).expect(200);
+    const from = 30;
+    let prevHash = '';
+    for (const row of await rows(run)) {
+      const stored = JSON.parse(row.body) as StoredEvent;
+      if (row.position < from) {
+        prevHash = row.hash;
+        continue;
+      }
+      const event = row.position === from ? { ...stored.event, deviceTime: '2026-11-24T08:00:00.000Z' } : stored.event;
+      const again = sealEvent({ ...stored, prevHash, event });
+      prevHash = again.hash;
+      await put(run, row.position, again.body, again.hash);
+    }
+    await house.admin.query('update run set head_hash = $2 where id = $1', [run, prevHash]);
+    expect((await signing(run)).fault).toBe(`Entry ${from} is the first that does not fit: it does not carry the shop’s seal, so it was written past the server.`);
+    // A signature already given is for other entries; nothing new is signed on it.
+    expect((await sign(ines, run, count, 'second')).body.error.code).toBe('RECORD_BROKEN');
+  });
+
+  test('an entry cut off the end, a signature taken away, a word rewritten: each is seen', async () => {
+    const { run, count } = await finishedRun();
+    await sign(jonah, run, count).expect(200);
+    await sign(ines, run, count, 'second').expect(200);
+    await house.admin.query('begin');
+    await house.admin.query("update signed_word set body = replace(body, 'Ines', 'Inez') where run = $1 and kind = 'second'", [run]);
+    await house.admin.query('commit');
+    expect((await signing(run)).fault).toBe('Signed word 2 does not fit: it was not signed with this shop’s key.');
+    await house.admin.query('delete from signed_word where run = $1', [run]);
+    expect((await signing(run)).fault).toBe('Signed word 1 does not fit: a word before it is missing or was changed.');
+    const cut = await finishedRun();
+    await house.admin.query('delete from run_event where run = $1 and position = $2', [cut.run, cut.count]);
+    expect((await signing(cut.run)).fault).toBe(`Entry ${cut.count} is the first that does not fit: an entry is missing or doubled before it.`);
+  });
+});
+
+describe('going out and coming back', () => {
+  test('a record is what its schema says, and holds in another shop, where it is found by its vehicle', async () => {
+    const file = await fileOf(BRENNA);
+    const schema = JSON.parse(fs.readFileSync(path.resolve(__dirname, '../../docs/schema/record.schema.json'), 'utf8'));
+    const ajv = new Ajv({ strict: false, allErrors: true });
+    addFormats(ajv);
+    const validate = ajv.compile(schema);
+    expect(validate(file) ? null : validate.errors).toBeNull();
+    expect(file.record.complete).toBe(true);
+    const tern = await (await house.signIn('Ines Corte')).into(demoId(2));
+    const reply = await bringIn(tern, Buffer.from(JSON.stringify(file))).expect(200);
+    expect(reply.body).toMatchObject({ taken: 1, records: [{ run: BRENNA, number: '2389', from: 'Halden Quay Motor Works' }] });
+    const seen = await tern.get(`/api/history?by=vehicle&vin=${file.order.vehicle.vin}`).expect(200);
+    expect(seen.body.foreign).toMatchObject([{ run: BRENNA, number: '2389', joint: 'Cylinder head' }]);
+    expect((await tern.get(`/api/foreign/${BRENNA}`).expect(200)).body).toEqual(file);
+    // Of the other shop’s own runs it sees nothing.
+    await tern.get(`/api/runs/${BRENNA}/record?form=json`).expect(404);
+  });
+
+  test('what was changed in a file is found, wherever it is', async () => {
+    const file = await fileOf(QS16);
+    const refusal = async (change: (f: RecordFile) => void): Promise<string> => {
+      const copy = structuredClone(file);
+      change(copy);
+      return (await bringIn(petra, Buffer.from(JSON.stringify(copy)))).body.error?.message ?? 'taken';
+    };
+    const rewritten = (f: RecordFile): void => {
+      let prevHash = '0'.repeat(64);
+      for (const row of f.chain) {
+        const stored = JSON.parse(row.body) as StoredEvent;
+        Object.assign(row, sealEvent({ ...stored, prevHash, event: { ...stored.event, deviceTime: stored.event.deviceTime.replace('T0', 'T1') } }));
+        prevHash = row.hash;
+      }
+    };
+    expect(await refusal((f) => Object.assign(f.chain[3] ?? {}, { body: (f.chain[3]?.body ?? '').replace('T', 't') }))).toContain('Entry 4 is the first');
+    expect(await refusal(rewritten)).toContain('Entry 1 is the first that does not fit: it does not carry the shop’s seal');
+    expect(await refusal((f) => f.chain.pop())).toContain('Signed word 1 does not fit: it was signed for other entries');
+    expect(await refusal((f) => (f.sheet.title = 'Another'))).toContain('The sheet is not the one');
+    expect(await refusal((f) => (f.record.complete = false))).toContain('not what its events say');
+    expect(await refusal((f) => (f.shop.fingerprint = '0000'))).toContain('fingerprint');
+    // Another key: nothing that was sealed fits it.
+    expect(await refusal((f) => (f.shop.key = Buffer.alloc(32, 7).toString('base64')))).toContain('Entry 1');
+    expect(await refusal(() => undefined)).toBe('taken');
+  });
+
+  test('the whole order goes out as one archive and comes back; bombs, foreign paths and rubbish do not', async () => {
+    const archive = await petra
+      .get(`/api/orders/${demoId(252)}/archive`)
+      .buffer(true)
+      .parse(binary)
+      .expect(200);
+    expect((await bringIn(petra, archive.body as Buffer).expect(200)).body.taken).toBe(1);
+    const text = Buffer.from(JSON.stringify(await fileOf(BRENNA)));
+    const refused = async (files: Record<string, Uint8Array>): Promise<string> => (await bringIn(petra, Buffer.from(zipSync(files)))).body.error.message as string;
+    expect(await refused({ [`records/${BRENNA}.json`]: text, '../../etc/passwd': text })).toContain('“../../etc/passwd” does not belong into it');
+    expect(await refused(Object.fromEntries(Array.from({ length: 2001 }, (_, i) => [`records/${demoId(i)}.json`, text.subarray(0, 9)])))).toContain('more than a repair order can');
+    expect(await refused({ 'order.json': text })).toContain('no record in it');
+    for (const rubbish of ['', 'no', '{}', '[1]', 'PK\u0003\u0004half']) expect((await bringIn(petra, Buffer.from(rubbish))).body.error.code).toBe('FOREIGN_UNREADABLE');
+    expect((await bringIn(await house.signIn('Rafi Daan'), text)).status).toBe(403);
+  });
+
+  test('the table has a row for each pull, and nothing that a spreadsheet would compute', async () => {
+    const csv = (await petra.get(`/api/runs/${QS16}/record?form=csv`).expect(200)).text;
+    const [head, ...rows] = Papa.parse<string[]>(csv.replace(/^\ufeff/, '').trimEnd()).data;
+    expect(head).toEqual([...PULL_COLUMNS]);
+    const file = await fileOf(QS16);
+    expect(rows).toHaveLength((file.record as { pulled?: number }).pulled ?? -1);
+    expect(rows[0]).toEqual(expect.arrayContaining(['2402', 'Cylinder head', 'N.m', 'Mei Sandoval']));
+  });
+
+  test('on paper: both sizes, every page numbered, with the code and the key', async () => {
+    for (const paper of ['A4', 'Letter']) {
+      await house.admin.query('update shop set paper = $1 where shop = $2', [paper, HALDEN]);
+      const pdf = (await jonah.get(`/api/runs/${QS16}/record?form=pdf`).buffer(true).parse(binary).expect(200)).body as Buffer;
+      expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+      expect(pdf.includes(paper === 'A4' ? '[0 0 595.28 841.89]' : '[0 0 612 792]')).toBe(true);
+      expect(
+        (
+          await petra
+            .get(`/api/orders/${demoId(253)}/hand-over`)
+            .buffer(true)
+            .parse(binary)
+            .expect(200)
+        ).body.length,
+      ).toBeGreaterThan(2000);
+    }
+  });
+
+  test('the command names what does not hold, and is content with what does', async () => {
+    const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-verify-'));
+    const verify = (file: RecordFile): { status: number | null; said: string } => {
+      const at = path.join(folder, 'record.json');
+      fs.writeFileSync(at, JSON.stringify(file));
+      const done = spawnSync(process.execPath, [path.resolve(__dirname, '../dist/verify.js'), at], { encoding: 'utf8' });
+      return { status: done.status, said: done.stdout };
+    };
+    const file = await fileOf(BRENNA);
+    expect(verify(file)).toMatchObject({ status: 0, said: expect.stringContaining('holds   RO 2389, Cylinder head') });
+    const pull = file.chain.findIndex((r) => r.body.includes('"outcome":"turned"'));
+    const chain = file.chain.map((r, i) => (i === pull ? { ...r, body: r.body.replace('"outcome":"turned"', '"outcome":"heldStill"') } : r));
+    const changed = { ...file, chain: chain.map((r) => ({ ...r, hash: sha256Hex(r.body) })) };
+    const { status, said } = verify(changed);
+    expect(status).toBe(1);
+    expect(said).toContain('BROKEN');
+    expect(said).toContain(`Entry ${pull + 1} is the first that does not fit`);
+    fs.rmSync(folder, { recursive: true });
+  });
+});
+
+describe('found again', () => {
+  const lines = async (query: string) =>
+    (await petra.get(`/api/history?${query}`).expect(200)).body.lines as { number: string; run: string; use: { pulls: number; ratio: number } | null }[];
+
+  test('by vehicle, kind of joint, revision, lot', async () => {
+    expect((await lines('by=vehicle&vin=ZZ9BREN20H0002417')).map((l) => l.number)).toContain('2374');
+    expect((await lines('by=sheet&sheet=ob20-flywheel-kit&revision=A')).map((l) => l.number)).toEqual(['2410', '2374']);
+    expect((await lines('by=lot&lot=L%204471')).map((l) => l.number)).toEqual(['2410', '2389']);
+    expect((await lines('by=joint&engine=QS16&kind=cylinder-head')).map((l) => l.number)).toEqual(['2402']);
+  });
+
+  test('everything tightened with a wrench, in a range of days, with how its readings lay; and as a list of whom to call', async () => {
+    const all = await lines(`by=wrench&tool=${demoId(104)}`);
+    expect(all.map((l) => [l.number, l.use?.pulls])).toEqual([
+      ['2410', 16],
+      ['2374', 16],
+    ]);
+    for (const l of all) expect(l.use?.ratio).toBeGreaterThan(1.005);
+    const from = new Date(Date.now() - 60 * 86_400_000).toISOString().slice(0, 10);
+    expect((await lines(`by=wrench&tool=${demoId(104)}&from=${from}`)).map((l) => l.number)).toEqual(['2410']);
+    const calls = (await petra.get(`/api/history?by=wrench&tool=${demoId(104)}&form=csv`).expect(200)).text;
+    expect(calls).toContain('2410,Oduya,HQ 410 D');
+  });
+
+  test('a pull of a minute ago is found by its wrench, and one that was taken back is not counted', async () => {
+    const t = await jonah.technician(await house.freshJoint());
+    t.until((d) => d.kind === 'pull');
+    t.step();
+    t.step();
+    await jonah.append(t.place.run, t.state.events.toArray()).expect(200);
+    const used = async (): Promise<number | undefined> => (await lines(`by=wrench&tool=${demoId(103)}`)).find((l) => l.run === t.place.run)?.use?.pulls;
+    expect(await used()).toBe(2);
+    const before = t.state.events.length;
+    t.do('undone', { event: t.state.events.at(-1)?.id ?? '' });
+    await jonah.append(t.place.run, t.state.events.toArray().slice(before)).expect(200);
+    expect(await used()).toBe(1);
+  });
+
+  test('what is asked wrongly is refused, and another shop sees nothing', async () => {
+    await petra.get('/api/history').expect(400);
+    await petra.get('/api/history?by=wrench&tool=x').expect(400);
+    const tern = await (await house.signIn('Ines Corte')).into(demoId(2));
+    expect((await tern.get('/api/history?by=vehicle&vin=ZZ9BREN20H0002417').expect(200)).body).toEqual({ lines: [], foreign: [], next: null });
+    expect(canonicalJson((await tern.get(`/api/history?by=lot&lot=L%204471`)).body.lines)).toBe('[]');
+  });
+});
+
+function binary(res: request.Response, done: (error: Error | null, body: Buffer) => void): void {
+  const parts: Buffer[] = [];
+  const stream = res as unknown as NodeJS.ReadableStream;
+  stream.on('data', (part: Buffer) => parts.push(part));
+  stream.on('end', () => done(null, Buffer.concat(parts)));
+}
