@@ -4,6 +4,7 @@ import { Loading, ScreenFrame } from '@/ui';
 const ofRuns = () => import('./runScreens');
 const ofLibrary = () => import('./libraryScreens');
 const ofOrders = () => import('./orderScreens');
+const ofAfter = () => import('./afterScreens');
 
 /** A screen that is loaded when somebody goes there; the service worker has it already. */
 function lazyScreen<N extends string>(load: () => Promise<Record<N, ComponentType>>, name: N): () => ReactElement {
@@ -36,3 +37,5 @@ export const OrderFormScreen = lazyScreen(ofOrders, 'OrderFormScreen');
 export const PartsScreen = lazyScreen(ofOrders, 'PartsScreen');
 export const ToolsScreen = lazyScreen(ofOrders, 'ToolsScreen');
 export const MeasureScreen = lazyScreen(ofOrders, 'MeasureScreen');
+export const FollowUpsScreen = lazyScreen(ofAfter, 'FollowUpsScreen');
+export const HistoryScreen = lazyScreen(ofAfter, 'HistoryScreen');

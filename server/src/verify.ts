@@ -1,8 +1,10 @@
 import fs from 'node:fs';
-import pg from 'pg';
 import { faultText } from '@stennet/core/record';
+import { openDatabase, type Client } from './db/database';
+import listRunsByNumber from './db/queries/listRunsByNumber.sql';
+import listShops from './db/queries/listShops.sql';
 import { faultOf, readForeign } from './record/foreign';
-import { keysIn } from './record/keys';
+import { keysIn, type ShopKey } from './record/keys';
 import { faultIn, keptRecord } from './record/readRecord';
 
 // `./stennet verify FILE|RO`: checks records from their first entry to their last signature, and names the first thing that does not fit.
@@ -27,24 +29,25 @@ function checkFile(file: string): Checked[] {
 
 async function checkOrder(number: string): Promise<Checked[]> {
   const keys = keysIn(env('KEY_DIR'));
-  const client = new pg.Client({ connectionString: env('OWNER_DATABASE_URL') });
-  await client.connect();
+  const db = openDatabase(env('OWNER_DATABASE_URL'));
   try {
-    const shops = (await client.query<{ shop: string }>('select shop from shop_ids()')).rows;
+    const shops = await db.atDoor(async (c) => (await c.query<{ shop: string }>(listShops)).rows);
     const all: Checked[] = [];
-    for (const { shop } of shops) {
-      await client.query("select set_config('stennet.shop', $1, false)", [shop]);
-      const { rows } = await client.query<{ run: string }>('select run from run_line where shop = current_shop() and number = $1 order by last_at', [number]);
-      for (const { run } of rows) {
-        const kept = await keptRecord(client as unknown as pg.PoolClient, run);
-        const fault = faultIn(kept, keys.of(shop));
-        all.push({ name: `RO ${number}, ${kept.name}`, entries: kept.chain.length, signed: kept.words.length, key: keys.of(shop).fingerprint, fault: fault && faultText(fault) });
-      }
-    }
+    for (const { shop } of shops) all.push(...(await db.inShop(shop, (client) => checkIn(client, number, keys.of(shop)))));
     return all;
   } finally {
-    await client.end();
+    await db.close();
   }
+}
+
+async function checkIn(client: Client, number: string, key: ShopKey): Promise<Checked[]> {
+  const checked: Checked[] = [];
+  for (const { run } of (await client.query<{ run: string }>(listRunsByNumber, [number])).rows) {
+    const kept = await keptRecord(client, run);
+    const fault = faultIn(kept, key);
+    checked.push({ name: `RO ${number}, ${kept.name}`, entries: kept.chain.length, signed: kept.words.length, key: key.fingerprint, fault: fault && faultText(fault) });
+  }
+  return checked;
 }
 
 const env = (name: string): string => {

@@ -37,7 +37,7 @@ async function ask<R extends RouteName>(name: R, params: Record<string, string>,
   });
   const reply: unknown = await response.json().catch(() => undefined);
   if (!response.ok) {
-    const why = refusal(reply);
+    const why = refusalIn(reply);
     throw why.code === 'SIGN_IN_NEEDED' && askedAt !== signIns ? new AppError('OFFLINE') : why;
   }
   const schema = await schemaOf(name);
@@ -51,7 +51,8 @@ async function schemaOf(name: RouteName): Promise<v.GenericSchema> {
   return runReplies[name as keyof typeof runReplies];
 }
 
-function refusal(reply: unknown): AppError {
+/** What a reply that was not taken says. */
+export function refusalIn(reply: unknown): AppError {
   const error = (reply as { error?: { code?: string; params?: ErrorParams } } | undefined)?.error;
   // A proxy's own page, or a code from a newer server: nothing to tell apart.
   if (!error?.code || !(error.code in catalogue)) return new AppError('OFFLINE');

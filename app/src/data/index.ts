@@ -6,7 +6,25 @@ export { useKeptForm } from './useKeptForm';
 export { formatterOf, signIn, signOut, switchShop } from './session';
 export { sending, onSending, startSending, type Sending } from './outbox/sender';
 export { useSignedIn, SignedIn, type Account } from './account';
+export { useFollowUp } from './useFollowUp';
 export { useLibraryOnDevice } from './useLibraryOnDevice';
 export { useSending } from './useSending';
 export { useClocks, type ShownClock } from './clocks';
 export { useStatements, say } from './statements';
+export {
+  archivePath,
+  calendarPath,
+  dropFeed,
+  handOverPath,
+  makeFeed,
+  recallPath,
+  recordPath,
+  saveShop,
+  settleFollowUp,
+  signRun,
+  takeForeign,
+  useFollowUps,
+  useHistory,
+  useSigning,
+  type Asked,
+} from './records';

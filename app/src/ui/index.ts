@@ -12,6 +12,7 @@ export { Loading, Notice } from './Notice';
 export { Ribbon } from './Ribbon';
 export { ScreenFrame, useIsWide } from './ScreenFrame';
 export { darkTheme, FONT, lightTheme, MONO, useInks } from './theme';
+export { FollowUpRow } from './followUps/FollowUpRow';
 export { Heading, Line, Section } from './Section';
 export { pressedBySpace } from './spaceKey';
 export { SavedBadge } from './SavedBadge';

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import type { OrderEntry } from '../order/entries';
 import type { JointSeen } from '../order/jointState';
-import { TAKE_APART } from '../procedure/parts';
+import { PROCEDURE, TAKE_APART } from '../procedure/parts';
 import { FOLLOW_UP_KINDS, FOLLOW_UP_STATES } from '../followUp/followUp';
 import { ENTRY_KINDS, ORDER_STATES } from '../order/names';
 import { UNIT_CODES } from '../quantity/unit';
@@ -92,7 +92,7 @@ export type Joint = v.InferOutput<typeof JointSchema>;
 
 /** A run for people: the joint, which of them, and what is done with it. @example runName(rods, trial) // 'Rod caps 3' */
 export const runName = ({ name }: Pick<Joint, 'name'>, { part, instance }: Pick<RunBrief, 'part' | 'instance'>): string =>
-  `${name}${instance ? ` ${instance}` : ''}${part === TAKE_APART ? ', apart' : ''}`;
+  `${name}${instance ? ` ${instance}` : ''}${part === TAKE_APART ? ', apart' : part === PROCEDURE ? '' : ', again'}`;
 
 /** A joint as it is weighed where a repair order's state is asked for. */
 export const jointSeen = ({ name, runs, instances }: Joint): JointSeen => ({
@@ -153,7 +153,7 @@ export const OrderSchema = v.object({
 });
 export type Order = v.InferOutput<typeof OrderSchema>;
 
-export const TodaySchema = v.object({ orders: v.array(OrderSchema) });
+export const TodaySchema = v.object({ orders: v.array(OrderSchema), overdue: v.optional(v.number(), 0) });
 
 export const ToolsSchema = v.object({
   tools: v.array(

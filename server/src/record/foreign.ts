@@ -5,7 +5,7 @@ import { faultText, RecordFileSchema, verifyRecordFile, type RecordFile } from '
 import { onlyRow } from '../db/database';
 import findForeign from '../db/queries/findForeign.sql';
 import insertForeign from '../db/queries/insertForeign.sql';
-import { namesIn, register, requirePerson, serve, type Deps } from '../http/serve';
+import { register, requirePerson, serve, type Deps } from '../http/serve';
 import { isArchive, recordsIn } from './archive';
 import { fingerprintOf, fitsKey } from './keys';
 

@@ -11,16 +11,20 @@ import findStanding from '../db/queries/findStanding.sql';
 import findVehicle from '../db/queries/findVehicle.sql';
 import insertJoint from '../db/queries/insertJoint.sql';
 import setJointSheet from '../db/queries/setJointSheet.sql';
+import countOverdue from '../db/queries/countOverdue.sql';
 import listPeople from '../db/queries/listPeople.sql';
 import { serve, type Deps } from '../http/serve';
 
 export function orderRoutes(app: Express, deps: Deps): void {
-  serve(app, deps, 'today', async ({ client }) => ({ orders: (await client.query<Order>(listOrders, [null, null, null, false])).rows }));
+  serve(app, deps, 'today', async ({ client, deps: { now } }) => ({
+    orders: (await client.query<Order>(listOrders, [null, null, null, false])).rows,
+    overdue: Number((await client.query<{ n: string }>(countOverdue, [now().toISOString().slice(0, 10)])).rows[0]?.n ?? 0),
+  }));
   serve(app, deps, 'orders', async ({ client, query }) => {
     const asked = v.safeParse(OrdersQuery, query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'what to look for' });
     const { q, state, all } = asked.output;
-    return { orders: (await client.query<Order>(listOrders, [null, q ? likeOf(q) : null, state ?? null, all === 'yes' || state === 'handedOver'])).rows };
+    return { overdue: 0, orders: (await client.query<Order>(listOrders, [null, q ? likeOf(q) : null, state ?? null, all === 'yes' || state === 'handedOver'])).rows };
   });
   serve(app, deps, 'order', async ({ client, params }) => orderIn(client, params.order));
   serve(app, deps, 'people', async ({ client }) => ({ people: (await client.query<Person>(listPeople)).rows }));

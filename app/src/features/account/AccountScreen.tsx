@@ -2,12 +2,14 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
+import { isAllowed } from '@stennet/core/contract';
 import type { AppError } from '@stennet/core/errors';
 import { asAppError, signOut, switchShop, useSending, useSignedIn } from '@/data';
 import { chooseTheme, useThemeChoice, type ThemeChoice } from '@/platform/preferences';
 import { startsOffline, takeNewVersion, useNewVersion } from '@/platform/serviceWorker';
 import { BigButton, Card, Notice, ScreenFrame, useInks } from '@/ui';
 import { PinCard } from './PinCard';
+import { ShopCard } from './ShopCard';
 import { text } from './text';
 
 export function AccountScreen() {
@@ -60,6 +62,7 @@ export function AccountScreen() {
         </View>
       </Card>
       {me.role === 'lead' ? <PinCard /> : null}
+      {isAllowed(me.role, 'shop.write') ? <ShopCard /> : null}
       <Card>
         <Text role="heading" aria-level={2} style={heading}>
           {text.device}

@@ -1,4 +1,8 @@
 export const text = {
+  shop: 'The shop',
+  secondText: 'Records can be signed by a second person too: the lead, or another technician. A sheet can want that for itself.',
+  secondOn: '✓ Every record is signed by a second person',
+  secondOff: 'Have every record signed by a second person',
   product: 'Stennet',
   claim: 'The right torque, the right order, on the record.',
   name: 'Name',

@@ -30,6 +30,7 @@ export function OrdersScreen() {
         ))}
       </View>
       {isAllowed(me.role, 'order.write') ? <BigButton text={text.newOrder} look="plain" size="desk" onPress={() => router.navigate('/orders/new')} /> : null}
+      <BigButton text={text.history} look="quiet" size="desk" onPress={() => router.navigate('/history')} />
       {orders.isError && orders.data ? <Line>{text.notThere}</Line> : null}
       {orders.data ? (
         orders.data.orders.length === 0 ? (

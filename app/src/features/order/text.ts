@@ -64,7 +64,14 @@ export const text = {
     lead: 'Lead',
     joint: 'Joint',
     putIn: 'Put in',
+    firstStart: 'First start',
   } satisfies Record<Blocker['by'], string>,
+
+  afterwards: 'Afterwards',
+  handOver: 'Hand-over sheet for the owner',
+  archive: 'All of it in one archive',
+  earlier: 'This vehicle before',
+  history: 'History',
 
   // list
   orders: 'Repair orders',
@@ -169,6 +176,7 @@ export const text = {
   count: (n: number, what: string) => `${n} × ${what}`,
   partState: 'How it stands',
   partNumber: 'Part number',
+  lotUsed: (lot: string) => `Where else lot ${lot} went`,
   lot: 'Lot',
   price: 'Price for all',
   more: 'Number, lot, price',

@@ -25,7 +25,7 @@ export function PrepareScreen() {
   const { joint, part, of } = useLocalSearchParams<{ joint: string; part?: string; of?: string }>();
   const sheet = useJointSheet(joint);
   const order = useOrder(sheet.data?.order.id ?? '');
-  if (sheet.data) return <Ready key={`${part} ${of}`} data={sheet.data} order={order.data} part={part === TAKE_APART ? TAKE_APART : PROCEDURE} first={of} />;
+  if (sheet.data) return <Ready key={`${part} ${of}`} data={sheet.data} order={order.data} part={partIn(sheet.data.sheet, part)} first={of} />;
   return (
     <ScreenFrame title={text.title} back="/" backLabel={text.back}>
       {sheet.isError ? (
@@ -51,15 +51,16 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [chosen, setChosen] = useState(asked ?? null);
   const isApart = part === TAKE_APART;
+  const isWhole = part === PROCEDURE;
   // What only this run leads of the sheet; what it is begun with is the whole of it.
-  const data = isApart ? { ...whole, sheet: sheetForPart(whole.sheet, part) } : whole;
+  const data = !isWhole ? { ...whole, sheet: sheetForPart(whole.sheet, part) } : whole;
   const { sheet } = data;
   const at = { part, instance: sheet.instances ? chosen : null };
   const runs = order?.jobs.flatMap((j) => j.joints).find((t) => t.id === data.joint)?.runs ?? [];
   const there = runOf(runs, part, at.instance);
-  const apart = isApart ? undefined : runs.find((r) => r.part === TAKE_APART && r.instance === at.instance && r.state !== 'finished');
-  const before = isApart ? null : unfinishedBefore(data, order);
-  const partsOpen = !isApart && newFasteners(data).some((need) => !left.has(need.key) && !isHere(partOf(data, need, entries)));
+  const apart = !isWhole ? undefined : runs.find((r) => r.part === TAKE_APART && r.instance === at.instance && r.state !== 'finished');
+  const before = !isWhole ? null : unfinishedBefore(data, order);
+  const partsOpen = isWhole && newFasteners(data).some((need) => !left.has(need.key) && !isHere(partOf(data, need, entries)));
   const open = [
     before ? text.openFirst : '',
     apart ? text.openApart : '',
@@ -75,7 +76,7 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
   );
   return (
     <ScreenFrame
-      title={isApart ? text.apartTitle : text.title}
+      title={isApart ? text.apartTitle : isWhole ? text.title : text.againTitle}
       subtitle={`${data.order.joint} · ${text.sub(data.order.number, data.order.vehicle)}`}
       back={`/orders/${data.order.id}`}
       backLabel={text.back}
@@ -89,23 +90,29 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
           {builtOutside(sheet, data.order.built) ? <Notice title={whichText.builtOutside} text={whichText.builtOutsideText} look="warn" /> : null}
           {sheet.instances ? <WhichInstance instances={sheet.instances} runs={runs} part={part} chosen={chosen} onChoose={setChosen} /> : null}
           <WhichOne data={data} answers={answers} onAnswer={(question, answer) => setAnswers((a) => ({ ...a, [question]: answer }))} />
-          {isApart ? null : <NewParts data={data} job={job} entries={entries} left={left} onLeave={(key) => setLeft((was) => new Set(was).add(key))} />}
+          {!isWhole ? null : <NewParts data={data} job={job} entries={entries} left={left} onLeave={(key) => setLeft((was) => new Set(was).add(key))} />}
           <Clocks data={data} />
           {isApart ? <Slackening data={data} /> : null}
-          <LayOut data={data} entries={entries} isApart={isApart} />
+          <LayOut data={data} entries={entries} isApart={!isWhole} />
           <Cautions data={data} />
           {isWide ? start : null}
         </View>
         <View style={[styles.column, isWide && styles.half]}>
           <Procedure data={data} />
-          {isApart ? null : <Compounds sheet={sheet} />}
+          {!isWhole ? null : <Compounds sheet={sheet} />}
           {isApart ? null : <ToolsPlan sheet={sheet} />}
-          {isApart ? null : <AngleHelp sheet={sheet} />}
+          {!isWhole ? null : <AngleHelp sheet={sheet} />}
           {isWide ? null : start}
         </View>
       </View>
     </ScreenFrame>
   );
+}
+
+/** What of a sheet is led: taking apart, what falls due after where it is tightened, else the procedure itself. */
+function partIn(sheet: Sheet, part: string | undefined): string {
+  if (part === TAKE_APART) return TAKE_APART;
+  return sheet.after.some((a) => a.id === part && a.stages) ? (part ?? PROCEDURE) : PROCEDURE;
 }
 
 /** Begun already: nothing is begun twice. */

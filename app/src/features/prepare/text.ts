@@ -7,6 +7,7 @@ export const text = {
   retry: 'Try again',
   start: 'Start tightening',
   startApart: 'Start taking apart',
+  againTitle: 'Prepare to tighten again',
   apartTitle: 'Prepare to take apart',
   apartOpen: 'Taking it apart is not finished',
   apartOpenText: 'Finish that run first: it says what came out, where it is kept, and what is left undone.',

@@ -2,10 +2,14 @@ import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { seatMarks } from '@stennet/core/drawing';
-import { runRecord, type RunRecord } from '@stennet/core/record';
+import { deviationText, runRecord, saidText, type RunRecord } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
 import { useRun, type RunView } from '@/data/runs';
 import { Card, JointMapView, Line, Loading, Notice, ScreenFrame, Section, useInks, useIsWide } from '@/ui';
+import { FactsCard } from './parts/FactsCard';
+import { OutCard } from './parts/OutCard';
+import { SigningCard } from './parts/SigningCard';
+import { SpreadChart } from './parts/SpreadChart';
 import { PullTable } from './parts/PullTable';
 import { SeenList } from './parts/SeenList';
 import { ValueTable } from './parts/ValueTable';
@@ -45,9 +49,13 @@ function Ready({ view }: { view: RunView }) {
           <Deviations view={view} record={record} />
           <Said view={view} record={record} />
           <SeenList record={record} people={kept.people} />
+          <FactsCard view={view} record={record} />
+          <SigningCard view={view} />
+          <OutCard run={kept.id} order={kept.order.id} sheet={kept.sheet} />
         </View>
         <View style={[styles.column, isWide && styles.broad]}>
           <ValueTable record={record} />
+          <SpreadChart record={record} />
           <PullTable record={record} people={kept.people} />
         </View>
       </View>
@@ -86,7 +94,6 @@ function Summary({ view, record }: { view: RunView; record: RunRecord }) {
 function Deviations({ view, record }: { view: RunView; record: RunRecord }) {
   const inks = useInks();
   if (record.deviations.length === 0) return null;
-  const stageName = (id: string): string => record.sheet.stages.find((s) => s.id === id)?.name ?? '';
   return (
     <Card edge="warn">
       <Text role="heading" aria-level={2} style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}>
@@ -94,15 +101,7 @@ function Deviations({ view, record }: { view: RunView; record: RunRecord }) {
       </Text>
       {record.deviations.map((d) => (
         <Text key={d.event} style={{ fontSize: 16, lineHeight: 23, color: inks.ink }}>
-          {[
-            d.fastener ? `${text.bolt} ${d.fastener}` : '',
-            stageName(d.stage),
-            text.deviation[d.kind],
-            view.kept.people[d.person] ?? '',
-            d.decision ? text.decided[d.decision] : d.needsLead ? text.needsLead : '',
-          ]
-            .filter(Boolean)
-            .join(' · ')}
+          {deviationText(record, d, view.kept.people)}
         </Text>
       ))}
     </Card>
@@ -116,7 +115,7 @@ function Said({ view, record }: { view: RunView; record: RunRecord }) {
   return (
     <Section title={text.said}>
       {record.said.map((s) => (
-        <Line key={s.id}>{text.word(view.kept.people[s.person] ?? '', text.words[s.decision], text.about[s.about], s.name, s.text, format.dateTime(new Date(s.at)))}</Line>
+        <Line key={s.id}>{`${saidText(s, view.kept.people)} ${format.dateTime(new Date(s.at))}`}</Line>
       ))}
     </Section>
   );

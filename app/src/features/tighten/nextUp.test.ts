@@ -20,6 +20,7 @@ const finished = (instance: string | null): Joint['runs'][number] => ({
   part: 'procedure',
   instance,
   state: 'finished',
+  signing: 'open',
   holderPerson: '',
   holderDevice: '',
   holderDeviceName: '',

@@ -17,6 +17,7 @@ export function TodayScreen() {
   const router = useRouter();
   const sending = useSending();
   useLibraryOnDevice();
+  const late = today.data?.overdue ?? 0;
   const orders = today.data?.orders;
   const running =
     orders?.flatMap((order) =>
@@ -49,6 +50,7 @@ export function TodayScreen() {
             <BigButton text={text.find} look="quiet" size="desk" grow onPress={() => router.navigate('/find')} />
             <BigButton text={text.allOrders} look="quiet" size="desk" grow onPress={() => router.navigate('/orders')} />
             <BigButton text={text.tools} look="quiet" size="desk" grow onPress={() => router.navigate('/tools')} />
+            <BigButton text={text.followUps(late)} look={late > 0 ? 'warn' : 'quiet'} size="desk" grow onPress={() => router.navigate('/follow-ups')} />
           </View>
           {orders.length === 0 ? <Notice title={text.empty} text={text.emptyText} /> : null}
           <View style={isWide ? styles.grid : styles.list}>

@@ -3,6 +3,7 @@ export const text = {
   find: 'Find a sheet',
   allOrders: 'Repair orders',
   tools: 'Tools',
+  followUps: (late: number) => (late > 0 ? `Follow-ups, ${late} overdue` : 'Follow-ups'),
   partsOpen: (n: number) => `${n} ${n === 1 ? 'part' : 'parts'} not here`,
   asksLead: (n: number) => `${n} ${n === 1 ? 'thing waits' : 'things wait'} for the lead`,
   account: (name: string) => `Account of ${name}`,

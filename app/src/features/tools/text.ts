@@ -35,6 +35,8 @@ export const text = {
   empty: 'No tools yet',
   emptyText: 'A plan for a job needs the wrenches of the shop. A lead technician enters them here.',
   add: 'Add a tool',
+  used: 'What was tightened with it',
+  usedOf: (name: string) => `What was tightened with it: ${name}`,
   change: 'Change',
   edit: (name: string) => `Change ${name}`,
   kind: 'What it is',

@@ -7,6 +7,7 @@ import { ofKind, useEntries, useSignedIn, type ShownEntry } from '@/data';
 import { BigButton, Card, Section, useInks, useIsWide } from '@/ui';
 import { text } from '../text';
 import { AddJob } from './AddJob';
+import { Afterwards } from './Afterwards';
 import { Diagnosis } from './Diagnosis';
 import { JobCard } from './JobCard';
 import { Notes } from './Notes';
@@ -26,6 +27,7 @@ export function OrderPane({ order, isBeside = false }: { order: Order; isBeside?
   const addJob = mayWrite ? <AddJob order={order} /> : null;
   const state = <StateBar order={order} entries={entries} mayWrite={mayWrite} />;
   const parts = <PartsLink order={order} entries={entries} />;
+  const after = <Afterwards order={order} />;
   const facts = <Facts order={order} mayWrite={mayWrite} />;
   if (!isWide) {
     return (
@@ -34,6 +36,7 @@ export function OrderPane({ order, isBeside = false }: { order: Order; isBeside?
         {jobs}
         {parts}
         {state}
+        {after}
         {addJob}
         <Diagnosis {...common} />
         <Notes {...common} />
@@ -55,6 +58,7 @@ export function OrderPane({ order, isBeside = false }: { order: Order; isBeside?
       </View>
       <View style={[styles.column, styles.right]}>
         {state}
+        {after}
         {parts}
         {facts}
         <Outside {...common} />

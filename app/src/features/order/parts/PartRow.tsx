@@ -1,3 +1,4 @@
+import { Link } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { seatMarks } from '@stennet/core/drawing';
@@ -95,9 +96,23 @@ function States({ body, name, mayWrite, onPut }: { body: Part | undefined; name:
 }
 
 function From({ body }: { body: Part }) {
+  const inks = useInks();
   const { format } = useSignedIn();
   const facts = [body.number, body.lot && `${text.lot} ${body.lot}`, body.cents === undefined ? '' : format.price(body.cents)].filter(Boolean);
-  return facts.length > 0 ? <Line>{facts.join(' · ')}</Line> : null;
+  if (facts.length === 0) return null;
+  return (
+    <>
+      <Line>{facts.join(' · ')}</Line>
+      {body.lot ? (
+        <Link
+          href={`/history?by=lot&lot=${encodeURIComponent(body.lot)}` as never}
+          style={{ color: inks.brand, fontSize: 16, minHeight: 44, paddingVertical: 10, textDecorationLine: 'underline' }}
+        >
+          {text.lotUsed(body.lot)}
+        </Link>
+      ) : null}
+    </>
+  );
 }
 
 function More({ body, onSave }: { body: Part; onSave: (next: Part) => void }) {

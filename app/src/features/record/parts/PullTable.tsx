@@ -1,5 +1,5 @@
 import { Text } from 'react-native-paper';
-import type { RecordedPull, RunRecord } from '@stennet/core/record';
+import { METHOD_TEXT, OUTCOME_TEXT, type RecordedPull, type RunRecord } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
 import { Card, useInks, useIsWide } from '@/ui';
 import { text } from '../text';
@@ -26,20 +26,12 @@ export function PullTable({ record, people }: { record: RunRecord; people: Reado
   const result = (p: RecordedPull): string => {
     const read = p.reading ? ` ${p.reading.unit === 'deg' ? format.angle(p.reading.value) : format.quantity(p.reading).text}` : '';
     const note = p.undone ? `, ${text.undone}` : p.corrected ? `, ${text.corrected}` : '';
-    return `${text.outcome[p.outcome]}${read}${note}`;
+    return `${OUTCOME_TEXT[p.outcome]}${read}${note}`;
   };
   const rows = pulls.map((p) => ({
     key: p.event,
     faded: p.undone,
-    cells: [
-      p.fastener,
-      p.target ? format.published(p.target) : text.none,
-      result(p),
-      String(p.pass),
-      p.wrench ?? text.method[p.method],
-      format.time(new Date(p.deviceTime)),
-      people[p.person] ?? '',
-    ],
+    cells: [p.fastener, p.target ? format.published(p.target) : '·', result(p), String(p.pass), howText(p), format.time(new Date(p.deviceTime)), people[p.person] ?? ''],
   }));
   return (
     <Card>
@@ -50,3 +42,7 @@ export function PullTable({ record, people }: { record: RunRecord; people: Reado
     </Card>
   );
 }
+
+/** Confirmed together is said so, whatever wrench was set. */
+const howText = (p: RecordedPull): string =>
+  p.method === 'confirmedTogether' ? [METHOD_TEXT[p.method], p.wrench].filter(Boolean).join(', ') : (p.wrench ?? METHOD_TEXT[p.method]);

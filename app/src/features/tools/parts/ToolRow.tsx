@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { ShopTool } from '@stennet/core/prepare';
@@ -13,6 +14,8 @@ export function ToolRow({ kept, onEdit }: { kept: KeptTool; onEdit: (() => void)
   const inks = useInks();
   const { format } = useSignedIn();
   const { tool, retired } = kept;
+  const router = useRouter();
+  const isWrench = 'calibratedUntil' in tool;
   const calibration = retired ? null : calibrationOf(tool, format);
   return (
     <View style={[styles.row, { borderTopColor: inks.line, opacity: retired ? 0.7 : 1 }]}>
@@ -23,9 +26,18 @@ export function ToolRow({ kept, onEdit }: { kept: KeptTool; onEdit: (() => void)
           {calibration.warn ? `▲ ${calibration.words}` : calibration.words}
         </Text>
       ) : null}
-      {onEdit ? (
+      {onEdit || isWrench ? (
         <View style={styles.edit}>
-          <BigButton text={text.change} label={text.edit(tool.name)} look="quiet" size="desk" onPress={onEdit} />
+          {isWrench ? (
+            <BigButton
+              text={text.used}
+              label={text.usedOf(tool.name)}
+              look="quiet"
+              size="desk"
+              onPress={() => router.navigate({ pathname: '/history', params: { by: 'wrench', tool: kept.id } })}
+            />
+          ) : null}
+          {onEdit ? <BigButton text={text.change} label={text.edit(tool.name)} look="quiet" size="desk" onPress={onEdit} /> : null}
         </View>
       ) : null}
     </View>
@@ -66,4 +78,4 @@ function factsOf(tool: ShopTool, format: Formatter): string[] {
   }
 }
 
-const styles = StyleSheet.create({ row: { borderTopWidth: 1, paddingTop: 10, gap: 4 }, edit: { alignSelf: 'flex-start', minWidth: 140 } });
+const styles = StyleSheet.create({ row: { borderTopWidth: 1, paddingTop: 10, gap: 4 }, edit: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 } });

@@ -1,0 +1,1 @@
+export { FollowUpsScreen as default } from '@/lazyScreens';

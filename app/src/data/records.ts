@@ -1,0 +1,74 @@
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { routes, type FollowUp } from '@stennet/core/contract';
+import type { FollowUpState } from '@stennet/core/followUp';
+import type { SignedKind } from '@stennet/core/record';
+import { newId } from '@/platform/ids';
+import { AppError } from '@stennet/core/errors';
+import { call, refusalIn } from './api';
+import { queryClient } from './queries';
+
+/** Who signed a record, whether it holds, and what keeps it from being signed. Only the server knows. */
+export const useSigning = (run: string) => useQuery({ queryKey: ['signing', run], queryFn: () => call('signatures', { run }), gcTime: 60_000 });
+
+/** @throws AppError why it was not signed */
+export async function signRun(run: string, said: { kind: SignedKind; position: number; text?: string }): Promise<void> {
+  queryClient.setQueryData(['signing', run], await call('signRun', { run }, { id: newId(), ...said }));
+  void queryClient.invalidateQueries({ queryKey: ['order'] });
+  void queryClient.invalidateQueries({ queryKey: ['today'] });
+}
+
+export const recordPath = (run: string, form: 'pdf' | 'json' | 'csv'): string => `${routes.recordOut.path.replace(':run', run)}?form=${form}`;
+export const archivePath = (order: string): string => routes.orderArchive.path.replace(':order', order);
+export const handOverPath = (order: string): string => routes.handOver.path.replace(':order', order);
+
+/** What to look for in what was tightened, as it stands behind the question mark. */
+export type Asked = Record<string, string>;
+export const useHistory = (asked: Asked | null) =>
+  useInfiniteQuery({
+    queryKey: ['history', asked],
+    queryFn: ({ pageParam }) => call('history', {}, undefined, { ...asked, ...(pageParam ? { before: pageParam } : {}) }),
+    initialPageParam: '',
+    getNextPageParam: (last) => last.next ?? undefined,
+    enabled: asked !== null,
+  });
+export const recallPath = (asked: Asked): string => `${routes.history.path}?${new URLSearchParams({ ...asked, form: 'csv' }).toString()}`;
+
+/** A record or an archive from elsewhere. @throws AppError FOREIGN_UNREADABLE, FOREIGN_BROKEN */
+export async function takeForeign(file: File): Promise<{ taken: number; records: { run: string; number: string; joint: string; from: string }[] }> {
+  const response = await fetch(routes.takeForeign.path, { method: 'POST', credentials: 'same-origin', headers: { 'Content-Type': 'application/octet-stream' }, body: file }).catch(
+    () => {
+      throw new AppError('OFFLINE');
+    },
+  );
+  const reply: unknown = await response.json().catch(() => undefined);
+  if (!response.ok) throw refusalIn(reply);
+  void queryClient.invalidateQueries({ queryKey: ['history'] });
+  return reply as Awaited<ReturnType<typeof takeForeign>>;
+}
+
+export const useFollowUps = (state?: FollowUpState) =>
+  useQuery({ queryKey: ['followUps', state ?? 'all'], queryFn: () => call('followUps', {}, undefined, state ? { state } : {}) });
+
+/** @throws AppError FOLLOW_UP_CHANGED, REASON_NEEDED, OFFLINE */
+export async function settleFollowUp({ id, version }: Pick<FollowUp, 'id' | 'version'>, said: { state: FollowUpState; note: string | null; seenKm: number | null }): Promise<void> {
+  await call('settleFollowUp', { followUp: id }, { version, ...said });
+  await Promise.all(['followUps', 'order', 'orders', 'today'].map((key) => queryClient.invalidateQueries({ queryKey: [key] })));
+}
+
+/** A private calendar address of this person; a new one ends the one before. */
+export async function makeFeed(): Promise<string> {
+  const { path } = await call('makeFeed');
+  void queryClient.invalidateQueries({ queryKey: ['followUps'] });
+  return new URL(path, window.location.href).href;
+}
+export async function dropFeed(): Promise<void> {
+  await call('dropFeed');
+  void queryClient.invalidateQueries({ queryKey: ['followUps'] });
+}
+export const calendarPath = routes.calendar.path;
+
+/** What the shop decides for itself; taken over by asking anew who is signed in. */
+export async function saveShop(secondSignature: boolean): Promise<void> {
+  await call('saveShop', {}, { secondSignature });
+  await queryClient.invalidateQueries({ queryKey: ['me'] });
+}

@@ -1,0 +1,71 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Due } from '@stennet/core/contract';
+import { standingOn } from '@stennet/core/followUp';
+import { asAppError, useFollowUps } from '@/data';
+import { today } from '@/platform/clock';
+import { Chip, Heading, Line, Loading, Notice, ScreenFrame, useIsWide } from '@/ui';
+import { CalendarCard } from './parts/CalendarCard';
+import { DueList } from './parts/DueList';
+import { MonthView } from './parts/MonthView';
+import { text } from './text';
+
+const GROUPS = ['overdue', 'today', 'soon', 'later'] as const;
+const VIEWS = ['list', 'month', 'settled'] as const;
+const MOST = 500;
+
+/** What falls due after the work: overdue first, as a list or by the month. */
+export function FollowUpsScreen() {
+  const isWide = useIsWide();
+  const [view, setView] = useState<(typeof VIEWS)[number]>('list');
+  const { data, isError, error, refetch } = useFollowUps();
+  const due = data?.due ?? [];
+  const open = due.filter((f) => f.state === 'open');
+  return (
+    <ScreenFrame title={text.title} back="/" backLabel={text.back}>
+      <View role="tablist" style={styles.tabs}>
+        {VIEWS.map((v) => (
+          <Chip key={v} role="tab" text={text[v]} on={view === v} onPress={() => setView(v)} />
+        ))}
+      </View>
+      {data ? (
+        <View style={isWide ? styles.wide : styles.column}>
+          <View style={[styles.column, isWide && styles.left]}>
+            {due.length === MOST ? <Line>{text.more}</Line> : null}
+            {view === 'list' ? <Groups due={open} /> : null}
+            {view === 'month' ? <MonthView due={open} /> : null}
+            {view === 'settled' ? <DueList due={due.filter((f) => f.state !== 'open')} /> : null}
+          </View>
+          <View style={[styles.column, isWide && styles.right]}>
+            <CalendarCard hasFeed={data.hasFeed} />
+          </View>
+        </View>
+      ) : isError ? (
+        <Notice title={text.failed} text={asAppError(error).fix} action={{ text: text.retry, onPress: () => void refetch() }} alert />
+      ) : (
+        <Loading text={text.loading} />
+      )}
+    </ScreenFrame>
+  );
+}
+
+function Groups({ due }: { due: readonly Due[] }) {
+  if (due.length === 0) return <Notice title={text.none} text={text.noneText} />;
+  return GROUPS.map((group) => {
+    const own = due.filter((f) => standingOn(today(), f) === group);
+    return own.length === 0 ? null : (
+      <View key={group} style={styles.column}>
+        <Heading>{`${text.groups[group]} (${own.length})`}</Heading>
+        <DueList due={own} />
+      </View>
+    );
+  });
+}
+
+const styles = StyleSheet.create({
+  tabs: { flexDirection: 'row', gap: 8, flexWrap: 'wrap' },
+  column: { gap: 12 },
+  wide: { flexDirection: 'row', gap: 16, alignItems: 'flex-start' },
+  left: { flex: 3, minWidth: 0 },
+  right: { flex: 2, minWidth: 0 },
+});

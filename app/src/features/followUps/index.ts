@@ -1,0 +1,1 @@
+export { FollowUpsScreen } from './FollowUpsScreen';

@@ -1,0 +1,116 @@
+import { Link, useLocalSearchParams, useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { Text } from 'react-native-paper';
+import type { HistoryLine } from '@stennet/core/contract';
+import { asAppError, recallPath, useHistory, useSignedIn, type Asked } from '@/data';
+import { openFile } from '@/platform/files';
+import { BigButton, Card, Heading, Line, Loading, Notice, ScreenFrame, Section, useInks, useIsWide } from '@/ui';
+import { AskForm } from './parts/AskForm';
+import { BringIn } from './parts/BringIn';
+import { DriftChart } from './parts/DriftChart';
+import { text } from './text';
+
+const NAMES: Record<string, readonly string[]> = {
+  vehicle: ['vin'],
+  joint: ['engine', 'kind'],
+  wrench: ['tool'],
+  sheet: ['sheet', 'revision'],
+  lot: ['lot'],
+};
+
+/** What was tightened, by vehicle, kind of joint, wrench, revision or lot; and whom to call. */
+export function HistoryScreen() {
+  const isWide = useIsWide();
+  const router = useRouter();
+  const params = useLocalSearchParams<Record<string, string>>();
+  const asked = askedIn(params);
+  return (
+    <ScreenFrame title={text.title} back="/" backLabel={text.back}>
+      <View style={isWide ? styles.wide : styles.column}>
+        <View style={[styles.column, isWide && styles.left]}>
+          <AskForm key={JSON.stringify(params)} params={params} onAsk={(next) => router.setParams({ ...cleared(params), ...next })} />
+          <BringIn />
+        </View>
+        <View style={[styles.column, isWide && styles.right]}>{asked ? <Found asked={asked} /> : null}</View>
+      </View>
+    </ScreenFrame>
+  );
+}
+
+const cleared = (params: Record<string, string>): Record<string, undefined> => Object.fromEntries(Object.keys(params).map((k) => [k, undefined]));
+
+/** What stands in the address, where all of it is there. */
+function askedIn(params: Record<string, string>): Asked | null {
+  const needed = NAMES[params.by ?? ''];
+  if (!needed?.every((name) => params[name])) return null;
+  const names = ['by', ...needed, ...(params.by === 'wrench' ? ['from', 'to'] : [])];
+  return Object.fromEntries(names.flatMap((name) => (params[name] ? [[name, params[name]]] : [])));
+}
+
+function Found({ asked }: { asked: Asked }) {
+  const history = useHistory(asked);
+  if (history.isError) return <Notice title={text.failed} text={asAppError(history.error).fix} action={{ text: text.retry, onPress: () => void history.refetch() }} alert />;
+  if (!history.data) return <Loading text={text.loading} />;
+  const lines = history.data.pages.flatMap((p) => p.lines);
+  const foreign = history.data.pages[0]?.foreign ?? [];
+  return (
+    <>
+      <View role="status">
+        <Heading>{text.found(lines.length, history.hasNextPage)}</Heading>
+      </View>
+      {lines.length === 0 && foreign.length === 0 ? <Notice title={text.none} text={text.noneText} /> : null}
+      {asked.by === 'wrench' ? <DriftChart lines={lines} /> : null}
+      {lines.length > 0 ? <BigButton text={text.recall} hint={text.recallHint} look="plain" size="desk" onPress={() => openFile(recallPath(asked), 'keep')} /> : null}
+      {lines.map((line) => (
+        <LineCard key={line.run} line={line} />
+      ))}
+      {history.hasNextPage ? <BigButton text={text.more} look="quiet" size="desk" onPress={() => void history.fetchNextPage()} /> : null}
+      {foreign.length > 0 ? (
+        <Section title={text.foreign}>
+          {foreign.map((f) => (
+            <View key={f.run}>
+              <Line strong>{text.foreignTitle(f.number, f.joint)}</Line>
+              <Line>{text.foreignLine(f.from, f.fingerprint)}</Line>
+            </View>
+          ))}
+          <Line>{text.compare}</Line>
+        </Section>
+      ) : null}
+    </>
+  );
+}
+
+function LineCard({ line: l }: { line: HistoryLine }) {
+  const inks = useInks();
+  const { format } = useSignedIn();
+  const joint = [l.joint, l.instance].filter(Boolean).join(' ');
+  const day = (iso: string): string => format.day(iso.slice(0, 10));
+  return (
+    <Card>
+      <Link href={`/runs/${l.run}/record`} aria-label={text.open(l.number, joint)} style={styles.link}>
+        <View style={styles.line}>
+          <Text style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}>{`RO ${l.number} · ${joint}`}</Text>
+          <Text style={{ fontSize: 15, color: inks.inkSoft }}>{day(l.at)}</Text>
+        </View>
+        <Line>{text.line(`${l.vehicle.maker} ${l.vehicle.model}`, l.vehicle.plate, l.customer)}</Line>
+        <Line>{`${text.sheetLine(l.title, l.revision)} · ${l.state === 'finished' ? text.signing[l.signing] : text.states[l.state]}`}</Line>
+        {l.use ? (
+          <Line strong>
+            {[text.use(l.use.pulls, day(l.use.firstAt), day(l.use.lastAt)), l.use.ratio === null ? '' : text.ratio(`${format.number(l.use.ratio * 100, 1)} %`)]
+              .filter(Boolean)
+              .join(' · ')}
+          </Line>
+        ) : null}
+      </Link>
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  column: { gap: 12 },
+  wide: { flexDirection: 'row', gap: 16, alignItems: 'flex-start' },
+  left: { flex: 2, minWidth: 0 },
+  right: { flex: 3, minWidth: 0 },
+  link: { display: 'flex', flexDirection: 'column', alignItems: 'stretch' },
+  line: { flexDirection: 'row', justifyContent: 'space-between', flexWrap: 'wrap', columnGap: 12, width: '100%' },
+});

@@ -1,0 +1,30 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import type { FollowUp, Order } from '@stennet/core/contract';
+import { jointState } from '@stennet/core/order';
+import { archivePath, handOverPath, useFollowUp } from '@/data';
+import { openFile } from '@/platform/files';
+import { BigButton, FollowUpRow, Section } from '@/ui';
+import { text } from '../text';
+
+/** What falls due once the work is done, and what the owner and others take along. */
+export function Afterwards({ order }: { order: Order }) {
+  const router = useRouter();
+  const begun = order.jobs.some((j) => j.joints.some((t) => jointState(t) !== 'notStarted'));
+  return (
+    <Section title={text.afterwards}>
+      {order.followUps.map((f) => (
+        <Row key={f.id} followUp={f} />
+      ))}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {begun ? <BigButton text={text.handOver} look="quiet" size="desk" grow onPress={() => openFile(handOverPath(order.id), 'show')} /> : null}
+        {begun ? <BigButton text={text.archive} look="quiet" size="desk" grow onPress={() => openFile(archivePath(order.id), 'keep')} /> : null}
+        <BigButton text={text.earlier} look="quiet" size="desk" grow onPress={() => router.navigate({ pathname: '/history', params: { by: 'vehicle', vin: order.vehicle.vin } })} />
+      </View>
+    </Section>
+  );
+}
+
+function Row({ followUp }: { followUp: FollowUp }) {
+  return <FollowUpRow followUp={followUp} {...useFollowUp(followUp)} />;
+}
