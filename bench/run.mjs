@@ -11,6 +11,7 @@ import { root } from '../scripts/install.mjs';
 import { measureAppend } from './append.mjs';
 import { measureFind } from './find.mjs';
 import { measureFrames } from './frames.mjs';
+import { measureHistory, renderHistory } from './history.mjs';
 import { measureLibrary } from './library.mjs';
 import { measureStart } from './start.mjs';
 
@@ -42,6 +43,7 @@ export async function bench(args) {
     };
     // Last: they fill the database.
     results.library = wanted('library') ? await measureLibrary(browser, app) : undefined;
+    results.history = wanted('history') ? await measureHistory(app, urls) : undefined;
     results.find = wanted('find') ? await measureFind(cluster) : undefined;
     await browser.close();
     const table = render(results);
@@ -100,7 +102,7 @@ async function serve(servers, databaseUrl, web) {
   throw new Error('the server does not answer');
 }
 
-function render({ start, frames, append, reduce, find, library }) {
+function render({ start, frames, append, reduce, find, library, history }) {
   const row = (cells) => `| ${cells.join(' | ')} |`;
   const lines = ['# Benchmarks', '', 'Made by `./stennet bench`; ratios within one run on one machine are what counts, the absolute numbers only tell of that machine.', ''];
   if (start) {
@@ -169,6 +171,7 @@ function render({ start, frames, append, reduce, find, library }) {
   }
   if (find) lines.push(...renderFind(find, row));
   if (library) lines.push(...renderLibrary(library, row));
+  if (history) lines.push(...renderHistory(history, row));
   return lines.join('\n');
 }
 

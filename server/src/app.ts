@@ -9,6 +9,8 @@ import { pinoHttp } from 'pino-http';
 import { AppError } from '@stennet/core/errors';
 import { answerErrors, requireSameOrigin } from './http/guards';
 import type { Deps } from './http/serve';
+import { bayRoutes } from './routes/bay';
+import { streamRoutes } from './live/stream';
 import { calendarRoutes } from './followUps/calendar';
 import { followUpRoutes } from './followUps/followUps';
 import { foreignRoutes } from './record/foreign';
@@ -57,6 +59,8 @@ export function createApp(options: AppOptions): Express {
   foreignRoutes(app, options);
   app.use('/api', express.json({ limit: '256kb', strict: true }));
   sessionRoutes(app, options);
+  bayRoutes(app, options);
+  streamRoutes(app, options);
   orderRoutes(app, options);
   writeOrderRoutes(app, options);
   toolRoutes(app, options);

@@ -2,6 +2,7 @@ import http from 'node:http';
 import path from 'node:path';
 import { createApp } from './app';
 import { assertHarmlessRole, openDatabase } from './db/database';
+import { listenTo } from './live/hints';
 import { keysIn } from './record/keys';
 import { dropRoot } from './dropRoot';
 
@@ -19,6 +20,7 @@ async function main(): Promise<void> {
   const clockSetTo = process.env.STENNET_NOW ?? null;
   const offsetMs = clockSetTo ? new Date(clockSetTo).getTime() - Date.now() : 0;
   const db = openDatabase(url);
+  const hints = listenTo(url);
   const app = createApp({
     db,
     now: () => new Date(Date.now() + offsetMs),
@@ -27,6 +29,8 @@ async function main(): Promise<void> {
     // Beside this program, wherever it was started from.
     fonts: path.join(path.dirname(path.resolve(process.argv[1] ?? '')), 'fonts'),
     keys: keysIn(env('KEY_DIR')),
+    hints,
+    setupCode: process.env.SETUP_CODE ?? null,
     logLevel: process.env.LOG_LEVEL ?? 'info',
     ...(process.env.WEB_DIR ? { web: process.env.WEB_DIR } : {}),
   });
@@ -37,7 +41,7 @@ async function main(): Promise<void> {
   });
   server.listen(Number(env('PORT')), process.env.HOST ?? '127.0.0.1', () => console.log('listening'));
   const stop = (): void => {
-    server.close(() => void db.close().then(() => process.exit(0)));
+    server.close(() => void Promise.all([db.close(), hints.close()]).then(() => process.exit(0)));
     server.closeAllConnections();
   };
   process.on('SIGTERM', stop);

@@ -8,6 +8,7 @@ import type { RunEvent } from '@stennet/core/run';
 import { wrenchesOf, type ShopTool } from '@stennet/core/prepare';
 import type { Wrench } from '@stennet/core/quantity';
 import { createApp } from '../src/app';
+import { listenTo, type Hints } from '../src/live/hints';
 import { keysIn, type Keys } from '../src/record/keys';
 import { openDatabase, type Database } from '../src/db/database';
 
@@ -27,6 +28,7 @@ export class House {
   readonly urls: Urls = { admin: at(template.admin, this.database), owner: at(template.owner, this.database), app: at(template.app, this.database) };
   readonly db: Database = openDatabase(this.urls.app);
   readonly keys: Keys = keysIn(process.env.TEST_KEY_DIR ?? '');
+  readonly hints: Hints = listenTo(this.urls.app);
   readonly app: Express = createApp({
     db: this.db,
     now: () => this.clock,
@@ -35,6 +37,8 @@ export class House {
     logLevel: 'silent',
     fonts: path.resolve(__dirname, '../dist/fonts'),
     keys: this.keys,
+    hints: this.hints,
+    setupCode: 'first-visit',
   });
   readonly admin = new pg.Client({ connectionString: this.urls.admin });
   private made = 0;
@@ -51,6 +55,7 @@ export class House {
 
   async close(): Promise<void> {
     await this.admin.end();
+    await this.hints.close();
     await this.db.close();
   }
 

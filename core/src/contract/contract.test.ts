@@ -19,7 +19,7 @@ describe('permissions', () => {
     const open = Object.entries(routes)
       .filter(([, r]) => r.method !== 'GET' && !(r.permission && r.permission !== 'door'))
       .map(([name]) => name);
-    expect(open).toEqual(['signIn', 'signOut', 'switchShop', 'setPin']);
+    expect(open).toEqual(['signIn', 'signOut', 'switchShop', 'makeShop', 'enrol', 'switchPerson', 'setPin']);
   });
 });
 

@@ -218,6 +218,8 @@ export const SigningSchema = v.object({
   position: v.number(),
   headHash: v.string(),
   fingerprint: v.string(),
+  /** Late entries of another device that were kept beside it. */
+  late: v.optional(v.number(), 0),
   /** What does not fit, where something does not. */
   fault: nullableText,
   /** Why it cannot be signed now. */
@@ -231,6 +233,11 @@ export const OkSchema = v.object({ ok: v.literal(true) });
 export const replies = {
   signIn: MeSchema,
   signOut: OkSchema,
+  setup: v.object({ needed: v.boolean() }),
+  makeShop: MeSchema,
+  enrol: OkSchema,
+  switchPerson: MeSchema,
+  addPerson: OkSchema,
   switchShop: MeSchema,
   me: MeSchema,
   today: TodaySchema,

@@ -42,6 +42,11 @@ export const catalogue = {
   HOLD_ENDED: entry('Another device has taken this run over.', 'Look at the run there; what you confirmed here stays on this device.'),
   HOLD_WRONG: entry((p) => `This run is in its hold number ${p.expected}.`, 'Load the run again.'),
 
+  KEPT_AS_CLAIM: entry(
+    'Another device had taken this run over before these entries arrived.',
+    'They are kept on the server. Whoever holds the run is asked for each pull whether it was really done.',
+  ),
+
   // one confirmation
   NOT_NEXT: entry((p) => `This is not what comes next: ${p.next ?? 'look at the screen'}.`, 'Do what the screen says, or go back first.'),
   WRONG_FASTENER: entry(
@@ -102,6 +107,12 @@ export const catalogue = {
   CORRECT_NOT_A_PULL: entry('Only a pull can be corrected.', 'Take the confirmation back instead.'),
   REPLACEMENT_WRONG: entry((p) => `The replacement here is ${p.expected}.`, 'Confirm the one shown.'),
   REQUIRES_ALL: entry('Each fastener needs an answer.', 'Answer for those that are still open.'),
+
+  SETUP_DONE: entry('There is a shop here already.', 'Sign in. A lead adds people on the account page.'),
+  SETUP_CODE: entry('That is not the code of this installation.', 'It is printed where Stennet was started; ./stennet status prints it again.'),
+  NAME_TAKEN: entry((p) => `There is a ${p.name} here already.`, 'Add something that tells them apart, a second name for example.'),
+  PASSWORD_FORM: entry('This password is too easy to guess.', 'Take ten signs or more, not a name and not a row of digits.'),
+  NOT_ENROLLED: entry('This person is not enrolled on this device.', 'They sign in here once with their password and enrol.'),
 
   // the lead's word
   PIN_WRONG: entry((p) => `That is not ${p.name}’s PIN.`, 'Type it again. After five wrong tries it rests for a quarter of an hour.'),

@@ -107,3 +107,15 @@ test('a joint that is apart waits for its turn to go together', () => {
   expect(jointPlaces([head(), apart])).toEqual(['next', 'later']);
   expect(jointPlaces([tight, apart])).toEqual(['done', 'next']);
 });
+
+test('what belongs around the first start keeps it from being done, not from being checked; the rest may fall due later', () => {
+  const followUps = [
+    { kind: 'afterFirstStart', text: 'Look for seeping.', state: 'open' },
+    { kind: 'fluid', text: 'Oil change.', state: 'open' },
+  ];
+  const seen = { joints: [], entries: [], followUps };
+  expect(blockers(seen)).toEqual([{ by: 'firstStart', text: 'after the first start: Look for seeping' }]);
+  expect(mayNotBecome('toCheck', seen)).toBeNull();
+  expect(mayNotBecome('done', seen)).toBe('after the first start: Look for seeping');
+  expect(mayNotBecome('done', { ...seen, followUps: followUps.map((f) => ({ ...f, state: 'done' })) })).toBeNull();
+});

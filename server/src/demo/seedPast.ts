@@ -9,6 +9,7 @@ import type { Client } from '../db/database';
 import type { Keys } from '../record/keys';
 import type { Session } from '../http/session';
 import { sign } from '../record/sign';
+import aroundFirstStart from './aroundFirstStart.sql';
 import { append } from '../routes/runs';
 
 export interface PastRun {
@@ -53,6 +54,7 @@ export class Past {
       const finished = new Date(opened.getTime() + 3 * HOUR_MS);
       const events = movedTo(made.events, finished);
       for (let at = 0; at < events.length; at += BATCH) await this.append(run, made.person, events.slice(at, at + BATCH), finished);
+      await this.client.query(aroundFirstStart, [run, made.person, finished]);
       for (const kind of signed) await this.sign(run, kind, kind === 'technician' ? made.person : this.lead(), events.length, new Date(finished.getTime() + HOUR_MS));
     }
   }

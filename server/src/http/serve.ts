@@ -5,6 +5,7 @@ import { allBodies, type BodyOf, type ReplyOf } from '@stennet/core/contract/run
 import { AppError } from '@stennet/core/errors';
 import type { Client, Database } from '../db/database';
 import type { Keys } from '../record/keys';
+import { hint, type Hints } from '../live/hints';
 import { requireSession, type Session } from './session';
 
 export interface Deps {
@@ -16,6 +17,9 @@ export interface Deps {
   fonts: string;
   /** What records are sealed and signed with. */
   keys: Keys;
+  hints: Hints;
+  /** Printed by the start command: who has it makes the first shop. null: none can be made. */
+  setupCode: string | null;
 }
 
 export interface Call<R extends RouteName> {
@@ -34,7 +38,11 @@ export function serve<R extends RouteName>(app: Express, deps: Deps, name: R, wo
     const session = await requirePerson(deps, name, req);
     const params = namesIn(req);
     const body = parseBody(name, req) as NonNullable<BodyOf<R>>;
-    const reply = await deps.db.inShop(session.shop.id, (client) => work({ deps, session, client, params, query: req.query, body, res }));
+    const reply = await deps.db.inShop(session.shop.id, async (client) => {
+      const done = await work({ deps, session, client, params, query: req.query, body, res });
+      if (routes[name].method !== 'GET') await hint(client, session.shop.id, params.run ? `run:${params.run}` : 'orders');
+      return done;
+    });
     res.json(reply);
   };
   register(app, name, handler);

@@ -20,11 +20,17 @@ const WORKING_DAY_MS = 14 * 3_600_000;
 
 const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
 
+/** On a shared device each person's session stays beside the one that is on: what they confirmed goes out under their own name. */
+const AS_PERSON = 'x-stennet-person';
+const cookieOfPerson = (account: string): string => `stennet_of_${account}`;
+
 function cookieOf(req: Request): { shop: string; token: string } | undefined {
+  const person = req.headers[AS_PERSON];
+  const name = typeof person === 'string' && v.is(UuidSchema, person) ? cookieOfPerson(person) : COOKIE;
   const raw = req.headers.cookie
     ?.split(/; */)
-    .find((c) => c.startsWith(`${COOKIE}=`))
-    ?.slice(COOKIE.length + 1);
+    .find((c) => c.startsWith(`${name}=`))
+    ?.slice(name.length + 1);
   const [shop, token] = raw?.split('.') ?? [];
   return token && v.is(UuidSchema, shop) && /^[\w-]{43}$/.test(token) ? { shop, token } : undefined;
 }
@@ -60,7 +66,9 @@ export async function requireSession(db: Database, req: Request, now: Date): Pro
 export async function beginSession(client: Client, res: Response, shop: string, account: string, now: Date, secure: boolean): Promise<string> {
   const token = randomBytes(32).toString('base64url');
   await client.query(insertSession, [shop, hashOf(token), account, now, new Date(now.getTime() + WORKING_DAY_MS)]);
-  res.cookie(COOKIE, `${shop}.${token}`, { httpOnly: true, sameSite: 'strict', path: '/', secure, maxAge: WORKING_DAY_MS });
+  const kept = { httpOnly: true, sameSite: 'strict', secure, maxAge: WORKING_DAY_MS } as const;
+  res.cookie(COOKIE, `${shop}.${token}`, { ...kept, path: '/' });
+  res.cookie(cookieOfPerson(account), `${shop}.${token}`, { ...kept, path: '/api/runs' });
   return token;
 }
 

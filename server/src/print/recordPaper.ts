@@ -106,7 +106,6 @@ function blocksOf(paper: RecordPaper, format: Formatter, { code, head }: { code:
         e.body.kind === 'photo' && e.body.joint === joint ? [`${e.body.of}${e.body.fastener ? `, bolt ${boltLabel(e.body.fastener)}` : ''}: ${e.body.photo.slice(0, 16)}`] : [],
       ),
     ),
-    ...listOf(text.everyPull, pullLines(record, file, format), 0.8),
     headingBlock(text.signatures),
     ...words.map((w) => textBlock(`${text.signed[w.kind]}: ${w.name}, ${w.role}, ${format.dateTime(new Date(w.at))}${w.text ? `. ${w.text}` : ''}`)),
     ...(words.some((w) => w.kind === 'technician') ? [] : [textBlock(text.notSigned)]),
@@ -116,6 +115,7 @@ function blocksOf(paper: RecordPaper, format: Formatter, { code, head }: { code:
       { share: 0.16, block: imageBlock(code, 8) },
     ]),
     textBlock(text.chain(events.length, head, file.shop.fingerprint), { scale: 0.8 }),
+    ...listOf(text.everyPull, pullLines(record, file, format), 0.8),
   ];
 }
 

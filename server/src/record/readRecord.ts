@@ -7,6 +7,7 @@ import type { RunEvent } from '@stennet/core/run';
 import { onlyRow, type Client } from '../db/database';
 import findRecord from '../db/queries/findRecord.sql';
 import listChain from '../db/queries/listChain.sql';
+import listLateIds from '../db/queries/listLateIds.sql';
 import listPeople from '../db/queries/listPeople.sql';
 import listSignedWords from '../db/queries/listSignedWords.sql';
 import type { ShopKey } from './keys';
@@ -43,6 +44,8 @@ export interface KeptRecord {
   words: SignedWord[];
   signatures: SignedRow[];
   people: Record<string, string>;
+  /** How many late entries of another device are kept beside it. */
+  late: number;
   /** The joint with the bank, cap or cylinder. */
   name: string;
 }
@@ -61,6 +64,7 @@ export async function keptRecord(client: Client, run: string): Promise<KeptRecor
     signatures,
     words: signatures.flatMap((s) => wordIn(s) ?? []),
     people,
+    late: (await client.query(listLateIds, [run])).rows.length,
     name: runName({ name: row.joint }, { part: row.part, instance: row.instance || null }),
   };
 }

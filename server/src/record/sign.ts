@@ -32,6 +32,7 @@ function signingOf(kept: KeptRecord, session: Session, deps: Deps): Signing {
     wantsSecond: wantsSecond(kept, session),
     words: kept.words.map(({ id, kind, person, name, role, at, text = '' }) => ({ id, kind, person, name, role, at, text })),
     position: kept.chain.length,
+    late: kept.late,
     headHash: kept.row.head_hash,
     fingerprint: key.fingerprint,
     fault,

@@ -16,6 +16,7 @@ import listRunEvents from '../db/queries/listRunEvents.sql';
 import listStatements from '../db/queries/listStatements.sql';
 import lockRun from '../db/queries/lockRun.sql';
 import updateRunHead from '../db/queries/updateRunHead.sql';
+import { keepLate } from '../live/lateEvents';
 import { keepFollowUps } from '../followUps/keepFollowUps';
 import { serve, type Call, type Deps } from '../http/serve';
 import type { ShopKey } from '../record/keys';
@@ -95,10 +96,19 @@ export async function append({ client, session, params, body, deps }: AppendCall
     receivedAt,
   );
   const refused = work.takeAll(body.events, head.sheetHash);
-  if (refused && work.answered.length === 0) throw refused.error;
+  const isLate = refused?.error.code === 'HOLD_ENDED';
+  if (isLate)
+    await keepLate(client, body.events.slice(work.answered.length), {
+      shop: session.shop.id,
+      run,
+      role: session.role === 'lead' ? 'lead' : 'technician',
+      at: deps.now(),
+      isSigned: head.isSigned,
+    });
+  else if (refused && work.answered.length === 0) throw refused.error;
   await store(client, session.shop.id, run, work, body.deviceName);
   await keepWhatFollows(client, { shop: session.shop.id, run, sheet: head.sheet }, work, earlier, session.person.id, deps.now());
-  return { stored: work.answered, refused: refused && { id: refused.id, code: refused.error.code, params: { ...refused.error.params } } };
+  return { stored: work.answered, refused: refused && { id: refused.id, code: isLate ? 'KEPT_AS_CLAIM' : refused.error.code, params: { ...refused.error.params } } };
 }
 
 /** What is found again without replaying: which wrench was used, and what falls due. */

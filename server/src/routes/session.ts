@@ -72,7 +72,7 @@ async function signIn(deps: Deps, req: Request, body: { name: string; password: 
     });
 }
 
-async function shopsOf(client: Client, account: string): Promise<Me['shops']> {
+export async function shopsOf(client: Client, account: string): Promise<Me['shops']> {
   const { rows } = await client.query<{ shop: string; shop_name: string; role: Role }>('select shop, shop_name, role from shops_of($1)', [account]);
   return rows.map((r) => ({ id: r.shop, name: r.shop_name, role: r.role }));
 }

@@ -11,13 +11,10 @@ import insertStatement from '../db/queries/insertStatement.sql';
 import listStatements from '../db/queries/listStatements.sql';
 import savePin from '../db/queries/savePin.sql';
 import { hashPassword, passwordFits } from '../http/passwords';
+import { assertPin, limited, noteTries, TRIES_PER_DEVICE } from '../http/pins';
 import { parseBody, register, requirePerson, serve, namesIn, type Deps } from '../http/serve';
+import { hint } from '../live/hints';
 import type { Session } from '../http/session';
-
-const WINDOW_MINUTES = 15;
-const TRIES_PER_DEVICE = 5;
-/** From all devices together: a device's name is only what it says. */
-const TRIES_PER_PERSON = 20;
 
 /** What a lead says of a run: signed in themselves, or with their PIN on the device in front of them. */
 export function statementRoutes(app: Express, deps: Deps): void {
@@ -33,7 +30,10 @@ export function statementRoutes(app: Express, deps: Deps): void {
     await deps.db.inShop(session.shop.id, async (client) => onlyRow((await client.query(findRun, [run])).rows, new AppError('RUN_UNKNOWN')));
     // Counted outside the transaction that may be rolled back.
     await assertLead(deps, session, body);
-    const statement = await deps.db.inShop(session.shop.id, (client) => keep(client, session.shop.id, run, body, deps.now()));
+    const statement = await deps.db.inShop(session.shop.id, async (client) => {
+      await hint(client, session.shop.id, `run:${run}`);
+      return keep(client, session.shop.id, run, body, deps.now());
+    });
     res.json({ statement });
   });
 
@@ -85,35 +85,7 @@ async function assertLead(deps: Deps, session: Session, { lead, pin, device }: S
     onlyRow((await client.query<{ name: string; role: string; hash: string | null }>(findPin, [lead])).rows, new AppError('NOT_LEAD')),
   );
   if (row.role !== 'lead') throw new AppError('NOT_LEAD');
-  if (!row.hash) throw new AppError('PIN_NONE', { name: row.name });
-  const whole = `pin:${session.shop.id}:${lead}`;
-  const keys: [string, number][] = [
-    [`${whole}:${device}`, TRIES_PER_DEVICE],
-    [whole, TRIES_PER_PERSON],
-  ];
-  await limited(deps, keys, row.name);
-  if (await passwordFits(row.hash, pin)) return void (await deps.db.atDoor((c) => c.query('select forget_attempts($1)', [keys[0]?.[0]])));
-  await noteTries(
-    deps,
-    keys.map(([key]) => key),
-  );
-  throw new AppError('PIN_WRONG', { name: row.name });
-}
-
-async function limited(deps: Deps, keys: readonly (readonly [string, number])[], name: string): Promise<void> {
-  const since = new Date(deps.now().getTime() - WINDOW_MINUTES * 60_000);
-  await deps.db.atDoor(async (c) => {
-    for (const [key, most] of keys) {
-      const tries = Number((await c.query<{ n: string }>('select recent_attempts($1, $2) as n', [key, since])).rows[0]?.n ?? 0);
-      if (tries >= most) throw new AppError('PIN_LIMITED', { name, minutes: WINDOW_MINUTES });
-    }
-  });
-}
-
-async function noteTries(deps: Deps, keys: readonly string[]): Promise<void> {
-  await deps.db.atDoor(async (c) => {
-    for (const key of keys) await c.query('select note_attempt($1, $2)', [key, deps.now()]);
-  });
+  await assertPin(deps, { shop: session.shop.id, person: lead, name: row.name, hash: row.hash, device }, pin);
 }
 
 /** Neither one digit over and over nor a row of them. */

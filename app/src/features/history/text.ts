@@ -1,6 +1,7 @@
 export const text = {
   title: 'History',
   back: 'Back to Today',
+  tightened: 'What was tightened',
   by: 'Look by',
   ways: { vehicle: 'vehicle', joint: 'kind of joint', wrench: 'wrench', sheet: 'sheet', lot: 'lot' },
   vin: 'Vehicle number, 17 signs',
@@ -10,8 +11,8 @@ export const text = {
   sheet: 'Sheet, by its short name',
   revision: 'Revision',
   wrench: 'Wrench',
-  from: 'From day (2026-05-01), or empty',
-  to: 'To day, or empty',
+  from: 'From day',
+  to: 'To day',
   look: 'Look it up',
   dayWrong: 'A day is written 2026-05-01.',
   loading: 'Looking through what was tightened',

@@ -46,7 +46,7 @@ export function TodayScreen() {
           {running.map(({ order, joint, run }) => (
             <OpenRun key={run.id} order={order} joint={joint} run={run} />
           ))}
-          <View style={styles.ways}>
+          <View style={isWide ? styles.ways : styles.waysPhone}>
             <BigButton text={text.find} look="quiet" size="desk" grow onPress={() => router.navigate('/find')} />
             <BigButton text={text.allOrders} look="quiet" size="desk" grow onPress={() => router.navigate('/orders')} />
             <BigButton text={text.tools} look="quiet" size="desk" grow onPress={() => router.navigate('/tools')} />
@@ -122,7 +122,8 @@ const styles = StyleSheet.create({
   right: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   account: { minHeight: 48, justifyContent: 'center', paddingHorizontal: 8 },
   accountInner: { flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 48 },
-  ways: { flexDirection: 'row', gap: 12, flexWrap: 'wrap' },
+  ways: { flexDirection: 'row', gap: 12 },
+  waysPhone: { display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 } as never,
   list: { gap: 12 },
   grid: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
   order: { borderRadius: 14, overflow: 'hidden' },

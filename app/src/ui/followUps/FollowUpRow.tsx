@@ -20,12 +20,21 @@ export interface Settled {
   seenKm: number | null;
 }
 
+interface Form {
+  asking: 'done' | 'declined' | null;
+  note: string;
+  km: number | null;
+}
+
 interface Props {
   followUp: FollowUp;
   /** Today, as an ISO day. */
   today: string;
   format: Formatter;
   mayWrite: boolean;
+  /** What somebody has begun to say of it, kept outside: the list may be sorted anew meanwhile. */
+  form: Form;
+  onForm: (next: Form | null) => void;
   /** Where the run that tightens again is begun; null where this person may not. */
   againTo: { pathname: '/joints/[joint]'; params: { joint: string; part: string } } | null;
   /** @throws AppError what is wrong with it */
@@ -33,10 +42,11 @@ interface Props {
 }
 
 /** One thing that falls due: what, when it is expected, and what became of it. */
-export function FollowUpRow({ followUp: f, today, format, mayWrite, againTo, onSettle }: Props) {
+export function FollowUpRow({ followUp: f, today, format, mayWrite, form, onForm, againTo, onSettle }: Props) {
   const inks = useInks();
   const router = useRouter();
-  const [asking, setAsking] = useState<'done' | 'declined' | null>(null);
+  const { asking } = form;
+  const ask = (kind: Form['asking']) => (): void => onForm({ ...form, asking: kind });
   const standing = standingOn(today, f);
   const isLate = standing === 'overdue';
   const when =
@@ -56,11 +66,11 @@ export function FollowUpRow({ followUp: f, today, format, mayWrite, againTo, onS
       {f.state === 'open' && mayWrite && !asking ? (
         <View style={styles.buttons}>
           {f.kind === 'retighten' && againTo ? <BigButton text={text.again} size="desk" grow onPress={() => router.navigate(againTo)} /> : null}
-          <BigButton text={text.done} label={`${text.done}: ${f.text}`} look={f.kind === 'retighten' ? 'quiet' : 'plain'} size="desk" grow onPress={() => setAsking('done')} />
-          <BigButton text={text.decline} label={`${text.decline}: ${f.text}`} look="quiet" size="desk" grow onPress={() => setAsking('declined')} />
+          <BigButton text={text.done} label={`${text.done}: ${f.text}`} look={f.kind === 'retighten' ? 'quiet' : 'plain'} size="desk" grow onPress={ask('done')} />
+          <BigButton text={text.decline} label={`${text.decline}: ${f.text}`} look="quiet" size="desk" grow onPress={ask('declined')} />
         </View>
       ) : null}
-      {asking ? <Settle followUp={f} onSettle={onSettle} state={asking} onClose={() => setAsking(null)} /> : null}
+      {asking && f.state === 'open' ? <Settle followUp={f} onSettle={onSettle} form={form} onForm={onForm} state={asking} /> : null}
       {f.state !== 'open' && mayWrite ? <Reopen followUp={f} onSettle={onSettle} /> : null}
     </View>
   );
@@ -68,25 +78,24 @@ export function FollowUpRow({ followUp: f, today, format, mayWrite, againTo, onS
 
 type OnSettle = Pick<Props, 'followUp' | 'onSettle'>;
 
-function Settle({ followUp: f, onSettle, state, onClose }: OnSettle & { state: Exclude<FollowUpState, 'open'>; onClose: () => void }) {
-  const [note, setNote] = useState('');
-  const [km, setKm] = useState<number | undefined>(undefined);
+function Settle({ followUp: f, onSettle, form, onForm, state }: OnSettle & Pick<Props, 'form' | 'onForm'> & { state: Exclude<FollowUpState, 'open'> }) {
+  const note = form.note.trim();
   const { error, isBusy, settle } = useSettle(onSettle);
-  const wantsReason = state === 'declined' && !note.trim();
+  const wantsReason = state === 'declined' && !note;
   return (
     <View style={styles.row}>
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
-      <TextField label={state === 'declined' ? text.why : text.found} value={note} onChange={setNote} lines={2} />
-      {f.distanceKm === null ? null : <NumberField label={text.odometer} value={km} onChange={setKm} />}
+      <TextField label={state === 'declined' ? text.why : text.found} value={form.note} onChange={(typed) => onForm({ ...form, note: typed.slice(0, 400) })} lines={2} />
+      {f.distanceKm === null ? null : <NumberField label={text.odometer} value={form.km ?? undefined} onChange={(km) => onForm({ ...form, km: km ?? null })} />}
       <View style={styles.buttons}>
         <BigButton
           text={state === 'declined' ? text.declineYes : text.doneYes}
           size="desk"
           grow
           disabled={wantsReason || isBusy}
-          onPress={() => void settle({ state, note: note.trim() || null, seenKm: km ?? null })}
+          onPress={() => void settle({ state, note: note || null, seenKm: form.km }, () => onForm(null))}
         />
-        <BigButton text={text.cancel} look="quiet" size="desk" grow onPress={onClose} />
+        <BigButton text={text.cancel} look="quiet" size="desk" grow onPress={() => onForm({ ...form, asking: null })} />
       </View>
     </View>
   );
@@ -112,10 +121,10 @@ function Reopen({ followUp, onSettle }: OnSettle) {
 function useSettle(onSettle: Props['onSettle']) {
   const [error, setError] = useState<AppError | null>(null);
   const [isBusy, setBusy] = useState(false);
-  const settle = async (said: Settled): Promise<void> => {
+  const settle = async (said: Settled, after: () => void = () => undefined): Promise<void> => {
     setBusy(true);
     setError(null);
-    await onSettle(said).catch((e: unknown) => setError(e instanceof AppError ? e : new AppError('INTERNAL')));
+    await onSettle(said).then(after, (e: unknown) => setError(e instanceof AppError ? e : new AppError('INTERNAL')));
     setBusy(false);
   };
   return { error, isBusy, settle };

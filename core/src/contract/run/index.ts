@@ -8,7 +8,23 @@ import type { RouteName } from '../routes';
 import { textOf } from '../text';
 import { AddJointBody, ApproveBody, DiscardDraftBody, JointSheetBody, SaveDraftBody } from './libraryBodies';
 import { ApprovedSchema, DraftReplySchema, JointIdSchema, LibraryChangesSchema, LibrarySchema, SavedDraftSchema, VehicleReplySchema } from './libraryReplies';
-import { AddJobBody, CreateOrderBody, OrderStateBody, SaveEntryBody, SaveOrderBody, SaveShopBody, SaveToolBody, SayBody, SetPinBody, SettleBody, SignBody } from './orderBodies';
+import {
+  AddJobBody,
+  AddPersonBody,
+  CreateOrderBody,
+  EnrolBody,
+  MakeShopBody,
+  SwitchPersonBody,
+  OrderStateBody,
+  SaveEntryBody,
+  SaveOrderBody,
+  SaveShopBody,
+  SaveToolBody,
+  SayBody,
+  SetPinBody,
+  SettleBody,
+  SignBody,
+} from './orderBodies';
 import { FoundSchema, JointSheetSchema, RunReplySchema, SheetReplySchema } from './runReplies';
 
 export type { Say } from './orderBodies';
@@ -42,6 +58,10 @@ export const allBodies = {
   signRun: SignBody,
   settleFollowUp: SettleBody,
   saveShop: SaveShopBody,
+  makeShop: MakeShopBody,
+  addPerson: AddPersonBody,
+  enrol: EnrolBody,
+  switchPerson: SwitchPersonBody,
 } as const;
 export const runReplies = {
   run: RunReplySchema,

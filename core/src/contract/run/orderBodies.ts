@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { NewJobSchema, OrderEntrySchema, OrderHeadSchema, ORDER_STATES } from '../../order';
 import { ShopToolSchema } from '../../prepare';
+import { ROLES } from '../permissions';
 import { FOLLOW_UP_STATES } from '../../followUp/followUp';
 import { SIGNED_KINDS } from '../../record/signedWord';
 import { FastenerIdSchema, finite, KeySchema, textOf, UuidSchema } from '../text';
@@ -56,4 +57,23 @@ export const SettleBody = v.strictObject({
   note: v.nullable(textOf(400)),
   seenKm: v.nullable(v.pipe(finite, v.minValue(0), v.maxValue(5_000_000))),
 });
+const password = v.pipe(v.string(), v.minLength(10), v.maxLength(200));
+/** The first visit: the shop, its lead, and the code that the start command printed. */
+export const MakeShopBody = v.strictObject({
+  code: textOf(40),
+  shop: v.strictObject({
+    name: textOf(80),
+    locale: v.pipe(v.string(), v.regex(/^[a-z]{2,3}(-[A-Z]{2})?$/)),
+    timeZone: textOf(60),
+    paper: v.picklist(['A4', 'Letter']),
+    torqueUnit: v.picklist(['N.m', '[ft_i].[lbf_av]', 'kgf.m']),
+  }),
+  name: textOf(80),
+  password,
+});
+export const AddPersonBody = v.strictObject({ id: UuidSchema, name: textOf(80), password, role: v.picklist(ROLES) });
+/** secret: made by the device, kept there; the server has its hash. */
+const secret = v.pipe(v.string(), v.regex(/^[\w-]{43}$/));
+export const EnrolBody = v.strictObject({ device: UuidSchema, secret });
+export const SwitchPersonBody = v.strictObject({ shop: UuidSchema, device: UuidSchema, person: UuidSchema, secret, pin });
 export const SaveShopBody = v.strictObject({ secondSignature: v.boolean() });

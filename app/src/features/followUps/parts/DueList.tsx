@@ -3,7 +3,7 @@ import { StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Due, FollowUp } from '@stennet/core/contract';
 import { useFollowUp, useSignedIn } from '@/data';
-import { Card, FollowUpRow, Line, Notice, useInks } from '@/ui';
+import { Card, FollowUpRow, FONT, Line, Notice, useInks } from '@/ui';
 import { text } from '../text';
 
 /** One card for each vehicle, in the order in which the first of its things falls due. */
@@ -25,7 +25,7 @@ function VehicleCard({ due }: { due: readonly Due[] }) {
         {text.head(vehicle.plate, `${vehicle.maker} ${vehicle.model}`, customer)}
       </Text>
       <Line>{`${jointName} · ${text.usual(format.number(kmPerDay, 0))}`}</Line>
-      <Link href={`/orders/${first.order}`} style={[styles.link, { color: inks.brand }]}>
+      <Link href={`/orders/${first.order}`} style={[styles.link, { color: inks.brand, fontFamily: FONT }]}>
         {text.openOrder(number)}
       </Link>
       {due.map((f) => (

@@ -14,7 +14,9 @@ export function AskForm({ params, onAsk }: { params: Record<string, string>; onA
   const [typed, setTyped] = useState<Record<string, string>>(params);
   const tools = useTools();
   const wrenches = wrenchesOf(tools.data?.map((t) => ({ id: t.id, ...t.tool })) ?? []);
-  const field = (name: string, label: string) => <TextField label={label} value={typed[name] ?? ''} onChange={(value) => setTyped({ ...typed, [name]: value })} onSubmit={ask} />;
+  const field = (name: string, label: string, hint = '') => (
+    <TextField label={label} hint={hint} value={typed[name] ?? ''} onChange={(value) => setTyped({ ...typed, [name]: value })} onSubmit={ask} />
+  );
   const needed = { vehicle: ['vin'], joint: ['engine', 'kind'], wrench: ['tool'], sheet: ['sheet', 'revision'], lot: ['lot'] }[by];
   const badDay = by === 'wrench' && ['from', 'to'].some((name) => typed[name]?.trim() && !DAY.test(typed[name]?.trim() ?? ''));
   const isReady = needed.every((name) => typed[name]?.trim()) && !badDay;
@@ -24,7 +26,7 @@ export function AskForm({ params, onAsk }: { params: Record<string, string>; onA
     onAsk({ by, ...Object.fromEntries(names.flatMap((name) => (typed[name]?.trim() ? [[name, tidy(name, typed[name] ?? '')]] : []))) });
   }
   return (
-    <Section title={text.by}>
+    <Section title={text.tightened}>
       <ChoiceField label={text.by} value={by} options={WAYS.map((value) => ({ value, text: text.ways[value] }))} onChange={setBy} />
       {by === 'vehicle' ? field('vin', text.vin) : null}
       {by === 'lot' ? field('lot', text.lot) : null}
@@ -44,8 +46,8 @@ export function AskForm({ params, onAsk }: { params: Record<string, string>; onA
         <>
           <ChoiceField label={text.wrench} value={typed.tool} options={wrenches.map((w) => ({ value: w.id, text: w.name }))} onChange={(tool) => setTyped({ ...typed, tool })} />
           <FieldRow>
-            {field('from', text.from)}
-            {field('to', text.to)}
+            {field('from', text.from, '2026-05-01')}
+            {field('to', text.to, '2026-05-31')}
           </FieldRow>
           <Problem text={badDay ? text.dayWrong : undefined} />
         </>

@@ -25,7 +25,7 @@ export function DriftChart({ lines }: { lines: readonly HistoryLine[] }) {
         {width === 0 ? null : (
           <View aria-hidden>
             <LineChart
-              data={points.map((p) => ({ value: p.percent - 100 + furthest, dataPointText: `${format.number(p.percent, 1)} %` }))}
+              data={points.map((p) => ({ value: p.percent - 100 + furthest }))}
               height={140}
               width={width - 64}
               maxValue={furthest * 2}
@@ -35,8 +35,6 @@ export function DriftChart({ lines }: { lines: readonly HistoryLine[] }) {
               yAxisTextStyle={label}
               color={inks.brand}
               dataPointsColor={inks.brand}
-              textColor={inks.ink}
-              textShiftY={-8}
               thickness={3}
               initialSpacing={18}
               spacing={points.length > 1 ? Math.max(24, (width - 140) / (points.length - 1)) : 40}

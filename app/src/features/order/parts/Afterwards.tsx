@@ -16,10 +16,10 @@ export function Afterwards({ order }: { order: Order }) {
       {order.followUps.map((f) => (
         <Row key={f.id} followUp={f} />
       ))}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        {begun ? <BigButton text={text.handOver} look="quiet" size="desk" grow onPress={() => openFile(handOverPath(order.id), 'show')} /> : null}
-        {begun ? <BigButton text={text.archive} look="quiet" size="desk" grow onPress={() => openFile(archivePath(order.id), 'keep')} /> : null}
-        <BigButton text={text.earlier} look="quiet" size="desk" grow onPress={() => router.navigate({ pathname: '/history', params: { by: 'vehicle', vin: order.vehicle.vin } })} />
+      <View style={{ gap: 8 }}>
+        {begun ? <BigButton text={text.handOver} look="quiet" size="desk" onPress={() => openFile(handOverPath(order.id), 'show')} /> : null}
+        {begun ? <BigButton text={text.archive} look="quiet" size="desk" onPress={() => openFile(archivePath(order.id), 'keep')} /> : null}
+        <BigButton text={text.earlier} look="quiet" size="desk" onPress={() => router.navigate({ pathname: '/history', params: { by: 'vehicle', vin: order.vehicle.vin } })} />
       </View>
     </Section>
   );

@@ -8,7 +8,7 @@ import { HEADS, type Sheet } from '@stennet/core/procedure';
 import { initialState } from '@stennet/core/run';
 import { parseCents } from '@stennet/core/quantity';
 import { useSignedIn, type ShownEntry } from '@/data';
-import { BigButton, Chip, ChoiceField, FieldRow, JointMapView, Line, Notice, NumberField, TextField, useInks } from '@/ui';
+import { BigButton, Chip, ChoiceField, FieldRow, FONT, JointMapView, Line, Notice, NumberField, TextField, useInks } from '@/ui';
 import { useSave } from '../hooks/useSave';
 import { PART_STATE_TEXT, text } from '../text';
 import { EntryLine } from './EntryLine';
@@ -106,7 +106,7 @@ function From({ body }: { body: Part }) {
       {body.lot ? (
         <Link
           href={`/history?by=lot&lot=${encodeURIComponent(body.lot)}` as never}
-          style={{ color: inks.brand, fontSize: 16, minHeight: 44, paddingVertical: 10, textDecorationLine: 'underline' }}
+          style={{ color: inks.brand, fontFamily: FONT, fontSize: 16, minHeight: 44, paddingVertical: 10, textDecorationLine: 'underline' }}
         >
           {text.lotUsed(body.lot)}
         </Link>

@@ -1,5 +1,5 @@
 import { Text } from 'react-native-paper';
-import { METHOD_TEXT, OUTCOME_TEXT, type RecordedPull, type RunRecord } from '@stennet/core/record';
+import { boltLabel, METHOD_TEXT, OUTCOME_TEXT, type RecordedPull, type RunRecord } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
 import { Card, useInks, useIsWide } from '@/ui';
 import { text } from '../text';
@@ -24,14 +24,16 @@ export function PullTable({ record, people }: { record: RunRecord; people: Reado
   const order = new Map(record.order.map((id, i) => [id, i]));
   pulls.sort((a, b) => (order.get(a.event) ?? 0) - (order.get(b.event) ?? 0));
   const result = (p: RecordedPull): string => {
-    const read = p.reading ? ` ${p.reading.unit === 'deg' ? format.angle(p.reading.value) : format.quantity(p.reading).text}` : '';
+    // What a tool read is the result; a click is only a click.
+    const read = p.reading ? (p.reading.unit === 'deg' ? format.angle(p.reading.value) : format.quantity(p.reading).text) : OUTCOME_TEXT[p.outcome];
+    const short = p.reading && p.outcome === 'stoppedShort' ? `, ${OUTCOME_TEXT.stoppedShort}` : '';
     const note = p.undone ? `, ${text.undone}` : p.corrected ? `, ${text.corrected}` : '';
-    return `${OUTCOME_TEXT[p.outcome]}${read}${note}`;
+    return `${read}${short}${note}`;
   };
   const rows = pulls.map((p) => ({
     key: p.event,
     faded: p.undone,
-    cells: [p.fastener, p.target ? format.published(p.target) : '·', result(p), String(p.pass), howText(p), format.time(new Date(p.deviceTime)), people[p.person] ?? ''],
+    cells: [boltLabel(p.fastener), p.target ? format.published(p.target) : '·', result(p), String(p.pass), howText(p), format.time(new Date(p.deviceTime)), people[p.person] ?? ''],
   }));
   return (
     <Card>

@@ -57,7 +57,7 @@ function Bars({ spread }: { spread: Spread }) {
   const room = Math.max(spread.high - spread.low, Math.abs(spread.high) * 0.02);
   const from = spread.low - room * 0.5;
   const label = { color: inks.inkSoft, fontFamily: FONT, fontSize: 13 };
-  const step = Math.max(14, (width - 20) / spread.values.length);
+  const step = Math.max(14, (width - 40) / spread.values.length);
   return (
     <View role="img" aria-label={text.spreadLabel(spread.values.map((v) => `${v.bolt}: ${v.value}`).join(', '))} onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
       {width === 0 ? null : (
@@ -65,7 +65,7 @@ function Bars({ spread }: { spread: Spread }) {
           <BarChart
             data={spread.values.map((v) => ({ value: v.value - from, label: v.bolt, frontColor: spread.odd.includes(v.bolt) ? inks.warn : inks.brand, labelTextStyle: label }))}
             height={110}
-            width={width - 16}
+            width={width - 30}
             maxValue={room * 2}
             barWidth={step * 0.6}
             spacing={step * 0.4}

@@ -1,0 +1,185 @@
+import fc from 'fast-check';
+import { demoSheet, headSheet, Technician, testId } from '../testing';
+import {
+  canonicalJson,
+  cellText,
+  faultText,
+  GENESIS_HASH,
+  pullRows,
+  PULL_COLUMNS,
+  recordDocument,
+  runRecord,
+  sealEvent,
+  sha256Hex,
+  signingState,
+  verifyRecordFile,
+  verifyRun,
+  wordHash,
+  wordText,
+  wrenchUses,
+  type ChainRow,
+  type RecordFile,
+  type SignedWord,
+} from '.';
+
+/** A key that only this test has: what it signs nobody else can. */
+const seal = (text: string): string => sha256Hex(`key ${text}`);
+const fits = (text: string, signature: string): boolean => signature === seal(text);
+
+const t = new Technician(headSheet);
+const events = t.finish();
+const chainOf = (list: typeof events): ChainRow[] => {
+  let prevHash = GENESIS_HASH;
+  return list.map((event, i) => {
+    const sealed = sealEvent({ position: i + 1, receivedAt: '2026-11-24T09:00:00.000Z', prevHash, event });
+    prevHash = sealed.hash;
+    return { ...sealed, seal: seal(sealed.hash) };
+  });
+};
+const hash = sha256Hex(canonicalJson(headSheet));
+const own = events.map((e) => (e.type === 'started' ? { ...e, payload: { ...e.payload, sheetHash: hash } } : e)) as typeof events;
+const chain = chainOf(own);
+const pinned = { sheet: headSheet, hash, run: t.place.run };
+const word = (over: Partial<SignedWord> = {}): SignedWord => ({
+  format: 'stennet-signature',
+  v: 1,
+  id: testId(50),
+  shop: testId(1),
+  run: t.place.run,
+  kind: 'technician',
+  person: t.place.person,
+  name: 'Jonah Pike',
+  role: 'technician',
+  at: '2026-11-24T10:00:00.000Z',
+  position: chain.length,
+  headHash: chain.at(-1)?.hash ?? '',
+  before: GENESIS_HASH,
+  ...over,
+});
+const signed = (w: SignedWord): { body: string; signature: string } => ({ body: wordText(w), signature: seal(wordText(w)) });
+
+describe('a record that nobody touched', () => {
+  test('holds, unsigned and signed by two with a later word', () => {
+    expect(verifyRun(pinned, chain, [], fits)).toBeNull();
+    const first = signed(word());
+    const second = signed(word({ id: testId(51), kind: 'second', person: testId(6), before: wordHash(first.body) }));
+    const later = signed(word({ id: testId(52), kind: 'addendum', text: 'Ölstand geprüft.', before: wordHash(second.body) }));
+    expect(verifyRun(pinned, chain, [first, second, later], fits)).toBeNull();
+    // One in the middle taken away.
+    expect(verifyRun(pinned, chain, [first, later], fits)).toEqual({ where: 'signature', index: 2, why: 'link' });
+  });
+});
+
+describe('a record that somebody touched', () => {
+  test('whichever entry is changed, that one is named', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: chain.length - 1 }), fc.boolean(), (at, hashesAgain) => {
+        const rows = chain.map((row, i) => (i === at ? { ...row, body: row.body.replace('2026-11-24T09', '2026-11-24T08') } : row));
+        const changed = hashesAgain ? rows.map((row, i) => (i === at ? { ...row, hash: sha256Hex(row.body) } : row)) : rows;
+        expect(verifyRun(pinned, changed, [], fits)).toMatchObject({ where: 'event', position: at + 1 });
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('rewritten from any place on with every hash made to fit, it breaks at that place; cut short, its signature does not fit', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: chain.length - 1 }), (from) => {
+        const again = chainOf(own.map((e, i) => (i >= from ? { ...e, deviceTime: new Date(Date.parse(e.deviceTime) + 1000).toISOString() } : e)) as typeof own);
+        const rows = again.map((row, i) => ({ ...row, seal: chain[i]?.seal ?? null }));
+        expect(verifyRun(pinned, rows, [], fits)).toEqual({ where: 'event', position: from + 1, why: 'seal' });
+        expect(verifyRun(pinned, chain.slice(0, from), [signed(word())], fits)).toEqual({ where: 'signature', index: 1, why: 'head' });
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test('sealed by whoever has the key, but never let in by the procedure: named as well', () => {
+    const doubled = chainOf([...own.slice(0, 20), own[19] as never, ...own.slice(20)]);
+    expect(verifyRun(pinned, doubled, [], fits)).toMatchObject({ where: 'event', position: 21, why: 'order' });
+    expect(verifyRun({ ...pinned, run: testId(77) }, chain, [], fits)).toMatchObject({ where: 'event', position: 1, why: 'order' });
+    expect(verifyRun({ ...pinned, sheet: { ...headSheet, title: 'Another' } }, chain, [], fits)).toEqual({ where: 'sheet', why: 'hash' });
+    expect(verifyRun(pinned, chain, [{ body: '{}', signature: seal('{}') }], fits)).toEqual({ where: 'signature', index: 1, why: 'form' });
+    expect(verifyRun(pinned, chain, [signed(word({ run: testId(9) }))], fits)).toEqual({ where: 'signature', index: 1, why: 'run' });
+  });
+
+  test('every fault is a sentence', () => {
+    const faults = [
+      verifyRun(pinned, chain.slice(1), [], fits),
+      verifyRun(pinned, chain, [{ body: 'x', signature: 'y' }], fits),
+      { where: 'record', why: 'missing' } as const,
+      { where: 'record', why: 'differs' } as const,
+    ];
+    for (const fault of faults) expect(fault && faultText(fault)).toMatch(/^[A-Z].*\.$/);
+  });
+});
+
+test('a file tells the same in plain fields, or it is found out', () => {
+  const people = { [t.place.person]: 'Jonah Pike' };
+  const file = {
+    format: 'stennet-record',
+    v: 1,
+    shop: { id: testId(1), name: 'X', key: 'AAAA', fingerprint: 'x' },
+    joint: 'Cylinder head',
+    run: { id: t.place.run, part: 'procedure', instance: null },
+    sheet: headSheet,
+    sheetHash: hash,
+    people,
+    chain: chain.map((c) => ({ ...c, seal: c.seal ?? '' })),
+    signatures: [],
+    record: { ...recordDocument(headSheet, own, people) },
+  } as unknown as RecordFile;
+  expect(verifyRecordFile(file, fits)).toBeNull();
+  expect(verifyRecordFile({ ...file, record: { ...file.record, complete: false } }, fits)).toEqual({ where: 'record', why: 'differs' });
+});
+
+test('who has to sign: the technician, and a second one where that is wanted', () => {
+  const [first, second] = [
+    { kind: 'technician', person: 'a' },
+    { kind: 'second', person: 'b' },
+  ] as const;
+  expect([signingState([], true), signingState([first], true), signingState([first, second], true), signingState([first], false)]).toEqual([
+    'open',
+    'wantsSecond',
+    'signed',
+    'signed',
+  ]);
+});
+
+describe('what a record tells', () => {
+  const record = runRecord(headSheet, own);
+  const format = { quantity: (q: { value: number; unit: string }) => ({ number: `${q.value}`, unit: q.unit, text: `${q.value} ${q.unit}` }), angle: (deg: number) => `+${deg}°` };
+
+  test('a click is a click, an angle an angle, and nothing stands where nothing was done', () => {
+    const [bolt] = record.fasteners;
+    if (!bolt) throw new Error('no bolt');
+    expect(record.stages.map((s) => cellText(record, bolt, s, format))).toEqual(['held, 2 rounds', 'click', '+75°', '+65°']);
+    const begun = runRecord(headSheet, own.slice(0, 3));
+    expect(cellText(begun, begun.fasteners[0] as never, begun.stages[0] as never, format)).toBe('·');
+  });
+
+  test('confirmed together is said so, with the wrench that was set', () => {
+    const other = new Technician(demoSheet('qn47-intake'));
+    other.until((d) => d.kind === 'pull');
+    other.step({ together: 4 });
+    const told = runRecord(other.state.sheet, other.state.events);
+    const pulls = told.fasteners.flatMap((f) => f.pulls);
+    expect(pulls.map((p) => p.method)).toEqual(Array.from({ length: 4 }, () => 'confirmedTogether'));
+    expect(new Set(pulls.map((p) => p.wrenchId)).size).toBe(1);
+    expect(wrenchUses(pulls)).toMatchObject([{ pulls: 4, readings: 0, ratio: null }]);
+    expect(cellText(told, told.fasteners.find((f) => f.pulls.length > 0) as never, told.stages[0] as never, format)).toMatch(/, together$/);
+  });
+
+  test('a table has as many cells in each row as there are columns', () => {
+    const rows = pullRows(recordDocument(headSheet, own, {}), { order: '1', vehicle: 'v', joint: 'j' });
+    expect(rows).toHaveLength(record.order.length);
+    for (const row of rows) expect(row).toHaveLength(PULL_COLUMNS.length);
+  });
+
+  test('how readings of a wrench lay against what was aimed at; what was taken back does not count, unlike units are brought together', () => {
+    const pull = (value: number, unit: string, undone = false) =>
+      ({ wrenchId: 'w', deviceTime: `2026-11-24T08:00:0${value % 10}.000Z`, undone, target: { value: 20, unit: 'N.m' }, reading: { value, unit } }) as never;
+    expect(wrenchUses([pull(22, 'N.m'), pull(18, 'N.m'), pull(99, 'N.m', true)])).toMatchObject([{ wrench: 'w', pulls: 2, readings: 2, ratio: 1 }]);
+    expect(wrenchUses([pull(177.0149, '[in_i].[lbf_av]')])[0]?.ratio).toBeCloseTo(1, 4);
+  });
+});
