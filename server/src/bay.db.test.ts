@@ -32,6 +32,8 @@ describe('late entries of a device that lost its hold', () => {
     const late = [away.step(), away.step()].flatMap((e) => e ?? []);
     // Mei takes over, sees the second bolt turned already and the third not.
     const other = t.clone();
+    // Ids of its own from here on.
+    for (let i = 0; i < 200; i += 1) other.event('paused', {});
     other.place.person = mei.person;
     other.takeOver(demoId(701));
     const before = t.state.events.length;
@@ -59,6 +61,8 @@ describe('late entries of a device that lost its hold', () => {
     const away = t.clone();
     const late = away.step();
     const other = t.clone();
+    // Ids of its own from here on.
+    for (let i = 0; i < 200; i += 1) other.event('paused', {});
     other.place.person = mei.person;
     other.takeOver(demoId(702));
     const events = [...other.state.events.toArray(), ...other.finish()];
@@ -139,6 +143,9 @@ describe('the first visit and people', () => {
 });
 
 describe('word from one server to the browsers of another', () => {
+  let closing = async (): Promise<void> => undefined;
+  afterAll(() => closing());
+
   test('a change is said within the shop, to nobody else; nothing of it is in the word itself', async () => {
     // A second server on the same database.
     const db = openDatabase(house.urls.app);
@@ -146,11 +153,17 @@ describe('word from one server to the browsers of another', () => {
     const app = createApp({ db, hints, keys: house.keys, now: () => house.clock, clockSetTo: null, secureCookie: false, logLevel: 'silent', fonts: '', setupCode: null });
     const server = http.createServer(app).listen(0);
     const { port } = server.address() as AddressInfo;
+    closing = async () => {
+      server.closeAllConnections();
+      server.close();
+      await hints.close();
+      await db.close();
+    };
     const heard = async (cookie: string): Promise<{ said: string[]; stop: () => void }> => {
       const said: string[] = [];
       const stop = new AbortController();
       const reply = await fetch(`http://127.0.0.1:${port}/api/stream`, { headers: { Cookie: cookie }, signal: stop.signal });
-      expect(reply.headers.get('content-type')).toContain('text/event-stream');
+      if (!reply.headers.get('content-type')?.includes('text/event-stream')) throw new Error(await reply.text());
       void (async () => {
         for await (const part of reply.body as unknown as AsyncIterable<Uint8Array>) said.push(...new TextDecoder().decode(part).split('\n'));
       })().catch(() => undefined);
@@ -175,9 +188,5 @@ describe('word from one server to the browsers of another', () => {
     expect(tern.said.filter((line) => line.startsWith('data: ') && line !== 'data: {}' && line !== 'data: all')).toEqual([]);
     halden.stop();
     tern.stop();
-    server.closeAllConnections();
-    server.close();
-    await hints.close();
-    await db.close();
   });
 });

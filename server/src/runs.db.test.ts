@@ -129,7 +129,7 @@ describe('a run on its way into the table', () => {
       payload: { fromDevice: demoId(700), deviceName: 'Tablet' },
     } as RunEvent;
     expect((await mei.append(t.place.run, [taken])).status).toBe(200);
-    expect((await jonah.append(t.place.run, events.slice(20, 22))).body.error.code).toBe('HOLD_ENDED');
+    expect((await jonah.append(t.place.run, events.slice(20, 22))).body.refused.code).toBe('KEPT_AS_CLAIM');
     const today = await jonah.get('/api/today');
     const runs = today.body.orders.flatMap((o: { jobs: { joints: { runs: { id: string; holderPerson: string }[] }[] }[] }) =>
       o.jobs.flatMap((j) => j.joints.flatMap((x) => x.runs)),

@@ -61,7 +61,7 @@ export class House {
 
   async signIn(name = 'Jonah Pike'): Promise<Session> {
     const reply = await request(this.app).post('/api/session').set('Host', 'shop.test').set('Origin', ORIGIN).send({ name, password: 'witness-mark' });
-    const cookie = String(reply.headers['set-cookie']).split(';')[0] ?? '';
+    const cookie = sessionIn(reply);
     return new Session(this, cookie, reply.body.person?.id, reply.body.shop?.id);
   }
 
@@ -74,6 +74,13 @@ export class House {
     return id;
   }
 }
+
+/** The session that is on; beside it stands the person's own, for what they confirmed. */
+const sessionIn = (reply: request.Response): string =>
+  [reply.headers['set-cookie']]
+    .flat()
+    .map((c) => String(c).split(';')[0] ?? '')
+    .findLast((c) => c.startsWith('stennet_session=')) ?? '';
 
 export class Session {
   constructor(
@@ -99,7 +106,7 @@ export class Session {
   /** The same person, working in another of their shops. */
   async into(shop: string): Promise<Session> {
     const reply = await this.post('/api/session/shop', { shop }).expect(200);
-    return new Session(this.house, String([reply.headers['set-cookie']].flat().at(-1)).split(';')[0] ?? '', this.person, shop);
+    return new Session(this.house, sessionIn(reply), this.person, shop);
   }
   append(run: string, events: readonly RunEvent[]): request.Test {
     return this.post(`/api/runs/${run}/events`, { deviceName: 'Phone', events });

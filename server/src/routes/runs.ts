@@ -209,6 +209,7 @@ class Appending {
       this.answer(known);
       return;
     }
+    if (this.state.holder && event.hold < this.state.holder.hold) throw new AppError('HOLD_ENDED');
     if (this.shop.isSigned) throw new AppError('RUN_SIGNED');
     admit(this.state, event);
     if (event.type === 'started' && event.payload.sheetHash !== sheetHash) throw new AppError('SHEET_MISMATCH');
