@@ -116,7 +116,7 @@ test('another device looks on, takes over, looks at every stripe, and the first 
 
   await t.pull('It turned');
   await expect(t.page.getByText('1 entry was not taken by the server')).toBeVisible();
-  await expect(t.page.getByText('Another device has taken this run over.')).toBeVisible();
+  await expect(t.page.getByText('Another device had taken this run over before these entries arrived.')).toBeVisible();
   await expect(t.page.getByText('Mei Sandoval holds this run on another device.')).toBeVisible();
   await mei.expectSaved();
   expect((await house.events()).flatMap((e) => (e.type === 'pulled' ? [`${e.hold} ${e.payload.fastener}`] : []))).toEqual(['1 1/1', '1 2/1', '2 3/1']);

@@ -4,7 +4,7 @@ import request from 'supertest';
 import type { Statement } from '@stennet/core/run';
 import { createApp } from './app';
 import { openDatabase } from './db/database';
-import { listenTo } from './live/hints';
+import { listenTo } from './db/hints';
 import { demoId, HALDEN, House, ORIGIN, type Session } from '../test/world';
 
 let house: House;

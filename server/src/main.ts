@@ -2,7 +2,7 @@ import http from 'node:http';
 import path from 'node:path';
 import { createApp } from './app';
 import { assertHarmlessRole, openDatabase } from './db/database';
-import { listenTo } from './live/hints';
+import { listenTo } from './db/hints';
 import { keysIn } from './record/keys';
 import { dropRoot } from './dropRoot';
 

@@ -8,7 +8,7 @@ import type { RunEvent } from '@stennet/core/run';
 import { wrenchesOf, type ShopTool } from '@stennet/core/prepare';
 import type { Wrench } from '@stennet/core/quantity';
 import { createApp } from '../src/app';
-import { listenTo, type Hints } from '../src/live/hints';
+import { listenTo, type Hints } from '../src/db/hints';
 import { keysIn, type Keys } from '../src/record/keys';
 import { openDatabase, type Database } from '../src/db/database';
 

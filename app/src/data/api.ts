@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { replies, routes, type RouteName } from '@stennet/core/contract';
 import type { BodyOf, ReplyOf } from '@stennet/core/contract/run';
+import { noteServerTime } from '@/platform/clockOff';
 import { AppError, catalogue, type ErrorCode, type ErrorParams } from '@stennet/core/errors';
 
 const PATIENCE_MS = 15_000;
@@ -22,6 +23,11 @@ export async function callRaw<R extends RouteName>(name: R, params: Record<strin
   return ask(name, params, query, { headers: { 'Content-Type': 'application/octet-stream' }, body: bytes });
 }
 
+/** The same as somebody who shares this device: their own session stands beside the one that is on. */
+export async function callAs<R extends RouteName>(person: string, name: R, params: Record<string, string>, body: BodyOf<R>): Promise<ReplyOf<R>> {
+  return ask(name, params, {}, { headers: { 'Content-Type': 'application/json', 'X-Stennet-Person': person }, body: JSON.stringify(body) });
+}
+
 async function ask<R extends RouteName>(name: R, params: Record<string, string>, query: Record<string, string>, sent: RequestInit): Promise<ReplyOf<R>> {
   const route = routes[name];
   const path = route.path.replace(/:(\w+)/g, (_all, key: string) => encodeURIComponent(params[key] ?? ''));
@@ -35,6 +41,7 @@ async function ask<R extends RouteName>(name: R, params: Record<string, string>,
   }).catch(() => {
     throw new AppError('OFFLINE');
   });
+  noteServerTime(response.headers.get('date'));
   const reply: unknown = await response.json().catch(() => undefined);
   if (!response.ok) {
     const why = refusalIn(reply);

@@ -1,9 +1,27 @@
 export { asAppError, call } from './api';
-export { inUse, useJointSheet, useMe, useOrder, useOrders, usePeople, useToday, useTools, queryClient, persister, KEEP_MS, type KeptTool, type OrderFilter } from './queries';
+export {
+  inUse,
+  useJointSheet,
+  useMe,
+  useOrder,
+  useOrders,
+  usePeople,
+  useSetup,
+  useToday,
+  useTools,
+  queryClient,
+  persister,
+  KEEP_MS,
+  type KeptTool,
+  type OrderFilter,
+} from './queries';
 export { letEntryGo, ofKind, saveEntry, startEntries, useEntries, type Change, type ShownEntry } from './entries';
 export { photoPath, shrinkPhoto } from './photos';
 export { useKeptForm } from './useKeptForm';
-export { formatterOf, signIn, signOut, switchShop } from './session';
+export { formatterOf, makeShop, signIn, signOut, switchPerson, switchShop } from './session';
+export { enrolHere, leaveBay, useEnrolled, useUnverified, type Enrolled } from './bay';
+export { startLive } from './live';
+export { readUnsent, saveUnsent, useUnsentByPerson } from './unsentFile';
 export { sending, onSending, startSending, type Sending } from './outbox/sender';
 export { useSignedIn, SignedIn, type Account } from './account';
 export { useFollowUp } from './useFollowUp';

@@ -5,6 +5,7 @@ import type { AppError } from '@stennet/core/errors';
 import type { OrderState } from '@stennet/core/order';
 import type { ListedTool, ShopTool } from '@stennet/core/prepare';
 import { call, asAppError } from './api';
+import { unverified, verifyNow } from './bay';
 import { database } from './database';
 
 const DAY_MS = 86_400_000;
@@ -38,13 +39,16 @@ export const KEEP_MS = 7 * DAY_MS;
 /** Who is signed in; null when nobody is. */
 export const useMe = () => useQuery({ queryKey: ['me'], queryFn: askMe, staleTime: 0 });
 
+/** Whether this installation has no shop yet. */
+export const useSetup = () => useQuery({ queryKey: ['setup'], queryFn: () => call('setup'), gcTime: 0 });
+
 /** The door opens to the sign-in; a run on the screen goes on. */
 export function noteSignedOut(error: AppError): void {
   if (error.code === 'SIGN_IN_NEEDED') queryClient.setQueryData(['me'], null);
 }
 
 async function askMe(): Promise<Me | null> {
-  return call('me').catch((error: unknown) => {
+  return (unverified() ? verifyNow() : call('me')).catch((error: unknown) => {
     if (asAppError(error).code === 'SIGN_IN_NEEDED') return null;
     throw error;
   });

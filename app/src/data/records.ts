@@ -8,7 +8,8 @@ import { call, refusalIn } from './api';
 import { queryClient } from './queries';
 
 /** Who signed a record, whether it holds, and what keeps it from being signed. Only the server knows. */
-export const useSigning = (run: string) => useQuery({ queryKey: ['signing', run], queryFn: () => call('signatures', { run }), gcTime: 60_000 });
+export const useSigning = (run: string) =>
+  useQuery({ queryKey: ['signing', run], queryFn: () => call('signatures', { run }), gcTime: 60_000, staleTime: 0, refetchOnMount: 'always' });
 
 /** @throws AppError why it was not signed */
 export async function signRun(run: string, said: { kind: SignedKind; position: number; text?: string }): Promise<void> {

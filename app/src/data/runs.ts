@@ -7,6 +7,7 @@ import { newId } from '@/platform/ids';
 import { asAppError, call } from './api';
 import { noteClocks } from './clocks';
 import type { KeptRun } from './database';
+import { isLive } from './stream';
 import { onLeaving } from './leaving';
 import { keepEvent, keepServerRun, readRun, waitingOf, type LocalRun } from './outbox/outbox';
 import { noteConfirmed, onRunSent } from './outbox/sender';
@@ -54,6 +55,11 @@ class RunStore {
     } catch (error) {
       if (this.loaded.status !== 'ready') this.set({ status: 'failed', error: asAppError(error) });
     }
+  }
+
+  /** Whoever writes here knows better than any word from elsewhere. */
+  lookAgain(): void {
+    if (this.loaded.status === 'ready' && !this.loaded.isMine && this.listeners.size > 0) void this.load();
   }
 
   /** @throws AppError what is wrong with it; nothing has changed then */
@@ -132,6 +138,11 @@ class RunStore {
   }
 }
 
+/** Something has changed elsewhere: what is watched is looked at again, of one run or of all. */
+export function lookAgain(run: string | null): void {
+  for (const [id, store] of stores) if (run === null || run === id) store.lookAgain();
+}
+
 const stores = new Map<string, RunStore>();
 function storeOf(run: string): RunStore {
   let store = stores.get(run);
@@ -154,7 +165,9 @@ export function useRun(run: string, person: string): { loaded: Loaded; confirm: 
   const isWatched = loaded.status === 'ready' && !loaded.isMine && loaded.state.status !== 'finished';
   useEffect(() => {
     if (!isWatched) return;
-    const timer = setInterval(() => void store.load(), WATCH_MS);
+    const timer = setInterval(() => {
+      if (!isLive()) void store.load();
+    }, WATCH_MS);
     return () => clearInterval(timer);
   }, [store, isWatched]);
   return { loaded, confirm: (type, payload) => store.confirm(type, payload, person), reload: () => void store.load(), takeOver: () => store.takeOver(person, deviceName()) };

@@ -1,8 +1,10 @@
 import type { Me } from '@stennet/core/contract';
+import type { BodyOf } from '@stennet/core/contract/run';
 import { createFormatter, type Formatter } from '@stennet/core/quantity';
 import { setClock } from '@/platform/clock';
 import { call, noteNewSignIn } from './api';
 import { database } from './database';
+import { forgetUnverified, takeDevice, type Enrolled } from './bay';
 import { leave } from './leaving';
 import { forgetSentRuns } from './outbox/outbox';
 import { send } from './outbox/sender';
@@ -20,7 +22,21 @@ async function enter(me: Me): Promise<void> {
 }
 
 export async function signIn(name: string, password: string): Promise<void> {
-  await enter(await call('signIn', {}, { name, password }));
+  const me = await call('signIn', {}, { name, password });
+  forgetUnverified();
+  await enter(me);
+}
+
+/** The first visit of an installation. @throws AppError SETUP_CODE, SETUP_DONE, PASSWORD_FORM */
+export async function makeShop(first: NonNullable<BodyOf<'makeShop'>>): Promise<void> {
+  await enter(await call('makeShop', {}, first));
+}
+
+/** Another person takes this shared device over. @throws AppError PIN_WRONG, PIN_LIMITED, PIN_NONE, NOT_ENROLLED */
+export async function switchPerson(enrolled: Enrolled, pin: string): Promise<void> {
+  const me = await takeDevice(enrolled, pin);
+  leave();
+  await enter(me);
 }
 
 export async function switchShop(shop: string): Promise<void> {

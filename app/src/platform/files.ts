@@ -27,3 +27,13 @@ export function openFile(path: string, how: 'keep' | 'show'): void {
   link.rel = 'noopener';
   link.click();
 }
+
+/** A text that was made here, kept as a file. */
+export function saveFile(name: string, text: string, type: string): void {
+  const address = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(address), 10_000);
+}

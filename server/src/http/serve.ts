@@ -5,7 +5,7 @@ import { allBodies, type BodyOf, type ReplyOf } from '@stennet/core/contract/run
 import { AppError } from '@stennet/core/errors';
 import type { Client, Database } from '../db/database';
 import type { Keys } from '../record/keys';
-import { hint, type Hints } from '../live/hints';
+import { hint, type Hints } from '../db/hints';
 import { requireSession, type Session } from './session';
 
 export interface Deps {

@@ -1,6 +1,6 @@
 import type { Express } from 'express';
 import { register, requirePerson, type Deps } from '../http/serve';
-import type { Topic } from './hints';
+import type { Topic } from '../db/hints';
 
 const BEAT_MS = 20_000;
 /** Then the browser asks again by itself, and is let in again only if it still may. */

@@ -13,7 +13,7 @@ import savePin from '../db/queries/savePin.sql';
 import { hashPassword, passwordFits } from '../http/passwords';
 import { assertPin, limited, noteTries, TRIES_PER_DEVICE } from '../http/pins';
 import { parseBody, register, requirePerson, serve, namesIn, type Deps } from '../http/serve';
-import { hint } from '../live/hints';
+import { hint } from '../db/hints';
 import type { Session } from '../http/session';
 
 /** What a lead says of a run: signed in themselves, or with their PIN on the device in front of them. */

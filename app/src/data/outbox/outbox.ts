@@ -54,6 +54,23 @@ export async function keepServerRun(kept: KeptRun, events: readonly RunEvent[]):
   await transaction.done;
 }
 
+/** Entries from a file: a place that is taken keeps what it has. @returns how many were put back */
+export async function keepBack(kept: KeptRun, events: readonly RunEvent[]): Promise<number> {
+  const db = await database();
+  const transaction = db.transaction(['runs', 'events'], 'readwrite', STRICT);
+  if (!(await transaction.objectStore('runs').get(kept.id))) await transaction.objectStore('runs').put(kept, kept.id);
+  const store = transaction.objectStore('events');
+  let count = 0;
+  for (const event of events) {
+    const key: [string, number, number] = [event.run, event.hold, event.seq];
+    if (await store.get(key)) continue;
+    await store.put({ event, sent: false, waits: event.run }, key);
+    count += 1;
+  }
+  await transaction.done;
+  return count;
+}
+
 export async function markSent(events: readonly RunEvent[]): Promise<void> {
   const db = await database();
   const transaction = db.transaction('events', 'readwrite');

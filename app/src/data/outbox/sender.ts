@@ -1,9 +1,12 @@
+import type { Me } from '@stennet/core/contract';
+import type { ReplyOf } from '@stennet/core/contract/run';
 import { AppError } from '@stennet/core/errors';
 import type { RunEvent } from '@stennet/core/run';
 import { onBackOnline } from '@/platform/online';
 import { deviceName } from '@/platform/device';
-import { asAppError, call } from '../api';
-import { noteSignedOut } from '../queries';
+import { asAppError, call, callAs } from '../api';
+import { unverified } from '../bay';
+import { noteSignedOut, queryClient } from '../queries';
 import { countUnsent, markRefused, markSent, runsToSend, waitingOf } from './outbox';
 
 /** What the screen says of the way to the server. */
@@ -77,9 +80,16 @@ async function tryRun(run: string): Promise<Sending['state']> {
     await sendRun(run);
     return 'idle';
   } catch (error) {
-    noteSignedOut(asAppError(error));
+    // Another person's sign-in that ran out is not that of whoever is on.
+    if (await isOwn(run)) noteSignedOut(asAppError(error));
     return NEEDS_PERSON.includes(asAppError(error).code) ? 'signIn' : 'offline';
   }
+}
+
+async function isOwn(run: string): Promise<boolean> {
+  const [first] = (await waitingOf(run)).filter((e) => !e.refused);
+  const me = queryClient.getQueryData<Me>(['me']);
+  return !first || !me || (first.event.person === me.person.id && unverified() !== me.person.id);
 }
 
 const worse = (a: Sending['state'], b: Sending['state']): Sending['state'] => (a === 'offline' || b === 'idle' ? a : b);
@@ -87,8 +97,12 @@ const worse = (a: Sending['state'], b: Sending['state']): Sending['state'] => (a
 async function sendRun(run: string): Promise<void> {
   for (;;) {
     const waiting = (await waitingOf(run)).flatMap((e) => (e.refused ? [] : [e.event]));
-    const batch = waiting.slice(0, BATCH);
+    // Each goes out under the name of who confirmed it; nothing of somebody whom the server has not seen yet.
+    const person = waiting[0]?.person;
+    const other = waiting.findIndex((e) => e.person !== person);
+    const batch = waiting.slice(0, Math.min(BATCH, other < 0 ? BATCH : other));
     if (batch.length === 0) return;
+    if (person === unverified()) throw new AppError('SIGN_IN_NEEDED');
     const refused = await sendBatch(run, batch, waiting);
     for (const tell of runListeners) tell(run);
     if (refused) return;
@@ -97,7 +111,7 @@ async function sendRun(run: string): Promise<void> {
 
 async function sendBatch(run: string, batch: RunEvent[], waiting: RunEvent[]): Promise<boolean> {
   try {
-    const { stored, refused } = await call('appendRunEvents', { run }, { deviceName: deviceName(), events: batch });
+    const { stored, refused } = await append(run, batch);
     const accepted = new Set(stored.map((s) => s.id));
     await markSent(batch.filter((e) => accepted.has(e.id)));
     if (!refused) return false;
@@ -109,6 +123,13 @@ async function sendBatch(run: string, batch: RunEvent[], waiting: RunEvent[]): P
     await markRefused(await stillWaiting(run, waiting), { code: problem.code, params: problem.params });
     return true;
   }
+}
+
+/** Under the name of who confirmed them: another's session stands beside the one that is on. */
+function append(run: string, events: RunEvent[]): Promise<ReplyOf<'appendRunEvents'>> {
+  const person = events[0]?.person ?? '';
+  const body = { deviceName: deviceName(), events };
+  return person === queryClient.getQueryData<Me>(['me'])?.person.id ? call('appendRunEvents', { run }, body) : callAs(person, 'appendRunEvents', { run }, body);
 }
 
 async function stillWaiting(run: string, waiting: RunEvent[]): Promise<RunEvent[]> {

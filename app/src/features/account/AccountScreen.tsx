@@ -4,19 +4,21 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isAllowed } from '@stennet/core/contract';
 import type { AppError } from '@stennet/core/errors';
-import { asAppError, signOut, switchShop, useSending, useSignedIn } from '@/data';
+import { asAppError, signOut, switchShop, useSignedIn } from '@/data';
 import { chooseTheme, useThemeChoice, type ThemeChoice } from '@/platform/preferences';
-import { startsOffline, takeNewVersion, useNewVersion } from '@/platform/serviceWorker';
+import { takeNewVersion, useNewVersion } from '@/platform/serviceWorker';
 import { BigButton, Card, Notice, ScreenFrame, useInks } from '@/ui';
+import { BayCard } from './BayCard';
+import { PeopleCard } from './PeopleCard';
 import { PinCard } from './PinCard';
 import { ShopCard } from './ShopCard';
+import { UnsentCard } from './UnsentCard';
 import { text } from './text';
 
 export function AccountScreen() {
   const inks = useInks();
   const router = useRouter();
   const { me } = useSignedIn();
-  const { unsent } = useSending();
   const theme = useThemeChoice();
   const isNewer = useNewVersion();
   const [error, setError] = useState<AppError | null>(null);
@@ -24,7 +26,6 @@ export function AccountScreen() {
     act().then(after, (e: unknown) => setError(asAppError(e)));
   };
   const heading = { fontWeight: '700', fontSize: 17, color: inks.ink } as const;
-  const body = { fontSize: 16, lineHeight: 23, color: inks.inkSoft } as const;
 
   return (
     <ScreenFrame title={text.account} back="/" subtitle={text.signedInAs(me.person.name, text.roles[me.role], me.shop.name)}>
@@ -61,17 +62,16 @@ export function AccountScreen() {
           ))}
         </View>
       </Card>
-      {me.role === 'lead' ? <PinCard /> : null}
-      {isAllowed(me.role, 'shop.write') ? <ShopCard /> : null}
+      <BayCard />
+      <PinCard />
+      {isAllowed(me.role, 'shop.write') ? (
+        <>
+          <ShopCard />
+          <PeopleCard />
+        </>
+      ) : null}
+      <UnsentCard />
       <Card>
-        <Text role="heading" aria-level={2} style={heading}>
-          {text.device}
-        </Text>
-        <Text style={body}>{startsOffline() ? text.startsOffline : text.needsServer}</Text>
-        {window.isSecureContext ? null : <Text style={body}>{text.insecure}</Text>}
-      </Card>
-      <Card>
-        {unsent > 0 ? <Text style={body}>{text.unsentKept(unsent)}</Text> : null}
         <BigButton
           text={text.signOut}
           look="plain"

@@ -5,13 +5,15 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import type { Me } from '@stennet/core/contract';
-import { formatterOf, KEEP_MS, persister, queryClient, SignedIn, startEntries, startSending, useMe } from '@/data';
+import { formatterOf, KEEP_MS, persister, queryClient, SignedIn, startEntries, startLive, startSending, useMe, useSetup } from '@/data';
 import { setClock } from '@/platform/clock';
 import { useThemeChoice } from '@/platform/preferences';
 import { registerServiceWorker } from '@/platform/serviceWorker';
 import { darkTheme, lightTheme, Loading, Notice, ScreenFrame } from '@/ui';
 import { ClockBar } from './ClockBar';
+import { SetupScreen } from './SetupScreen';
 import { SignInScreen } from './SignInScreen';
+import { Warnings } from './Warnings';
 import { text } from './text';
 
 registerServiceWorker();
@@ -38,12 +40,20 @@ export function Root() {
   );
 }
 
+/** Before anybody is signed in: the first visit makes the shop. */
+function AtDoor() {
+  const setup = useSetup();
+  return setup.data?.needed ? <SetupScreen /> : <SignInScreen />;
+}
+
 function Door({ children }: { children: ReactNode }) {
   const me = useMe();
   const isInRun = usePathname().startsWith('/runs/');
   const [last, setLast] = useState<Me | null>(null);
   if (me.data && me.data !== last) setLast(me.data);
   useEffect(startSending, []);
+  const isIn = me.data !== null && me.data !== undefined;
+  useEffect(() => (isIn ? startLive() : undefined), [isIn]);
   // A sign-in that runs out does not take the run from under somebody's hands: it goes on, and says that it must be sent.
   const known = me.data ?? (isInRun && me.data === null ? last : null);
   useEffect(() => {
@@ -55,11 +65,12 @@ function Door({ children }: { children: ReactNode }) {
     return (
       <SignedIn.Provider value={{ me: known, format: formatterOf(known) }}>
         <ClockBar />
+        <Warnings me={known} />
         {children}
       </SignedIn.Provider>
     );
   }
-  if (me.data === null) return <SignInScreen />;
+  if (me.data === null) return <AtDoor />;
   if (me.isError) {
     return (
       <ScreenFrame title={text.product} logo>

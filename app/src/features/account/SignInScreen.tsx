@@ -2,8 +2,9 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
 import type { AppError } from '@stennet/core/errors';
-import { asAppError, signIn, useSending } from '@/data';
-import { BigButton, Card, ScreenFrame, useInks } from '@/ui';
+import { asAppError, signIn, useSending, useUnsentByPerson } from '@/data';
+import { BigButton, Card, Line, ScreenFrame, useInks } from '@/ui';
+import { SwitchList } from './BayCard';
 import { text } from './text';
 
 export function SignInScreen() {
@@ -13,6 +14,7 @@ export function SignInScreen() {
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<AppError | null>(null);
   const { unsent } = useSending();
+  const waiting = useUnsentByPerson(unsent).data ?? [];
 
   const submit = (): void => {
     if (busy || !name.trim() || !password) return;
@@ -60,6 +62,10 @@ export function SignInScreen() {
           ) : null}
           <BigButton text={busy ? text.signingIn : text.signIn} onPress={submit} disabled={busy} size="desk" />
         </Card>
+        <SwitchList except={null} />
+        {waiting.map((w) => (
+          <Line key={w.name}>{text.unsentOf(w.name, w.count)}</Line>
+        ))}
         {unsent > 0 ? <Text style={{ color: inks.inkSoft, fontSize: 15 }}>{text.unsentKept(unsent)}</Text> : null}
       </View>
     </ScreenFrame>

@@ -13,7 +13,7 @@ import { useMapView } from '@/platform/mapView';
 import { useWakeLock } from '@/platform/wakeLock';
 import { BigButton, JointMapView, Loading, Notice, Ribbon, SavedBadge, ScreenFrame, useInks, useIsWide } from '@/ui';
 import { useActs, type Acts } from './hooks/useActs';
-import { useHandsFree } from './hooks/useHandsFree';
+import { lineFor, useHandsFree } from './hooks/useHandsFree';
 import { useSeenSheet } from './hooks/useSeenSheet';
 import { RunPlaceProvider, useRunPlaceOf } from './hooks/useRunPlace';
 import { GlassGuard } from './parts/GlassGuard';
@@ -234,7 +234,8 @@ interface OnWatch {
 
 function Watching({ view, due, seat, onSeat, takeOver }: OnWatch) {
   const [error, setError] = useState<AppError | null>(null);
-  const { me } = useSignedIn();
+  const { me, format } = useSignedIn();
+  const seen = useSeenSheet(view.state.sheet);
   return (
     <>
       {seat === null ? null : (
@@ -247,6 +248,7 @@ function Watching({ view, due, seat, onSeat, takeOver }: OnWatch) {
         state={view.state}
         people={view.kept.people}
         device={text.thisDevice}
+        line={view.state.status === 'open' ? lineFor(seen, due, format) : null}
         error={error ? `${error.message} ${error.fix}` : null}
         onTakeOver={() => void takeOver().catch((e: unknown) => setError(asAppError(e)))}
       />

@@ -51,6 +51,8 @@ export function statementText(s: Statement, state: RunState): string {
       return `${state.sheet.stages.find((stage) => stage.id === s.hold)?.name ?? ''}: ${text.release[s.decision].toLowerCase()}`;
     case 'leaveOut':
       return text.leavesOut(boltName(s.fastener));
+    case 'claims':
+      return text.claims(s.claims.length, [...new Set(s.claims.map((c) => boltName(c.fastener)))].join(', '));
     default:
       return s.text ?? '';
   }

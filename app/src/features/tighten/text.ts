@@ -267,6 +267,8 @@ export const text = {
   findingLabel: 'What you found',
 
   // another device
+  nextThere: (line: string) => `Next there: ${line}`,
+  claims: (n: number, bolts: string) => `says that ${n} ${n === 1 ? 'pull was' : 'pulls were'} made before the run was taken over: ${bolts}. You are asked about each.`,
   elsewhere: (person: string, device: string) => `${person} holds this run on ${device}.`,
   elsewhereText: 'Here you see what the server has of it. If you take over, that device can no longer write; what it has not sent yet stays on it.',
   thisDevice: 'another device',

@@ -12,7 +12,8 @@ import { text } from '../text';
 /** Who signed it, whether it still holds, and what comes next of that. Signing needs the server. */
 export function SigningCard({ view }: { view: RunView }) {
   const signing = useSigning(view.kept.id);
-  if (signing.data) return <Signed view={view} signing={signing.data} />;
+  // “Checked just now” is said of a check of this moment, never of a kept one.
+  if (signing.data && signing.isFetchedAfterMount) return <Signed view={view} signing={signing.data} />;
   return (
     <Section title={text.signing}>
       {signing.isError ? (

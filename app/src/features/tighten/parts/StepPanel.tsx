@@ -140,12 +140,15 @@ export function WatchPanel({
   state,
   people,
   device,
+  line,
   onTakeOver,
   error,
 }: {
   state: RunState;
   people: Readonly<Record<string, string>>;
   device: string;
+  /** What comes next there, in words. */
+  line: string | null;
   onTakeOver: () => void;
   error: string | null;
 }) {
@@ -154,6 +157,11 @@ export function WatchPanel({
   return (
     <View style={styles.panel}>
       <PanelTitle>{text.elsewhere(people[state.holder?.person ?? ''] ?? '', device)}</PanelTitle>
+      {line ? (
+        <View role="status" aria-live="polite">
+          <PanelBody strong>{text.nextThere(line)}</PanelBody>
+        </View>
+      ) : null}
       <PanelBody>{mayWrite ? text.elsewhereText : text.readOnly}</PanelBody>
       {error ? (
         <View role="alert">

@@ -1,6 +1,6 @@
 import pg from 'pg';
-import type { Client } from '../db/database';
-import notifyHint from '../db/queries/notifyHint.sql';
+import type { Client } from './database';
+import notifyHint from './queries/notifyHint.sql';
 
 /** What changed: one run, or something on the repair orders. A hint carries no data; whoever gets it asks anew. */
 export type Topic = `run:${string}` | 'orders' | 'all';

@@ -1,0 +1,108 @@
+import { useSyncExternalStore } from 'react';
+import type { Me } from '@stennet/core/contract';
+import { AppError } from '@stennet/core/errors';
+import { deviceId } from '@/platform/device';
+import { asAppError, call } from './api';
+
+/*
+ * A phone that several people share:
+ * - Each enrols once, signed in with their password; from then on their PIN is enough here.
+ * - What somebody confirmed goes out under their own name, also while another is on.
+ * - Without the server a PIN cannot be checked: the person is on, marked as not verified, and nothing of theirs goes out
+ *   until the server has agreed. The PIN is kept in memory only: after a reload it is asked again.
+ */
+export interface Enrolled {
+  me: Me;
+  secret: string;
+}
+const KEY = 'stennet.bay';
+const UNVERIFIED = 'stennet.unverified';
+const listeners = new Set<() => void>();
+let pinInMind: string | null = null;
+let list: readonly Enrolled[] = read();
+let waits: string | null = localStorage.getItem(UNVERIFIED);
+
+function read(): Enrolled[] {
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? '[]') as Enrolled[];
+  } catch {
+    return [];
+  }
+}
+function changed(): void {
+  for (const tell of listeners) tell();
+}
+const subscribe = (tell: () => void): (() => void) => {
+  listeners.add(tell);
+  return () => listeners.delete(tell);
+};
+
+export const useEnrolled = (): readonly Enrolled[] => useSyncExternalStore(subscribe, () => list);
+/** Who is on without the server having agreed; null mostly. */
+export const useUnverified = (): string | null => useSyncExternalStore(subscribe, unverified);
+export const unverified = (): string | null => waits;
+
+function setUnverified(person: string | null, pin: string | null): void {
+  waits = person;
+  pinInMind = pin;
+  if (person) localStorage.setItem(UNVERIFIED, person);
+  else localStorage.removeItem(UNVERIFIED);
+  changed();
+}
+
+/** @throws AppError OFFLINE */
+export async function enrolHere(me: Me): Promise<void> {
+  const secret = btoa(String.fromCharCode(...crypto.getRandomValues(new Uint8Array(32))))
+    .replace(/\+/g, '-')
+    .replace(/\//g, '_')
+    .replace(/=+$/, '');
+  await call('enrol', {}, { device: deviceId(), secret });
+  list = [...list.filter((e) => e.me.person.id !== me.person.id), { me, secret }];
+  localStorage.setItem(KEY, JSON.stringify(list));
+  changed();
+}
+
+export function leaveBay(person: string): void {
+  list = list.filter((e) => e.me.person.id !== person);
+  localStorage.setItem(KEY, JSON.stringify(list));
+  changed();
+}
+
+/**
+ * Takes the device over.
+ * @returns who is on now; without the server as they were last seen here, not verified
+ * @throws AppError PIN_WRONG, PIN_LIMITED, PIN_NONE, NOT_ENROLLED
+ */
+export async function takeDevice({ me, secret }: Enrolled, pin: string): Promise<Me> {
+  try {
+    const now = await call('switchPerson', {}, { shop: me.shop.id, device: deviceId(), person: me.person.id, secret, pin });
+    setUnverified(null, null);
+    return now;
+  } catch (error) {
+    if (asAppError(error).code !== 'OFFLINE') throw error;
+    setUnverified(me.person.id, pin);
+    return me;
+  }
+}
+
+/** The server is asked whether it was the right PIN. @throws AppError OFFLINE, SIGN_IN_NEEDED when it was not, or is no longer known */
+export async function verifyNow(): Promise<Me> {
+  const enrolled = list.find((e) => e.me.person.id === waits);
+  if (!enrolled || pinInMind === null) throw new AppError('SIGN_IN_NEEDED');
+  try {
+    return await takeVerified(enrolled, pinInMind);
+  } catch (error) {
+    if (asAppError(error).code === 'OFFLINE') throw error;
+    pinInMind = null;
+    throw new AppError('SIGN_IN_NEEDED');
+  }
+}
+
+async function takeVerified({ me, secret }: Enrolled, pin: string): Promise<Me> {
+  const now = await call('switchPerson', {}, { shop: me.shop.id, device: deviceId(), person: me.person.id, secret, pin });
+  setUnverified(null, null);
+  return now;
+}
+
+/** Signed in with the password: nobody has to be verified any more. */
+export const forgetUnverified = (): void => setUnverified(null, null);

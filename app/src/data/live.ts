@@ -1,0 +1,51 @@
+import { routes } from '@stennet/core/contract';
+import { lookAgain } from './runs';
+import { queryClient } from './queries';
+import { noteLive } from './stream';
+
+/*
+ * Word that something has changed elsewhere, from one stream for the whole browser:
+ * - The tab that has the lock holds the stream and passes on what it hears; the others listen to it.
+ * - A hint carries no data: what it is about is asked anew.
+ * - Without a stream (a proxy that cuts it, an old browser) what is watched is asked for from time to time, as before.
+ */
+const LOCK = 'stennet.stream';
+
+export function startLive(): () => void {
+  if (!('EventSource' in window)) return () => undefined;
+  const channel = 'BroadcastChannel' in window ? new BroadcastChannel(LOCK) : null;
+  const ended = new AbortController();
+  if (channel) channel.onmessage = ({ data }: MessageEvent<{ topic: string }>) => hear(data.topic);
+  const lead = (): Promise<void> =>
+    new Promise((resolve) => {
+      const source = new EventSource(routes.stream.path);
+      const pass = (topic: string): void => {
+        channel?.postMessage({ topic });
+        hear(topic);
+      };
+      source.addEventListener('hello', () => pass('all'));
+      source.onmessage = ({ data }: MessageEvent<string>) => pass(data);
+      source.onerror = () => {
+        noteLive(false);
+      };
+      ended.signal.addEventListener('abort', () => {
+        source.close();
+        noteLive(false);
+        resolve();
+      });
+    });
+  if ('locks' in navigator) void navigator.locks.request(LOCK, { signal: ended.signal }, lead).catch(() => undefined);
+  else void lead();
+  return () => {
+    ended.abort();
+    channel?.close();
+  };
+}
+
+function hear(topic: string): void {
+  noteLive(true);
+  const run = topic.startsWith('run:') ? topic.slice(4) : null;
+  lookAgain(run);
+  const keys = run ? [['statements', run], ['signing', run], ['order'], ['today'], ['orders']] : [['order'], ['today'], ['orders'], ['followUps']];
+  for (const queryKey of keys) void queryClient.invalidateQueries({ queryKey });
+}
