@@ -64,7 +64,7 @@ export class House {
 
   /** Everything that is stored of runs, in order; without what the demo brings along. */
   async events(): Promise<RunEvent[]> {
-    const { rows } = await this.admin.query<{ body: string }>('select body from run_event where run::text not like '5e000000-%' order by run, position');
+    const { rows } = await this.admin.query<{ body: string }>("select body from run_event where run::text not like '5e000000-%' order by run, position");
     return rows.map((r) => (JSON.parse(r.body) as { event: RunEvent }).event);
   }
 }
