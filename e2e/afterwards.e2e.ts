@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import { expect, test } from './house';
 
-test('the technician’s and the lead’s day: finished, signed by two, a later word, and out as a document that holds', async ({ technician: t, house }) => {
+test('the technician’s and the lead’s day: finished, signed by two, a later word, and out as a document that holds', { tag: '@phone' }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.page.goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`);
   // Somebody else's work: nothing to sign here.

@@ -51,7 +51,7 @@ test('a gearbox comes off: catch bolts last, what carries it is written down, a 
   await expect(t.page.getByText('Put in: 1 of 2 × rags in the starter hole: still in')).toBeVisible();
 });
 
-test('a broken manifold stud, up the ladder: each attempt stands on the record with how it ended', async ({ technician: t, house }) => {
+test('a broken manifold stud, up the ladder: each attempt stands on the record with how it ended', { tag: '@phone' }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.openOrder('2433');
   await t.button('Take apart exhaust manifold left').click();
@@ -101,7 +101,7 @@ test('no room for a drill: the part comes off and goes out, it stands on the ord
   await expect(t.page.getByText('Out of the house: Cylinder head, bolt 3: at Quay Machine Shop')).toBeVisible();
 });
 
-test('cams in time: nobody but the lead lets it go on, and “it is not” sends back to the first torque', async ({ technician: t, house }) => {
+test('cams in time: nobody but the lead lets it go on, and “it is not” sends back to the first torque', { tag: '@phone' }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.openOrder('2441');
   await t.button('Tighten cylinder head').click();

@@ -1,42 +1,46 @@
 import { expect, test } from './house';
 
-test('a head with a marginal face: measured line by line, kept raw, and it holds the order up until something is done about it', async ({ technician: t, house }) => {
-  await t.signIn();
-  await t.openOrder('2417');
-  await t.button('Measure').click();
-  await t.choose('radio', 'Flatness by straight-edge');
-  await t.field('What it is, and where', 'Cylinder head, gasket face');
-  await t.field('Instrument', 'Straight-edge and leaves');
-  await t.field('Over the whole face', '0.05');
-  await t.field('Per length of', '100');
-  await t.field('Within that length', '0,05');
-  await expect(t.button('Keep this measurement')).toBeDisabled();
-  const places = [
-    ['0', '0', '0.02'],
-    ['200', '0,05', '0,06'],
-    ['400', '0', 'two'],
-  ];
-  for (const [i, [at = '', enters = '', not = '']] of places.entries()) {
-    await t.field('place along it', at);
-    await t.field('leaf that enters', enters);
-    await t.field('leaf that does not', not);
-    if (i < 2) await t.button('Next place').click();
-  }
-  await expect(t.page.getByText('“two” is not a number.')).toBeVisible();
-  // A closed tab takes nothing of it.
-  await t.page.reload();
-  await expect(t.page.getByText('What you measured here before is still there.')).toBeVisible();
-  await t.field('leaf that does not', '0.02');
-  await expect(t.page.getByText('too close to tell: measure again, or with a better instrument')).toBeVisible();
-  await expect(t.page.getByRole('img', { name: 'Flatness by straight-edge: 3 of 12 places measured' })).toBeVisible();
-  await t.button('Keep this measurement').click();
-  await expect(t.page.getByText(/long A: 200 \/ 0.05 \/ 0.06/)).toBeVisible();
-  await expect.poll(() => house.admin.query("select body from order_entry where body like '%gasket face%'").then((r) => r.rows.length)).toBe(1);
-  await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
-  await expect(t.page.getByText('Measured: Cylinder head, gasket face: to be measured again')).toBeVisible();
-});
+test(
+  'a head with a marginal face: measured line by line, kept raw, and it holds the order up until something is done about it',
+  { tag: '@phone' },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.openOrder('2417');
+    await t.button('Measure').click();
+    await t.choose('radio', 'Flatness by straight-edge');
+    await t.field('What it is, and where', 'Cylinder head, gasket face');
+    await t.field('Instrument', 'Straight-edge and leaves');
+    await t.field('Over the whole face', '0.05');
+    await t.field('Per length of', '100');
+    await t.field('Within that length', '0,05');
+    await expect(t.button('Keep this measurement')).toBeDisabled();
+    const places = [
+      ['0', '0', '0.02'],
+      ['200', '0,05', '0,06'],
+      ['400', '0', 'two'],
+    ];
+    for (const [i, [at = '', enters = '', not = '']] of places.entries()) {
+      await t.field('place along it', at);
+      await t.field('leaf that enters', enters);
+      await t.field('leaf that does not', not);
+      if (i < 2) await t.button('Next place').click();
+    }
+    await expect(t.page.getByText('“two” is not a number.')).toBeVisible();
+    // A closed tab takes nothing of it.
+    await t.page.reload();
+    await expect(t.page.getByText('What you measured here before is still there.')).toBeVisible();
+    await t.field('leaf that does not', '0.02');
+    await expect(t.page.getByText('too close to tell: measure again, or with a better instrument')).toBeVisible();
+    await expect(t.page.getByRole('img', { name: 'Flatness by straight-edge: 3 of 12 places measured' })).toBeVisible();
+    await t.button('Keep this measurement').click();
+    await expect(t.page.getByText(/long A: 200 \/ 0.05 \/ 0.06/)).toBeVisible();
+    await expect.poll(() => house.admin.query("select body from order_entry where body like '%gasket face%'").then((r) => r.rows.length)).toBe(1);
+    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+    await expect(t.page.getByText('Measured: Cylinder head, gasket face: to be measured again')).toBeVisible();
+  },
+);
 
-test('an absurd reading is questioned before it is kept, and inches are kept as inches', async ({ technician: t, house }) => {
+test('an absurd reading is questioned before it is kept, and inches are kept as inches', { tag: '@phone' }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.openOrder('2417');
   await t.button('Measure').click();

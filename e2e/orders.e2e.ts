@@ -1,6 +1,6 @@
 import { expect, test } from './house';
 
-test('an adviser opens a repair order, and a job comes with the sheets for its engine', async ({ technician: t }) => {
+test('an adviser opens a repair order, and a job comes with the sheets for its engine', { tag: '@phone' }, async ({ technician: t }) => {
   await t.signIn('Petra Voll');
   await t.button('Repair orders').click();
   await t.button('New repair order').click();

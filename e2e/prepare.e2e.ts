@@ -1,6 +1,6 @@
 import { expect, test } from './house';
 
-test('a clutch job: two compounds at their places, and a kit that has no alignment tool', async ({ technician: t }) => {
+test('a clutch job: two compounds at their places, and a kit that has no alignment tool', { tag: '@phone' }, async ({ technician: t }) => {
   await t.signIn();
   await t.openOrder('2438');
   await t.button('Parts list: 1 not here').click();
@@ -23,7 +23,7 @@ test('a clutch job: two compounds at their places, and a kit that has no alignme
   await expect(t.page.getByText('High-strength thread-locker on the last 10 mm').first()).toBeVisible();
 });
 
-test('a head job whose bolts are not here: it does not start by itself, and the adviser’s word that they came opens it', async ({ technician: t, browser }) => {
+test('a head job whose bolts are not here: it does not start by itself, and the adviser’s word that they came opens it', { tag: '@phone' }, async ({ technician: t, browser }) => {
   await t.signIn();
   await t.openOrder('2425');
   await t.button('Tighten cylinder head').click();

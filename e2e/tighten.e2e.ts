@@ -137,7 +137,7 @@ test('“did I do this one?”: what happened to it, put right, pulled once more
   expect(events.flatMap((e) => (e.type === 'used' ? [e.payload.statement.kind] : []))).toEqual(['leaveOut']);
 });
 
-test('the map as one stands to it: turned, mirrored, larger, tapped, and so again next time', async ({ technician: t }) => {
+test('the map as one stands to it: turned, mirrored, larger, tapped, and so again next time', { tag: '@phone' }, async ({ technician: t }) => {
   await t.signIn();
   await t.startHead();
   // The first two lie in the middle: mirrored they are where they were.

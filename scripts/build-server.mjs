@@ -18,6 +18,9 @@ await build({
   logLevel: 'warning',
 });
 
+// The contract as a document, served beside the API.
+fs.copyFileSync(path.join(root, 'docs/openapi.json'), path.join(root, 'server/dist/openapi.json'));
+
 // What goes on paper is set in the product's own fonts.
 const fonts = path.join(root, 'server/dist/fonts');
 fs.mkdirSync(fonts, { recursive: true });

@@ -6,6 +6,7 @@ export interface Cluster {
   destroy(): void;
   ensureDatabase(name: string): Urls;
   hasDatabase(name: string): boolean;
+  renameDatabase(from: string, to: string): void;
   dropDatabase(name: string): void;
   urls(name: string): Urls;
 }

@@ -78,6 +78,13 @@ const freePort = () =>
     });
   });
 
+const isFree = (port) =>
+  new Promise((resolve) => {
+    const s = net.createServer();
+    s.once('error', () => resolve(false));
+    s.listen(port, '127.0.0.1', () => s.close(() => resolve(true)));
+  });
+
 /** Handle on the cluster in a folder; nothing happens until `start`. */
 export function clusterIn(home) {
   const folder = path.join(home, 'cluster');
@@ -114,7 +121,9 @@ export function clusterIn(home) {
       make();
     }
     if (!running()) {
-      const s = { ...state(), port: await freePort() };
+      // The port it had, where that is still free: servers that run find it again.
+      const known = state().port;
+      const s = { ...state(), port: known && (await isFree(known)) ? known : await freePort() };
       save(s);
       const made = run('pg_ctl', ['-D', data, '-l', log, '-w', '-t', '60', '-o', `-h 127.0.0.1 -p ${s.port} -k ''`, 'start'], { ok: true });
       if (made.status !== 0) throw new Error(`PostgreSQL does not start:\n${fs.existsSync(log) ? fs.readFileSync(log, 'utf8').slice(-2000) : made.stderr}`);
@@ -152,6 +161,7 @@ export function clusterIn(home) {
     ensureDatabase,
     hasDatabase,
     urls,
+    renameDatabase: (from, to) => psql('postgres', `alter database ${from} rename to ${to}`),
     dropDatabase: (name) => psql('postgres', `drop database if exists ${name} with (force)`),
     stop: () => running() && run('pg_ctl', ['-D', data, '-m', 'fast', '-w', '-t', '60', 'stop']),
     kill: () => running() && run('pg_ctl', ['-D', data, '-m', 'immediate', '-w', 'stop']),

@@ -1,21 +1,21 @@
 // ./stennet demo: everything with demo data, one address. Ctrl-C stops all of it.
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import fs from 'node:fs';
-import net from 'node:net';
 import path from 'node:path';
 import { buildWeb } from './build-web.mjs';
 import { clusterIn, dataHome, keyFolder } from './cluster.mjs';
 import { ensurePackages, ensurePostgres, Refusal, root } from './install.mjs';
+import { assertHome, assertPortFree, healthy, node, portOf, publish } from './serving.mjs';
 
 const DATABASE = 'stennet_demo';
 
 export async function demo(args) {
-  const port = Number(option(args, '--port') ?? process.env.PORT ?? 4180);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Refusal('--port needs a number from 1 to 65535.');
-  await assertPortFree(port);
+  const port = portOf(args, 4180);
+  await assertPortFree(port, './stennet demo');
   ensurePostgres();
   ensurePackages();
   const home = dataHome();
+  assertHome(home);
   const release = onlyOneIn(home);
   const cluster = clusterIn(home);
   let server;
@@ -49,41 +49,12 @@ export async function demo(args) {
     server.once('exit', (code) => {
       if (!ending) void end(code ?? 1);
     });
-    await healthy(port, () => server.exitCode !== null);
+    await healthy(`http://127.0.0.1:${port}`, () => server.exitCode !== null);
     greet(port);
   } catch (error) {
     if (!ending) console.error(error instanceof Refusal ? error.message : error);
     await end(1);
   }
-}
-
-function option(args, name) {
-  const at = args.indexOf(name);
-  return at >= 0 ? args[at + 1] : undefined;
-}
-
-function node(args, env = {}) {
-  const done = spawnSync(process.execPath, args, { cwd: root, encoding: 'utf8', stdio: ['ignore', 'inherit', 'pipe'], env: { ...process.env, ...env } });
-  if (done.status !== 0) throw new Refusal(`${args[0]} failed:\n${done.stderr}`);
-}
-
-function assertPortFree(port) {
-  return new Promise((resolve, reject) => {
-    const s = net.createServer();
-    s.once('error', (e) =>
-      reject(new Refusal(e.code === 'EADDRINUSE' ? `Port ${port} is taken. Stop what uses it, or choose another: ./stennet demo --port ${port + 1}` : e.message)),
-    );
-    s.listen(port, '127.0.0.1', () => s.close(() => resolve()));
-  });
-}
-
-/** As root the server becomes an ordinary user, who may not be able to read the clone: the built app goes where it can. */
-function publish(dist, home) {
-  if (process.getuid() !== 0) return dist;
-  const web = path.join(home, 'web');
-  fs.rmSync(web, { recursive: true, force: true });
-  fs.cpSync(dist, web, { recursive: true });
-  return web;
 }
 
 function onlyOneIn(home) {
@@ -104,18 +75,6 @@ function isDemo(pid) {
   } catch {
     return false;
   }
-}
-
-async function healthy(port, gone) {
-  for (let tries = 0; tries < 100 && !gone(); tries += 1) {
-    const ok = await fetch(`http://127.0.0.1:${port}/api/health`).then(
-      (r) => r.ok,
-      () => false,
-    );
-    if (ok) return;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Refusal('The server does not answer; see above.');
 }
 
 function greet(port) {

@@ -9,7 +9,24 @@ const { SheetSchema, StageSchema, printLine, lineOf } = await import('../core/sr
 const { RecordFileSchema, SignedWordSchema } = await import('../core/src/record/index.ts');
 const { RunEventSchema } = await import('../core/src/run/index.ts');
 const { stageRibbon } = await import('../core/src/drawing/index.ts');
+const { routes, permissions, ...contract } = await import('../core/src/contract/index.ts');
+const { allBodies, runReplies } = await import('../core/src/contract/run/index.ts');
+const { catalogue } = await import('../core/src/errors/index.ts');
 const v = await import('valibot');
+const allReplies = { ...contract.replies, ...runReplies };
+const queries = {
+  orders: contract.OrdersQuery,
+  partsList: contract.PartsQuery,
+  anglePaper: contract.DiscQuery,
+  findSheets: contract.FindQuery,
+  exportSheets: contract.ExportQuery,
+  importSheets: contract.ImportQuery,
+  libraryChanges: contract.ChangesQuery,
+  photoPiece: contract.PieceQuery,
+  recordOut: contract.RecordQuery,
+  history: contract.HistoryQuery,
+  followUps: contract.FollowUpsQuery,
+};
 
 const isCheck = process.argv.includes('--check');
 const stale = [];
@@ -29,6 +46,57 @@ put('docs/schema/sheet.schema.json', schemaOf(SheetSchema, 'Stennet spec sheet, 
 put('docs/schema/record.schema.json', schemaOf(RecordFileSchema, 'Stennet record, v 1'));
 put('docs/schema/signature.schema.json', schemaOf(SignedWordSchema, 'Stennet signed word, v 1'));
 put('docs/schema/run-event.schema.json', schemaOf(RunEventSchema, 'Stennet run event, v 1'));
+
+put('docs/openapi.json', `${JSON.stringify(openApi())}\n`);
+
+/** The contract as an OpenAPI 3.1 document: paths, who may, what goes in, what comes back. */
+function openApi() {
+  const json = (schema) => {
+    const { $schema: _draft, ...rest } = toJsonSchema(schema, { errorMode: 'ignore' });
+    return rest;
+  };
+  const paths = {};
+  for (const [name, { method, path: address, permission }] of Object.entries(routes)) {
+    const names = [...address.matchAll(/:(\w+)/g)].map((m) => m[1]);
+    const query = queries[name];
+    const asked = query ? json(query) : undefined;
+    const fields = asked?.properties ?? Object.assign({}, ...(asked?.anyOf ?? asked?.oneOf ?? []).map((one) => one.properties));
+    const reply = allReplies[name];
+    paths[address.replace(/:(\w+)/g, '{$1}')] = {
+      ...paths[address.replace(/:(\w+)/g, '{$1}')],
+      [method.toLowerCase()]: {
+        operationId: name,
+        ...(permission && permission !== 'door' ? { 'x-permission': permission, 'x-roles': permissions[permission] } : { 'x-permission': permission ?? 'signed in' }),
+        parameters: [
+          ...names.map((n) => ({ name: n, in: 'path', required: true, schema: { type: 'string' } })),
+          ...Object.entries(fields ?? {}).map(([n, schema]) => ({ name: n, in: 'query', required: asked?.required?.includes(n) ?? false, schema })),
+        ],
+        ...(allBodies[name] ? { requestBody: { required: true, content: { 'application/json': { schema: json(allBodies[name]) } } } } : {}),
+        responses: {
+          200: reply ? { description: 'done', content: { 'application/json': { schema: json(reply) } } } : { description: 'a file or a stream' },
+          default: { description: 'a refusal: a code, what is wrong, what to do', content: { 'application/json': { schema: { $ref: '#/components/schemas/Refusal' } } } },
+        },
+      },
+    };
+  }
+  const Refusal = {
+    type: 'object',
+    required: ['error'],
+    properties: {
+      error: {
+        type: 'object',
+        required: ['code', 'message', 'fix'],
+        properties: { code: { enum: Object.keys(catalogue) }, params: { type: 'object' }, message: { type: 'string' }, fix: { type: 'string' } },
+      },
+    },
+  };
+  return {
+    openapi: '3.1.0',
+    info: { title: 'Stennet', version: '1', description: 'Generated from the contract in core/src/contract.' },
+    paths,
+    components: { schemas: { Refusal } },
+  };
+}
 
 const INKS = {
   part: '#dfe6ea',

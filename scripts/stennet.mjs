@@ -1,13 +1,23 @@
 import { Refusal } from './install.mjs';
 
 const usage = `./stennet demo [--port N] [--fresh]   everything with demo data
+./stennet start [--port N] [--host A] [--tls-cert F --tls-key F | --behind-proxy]   a real shop, in the background
+./stennet stop | status
+./stennet backup FILE | restore FILE    everything of the shop, and its keys
 ./stennet test [--all]                every check; --all adds the long sweeps
 ./stennet verify FILE|RO              checks records, and names the first thing that does not fit
+./stennet soak [--short]                many devices, two servers, machines that fail; against a ledger
 ./stennet bench                       measurements, as ratios; writes docs/BENCHMARKS.md`;
 
 const commands = {
   demo: async (args) => (await import('./demo.mjs')).demo(args),
   test: async (args) => (await import('./test.mjs')).test(args),
+  start: async (args) => (await import('./shop.mjs')).start(args),
+  stop: async () => (await import('./shop.mjs')).stop(),
+  status: async () => (await import('./shop.mjs')).status(),
+  backup: async (args) => (await import('./backup.mjs')).backup(args),
+  restore: async (args) => (await import('./backup.mjs')).restore(args),
+  soak: async (args) => (await import('./soak.mjs')).soak(args),
   verify: async (args) => (await import('./verify.mjs')).verify(args),
   bench: async (args) => (await import('../bench/run.mjs')).bench(args),
 };

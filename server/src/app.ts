@@ -1,4 +1,6 @@
+import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
+import type http from 'node:http';
 import path from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
@@ -36,18 +38,22 @@ export interface AppOptions extends Deps {
   /** Folder of the built web app; without it only the API is served. */
   web?: string;
   logLevel: string;
+  /** A proxy on this machine says from where a request came. */
+  trustProxy?: boolean;
 }
 
 export function createApp(options: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
-  app.use(pinoHttp({ logger: pino({ level: options.logLevel }), serializers: { req: briefRequest, res: briefResponse } }));
+  if (options.trustProxy) app.set('trust proxy', 'loopback');
+  app.use(pinoHttp({ logger: pino({ level: options.logLevel }), genReqId: requestId, serializers: { req: briefRequest, res: briefResponse } }));
   app.use(helmet({ contentSecurityPolicy: contentPolicy, strictTransportSecurity: false }));
   app.get('/api/health', async (_req, res) => {
     const up = await options.db.isUp();
     res.status(up ? 200 : 503).json({ ok: up });
   });
+  app.get('/api/openapi.json', (_req, res) => res.sendFile(path.join(path.dirname(options.fonts), 'openapi.json')));
   app.use('/api', (_req, res, next) => {
     res.set('Cache-Control', 'no-store');
     next();
@@ -86,6 +92,13 @@ export function createApp(options: AppOptions): Express {
   });
   app.use(answerErrors);
   return app;
+}
+
+/** Said in the reply too: what somebody reports can be found in the log. */
+function requestId(_req: http.IncomingMessage, res: http.ServerResponse): string {
+  const id = randomUUID();
+  res.setHeader('X-Request-Id', id);
+  return id;
 }
 
 /** No cookies, no bodies, no addresses of private feeds: what the log keeps of a request. */

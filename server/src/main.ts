@@ -1,4 +1,6 @@
+import fs from 'node:fs';
 import http from 'node:http';
+import https from 'node:https';
 import path from 'node:path';
 import { createApp } from './app';
 import { assertHarmlessRole, openDatabase } from './db/database';
@@ -14,6 +16,8 @@ const env = (name: string): string => {
 };
 
 async function main(): Promise<void> {
+  // Read while this process may: afterwards it is an ordinary user.
+  const tls = process.env.TLS_CERT ? { cert: fs.readFileSync(process.env.TLS_CERT), key: fs.readFileSync(env('TLS_KEY')) } : null;
   dropRoot();
   const url = env('DATABASE_URL');
   await assertHarmlessRole(url);
@@ -30,11 +34,12 @@ async function main(): Promise<void> {
     fonts: path.join(path.dirname(path.resolve(process.argv[1] ?? '')), 'fonts'),
     keys: keysIn(env('KEY_DIR')),
     hints,
+    trustProxy: process.env.TRUST_PROXY === '1',
     setupCode: process.env.SETUP_CODE ?? null,
     logLevel: process.env.LOG_LEVEL ?? 'info',
     ...(process.env.WEB_DIR ? { web: process.env.WEB_DIR } : {}),
   });
-  const server = http.createServer(app);
+  const server = tls ? https.createServer(tls, app) : http.createServer(app);
   server.on('error', (error: NodeJS.ErrnoException) => {
     console.error(error.code === 'EADDRINUSE' ? `Port ${env('PORT')} is taken.` : error.message);
     process.exit(1);

@@ -8,7 +8,7 @@ import { keysIn, type ShopKey } from './record/keys';
 import { faultIn, keptRecord } from './record/readRecord';
 
 // `./stennet verify FILE|RO`: checks records from their first entry to their last signature, and names the first thing that does not fit.
-// node verify.js FILE, or node verify.js --order NUMBER with OWNER_DATABASE_URL and KEY_DIR.
+// node verify.js FILE, or node verify.js --order NUMBER or --all with OWNER_DATABASE_URL and KEY_DIR.
 interface Checked {
   name: string;
   entries: number;
@@ -27,7 +27,8 @@ function checkFile(file: string): Checked[] {
   }));
 }
 
-async function checkOrder(number: string): Promise<Checked[]> {
+/** @param number of a repair order; null: everything that there is */
+async function checkOrder(number: string | null): Promise<Checked[]> {
   const keys = keysIn(env('KEY_DIR'));
   const db = openDatabase(env('OWNER_DATABASE_URL'));
   try {
@@ -40,12 +41,12 @@ async function checkOrder(number: string): Promise<Checked[]> {
   }
 }
 
-async function checkIn(client: Client, number: string, key: ShopKey): Promise<Checked[]> {
+async function checkIn(client: Client, number: string | null, key: ShopKey): Promise<Checked[]> {
   const checked: Checked[] = [];
   for (const { run } of (await client.query<{ run: string }>(listRunsByNumber, [number])).rows) {
     const kept = await keptRecord(client, run);
     const fault = faultIn(kept, key);
-    checked.push({ name: `RO ${number}, ${kept.name}`, entries: kept.chain.length, signed: kept.words.length, key: key.fingerprint, fault: fault && faultText(fault) });
+    checked.push({ name: `RO ${kept.row.number}, ${kept.name}`, entries: kept.chain.length, signed: kept.words.length, key: key.fingerprint, fault: fault && faultText(fault) });
   }
   return checked;
 }
@@ -59,9 +60,10 @@ const env = (name: string): string => {
 async function main(): Promise<void> {
   const [first, second] = process.argv.slice(2);
   if (!first) throw new Error('Name a file, or a repair order’s number.');
-  const checked = first === '--order' ? await checkOrder(second ?? '') : checkFile(first);
-  if (checked.length === 0) throw new Error(`There is no record of RO ${second ?? ''}.`);
-  for (const c of checked)
+  const checked = first === '--all' ? await checkOrder(null) : first === '--order' ? await checkOrder(second ?? '') : checkFile(first);
+  if (first === '--all') console.log(`${checked.length} records, ${checked.filter((c) => c.fault).length} of them broken`);
+  else if (checked.length === 0) throw new Error(`There is no record of RO ${second ?? ''}.`);
+  for (const c of checked.filter((one) => first !== '--all' || one.fault))
     console.log(`${c.fault ? 'BROKEN' : 'holds '}  ${c.name}: ${c.entries} entries, ${c.signed} signed words, key ${c.key}${c.fault ? `\n        ${c.fault}` : ''}`);
   if (checked.some((c) => c.fault)) process.exit(1);
 }

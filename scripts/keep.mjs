@@ -1,0 +1,78 @@
+// Runs in the background for ./stennet start: PostgreSQL first, then migrations, then the server, which is started again when it dies.
+import { spawn, spawnSync } from 'node:child_process';
+import { clusterIn, keyFolder } from './cluster.mjs';
+import { root } from './install.mjs';
+
+const { home, port, host, web, cert, key, isBehindProxy, code } = JSON.parse(process.argv[2] ?? '{}');
+const LONGEST_WAIT_MS = 20_000;
+const cluster = process.env.DATABASE_URL ? null : clusterIn(home);
+let server;
+let isEnding = false;
+let wait = 500;
+
+async function main() {
+  if (cluster) await cluster.start();
+  const urls = cluster ? cluster.ensureDatabase('stennet') : { app: process.env.DATABASE_URL, owner: process.env.OWNER_DATABASE_URL };
+  if (!urls.owner) throw new Error('With DATABASE_URL also OWNER_DATABASE_URL is needed: migrations run as the owner of the tables.');
+  const prepared = spawnSync(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations'], {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, OWNER_DATABASE_URL: urls.owner },
+  });
+  if (prepared.status !== 0) throw new Error('the database could not be prepared; see above');
+  serve(urls.app);
+}
+
+function serve(url) {
+  const from = Date.now();
+  server = spawn(process.execPath, ['server/dist/main.js'], {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: {
+      ...process.env,
+      DATABASE_URL: url,
+      KEY_DIR: keyFolder(home),
+      PORT: String(port),
+      HOST: host,
+      WEB_DIR: web,
+      SETUP_CODE: code,
+      ...(cert ? { TLS_CERT: cert, TLS_KEY: key } : {}),
+      ...(isBehindProxy ? { TRUST_PROXY: '1' } : {}),
+      ...(cert || isBehindProxy ? { STENNET_SECURE: '1' } : {}),
+    },
+  });
+  server.once('exit', (exit) => {
+    if (isEnding) return;
+    if (Date.now() - from > 60_000) wait = 500;
+    console.error(`the server ended (${exit}); it is started again in ${wait} ms`);
+    setTimeout(() => void revive(url), wait);
+    wait = Math.min(wait * 2, LONGEST_WAIT_MS);
+  });
+}
+
+/** PostgreSQL may have been what died. */
+async function revive(url) {
+  if (isEnding) return;
+  if (cluster && !cluster.running()) await cluster.start().catch((error) => console.error(error.message));
+  serve(cluster ? cluster.urls('stennet').app : url);
+}
+
+async function end() {
+  if (isEnding) return;
+  isEnding = true;
+  if (server && server.exitCode === null) {
+    const gone = new Promise((resolve) => server.once('exit', resolve));
+    server.kill('SIGTERM');
+    await gone;
+  }
+  cluster?.stop();
+  process.exit(0);
+}
+
+process.on('SIGTERM', () => void end());
+process.on('SIGINT', () => void end());
+main().catch((error) => {
+  console.error(error.message);
+  cluster?.stop();
+  process.exit(1);
+});

@@ -1,0 +1,71 @@
+// What every way of running the server needs: a free port, a built app where the server's user can read it, an answer to wait for.
+import { spawnSync } from 'node:child_process';
+import fs from 'node:fs';
+import net from 'node:net';
+import path from 'node:path';
+import { Refusal, root } from './install.mjs';
+
+export function option(args, name) {
+  const at = args.indexOf(name);
+  return at >= 0 ? args[at + 1] : undefined;
+}
+
+export function portOf(args, usual) {
+  const port = Number(option(args, '--port') ?? process.env.PORT ?? usual);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Refusal('--port needs a number from 1 to 65535.');
+  return port;
+}
+
+/** One of the server's own programs, to its end. */
+export function node(args, env = {}) {
+  const done = spawnSync(process.execPath, args, { cwd: root, encoding: 'utf8', stdio: ['ignore', 'inherit', 'pipe'], env: { ...process.env, ...env } });
+  if (done.status !== 0) throw new Refusal(`${args[0]} failed:\n${done.stderr}`);
+}
+
+export function assertPortFree(port, command, host = '127.0.0.1') {
+  return new Promise((resolve, reject) => {
+    const s = net.createServer();
+    s.once('error', (e) => reject(new Refusal(e.code === 'EADDRINUSE' ? `Port ${port} is taken. Stop what uses it, or choose another: ${command} --port ${port + 1}` : e.message)));
+    s.listen(port, host, () => s.close(() => resolve()));
+  });
+}
+
+/** As root the server becomes an ordinary user, who may not be able to read the clone: the built app goes where it can. */
+export function publish(dist, home, name = 'web') {
+  if (process.getuid() !== 0) return dist;
+  const web = path.join(home, name);
+  fs.rmSync(web, { recursive: true, force: true });
+  fs.cpSync(dist, web, { recursive: true });
+  return web;
+}
+
+export async function healthy(url, gone) {
+  for (let tries = 0; tries < 150 && !gone(); tries += 1) {
+    const ok = await fetch(`${url}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
+    if (ok) return;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Refusal('The server does not answer; see above.');
+}
+
+const LEAST_FREE = 200e6;
+
+/** The folder of the data: made, ours, and with room in it; otherwise what to do is said. */
+export function assertHome(home) {
+  try {
+    fs.mkdirSync(home, { recursive: true, mode: 0o755 });
+    const probe = path.join(home, `.probe-${process.pid}`);
+    fs.writeFileSync(probe, 'x');
+    fs.rmSync(probe);
+  } catch (error) {
+    if (error.code === 'EACCES' || error.code === 'EPERM')
+      throw new Refusal(`${home} belongs to another user. Start Stennet as that user, or name another folder: STENNET_HOME=/path ./stennet …`);
+    if (error.code === 'ENOSPC') throw new Refusal(`There is no room left where ${home} is. Free some, then start again.`);
+    throw new Refusal(`${home} cannot be written: ${error.message}`);
+  }
+  const { bavail, bsize } = fs.statfsSync(home);
+  if (bavail * bsize < LEAST_FREE) throw new Refusal(`Only ${Math.round((bavail * bsize) / 1e6)} MB are free where ${home} is; 200 are needed. Free some, then start again.`);
+}
