@@ -20,6 +20,7 @@ test('the technician’s and the lead’s day: finished, signed by two, a later 
   await t.button('Add a later word').click();
   await t.field('What is to be added', 'Owner came back for the first look: dry.');
   await t.button('Sign and add it').click();
+  await expect(t.page.getByText('Added later: Ines Corte')).toBeVisible();
   await expect(t.page.getByText(/Owner came back for the first look: dry\./)).toBeVisible();
   await expect(t.page.getByText(/Checked just now: all \d+ entries are as they were signed\./)).toBeVisible();
   const [file] = await Promise.all([t.page.waitForEvent('download'), t.button('Record as a document').click()]);

@@ -26,7 +26,7 @@ const PATIENCE_MS = 6000;
 const home = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-soak-'));
 fs.chmodSync(home, 0o755);
 const cluster = clusterIn(home);
-const counted = { pulls: 0, kills: 0, databaseKills: 0, cuts: 0, takeOvers: 0, retries: 0, claims: 0 };
+const counted = { pulls: 0, kills: 0, databaseKills: 0, cuts: 0, takeOvers: 0, retries: 0, claims: 0, endedThemselves: 0 };
 /** What each device was told that the server has, and what it was told is kept aside. */
 const acknowledged = new Map<string, string>();
 const keptAside = new Set<string>();
@@ -50,9 +50,16 @@ class Server {
   ) {}
   readonly url = (): string => `http://127.0.0.1:${this.port}`;
   start(): void {
-    this.process = spawn(process.execPath, ['server/dist/main.js'], {
-      stdio: ['ignore', 'ignore', 'ignore'],
+    const own = spawn(process.execPath, ['server/dist/main.js'], {
+      stdio: ['ignore', 'ignore', 'inherit'],
       env: { ...process.env, DATABASE_URL: this.databaseUrl, KEY_DIR: keyFolder(home), PORT: String(this.port), LOG_LEVEL: 'silent' },
+    });
+    this.process = own;
+    // Killed is killed; one that ends by itself while PostgreSQL is away is started again, as its keeper would, and counted.
+    own.once('exit', (_code, signal) => {
+      if (signal === 'SIGKILL' || isOver || this.process !== own) return;
+      counted.endedThemselves += 1;
+      setTimeout(() => this.start(), 300);
     });
   }
   async kill(): Promise<void> {
@@ -71,6 +78,9 @@ class Device {
   private t: Technician | null = null;
   private unsent: RunEvent[] = [];
   isCut = false;
+  /** Whose run this device is to take over next, and whether it did. */
+  wanted: Device | null = null;
+  took: boolean | null = null;
 
   constructor(
     private readonly name: string,
@@ -113,9 +123,14 @@ class Device {
 
   async work(): Promise<void> {
     while (!isOver) {
+      if (this.wanted && this.unsent.length === 0) {
+        const other = this.wanted;
+        this.wanted = null;
+        this.took = await this.takeOver(other);
+      }
       if (!this.t) await this.begin();
       const t = this.t as unknown as Technician;
-      const event = this.unsent.length < 12 ? t.step() : null;
+      const event = this.unsent.length < 12 && !this.wanted ? t.step() : null;
       if (event) this.unsent.push(fresh(t, event));
       if (this.unsent.length >= 3 || !event) await this.send();
       if (t.state.status === 'finished' && this.unsent.length === 0) this.t = null;
@@ -237,10 +252,12 @@ const does = {
     for (;;) {
       const [a, b] = [...devices].sort(() => Math.random() - 0.5) as [Device, Device];
       a.isCut = true;
-      await sleep(300);
-      const done = await Promise.race([b.takeOver(a), sleep(8000).then(() => false)]);
+      await sleep(400);
+      b.took = null;
+      b.wanted = a;
+      while (b.took === null && !isOver) await sleep(20);
       a.isCut = false;
-      if (done) return;
+      if (b.took !== false) return;
     }
   },
 };
@@ -294,7 +311,7 @@ async function main(): Promise<void> {
   for (const server of servers) await server.kill();
   const verified = execFileSync(process.execPath, ['server/dist/verify.js', '--all'], { env, encoding: 'utf8' }).trim();
   console.log(
-    `${counted.pulls} acknowledged pulls of ${DEVICES} devices in ${runs.size} runs; ${counted.kills} servers killed, ${counted.databaseKills} databases killed, ${counted.cuts} cuts, ${counted.takeOvers} take-overs, ${counted.claims} entries kept as claims, ${counted.retries} tries again, ${Math.round((Date.now() - from) / 1000)} s.`,
+    `${counted.pulls} acknowledged pulls of ${DEVICES} devices in ${runs.size} runs; ${counted.kills} servers killed, ${counted.databaseKills} databases killed, ${counted.cuts} cuts, ${counted.takeOvers} take-overs, ${counted.claims} entries kept as claims, ${counted.retries} tries again, ${counted.endedThemselves} servers that ended by themselves, ${Math.round((Date.now() - from) / 1000)} s.`,
   );
   console.log(verified);
   for (const fault of faults.slice(0, 20)) console.error(fault);

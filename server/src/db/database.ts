@@ -15,12 +15,16 @@ export interface Database {
 // A date stays the day it is, whatever the server's own zone.
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
 
+const ignore = (): void => undefined;
+
 export function openDatabase(connectionString: string): Database {
   const pool = new pg.Pool({ connectionString, max: 10, connectionTimeoutMillis: 5000 });
   pool.on('error', () => undefined); // a connection that dies while idle is replaced at its next use
 
   async function transaction<T>(shop: string, work: (client: Client) => Promise<T>): Promise<T> {
     const client = await pool.connect();
+    // A connection that dies while it is used fails its query; said a second time as an event it must not end the process.
+    client.on('error', ignore);
     let broken = false;
     try {
       await client.query('begin');
@@ -32,6 +36,7 @@ export function openDatabase(connectionString: string): Database {
       await client.query('rollback').catch(() => (broken = true));
       throw error;
     } finally {
+      client.off('error', ignore);
       client.release(broken);
     }
   }
