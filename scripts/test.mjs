@@ -23,6 +23,7 @@ const CHECKS = [
   ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
   ['layers', bin('depcruise'), ['core/src', 'server/src', 'app/src']],
   ['generated files', node, ['scripts/generate-assets.mjs', '--check']],
+  ['demo’s past', node, ['--import', 'tsx', 'scripts/generate-past.mts', '--check']],
   ['generated documents', node, ['--import', 'tsx', 'scripts/generate-docs.mjs', '--check']],
 ];
 
@@ -40,6 +41,10 @@ export async function test(args) {
     for (let next = waiting.shift(); next; next = waiting.shift()) await check(...next);
   };
   await Promise.all(Array.from({ length: AT_ONCE }, work));
+
+  // These stop and start servers of their own: one after the other, when the web app is built.
+  await check('a shop by its commands', node, ['scripts/shop.check.mjs']);
+  await check('soak, short', node, ['--import', 'tsx', 'scripts/soak.mts', ...(args.includes('--all') ? [] : ['--short'])]);
 
   const jestFile = path.join(root, 'test-results/jest.json');
   fs.rmSync(jestFile, { force: true });
