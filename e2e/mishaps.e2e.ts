@@ -95,6 +95,8 @@ test('another device looks on, takes over, looks at every stripe, and the first 
   await mei.signIn('Mei Sandoval');
   await mei.tap('Look at it');
   await expect(mei.page.getByText('Jonah Pike holds this run on another device.')).toBeVisible();
+  // What comes next there is said here, as it is there.
+  await expect(mei.page.getByText(/^Next there: /)).toBeVisible();
   // Looking on, the map still says what happened to each.
   const told = mei.page.getByRole('heading', { name: /^What happened to bolt/ });
   await mei.tapMap(told);
@@ -119,6 +121,13 @@ test('another device looks on, takes over, looks at every stripe, and the first 
   await expect(t.page.getByText('Another device had taken this run over before these entries arrived.')).toBeVisible();
   await expect(t.page.getByText('Mei Sandoval holds this run on another device.')).toBeVisible();
   await mei.expectSaved();
+  // What the first device still had is kept, and asked about.
+  await expect
+    .poll(async () => {
+      await mei.page.clock.fastForward(8000);
+      return mei.page.getByText(/says that 1 pull was made before the run was taken over: bolt 3/).count();
+    })
+    .toBe(1);
   expect((await house.events()).flatMap((e) => (e.type === 'pulled' ? [`${e.hold} ${e.payload.fastener}`] : []))).toEqual(['1 1/1', '1 2/1', '2 3/1']);
 });
 

@@ -1,0 +1,112 @@
+import fs from 'node:fs';
+import { expect, test, type Technician } from './house';
+
+const JONAH = '5e000000-0000-4000-8000-000000000011';
+const MEI = '5e000000-0000-4000-8000-000000000012';
+
+/** Signed in with the password once: PIN set, enrolled on this device. */
+async function enrol(t: Technician, url: string, pin: string): Promise<void> {
+  await t.page.goto(`${url}/account`);
+  await t.field('New PIN, 4 to 8 digits', pin);
+  await t.field('Your password', 'witness-mark');
+  await t.button('Set the PIN').click();
+  await expect(t.page.getByText('The PIN is set.')).toBeVisible();
+  await t.button('Enrol me on this device').click();
+  await expect(t.page.getByText('You are enrolled here.')).toBeVisible();
+}
+
+async function switchTo(t: Technician, name: string, pin: string): Promise<void> {
+  await t.button(`Switch to ${name}`).click();
+  await t.field(`PIN of ${name}`, pin);
+  await t.button('Switch over').click();
+}
+
+test('a shared phone: switched by PIN with pulls that were never sent; each goes out under its own name', { tag: '@phone' }, async ({ technician: t, house, context }) => {
+  await t.signIn('Mei Sandoval');
+  await enrol(t, house.url, '7391');
+  await t.signOut();
+  await t.signInAgain('Jonah Pike');
+  await enrol(t, house.url, '2846');
+  await t.page.goto(house.url);
+  await t.startHead();
+  await t.pulls('It turned', 2);
+  await t.expectSaved();
+  await context.setOffline(true);
+  await t.pulls('It turned', 2);
+  await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+  await t.page.getByRole('link', { name: 'Back to Today' }).click();
+  await t.page.getByRole('link', { name: 'Account of Jonah Pike' }).click();
+  await expect(t.page.getByText('Jonah Pike signs in here to send 2 entries.')).toBeVisible();
+  // Without a network nobody can check the PIN: the phone says so.
+  await switchTo(t, 'Mei Sandoval', '7391');
+  await expect(t.page.getByText('Mei Sandoval: not verified yet')).toBeVisible();
+  await context.setOffline(false);
+  await expect
+    .poll(
+      async () => {
+        await t.page.clock.fastForward(3000);
+        return t.page.getByText('Mei Sandoval: not verified yet').count();
+      },
+      { timeout: 60_000 },
+    )
+    .toBe(0);
+  const pulled = async (): Promise<string[]> => (await house.events()).flatMap((e) => (e.type === 'pulled' ? [e.person] : []));
+  await expect
+    .poll(
+      async () => {
+        await t.page.clock.fastForward(3000);
+        return (await pulled()).length;
+      },
+      { timeout: 60_000 },
+    )
+    .toBe(4);
+  expect(await pulled()).toEqual([JONAH, JONAH, JONAH, JONAH]);
+  // And back again: a wrong PIN is refused in words, the right one is enough.
+  await t.page.goto(`${house.url}/account`);
+  await switchTo(t, 'Jonah Pike', '1111');
+  await expect(t.page.getByText('That is not Jonah Pike’s PIN.')).toBeVisible();
+  await t.field('PIN of Jonah Pike', '2846');
+  await t.button('Switch over').click();
+  await expect(t.page.getByRole('link', { name: 'Account of Jonah Pike' })).toBeVisible();
+  expect(MEI).not.toBe(JONAH);
+});
+
+test('what is not sent is saved as a file and read back; the server is gone for the whole run', { tag: '@phone' }, async ({ technician: t, house }) => {
+  await t.signIn();
+  await t.startHead();
+  await t.expectSaved();
+  await house.kill();
+  await t.settle();
+  await t.snug();
+  await t.angles();
+  await t.tap('Finish and record');
+  await t.tap('See the record');
+  await expect(t.page.getByText('Signatures are only on the server')).toBeVisible();
+  await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+  await t.page.getByRole('link', { name: 'Back to Today' }).click();
+  await t.page.getByRole('link', { name: 'Account of Jonah Pike' }).click();
+  const [file] = await Promise.all([t.page.waitForEvent('download'), t.button('Save what is not sent as a file').click()]);
+  const kept = JSON.parse(fs.readFileSync(await file.path(), 'utf8')) as { runs: { events: { type: string }[] }[] };
+  expect(kept.runs[0]?.events.filter((e) => e.type === 'pulled')).toHaveLength(50);
+  // The device is wiped; what it held comes back from the file, and goes out when the server is there again.
+  await t.page.evaluate(() =>
+    indexedDB
+      .databases()
+      .then((all) => Promise.all(all.map((d) => indexedDB.deleteDatabase(d.name ?? ''))))
+      .then(() => undefined),
+  );
+  await house.start();
+  await t.page.goto(`${house.url}/account`);
+  const [chooser] = await Promise.all([t.page.waitForEvent('filechooser'), t.button('Read such a file back').click()]);
+  await chooser.setFiles(await file.path());
+  await expect(t.page.getByText(/entries came back\./)).toBeVisible();
+  await expect
+    .poll(
+      async () => {
+        await t.page.clock.fastForward(3000);
+        return (await house.events()).filter((e) => e.type === 'pulled').length;
+      },
+      { timeout: 60_000 },
+    )
+    .toBe(50);
+});
