@@ -73,15 +73,13 @@ export function leaveBay(person: string): void {
  * @returns who is on now; without the server as they were last seen here, not verified
  * @throws AppError PIN_WRONG, PIN_LIMITED, PIN_NONE, NOT_ENROLLED
  */
-export async function takeDevice({ me, secret }: Enrolled, pin: string): Promise<Me> {
+export async function takeDevice(enrolled: Enrolled, pin: string): Promise<Me> {
   try {
-    const now = await call('switchPerson', {}, { shop: me.shop.id, device: deviceId(), person: me.person.id, secret, pin });
-    setUnverified(null, null);
-    return now;
+    return await takeVerified(enrolled, pin);
   } catch (error) {
     if (asAppError(error).code !== 'OFFLINE') throw error;
-    setUnverified(me.person.id, pin);
-    return me;
+    setUnverified(enrolled.me.person.id, pin);
+    return enrolled.me;
   }
 }
 
