@@ -109,6 +109,16 @@ describe('a phone that several share', () => {
     expect((await send({})).body.error.code).toBe('WRONG_PERSON');
     expect((await send({ 'X-Stennet-Person': mei.person })).body.error.code).toBe('SIGN_IN_NEEDED');
     expect((await send({ 'X-Stennet-Person': jonah.person })).body).toMatchObject({ refused: null });
+    // For that alone: nothing is signed or said under another's name.
+    const signed = await request(house.app)
+      .post(`/api/runs/${t.place.run}/signatures`)
+      .set({ Host: 'shop.test', Origin: ORIGIN, Cookie: [...own, jonahs].join('; '), 'X-Stennet-Person': jonah.person })
+      .send({ id: demoId(9912), kind: 'second', position: events.length });
+    expect(signed.body.error.code).toBe('RECORD_NOT_FINISHED');
+    const me = await request(house.app)
+      .get('/api/me')
+      .set({ Host: 'shop.test', Cookie: [...own, jonahs].join('; '), 'X-Stennet-Person': jonah.person });
+    expect(me.body.person.id).toBe(ines.person);
   });
 });
 

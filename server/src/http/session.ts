@@ -25,8 +25,10 @@ const AS_PERSON = 'x-stennet-person';
 const cookieOfPerson = (account: string): string => `stennet_of_${account}`;
 
 function cookieOf(req: Request): { shop: string; token: string } | undefined {
+  // For sending entries only: nothing else is done, and nothing signed, under another's name.
+  const isSending = req.method === 'POST' && /^\/api\/runs\/[^/]+\/events$/.test(req.path);
   const person = req.headers[AS_PERSON];
-  const name = typeof person === 'string' && v.is(UuidSchema, person) ? cookieOfPerson(person) : COOKIE;
+  const name = isSending && typeof person === 'string' && v.is(UuidSchema, person) ? cookieOfPerson(person) : COOKIE;
   const raw = req.headers.cookie
     ?.split(/; */)
     .find((c) => c.startsWith(`${name}=`))
