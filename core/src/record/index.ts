@@ -7,4 +7,5 @@ export { RecordFileSchema, type RecordFile } from './recordFile';
 export { SIGNED_KINDS, SignedWordSchema, signingState, wordHash, wordText, type SignedKind, type SignedRow, type SignedWord } from './signedWord';
 export { faultText, verifyRecordFile, verifyRun, wordIn, type ChainRow, type Fault, type FitsKey } from './verifyRecord';
 export { boltLabel, cellText, deviationText, fastenerLabel, METHOD_TEXT, OUTCOME_TEXT, saidText, sightResult, sightTitle } from './words';
+export { spreadsOf, type Spread } from './spread';
 export { wrenchUses, type WrenchUse } from './wrenchUse';

@@ -1,16 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
-import { robustZ } from '@stennet/core/measure';
 import { stageWords } from '@stennet/core/procedure';
-import { boltLabel, pullsIn, type RunRecord } from '@stennet/core/record';
-import { convert, units } from '@stennet/core/quantity';
+import { spreadsOf, type RunRecord, type Spread } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
 import { FONT, Line, Section, useInks } from '@/ui';
 import { text } from '../text';
-
-/** Fewer cannot be told apart from chance. */
-const LEAST = 6;
 
 /** How far the measured values of a stage lie apart; a bolt that stands out is to be looked at again, no verdict. */
 export function SpreadChart({ record }: { record: RunRecord }) {
@@ -30,24 +25,6 @@ export function SpreadChart({ record }: { record: RunRecord }) {
       <Line>{text.spreadNote}</Line>
     </Section>
   );
-}
-
-type Spread = ReturnType<typeof spreadsOf>[number];
-
-export function spreadsOf(record: RunRecord) {
-  return record.stages.flatMap((stage) => {
-    const read = record.fasteners.flatMap((f) => {
-      const last = pullsIn(f, stage).at(-1);
-      return f.replaced || !last?.reading ? [] : [{ bolt: boltLabel(f.fastener), reading: last.reading }];
-    });
-    const unit = read[0]?.reading.unit;
-    if (!unit || read.length < LEAST) return [];
-    const values = read.map((r) => ({ bolt: r.bolt, value: convert(r.reading, unit) }));
-    const { flags, median } = robustZ(values.map((v) => v.value));
-    const odd = values.flatMap((v, i) => (flags?.[i] && flags[i] !== 'ok' ? [v.bolt] : []));
-    const numbers = values.map((v) => v.value);
-    return [{ stage, values, odd, median, low: Math.min(...numbers), high: Math.max(...numbers), symbol: units[unit].symbol }];
-  });
 }
 
 /** Drawn from a little below the lowest, so that a difference can be seen; the line below names the numbers. */
