@@ -216,6 +216,7 @@ export const text = {
   status: 'The values are',
   cautions: 'Take care',
   cautionsHint: 'One a line',
+  secondSignature: 'its records are signed by a second person too',
   requires: 'Sheets that come first, by name, with commas between',
   instances: 'The joint occurs several times',
   instanceKind: 'As',

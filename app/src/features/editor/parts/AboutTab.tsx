@@ -60,9 +60,12 @@ function Applies() {
       ) : null}
       <FlagsField
         label={text.status}
-        values={draft.invented ? ['invented'] : []}
-        options={[{ value: 'invented', text: text.invented }]}
-        onChange={(v) => change((d) => ({ ...d, invented: v.length > 0 }))}
+        values={[...(draft.invented ? (['invented'] as const) : []), ...(draft.secondSignature ? (['second'] as const) : [])]}
+        options={[
+          { value: 'invented' as const, text: text.invented },
+          { value: 'second' as const, text: text.secondSignature },
+        ]}
+        onChange={(v) => change(({ secondSignature: _was, ...d }) => ({ ...d, invented: v.includes('invented'), ...(v.includes('second') ? { secondSignature: true } : {}) }))}
       />
     </Section>
   );
