@@ -5,7 +5,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { clusterIn, dataHome, keyFolder, postgresProgram } from './cluster.mjs';
-import { ensurePackages, ensurePostgres, Refusal, root } from './install.mjs';
+import { ensurePackages, ensurePostgres, Refusal } from './install.mjs';
 import { assertHome, node } from './serving.mjs';
 import { DATABASE, runningShop } from './shop.mjs';
 

@@ -19,12 +19,14 @@ const KEY = 'stennet.bay';
 const UNVERIFIED = 'stennet.unverified';
 const listeners = new Set<() => void>();
 let pinInMind: string | null = null;
+/** Where there is none, nobody is enrolled. */
+const store = globalThis.localStorage as Storage | undefined;
 let list: readonly Enrolled[] = read();
-let waits: string | null = localStorage.getItem(UNVERIFIED);
+let waits: string | null = store?.getItem(UNVERIFIED) ?? null;
 
 function read(): Enrolled[] {
   try {
-    return JSON.parse(localStorage.getItem(KEY) ?? '[]') as Enrolled[];
+    return JSON.parse(store?.getItem(KEY) ?? '[]') as Enrolled[];
   } catch {
     return [];
   }
@@ -45,8 +47,8 @@ export const unverified = (): string | null => waits;
 function setUnverified(person: string | null, pin: string | null): void {
   waits = person;
   pinInMind = pin;
-  if (person) localStorage.setItem(UNVERIFIED, person);
-  else localStorage.removeItem(UNVERIFIED);
+  if (person) store?.setItem(UNVERIFIED, person);
+  else store?.removeItem(UNVERIFIED);
   changed();
 }
 
@@ -58,13 +60,13 @@ export async function enrolHere(me: Me): Promise<void> {
     .replace(/=+$/, '');
   await call('enrol', {}, { device: deviceId(), secret });
   list = [...list.filter((e) => e.me.person.id !== me.person.id), { me, secret }];
-  localStorage.setItem(KEY, JSON.stringify(list));
+  store?.setItem(KEY, JSON.stringify(list));
   changed();
 }
 
 export function leaveBay(person: string): void {
   list = list.filter((e) => e.me.person.id !== person);
-  localStorage.setItem(KEY, JSON.stringify(list));
+  store?.setItem(KEY, JSON.stringify(list));
   changed();
 }
 
