@@ -4,11 +4,13 @@ import { createFormatter, type Formatter } from '@stennet/core/quantity';
 import { setClock } from '@/platform/clock';
 import { call, noteNewSignIn } from './api';
 import { database } from './database';
-import { forgetUnverified, takeDevice, type Enrolled } from './bay';
+import { forgetUnverified, takeDevice, unverified, type Enrolled } from './bay';
 import { leave } from './leaving';
 import { forgetSentRuns } from './outbox/outbox';
 import { send } from './outbox/sender';
 import { queryClient } from './queries';
+
+const VERIFY_MS = 4000;
 
 /** Takes a sign-in over: from here on the answers of this person in this shop. */
 async function enter(me: Me): Promise<void> {
@@ -37,6 +39,13 @@ export async function switchPerson(enrolled: Enrolled, pin: string): Promise<voi
   const me = await takeDevice(enrolled, pin);
   leave();
   await enter(me);
+  keepVerifying();
+}
+
+/** Asked again until the server has said whether it was the right PIN. */
+function keepVerifying(): void {
+  if (!unverified()) return;
+  setTimeout(() => void queryClient.invalidateQueries({ queryKey: ['me'] }).finally(keepVerifying), VERIFY_MS);
 }
 
 export async function switchShop(shop: string): Promise<void> {
