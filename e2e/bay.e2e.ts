@@ -97,7 +97,7 @@ test('what is not sent is saved as a file and read back; the server is gone for 
   );
   await house.start();
   await t.page.goto(`${house.url}/account`);
-  const [chooser] = await Promise.all([t.page.waitForEvent('filechooser'), t.button('Read such a file back').click()]);
+  const [chooser] = await Promise.all([t.page.waitForEvent('filechooser'), t.button('Read unsent entries back from a file').click()]);
   await chooser.setFiles(await file.path());
   await expect(t.page.getByText(/entries came back\./)).toBeVisible();
   await expect

@@ -52,7 +52,7 @@ const callRow = (l: HistoryLine): (string | number)[] => [
   l.use?.pulls ?? '',
 ];
 
-const placeOf = (line: HistoryLine | undefined): string | null => (line ? `${new Date(line.at).toISOString()}~${line.run}` : null);
+const placeOf = (line: HistoryLine | undefined): string | null => (line ? `${new Date(line.use?.lastAt ?? line.at).toISOString()}~${line.run}` : null);
 
 async function everyLine(client: Client, asked: Asked): Promise<HistoryLine[]> {
   const all: HistoryLine[] = [];

@@ -60,7 +60,7 @@ export const text = {
   clockOffText: 'Times on the record would be wrong. Set it right in the device’s settings; what was confirmed meanwhile stays as it is.',
   unsentOf: (name: string, n: number) => `${name || 'Somebody'} signs in here to send ${n} ${n === 1 ? 'entry' : 'entries'}.`,
   unsentSave: 'Save what is not sent as a file',
-  unsentRead: 'Read such a file back',
+  unsentRead: 'Read unsent entries back from a file',
   unsentSaved: (n: number) => `${n} ${n === 1 ? 'entry is' : 'entries are'} in the file. They stay on this device too.`,
   unsentBack: (n: number) => `${n} ${n === 1 ? 'entry came' : 'entries came'} back.`,
   storageKept: 'The browser keeps what is stored here.',
