@@ -227,7 +227,7 @@ describe('going out and coming back', () => {
     expect(head).toEqual([...PULL_COLUMNS]);
     const file = await fileOf(QS16);
     expect(rows).toHaveLength((file.record as { pulled?: number }).pulled ?? -1);
-    expect(rows[0]).toEqual(expect.arrayContaining(['2402', 'Cylinder head', 'N.m', 'Mei Sandoval']));
+    expect(rows[0]).toEqual(expect.arrayContaining(['RO 2402', 'Cylinder head', 'N.m', 'Mei Sandoval']));
   });
 
   test('on paper: both sizes, every page numbered, with the code and the key', async () => {

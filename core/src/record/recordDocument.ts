@@ -1,6 +1,6 @@
 import type { Sheet } from '../procedure';
 import type { Quantity } from '../quantity';
-import type { RunEvent } from '../run';
+import { lifeOf, seatIdOf, type RunEvent } from '../run';
 import { runRecord, type RecordedPull } from './runRecord';
 
 /** A value with its unit in UCUM code. */
@@ -104,19 +104,23 @@ const pullOf = (p: RecordedPull, name: (id: string) => string): DocumentPull => 
 });
 
 export const PULL_COLUMNS = [
-  'order', 'vehicle', 'joint', 'sheet', 'revision', 'fastener', 'stage', 'pass', 'target', 'target unit', 'method', 'outcome',
-  'reading', 'reading unit', 'verdict', 'wrench', 'person', 'at', 'undone', 'corrected',
+  'order', 'vehicle', 'joint', 'sheet', 'revision', 'fastener', 'life', 'stage', 'pass', 'target', 'target unit', 'method', 'outcome',
+  'reading', 'reading unit', 'verdict', 'wrench', 'person', 'at (UTC)', 'undone', 'corrected',
 ] as const; // prettier-ignore
 
-/** One row for each pull, in the order they were made; a click has no reading. */
+/**
+ * One row for each pull, in the order they were made; a click has no reading. A spreadsheet must find nothing in it to make something
+ * else of: a fastener is its place and its life in columns of their own (`1/1` would become a day), a number of an order has letters.
+ */
 export function pullRows(doc: RecordDocument, head: { order: string; vehicle: string; joint: string }): (string | number)[][] {
   return doc.pulls.map((p) => [
-    head.order,
+    `RO ${head.order}`,
     head.vehicle,
     head.joint,
     doc.sheet.title,
     doc.sheet.revision,
-    p.fastener,
+    seatIdOf(p.fastener),
+    lifeOf(p.fastener),
     doc.stages.find((s) => s.id === p.stage)?.name ?? p.stage,
     p.pass,
     p.target?.value ?? '',
@@ -128,7 +132,7 @@ export function pullRows(doc: RecordDocument, head: { order: string; vehicle: st
     p.verdict,
     p.wrench ?? '',
     p.person,
-    p.at,
+    p.at.replace('T', ' ').slice(0, 19),
     p.undone ? 'yes' : 'no',
     p.corrected ? 'yes' : 'no',
   ]);

@@ -38,9 +38,9 @@ export function historyRoutes(app: Express, deps: Deps): void {
   });
 }
 
-const CALL_COLUMNS = ['order', 'customer', 'plate', 'vin', 'vehicle', 'joint', 'sheet', 'revision', 'at', 'pulls with it'];
+const CALL_COLUMNS = ['order', 'customer', 'plate', 'vin', 'vehicle', 'joint', 'sheet', 'revision', 'at (UTC)', 'pulls with it'];
 const callRow = (l: HistoryLine): (string | number)[] => [
-  l.number,
+  `RO ${l.number}`,
   l.customer,
   l.vehicle.plate,
   l.vehicle.vin,
@@ -48,7 +48,7 @@ const callRow = (l: HistoryLine): (string | number)[] => [
   [l.joint, l.instance].filter(Boolean).join(' '),
   l.title,
   l.revision,
-  l.at,
+  new Date(l.at).toISOString().replace('T', ' ').slice(0, 19),
   l.use?.pulls ?? '',
 ];
 
