@@ -78,7 +78,6 @@ export const text = {
   handOverTitle: (number: string) => `What to know from now on, RO ${number}`,
   handOverFor: (customer: string) => `For ${customer}`,
   done: 'What was done',
-  before: 'Before the first start',
   later: 'What falls due, and when',
   expected: (day: string) => `expected about ${day}`,
   atKm: (km: string) => `at ${km}`,

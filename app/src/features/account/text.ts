@@ -49,7 +49,6 @@ export const text = {
   bayEnrol: 'Enrol me on this device',
   bayLeave: 'Take me off this device',
   bayHere: 'You are enrolled here.',
-  bayPinFirst: 'Set a PIN first, below.',
   bayTo: (name: string) => `Switch to ${name}`,
   bayPin: (name: string) => `PIN of ${name}`,
   bayGo: 'Switch over',
@@ -81,7 +80,6 @@ export const text = {
 
   // people
   people: 'People',
-  peopleAdd: 'Add a person',
   peopleName: 'Their name',
   peoplePassword: 'A password to begin with, ten signs or more',
   peopleRole: 'What they are',
