@@ -43,11 +43,14 @@ async function startOn(t: Technician, sheet: Sheet, part?: string): Promise<void
     const answer = question.answers.find((a) => a.sheet === sheet.id);
     if (answer) await t.page.getByRole('radiogroup', { name: question.question }).getByRole('radio', { name: answer.text, exact: true }).click();
   }
+  // What must be new is asked for once the repair order is here, one after the other.
   const here = t.button(/^(The new one is|\d+ new ones are) here$/);
-  for (let left = await here.count(); left > 0; left -= 1) {
-    await here.first().click();
-    await expect(here).toHaveCount(left - 1);
-  }
+  await expect
+    .poll(async () => {
+      if ((await here.count()) > 0) await here.first().click();
+      return t.button(/^Start /).isEnabled();
+    })
+    .toBe(true);
   await t.button(/^Start /).click();
 }
 
