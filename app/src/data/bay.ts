@@ -17,12 +17,15 @@ export interface Enrolled {
 }
 const KEY = 'stennet.bay';
 const UNVERIFIED = 'stennet.unverified';
+const UNSEEN = 'stennet.unseen';
 const listeners = new Set<() => void>();
 let pinInMind: string | null = null;
 /** Where there is none, nobody is enrolled. */
 const store = globalThis.localStorage as Storage | undefined;
 let list: readonly Enrolled[] = read();
 let waits: string | null = store?.getItem(UNVERIFIED) ?? null;
+/** Everybody who was on without the server having agreed since: theirs waits for themselves, whoever is on now. */
+let unseen: readonly string[] = (store?.getItem(UNSEEN) ?? '').split(' ').filter(Boolean);
 
 function read(): Enrolled[] {
   try {
@@ -43,12 +46,25 @@ export const useEnrolled = (): readonly Enrolled[] => useSyncExternalStore(subsc
 /** Who is on without the server having agreed; null mostly. */
 export const useUnverified = (): string | null => useSyncExternalStore(subscribe, unverified);
 export const unverified = (): string | null => waits;
+/** Nothing of this person goes out before they have shown who they are. */
+export const isUnseen = (person: string | undefined): boolean => person !== undefined && unseen.includes(person);
 
-function setUnverified(person: string | null, pin: string | null): void {
+function setUnverified(person: string, pin: string): void {
   waits = person;
   pinInMind = pin;
-  if (person) store?.setItem(UNVERIFIED, person);
-  else store?.removeItem(UNVERIFIED);
+  unseen = [...new Set([...unseen, person])];
+  store?.setItem(UNVERIFIED, person);
+  store?.setItem(UNSEEN, unseen.join(' '));
+  changed();
+}
+
+/** By their PIN or their password: what they confirmed meanwhile may go out. Of others it still waits. */
+export function noteVerified(person: string): void {
+  waits = null;
+  pinInMind = null;
+  unseen = unseen.filter((p) => p !== person);
+  store?.removeItem(UNVERIFIED);
+  store?.setItem(UNSEEN, unseen.join(' '));
   changed();
 }
 
@@ -100,9 +116,6 @@ export async function verifyNow(): Promise<Me> {
 
 async function takeVerified({ me, secret }: Enrolled, pin: string): Promise<Me> {
   const now = await call('switchPerson', {}, { shop: me.shop.id, device: deviceId(), person: me.person.id, secret, pin });
-  setUnverified(null, null);
+  noteVerified(me.person.id);
   return now;
 }
-
-/** Signed in with the password: nobody has to be verified any more. */
-export const forgetUnverified = (): void => setUnverified(null, null);

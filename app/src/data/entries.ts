@@ -5,7 +5,7 @@ import { now } from '@/platform/clock';
 import { newId } from '@/platform/ids';
 import { onBackOnline } from '@/platform/online';
 import { asAppError, call } from './api';
-import { unverified } from './bay';
+import { isUnseen } from './bay';
 import { database, type KeptEntry } from './database';
 import { onLeaving } from './leaving';
 import { sendPhoto } from './photos';
@@ -82,7 +82,7 @@ async function putBack(was: KeptEntry, next: KeptEntry | null): Promise<void> {
 
 async function send(): Promise<void> {
   // Somebody whom the server has not seen yet: theirs waits, so that it does not go out as another's.
-  if (whose && unverified() === whose.person) return;
+  if (isUnseen(whose?.person)) return;
   if (working) return void (again = true);
   working = true;
   clearTimeout(retry);

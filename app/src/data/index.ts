@@ -33,6 +33,7 @@ export {
   archivePath,
   calendarPath,
   dropFeed,
+  foreignPath,
   handOverPath,
   makeFeed,
   recallPath,

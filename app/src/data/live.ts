@@ -10,6 +10,8 @@ import { noteLive } from './stream';
  * - Without a stream (a proxy that cuts it, an old browser) what is watched is asked for from time to time, as before.
  */
 const LOCK = 'stennet.stream';
+/** Between tabs only: the stream is gone, each asks for itself again. */
+const LOST = 'lost';
 
 export function startLive(): () => void {
   if (!('EventSource' in window)) return () => undefined;
@@ -26,6 +28,7 @@ export function startLive(): () => void {
       source.addEventListener('hello', () => pass('all'));
       source.onmessage = ({ data }: MessageEvent<string>) => pass(data);
       source.onerror = () => {
+        channel?.postMessage({ topic: LOST });
         noteLive(false);
       };
       ended.signal.addEventListener('abort', () => {
@@ -43,7 +46,8 @@ export function startLive(): () => void {
 }
 
 function hear(topic: string): void {
-  noteLive(true);
+  noteLive(topic !== LOST);
+  if (topic === LOST) return;
   const run = topic.startsWith('run:') ? topic.slice(4) : null;
   lookAgain(run);
   const keys = run ? [['statements', run], ['signing', run], ['order'], ['today'], ['orders']] : [['order'], ['today'], ['orders'], ['followUps']];

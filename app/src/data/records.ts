@@ -34,6 +34,8 @@ export const useHistory = (asked: Asked | null) =>
   });
 export const recallPath = (asked: Asked): string => `${routes.history.path}?${new URLSearchParams({ ...asked, form: 'csv' }).toString()}`;
 
+export const foreignPath = (run: string): string => routes.foreignRecord.path.replace(':run', run);
+
 /** A record or an archive from elsewhere. @throws AppError FOREIGN_UNREADABLE, FOREIGN_BROKEN */
 export async function takeForeign(file: File): Promise<{ taken: number; records: { run: string; number: string; joint: string; from: string }[] }> {
   const response = await fetch(routes.takeForeign.path, { method: 'POST', credentials: 'same-origin', headers: { 'Content-Type': 'application/octet-stream' }, body: file }).catch(

@@ -4,7 +4,7 @@ import { createFormatter, type Formatter } from '@stennet/core/quantity';
 import { setClock } from '@/platform/clock';
 import { call, noteNewSignIn } from './api';
 import { database } from './database';
-import { forgetUnverified, takeDevice, unverified, type Enrolled } from './bay';
+import { noteVerified, takeDevice, unverified, type Enrolled } from './bay';
 import { leave } from './leaving';
 import { forgetSentRuns } from './outbox/outbox';
 import { send } from './outbox/sender';
@@ -25,7 +25,7 @@ async function enter(me: Me): Promise<void> {
 
 export async function signIn(name: string, password: string): Promise<void> {
   const me = await call('signIn', {}, { name, password });
-  forgetUnverified();
+  noteVerified(me.person.id);
   await enter(me);
 }
 

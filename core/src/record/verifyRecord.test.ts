@@ -104,12 +104,7 @@ describe('a record that somebody touched', () => {
   });
 
   test('every fault is a sentence', () => {
-    const faults = [
-      verifyRun(pinned, chain.slice(1), [], fits),
-      verifyRun(pinned, chain, [{ body: 'x', signature: 'y' }], fits),
-      { where: 'record', why: 'missing' } as const,
-      { where: 'record', why: 'differs' } as const,
-    ];
+    const faults = [verifyRun(pinned, chain.slice(1), [], fits), verifyRun(pinned, chain, [{ body: 'x', signature: 'y' }], fits), { where: 'record', why: 'differs' } as const];
     for (const fault of faults) expect(fault && faultText(fault)).toMatch(/^[A-Z].*\.$/);
   });
 });

@@ -12,7 +12,7 @@ export type Fault =
   | { where: 'sheet'; why: 'hash' }
   | { where: 'event'; position: number; why: 'text' | 'link' | 'position' | 'seal' | 'form' | 'order' }
   | { where: 'signature'; index: number; why: 'signature' | 'form' | 'link' | 'run' | 'head' }
-  | { where: 'record'; why: 'differs' | 'missing' };
+  | { where: 'record'; why: 'differs' };
 
 /** Whether a text was signed with the shop's key. Given by who has the means: Node's crypto on the server and in the command. */
 export type FitsKey = (text: string, signature: string) => boolean;
@@ -94,7 +94,7 @@ export function verifyRecordFile(file: RecordFile, fits: FitsKey): Fault | null 
 /** A fault in a sentence. */
 export function faultText(fault: Fault): string {
   if (fault.where === 'sheet') return 'The sheet is not the one that the run was started with.';
-  if (fault.where === 'record') return fault.why === 'missing' ? 'There is no such record.' : 'What the file tells in plain fields is not what its events say.';
+  if (fault.where === 'record') return 'What the file tells in plain fields is not what its events say.';
   if (fault.where === 'signature') return `Signed word ${fault.index} does not fit: ${WORD_WHY[fault.why]}.`;
   return `Entry ${fault.position} is the first that does not fit: ${EVENT_WHY[fault.why]}.`;
 }

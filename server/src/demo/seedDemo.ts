@@ -13,7 +13,7 @@ import savePin from '../db/queries/savePin.sql';
 import saveTool from '../db/queries/saveTool.sql';
 import type { Keys } from '../record/keys';
 import { hashPassword } from '../http/passwords';
-import { Past, type PastRun } from './seedPast';
+import { Past, type PastRun, type PastShop } from './seedPast';
 
 const DAY_MS = 86_400_000;
 
@@ -22,14 +22,7 @@ interface World {
   people: { id: string; name: string }[];
   shops: DemoShop[];
 }
-interface DemoShop {
-  id: string;
-  name: string;
-  locale: string;
-  timeZone: string;
-  paper: string;
-  torqueUnit: string;
-  members: { person: string; role: string }[];
+interface DemoShop extends PastShop {
   sheets: string[];
   pins: { person: string; pin: string }[];
   tools: ({ id: string; calibratedInDays?: number } & Record<string, unknown>)[];

@@ -21,7 +21,7 @@ interface Made {
   person: string;
   events: RunEvent[];
 }
-interface PastShop {
+export interface PastShop {
   id: string;
   name: string;
   locale: string;

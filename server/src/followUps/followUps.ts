@@ -10,7 +10,7 @@ import findFollowUp from '../db/queries/findFollowUp.sql';
 import listFollowUps from '../db/queries/listFollowUps.sql';
 import settleFollowUp from '../db/queries/settleFollowUp.sql';
 import { serve, type Deps } from '../http/serve';
-import { expectAnew, odometerSeen } from './keepFollowUps';
+import { expectAnew, odometersSeen } from './keepFollowUps';
 
 type Due = ReplyOf<'followUps'>['due'][number];
 
@@ -48,7 +48,7 @@ interface FollowUpRow {
 /** The list with each vehicle's usual distance, which is worked out once for each. */
 export async function dueIn(client: Client, state: string | null, order: string | null): Promise<Due[]> {
   const rows = (await client.query<Omit<Due, 'kmPerDay'>>(listFollowUps, [state, order])).rows;
-  const perDay = new Map<string, number>();
-  for (const { vehicle } of rows) if (!perDay.has(vehicle.vin)) perDay.set(vehicle.vin, kmPerDay(vehicle.built, await odometerSeen(client, vehicle.vin.toUpperCase())));
-  return rows.map((r) => ({ ...r, kmPerDay: perDay.get(r.vehicle.vin) ?? 0 }));
+  const vinOf = ({ vehicle }: Pick<Due, 'vehicle'>): string => vehicle.vin.toUpperCase();
+  const seen = await odometersSeen(client, [...new Set(rows.map(vinOf))]);
+  return rows.map((r) => ({ ...r, kmPerDay: kmPerDay(r.vehicle.built, seen.get(vinOf(r)) ?? []) }));
 }

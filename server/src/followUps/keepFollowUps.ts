@@ -62,9 +62,16 @@ export async function expectAnew(client: Client, vin: string, built: string): Pr
   }
 }
 
-export async function odometerSeen(client: Client, vin: string): Promise<OdometerSeen[]> {
-  const { rows } = await client.query<{ day: string; value: number; unit: 'km' | 'mi' }>(listOdometer, [vin]);
-  return rows.map((r) => ({ day: r.day, km: toKm(r) }));
+async function odometerSeen(client: Client, vin: string): Promise<OdometerSeen[]> {
+  return (await odometersSeen(client, [vin])).get(vin) ?? [];
+}
+
+/** Of many vehicles in one question, by their number. */
+export async function odometersSeen(client: Client, vins: readonly string[]): Promise<Map<string, OdometerSeen[]>> {
+  const { rows } = await client.query<{ vin: string; day: string; value: number; unit: 'km' | 'mi' }>(listOdometer, [vins]);
+  const seen = new Map<string, OdometerSeen[]>();
+  for (const r of rows) seen.set(r.vin, [...(seen.get(r.vin) ?? []), { day: r.day, km: toKm(r) }]);
+  return seen;
 }
 
 export const dayOf = (at: Date): string => at.toISOString().slice(0, 10);

@@ -5,7 +5,7 @@ import type { RunEvent } from '@stennet/core/run';
 import { onBackOnline } from '@/platform/online';
 import { deviceName } from '@/platform/device';
 import { asAppError, call, callAs } from '../api';
-import { unverified } from '../bay';
+import { isUnseen } from '../bay';
 import { noteSignedOut, queryClient } from '../queries';
 import { countUnsent, markRefused, markSent, runsToSend, waitingOf } from './outbox';
 
@@ -89,7 +89,7 @@ async function tryRun(run: string): Promise<Sending['state']> {
 async function isOwn(run: string): Promise<boolean> {
   const [first] = (await waitingOf(run)).filter((e) => !e.refused);
   const me = queryClient.getQueryData<Me>(['me']);
-  return !first || !me || (first.event.person === me.person.id && unverified() !== me.person.id);
+  return !first || !me || (first.event.person === me.person.id && !isUnseen(me.person.id));
 }
 
 const worse = (a: Sending['state'], b: Sending['state']): Sending['state'] => (a === 'offline' || b === 'idle' ? a : b);
@@ -102,7 +102,7 @@ async function sendRun(run: string): Promise<void> {
     const other = waiting.findIndex((e) => e.person !== person);
     const batch = waiting.slice(0, Math.min(BATCH, other < 0 ? BATCH : other));
     if (batch.length === 0) return;
-    if (person === unverified()) throw new AppError('SIGN_IN_NEEDED');
+    if (isUnseen(person)) throw new AppError('SIGN_IN_NEEDED');
     const refused = await sendBatch(run, batch, waiting);
     for (const tell of runListeners) tell(run);
     if (refused) return;

@@ -2,7 +2,7 @@ import { Link, useLocalSearchParams, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { HistoryLine } from '@stennet/core/contract';
-import { asAppError, recallPath, useHistory, useSignedIn, type Asked } from '@/data';
+import { asAppError, foreignPath, recallPath, useHistory, useSignedIn, type Asked } from '@/data';
 import { openFile } from '@/platform/files';
 import { BigButton, Card, Heading, Line, Loading, Notice, ScreenFrame, Section, useInks, useIsWide } from '@/ui';
 import { AskForm } from './parts/AskForm';
@@ -71,6 +71,13 @@ function Found({ asked }: { asked: Asked }) {
             <View key={f.run}>
               <Line strong>{text.foreignTitle(f.number, f.joint)}</Line>
               <Line>{text.foreignLine(f.from, f.fingerprint)}</Line>
+              <BigButton
+                text={text.foreignFile}
+                label={`${text.foreignFile}: ${text.foreignTitle(f.number, f.joint)}`}
+                look="quiet"
+                size="desk"
+                onPress={() => openFile(foreignPath(f.run), 'keep')}
+              />
             </View>
           ))}
           <Line>{text.compare}</Line>

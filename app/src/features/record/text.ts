@@ -32,6 +32,8 @@ export const text = {
   holds: (n: number) => `Checked just now: all ${n} entries are as they were signed.`,
   sealed: (n: number) => `Checked just now: all ${n} entries carry the shop’s seal. Not signed yet.`,
   key: (fingerprint: string) => `Key of the shop ${fingerprint}`,
+  late: (n: number) =>
+    `${n} ${n === 1 ? 'entry' : 'entries'} of a device that held the run before arrived late and ${n === 1 ? 'is' : 'are'} kept beside it. On a signed record, say in a later word what became of it.`,
   signUnsent: 'Not all of it is on the server yet. It is signed when it is.',
   signText: 'With your signature it stands as it is. What you find out later is added, nothing is changed.',
   sign: 'Sign: I did this as it stands here',

@@ -41,6 +41,7 @@ function Signed({ view, signing }: { view: RunView; signing: Signing }) {
       <Text selectable style={{ fontFamily: MONO, fontSize: 14, color: inks.inkSoft }}>
         {text.key(signing.fingerprint)}
       </Text>
+      {signing.late > 0 ? <Line strong>{text.late(signing.late)}</Line> : null}
       <WhatNext view={view} signing={signing} />
     </Section>
   );
