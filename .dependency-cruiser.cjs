@@ -4,13 +4,14 @@ const only = (name, from, notTo) => ({ name, severity: 'error', from: { path: fr
 
 module.exports = {
   forbidden: [
-    only('core-is-pure', '^core/src', { path: '^(server|app|scripts)/|node_modules/(react|react-native|expo|express|pg|idb|@tanstack)' }),
+    only('core-is-pure', '^core/src', { path: '^(server|app|device|scripts)/|node_modules/(react|react-native|expo|express|pg|idb|@tanstack)' }),
     only('core-uses-nothing-of-node', '^core/src/(?!testing/)', { dependencyTypes: ['core'] }),
     only('core-packages', '^core/src', { path: 'node_modules/', pathNot: 'node_modules/(valibot|canonicalize|@noble/hashes)/' }),
     only('hashes-in-record-only', '^core/src/(?!record/)', { path: 'node_modules/(canonicalize|@noble/hashes)/' }),
     { name: 'no-test-room-in-the-product', severity: 'error', from: { pathNot: tests }, to: { path: '^core/src/testing/' } },
     only('server-not-app', '^server/', { path: '^app/' }),
     only('only-db-knows-pg', '^server/src/(?!db/|demo/)', { path: 'node_modules/pg/' }),
+    only('device-stands-alone', '^device/', { path: '^(app|server)/' }),
     only('app-not-server', '^app/', { path: '^server/' }),
     only('routes-only-lead-to-features', '^app/src/app/', { path: '^app/src/(?!features/[^/]+/index|lazyScreens)|^core/' }),
     only('features-stay-apart', '^app/src/features/([^/]+)/', { path: '^app/src/features/', pathNot: '^app/src/features/$1/' }),

@@ -18,7 +18,7 @@ const tests = ['**/*.test.ts', '**/*.test.tsx', '**/testing/**', 'server/test/**
 module.exports = [
   ...expo,
   { ignores: ['**/dist/**', '**/.expo/**', '**/.shaken/**', 'app/src/ui/icons.gen.ts', 'app/expo-env.d.ts', 'test-results/**'] },
-  { settings: { 'import/resolver': { typescript: { project: ['app/tsconfig.json', 'core/tsconfig.json', 'server/tsconfig.json'] } } } },
+  { settings: { 'import/resolver': { typescript: { project: ['app/tsconfig.json', 'core/tsconfig.json', 'device/tsconfig.json', 'server/tsconfig.json'] } } } },
   { files: ['**/*.cjs', '**/*.mjs', '**/*.config.js', 'scripts/**', 'bench/**'], languageOptions: { globals: node }, rules: { 'import/namespace': 'off' } },
   {
     files: ['**/*.ts', '**/*.tsx'],

@@ -10,6 +10,7 @@ module.exports = {
   projects: [
     { displayName: 'core', rootDir: '<rootDir>/core', ...node },
     { displayName: 'server', rootDir: '<rootDir>/server', ...node, globalSetup: '<rootDir>/test/global-setup.cjs', globalTeardown: '<rootDir>/test/global-teardown.cjs' },
+    { displayName: 'device', rootDir: '<rootDir>/device', ...node },
     '<rootDir>/app/jest.config.js',
   ],
 };

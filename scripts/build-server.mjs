@@ -1,4 +1,4 @@
-// Bundles the server's programs and the benches' helpers; packages from npm stay outside.
+// Bundles the server's programs and the simulated wrench; the server's packages from npm stay outside.
 import { build } from 'esbuild';
 import fs from 'node:fs';
 import path from 'node:path';
@@ -15,6 +15,16 @@ await build({
   target: 'node20',
   loader: { '.sql': 'text' },
   external: ['@node-rs/argon2', 'express', 'fflate', 'ics', 'qrcode', 'express-static-gzip', 'compression', 'helmet', 'papaparse', 'pdfkit', 'pg', 'pino', 'pino-http', 'sharp'],
+  logLevel: 'warning',
+});
+await build({
+  absWorkingDir: root,
+  entryPoints: ['device/src/main.ts'],
+  outfile: 'device/dist/wrench.mjs',
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
   logLevel: 'warning',
 });
 

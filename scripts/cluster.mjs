@@ -55,6 +55,28 @@ export function keyFolder(home) {
   return folder;
 }
 
+/** Whether any process works in a folder: all of PostgreSQL's do, a dead one that nobody has cleared away does not. */
+function isWorkedIn(folder) {
+  const real = fs.realpathSync(folder);
+  return fs.readdirSync('/proc').some((pid) => {
+    try {
+      return /^\d+$/.test(pid) && fs.readlinkSync(`/proc/${pid}/cwd`) === real;
+    } catch {
+      return false;
+    }
+  });
+}
+
+/** PostgreSQL starts only on a folder of its own user. */
+function assertOwn(data) {
+  const { uid } = fs.statSync(data);
+  const wanted = owner().uid ?? process.getuid();
+  if (uid !== wanted)
+    throw new Error(
+      `${data} belongs to user ${uid}, PostgreSQL would run as user ${wanted}. Start Stennet as the user who made it, or give the folder back: chown -R ${wanted} ${data}`,
+    );
+}
+
 function run(name, args, { env = {}, ok = false } = {}) {
   const result = spawnSync(postgresProgram(name), args, {
     cwd: '/',
@@ -91,9 +113,19 @@ export function clusterIn(home) {
   const data = path.join(folder, 'data');
   const log = path.join(folder, 'log');
   const stateFile = path.join(folder, 'cluster.json');
-  const state = () => JSON.parse(fs.readFileSync(stateFile, 'utf8'));
-  const save = (s) => fs.writeFileSync(stateFile, JSON.stringify(s), { mode: 0o600 });
-  const running = () => fs.existsSync(path.join(data, 'PG_VERSION')) && run('pg_ctl', ['-D', data, 'status'], { ok: true }).status === 0;
+  const state = () => {
+    try {
+      return JSON.parse(fs.readFileSync(stateFile, 'utf8'));
+    } catch {
+      throw new Error(`${stateFile} cannot be read; it has the passwords of this cluster. Put it back from where it was kept, or move ${folder} away and restore a backup.`);
+    }
+  };
+  // Whole or not at all, also when the power goes in the middle.
+  const save = (s) => {
+    fs.writeFileSync(`${stateFile}.new`, JSON.stringify(s), { mode: 0o600 });
+    fs.renameSync(`${stateFile}.new`, stateFile);
+  };
+  const running = () => fs.existsSync(path.join(data, 'PG_VERSION')) && isWorkedIn(data) && run('pg_ctl', ['-D', data, 'status'], { ok: true }).status === 0;
 
   function make() {
     // Made beside and renamed when whole: a start that was killed half-way leaves nothing that looks like a cluster.
@@ -120,7 +152,10 @@ export function clusterIn(home) {
       fs.rmSync(data, { recursive: true, force: true });
       make();
     }
+    assertOwn(data);
     if (!running()) {
+      // Left by one that was killed; its number may be a dead process's or another program's by now, and would forbid the start.
+      if (!isWorkedIn(data)) fs.rmSync(path.join(data, 'postmaster.pid'), { force: true });
       // The port it had, where that is still free: servers that run find it again.
       const known = state().port;
       const s = { ...state(), port: known && (await isFree(known)) ? known : await freePort() };
@@ -155,9 +190,26 @@ export function clusterIn(home) {
     return { admin: url('postgres', s.password), owner: url('stennet_owner', s.ownerPassword), app: url('stennet_app', s.appPassword) };
   }
 
+  /** A streaming replica of this cluster in another folder, on loopback: it follows from now on. */
+  async function replicate(copyHome) {
+    const copy = path.join(copyHome, 'replica');
+    own(copy, 0o700);
+    const copyData = path.join(copy, 'data');
+    const s = state();
+    const from = ['-h', '127.0.0.1', '-p', String(s.port), '-U', 'postgres'];
+    run('pg_basebackup', [...from, '-D', copyData, '-R', '-X', 'stream', '-c', 'fast'], { env: { PGPASSWORD: s.password } });
+    const port = await freePort();
+    run('pg_ctl', ['-D', copyData, '-l', path.join(copy, 'log'), '-w', '-t', '60', '-o', `-h 127.0.0.1 -p ${port} -k ''`, 'start']);
+    return {
+      url: (name) => Object.assign(new URL(urls(name).app), { port: String(port) }).href,
+      kill: () => run('pg_ctl', ['-D', copyData, '-m', 'immediate', '-w', 'stop'], { ok: true }),
+    };
+  }
+
   return {
     start,
     running,
+    replicate,
     ensureDatabase,
     hasDatabase,
     urls,

@@ -5,6 +5,7 @@ import path from 'node:path';
 import { buildWeb } from './build-web.mjs';
 import { clusterIn, dataHome, keyFolder } from './cluster.mjs';
 import { ensurePackages, ensurePostgres, Refusal, root } from './install.mjs';
+import { startWrench, WRENCH_PORT } from './wrench.mjs';
 import { assertHome, assertPortFree, healthy, node, portOf, publish } from './serving.mjs';
 
 const DATABASE = 'stennet_demo';
@@ -19,6 +20,7 @@ export async function demo(args) {
   const release = onlyOneIn(home);
   const cluster = clusterIn(home);
   let server;
+  let wrench;
   let ending = false;
   const end = async (code) => {
     if (ending) return;
@@ -27,6 +29,7 @@ export async function demo(args) {
       server.kill('SIGTERM');
       await new Promise((resolve) => server.once('exit', resolve));
     }
+    wrench?.kill('SIGTERM');
     cluster.stop();
     release();
     process.exit(code);
@@ -50,6 +53,12 @@ export async function demo(args) {
       if (!ending) void end(code ?? 1);
     });
     await healthy(`http://127.0.0.1:${port}`, () => server.exitCode !== null);
+    // Another one that is on already does as well.
+    const isFree = await assertPortFree(WRENCH_PORT, '').then(
+      () => true,
+      () => false,
+    );
+    if (isFree) wrench = startWrench(WRENCH_PORT);
     greet(port);
   } catch (error) {
     if (!ending) console.error(error instanceof Refusal ? error.message : error);
@@ -82,5 +91,6 @@ function greet(port) {
   const roles = (id) => shops.flatMap((s) => s.members.filter((m) => m.person === id).map((m) => `${m.role}, ${s.name}`)).join('; ');
   console.log(`\nStennet runs at http://localhost:${port}\n\nSign in with password “${password}” as`);
   for (const p of people) console.log(`  ${p.name.padEnd(14)} ${roles(p.id)}`);
+  console.log(`\nA simulated digital wrench is on: pull it at http://127.0.0.1:${WRENCH_PORT}`);
   console.log('\nAll vehicles, values and people in it are invented. Ctrl-C stops it; what you entered is kept.');
 }

@@ -6,6 +6,7 @@ const usage = `./stennet demo [--port N] [--fresh]   everything with demo data
 ./stennet backup FILE | restore FILE    everything of the shop, and its keys
 ./stennet test [--all]                every check; --all adds the long sweeps
 ./stennet verify FILE|RO              checks records, and names the first thing that does not fit
+./stennet wrench [--port N] [--name S]   a simulated digital wrench; the demo has one already
 ./stennet soak [--short]                many devices, two servers, machines that fail; against a ledger
 ./stennet bench                       measurements, as ratios; writes docs/BENCHMARKS.md`;
 
@@ -19,6 +20,7 @@ const commands = {
   restore: async (args) => (await import('./backup.mjs')).restore(args),
   soak: async (args) => (await import('./soak.mjs')).soak(args),
   verify: async (args) => (await import('./verify.mjs')).verify(args),
+  wrench: async (args) => (await import('./wrench.mjs')).wrench(args),
   bench: async (args) => (await import('../bench/run.mjs')).bench(args),
 };
 

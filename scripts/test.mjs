@@ -19,9 +19,10 @@ const CHECKS = [
   ['types: app', bin('tsc'), ['-p', 'app']],
   ['types: server', bin('tsc'), ['-p', 'server']],
   ['types: core', bin('tsc'), ['-p', 'core']],
+  ['types: device', bin('tsc'), ['-p', 'device']],
   ['types: e2e', bin('tsc'), ['-p', 'e2e']],
   ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
-  ['layers', bin('depcruise'), ['core/src', 'server/src', 'app/src']],
+  ['layers', bin('depcruise'), ['core/src', 'server/src', 'app/src', 'device/src']],
   ['generated files', node, ['scripts/generate-assets.mjs', '--check']],
   ['demo’s past', node, ['--import', 'tsx', 'scripts/generate-past.mts', '--check']],
   ['generated documents', node, ['--import', 'tsx', 'scripts/generate-docs.mjs', '--check']],
@@ -44,6 +45,8 @@ export async function test(args) {
 
   // These stop and start servers of their own: one after the other, when the web app is built.
   await check('a shop by its commands', node, ['scripts/shop.check.mjs']);
+  await check('folders that are broken', node, ['scripts/folder.check.mjs']);
+  await check('a streaming replica', node, ['scripts/replica.check.mjs']);
   await check('soak, short', node, ['--import', 'tsx', 'scripts/soak.mts', ...(args.includes('--all') ? [] : ['--short'])]);
 
   const jestFile = path.join(root, 'test-results/jest.json');

@@ -9,6 +9,7 @@ import helmet from 'helmet';
 import { pino } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { AppError } from '@stennet/core/errors';
+import { WRENCH_ADDRESS } from '@stennet/core/trace';
 import { answerErrors, requireSameOrigin } from './http/guards';
 import type { Deps } from './http/serve';
 import { bayRoutes } from './routes/bay';
@@ -29,6 +30,7 @@ import { libraryRoutes } from './routes/library';
 import { printRoutes } from './routes/printSheet';
 import { partsListRoutes } from './routes/partsList';
 import { photoRoutes } from './routes/photos';
+import { traceRoutes } from './routes/traces';
 import { sessionRoutes } from './routes/session';
 import { statementRoutes } from './routes/statements';
 import { toolRoutes } from './routes/tools';
@@ -71,6 +73,7 @@ export function createApp(options: AppOptions): Express {
   writeOrderRoutes(app, options);
   toolRoutes(app, options);
   statementRoutes(app, options);
+  traceRoutes(app, options);
   runRoutes(app, options);
   sheetRoutes(app, options);
   libraryRoutes(app, options);
@@ -116,7 +119,8 @@ const contentPolicy = {
     styleSrc: ["'self'", "'unsafe-inline'"],
     imgSrc: ["'self'", 'data:', 'blob:'],
     fontSrc: ["'self'"],
-    connectSrc: ["'self'"],
+    // A digital wrench, or the bridge to it, on the device itself: nothing else outside of this server.
+    connectSrc: ["'self'", WRENCH_ADDRESS],
     manifestSrc: ["'self'"],
     baseUri: ["'none'"],
     formAction: ["'self'"],

@@ -2,6 +2,7 @@ import Ajv from 'ajv';
 import addFormats from 'ajv-formats';
 import fc from 'fast-check';
 import request from 'supertest';
+import pastTraces from '../../demo/past-traces.json';
 import { isAllowed, ROLES, routes, type Role, type RouteName } from '@stennet/core/contract';
 import { demoId, HALDEN, House, ORIGIN, TERN, type Session } from '../test/world';
 
@@ -18,7 +19,7 @@ beforeAll(async () => {
 afterAll(() => house.close());
 
 const NAMES = Object.keys(routes) as RouteName[];
-const HELD = ['order', 'joint', 'run', 'job', 'entry', 'tool', 'followUp', 'photo', 'sheet', 'revision', 'vin', 'token'];
+const HELD = ['order', 'joint', 'run', 'job', 'entry', 'tool', 'followUp', 'photo', 'trace', 'sheet', 'revision', 'vin', 'token'];
 const OF_HALDEN: Record<string, string[]> = {
   order: [demoId(201), demoId(252)],
   joint: [demoId(401), demoId(461)],
@@ -28,6 +29,7 @@ const OF_HALDEN: Record<string, string[]> = {
   tool: [demoId(101)],
   followUp: [demoId(1)],
   photo: ['a'.repeat(64)],
+  trace: [Object.keys(pastTraces.traces)[0] ?? ''],
   sheet: ['brenna-2-0-head'],
   revision: ['C'],
   vin: ['ZZ9BREN20H0002417'],
@@ -124,7 +126,7 @@ describe('hostile requests', () => {
 
 /** How many rows Halden has of everything, and the newest of each. */
 async function picture(): Promise<unknown> {
-  const tables = ['repair_order', 'job', 'joint', 'run', 'run_event', 'order_entry', 'statement', 'signed_word', 'follow_up', 'shop_tool', 'photo', 'sheet_revision'];
+  const tables = ['repair_order', 'job', 'joint', 'run', 'run_event', 'order_entry', 'statement', 'signed_word', 'follow_up', 'shop_tool', 'photo', 'trace', 'sheet_revision'];
   const rows: unknown[] = [];
   for (const t of tables) rows.push((await house.admin.query(`select count(*) as n, max(md5(x::text)) as last from ${t} x where shop = $1`, [HALDEN])).rows[0]);
   return rows;

@@ -3,7 +3,7 @@ import http from 'node:http';
 import https from 'node:https';
 import path from 'node:path';
 import { createApp } from './app';
-import { assertHarmlessRole, openDatabase } from './db/database';
+import { assertHarmlessRole, HarmfulRole, openDatabase } from './db/database';
 import { listenTo } from './db/hints';
 import { keysIn } from './record/keys';
 import { dropRoot } from './dropRoot';
@@ -23,7 +23,9 @@ async function main(): Promise<void> {
   await assertHarmlessRole(url);
   const clockSetTo = process.env.STENNET_NOW ?? null;
   const offsetMs = clockSetTo ? new Date(clockSetTo).getTime() - Date.now() : 0;
-  const db = openDatabase(url);
+  const replica = process.env.READ_DATABASE_URL || undefined;
+  if (replica) await assertHarmlessRole(replica).catch(dangerOnly);
+  const db = openDatabase(url, replica);
   const hints = listenTo(url);
   const app = createApp({
     db,
@@ -51,6 +53,11 @@ async function main(): Promise<void> {
   };
   process.on('SIGTERM', stop);
   process.on('SIGINT', stop);
+}
+
+/** A replica that is away now may come later; a role that sees too much never serves. */
+function dangerOnly(error: unknown): void {
+  if (error instanceof HarmfulRole) throw error;
 }
 
 main().catch((error: unknown) => {

@@ -4,6 +4,7 @@ import type { ErrorCode, ErrorParams } from '@stennet/core/errors';
 import type { OrderEntry } from '@stennet/core/order';
 import type { Sheet } from '@stennet/core/procedure';
 import type { RunEvent } from '@stennet/core/run';
+import type { Trace } from '@stennet/core/trace';
 
 /** What this device needs to lead a run without the server. */
 export type KeptRun = Omit<RunReply, 'events' | 'headHash'>;
@@ -61,12 +62,14 @@ interface Schema extends DBSchema {
   drafts: { key: [string, string, string]; value: KeptDraft };
   /** Key [person, shop, entry]. */
   entries: { key: [string, string, string]; value: KeptEntry };
+  /** By its hash, until the server has it. */
+  traces: { key: string; value: Trace };
 }
 
 let opened: Promise<IDBPDatabase<Schema>> | undefined;
 
 export function database(): Promise<IDBPDatabase<Schema>> {
-  opened ??= openDB<Schema>('stennet', 4, {
+  opened ??= openDB<Schema>('stennet', 5, {
     async upgrade(db, from, _to, transaction) {
       if (from < 1) {
         db.createObjectStore('runs');
@@ -78,6 +81,7 @@ export function database(): Promise<IDBPDatabase<Schema>> {
         db.createObjectStore('library');
       }
       if (from < 3) db.createObjectStore('entries');
+      if (from < 5) db.createObjectStore('traces');
       if (from < 4) {
         const events = transaction.objectStore('events');
         events.createIndex('waits', 'waits');

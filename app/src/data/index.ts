@@ -17,6 +17,9 @@ export {
 } from './queries';
 export { letEntryGo, ofKind, saveEntry, startEntries, useEntries, type Change, type ShownEntry } from './entries';
 export { photoPath, shrinkPhoto } from './photos';
+export { keepTrace, useTraces } from './traces';
+export { useTraceLooks } from './traceLooks';
+export { useWrenchLink, type WrenchLink } from './wrench';
 export { useKeptForm } from './useKeptForm';
 export { formatterOf, makeShop, signIn, signOut, switchPerson, switchShop } from './session';
 export { enrolHere, leaveBay, useEnrolled, useUnverified, type Enrolled } from './bay';

@@ -1,16 +1,20 @@
 import { useQuery } from '@tanstack/react-query';
 import * as v from 'valibot';
 import { AppError } from '@stennet/core/errors';
+import { HashSchema } from '@stennet/core/contract';
 import { RunEventSchema } from '@stennet/core/run';
+import { TraceSchema } from '@stennet/core/trace';
 import { saveFile } from '@/platform/files';
 import type { KeptRun } from './database';
 import { keepBack, readRun, runsToSend, waitingOf } from './outbox/outbox';
 import { send } from './outbox/sender';
+import { keepTrace, waitingTraces } from './traces';
 
 const FileSchema = v.object({
   format: v.literal('stennet-unsent'),
   v: v.literal(1),
   runs: v.pipe(v.array(v.object({ kept: v.looseObject({ id: v.string() }), events: v.pipe(v.array(RunEventSchema), v.maxLength(20_000)) })), v.maxLength(500)),
+  traces: v.optional(v.record(HashSchema, TraceSchema)),
 });
 
 /** Everything that the server does not have yet, as a file: for a device that is about to be wiped. @returns how many entries */
@@ -18,7 +22,9 @@ export async function saveUnsent(): Promise<number> {
   const runs = await Promise.all(
     (await runsToSend()).map(async (run) => ({ kept: (await readRun(run))?.kept, events: (await waitingOf(run)).flatMap((e) => (e.refused ? [] : [e.event])) })),
   );
-  const text = `${JSON.stringify({ format: 'stennet-unsent', v: 1, runs }, null, 1)}\n`;
+  const named = runs.flatMap((r) => r.events.flatMap((e) => (e.type === 'pulled' && e.payload.trace ? [e.payload.trace] : [])));
+  const traces = await waitingTraces(named);
+  const text = `${JSON.stringify({ format: 'stennet-unsent', v: 1, runs, traces }, null, 1)}\n`;
   saveFile(`stennet-unsent-${new Date().toISOString().slice(0, 16).replace(':', '')}.json`, text, 'application/json');
   return runs.reduce((n, r) => n + r.events.length, 0);
 }
@@ -39,6 +45,7 @@ export async function readUnsent(file: File): Promise<number> {
   if (!parsed.success) throw new AppError('FOREIGN_UNREADABLE', { why: 'it is no file of unsent entries' });
   let count = 0;
   for (const { kept, events } of parsed.output.runs) count += await keepBack(kept as unknown as KeptRun, events);
+  for (const trace of Object.values(parsed.output.traces ?? {})) await keepTrace(trace);
   void send();
   return count;
 }

@@ -32,4 +32,4 @@ export {
   type Shop,
   type Signing,
 } from './replies';
-export { DaySchema, finite, FastenerIdSchema, KeySchema, textOf, TimeSchema, UuidSchema } from './text';
+export { DaySchema, finite, FastenerIdSchema, HashSchema, KeySchema, textOf, TimeSchema, UuidSchema } from './text';

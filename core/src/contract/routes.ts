@@ -38,6 +38,8 @@ export const routes = {
   sayStatement: { method: 'POST', path: '/api/runs/:run/statements', permission: 'run.write' },
   photo: { method: 'GET', path: '/api/photos/:photo', permission: 'order.read' },
   photoPiece: { method: 'POST', path: '/api/photos/:photo', permission: 'order.write' },
+  trace: { method: 'GET', path: '/api/traces/:trace', permission: 'run.read' },
+  keepTrace: { method: 'POST', path: '/api/traces/:trace', permission: 'run.write' },
   run: { method: 'GET', path: '/api/runs/:run', permission: 'run.read' },
   findSheets: { method: 'GET', path: '/api/sheets', permission: 'sheet.read' },
   sheetPlaces: { method: 'GET', path: '/api/sheet-places', permission: 'sheet.read' },

@@ -9,6 +9,8 @@ export const textOf = (maxLength: number) => v.pipe(v.string(), v.minLength(1), 
 export const UuidSchema = v.pipe(v.string(), v.uuid());
 export const TimeSchema = v.pipe(v.string(), v.isoTimestamp());
 /** Short names inside a sheet: stages, steps, groups, fasteners. */
+/** SHA-256 in hex: what is kept by its content. */
+export const HashSchema = v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/));
 export const KeySchema = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,39}$/));
 /** A fastener with its life: position 7's first bolt is 7/1, its replacement 7/2. */
 export const FastenerIdSchema = v.pipe(v.string(), v.regex(/^[A-Za-z0-9]{1,6}[a-z]?\/[1-9]\d?$/));

@@ -6,4 +6,5 @@ export type { Drawing, Ink, Shape } from './shapes';
 export { fastenerSide } from './fastenerSide';
 export { angleDisc } from './angleDisc';
 export { adapterTop } from './adapterTop';
+export { traceCurves } from './traceCurves';
 export { measuredDrawing, type DrawnRow, type MeasuredPlace } from './measured';

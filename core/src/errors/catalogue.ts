@@ -145,6 +145,7 @@ export const catalogue = {
   TOOL_CHANGED: entry((p) => `${p.by} has changed this tool meanwhile.`, 'What you typed is still here. Load the list again, then enter it once more.'),
   TOOL_RANGE: entry('The lowest value of the scale must be below the highest, and a graduation smaller than both.', 'Read it off the wrench again.'),
   PHOTO_KIND: entry('Only photos can be kept here: JPEG, PNG or WebP.', 'Take a photo, or save the picture in one of these forms.'),
+  TRACE_BROKEN: entry('What the wrench saw of this pull did not arrive whole.', 'It is sent again from this device; the value itself is kept.'),
   PHOTO_BROKEN: entry('This photo did not arrive whole.', 'It is sent again from this device.'),
 
   // sheets

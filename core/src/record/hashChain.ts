@@ -2,6 +2,7 @@ import { sha256 } from '@noble/hashes/sha2';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
 import canonicalize from 'canonicalize';
 import type { RunEvent } from '../run';
+import type { Trace } from '../trace';
 
 /** What the server stores of an event; `hash` is over this text and therefore over every event before it. */
 export interface StoredEvent {
@@ -28,6 +29,9 @@ export function canonicalJson(value: unknown): string {
 export function sha256Hex(text: string): string {
   return bytesToHex(sha256(utf8ToBytes(text)));
 }
+
+/** How a trace is called: the hash of its canonical JSON. A pull names it so, and its event's hash covers it with the rest. */
+export const traceName = (trace: Trace): string => sha256Hex(canonicalJson(trace));
 
 /** SHA-256 of bytes, in hex: how a photo is called. */
 export const sha256OfBytes = (bytes: Uint8Array): string => bytesToHex(sha256(bytes));

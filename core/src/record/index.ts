@@ -1,4 +1,4 @@
-export { canonicalJson, firstBreak, GENESIS_HASH, sealEvent, sha256Hex, sha256OfBytes, type StoredEvent } from './hashChain';
+export { canonicalJson, firstBreak, GENESIS_HASH, sealEvent, sha256Hex, sha256OfBytes, traceName, type StoredEvent } from './hashChain';
 export { measuredIn, type MeasuredValue } from './measuredIn';
 export { seenIn, type RecordedSight } from './seenIn';
 export { pullsIn, runRecord, takesPart, type RecordedFastener, type RecordedPull, type RecordedWord, type RunRecord } from './runRecord';
@@ -8,4 +8,5 @@ export { SIGNED_KINDS, SignedWordSchema, signingState, wordHash, wordText, type 
 export { faultText, verifyRecordFile, verifyRun, wordIn, type ChainRow, type Fault, type FitsKey } from './verifyRecord';
 export { boltLabel, cellText, deviationText, fastenerLabel, METHOD_TEXT, OUTCOME_TEXT, saidText, sightResult, sightTitle } from './words';
 export { spreadsOf, type Spread } from './spread';
+export { lookText, tracedPulls, tracedStages, type TracedStage } from './traced';
 export { wrenchUses, type WrenchUse } from './wrenchUse';

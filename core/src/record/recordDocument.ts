@@ -27,6 +27,8 @@ export interface DocumentPull {
   reading: DocumentValue | null;
   verdict: string;
   wrench: string | null;
+  /** Hash of what the wrench saw, where it was kept; the trace is a file of its own. */
+  trace?: string;
   person: string;
   at: string;
   undone: boolean;
@@ -97,6 +99,7 @@ const pullOf = (p: RecordedPull, name: (id: string) => string): DocumentPull => 
   reading: p.reading ? valueOf(p.reading) : null,
   verdict: p.verdict,
   wrench: p.wrench,
+  ...(p.trace ? { trace: p.trace } : {}),
   person: name(p.person),
   at: p.deviceTime,
   undone: p.undone,

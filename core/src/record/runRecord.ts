@@ -17,6 +17,8 @@ export interface RecordedPull {
   verdict: Verdict;
   wrench: string | null;
   wrenchId: string | null;
+  /** What the wrench saw of it, by the hash of that trace. */
+  trace: string | null;
   person: string;
   deviceTime: string;
   /** Taken back: the bolt had not been turned. Shown, not counted. */
@@ -114,6 +116,7 @@ function recorded(state: RunState, event: EventOf<'pulled'>): RecordedPull {
     verdict: judgePull(state.sheet, state.progress, payload).verdict,
     wrench: payload.wrench ? (wrenchNames(state).get(payload.wrench) ?? null) : null,
     wrenchId: payload.wrench ?? null,
+    trace: payload.trace ?? null,
     person: event.person,
     deviceTime: event.deviceTime,
     undone: false,

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { FastenerIdSchema, finite, KeySchema, textOf, TimeSchema, UuidSchema } from '../contract/text';
+import { FastenerIdSchema, finite, HashSchema, KeySchema, textOf, TimeSchema, UuidSchema } from '../contract/text';
 import { MeasuredSchema } from '../measure/measuredSchema';
 import { QuantitySchema, WrenchSchema } from '../quantity';
 import { StatementSchema } from './statement';
@@ -92,7 +92,8 @@ const payloads = {
     insteadOf: v.optional(FastenerIdSchema),
     puller: v.optional(UuidSchema),
     reader: v.optional(UuidSchema),
-    trace: v.optional(textOf(64)),
+    /** What a digital wrench saw of it, by its hash. */
+    trace: v.optional(HashSchema),
     verdict: v.picklist(VERDICTS),
     core: textOf(20),
     doneAt,
@@ -126,7 +127,7 @@ const payloads = {
   }),
   /** Where fasteners that came out are kept, and how long they are where lengths differ. */
   bagged: v.strictObject({ fasteners, bag: textOf(40), lengthMm: v.optional(v.pipe(finite, v.gtValue(0))) }),
-  photoAttached: v.strictObject({ photo: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)), of: v.optional(FastenerIdSchema), note }),
+  photoAttached: v.strictObject({ photo: HashSchema, of: v.optional(FastenerIdSchema), note }),
   finished: v.strictObject({}),
 } as const;
 

@@ -58,7 +58,13 @@ function onCurve({ angleDeg: x, torqueNm: y }: Curve, g: readonly number[], join
   const atDeg = x[at] ?? 0;
   const bent = yieldAt(x, g, at);
   const isElastic = loaded.filter((i) => i < (bent ?? x.length) && (g[i] ?? 0) >= 0.8 * gradient);
-  const along = isElastic.length >= 6 ? line(isElastic.map((i) => x[i] ?? 0), isElastic.map((i) => y[i] ?? 0)) : null;
+  const along =
+    isElastic.length >= 6
+      ? line(
+          isElastic.map((i) => x[i] ?? 0),
+          isElastic.map((i) => y[i] ?? 0),
+        )
+      : null;
   const elastic =
     along && along.slope > 0
       ? { gradient: along.slope, zeroDeg: along.meanX - along.meanY / along.slope }

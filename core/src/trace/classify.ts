@@ -45,11 +45,13 @@ export function classifyTrace(findings: TraceFindings, f: TraceFeatures, joint: 
 
 function firstRule(findings: TraceFindings, f: TraceFeatures, joint: TraceJoint): [TraceClass, string] {
   const r = RULES;
-  if (f.rippleRatio > Math.max(r.ripple, (r.rippleNoise * f.torqueNoiseNm) / joint.snugNm) && f.drops >= r.drops) return ['stick_slip', `the torque jerks, ${percent(f.rippleRatio)} off a straight line`];
+  if (f.rippleRatio > Math.max(r.ripple, (r.rippleNoise * f.torqueNoiseNm) / joint.snugNm) && f.drops >= r.drops)
+    return ['stick_slip', `the torque jerks, ${percent(f.rippleRatio)} off a straight line`];
   if (f.holdDrop > r.holdDropSure || (f.holdDrop > r.holdDrop && f.steps === 0)) return ['liquid_lock', `the torque falls by ${percent(f.holdDrop)} while the wrench is held`];
   if (f.steps >= 1) return ['angle_slip', `the angle jumped ${f.steps === 1 ? 'once' : `${f.steps} times`} and the torque did not follow`];
   const isSlow = f.preGradientRatio < r.preRatio || (f.preGradientRatio < r.preRatioSeated && f.elasticRatio > r.seated);
-  if (isSlow && f.preSpanDeg > r.preSpanDeg) return ['cross_thread', `the torque builds over ${Math.round(f.preSpanDeg)}° before snug, at ${percent(f.preGradientRatio)} of the joint’s slope`];
+  if (isSlow && f.preSpanDeg > r.preSpanDeg)
+    return ['cross_thread', `the torque builds over ${Math.round(f.preSpanDeg)}° before snug, at ${percent(f.preGradientRatio)} of the joint’s slope`];
   if (f.preSeatTorqueRatio > r.preSeat && f.elasticRatio > r.seated) return ['cross_thread', `${f.preSeatTorqueRatio.toFixed(1)} times the run-down torque before it seated`];
   if (f.peakDrop > r.peakDrop && f.dropSpanDeg > r.dropSpanDeg) return ['strip', `the torque falls by ${percent(f.peakDrop)} after its highest while it is turned on`];
   const steep = f.steepestRatio > r.steep ? steepRule(findings, f) : null;

@@ -39,22 +39,25 @@ export function featuresOf(findings: TraceFindings, work: TraceWork, joint: Trac
     ...fallOf(work),
     ...kinkOf(findings, work, joint),
     // A sound bolt's yield is found 5.7 % and 4 % late: the slope must have fallen first.
-    yieldAngleRatio: findings.yield ? findings.yield.fromZeroDeg / (1.057 * joint.yieldAngleFromZeroDeg) : null,
-    yieldTorqueRatio: findings.yield ? findings.yield.torqueNm / (1.04 * joint.yieldTorqueNm) : null,
+    yieldAngleRatio: findings.yield && joint.yieldAngleFromZeroDeg ? findings.yield.fromZeroDeg / (1.057 * joint.yieldAngleFromZeroDeg) : null,
+    yieldTorqueRatio: findings.yield && joint.yieldTorqueNm ? findings.yield.torqueNm / (1.04 * joint.yieldTorqueNm) : null,
   };
 }
 
 /** How far the torque lies off a straight line over 6° of turning, as a share of it. */
 function rippleOf(loaded: readonly Forward[]): number {
   const shares: number[] = [];
-  for (let i = 0; i < loaded.length; ) {
+  for (let i = 0; i < loaded.length;) {
     const start = loaded[i];
     if (!start) break;
     let j = i;
     for (let q = loaded[j]; q && q.netDeg - start.netDeg < 6 && q.index - start.index < 3 * (j - i) + 10; q = loaded[j]) j += 1;
     const piece = loaded.slice(i, j);
     if (piece.length >= 5) {
-      const { slope, meanX, meanY } = line(piece.map((q) => q.netDeg), piece.map((q) => q.torqueNm));
+      const { slope, meanX, meanY } = line(
+        piece.map((q) => q.netDeg),
+        piece.map((q) => q.torqueNm),
+      );
       shares.push(Math.sqrt(mean(piece.map((q) => (q.torqueNm - meanY - slope * (q.netDeg - meanX)) ** 2))) / meanY);
     }
     i = Math.max(j, i + 1);

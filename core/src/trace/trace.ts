@@ -14,6 +14,8 @@ export const TraceSchema = v.pipe(
     v: v.literal(1),
     wrench: textOf(60),
     simulated: v.boolean(),
+    /** How stiff the wrench with its extension is, N·m for each degree of its own twist. */
+    toolNmPerDeg: v.optional(v.pipe(finite, v.minValue(0.5), v.maxValue(500))),
     tS: samples(0, 600),
     torqueNm: samples(-3000, 3000),
     angleDeg: samples(-100_000, 100_000),
@@ -36,6 +38,7 @@ export interface TraceJoint {
   gradientNmPerDeg: number;
   toolStiffnessNmPerDeg: number;
   rundownLimitNm: number;
-  yieldAngleFromZeroDeg: number;
-  yieldTorqueNm: number;
+  /** Left out where nobody expects it to yield: early yield is then not looked for. */
+  yieldAngleFromZeroDeg?: number;
+  yieldTorqueNm?: number;
 }

@@ -6,6 +6,8 @@ export type Client = pg.PoolClient;
 export interface Database {
   /** One transaction in which only this shop's rows exist. Rolled back when the work throws. */
   inShop<T>(shop: string, work: (client: Client) => Promise<T>): Promise<T>;
+  /** The same for views that only read and may be a moment old: on the replica where there is one, else here. */
+  readInShop<T>(shop: string, work: (client: Client) => Promise<T>): Promise<T>;
   /** Before signing in: no shop, only the functions of the door. */
   atDoor<T>(work: (client: Client) => Promise<T>): Promise<T>;
   isUp(): Promise<boolean>;
@@ -17,17 +19,18 @@ pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
 
 const ignore = (): void => undefined;
 
-export function openDatabase(connectionString: string): Database {
-  const pool = new pg.Pool({ connectionString, max: 10, connectionTimeoutMillis: 5000 });
-  pool.on('error', () => undefined); // a connection that dies while idle is replaced at its next use
+type InShop = Database['inShop'];
 
-  async function transaction<T>(shop: string, work: (client: Client) => Promise<T>): Promise<T> {
+/** @param begin `begin read only` where nothing may be written */
+function transactionsOn(pool: pg.Pool, begin: string): InShop {
+  pool.on('error', () => undefined); // a connection that dies while idle is replaced at its next use
+  return async (shop, work) => {
     const client = await pool.connect();
     // A connection that dies while it is used fails its query; said a second time as an event it must not end the process.
     client.on('error', ignore);
     let broken = false;
     try {
-      await client.query('begin');
+      await client.query(begin);
       await client.query("select set_config('stennet.shop', $1, true)", [shop]);
       const result = await work(client);
       await client.query('commit');
@@ -39,19 +42,49 @@ export function openDatabase(connectionString: string): Database {
       client.off('error', ignore);
       client.release(broken);
     }
-  }
+  };
+}
 
+/** @param replica of a streaming replica, where there is one: history and calendars are read there */
+export function openDatabase(connectionString: string, replica?: string): Database {
+  const pool = new pg.Pool({ connectionString, max: 10, connectionTimeoutMillis: 5000 });
+  const inShop = transactionsOn(pool, 'begin');
+  const copy = replica ? new pg.Pool({ connectionString: replica, max: 10, connectionTimeoutMillis: 1000 }) : null;
   return {
-    inShop: transaction,
-    atDoor: (work) => transaction('', work),
+    inShop,
+    readInShop: copy ? orHere(transactionsOn(copy, 'begin read only'), inShop) : inShop,
+    atDoor: (work) => inShop('', work),
     isUp: () =>
       pool.query('select 1').then(
         () => true,
         () => false,
       ),
-    close: () => pool.end(),
+    close: () => Promise.all([pool.end(), copy?.end()]).then(() => undefined),
   };
 }
+
+/** How long a replica that failed is left alone. */
+const LEFT_ALONE_MS = 10_000;
+
+/**
+ * Reads from the replica; where it is away, still starting or broke off (a statement it had to give up for what the primary sent
+ * counts too), the same work is done on the primary. What the work itself refuses is an answer and stays one.
+ */
+function orHere(there: InShop, here: InShop): InShop {
+  let awayUntil = 0;
+  return async (shop, work) => {
+    if (performance.now() < awayUntil) return here(shop, work);
+    try {
+      return await there(shop, work);
+    } catch (error) {
+      if (error instanceof AppError) throw error;
+      awayUntil = performance.now() + LEFT_ALONE_MS;
+      return here(shop, work);
+    }
+  };
+}
+
+export class HarmfulRole extends Error {}
 
 /** The server does not start on a role that could see past row-level security. */
 export async function assertHarmlessRole(connectionString: string): Promise<void> {
@@ -61,8 +94,8 @@ export async function assertHarmlessRole(connectionString: string): Promise<void
     const { rows } = await client.query<{ superuser: boolean; bypasses: boolean; owns: boolean }>(roleDangers);
     const found = rows[0];
     if (!found || found.superuser || found.bypasses || found.owns) {
-      throw new Error(
-        'The database role of DATABASE_URL is a superuser, bypasses row-level security or owns tables. ' +
+      throw new HarmfulRole(
+        'The database role that the server is given is a superuser, bypasses row-level security or owns tables. ' +
           'Give the server a role that only has what the migrations grant to stennet_app.',
       );
     }

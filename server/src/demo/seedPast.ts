@@ -3,13 +3,14 @@ import path from 'node:path';
 import { randomUUID } from 'node:crypto';
 import type pg from 'pg';
 import type { Role } from '@stennet/core/contract';
-import type { SignedKind } from '@stennet/core/record';
+import { canonicalJson, type SignedKind } from '@stennet/core/record';
 import type { RunEvent } from '@stennet/core/run';
 import type { Client } from '../db/database';
 import type { Keys } from '../record/keys';
 import type { Session } from '../http/session';
 import { sign } from '../record/sign';
 import aroundFirstStart from './aroundFirstStart.sql';
+import insertTrace from '../db/queries/insertTrace.sql';
 import { append } from '../routes/runs';
 
 export interface PastRun {
@@ -37,6 +38,7 @@ const BATCH = 100;
 /** What was tightened before today: written as the server writes it, event by event, sealed and signed. */
 export class Past {
   private readonly made: Made[];
+  private readonly traces: Record<string, unknown>;
   constructor(
     private readonly client: pg.Client,
     private readonly shop: PastShop,
@@ -44,6 +46,7 @@ export class Past {
     private readonly keys: Keys,
     private readonly nameOf: (id: string) => string | undefined,
   ) {
+    this.traces = (JSON.parse(fs.readFileSync(path.join(folder, 'past-traces.json'), 'utf8')) as { traces: Record<string, unknown> }).traces;
     this.made = (JSON.parse(fs.readFileSync(path.join(folder, 'past.json'), 'utf8')) as { runs: Made[] }).runs;
   }
 
@@ -54,6 +57,9 @@ export class Past {
       const finished = new Date(opened.getTime() + 3 * HOUR_MS);
       const events = movedTo(made.events, finished);
       for (let at = 0; at < events.length; at += BATCH) await this.append(run, made.person, events.slice(at, at + BATCH), finished);
+      for (const { trace } of events.flatMap((e) => (e.type === 'pulled' ? [e.payload] : []))) {
+        if (trace) await this.client.query(insertTrace, [this.shop.id, trace, canonicalJson(this.traces[trace]), made.person, finished]);
+      }
       await this.client.query(aroundFirstStart, [run, made.person, finished]);
       for (const kind of signed) await this.sign(run, kind, kind === 'technician' ? made.person : this.lead(), events.length, new Date(finished.getTime() + HOUR_MS));
     }

@@ -12,7 +12,7 @@ import { dueIn } from './followUps';
 export function calendarRoutes(app: Express, deps: Deps): void {
   register(app, 'calendar', async (req, res) => {
     const session = await requirePerson(deps, 'calendar', req);
-    const text = await deps.db.inShop(session.shop.id, (client) => calendarOf(client, session.shop.name));
+    const text = await deps.db.readInShop(session.shop.id, (client) => calendarOf(client, session.shop.name));
     res.set('Content-Type', 'text/calendar; charset=utf-8').set('Content-Disposition', 'attachment; filename="follow-ups.ics"').send(text);
   });
 

@@ -1,6 +1,6 @@
 import type { Express, Request, RequestHandler, Response } from 'express';
 import * as v from 'valibot';
-import { isAllowed, KeySchema, routes, UuidSchema, type RouteName } from '@stennet/core/contract';
+import { HashSchema, isAllowed, KeySchema, routes, UuidSchema, type RouteName } from '@stennet/core/contract';
 import { allBodies, type BodyOf, type ReplyOf } from '@stennet/core/contract/run';
 import { AppError } from '@stennet/core/errors';
 import type { Client, Database } from '../db/database';
@@ -40,7 +40,7 @@ export function serve<R extends RouteName>(app: Express, deps: Deps, name: R, wo
     const body = parseBody(name, req) as NonNullable<BodyOf<R>>;
     const reply = await deps.db.inShop(session.shop.id, async (client) => {
       const done = await work({ deps, session, client, params, query: req.query, body, res });
-      if (routes[name].method !== 'GET') await hint(client, session.shop.id, params.run ? `run:${params.run}` : 'orders');
+      if (routes[name].method !== 'GET' && name !== 'keepTrace') await hint(client, session.shop.id, params.run ? `run:${params.run}` : 'orders');
       return done;
     });
     res.json(reply);
@@ -69,7 +69,8 @@ const NAMES: Record<string, v.GenericSchema<unknown, string>> = {
   sheet: KeySchema,
   revision: KeySchema,
   vin,
-  photo: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)),
+  photo: HashSchema,
+  trace: HashSchema,
   token: v.pipe(v.string(), v.regex(/^[\w-]{43}\.ics$/)),
 };
 

@@ -78,6 +78,7 @@ export const statusOf: Record<ErrorCode, number> = {
   TOOL_RANGE: 422,
   PHOTO_KIND: 422,
   PHOTO_BROKEN: 422,
+  TRACE_BROKEN: 422,
   METHOD_NOT_ALLOWED: 409,
   SETTING_WRONG: 409,
   ONE_TIME_USE: 409,

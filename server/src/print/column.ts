@@ -5,6 +5,10 @@ import type { Drawing } from '@stennet/core/drawing';
 export interface Block {
   height: (doc: Doc, width: number, size: number) => number;
   put: (doc: Doc, x: number, y: number, width: number, size: number) => void;
+  /** Said again above it where it begins a page: the head of its table. */
+  under?: Block;
+  /** Never the last thing on a page. */
+  leads?: boolean;
 }
 
 interface TextStyle {
@@ -27,7 +31,7 @@ export function textBlock(text: string, { face = 'text', scale = 1, before = 0, 
   };
 }
 
-export const headingBlock = (text: string): Block => textBlock(text, { face: 'bold', scale: 1.12, before: 0.8 });
+export const headingBlock = (text: string): Block => ({ ...textBlock(text, { face: 'bold', scale: 1.12, before: 0.8 }), leads: true });
 
 export function drawingBlock(drawing: Drawing, heightPerSize: number): Block {
   return {
@@ -68,12 +72,14 @@ export function framedBlock(inner: Block): Block {
 
 export const heightOf = (doc: Doc, blocks: readonly Block[], width: number, size: number): number => blocks.reduce((sum, b) => sum + b.height(doc, width, size) + size * 0.25, 0);
 
-/** Puts blocks under each other until one does not fit. */
+/** Puts blocks under each other until one does not fit. @returns those that are left, with the head of a broken table before them */
 export function putColumn(doc: Doc, blocks: readonly Block[], at: { x: number; y: number; width: number; bottom: number }, size: number): readonly Block[] {
   let y = at.y;
   for (const [i, block] of blocks.entries()) {
     const high = block.height(doc, at.width, size);
-    if (y + high > at.bottom && y > at.y) return blocks.slice(i);
+    const needed = high + (block.leads ? (blocks[i + 1]?.height(doc, at.width, size) ?? 0) : 0);
+    const isFirst = i === 0 || (i === 1 && blocks[0] === block.under);
+    if (y + needed > at.bottom && !isFirst) return [...(block.under ? [block.under] : []), ...blocks.slice(i)];
     block.put(doc, at.x, y, at.width, size);
     y += high + size * 0.25;
   }

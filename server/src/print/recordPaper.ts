@@ -1,5 +1,6 @@
 import QRCode from 'qrcode';
 import { jointMap, seatMarks } from '@stennet/core/drawing';
+import { curvesOf } from './recordCurves';
 import { fillsOf } from './recordTable';
 import { stageWords } from '@stennet/core/procedure';
 import { createFormatter, type Formatter } from '@stennet/core/quantity';
@@ -17,6 +18,7 @@ import {
   type SignedWord,
 } from '@stennet/core/record';
 import { replay, type RunEvent } from '@stennet/core/run';
+import type { Trace } from '@stennet/core/trace';
 import type { Entry, Shop } from '@stennet/core/contract';
 import { drawingBlock, framedBlock, headingBlock, putColumn, rowBlock, textBlock, type Block } from './column';
 import { newDocument, type Doc } from './paper';
@@ -32,6 +34,8 @@ export interface RecordPaper {
   /** Of the repair order: what was measured, which parts and lots went in, what was photographed. */
   entries: readonly Entry[];
   joint: string;
+  /** What digital wrenches saw, by name. */
+  traces: ReadonlyMap<string, Trace>;
   fault: string | null;
   shop: Shop;
   fonts: string;
@@ -48,7 +52,8 @@ export async function recordPaper(paper: RecordPaper): Promise<Doc> {
   const bottom = doc.page.height - MARGIN - 22;
   const head = file.chain.at(-1)?.hash ?? '';
   const code = await QRCode.toBuffer(JSON.stringify({ stennet: 1, run: file.run.id, head }), { errorCorrectionLevel: 'M', margin: 1, width: 240 });
-  let blocks: readonly Block[] = blocksOf(paper, format, { code, head });
+  const curves = await curvesOf(runRecord(file.sheet, paper.events), paper.traces, format);
+  let blocks: readonly Block[] = blocksOf(paper, format, { code, head, curves });
   for (let page = 1; page === 1 || blocks.length > 0; page += 1) {
     if (page > 1) doc.addPage();
     blocks = putColumn(doc, blocks, { x: MARGIN, y: MARGIN, width, bottom }, SIZE);
@@ -63,7 +68,7 @@ export async function recordPaper(paper: RecordPaper): Promise<Doc> {
   return doc;
 }
 
-function blocksOf(paper: RecordPaper, format: Formatter, { code, head }: { code: Buffer; head: string }): Block[] {
+function blocksOf(paper: RecordPaper, format: Formatter, { code, head, curves }: { code: Buffer; head: string; curves: readonly Block[] }): Block[] {
   const { file, events, words, entries, joint } = paper;
   const record = runRecord(file.sheet, events);
   const { vehicle } = file.order;
@@ -78,6 +83,7 @@ function blocksOf(paper: RecordPaper, format: Formatter, { code, head }: { code:
     headingBlock(text.values),
     ...fillsOf(record, format),
     textBlock(text.clickNote, { scale: 0.85 }),
+    ...curves,
     ...listOf(
       text.deviations,
       record.deviations.map((d) => deviationText(record, d, file.people)),

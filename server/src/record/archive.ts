@@ -5,7 +5,7 @@ import { AppError } from '@stennet/core/errors';
 const MOST_FILES = 2000;
 const MOST_BYTES = 300_000_000;
 /** Nothing that was not packed here is unpacked: no folders upwards, no addresses of a file system. */
-const NAMES = /^(order\.json|records\/[0-9a-f-]{36}\.json|photos\/[0-9a-f]{64}\.jpg)$/;
+const NAMES = /^(order\.json|records\/[0-9a-f-]{36}\.json|photos\/[0-9a-f]{64}\.jpg|traces\/[0-9a-f]{64}\.json)$/;
 
 export const packArchive = (files: Record<string, Uint8Array>): Uint8Array => zipSync(files, { level: 6 });
 

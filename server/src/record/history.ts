@@ -25,11 +25,11 @@ export function historyRoutes(app: Express, deps: Deps): void {
     if (!parsed.success) throw new AppError('BAD_REQUEST', { where: 'what to look for' });
     const asked = parsed.output;
     if (asked.form === 'csv') {
-      const lines = await deps.db.inShop(session.shop.id, (client) => everyLine(client, asked));
+      const lines = await deps.db.readInShop(session.shop.id, (client) => everyLine(client, asked));
       res.set('Content-Type', 'text/csv; charset=utf-8').set('Content-Disposition', `attachment; filename="recall-${asked.by}.csv"`);
       return void res.send(`\ufeff${Papa.unparse([CALL_COLUMNS, ...lines.map(callRow)], { escapeFormulae: true })}\r\n`);
     }
-    const reply = await deps.db.inShop(session.shop.id, async (client) => {
+    const reply = await deps.db.readInShop(session.shop.id, async (client) => {
       const lines = await linesOf(client, asked, asked.before);
       const foreign = asked.by === 'vehicle' ? (await client.query(listForeign, [asked.vin])).rows : [];
       return { lines: lines.slice(0, PAGE), foreign, next: lines.length > PAGE ? placeOf(lines[PAGE - 1]) : null };

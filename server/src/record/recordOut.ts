@@ -4,6 +4,7 @@ import * as v from 'valibot';
 import { RecordQuery, type Entry, type Order } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { readSheet, type Sheet } from '@stennet/core/procedure';
+import type { Trace } from '@stennet/core/trace';
 import { PULL_COLUMNS, pullRows, recordDocument } from '@stennet/core/record';
 import type { Client } from '../db/database';
 import findPhoto from '../db/queries/findPhoto.sql';
@@ -14,6 +15,7 @@ import type { Session } from '../http/session';
 import { handOverPaper } from '../print/handOverPaper';
 import { recordPaper } from '../print/recordPaper';
 import { orderIn } from '../routes/orders';
+import { tracesOf } from '../routes/traces';
 import { packArchive } from './archive';
 import { faultSentence, keptRecord, recordFileOf, type KeptRecord } from './readRecord';
 
@@ -23,9 +25,9 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'recordOut', req);
     const asked = v.safeParse(RecordQuery, req.query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'form of the record' });
-    const { kept, entries } = await deps.db.inShop(session.shop.id, async (client) => {
+    const { kept, entries, traces } = await deps.db.inShop(session.shop.id, async (client) => {
       const kept = await keptRecord(client, namesIn(req).run ?? '');
-      return { kept, entries: (await orderIn(client, kept.row.order_id)).entries };
+      return { kept, entries: (await orderIn(client, kept.row.order_id)).entries, traces: asked.output.form === 'pdf' ? await tracesOf(client, tracesIn(kept)) : new Map() };
     });
     const { form } = asked.output;
     const file = `record-${kept.row.number}-${kept.name}`.replace(/[^A-Za-z0-9-]+/g, '-');
@@ -33,7 +35,7 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
     if (form === 'json') return sendJson(res, recordFileOf(kept, session.shop, deps.keys.of(session.shop.id)));
     if (form === 'csv') return sendTable(res, kept);
     res.set('Content-Type', 'application/pdf');
-    (await paperOf(kept, entries, session, deps)).pipe(res);
+    (await paperOf(kept, entries, traces, session, deps)).pipe(res);
   });
 
   register(app, 'orderArchive', async (req, res) => {
@@ -57,6 +59,9 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
   });
 }
 
+/** Names of the traces of its pulls, those taken back among them. */
+const tracesIn = (kept: KeptRecord): string[] => kept.events.flatMap((e) => (e.type === 'pulled' && e.payload.trace ? [e.payload.trace] : []));
+
 function sendJson(res: Response, value: unknown): void {
   res.set('Content-Type', 'application/json; charset=utf-8').send(`${JSON.stringify(value, null, 1)}\n`);
 }
@@ -69,13 +74,14 @@ function sendTable(res: Response, kept: KeptRecord): void {
   res.set('Content-Type', 'text/csv; charset=utf-8').send(`\ufeff${Papa.unparse([[...PULL_COLUMNS], ...rows], { escapeFormulae: true })}\r\n`);
 }
 
-function paperOf(kept: KeptRecord, entries: readonly Entry[], session: Session, deps: Deps): ReturnType<typeof recordPaper> {
+function paperOf(kept: KeptRecord, entries: readonly Entry[], traces: ReadonlyMap<string, Trace>, session: Session, deps: Deps): ReturnType<typeof recordPaper> {
   const key = deps.keys.of(session.shop.id);
   return recordPaper({
     file: recordFileOf(kept, session.shop, key),
     events: kept.events,
     words: kept.words,
     entries,
+    traces,
     joint: kept.row.joint_id,
     fault: faultSentence(kept, key),
     shop: session.shop,
@@ -84,14 +90,18 @@ function paperOf(kept: KeptRecord, entries: readonly Entry[], session: Session, 
   });
 }
 
-/** The whole order: what stands on it, each record as a document and as a table of pulls, and the photos as they are kept. */
+/** The whole order: what stands on it, each record as a document and as a table of pulls, and the photos and traces as they are kept. */
 async function archiveOf(client: Client, id: string, session: Session, deps: Deps): Promise<{ order: Order; files: Record<string, Uint8Array> }> {
   const order = await orderIn(client, id);
   const text = (value: unknown): Uint8Array => new TextEncoder().encode(`${JSON.stringify(value, null, 1)}\n`);
   const files: Record<string, Uint8Array> = { 'order.json': text({ format: 'stennet-order', v: 1, order }) };
+  const traced: string[] = [];
   for (const { id: run } of (await client.query<{ id: string }>(listRunsOfOrder, [order.id])).rows) {
-    files[`records/${run}.json`] = text(recordFileOf(await keptRecord(client, run), session.shop, deps.keys.of(session.shop.id)));
+    const kept = await keptRecord(client, run);
+    files[`records/${run}.json`] = text(recordFileOf(kept, session.shop, deps.keys.of(session.shop.id)));
+    traced.push(...tracesIn(kept));
   }
+  for (const [name, trace] of await tracesOf(client, traced)) files[`traces/${name}.json`] = text(trace);
   for (const photo of new Set(order.entries.flatMap((e) => (e.body.kind === 'photo' ? [e.body.photo] : [])))) {
     const [row] = (await client.query<{ bytes: Buffer }>(findPhoto, [photo])).rows;
     if (row) files[`photos/${photo}.jpg`] = row.bytes;

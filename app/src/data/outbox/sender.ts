@@ -7,6 +7,7 @@ import { deviceName } from '@/platform/device';
 import { asAppError, call, callAs } from '../api';
 import { isUnseen } from '../bay';
 import { noteSignedOut, queryClient } from '../queries';
+import { sendTraces } from '../traces';
 import { countUnsent, markRefused, markSent, runsToSend, waitingOf } from './outbox';
 
 /** What the screen says of the way to the server. */
@@ -71,6 +72,7 @@ export async function send(): Promise<void> {
   } finally {
     working = false;
     set({ ...(await countUnsent().catch(() => ({ unsent: current.unsent, refused: current.refused }))), state });
+    if (state === 'idle') void sendTraces();
   }
 }
 

@@ -11,6 +11,7 @@ import { OutCard } from './parts/OutCard';
 import { SigningCard } from './parts/SigningCard';
 import { SpreadChart } from './parts/SpreadChart';
 import { PullTable } from './parts/PullTable';
+import { TracesCard } from './parts/TracesCard';
 import { SeenList } from './parts/SeenList';
 import { ValueTable } from './parts/ValueTable';
 import { text } from './text';
@@ -56,6 +57,7 @@ function Ready({ view }: { view: RunView }) {
         <View style={[styles.column, isWide && styles.broad]}>
           <ValueTable record={record} />
           <SpreadChart record={record} />
+          <TracesCard record={record} />
           <PullTable record={record} people={kept.people} />
         </View>
       </View>

@@ -1,6 +1,7 @@
 import { apartText } from './apartText';
 import { aroundText } from './aroundText';
 import { handsText } from './handsText';
+import { wrenchText } from './wrenchText';
 import type { FailureKind, Reason, Way } from '@stennet/core/run';
 
 const ordinal = (n: number): string => {
@@ -19,6 +20,7 @@ export const text = {
   ...aroundText,
   ...apartText,
   ...handsText,
+  heard: wrenchText,
   back: 'Back to the repair order',
   sub: (ro: string, vehicle: string) => `RO ${ro} · ${vehicle}`,
   loading: 'Opening the run',

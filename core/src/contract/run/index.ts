@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { RunEventSchema } from '../../run/events';
 import { StatementSchema } from '../../run/statement';
+import { TraceSchema } from '../../trace';
 import { SignInBody, SwitchShopBody } from '../bodies';
 import { RecordFileSchema } from '../../record/recordFile';
 import { replies } from '../replies';
@@ -62,6 +63,7 @@ export const allBodies = {
   addPerson: AddPersonBody,
   enrol: EnrolBody,
   switchPerson: SwitchPersonBody,
+  keepTrace: TraceSchema,
 } as const;
 export const runReplies = {
   run: RunReplySchema,
@@ -76,6 +78,8 @@ export const runReplies = {
   vehicle: VehicleReplySchema,
   addJoint: JointIdSchema,
   foreignRecord: RecordFileSchema,
+  trace: TraceSchema,
+  keepTrace: v.object({ ok: v.literal(true) }),
   statements: v.object({ statements: v.array(StatementSchema) }),
   sayStatement: v.object({ statement: StatementSchema }),
 } as const;

@@ -1,7 +1,7 @@
 import type { TraceJoint } from '../trace';
 
 /** A made-up joint that a simulated wrench tightens. mm, N, N·m, degrees. */
-export interface MadeUpJoint extends TraceJoint {
+export interface MadeUpJoint extends Required<TraceJoint> {
   pitchMm: number;
   pitchDiameterMm: number;
   bearingDiameterMm: number;

@@ -69,7 +69,8 @@ export function simulatePull(joint: MadeUpJoint, pull: DrawnPull, random: Random
   return out;
 }
 
-const round = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits;
+/** Never −0: no JSON has it. */
+const round = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits + 0;
 
 /** Where the nut comes to rest, by halving: the spring loses as it follows. */
 function atRest(from: number, to: number, pullsOn: (nutDeg: number) => boolean): number {

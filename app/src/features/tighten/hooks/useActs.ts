@@ -12,7 +12,7 @@ export interface Acts {
   /** A confirmation that came after its clock had ended: which clock, and the same again with the time it was really done. */
   late: { clock: string; again: (doneAt: string) => Promise<boolean> } | null;
   confirm: <T extends EventType>(type: T, payload: PayloadOf<T>) => Promise<boolean>;
-  pull: (due: PullNext, outcome: Outcome, extra?: { reading?: Quantity; looked?: true; fastener?: string; insteadOf?: string; again?: true }) => Promise<boolean>;
+  pull: (due: PullNext, outcome: Outcome, extra?: { reading?: Quantity; looked?: true; fastener?: string; insteadOf?: string; again?: true; trace?: string }) => Promise<boolean>;
   fail: (fastener: string, kind: FailureKind) => Promise<boolean>;
   correct: (event: PayloadOf<'pulled'> & { id: string }, outcome: Outcome, reading?: Quantity) => Promise<boolean>;
 }

@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import { flatsOf, turnDial } from '@stennet/core/drawing';
 import { groupOfSeat } from '@stennet/core/procedure';
 import { openTogether, type Outcome, type PullNext, type RunState } from '@stennet/core/run';
-import { useSignedIn } from '@/data';
+import { useSignedIn, useWrenchLink } from '@/data';
 import { now } from '@/platform/clock';
 import { useHands } from '@/platform/hands';
 import { useKeys } from '@/platform/keys';
@@ -18,6 +18,7 @@ import { whereIs, wrenchName } from '../say';
 import { boltName, text } from '../text';
 import { AWAY_MS, AwayPanel } from './AwayPanel';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
+import { WrenchLine, WrenchPanel } from './WrenchPanel';
 
 interface Props {
   due: PullNext;
@@ -43,6 +44,7 @@ export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTo
   const second = due.outcomes[1];
   const isSettling = second !== undefined;
   const mustRead = due.task.action === 'stretch';
+  const wrench = useWrenchLink(due.tool.method === 'digital');
 
   const say = (outcome: Outcome): void => {
     const how = press(true);
@@ -55,12 +57,15 @@ export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTo
   const main = due.outcomes[0] ?? 'clicked';
   const done = (): void => (mustRead ? onReading() : say(main));
   useKeys(
-    asking
-      ? { Escape: () => setAsked(null) }
-      : { Enter: done, ' ': done, PageDown: done, ...(isSettling ? { PageUp: () => say(second) } : {}), Backspace: onGoBack, w: onWrong, W: onWrong, s: sayAgain, S: sayAgain },
+    wrench.link.pull
+      ? {}
+      : asking
+        ? { Escape: () => setAsked(null) }
+        : { Enter: done, ' ': done, PageDown: done, ...(isSettling ? { PageUp: () => say(second) } : {}), Backspace: onGoBack, w: onWrong, W: onWrong, s: sayAgain, S: sayAgain },
   );
 
   if (minutes !== null && wentOnAt !== step) return <AwayPanel due={due} state={state} acts={acts} minutes={minutes} onGoOn={() => setWentOnAt(step)} />;
+  if (wrench.link.pull) return <WrenchPanel due={due} acts={acts} link={wrench.link} pull={wrench.link.pull} onDone={wrench.done} onTool={onTool} />;
   if (asking) return <AskBack due={due} asking={asking} onNo={() => setAsked(null)} onYes={(looked) => void acts.pull(due, asking.outcome, looked ? { looked: true } : {})} />;
   return (
     <View style={styles.panel}>
@@ -82,6 +87,7 @@ export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTo
         {!isAngle && due.tool.method === 'click' ? <BigButton text={text.otherTool} look="quiet" grow onPress={onTool} /> : null}
         <BigButton text={text.wrong} look="warn" grow onPress={onWrong} />
       </View>
+      {due.tool.method === 'digital' ? <WrenchLine due={due} link={wrench.link} onListen={wrench.listen} /> : null}
       {hands.speech ? <BigButton text={text.sayAgain} look="quiet" onPress={sayAgain} /> : null}
       <KeysLine isSettling={isSettling} speaks={hands.speech} />
     </View>

@@ -1,0 +1,75 @@
+import { useCallback, useEffect, useState } from 'react';
+import * as v from 'valibot';
+import type { WrenchPull } from '@stennet/core/trace';
+import { keptChoice } from '@/platform/keptChoice';
+
+/** Whether this device listens to a digital wrench while one is in use; said once, kept here. */
+const { useKept, put } = keptChoice('wrench', { listens: false });
+const HERE = 'here';
+
+export interface WrenchLink {
+  state: 'off' | 'looking' | 'on';
+  /** What stands on the wrench that is heard. */
+  name: string | null;
+  simulated: boolean;
+  /** What it did last, until somebody keeps it or throws it away. */
+  pull: WrenchPull | null;
+  /** An earlier one that nobody had answered for when the last one came. */
+  missed: WrenchPull | null;
+}
+
+const OFF: WrenchLink = { state: 'off', name: null, simulated: false, pull: null, missed: null };
+const LOOKING: WrenchLink = { ...OFF, state: 'looking' };
+
+/**
+ * The digital wrench on this device, heard only while `inUse`. Nothing is recorded by it: what it read waits for a confirmation.
+ * A connection that is lost is tried again by the browser; what it read before stays on the screen.
+ */
+export function useWrenchLink(inUse: boolean): { link: WrenchLink; listen: (on: boolean) => void; done: () => void } {
+  const { listens } = useKept(HERE);
+  const [link, setLink] = useState(LOOKING);
+  const isHeard = inUse && listens;
+  useEffect(() => {
+    if (!isHeard) return;
+    let isOver = false;
+    let stop = (): void => undefined;
+    void hear((change) => !isOver && setLink(change)).then((close) => {
+      if (isOver) close();
+      else stop = close;
+    });
+    return () => {
+      isOver = true;
+      stop();
+      setLink(LOOKING);
+    };
+  }, [isHeard]);
+  const listen = useCallback((on: boolean) => put(HERE, { listens: on }), []);
+  const done = useCallback(() => setLink((was) => ({ ...was, pull: null, missed: null })), []);
+  return { link: isHeard ? link : OFF, listen, done };
+}
+
+type Change = (was: WrenchLink) => WrenchLink;
+
+/** Opens its stream; what does not fit its form is no pull. @returns what closes it */
+async function hear(tell: (change: Change) => void): Promise<() => void> {
+  const { WRENCH_ADDRESS, WrenchHelloSchema, WrenchPullSchema } = await import('@stennet/core/trace');
+  const stream = new EventSource(`${WRENCH_ADDRESS}/stream`);
+  stream.addEventListener('wrench', ({ data }: MessageEvent<string>) => {
+    const hello = v.safeParse(WrenchHelloSchema, jsonOf(data));
+    if (hello.success) tell((was) => ({ ...was, state: 'on', name: hello.output.name, simulated: hello.output.simulated }));
+  });
+  stream.addEventListener('pull', ({ data }: MessageEvent<string>) => {
+    const pull = v.safeParse(WrenchPullSchema, jsonOf(data));
+    if (pull.success) tell((was) => ({ ...was, pull: pull.output, missed: was.pull }));
+  });
+  stream.addEventListener('error', () => tell((was) => ({ ...was, state: 'looking', name: null })));
+  return () => stream.close();
+}
+
+function jsonOf(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,118 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { LineChart } from 'react-native-gifted-charts';
+import { stageWords } from '@stennet/core/procedure';
+import { convert, units, type UnitCode } from '@stennet/core/quantity';
+import { lookText, tracedPulls, tracedStages, type RunRecord, type TracedStage } from '@stennet/core/record';
+import { shownCurve, type LookedAt, type Trace } from '@stennet/core/trace';
+import { useSignedIn, useTraceLooks, useTraces } from '@/data';
+import { Chip, FONT, Line, Loading, Section, useInks } from '@/ui';
+import { traceText as text } from '../traceText';
+
+/** Torque-angle curves of a digital wrench: the last counted pull of each fastener, stage by stage. */
+export function TracesCard({ record }: { record: RunRecord }) {
+  const stages = useMemo(() => tracedStages(record), [record]);
+  const { traces, missing, isLoading } = useTraces(useMemo(() => stages.flatMap((s) => s.pulls.map((p) => p.trace)), [stages]));
+  if (stages.length === 0) return null;
+  const isSimulated = [...traces.values()].some((t) => t.simulated);
+  return (
+    <Section title={text.title}>
+      {isSimulated ? <Line strong>{text.simulated}</Line> : null}
+      {isLoading ? <Loading text={text.loading} /> : stages.map((s) => <StageCurves key={s.stage.id} traced={s} traces={traces} />)}
+      {missing > 0 ? <Line strong>{text.missing(missing)}</Line> : null}
+      <Line>{text.note}</Line>
+    </Section>
+  );
+}
+
+function StageCurves({ traced, traces }: { traced: TracedStage; traces: ReadonlyMap<string, Trace> }) {
+  const { format, me } = useSignedIn();
+  const { stage, pulls } = traced;
+  const known = tracedPulls(traced, traces);
+  const { data: looked } = useTraceLooks(pulls.map((p) => p.trace).join(), known);
+  const odd = (looked ?? []).filter((l) => l.look && l.look.is !== 'ok');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const bolt = chosen ?? odd[0]?.id ?? null;
+  const one = looked?.find((l) => l.id === bolt);
+  const unit: UnitCode = stage.target && 'value' in stage.target && units[stage.target.unit].kind === 'torque' ? stage.target.unit : me.shop.torqueUnit;
+  if (known.length === 0) return null;
+  const name = stageWords(stage, format);
+  const most = (l: LookedAt): string => text.one(l.id, format.number(convert({ value: l.findings.maxTorqueNm, unit: 'N.m' }, unit), 1), units[unit].symbol);
+  return (
+    <View style={{ gap: 6 }}>
+      <Line strong>{text.stage(name, known.length)}</Line>
+      {odd.length > 0 ? <Line strong>{text.lookAgain(odd.map((l) => l.id).join(', '))}</Line> : null}
+      {looked ? (
+        <Curves looked={looked} bolt={bolt} odd={odd.map((l) => l.id)} unit={unit} label={text.label(name, looked.map(most).join('. '))} />
+      ) : (
+        <Loading text={text.loading} />
+      )}
+      <Line>{text.caption(units[unit].symbol, looked?.some((l) => shownCurve(l).fromSnug) ? 'snug' : 'tight')}</Line>
+      <View role="radiogroup" aria-label={text.choose(name)} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {known.map((p) => (
+          <Chip key={p.id} role="radio" text={p.id} on={p.id === bolt} onPress={() => setChosen(p.id)} />
+        ))}
+      </View>
+      {one ? (
+        <View role="status">
+          <Line strong>{most(one)}</Line>
+          <Line>{lookText(one.look)}</Line>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+const POINTS = 90;
+
+/** All curves of a stage over each other, each from the same place; the chosen one and those that stand out are told apart by more than colour. */
+function Curves({ looked, bolt, odd, unit, label }: { looked: readonly LookedAt[]; bolt: string | null; odd: readonly string[]; unit: UnitCode; label: string }) {
+  const inks = useInks();
+  const [width, setWidth] = useState(0);
+  const parts = looked.map((l) => ({ id: l.id, ...shownCurve(l) }));
+  const longest = parts.reduce((most, p) => (p.angleDeg.length > most.angleDeg.length ? p : most));
+  const step = Math.max(1, Math.ceil(longest.angleDeg.length / POINTS));
+  const inUnit = (nm: number): number => convert({ value: nm, unit: 'N.m' }, unit);
+  const count = Math.ceil(longest.angleDeg.length / step);
+  const every = Math.max(1, Math.round(count / 5));
+  const soft = { color: inks.inkSoft, fontFamily: FONT, fontSize: 13 };
+  const lines = parts.map((p) => ({
+    id: p.id,
+    data: p.torqueNm
+      .filter((_, i) => i % step === 0)
+      .map((nm, i) => ({
+        value: inUnit(nm),
+        ...(p === longest && i % every === 0 ? { label: `${Math.round(p.angleDeg[i * step] ?? 0)}°`, labelTextStyle: { ...soft, width: 44 } } : {}),
+      })),
+    color: p.id === bolt ? inks.ink : odd.includes(p.id) ? inks.warn : inks.brand,
+    thickness: p.id === bolt ? 4 : odd.includes(p.id) ? 3 : 1,
+    hideDataPoints: true,
+  }));
+  // The chosen one is drawn last, above the others; the one with the labels first, as the chart wants it.
+  lines.sort((a, b) => Number(b.id === longest.id) - Number(a.id === longest.id) || Number(a.id === bolt) - Number(b.id === bolt));
+  const most = Math.max(...lines.flatMap((l) => l.data.map((d) => d.value)));
+  return (
+    <View role="img" aria-label={label} onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
+      {width === 0 ? null : (
+        <View aria-hidden>
+          <LineChart
+            dataSet={lines}
+            height={180}
+            width={width - 60}
+            spacing={(width - 76) / Math.max(1, count - 1)}
+            initialSpacing={4}
+            endSpacing={0}
+            maxValue={Math.ceil(most / 10) * 10}
+            noOfSections={4}
+            yAxisTextStyle={soft}
+            yAxisLabelWidth={40}
+            yAxisColor={inks.line}
+            xAxisColor={inks.line}
+            rulesColor={inks.line}
+            disableScroll
+          />
+        </View>
+      )}
+    </View>
+  );
+}

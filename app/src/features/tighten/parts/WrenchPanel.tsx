@@ -1,0 +1,100 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { WrenchPull } from '@stennet/core/trace';
+import { convert, type Quantity } from '@stennet/core/quantity';
+import { windowOf, type Outcome, type PullNext } from '@stennet/core/run';
+import { keepTrace, useSignedIn, type WrenchLink } from '@/data';
+import { useKeys } from '@/platform/keys';
+import { BigButton } from '@/ui';
+import type { Acts } from '../hooks/useActs';
+import { wrenchName } from '../say';
+import { boltName, text } from '../text';
+import { BigValue, PanelBody, PanelTitle } from './PanelText';
+
+/** Whether a wrench is heard here, and which. */
+export function WrenchLine({ due, link, onListen }: { due: PullNext; link: WrenchLink; onListen: (on: boolean) => void }) {
+  const set = due.tool.wrench;
+  if (link.state === 'off') return <BigButton text={text.heard.listen} look="quiet" onPress={() => onListen(true)} />;
+  const isOther = link.name !== null && set && link.name !== set.name;
+  return (
+    <View style={{ gap: 8 }}>
+      <View role={isOther ? 'alert' : 'status'}>
+        <PanelBody strong={Boolean(isOther)}>
+          {link.name === null ? text.heard.looking : isOther ? text.heard.otherWrench(link.name, set.name) : text.heard.heard(link.name, link.simulated)}
+        </PanelBody>
+      </View>
+      <BigButton text={text.heard.stopListening} look="quiet" size="desk" onPress={() => onListen(false)} />
+    </View>
+  );
+}
+
+interface Props {
+  due: PullNext;
+  acts: Acts;
+  link: WrenchLink;
+  pull: WrenchPull;
+  onDone: () => void;
+  onTool: () => void;
+}
+
+/** What the wrench read, before it counts: it is kept for the fastener on the screen by a press, or thrown away. */
+export function WrenchPanel({ due, acts, link, pull, onDone, onTool }: Props) {
+  const { format } = useSignedIn();
+  const [isKeeping, setKeeping] = useState(false);
+  const read = readingOf(due, pull);
+  const set = due.tool.wrench;
+  const isOther = Boolean(set && pull.trace.wrench !== set.name);
+  const bolt = boltName(due.fastener);
+  const said = read ? (read.unit === 'deg' ? format.angle(read.value) : format.quantity(read, 1).text) : '';
+  const keep = async (outcome: Outcome): Promise<void> => {
+    if (!read || isOther || isKeeping) return;
+    setKeeping(true);
+    // On disk before the pull that names it; where it cannot be kept the value counts all the same.
+    const trace = await keepTrace(pull.trace).catch(() => null);
+    const done = await acts.pull(due, outcome, { reading: read, ...(trace ? { trace } : {}) });
+    setKeeping(false);
+    if (done) onDone();
+  };
+  const [first = 'clicked', second] = due.outcomes.filter((o) => o !== 'noClick');
+  useKeys({ Escape: onDone, ...(read && !isOther && !second ? { Enter: () => void keep(first) } : {}) });
+  const value = read ? format.inHand(read, 1) : null;
+  return (
+    <View role="status" aria-live="assertive" style={{ gap: 12 }}>
+      <PanelTitle>{text.heard.readBy(set && !isOther ? wrenchName(set) : pull.trace.wrench, bolt)}</PanelTitle>
+      {value ? <BigValue number={due.task.action === 'angle' ? `+${value.number}` : value.number} unit={value.unit} /> : <PanelBody strong>{text.heard.noTurn}</PanelBody>}
+      {isOther && set ? (
+        <PanelBody strong>{text.heard.notThis(pull.trace.wrench, set.name)}</PanelBody>
+      ) : read ? (
+        <PanelBody strong>{text.heard[standing(due, read)]}</PanelBody>
+      ) : null}
+      {link.missed ? <PanelBody>{text.heard.missed(format.quantity(link.missed.peak, 1).text)}</PanelBody> : null}
+      {pull.trace.simulated ? <PanelBody>{text.heard.madeUp}</PanelBody> : null}
+      {read && !isOther ? (
+        second ? (
+          <View style={{ flexDirection: 'row', gap: 12 }}>
+            <BigButton text={text.heard.keepTurned(said)} look="plain" grow onPress={() => void keep(first)} />
+            <BigButton text={text.heard.keepStill(said)} look="plain" grow onPress={() => void keep(second)} />
+          </View>
+        ) : (
+          <BigButton text={text.heard.keep(said, bolt)} onPress={() => void keep(first)} />
+        )
+      ) : null}
+      {isOther ? <BigButton text={text.otherTool} look="plain" onPress={onTool} /> : null}
+      <BigButton text={text.heard.throwAway} look="quiet" onPress={onDone} />
+    </View>
+  );
+}
+
+/** An angle is what it turned; everything else its highest torque, in the unit that is published. */
+function readingOf(due: PullNext, pull: WrenchPull): Quantity | null {
+  if (due.task.action === 'angle') return pull.turned ?? null;
+  const unit = due.target?.unit ?? pull.peak.unit;
+  return { value: Math.round(convert(pull.peak, unit) * 10) / 10, unit };
+}
+
+function standing(due: PullNext, read: Quantity): 'within' | 'below' | 'above' | 'aboveOwn' {
+  if (!due.target) return 'within';
+  const { low, high, published } = windowOf(due.task);
+  const value = convert(read, due.target.unit);
+  return value < low ? 'below' : value <= high ? 'within' : published ? 'above' : 'aboveOwn';
+}

@@ -1,0 +1,105 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { expect, test } from './house';
+
+const WRENCH = 'http://127.0.0.1:4188';
+let wrench: ChildProcess;
+const turn = (value: number, how = 'ok', seed = 5) =>
+  fetch(`${WRENCH}/turn`, { method: 'POST', body: JSON.stringify({ to: { unit: 'N.m', value }, how, seed }) }).then((r) => r.json());
+
+// One wrench, at the one address that the app knows.
+test.describe.configure({ mode: 'serial' });
+test.beforeAll(async () => {
+  wrench = spawn(process.execPath, ['device/dist/wrench.mjs'], { stdio: 'ignore' });
+  await expect
+    .poll(() =>
+      fetch(WRENCH).then(
+        (r) => r.ok,
+        () => false,
+      ),
+    )
+    .toBe(true);
+});
+test.afterAll(() => void wrench.kill());
+
+test('a digital wrench is heard: what it read waits for a word, and its curve stands in the record', { tag: '@phone' }, async ({ technician: t, house }) => {
+  await t.signIn();
+  await t.openOrder('2417');
+  await t.button('Tighten cylinder head').click();
+  await t.choose('radio', 'hexagon head, M10');
+  await t.button('Start tightening').click();
+  await t.tap('10 new ones are in, by hand');
+  await t.tap('Ask the lead: Wrench 4, digital');
+  await t.field('Why', 'Checked against wrench 2 this morning.');
+  await t.field('PIN of Ines Corte', '2580');
+  await t.tap('Allow it');
+  await t.tap(/^Wrench 4, digital/);
+  await t.tap('It is set');
+  await t.tap('Listen to the wrench');
+  await expect(t.page.getByText('Listening to Wrench 4, digital, a simulated wrench')).toBeVisible();
+
+  // Nothing counts before somebody says so; one that was thrown away is nowhere.
+  await turn(20);
+  await expect(t.page.getByRole('heading', { name: 'Wrench 4, digital on bolt 1' })).toBeVisible();
+  await t.tap('Throw it away');
+  await expect(t.button('It turned')).toBeVisible();
+  for (const [bolt, seed] of [
+    [1, 11],
+    [2, 12],
+    [3, 13],
+  ] as const) {
+    await expect(t.page.getByText(new RegExp(`^${bolt}(st|nd|rd) of 10`)).first()).toBeVisible();
+    await turn(27, 'ok', seed);
+    await t.tap(/^27\.\d N·m, it turned$/);
+  }
+  await t.expectSaved();
+  const pulled = (await house.events()).filter((e) => e.type === 'pulled');
+  expect(pulled).toHaveLength(3);
+  for (const { payload } of pulled) {
+    expect(payload).toMatchObject({ method: 'digital', outcome: 'turned', reading: { unit: 'N.m' }, trace: expect.stringMatching(/^[0-9a-f]{64}$/) });
+  }
+  await expect
+    .poll(async () => (await house.admin.query('select trace from trace where trace = any($1)', [pulled.map((e) => (e.payload as { trace?: string }).trace)])).rows.length)
+    .toBe(3);
+
+  // With the network gone the value and its curve are kept here, and go out later.
+  await t.page.context().setOffline(true);
+  await turn(27, 'stick_slip', 41);
+  await t.tap(/^27\.\d N·m, it turned$/);
+  await t.page.context().setOffline(false);
+  await t.expectSaved();
+  const run = pulled[0]?.run ?? '';
+  await t.page.goto(`${house.url}/runs/${run}/record`);
+  await expect(t.page.getByRole('heading', { name: 'What the wrench saw' })).toBeVisible();
+  await expect(t.page.getByRole('img', { name: /^Torque over angle/ })).toBeVisible();
+  await expect(t.page.getByText('Simulated: these curves are made up.')).toBeVisible();
+  await t.choose('radio', '3');
+  await expect(t.page.getByText('Nothing stands out in its curve.')).toBeVisible();
+});
+
+test('another wrench than the one chosen is heard and not kept', { tag: '@phone' }, async ({ technician: t, house }) => {
+  await t.page.route(`${WRENCH}/stream`, (route) =>
+    route.fulfill({
+      headers: { 'Content-Type': 'text/event-stream', 'Access-Control-Allow-Origin': '*' },
+      body: `event: wrench\ndata: ${JSON.stringify({ format: 'stennet-wrench', v: 1, name: 'Wrench 9', simulated: true })}\n\nevent: pull\ndata: {"id":"x"}\n\n`,
+    }),
+  );
+  await t.signIn();
+  await t.openOrder('2417');
+  await t.button('Tighten cylinder head').click();
+  await t.choose('radio', 'hexagon head, M10');
+  await t.button('Start tightening').click();
+  await t.tap('10 new ones are in, by hand');
+  await t.tap('Ask the lead: Wrench 4, digital');
+  await t.tap(/^The lead is not here: go on/);
+  await t.tap('It is set');
+  await t.tap('Listen to the wrench');
+  await expect(
+    t.page
+      .getByText('Wrench 9 is heard, but this stage is tightened with Wrench 4, digital. What it reads is not kept.')
+      .or(t.page.getByText('No wrench is heard on this device yet')),
+  ).toBeVisible();
+  await expect(t.button('It turned')).toBeVisible();
+  await t.tap('Type readings instead');
+  await expect(t.button('Listen to the wrench')).toBeVisible();
+  expect((await house.events()).filter((e) => e.type === 'pulled')).toHaveLength(0);
+});

@@ -1,0 +1,93 @@
+// A streaming replica on loopback: what only reads is read there, it follows, and when it is away the primary answers instead.
+import assert from 'node:assert/strict';
+import { spawn } from 'node:child_process';
+import fs from 'node:fs';
+import net from 'node:net';
+import os from 'node:os';
+import path from 'node:path';
+import pg from 'pg';
+import { clusterIn, keyFolder } from './cluster.mjs';
+import { root } from './install.mjs';
+import { healthy, node } from './serving.mjs';
+
+const NAME = 'stennet_replica';
+const VEHICLE = 'ZZ9BREN20H0002389';
+const home = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-replica-'));
+fs.chmodSync(home, 0o755);
+const cluster = clusterIn(home);
+let replica;
+let server;
+const freePort = () =>
+  new Promise((resolve) => {
+    const s = net.createServer();
+    s.listen(0, '127.0.0.1', () => {
+      const { port } = s.address();
+      s.close(() => resolve(port));
+    });
+  });
+const soon = async (what, is) => {
+  for (let i = 0; i < 200; i += 1) {
+    if (await is()) return;
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  }
+  assert.fail(`never: ${what}`);
+};
+
+try {
+  await cluster.start();
+  const urls = cluster.ensureDatabase(NAME);
+  node(['scripts/build-server.mjs']);
+  node(['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], { OWNER_DATABASE_URL: urls.owner, KEY_DIR: keyFolder(home) });
+  replica = await cluster.replicate(home);
+  const port = await freePort();
+  const url = `http://127.0.0.1:${port}`;
+  server = spawn(process.execPath, ['server/dist/main.js'], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, DATABASE_URL: urls.app, READ_DATABASE_URL: replica.url(NAME), KEY_DIR: keyFolder(home), PORT: String(port), LOG_LEVEL: 'silent' },
+  });
+  await healthy(url, () => server.exitCode !== null);
+  const signedIn = await fetch(`${url}/api/session`, {
+    method: 'POST',
+    headers: { Origin: url, 'Content-Type': 'application/json' },
+    body: JSON.stringify({ name: 'Petra Voll', password: 'witness-mark' }),
+  });
+  const cookie = signedIn.headers
+    .getSetCookie()
+    .map((c) => c.split(';')[0])
+    .join('; ');
+  const orders = async () => {
+    const reply = await fetch(`${url}/api/history?by=vehicle&vin=${VEHICLE}`, { headers: { Cookie: cookie } });
+    assert.equal(reply.status, 200);
+    return (await reply.json()).lines.map((l) => l.number);
+  };
+  const primary = new pg.Client({ connectionString: urls.admin });
+  const copy = new pg.Client({ connectionString: Object.assign(new URL(urls.admin), { port: new URL(replica.url(NAME)).port }).href });
+  await Promise.all([primary.connect(), copy.connect()]);
+  copy.on('error', () => undefined);
+  const rename = (from, to) => primary.query('update repair_order set number = $2 where number = $1', [from, to]);
+
+  const [first] = await orders();
+  assert.ok(first, 'the demo has a history for the vehicle');
+  assert.equal((await copy.query('select pg_is_in_recovery() as is')).rows[0].is, true);
+
+  // Held still, it shows what was: so the view is read there. Writing goes on meanwhile.
+  await copy.query('select pg_wal_replay_pause()');
+  await rename(first, 'R-1');
+  assert.deepEqual(await orders(), [first]);
+  await copy.query('select pg_wal_replay_resume()');
+  await soon('the replica follows', async () => (await orders())[0] === 'R-1');
+
+  // Killed: the same view, at once and current, from the primary.
+  await copy.end();
+  replica.kill();
+  await rename('R-1', 'R-2');
+  assert.deepEqual(await orders(), ['R-2']);
+  await primary.end();
+  console.log('the replica is read, followed, and done without');
+} finally {
+  server?.kill('SIGTERM');
+  replica?.kill();
+  cluster.destroy();
+  fs.rmSync(home, { recursive: true, force: true });
+}

@@ -1,0 +1,23 @@
+// ./stennet wrench: a simulated digital wrench on this machine. Ctrl-C turns it off.
+import { spawn } from 'node:child_process';
+import { ensurePackages, root } from './install.mjs';
+import { assertPortFree, node, option, portOf } from './serving.mjs';
+
+export const WRENCH_PORT = 4188;
+
+export async function wrench(args) {
+  const port = portOf(args, WRENCH_PORT);
+  await assertPortFree(port, './stennet wrench');
+  ensurePackages();
+  node(['scripts/build-server.mjs']);
+  const child = startWrench(port, option(args, '--name'), 'inherit');
+  process.on('SIGINT', () => child.kill('SIGTERM'));
+  process.on('SIGTERM', () => child.kill('SIGTERM'));
+  await new Promise((resolve) => child.once('exit', resolve));
+}
+
+/** Ends with whoever started it. */
+export function startWrench(port, name, stdout = 'ignore') {
+  const env = { ...process.env, WRENCH_PORT: String(port), ...(name ? { WRENCH_NAME: name } : {}) };
+  return spawn(process.execPath, ['device/dist/wrench.mjs'], { cwd: root, stdio: ['ignore', stdout, 'inherit'], env, detached: true });
+}

@@ -1,0 +1,37 @@
+import type { Express } from 'express';
+import { AppError } from '@stennet/core/errors';
+import { canonicalJson, traceName } from '@stennet/core/record';
+import { TraceSchema, type Trace } from '@stennet/core/trace';
+import * as v from 'valibot';
+import { onlyRow, type Client } from '../db/database';
+import findTraces from '../db/queries/findTraces.sql';
+import insertTrace from '../db/queries/insertTrace.sql';
+import { serve, type Deps } from '../http/serve';
+
+/** What digital wrenches saw of pulls. Kept once, never changed; the pull that it belongs to names it by its hash. */
+export function traceRoutes(app: Express, deps: Deps): void {
+  serve(app, deps, 'keepTrace', async ({ client, session, params, body }) => {
+    // From another program a trace may come with fields in another order: its name is that of its canonical form.
+    if (traceName(body) !== params.trace) throw new AppError('TRACE_BROKEN');
+    await client.query(insertTrace, [session.shop.id, params.trace, canonicalJson(body), session.person.id, deps.now()]);
+    return { ok: true };
+  });
+
+  serve(app, deps, 'trace', async ({ client, params, res }) => {
+    const found = (await tracesOf(client, [params.trace ?? ''])).get(params.trace ?? '');
+    // The address is the content: it never becomes another one.
+    res.set('Cache-Control', 'private, max-age=31536000, immutable');
+    return onlyRow(found ? [found] : [], new AppError('NOT_FOUND'));
+  });
+}
+
+/** Those of the named traces that are kept and still are what their name says. */
+export async function tracesOf(client: Client, names: readonly string[]): Promise<Map<string, Trace>> {
+  const { rows } = names.length === 0 ? { rows: [] } : await client.query<{ trace: string; body: string }>(findTraces, [names]);
+  return new Map(
+    rows.flatMap(({ trace, body }) => {
+      const parsed = v.safeParse(TraceSchema, JSON.parse(body));
+      return parsed.success && traceName(parsed.output) === trace ? [[trace, parsed.output] as const] : [];
+    }),
+  );
+}
