@@ -6,13 +6,13 @@ import { root } from '../scripts/install.mjs';
 
 const SHOP = '5e000000-0000-4000-8000-000000000001';
 const MODEL = { order: '5e000000-0000-4000-8000-000000000252', job: '5e000000-0000-4000-8000-000000000352', run: '5e000000-0000-4000-8000-000000000821' };
-const WRENCH = '5e000000-0000-4000-8000-000000000102';
+export const WRENCH = '5e000000-0000-4000-8000-000000000102';
 const RUNS_PER_ORDER = 4;
 const PULLS_PER_RUN = 50;
 const ASKED = 150;
 
 const sql = (name) => fs.readFileSync(path.join(root, 'server/src/db/queries', name), 'utf8');
-const quantile = (list, q) => [...list].sort((a, b) => a - b)[Math.floor(list.length * q)];
+export const quantile = (list, q) => [...list].sort((a, b) => a - b)[Math.floor(list.length * q)];
 
 export async function measureHistory(url, urls) {
   const admin = new pg.Client({ connectionString: urls.admin });
@@ -98,7 +98,7 @@ async function fill(admin, orders) {
   await run('vacuum analyze');
 }
 
-async function signIn(url) {
+export async function signIn(url) {
   const reply = await fetch(`${url}/api/session`, {
     method: 'POST',
     headers: { Origin: url, 'Content-Type': 'application/json' },
@@ -107,13 +107,13 @@ async function signIn(url) {
   return (reply.headers.get('set-cookie') ?? '').split(';')[0];
 }
 
-async function ask(url, cookie, address) {
+export async function ask(url, cookie, address) {
   const reply = await fetch(`${url}${address}`, { headers: { Cookie: cookie } });
   if (!reply.ok) throw new Error(`${address}: ${reply.status}`);
   await reply.arrayBuffer();
 }
 
-async function timed(work) {
+export async function timed(work) {
   const from = performance.now();
   await work();
   return performance.now() - from;

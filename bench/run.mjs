@@ -13,6 +13,7 @@ import { measureFind } from './find.mjs';
 import { measureFrames } from './frames.mjs';
 import { measureHistory, renderHistory } from './history.mjs';
 import { measureLibrary } from './library.mjs';
+import { measureReplica, renderReplica } from './replica.mjs';
 import { measureStart } from './start.mjs';
 
 export async function bench(args) {
@@ -44,6 +45,7 @@ export async function bench(args) {
     // Last: they fill the database.
     results.library = wanted('library') ? await measureLibrary(browser, app) : undefined;
     results.history = wanted('history') ? await measureHistory(app, urls) : undefined;
+    results.replica = wanted('history') ? await fromReplica(cluster, home, servers, app, web) : undefined;
     results.find = wanted('find') ? await measureFind(cluster) : undefined;
     await browser.close();
     const table = render(results);
@@ -73,7 +75,18 @@ function buildEmptyPage(to) {
   must(process.execPath, [path.join(root, 'scripts/build-sw.mjs'), to]);
 }
 
-async function serve(servers, databaseUrl, web) {
+async function fromReplica(cluster, home, servers, app, web) {
+  const replica = await cluster.replicate(home);
+  try {
+    const urls = cluster.urls('stennet_bench');
+    const url = replica.url('stennet_bench');
+    return await measureReplica(app, await serve(servers, urls.app, web, { READ_DATABASE_URL: url }), urls, url);
+  } finally {
+    replica.kill();
+  }
+}
+
+async function serve(servers, databaseUrl, web, more = {}) {
   const port = await new Promise((resolve) => {
     const s = net.createServer();
     s.listen(0, () => {
@@ -85,7 +98,7 @@ async function serve(servers, databaseUrl, web) {
     spawn(process.execPath, ['server/dist/main.js'], {
       cwd: root,
       stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), WEB_DIR: web, LOG_LEVEL: 'silent' },
+      env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), WEB_DIR: web, LOG_LEVEL: 'silent', ...more },
     }),
   );
   const url = `http://localhost:${port}`;
@@ -102,7 +115,7 @@ async function serve(servers, databaseUrl, web) {
   throw new Error('the server does not answer');
 }
 
-function render({ start, frames, append, reduce, find, library, history }) {
+function render({ start, frames, append, reduce, find, library, history, replica }) {
   const row = (cells) => `| ${cells.join(' | ')} |`;
   const lines = ['# Benchmarks', '', 'Made by `./stennet bench`; ratios within one run on one machine are what counts, the absolute numbers only tell of that machine.', ''];
   if (start) {
@@ -172,6 +185,7 @@ function render({ start, frames, append, reduce, find, library, history }) {
   if (find) lines.push(...renderFind(find, row));
   if (library) lines.push(...renderLibrary(library, row));
   if (history) lines.push(...renderHistory(history, row));
+  if (replica) lines.push(...renderReplica(replica, row));
   return lines.join('\n');
 }
 

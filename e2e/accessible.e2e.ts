@@ -241,3 +241,27 @@ test.describe(() => {
     await clean(t, 'very large, locked');
   });
 });
+
+test.describe(() => {
+  onlyOn('phone');
+  test('what comes afterwards, and the account of a shop, are clean for axe', { tag: '@phone' }, async ({ technician: t, house }) => {
+    await t.signIn('Ines Corte');
+    const to = async (path: string, heading: string, screen: string): Promise<void> => {
+      await t.page.goto(`${house.url}${path}`);
+      await expect(t.page.getByRole('heading', { name: heading }).first()).toBeVisible();
+      await clean(t, screen);
+    };
+    await to('/account', 'People', 'account');
+    await to('/follow-ups', 'Follow-ups', 'follow-ups');
+    await t.tab('Month').click();
+    await clean(t, 'follow-ups, month');
+    await to('/history', 'What was tightened', 'history');
+    await to('/runs/5e000000-0000-4000-8000-000000000824/record', 'What the wrench saw', 'record');
+    await expect(t.page.getByText('Look again at bolt 6.')).toBeVisible();
+    await clean(t, 'curves');
+    await t.page.goto(`${house.url}/tools`);
+    await t.button('What was tightened with it: Wrench 4, digital').click();
+    await expect(t.page.getByRole('heading', { name: 'How its readings lay' })).toBeVisible();
+    await clean(t, 'drift');
+  });
+});

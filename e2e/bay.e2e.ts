@@ -110,3 +110,37 @@ test('what is not sent is saved as a file and read back; the server is gone for 
     )
     .toBe(50);
 });
+
+test('the first visit makes the shop and its lead, who adds the others', { tag: '@phone' }, async ({ technician: t, house }) => {
+  await house.kill();
+  await house.admin.query('truncate account, shop cascade');
+  await house.start({ SETUP_CODE: 'kiln-4711' });
+  await t.page.goto(house.url);
+  await expect(t.page.getByRole('heading', { name: 'The first visit' })).toBeVisible();
+  await t.field('Code of this installation', 'guessed');
+  await t.field('Name of the shop', 'Kiln Lane Motors');
+  await t.field('Your name', 'Ada Fenn');
+  await t.field('Password, 10 signs or more', 'short');
+  await expect(t.button('Make the shop')).toBeDisabled();
+  await t.field('Password, 10 signs or more', 'tighten in order');
+  await t.choose('radio', 'Letter');
+  await t.button('Make the shop').click();
+  await expect(t.page.getByRole('alert')).toContainText('code');
+  // What was typed is still there.
+  await t.field('Code of this installation', 'kiln-4711');
+  await t.button('Make the shop').click();
+  await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await t.page.goto(`${house.url}/account`);
+  await t.field('Their name', 'Bo Lindgren');
+  await t.field('First password, 10 signs or more', 'tighten in order');
+  await t.button('Add them').click();
+  await expect(t.page.getByText('Bo Lindgren can sign in now.')).toBeVisible();
+  await t.button('Sign out').click();
+  await expect(t.page.getByRole('heading', { name: 'The first visit' })).toHaveCount(0);
+  await t.field('Name', 'Bo Lindgren');
+  await t.field('Password', 'tighten in order');
+  await t.button('Sign in').click();
+  await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  const { rows } = await house.admin.query('select paper from shop');
+  expect(rows).toEqual([{ paper: 'Letter' }]);
+});

@@ -31,9 +31,9 @@ export class House {
     return house;
   }
 
-  async start(): Promise<void> {
+  async start(more: Record<string, string> = {}): Promise<void> {
     this.server = spawn(process.execPath, ['server/dist/main.js'], {
-      env: { ...process.env, DATABASE_URL: this.databaseUrl, PORT: String(this.port), WEB_DIR: process.env.STENNET_E2E_WEB, LOG_LEVEL: 'silent' },
+      env: { ...process.env, DATABASE_URL: this.databaseUrl, PORT: String(this.port), WEB_DIR: process.env.STENNET_E2E_WEB, LOG_LEVEL: 'silent', ...more },
       stdio: ['ignore', 'ignore', 'inherit'],
     });
     await expect

@@ -12,6 +12,7 @@ export {
   queryClient,
   persister,
   KEEP_MS,
+  isKept,
   type KeptTool,
   type OrderFilter,
 } from './queries';

@@ -1,4 +1,4 @@
-import { keepPreviousData, QueryCache, QueryClient, useQuery } from '@tanstack/react-query';
+import { defaultShouldDehydrateQuery, keepPreviousData, QueryCache, QueryClient, useQuery, type Query } from '@tanstack/react-query';
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
 import type { Me } from '@stennet/core/contract';
 import type { AppError } from '@stennet/core/errors';
@@ -35,6 +35,8 @@ export const persister = createAsyncStoragePersister({
   },
 });
 export const KEEP_MS = 7 * DAY_MS;
+/** All that succeeded but what is large and soon fetched or worked out again. */
+export const isKept = (query: Query): boolean => defaultShouldDehydrateQuery(query) && query.meta?.kept !== false;
 
 /** Who is signed in; null when nobody is. */
 export const useMe = () => useQuery({ queryKey: ['me'], queryFn: askMe, staleTime: 0 });

@@ -11,6 +11,7 @@ export const useTraceLooks = (name: string, pulls: readonly TracedPull[]) =>
     networkMode: 'always',
     staleTime: Infinity,
     gcTime: 0,
+    meta: { kept: false },
     queryFn: async (): Promise<LookedAt[]> => {
       const worker = new Worker('/workers/traces.js');
       try {

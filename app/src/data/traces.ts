@@ -82,6 +82,7 @@ export function useTraces(names: readonly string[]): { traces: ReadonlyMap<strin
     queries: names.map((name) => ({
       queryKey: ['trace', name],
       queryFn: () => traceOf(name),
+      meta: { kept: false },
       staleTime: ({ state }: { state: { data: unknown } }) => (state.data ? Infinity : 0),
     })),
     combine: (found) => ({

@@ -1,5 +1,6 @@
 import { isAllowed, type FollowUp } from '@stennet/core/contract';
-import { today } from '@/platform/clock';
+import { dayIn } from '@stennet/core/followUp';
+import { now } from '@/platform/clock';
 import { useSignedIn } from './account';
 import { settleFollowUp } from './records';
 import { useKeptForm } from './useKeptForm';
@@ -18,7 +19,7 @@ export function useFollowUp(followUp: FollowUp) {
   // The list is sorted anew while somebody types: what was typed is kept beside it.
   const { form, put, clear } = useKeptForm<FollowUpForm>(`followUp ${followUp.id}`, NOTHING);
   return {
-    today: today(),
+    today: dayIn(now(), me.shop.timeZone),
     format,
     mayWrite: isAllowed(me.role, 'order.write'),
     againTo: isAllowed(me.role, 'run.write') ? { pathname: '/joints/[joint]' as const, params: { joint: followUp.joint, part: followUp.after } } : null,

@@ -8,6 +8,3 @@ export function setClock(to: string | null, deviceNow = Date.now()): void {
 export const now = (): Date => new Date(Date.now() + offsetMs);
 /** For durations: never jumps when the device's clock is put right. */
 export const ticks = (): number => performance.now();
-
-/** Today, as an ISO day. */
-export const today = (): string => now().toISOString().slice(0, 10);

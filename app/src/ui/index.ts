@@ -2,6 +2,7 @@ export { AnswerCard } from './AnswerCard';
 export { AroundJob, LostPanel, lostOf, type AroundEntry, type SaveAround } from './around/AroundJob';
 export { BigButton } from './BigButton';
 export { Card } from './Card';
+export { ChartFrame } from './ChartFrame';
 export { CompoundsView } from './CompoundsView';
 export { OtherCompound } from './OtherCompound';
 export { PinField } from './PinField';

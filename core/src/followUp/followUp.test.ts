@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { addDays, correctedDay, dueDay, followUpsOf, kmPerDay, standingOn, toKm, USUAL_KM_PER_DAY } from '.';
+import { addDays, correctedDay, dayIn, dueDay, followUpsOf, kmPerDay, standingOn, toKm, USUAL_KM_PER_DAY } from '.';
 
 const plan = { distanceKm: 500, days: null };
 
@@ -72,3 +72,9 @@ test('advice, break-in and refill stand on the hand-over sheet; the rest is aske
     { after: 'oil', kind: 'fluid', text: 'Change the oil.', distanceKm: 500, days: 60, celsius: null },
   ]);
 });
+
+test.each([
+  ['2026-11-24T23:30:00Z', 'Europe/Berlin', '2026-11-25'],
+  ['2026-11-24T23:30:00Z', 'UTC', '2026-11-24'],
+  ['2026-01-01T03:00:00Z', 'America/Chicago', '2025-12-31'],
+])('at %s it is in %s the %s', (at, zone, day) => expect(dayIn(new Date(at), zone)).toBe(day));

@@ -1,5 +1,6 @@
 export {
   addDays,
+  dayIn,
   correctedDay,
   dueDay,
   FOLLOW_UP_KINDS,

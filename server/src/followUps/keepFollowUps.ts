@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { correctedDay, dueDay, followUpsOf, kmPerDay, toKm, type OdometerSeen } from '@stennet/core/followUp';
+import { correctedDay, dayIn, dueDay, followUpsOf, kmPerDay, toKm, type OdometerSeen } from '@stennet/core/followUp';
 import { jointState, type JointRuns } from '@stennet/core/order';
 import { PROCEDURE, type Sheet } from '@stennet/core/procedure';
 import type { Client } from '../db/database';
@@ -19,6 +19,7 @@ interface TightRow extends JointRuns {
   unit: 'km' | 'mi';
   sheet: string;
   part: string;
+  timeZone: string;
 }
 interface Who {
   shop: string;
@@ -32,7 +33,7 @@ export async function keepFollowUps(client: Client, run: string, who: Who): Prom
   if (!row) return;
   if (row.part !== PROCEDURE) return settleTightened(client, row, who);
   if (jointState(row) !== 'tight') return;
-  const today = dayOf(who.now);
+  const today = dayIn(who.now, row.timeZone);
   const perDay = kmPerDay(row.built, await odometerSeen(client, row.vin));
   for (const plan of followUpsOf(JSON.parse(row.sheet) as Sheet)) {
     const at = [plan.distanceKm, plan.days, plan.celsius, today, toKm(row), dueDay(plan, today, perDay)];
@@ -73,5 +74,3 @@ export async function odometersSeen(client: Client, vins: readonly string[]): Pr
   for (const r of rows) seen.set(r.vin, [...(seen.get(r.vin) ?? []), { day: r.day, km: toKm(r) }]);
   return seen;
 }
-
-export const dayOf = (at: Date): string => at.toISOString().slice(0, 10);

@@ -2,6 +2,7 @@ import type { Express } from 'express';
 import * as v from 'valibot';
 import { OrdersQuery, type Order, type Person } from '@stennet/core/contract';
 import type { JointSheet } from '@stennet/core/contract/run';
+import { dayIn } from '@stennet/core/followUp';
 import { AppError } from '@stennet/core/errors';
 import { onlyRow, type Client } from '../db/database';
 import findJoint from '../db/queries/findJoint.sql';
@@ -16,9 +17,9 @@ import listPeople from '../db/queries/listPeople.sql';
 import { serve, type Deps } from '../http/serve';
 
 export function orderRoutes(app: Express, deps: Deps): void {
-  serve(app, deps, 'today', async ({ client, deps: { now } }) => ({
+  serve(app, deps, 'today', async ({ client, session, deps: { now } }) => ({
     orders: (await client.query<Order>(listOrders, [null, null, null, false])).rows,
-    overdue: Number((await client.query<{ n: string }>(countOverdue, [now().toISOString().slice(0, 10)])).rows[0]?.n ?? 0),
+    overdue: Number((await client.query<{ n: string }>(countOverdue, [dayIn(now(), session.shop.timeZone)])).rows[0]?.n ?? 0),
   }));
   serve(app, deps, 'orders', async ({ client, query }) => {
     const asked = v.safeParse(OrdersQuery, query);

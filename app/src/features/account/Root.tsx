@@ -5,7 +5,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import type { Me } from '@stennet/core/contract';
-import { formatterOf, KEEP_MS, persister, queryClient, SignedIn, startEntries, startLive, startSending, useMe, useSetup } from '@/data';
+import { formatterOf, isKept, KEEP_MS, persister, queryClient, SignedIn, startEntries, startLive, startSending, useMe, useSetup } from '@/data';
 import { setClock } from '@/platform/clock';
 import { useThemeChoice } from '@/platform/preferences';
 import { registerServiceWorker } from '@/platform/serviceWorker';
@@ -29,7 +29,7 @@ export function Root() {
     document.documentElement.style.colorScheme = isDark ? 'dark' : 'light';
   }, [theme, isDark]);
   return (
-    <PersistQueryClientProvider client={queryClient} persistOptions={{ persister, maxAge: KEEP_MS, buster: '3' }}>
+    <PersistQueryClientProvider client={queryClient} persistOptions={{ persister, maxAge: KEEP_MS, buster: '3', dehydrateOptions: { shouldDehydrateQuery: isKept } }}>
       <PaperProvider theme={theme}>
         <StatusBar style={isDark ? 'light' : 'dark'} />
         <Door>

@@ -68,11 +68,11 @@ export const text = {
 
   // first visit
   setupTitle: 'The first visit',
-  setupText: 'Nobody is here yet. Whoever fills this in becomes the lead of the shop, and adds the others afterwards.',
-  setupCode: 'Code of this installation, printed where it was started',
+  setupText: 'Nobody is here yet. Whoever fills this in becomes the lead of the shop, and adds the others afterwards. The code was printed where Stennet was started.',
+  setupCode: 'Code of this installation',
   setupShop: 'Name of the shop',
   setupPerson: 'Your name',
-  setupPassword: 'Your password, ten signs or more',
+  setupPassword: 'Password, 10 signs or more',
   setupPaper: 'Paper',
   setupUnit: 'Torque is written in',
   setupUnits: { 'N.m': 'N·m', '[ft_i].[lbf_av]': 'ft·lb', 'kgf.m': 'kgf·m' },
@@ -81,7 +81,7 @@ export const text = {
   // people
   people: 'People',
   peopleName: 'Their name',
-  peoplePassword: 'A password to begin with, ten signs or more',
+  peoplePassword: 'First password, 10 signs or more',
   peopleRole: 'What they are',
   peopleGo: 'Add them',
   peopleAdded: (name: string) => `${name} can sign in now.`,

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Due } from '@stennet/core/contract';
-import { standingOn } from '@stennet/core/followUp';
-import { asAppError, useFollowUps } from '@/data';
-import { today } from '@/platform/clock';
+import { dayIn, standingOn } from '@stennet/core/followUp';
+import { asAppError, useFollowUps, useSignedIn } from '@/data';
+import { now } from '@/platform/clock';
 import { Chip, Heading, Line, Loading, Notice, ScreenFrame, useIsWide } from '@/ui';
 import { CalendarCard } from './parts/CalendarCard';
 import { DueList } from './parts/DueList';
@@ -50,9 +50,10 @@ export function FollowUpsScreen() {
 }
 
 function Groups({ due }: { due: readonly Due[] }) {
+  const { me } = useSignedIn();
   if (due.length === 0) return <Notice title={text.none} text={text.noneText} />;
   return GROUPS.map((group) => {
-    const own = due.filter((f) => standingOn(today(), f) === group);
+    const own = due.filter((f) => standingOn(dayIn(now(), me.shop.timeZone), f) === group);
     return own.length === 0 ? null : (
       <View key={group} style={styles.column}>
         <Heading>{`${text.groups[group]} (${own.length})`}</Heading>

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text, TouchableRipple } from 'react-native-paper';
 import type { Due } from '@stennet/core/contract';
-import { addDays } from '@stennet/core/followUp';
+import { addDays, dayIn } from '@stennet/core/followUp';
 import { useSignedIn } from '@/data';
-import { today } from '@/platform/clock';
+import { now } from '@/platform/clock';
 import { BigButton, Card, Heading, useInks } from '@/ui';
 import { text } from '../text';
 import { DueList } from './DueList';
@@ -12,7 +12,7 @@ import { DueList } from './DueList';
 /** A month with what is expected on each day; a day that is tapped shows its things below. */
 export function MonthView({ due }: { due: readonly Due[] }) {
   const { format, me } = useSignedIn();
-  const [month, setMonth] = useState(today().slice(0, 7));
+  const [month, setMonth] = useState(dayIn(now(), me.shop.timeZone).slice(0, 7));
   const [chosen, setChosen] = useState<string | null>(null);
   const inks = useInks();
   const name = new Intl.DateTimeFormat(me.shop.locale, { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(new Date(`${month}-01`));
@@ -55,10 +55,10 @@ export function MonthView({ due }: { due: readonly Due[] }) {
 
 function Day({ day, count, on, onPress }: { day: string | null; count: number; on: boolean; onPress: (day: string) => void }) {
   const inks = useInks();
-  const { format } = useSignedIn();
+  const { format, me } = useSignedIn();
   if (day === null) return <View style={styles.cell} />;
   const number = Number(day.slice(8));
-  const isToday = day === today();
+  const isToday = day === dayIn(now(), me.shop.timeZone);
   const words = (
     <View style={styles.day}>
       <Text style={{ fontSize: 16, color: inks.ink, fontWeight: isToday ? '700' : '400', textDecorationLine: isToday ? 'underline' : 'none' }}>{number}</Text>

@@ -15,7 +15,7 @@ export function PullTable({ record, people }: { record: RunRecord; people: Reado
     { title: text.bolt, width: 52 },
     { title: c.target, width: 76 },
     { title: c.result, width: 116 },
-    { title: c.round, width: 52 },
+    { title: c.round, width: 60 },
     { title: c.method, width: isWide ? 150 : 170 },
     { title: c.time, width: 60 },
     { title: c.person, width: 110 },

@@ -1,10 +1,9 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
 import { stageWords } from '@stennet/core/procedure';
 import { spreadsOf, type RunRecord, type Spread } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
-import { FONT, Line, Section, useInks } from '@/ui';
+import { ChartFrame, FONT, Line, Section, useInks } from '@/ui';
 import { text } from '../text';
 
 /** How far the measured values of a stage lie apart; a bolt that stands out is to be looked at again, no verdict. */
@@ -30,15 +29,14 @@ export function SpreadChart({ record }: { record: RunRecord }) {
 /** Drawn from a little below the lowest, so that a difference can be seen; the line below names the numbers. */
 function Bars({ spread }: { spread: Spread }) {
   const inks = useInks();
-  const [width, setWidth] = useState(0);
   const room = Math.max(spread.high - spread.low, Math.abs(spread.high) * 0.02);
   const from = spread.low - room * 0.5;
   const label = { color: inks.inkSoft, fontFamily: FONT, fontSize: 13 };
-  const step = Math.max(14, (width - 40) / spread.values.length);
   return (
-    <View role="img" aria-label={text.spreadLabel(spread.values.map((v) => `${v.bolt}: ${v.value}`).join(', '))} onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
-      {width === 0 ? null : (
-        <View aria-hidden>
+    <ChartFrame label={text.spreadLabel(spread.values.map((v) => `${v.bolt}: ${v.value}`).join(', '))}>
+      {(width) => {
+        const step = Math.max(14, (width - 40) / spread.values.length);
+        return (
           <BarChart
             data={spread.values.map((v) => ({ value: v.value - from, label: v.bolt, frontColor: spread.odd.includes(v.bolt) ? inks.warn : inks.brand, labelTextStyle: label }))}
             height={110}
@@ -54,8 +52,8 @@ function Bars({ spread }: { spread: Spread }) {
             disablePress
             disableScroll
           />
-        </View>
-      )}
-    </View>
+        );
+      }}
+    </ChartFrame>
   );
 }
