@@ -5,6 +5,8 @@ import type { OrderEntry } from '@stennet/core/order';
 import type { Sheet } from '@stennet/core/procedure';
 import type { RunEvent } from '@stennet/core/run';
 import type { Trace } from '@stennet/core/trace';
+import { storedBefore } from '@/platform/storage';
+import { noteStored } from './stored';
 
 /** What this device needs to lead a run without the server. */
 export type KeptRun = Omit<RunReply, 'events' | 'headHash'>;
@@ -69,8 +71,20 @@ interface Schema extends DBSchema {
 let opened: Promise<IDBPDatabase<Schema>> | undefined;
 
 export function database(): Promise<IDBPDatabase<Schema>> {
-  opened ??= openDB<Schema>('stennet', 5, {
+  opened ??= open().catch((error: unknown) => {
+    // A private window, or storage that is blocked: tried again at the next use.
+    opened = undefined;
+    noteStored({ is: 'refused' });
+    throw error;
+  });
+  return opened;
+}
+
+async function open(): Promise<IDBPDatabase<Schema>> {
+  return openDB<Schema>('stennet', 5, {
     async upgrade(db, from, _to, transaction) {
+      const before = from === 0 ? storedBefore() : null;
+      if (before !== null) noteStored({ is: 'cleared', unsent: before });
       if (from < 1) {
         db.createObjectStore('runs');
         db.createObjectStore('events');
@@ -96,7 +110,6 @@ export function database(): Promise<IDBPDatabase<Schema>> {
       opened = undefined;
     },
   });
-  return opened;
 }
 
 /** All events of a run, by hold and sequence. */

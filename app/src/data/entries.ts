@@ -42,7 +42,11 @@ export async function startEntries(me: Me): Promise<void> {
   if (!isListening) onBackOnline(() => void send());
   isListening = true;
   const range = IDBKeyRange.bound([me.person.id, me.shop.id], [me.person.id, me.shop.id, []]);
-  show(await (await database()).getAll('entries', range));
+  const left = await database().then(
+    (db) => db.getAll('entries', range),
+    () => [],
+  );
+  show(left);
   void send();
 }
 

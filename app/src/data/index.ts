@@ -30,6 +30,7 @@ export { sending, onSending, startSending, type Sending } from './outbox/sender'
 export { useSignedIn, SignedIn, type Account } from './account';
 export { useFollowUp } from './useFollowUp';
 export { useLibraryOnDevice } from './useLibraryOnDevice';
+export { noteStored, useStored } from './stored';
 export { useSending } from './useSending';
 export { useClocks, type ShownClock } from './clocks';
 export { useStatements, say } from './statements';

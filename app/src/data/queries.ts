@@ -29,9 +29,20 @@ export const persister = createAsyncStoragePersister({
   key: 'answers',
   throttleTime: 500,
   storage: {
-    getItem: async (key: string) => (await (await database()).get('answers', key)) ?? null,
-    setItem: async (key: string, value: string) => void (await (await database()).put('answers', value, key)),
-    removeItem: async (key: string) => (await database()).delete('answers', key),
+    // Where the device keeps nothing, the app goes on with what the server says.
+    getItem: (key: string) =>
+      database().then(
+        async (db) => (await db.get('answers', key)) ?? null,
+        () => null,
+      ),
+    setItem: (key: string, value: string) =>
+      database()
+        .then(async (db) => void (await db.put('answers', value, key)))
+        .catch(() => undefined),
+    removeItem: (key: string) =>
+      database()
+        .then((db) => db.delete('answers', key))
+        .catch(() => undefined),
   },
 });
 export const KEEP_MS = 7 * DAY_MS;

@@ -6,10 +6,11 @@ import { deviceId, deviceName } from '@/platform/device';
 import { newId } from '@/platform/ids';
 import { asAppError, call } from './api';
 import { noteClocks } from './clocks';
-import type { KeptRun } from './database';
+import { database, type KeptRun } from './database';
 import { isLive } from './stream';
 import { onLeaving } from './leaving';
-import { keepEvent, keepServerRun, readRun, waitingOf, type LocalRun } from './outbox/outbox';
+import { onCleared } from './stored';
+import { keepBack, keepEvent, keepServerRun, readRun, waitingOf, type LocalRun } from './outbox/outbox';
 import { noteConfirmed, onRunSent } from './outbox/sender';
 
 /** One run as this device knows it. */
@@ -60,6 +61,13 @@ class RunStore {
   /** Whoever writes here knows better than any word from elsewhere. */
   lookAgain(): void {
     if (this.loaded.status === 'ready' && !this.loaded.isMine && this.listeners.size > 0) void this.load();
+  }
+
+  /** The browser has cleared its storage under an open run: what the screen knows is stored again, and sent once more to be sure. */
+  async keepAgain(): Promise<void> {
+    if (this.loaded.status !== 'ready' || !this.loaded.isMine) return;
+    await keepBack(this.loaded.kept, this.loaded.state.events.toArray());
+    noteConfirmed();
   }
 
   /** @throws AppError what is wrong with it; nothing has changed then */
@@ -175,12 +183,19 @@ export function useRun(run: string, person: string): { loaded: Loaded; confirm: 
 
 /** Starting needs the server: it alone knows that no other device has begun on this joint. */
 export async function startRun(events: [EventOf<'started'>, ...EventOf<'variantAnswered'>[]], kept: KeptRun, device: string): Promise<void> {
+  // What this device cannot keep it should not lead.
+  await database().catch(() => {
+    throw new AppError('STORAGE_FAILED');
+  });
   const [{ run }] = events;
   const { refused } = await call('appendRunEvents', { run }, { deviceName: device, events });
   if (refused) throw new AppError(refused.code as AppError['code'], refused.params);
   await keepServerRun(kept, events);
 }
 
+onCleared(() => {
+  for (const store of stores.values()) void store.keepAgain();
+});
 onLeaving(() => {
   for (const store of stores.values()) store.dispose();
   stores.clear();

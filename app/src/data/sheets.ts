@@ -91,11 +91,15 @@ export function useSheetsAtHand(): { atHand: AtHand; noteSeen: (brief: SheetBrie
   const key = `sheets at hand of ${me.person.id} in ${me.shop.id}`;
   const { data } = useQuery({ queryKey: ['sheetsAtHand', key], queryFn: async () => atHandIn(await (await database()).get('answers', key)), staleTime: Infinity });
   const change = async (by: (was: AtHand) => AtHand): Promise<void> => {
-    const { store, done } = (await database()).transaction('answers', 'readwrite');
-    const next = by(atHandIn(await store.get(key)));
-    await store.put(JSON.stringify(next), key);
-    await done;
-    client.setQueryData(['sheetsAtHand', key], next);
+    try {
+      const { store, done } = (await database()).transaction('answers', 'readwrite');
+      const next = by(atHandIn(await store.get(key)));
+      await store.put(JSON.stringify(next), key);
+      await done;
+      client.setQueryData(['sheetsAtHand', key], next);
+    } catch {
+      // A device that keeps nothing says so on every screen.
+    }
   };
   return {
     atHand: data ?? NONE,

@@ -17,3 +17,18 @@ export function useStorage(): { isKept: boolean; isNearlyFull: boolean } | null 
   }, []);
   return storage;
 }
+
+/**
+ * Where the browser clears its storage when room gets short, cookies stay: this one tells the next start that there was something,
+ * and how much of it the server did not have. It holds a number and nothing else.
+ */
+const MARK = 'stennet_unsent';
+export function markStored(unsent: number): void {
+  document.cookie = `${MARK}=${unsent}; Max-Age=31536000; SameSite=Strict; Path=/`;
+}
+/** null: nothing was ever stored here, or it is a worker that asks, which has no cookies. */
+export function storedBefore(): number | null {
+  if (typeof document === 'undefined') return null;
+  const found = new RegExp(`(?:^|; )${MARK}=(\\d{1,9})(?:;|$)`).exec(document.cookie);
+  return found ? Number(found[1]) : null;
+}

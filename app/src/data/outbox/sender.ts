@@ -4,6 +4,7 @@ import { AppError } from '@stennet/core/errors';
 import type { RunEvent } from '@stennet/core/run';
 import { onBackOnline } from '@/platform/online';
 import { deviceName } from '@/platform/device';
+import { markStored, storedBefore } from '@/platform/storage';
 import { asAppError, call, callAs } from '../api';
 import { isUnseen } from '../bay';
 import { noteSignedOut, queryClient } from '../queries';
@@ -41,6 +42,7 @@ export function onRunSent(tell: (run: string) => void): () => void {
 }
 
 function set(next: Sending): void {
+  if (next.unsent !== current.unsent || storedBefore() === null) markStored(next.unsent);
   current = next;
   for (const tell of listeners) tell();
 }
@@ -63,7 +65,7 @@ export async function send(): Promise<void> {
   try {
     do {
       again = false;
-      for (const run of await runsToSend()) {
+      for (const run of await runsToSend().catch((): string[] => [])) {
         set({ ...current, state: 'sending' });
         state = worse(state, await tryRun(run));
       }

@@ -24,7 +24,7 @@ export const text = {
   device: 'This device',
   startsOffline: 'The app starts without the server here.',
   needsServer: 'The app cannot start without the server here yet. Open it once more with a connection; on an insecure address it never can.',
-  insecure: 'This address is not secure: the screen may go dark during a run, and the app does not start off-line.',
+  insecure: 'This address is not secure: the screen may go dark during a run, and the app does not start off-line. Everything else works, also while the network is away.',
   newVersion: 'A newer version is ready. Take it when no run is open.',
   takeVersion: 'Take the new version',
   lostTitle: 'There is nothing here',
@@ -65,6 +65,15 @@ export const text = {
   storageKept: 'The browser keeps what is stored here.',
   storageMay: 'The browser may clear what is stored here when room gets short. Send or save what waits before you leave it for long.',
   storageFull: 'The storage of this device is nearly full: confirmations may be refused. Free some room.',
+  storageRefused: 'This browser keeps nothing on this device',
+  storageRefusedText:
+    'A private window, or storage is blocked for this address. Everything can be looked at; what is confirmed is refused, because a crash would lose it. Open Stennet in an ordinary window.',
+  storageCleared: (n: number) =>
+    n === 0 ? 'The browser has cleared this device' : `The browser has cleared this device; ${n} ${n === 1 ? 'entry had' : 'entries had'} not been sent`,
+  storageNothingLost: 'Nothing was waiting: the server has everything, and it is loaded again as it is opened.',
+  storageLost: 'What stood on an open screen was stored again. For the rest look at the last fasteners of each open run: the server’s list may end before what your hands did.',
+  insecureTitle: 'This address is not secure',
+  seen: 'I have seen it',
 
   // first visit
   setupTitle: 'The first visit',

@@ -1,0 +1,27 @@
+import { useSyncExternalStore } from 'react';
+
+/** How this device's own storage stands. */
+export type Stored = { is: 'well' } | { is: 'refused' } | { is: 'cleared'; unsent: number };
+
+let stored: Stored = { is: 'well' };
+const listeners = new Set<() => void>();
+const afterClearing = new Set<() => void>();
+
+export function noteStored(next: Stored): void {
+  if (stored.is === next.is) return;
+  stored = next;
+  for (const tell of listeners) tell();
+  if (next.is === 'cleared') for (const act of afterClearing) act();
+}
+
+/** What is still in memory is put back. */
+export const onCleared = (act: () => void): void => void afterClearing.add(act);
+
+export const useStored = (): Stored =>
+  useSyncExternalStore(
+    (tell) => {
+      listeners.add(tell);
+      return () => listeners.delete(tell);
+    },
+    () => stored,
+  );
