@@ -6,7 +6,6 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
-import { pino } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { AppError } from '@stennet/core/errors';
 import { WRENCH_ADDRESS } from '@stennet/core/trace';
@@ -29,6 +28,7 @@ import { importRoutes } from './routes/importSheets';
 import { libraryRoutes } from './routes/library';
 import { printRoutes } from './routes/printSheet';
 import { partsListRoutes } from './routes/partsList';
+import { logger } from './http/log';
 import { photoRoutes } from './routes/photos';
 import { traceRoutes } from './routes/traces';
 import { sessionRoutes } from './routes/session';
@@ -49,7 +49,7 @@ export function createApp(options: AppOptions): Express {
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
   if (options.trustProxy) app.set('trust proxy', 'loopback');
-  app.use(pinoHttp({ logger: pino({ level: options.logLevel }), genReqId: requestId, serializers: { req: briefRequest, res: briefResponse } }));
+  app.use(pinoHttp({ logger: logger(options.logLevel), genReqId: requestId, serializers: { req: briefRequest, res: briefResponse } }));
   app.use(helmet({ contentSecurityPolicy: contentPolicy, strictTransportSecurity: false }));
   app.get('/api/health', async (_req, res) => {
     const up = await options.db.isUp();

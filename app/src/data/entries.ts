@@ -115,7 +115,7 @@ async function sendOne(kept: KeptEntry): Promise<void> {
     await taken(kept, version);
   } catch (error) {
     const { code, params } = asAppError(error);
-    if (['OFFLINE', 'INTERNAL', 'SIGN_IN_NEEDED'].includes(code)) throw error;
+    if (['OFFLINE', 'INTERNAL', 'DISK_FULL', 'SIGN_IN_NEEDED'].includes(code)) throw error;
     await putBack(kept, { ...kept, refused: { code, params } });
   }
 }

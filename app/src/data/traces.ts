@@ -27,7 +27,7 @@ export async function keepTrace(trace: Trace): Promise<string> {
 
 let isSending = false;
 /** Whoever is on cannot send now; the next sign-in or the next network does. */
-const LATER: readonly string[] = ['OFFLINE', 'SIGN_IN_NEEDED', 'FORBIDDEN', 'INTERNAL'];
+const LATER: readonly string[] = ['OFFLINE', 'SIGN_IN_NEEDED', 'FORBIDDEN', 'INTERNAL', 'DISK_FULL'];
 
 /** Goes out beside the entries, one after the other. */
 export async function sendTraces(): Promise<void> {

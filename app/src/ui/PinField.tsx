@@ -19,7 +19,7 @@ export function PinField({ label, value, onChange, isDigits = true }: Props) {
       secureTextEntry
       autoComplete="off"
       {...(isDigits ? { inputMode: 'numeric' as const, maxLength: 8 } : {})}
-      style={{ fontSize: 20 }}
+      style={{ fontSize: isDigits ? 20 : 17 }}
     />
   );
 }

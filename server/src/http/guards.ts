@@ -17,6 +17,11 @@ export const answerErrors: ErrorRequestHandler = (error: unknown, req, res, _nex
   res.status(statusOf[refusal.code]).json({ error: toWire(refusal) });
 };
 
+/** The database is starting, stopping, recovering or away: the app keeps what it has and tries again. */
+const AWAY = ['ECONNREFUSED', 'ECONNRESET', '57P01', '57P02', '57P03', '58030'];
+/** PostgreSQL's disk_full, and the system's own. */
+const NO_ROOM = ['53100', 'ENOSPC'];
+
 function refusalOf(error: unknown): AppError {
   if (error instanceof AppError) return error;
   const { type, code } = (error ?? {}) as { type?: string; code?: string };
@@ -25,7 +30,8 @@ function refusalOf(error: unknown): AppError {
     return new AppError('BAD_REQUEST');
   }
   if (error instanceof URIError) return new AppError('NOT_FOUND');
-  // The database is starting, stopping or away: the app keeps what it has and tries again.
-  if (code === 'ECONNREFUSED' || code === 'ECONNRESET' || code === '57P01' || code === '57P03') return new AppError('OFFLINE');
+  if (code && NO_ROOM.includes(code)) return new AppError('DISK_FULL');
+  if (code && AWAY.includes(code)) return new AppError('OFFLINE');
+  if (error instanceof Error && error.message.startsWith('Connection terminated')) return new AppError('OFFLINE');
   return new AppError('INTERNAL');
 }

@@ -13,6 +13,7 @@ export const statusOf: Record<ErrorCode, number> = {
   WRONG_PERSON: 403,
   OFFLINE: 503,
   INTERNAL: 500,
+  DISK_FULL: 507,
   STORAGE_FAILED: 507,
   RUN_UNKNOWN: 404,
   RUN_NOT_STARTED: 409,

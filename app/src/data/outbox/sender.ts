@@ -143,7 +143,7 @@ async function stillWaiting(run: string, waiting: RunEvent[]): Promise<RunEvent[
 
 /** What trying again cannot change. A missing network, a sign-in, another person's turn are not. */
 function isFinal(problem: AppError): boolean {
-  const passing: readonly string[] = [...NEEDS_PERSON, 'OFFLINE', 'INTERNAL', 'SIGN_IN_LIMITED', 'BAD_REQUEST', 'TOO_LARGE', 'NOT_FOUND', 'WRONG_ORIGIN'];
+  const passing: readonly string[] = [...NEEDS_PERSON, 'OFFLINE', 'INTERNAL', 'DISK_FULL', 'SIGN_IN_LIMITED', 'BAD_REQUEST', 'TOO_LARGE', 'NOT_FOUND', 'WRONG_ORIGIN'];
   return !passing.includes(problem.code);
 }
 

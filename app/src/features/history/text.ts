@@ -26,7 +26,7 @@ export const text = {
   sheetLine: (title: string, revision: string) => `${title}, rev ${revision}`,
   states: { open: 'in work', paused: 'paused', finished: 'finished' },
   signing: { open: 'not signed', wantsSecond: 'waits for the second signature', signed: 'signed' },
-  use: (n: number, from: string, to: string) => `${n} pulls with it, ${from === to ? from : `${from} to ${to}`}`,
+  use: (n: number, from: string, to: string) => `${n} ${n === 1 ? 'pull' : 'pulls'} with it, ${from === to ? from : `${from} to ${to}`}`,
   ratio: (percent: string) => `readings ${percent} of what was aimed at`,
   more: 'Show more',
   recall: 'List of whom to call',
