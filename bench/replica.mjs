@@ -20,6 +20,7 @@ export async function measureReplica(primaryUrl, replicaUrl, urls, replica) {
   const copy = new pg.Client({ connectionString: Object.assign(new URL(urls.admin), { port: new URL(replica).port }).href });
   await Promise.all([admin.connect(), copy.connect()]);
   await admin.query('create table bench_lag (n integer)');
+  while ((await copy.query("select to_regclass('bench_lag') as made")).rows[0].made === null) await new Promise((resolve) => setTimeout(resolve, 20));
   const lags = [];
   for (let n = 0; n < WRITTEN; n += 1) {
     await admin.query('insert into bench_lag values ($1)', [n]);
