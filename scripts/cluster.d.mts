@@ -15,6 +15,7 @@ export interface Urls {
   owner: string;
   app: string;
 }
+export function freePort(): Promise<number>;
 export function clusterIn(home: string | undefined): Cluster;
 export function dataHome(): string;
 export function postgresProgram(name: string): string | undefined;

@@ -90,7 +90,7 @@ function run(name, args, { env = {}, ok = false } = {}) {
   return result;
 }
 
-const freePort = () =>
+export const freePort = () =>
   new Promise((resolve, reject) => {
     const s = net.createServer();
     s.once('error', reject);

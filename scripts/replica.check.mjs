@@ -2,11 +2,10 @@
 import assert from 'node:assert/strict';
 import { spawn } from 'node:child_process';
 import fs from 'node:fs';
-import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import pg from 'pg';
-import { clusterIn, keyFolder } from './cluster.mjs';
+import { clusterIn, freePort, keyFolder } from './cluster.mjs';
 import { root } from './install.mjs';
 import { healthy, node } from './serving.mjs';
 
@@ -17,14 +16,6 @@ fs.chmodSync(home, 0o755);
 const cluster = clusterIn(home);
 let replica;
 let server;
-const freePort = () =>
-  new Promise((resolve) => {
-    const s = net.createServer();
-    s.listen(0, '127.0.0.1', () => {
-      const { port } = s.address();
-      s.close(() => resolve(port));
-    });
-  });
 const soon = async (what, is) => {
   for (let i = 0; i < 200; i += 1) {
     if (await is()) return;

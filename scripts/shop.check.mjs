@@ -3,21 +3,13 @@ import assert from 'node:assert/strict';
 import { spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
-import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
+import { freePort } from './cluster.mjs';
 import { root } from './install.mjs';
 
 const home = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-shop-'));
 fs.chmodSync(home, 0o755);
-const freePort = () =>
-  new Promise((resolve) => {
-    const s = net.createServer();
-    s.listen(0, '127.0.0.1', () => {
-      const { port } = s.address();
-      s.close(() => resolve(port));
-    });
-  });
 const port = await freePort();
 const url = `http://127.0.0.1:${port}`;
 

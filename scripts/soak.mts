@@ -4,7 +4,6 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
-import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import pg from 'pg';
@@ -13,7 +12,7 @@ import type { Wrench } from '../core/src/quantity/index.ts';
 import { canonicalJson, firstBreak, sha256Hex } from '../core/src/record/index.ts';
 import { replay, type RunEvent } from '../core/src/run/index.ts';
 import { headSheet, Technician } from '../core/src/testing/index.ts';
-import { clusterIn, keyFolder } from './cluster.mjs';
+import { clusterIn, freePort, keyFolder } from './cluster.mjs';
 
 const isShort = process.argv.includes('--short');
 const GOAL = isShort ? { pulls: 500, kills: 4, databaseKills: 1, cuts: 4, takeOvers: 3 } : { pulls: 10_000, kills: 20, databaseKills: 5, cuts: 20, takeOvers: 10 };
@@ -33,15 +32,6 @@ const keptAside = new Set<string>();
 const runs = new Set<string>();
 let isOver = false;
 const sleep = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const s = net.createServer();
-    s.listen(0, '127.0.0.1', () => {
-      const { port } = s.address() as net.AddressInfo;
-      s.close(() => resolve(port));
-    });
-  });
-
 class Server {
   private process: ChildProcess | undefined;
   constructor(

@@ -20,7 +20,7 @@ export { letEntryGo, ofKind, saveEntry, startEntries, useEntries, type Change, t
 export { photoPath, shrinkPhoto } from './photos';
 export { keepTrace, useTraces } from './traces';
 export { useTraceLooks } from './traceLooks';
-export { useWrenchLink, type WrenchLink } from './wrench';
+export { useWrenchLink, type HeardWrench, type WrenchLink } from './wrench';
 export { useKeptForm } from './useKeptForm';
 export { formatterOf, makeShop, signIn, signOut, switchPerson, switchShop } from './session';
 export { enrolHere, leaveBay, useEnrolled, useUnverified, type Enrolled } from './bay';

@@ -18,6 +18,13 @@ export interface WrenchLink {
   missed: WrenchPull | null;
 }
 
+export interface HeardWrench {
+  link: WrenchLink;
+  listen: (on: boolean) => void;
+  /** What it did last was kept or thrown away. */
+  done: () => void;
+}
+
 const OFF: WrenchLink = { state: 'off', name: null, simulated: false, pull: null, missed: null };
 const LOOKING: WrenchLink = { ...OFF, state: 'looking' };
 
@@ -25,7 +32,7 @@ const LOOKING: WrenchLink = { ...OFF, state: 'looking' };
  * The digital wrench on this device, heard only while `inUse`. Nothing is recorded by it: what it read waits for a confirmation.
  * A connection that is lost is tried again by the browser; what it read before stays on the screen.
  */
-export function useWrenchLink(inUse: boolean): { link: WrenchLink; listen: (on: boolean) => void; done: () => void } {
+export function useWrenchLink(inUse: boolean): HeardWrench {
   const { listens } = useKept(HERE);
   const [link, setLink] = useState(LOOKING);
   const isHeard = inUse && listens;

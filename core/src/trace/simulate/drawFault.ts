@@ -35,7 +35,7 @@ export interface DrawnPull {
  * The order of the draws is part of the definition: the same seed gives the same pull everywhere.
  */
 export function drawFault(is: TraceClass, joint: MadeUpJoint, mode: PullMode, random: Random, hard = 0): DrawnPull {
-  const { between, normal, share } = random;
+  const { between, normal } = random;
   const pull: DrawnPull = {
     is,
     mode,
@@ -53,8 +53,13 @@ export function drawFault(is: TraceClass, joint: MadeUpJoint, mode: PullMode, ra
     torqueNoiseNm: 0.004 * joint.torqueTargetNm,
     driftDegPerS: between(-0.05, 0.05),
   };
+  return { ...pull, ...faults(pull, joint, random, hard)[is]() };
+}
+
+/** What each fault changes in a bolt; drawn when it is asked for. */
+function faults(pull: DrawnPull, joint: MadeUpJoint, { between, share }: Random, hard: number): Record<TraceClass, () => Partial<DrawnPull>> {
   const grade = (severe: number, mild: number): number => severe + (mild - severe) * Math.min(1, Math.max(0, share() * (1 - hard) + hard));
-  const FAULTS: Record<TraceClass, () => Partial<DrawnPull>> = {
+  return {
     ok: () => ({}),
     cross_thread: () => {
       const crossed = { startDeg: between(40, 120), slope: grade(0.34, 0.12), maxRatio: grade(1.1, 0.5), wave: between(0.06, 0.15), periodDeg: between(40, 90) };
@@ -88,5 +93,4 @@ export function drawFault(is: TraceClass, joint: MadeUpJoint, mode: PullMode, ra
       return isCreep ? { creep } : { slips: slips.sort((a, b) => a.progress - b.progress || a.deg - b.deg) };
     },
   };
-  return { ...pull, ...FAULTS[is]() };
 }

@@ -18,45 +18,19 @@ export function madeUpBolt(joint: MadeUpJoint, pull: DrawnPull): MadeUpBolt {
   const factor = threadFactor + (pull.muHead * joint.bearingDiameterMm) / 2;
   const rate = joint.clampRateNPerDeg * pull.stiffnessRatio;
   const yieldN = joint.yieldForceN * pull.yieldRatio;
-  const soft = 0.08 * yieldN;
   const targetN = (mode: DrawnPull['mode']): number => (mode === 'torque' ? (joint.torqueTargetNm * 1000) / joint.torqueFactorMm : yieldN);
-  const { liquid, bottom, crossed, strip } = pull;
+  const { liquid, bottom } = pull;
   const liquidDeg = liquid ? pull.contactDeg - liquid.beforeDeg : Infinity;
   const liquidRate = liquid ? (liquid.nmAt40 * 1000) / threadFactor / (40 * liquid.tauS) : 0;
   let liquidN = 0;
+  const clampN = clampOf(pull, { rate, yieldN, targetN: targetN(pull.mode) });
+  const crossedNm = crossedOf(pull, joint);
 
-  const stripped = (elastic: number): number | null => {
-    if (!strip) return null;
-    const most = strip.ratio * targetN(pull.mode);
-    const begins = 0.8 * most;
-    if (elastic <= begins) return null;
-    const past = (elastic - begins) / rate;
-    const rounding = (2 * (most - begins)) / rate;
-    const force = past < rounding ? begins + rate * (past - (past * past) / (2 * rounding)) : most - ((past - rounding) * most) / strip.fallDeg;
-    return Math.max(force, 0.25 * most);
-  };
-  const clampN = (nutDeg: number): number => {
-    const x = nutDeg - pull.contactDeg;
-    if (x <= 0) return 0;
-    const elastic = rate * (x < pull.alignDeg ? (x * x) / (2 * pull.alignDeg) : x - pull.alignDeg / 2);
-    const torn = stripped(elastic);
-    if (torn !== null) return torn;
-    if (elastic <= yieldN) return elastic;
-    const over = elastic - yieldN;
-    return yieldN + (1 - pull.hardening) * soft * (1 - Math.exp(-over / soft)) + pull.hardening * over;
-  };
   const bottomDeg = !bottom
     ? Infinity
     : bottom.beforeSeat
       ? pull.contactDeg - bottom.earlyDeg
       : pull.contactDeg + pull.alignDeg / 2 + (bottom.forceRatio * targetN('torque')) / rate;
-  const crossedNm = (nutDeg: number): number => {
-    if (!crossed || nutDeg <= crossed.startDeg) return 0;
-    const y = nutDeg - crossed.startDeg;
-    const slope = crossed.slope * joint.gradientNmPerDeg * y;
-    const capped = crossed.seats ? Math.min(slope, 0.45 * crossed.maxRatio * joint.torqueTargetNm) : slope;
-    return capped * (1 + crossed.wave * Math.sin((2 * Math.PI * y) / crossed.periodDeg));
-  };
   return {
     clampN,
     resistNm: (nutDeg, advanceDeg) => {
@@ -76,5 +50,42 @@ export function madeUpBolt(joint: MadeUpJoint, pull: DrawnPull): MadeUpBolt {
       if (nutDeg > liquidDeg) liquidN += liquidRate * advanceDeg;
       liquidN *= Math.exp(-STEP_S / liquid.tauS);
     },
+  };
+}
+
+/** Clamp force in N by nut angle: alignment, the elastic part, yield; a thread that gives way falls after its most. */
+function clampOf(pull: DrawnPull, { rate, yieldN, targetN }: { rate: number; yieldN: number; targetN: number }): (nutDeg: number) => number {
+  const { strip } = pull;
+  const soft = 0.08 * yieldN;
+  const stripped = (elastic: number): number | null => {
+    if (!strip) return null;
+    const most = strip.ratio * targetN;
+    const begins = 0.8 * most;
+    if (elastic <= begins) return null;
+    const past = (elastic - begins) / rate;
+    const rounding = (2 * (most - begins)) / rate;
+    const force = past < rounding ? begins + rate * (past - (past * past) / (2 * rounding)) : most - ((past - rounding) * most) / strip.fallDeg;
+    return Math.max(force, 0.25 * most);
+  };
+  return (nutDeg) => {
+    const x = nutDeg - pull.contactDeg;
+    if (x <= 0) return 0;
+    const elastic = rate * (x < pull.alignDeg ? (x * x) / (2 * pull.alignDeg) : x - pull.alignDeg / 2);
+    const torn = stripped(elastic);
+    if (torn !== null) return torn;
+    if (elastic <= yieldN) return elastic;
+    const over = elastic - yieldN;
+    return yieldN + (1 - pull.hardening) * soft * (1 - Math.exp(-over / soft)) + pull.hardening * over;
+  };
+}
+
+/** Torque in N·m that a crossed thread adds. */
+function crossedOf({ crossed }: DrawnPull, joint: MadeUpJoint): (nutDeg: number) => number {
+  return (nutDeg) => {
+    if (!crossed || nutDeg <= crossed.startDeg) return 0;
+    const y = nutDeg - crossed.startDeg;
+    const slope = crossed.slope * joint.gradientNmPerDeg * y;
+    const capped = crossed.seats ? Math.min(slope, 0.45 * crossed.maxRatio * joint.torqueTargetNm) : slope;
+    return capped * (1 + crossed.wave * Math.sin((2 * Math.PI * y) / crossed.periodDeg));
   };
 }

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { units } from '@stennet/core/quantity';
 import { methodsFor, next, type Next, type PullNext, type RunState } from '@stennet/core/run';
+import { useWrenchLink, type HeardWrench } from '@/data';
 import type { RunView } from '@/data/runs';
 import { letGo } from '@/platform/keys';
 import { BigButton, lostOf, useInks } from '@/ui';
@@ -55,6 +56,8 @@ export function Panel({ view, acts, due, seat, onSeat, onLock }: PanelProps) {
     onSeat(null);
     setMode('main');
   };
+  // Above the panels: what the wrench did is still there after a look at another one.
+  const wrench = useWrenchLink(due.kind === 'pull' && due.tool.method === 'digital');
   const isLost = lostOf(useRunPlace().entries).length > 0;
   // Something that fell stops everything; what is done already can still be taken back or finished later.
   if (isLost && due.kind !== 'done') return <LostInRun />;
@@ -83,7 +86,7 @@ export function Panel({ view, acts, due, seat, onSeat, onLock }: PanelProps) {
       ) : (
         // From pull to pull the panel stays and only its words change; every other panel begins anew.
         <Fragment key={due.kind === 'pull' && mode === 'main' ? 'pull' : step}>
-          <Current view={view} acts={acts} due={due} mode={mode} setMode={setMode} />
+          <Current view={view} acts={acts} due={due} wrench={wrench} mode={mode} setMode={setMode} />
         </Fragment>
       )}
       {mode === 'main' && due.kind !== 'done' ? <BigButton text={text.more} look="quiet" size="desk" onPress={() => setMode('more')} /> : null}
@@ -91,7 +94,16 @@ export function Panel({ view, acts, due, seat, onSeat, onLock }: PanelProps) {
   );
 }
 
-function Current({ view, acts, due, mode, setMode }: { view: RunView; acts: Acts; due: Next; mode: Mode; setMode: (m: Mode) => void }) {
+interface CurrentProps {
+  view: RunView;
+  acts: Acts;
+  due: Next;
+  wrench: HeardWrench;
+  mode: Mode;
+  setMode: (mode: Mode) => void;
+}
+
+function Current({ view, acts, due, wrench, mode, setMode }: CurrentProps) {
   const { state } = view;
   const close = (): void => setMode('main');
   const onGoBack = (): void => setMode('goBack');
@@ -110,7 +122,16 @@ function Current({ view, acts, due, mode, setMode }: { view: RunView; acts: Acts
   switch (due.kind) {
     case 'pull':
       return (
-        <PullPanel due={due} state={state} acts={acts} onGoBack={onGoBack} onWrong={() => setMode('wrong')} onReading={() => setMode('reading')} onTool={() => setMode('tool')} />
+        <PullPanel
+          due={due}
+          state={state}
+          acts={acts}
+          wrench={wrench}
+          onGoBack={onGoBack}
+          onWrong={() => setMode('wrong')}
+          onReading={() => setMode('reading')}
+          onTool={() => setMode('tool')}
+        />
       );
     case 'fit':
       return <FitPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;

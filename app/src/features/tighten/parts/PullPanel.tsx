@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import { flatsOf, turnDial } from '@stennet/core/drawing';
 import { groupOfSeat } from '@stennet/core/procedure';
 import { openTogether, type Outcome, type PullNext, type RunState } from '@stennet/core/run';
-import { useSignedIn, useWrenchLink } from '@/data';
+import { useSignedIn, type HeardWrench } from '@/data';
 import { now } from '@/platform/clock';
 import { useHands } from '@/platform/hands';
 import { useKeys } from '@/platform/keys';
@@ -24,13 +24,15 @@ interface Props {
   due: PullNext;
   state: RunState;
   acts: Acts;
+  /** The digital wrench, where one is in use. */
+  wrench: HeardWrench;
   onGoBack: () => void;
   onWrong: () => void;
   onReading: () => void;
   onTool: () => void;
 }
 
-export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTool }: Props) {
+export function PullPanel({ due, state, acts, wrench, onGoBack, onWrong, onReading, onTool }: Props) {
   const { me, format } = useSignedIn();
   const hands = useHands(me.person.id);
   const seen = useSeenSheet(state.sheet);
@@ -44,7 +46,6 @@ export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTo
   const second = due.outcomes[1];
   const isSettling = second !== undefined;
   const mustRead = due.task.action === 'stretch';
-  const wrench = useWrenchLink(due.tool.method === 'digital');
 
   const say = (outcome: Outcome): void => {
     const how = press(true);
@@ -65,7 +66,7 @@ export function PullPanel({ due, state, acts, onGoBack, onWrong, onReading, onTo
   );
 
   if (minutes !== null && wentOnAt !== step) return <AwayPanel due={due} state={state} acts={acts} minutes={minutes} onGoOn={() => setWentOnAt(step)} />;
-  if (wrench.link.pull) return <WrenchPanel due={due} acts={acts} link={wrench.link} pull={wrench.link.pull} onDone={wrench.done} onTool={onTool} />;
+  if (wrench.link.pull) return <WrenchPanel key={wrench.link.pull.id} due={due} acts={acts} link={wrench.link} pull={wrench.link.pull} onDone={wrench.done} onTool={onTool} />;
   if (asking) return <AskBack due={due} asking={asking} onNo={() => setAsked(null)} onYes={(looked) => void acts.pull(due, asking.outcome, looked ? { looked: true } : {})} />;
   return (
     <View style={styles.panel}>

@@ -7,6 +7,7 @@ import { keepTrace, useSignedIn, type WrenchLink } from '@/data';
 import { useKeys } from '@/platform/keys';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
+import { usePress } from '../hooks/usePress';
 import { wrenchName } from '../say';
 import { boltName, text } from '../text';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
@@ -41,13 +42,15 @@ interface Props {
 export function WrenchPanel({ due, acts, link, pull, onDone, onTool }: Props) {
   const { format } = useSignedIn();
   const [isKeeping, setKeeping] = useState(false);
+  const press = usePress(0);
   const read = readingOf(due, pull);
   const set = due.tool.wrench;
   const isOther = Boolean(set && pull.trace.wrench !== set.name);
   const bolt = boltName(due.fastener);
   const said = read ? (read.unit === 'deg' ? format.angle(read.value) : format.quantity(read, 1).text) : '';
   const keep = async (outcome: Outcome): Promise<void> => {
-    if (!read || isOther || isKeeping) return;
+    // A pedal pressed just when it appeared was meant for the panel before.
+    if (!read || isOther || isKeeping || press(false) === 'ignore') return;
     setKeeping(true);
     // On disk before the pull that names it; where it cannot be kept the value counts all the same.
     const trace = await keepTrace(pull.trace).catch(() => null);
@@ -56,7 +59,8 @@ export function WrenchPanel({ due, acts, link, pull, onDone, onTool }: Props) {
     if (done) onDone();
   };
   const [first = 'clicked', second] = due.outcomes.filter((o) => o !== 'noClick');
-  useKeys({ Escape: onDone, ...(read && !isOther && !second ? { Enter: () => void keep(first) } : {}) });
+  const main = (): void => void keep(first);
+  useKeys({ Escape: onDone, Enter: main, ' ': main, PageDown: main, ...(second ? { PageUp: () => void keep(second) } : {}) });
   const value = read ? format.inHand(read, 1) : null;
   return (
     <View role="status" aria-live="assertive" style={{ gap: 12 }}>
