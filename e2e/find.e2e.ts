@@ -66,12 +66,8 @@ test('what is pinned is one person’s in one shop, and leaves the device at sig
   await expect(t.page.getByText('Halden Quay Motor Works', { exact: true })).toBeVisible();
   await find();
   await expect(pinned).toBeVisible();
-  await account();
-  await t.button('Sign out').click();
-  await t.page.getByRole('textbox', { name: 'Name' }).fill('Ines Corte');
-  await t.page.getByRole('textbox', { name: 'Password' }).fill('witness-mark');
-  await t.button('Sign in').click();
-  await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await t.signOut();
+  await t.signInAgain('Ines Corte');
   await find();
   await expect(pinned).toHaveCount(0);
 });

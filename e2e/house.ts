@@ -119,8 +119,8 @@ export class Technician {
   }
 
   async signInAgain(name: string): Promise<void> {
-    await this.page.getByRole('textbox', { name: 'Name' }).fill(name);
-    await this.page.getByRole('textbox', { name: 'Password' }).fill('witness-mark');
+    await this.page.getByRole('textbox', { name: 'Name', exact: true }).fill(name);
+    await this.page.getByRole('textbox', { name: 'Password', exact: true }).fill('witness-mark');
     await this.button('Sign in').click();
     await expect(this.page.getByRole('heading', { name: 'Today' })).toBeVisible();
   }

@@ -25,7 +25,10 @@ export const catalogue = {
   WRONG_PERSON: entry('These entries were made by another person.', 'That person signs in to send them; they are kept until then.'),
   OFFLINE: entry('The server cannot be reached.', 'Go on: what you confirm is kept on this device and sent later.'),
   INTERNAL: entry('Something went wrong on the server.', 'Try again. If it stays, note the time and tell whoever runs the server.'),
-  DISK_FULL: entry('The server’s disk is full: it takes nothing more.', 'Go on: what you confirm is kept on this device and sent when there is room. Tell whoever runs the server.'),
+  DISK_FULL: entry(
+    'The server’s disk is full: it takes nothing more.',
+    'Go on: what you confirm is kept on this device and sent when there is room. Tell whoever runs the server.',
+  ),
   STORAGE_FAILED: entry('This device could not keep the last entry, so it was not taken.', 'Free some storage or leave private browsing, then confirm it again.'),
 
   // the run's list of events
