@@ -10,7 +10,7 @@ async function toFirstWrench(t: Technician): Promise<void> {
   await expect(t.page.getByText('Wrench 4, digital was in calibration until')).toBeVisible();
 }
 
-test('an overdue wrench is taken with the lead’s PIN, and the record names who allowed it', async ({ technician: t, house }) => {
+test('an overdue wrench is taken with the lead’s PIN, and the record names who allowed it', { tag: '@phone' }, async ({ technician: t, house }) => {
   await t.signIn();
   await toFirstWrench(t);
   await t.tap('Ask the lead: Wrench 4, digital');
@@ -32,7 +32,7 @@ test('an overdue wrench is taken with the lead’s PIN, and the record names who
   await expect(t.page.getByText(/Ines Corte allowed: wrench/)).toBeVisible();
 });
 
-test('with the lead away it goes on, waits for them on their own device, and their word is taken in', { tag: '@phone' }, async ({ technician: t, browser }) => {
+test('with the lead away it goes on, waits for them on their own device, and their word is taken in', { tag: ['@phone', '@sample'] }, async ({ technician: t, browser }) => {
   await t.signIn();
   await toFirstWrench(t);
   await t.tap('Ask the lead: Wrench 4, digital');
@@ -62,7 +62,7 @@ test('with the lead away it goes on, waits for them on their own device, and the
   expect(order?.asks).toBe(0);
 });
 
-test('used bolts against the sheet stop until the lead allows them in writing', { tag: '@phone' }, async ({ technician: t, house }) => {
+test('used bolts against the sheet stop until the lead allows them in writing', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.openOrder('2417');
   await t.button('Tighten cylinder head').click();
@@ -78,7 +78,7 @@ test('used bolts against the sheet stop until the lead allows them in writing', 
   expect((await house.events()).map((e) => e.type)).toContain('used');
 });
 
-test('a crowfoot changes what the scale must say, and is drawn as it stands', { tag: '@phone' }, async ({ technician: t, house }) => {
+test('a crowfoot changes what the scale must say, and is drawn as it stands', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await toFirstWrench(t);
   await t.tap('With a crowfoot or offset');

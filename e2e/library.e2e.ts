@@ -73,7 +73,7 @@ test('off-line the whole library is searched on the device, also sheets that wer
   await expect(t.page.getByRole('heading', { name: 'Stages' })).toBeVisible();
 });
 
-test('by the vehicle’s number: too short and wrong letters are refused, a vehicle that was here narrows the list', async ({ technician: t }) => {
+test('by the vehicle’s number: too short and wrong letters are refused, a vehicle that was here narrows the list', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
   await t.signIn();
   await t.button('Find a sheet').click();
   const box = t.page.getByRole('searchbox');
@@ -88,22 +88,26 @@ test('by the vehicle’s number: too short and wrong letters are refused, a vehi
   await expect(t.page.getByRole('link', { name: 'Open Cylinder head, Brenna 2.0, rev C' })).toBeVisible();
 });
 
-test('a look-alike is told apart before the start: the other sheet is taken, and what was seen stands in the record', async ({ technician: t, house }) => {
-  await t.signIn();
-  await t.openOrder('2417');
-  await t.button('Tighten cylinder head').click();
-  await expect(t.button('Start tightening')).toBeDisabled();
-  await t.choose('radio', '12-point head, M11');
-  await expect(t.page.getByRole('alert')).toContainText('That is “Cylinder head, Brenna 2.0');
-  await expect(t.button('Start tightening')).toBeDisabled();
-  await t.button('Take that sheet for this joint').click();
-  await expect(t.page.getByText('The vehicle was built outside this sheet’s dates')).toBeVisible();
-  await t.button('Start tightening').click();
-  await expect.poll(async () => (await house.events()).map((e) => e.type)).toEqual(['started', 'variantAnswered']);
-  const [started, answered] = await house.events();
-  expect(started?.payload).toMatchObject({ sheet: 'brenna-2-0-head-early' });
-  expect(answered?.payload).toEqual({ question: 'Which bolt is in your hand?', answer: '12-point head, M11' });
-});
+test(
+  'a look-alike is told apart before the start: the other sheet is taken, and what was seen stands in the record',
+  { tag: ['@phone', '@sample'] },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.openOrder('2417');
+    await t.button('Tighten cylinder head').click();
+    await expect(t.button('Start tightening')).toBeDisabled();
+    await t.choose('radio', '12-point head, M11');
+    await expect(t.page.getByRole('alert')).toContainText('That is “Cylinder head, Brenna 2.0');
+    await expect(t.button('Start tightening')).toBeDisabled();
+    await t.button('Take that sheet for this joint').click();
+    await expect(t.page.getByText('The vehicle was built outside this sheet’s dates')).toBeVisible();
+    await t.button('Start tightening').click();
+    await expect.poll(async () => (await house.events()).map((e) => e.type)).toEqual(['started', 'variantAnswered']);
+    const [started, answered] = await house.events();
+    expect(started?.payload).toMatchObject({ sheet: 'brenna-2-0-head-early' });
+    expect(answered?.payload).toEqual({ question: 'Which bolt is in your hand?', answer: '12-point head, M11' });
+  },
+);
 
 test.describe(() => {
   // Before the app's own store of screens is filled.

@@ -29,7 +29,7 @@ test('a first torque that did not turn is looked at before it counts', async ({ 
   await expect(t.page.getByText('2nd of 10')).toBeVisible();
 });
 
-test('going back asks what happened to the bolt: not turned is asked again, turned is corrected', async ({ technician: t }) => {
+test('going back asks what happened to the bolt: not turned is asked again, turned is corrected', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
   await t.signIn();
   await t.startHead();
   await t.settle();

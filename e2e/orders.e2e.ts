@@ -42,7 +42,7 @@ test('an adviser opens a repair order, and a job comes with the sheets for its e
   await expect(t.button('Add this job')).toBeEnabled();
 });
 
-test('looked at first, notes, people, a part out of the house, something put in: and what blocks the order says so', { tag: '@phone' }, async ({ technician: t }) => {
+test('looked at first, notes, people, a part out of the house, something put in: and what blocks the order says so', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
   await t.signIn();
   await t.openOrder('2430');
   await t.button('Write down what was found').click();
@@ -78,7 +78,7 @@ test('looked at first, notes, people, a part out of the house, something put in:
   await expect(t.page.getByText('Rag in the bell housing')).toHaveCount(0);
 });
 
-test('two who write at the same time: nothing is written over silently', { tag: '@phone' }, async ({ technician: t, house, browser }) => {
+test('two who write at the same time: nothing is written over silently', { tag: ['@phone', '@sample'] }, async ({ technician: t, house, browser }) => {
   await t.signIn();
   await t.openOrder('2417');
   const other = await browser.newPage();
@@ -98,7 +98,7 @@ test('two who write at the same time: nothing is written over silently', { tag: 
   await other.close();
 });
 
-test('what is written without a network stays on the device and goes out afterwards, a photo too', { tag: '@phone' }, async ({ technician: t, house, context }) => {
+test('what is written without a network stays on the device and goes out afterwards, a photo too', { tag: ['@phone', '@sample'] }, async ({ technician: t, house, context }) => {
   await t.signIn();
   await t.openOrder('2417');
   await expect(t.page.getByText('Two studs at the turbo heat shield')).toBeVisible();

@@ -2,7 +2,7 @@ import { replay, type RunEvent } from '@stennet/core/run';
 import { headSheet } from '@stennet/core/testing';
 import { expect, test } from './house';
 
-test('a technician tightens ten bolts and finds every tightened value on the repair order', async ({ technician: t, house }) => {
+test('a technician tightens ten bolts and finds every tightened value on the repair order', { tag: '@phone' }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.openOrder('2417');
   await t.button('Tighten cylinder head').click();

@@ -55,7 +55,7 @@ async function startOn(t: Technician, sheet: Sheet, part?: string): Promise<void
 }
 
 for (const sheet of sheets.filter((s) => s.status === 'approved')) {
-  const tag = IN_THE_SHORT_RUN.has(sheet.id) ? ['@phone'] : ['@all'];
+  const tag = IN_THE_SHORT_RUN.has(sheet.id) ? ['@phone', '@sample'] : ['@all'];
   test(`${sheet.id} ${sheet.revision}, by taps alone, to its end`, { tag }, async ({ technician: t, house }) => {
     test.slow();
     await giveJoint(house, sheet);
@@ -72,7 +72,7 @@ for (const sheet of sheets.filter((s) => s.status === 'approved')) {
   });
 }
 
-test('two hands on the bar: several at once, said so on the record, and “it was another one”', { tag: '@phone' }, async ({ technician: t, house }) => {
+test('two hands on the bar: several at once, said so on the record, and “it was another one”', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.startHead();
   await t.more('Several at once');
@@ -98,49 +98,53 @@ test('two hands on the bar: several at once, said so on the record, and “it wa
   await expect(t.page.getByText('confirmed together').first()).toBeVisible();
 });
 
-test('“did I do this one?”: what happened to it, put right, pulled once more, eased besides, left out by the lead', { tag: '@phone' }, async ({ technician: t, house }) => {
-  await t.signIn();
-  await t.startHead();
-  await t.pulls('It turned', 4);
-  await t.more('Did I do this one?');
-  await t.page.getByRole('radio', { name: 'bolt 2' }).click();
-  await expect(t.page.getByRole('heading', { name: 'What happened to bolt 2' })).toBeVisible();
-  await expect(t.page.getByText('Done in this pass.')).toBeVisible();
-  await t.button('Correct the last one').click();
-  await t.pull('It was not turned: ask again');
-  await expect(t.page.getByText('2nd of 10')).toBeVisible();
-  await t.pull('It turned');
-  await t.more('Did I do this one?');
-  await t.page.getByRole('radio', { name: 'bolt 3' }).click();
-  await t.button('I did something besides').click();
-  await t.pull('Eased');
-  await expect(t.page.getByText('3rd of 10')).toBeVisible();
-  await t.pull('It turned');
-  await t.more('Did I do this one?');
-  await t.page.getByRole('radio', { name: 'bolt 9' }).click();
-  await t.button('Leave it out: ask the lead').click();
-  await t.field('Why', 'Its thread waits for an insert.');
-  await t.field('PIN of Ines Corte', '2580');
-  await t.pull('Allow it');
-  await t.pulls('It turned', 5);
-  await expect(t.page.getByText('2nd time round', { exact: false })).toBeVisible();
-  // A round of their own, with the value they used: one entry for all that are in.
-  await t.more('A whole round besides the sheet');
-  await t.pull('Tightened by torque');
-  await t.page.getByRole('textbox').fill('31,5');
-  await t.pull('Record it');
-  await expect(t.page.getByText('2nd time round', { exact: false })).toBeVisible();
-  await t.expectSaved();
-  const events = await house.events();
-  expect(events.filter((e) => e.type === 'corrected')).toHaveLength(1);
-  expect(events.flatMap((e) => (e.type === 'added' ? [[e.payload.action, e.payload.fasteners.length, e.payload.value?.value]] : []))).toEqual([
-    ['loosen', 1, undefined],
-    ['torque', 9, 31.5],
-  ]);
-  expect(events.flatMap((e) => (e.type === 'used' ? [e.payload.statement.kind] : []))).toEqual(['leaveOut']);
-});
+test(
+  '“did I do this one?”: what happened to it, put right, pulled once more, eased besides, left out by the lead',
+  { tag: ['@phone', '@sample'] },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.startHead();
+    await t.pulls('It turned', 4);
+    await t.more('Did I do this one?');
+    await t.page.getByRole('radio', { name: 'bolt 2' }).click();
+    await expect(t.page.getByRole('heading', { name: 'What happened to bolt 2' })).toBeVisible();
+    await expect(t.page.getByText('Done in this pass.')).toBeVisible();
+    await t.button('Correct the last one').click();
+    await t.pull('It was not turned: ask again');
+    await expect(t.page.getByText('2nd of 10')).toBeVisible();
+    await t.pull('It turned');
+    await t.more('Did I do this one?');
+    await t.page.getByRole('radio', { name: 'bolt 3' }).click();
+    await t.button('I did something besides').click();
+    await t.pull('Eased');
+    await expect(t.page.getByText('3rd of 10')).toBeVisible();
+    await t.pull('It turned');
+    await t.more('Did I do this one?');
+    await t.page.getByRole('radio', { name: 'bolt 9' }).click();
+    await t.button('Leave it out: ask the lead').click();
+    await t.field('Why', 'Its thread waits for an insert.');
+    await t.field('PIN of Ines Corte', '2580');
+    await t.pull('Allow it');
+    await t.pulls('It turned', 5);
+    await expect(t.page.getByText('2nd time round', { exact: false })).toBeVisible();
+    // A round of their own, with the value they used: one entry for all that are in.
+    await t.more('A whole round besides the sheet');
+    await t.pull('Tightened by torque');
+    await t.page.getByRole('textbox').fill('31,5');
+    await t.pull('Record it');
+    await expect(t.page.getByText('2nd time round', { exact: false })).toBeVisible();
+    await t.expectSaved();
+    const events = await house.events();
+    expect(events.filter((e) => e.type === 'corrected')).toHaveLength(1);
+    expect(events.flatMap((e) => (e.type === 'added' ? [[e.payload.action, e.payload.fasteners.length, e.payload.value?.value]] : []))).toEqual([
+      ['loosen', 1, undefined],
+      ['torque', 9, 31.5],
+    ]);
+    expect(events.flatMap((e) => (e.type === 'used' ? [e.payload.statement.kind] : []))).toEqual(['leaveOut']);
+  },
+);
 
-test('the map as one stands to it: turned, mirrored, larger, tapped, and so again next time', { tag: '@phone' }, async ({ technician: t }) => {
+test('the map as one stands to it: turned, mirrored, larger, tapped, and so again next time', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
   await t.signIn();
   await t.startHead();
   // The first two lie in the middle: mirrored they are where they were.
@@ -164,37 +168,41 @@ test('the map as one stands to it: turned, mirrored, larger, tapped, and so agai
   await expect(told).toBeVisible();
 });
 
-test('very large for two metres; wet glass: locked, drops press nothing, the pedal goes on, two presses apart open it', { tag: '@phone' }, async ({ technician: t, house }) => {
-  await t.signIn();
-  await t.startHead();
-  await t.more('Map, sound, voice');
-  await t.button('Very large, for two metres: off').click();
-  await t.button('Back to the work').click();
-  await expect(t.page.getByText('bolt 1', { exact: true })).toBeVisible();
-  await expect(t.page.getByRole('img', { name: /10 fasteners/ })).toHaveCount(0);
-  await t.more('Map, sound, voice');
-  await t.button('Lock the wet glass').click();
-  await expect(t.page.getByText('Glass locked')).toBeVisible();
-  await expect(t.button('Pause')).toHaveCount(0);
-  await t.handTime();
-  const done = await t.button('It turned').boundingBox();
-  if (!done) throw new Error('no button');
-  await t.page.mouse.click(done.x + done.width / 2, done.y + done.height / 2);
-  await expect(t.page.getByText('bolt 1', { exact: true })).toBeVisible();
-  await t.page.keyboard.press('PageDown');
-  await expect(t.page.getByText('bolt 2', { exact: true })).toBeVisible();
-  // One press in the wrong place opens nothing.
-  await t.button(/^2$/).click();
-  await expect(t.page.getByText('Glass locked')).toBeVisible();
-  await t.button(/^1$/).click();
-  await t.button(/^2$/).click();
-  await expect(t.page.getByText('Glass locked')).toHaveCount(0);
-  await t.pull('It turned');
-  await t.expectSaved();
-  expect((await house.events()).filter((e) => e.type === 'pulled')).toHaveLength(2);
-});
+test(
+  'very large for two metres; wet glass: locked, drops press nothing, the pedal goes on, two presses apart open it',
+  { tag: ['@phone', '@sample'] },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.startHead();
+    await t.more('Map, sound, voice');
+    await t.button('Very large, for two metres: off').click();
+    await t.button('Back to the work').click();
+    await expect(t.page.getByText('bolt 1', { exact: true })).toBeVisible();
+    await expect(t.page.getByRole('img', { name: /10 fasteners/ })).toHaveCount(0);
+    await t.more('Map, sound, voice');
+    await t.button('Lock the wet glass').click();
+    await expect(t.page.getByText('Glass locked')).toBeVisible();
+    await expect(t.button('Pause')).toHaveCount(0);
+    await t.handTime();
+    const done = await t.button('It turned').boundingBox();
+    if (!done) throw new Error('no button');
+    await t.page.mouse.click(done.x + done.width / 2, done.y + done.height / 2);
+    await expect(t.page.getByText('bolt 1', { exact: true })).toBeVisible();
+    await t.page.keyboard.press('PageDown');
+    await expect(t.page.getByText('bolt 2', { exact: true })).toBeVisible();
+    // One press in the wrong place opens nothing.
+    await t.button(/^2$/).click();
+    await expect(t.page.getByText('Glass locked')).toBeVisible();
+    await t.button(/^1$/).click();
+    await t.button(/^2$/).click();
+    await expect(t.page.getByText('Glass locked')).toHaveCount(0);
+    await t.pull('It turned');
+    await t.expectSaved();
+    expect((await house.events()).filter((e) => e.type === 'pulled')).toHaveLength(2);
+  },
+);
 
-test('away in the middle of an angle stage: the stripe is looked at before anything is pulled', { tag: '@phone' }, async ({ technician: t, house }) => {
+test('away in the middle of an angle stage: the stripe is looked at before anything is pulled', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.startHead();
   for (const said of ['It turned', 'It did not turn']) {
@@ -227,7 +235,7 @@ const FAILURES: readonly [said: string, then: RegExp][] = [
   ['It broke', /Attempt 1 of 5/],
   ['The drive is rounded', /Attempt 1 of 3/],
 ];
-test('every failure is said with one press, and what comes next follows from it', { tag: '@phone' }, async ({ technician: t, house }) => {
+test('every failure is said with one press, and what comes next follows from it', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.startHead();
   for (const [said, then] of FAILURES) {
@@ -255,23 +263,27 @@ test('every failure is said with one press, and what comes next follows from it'
   expect(kinds).toEqual(['wontStartByHand', 'crossThreaded', 'bottomed', 'stripped', 'broke', 'driveRounded', 'driveRounded']);
 });
 
-test('a whole shift off-line: everything goes on, a reload included, and is there once the network is', { tag: '@phone' }, async ({ technician: t, house, context }) => {
-  test.slow();
-  await t.signIn();
-  await t.startHead();
-  await t.expectSaved();
-  await expect.poll(() => t.page.evaluate(() => navigator.serviceWorker.controller !== null), { timeout: 60_000 }).toBe(true);
-  await context.setOffline(true);
-  await driveTo(t, '3rd of 10');
-  await t.page.reload();
-  await driveTo(t, 'Every bolt is through');
-  await t.pull('Finish and record');
-  await expect(t.page.getByRole('heading', { name: 'Finished' })).toBeVisible();
-  expect((await house.events()).some((e) => e.type === 'finished')).toBe(false);
-  await context.setOffline(false);
-  await t.expectSaved();
-  const events = await house.events();
-  expect(events.at(-1)?.type).toBe('finished');
-  expect(new Set(events.map((e) => e.id)).size).toBe(events.length);
-  expect(events.map((e) => e.seq)).toEqual(events.map((_e, i) => i + 1));
-});
+test(
+  'a whole shift off-line: everything goes on, a reload included, and is there once the network is',
+  { tag: ['@phone', '@sample'] },
+  async ({ technician: t, house, context }) => {
+    test.slow();
+    await t.signIn();
+    await t.startHead();
+    await t.expectSaved();
+    await expect.poll(() => t.page.evaluate(() => navigator.serviceWorker.controller !== null), { timeout: 60_000 }).toBe(true);
+    await context.setOffline(true);
+    await driveTo(t, '3rd of 10');
+    await t.page.reload();
+    await driveTo(t, 'Every bolt is through');
+    await t.pull('Finish and record');
+    await expect(t.page.getByRole('heading', { name: 'Finished' })).toBeVisible();
+    expect((await house.events()).some((e) => e.type === 'finished')).toBe(false);
+    await context.setOffline(false);
+    await t.expectSaved();
+    const events = await house.events();
+    expect(events.at(-1)?.type).toBe('finished');
+    expect(new Set(events.map((e) => e.id)).size).toBe(events.length);
+    expect(events.map((e) => e.seq)).toEqual(events.map((_e, i) => i + 1));
+  },
+);

@@ -2,9 +2,14 @@
 import { build } from 'esbuild';
 import fs from 'node:fs';
 import path from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { root, sourcesHash } from './install.mjs';
 
-const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
+// Nothing is written where nothing has changed: other programs may be starting from what is there.
+const mark = path.join(root, 'server/dist/.built-from');
+const hash = sourcesHash('server/src', 'core/src', 'device/src', 'scripts/build-server.mjs', 'docs/openapi.json', 'package-lock.json');
+if (fs.existsSync(mark) && fs.readFileSync(mark, 'utf8') === hash) process.exit(0);
+fs.rmSync(mark, { force: true });
+
 await build({
   absWorkingDir: root,
   entryPoints: ['server/src/main.ts', 'server/src/prepareDatabase.ts', 'server/src/verify.ts'],
@@ -40,3 +45,5 @@ for (const [name, from] of [
   ['mono-bold', 'atkinson-hyperlegible-mono/700Bold/AtkinsonHyperlegibleMono_700Bold'],
 ])
   fs.copyFileSync(path.join(root, `node_modules/@expo-google-fonts/${from}.ttf`), path.join(fonts, `${name}.ttf`));
+
+fs.writeFileSync(mark, hash);

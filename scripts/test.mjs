@@ -9,12 +9,17 @@ let failed = 0;
 
 const bin = (name) => path.join(root, 'node_modules/.bin', name);
 const node = process.execPath;
-/** So many checks run at a time: as many as the smallest machine has cores. */
-const AT_ONCE = 2;
-
-/** Those that take longest first, so that none is left running alone at the end. */
-const CHECKS = [
+/** One after the other, beside the rest: the app is built, and what needs it starts and kills servers of its own. */
+const withServers = (args) => [
   ['web app', node, ['scripts/build-web.mjs']],
+  ['a shop by its commands', node, ['scripts/shop.check.mjs']],
+  ['folders that are broken', node, ['scripts/folder.check.mjs']],
+  ['a streaming replica', node, ['scripts/replica.check.mjs']],
+  ['soak, short', node, ['--import', 'tsx', 'scripts/soak.mts', ...(args.includes('--all') ? [] : ['--short'])]],
+];
+
+/** What only reads. */
+const CHECKS = [
   ['lint', bin('eslint'), ['.', '--max-warnings', '0']],
   ['types: app', bin('tsc'), ['-p', 'app']],
   ['types: server', bin('tsc'), ['-p', 'server']],
@@ -30,6 +35,9 @@ const CHECKS = [
 
 export async function test(args) {
   if (args.includes('--all')) process.env.STENNET_ALL = '1';
+  // Which of the long ones the short run takes: others with each state of the code, the same for the same one.
+  process.env.STENNET_SEED ??= spawnSync('git', ['rev-parse', 'HEAD'], { cwd: root, encoding: 'utf8' }).stdout.trim();
+  console.log(`sample drawn with STENNET_SEED=${process.env.STENNET_SEED}`);
   ensurePostgres();
   ensurePackages();
   ensureChromium();
@@ -37,22 +45,11 @@ export async function test(args) {
 
   // Route types come first: the checks of the app read them.
   await check('typed routes', bin('expo'), ['customize', 'tsconfig.json'], path.join(root, 'app'));
-  const waiting = [...CHECKS];
-  const work = async () => {
-    for (let next = waiting.shift(); next; next = waiting.shift()) await check(...next);
+  await check('server programs', node, ['scripts/build-server.mjs']);
+  const inTurn = async (checks) => {
+    for (const one of checks) await check(...one);
   };
-  await Promise.all(Array.from({ length: AT_ONCE }, work));
-
-  // These stop and start servers of their own: one after the other, when the web app is built.
-  await check('a shop by its commands', node, ['scripts/shop.check.mjs']);
-  await check('folders that are broken', node, ['scripts/folder.check.mjs']);
-  await check('a streaming replica', node, ['scripts/replica.check.mjs']);
-  await check('soak, short', node, ['--import', 'tsx', 'scripts/soak.mts', ...(args.includes('--all') ? [] : ['--short'])]);
-
-  const jestFile = path.join(root, 'test-results/jest.json');
-  fs.rmSync(jestFile, { force: true });
-  const jest = run('Jest: core, server, app', bin('jest'), ['--ci', '--maxWorkers', String(AT_ONCE), '--json', '--outputFile', jestFile]);
-  countJest(jestFile, jest);
+  await Promise.all([inTurn(withServers(args)), inTurn(CHECKS).then(unitTests)]);
 
   const e2eFile = path.join(root, 'test-results/e2e.json');
   fs.rmSync(e2eFile, { force: true });
@@ -65,22 +62,32 @@ export async function test(args) {
 
 const quietEnv = () => ({ ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', FORCE_COLOR: '0' });
 
+async function unitTests() {
+  const file = path.join(root, 'test-results/jest.json');
+  fs.rmSync(file, { force: true });
+  const ok = await told('Jest: core, server, device, app', bin('jest'), ['--ci', '--maxWorkers', '2', '--json', '--outputFile', file]);
+  countJest(file, ok);
+}
+
 function run(title, command, args) {
   console.log(`\n── ${title}`);
   return spawnSync(command, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: quietEnv() }).status === 0;
 }
 
-/** One check beside others: what it says is shown when it has ended. */
-function check(title, command, args, cwd = root) {
+async function check(title, command, args, cwd = root) {
+  if (await told(title, command, args, cwd)) passed += 1;
+  else failed += 1;
+}
+
+/** Something beside others: what it says is shown when it has ended. @returns whether it went well */
+function told(title, command, args, cwd = root) {
   return new Promise((resolve) => {
     const said = [];
     const child = spawn(command, args, { cwd, stdio: ['ignore', 'pipe', 'pipe'], env: quietEnv() });
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => said.push(piece));
     const end = (ok) => {
-      if (ok) passed += 1;
-      else failed += 1;
       console.log(`\n── ${title}\n${Buffer.concat(said).toString('utf8')}${ok ? 'ok' : 'FAILED'}`);
-      resolve();
+      resolve(ok);
     };
     child.on('error', (error) => {
       said.push(Buffer.from(`${error.message}\n`));
