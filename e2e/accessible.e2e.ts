@@ -137,40 +137,44 @@ test.describe(() => {
 
 test.describe(() => {
   onlyOn('wide');
-  test('the repair order, its parts and forms, preparing, tools and the lead’s word are clean for axe, light and dark', { tag: '@phone' }, async ({ technician: t, house }) => {
-    await t.signIn('Ines Corte');
-    const id = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
-    const at = async (path: string, text: string | RegExp, screen: string): Promise<void> => {
-      await t.page.goto(`${house.url}${path}`);
-      await expect(t.page.getByText(text).first()).toBeVisible();
-      await clean(t, screen);
-    };
-    await at(`/orders?at=${id(201)}`, 'Where it stands', 'repair orders');
-    await at(`/orders/${id(206)}/parts`, 'Lacks: Alignment tool.', 'parts');
-    await at(`/orders/${id(201)}/measure`, 'Measure something', 'measure');
-    await t.choose('radio', 'Run-out by dial');
-    await clean(t, 'measuring');
-    await at('/orders/new', 'Concern', 'order form');
-    await at('/tools', 'Torque wrenches', 'tools');
-    await t.button('Add a tool').click();
-    await clean(t, 'tool form');
-    await at(`/joints/${id(403)}`, '10 head bolts, new ones only', 'prepare');
-    await at(`/orders/${id(213)}`, 'Where it stands', 'order');
-    await t.button('Write down what was found').click();
-    await t.button('Add a job').click();
-    await t.choose('radio', 'Replace clutch');
-    await expect(t.button('Add this job')).toBeVisible();
-    await clean(t, 'order, writing');
-    await t.page.goto(`${house.url}/joints/${id(401)}`);
-    await t.choose('radio', 'hexagon head, M10');
-    await t.button('Start tightening').click();
-    await t.tap('10 new ones are in, by hand');
-    await t.tap('With a crowfoot or offset');
-    await t.choose('radio', 'Crowfoot 13 mm');
-    await clean(t, 'adapter');
-    await t.tap('Ask the lead: Wrench 4, digital');
-    await clean(t, 'lead');
-  });
+  test(
+    'the repair order, its parts and forms, preparing, tools and the lead’s word are clean for axe, light and dark',
+    { tag: ['@phone', '@sample'] },
+    async ({ technician: t, house }) => {
+      await t.signIn('Ines Corte');
+      const id = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+      const at = async (path: string, text: string | RegExp, screen: string): Promise<void> => {
+        await t.page.goto(`${house.url}${path}`);
+        await expect(t.page.getByText(text).first()).toBeVisible();
+        await clean(t, screen);
+      };
+      await at(`/orders?at=${id(201)}`, 'Where it stands', 'repair orders');
+      await at(`/orders/${id(206)}/parts`, 'Lacks: Alignment tool.', 'parts');
+      await at(`/orders/${id(201)}/measure`, 'Measure something', 'measure');
+      await t.choose('radio', 'Run-out by dial');
+      await clean(t, 'measuring');
+      await at('/orders/new', 'Concern', 'order form');
+      await at('/tools', 'Torque wrenches', 'tools');
+      await t.button('Add a tool').click();
+      await clean(t, 'tool form');
+      await at(`/joints/${id(403)}`, '10 head bolts, new ones only', 'prepare');
+      await at(`/orders/${id(213)}`, 'Where it stands', 'order');
+      await t.button('Write down what was found').click();
+      await t.button('Add a job').click();
+      await t.choose('radio', 'Replace clutch');
+      await expect(t.button('Add this job')).toBeVisible();
+      await clean(t, 'order, writing');
+      await t.page.goto(`${house.url}/joints/${id(401)}`);
+      await t.choose('radio', 'hexagon head, M10');
+      await t.button('Start tightening').click();
+      await t.tap('10 new ones are in, by hand');
+      await t.tap('With a crowfoot or offset');
+      await t.choose('radio', 'Crowfoot 13 mm');
+      await clean(t, 'adapter');
+      await t.tap('Ask the lead: Wrench 4, digital');
+      await clean(t, 'lead');
+    },
+  );
 });
 
 test.describe(() => {

@@ -39,7 +39,7 @@ test('by tapping maker, engine and job; from a repair order the vehicle filters 
   await expect(t.page.getByRole('heading', { name: 'Pinned' })).toBeVisible();
 });
 
-test('what is pinned is one person’s in one shop, and leaves the device at sign-out', async ({ technician: t, house }) => {
+test('what is pinned is one person’s in one shop, and leaves the device at sign-out', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
   const pinned = t.page.getByRole('heading', { name: 'Pinned' });
   /** With a sheet seen here, so that what is at hand is known to be on the screen. */
   const find = async (): Promise<void> => {

@@ -12,35 +12,39 @@ async function choose(t: Technician, name: string, text: string): Promise<void> 
   await chooser.setFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
 }
 
-test('the library goes out as a file, a broken file is refused in words, a good one is looked at first and then brought in', async ({ technician: t }) => {
-  await t.signIn('Ines Corte');
-  await openLibrary(t);
-  const [download] = await Promise.all([t.page.waitForEvent('download'), t.button('Export the library as JSON').click()]);
-  const file = fs.readFileSync((await download.path()) ?? '', 'utf8');
-  const { sheets } = JSON.parse(file) as { sheets: { id: string; title: string; tellApart: unknown[]; conflicts: unknown[] }[] };
-  expect(sheets.length).toBeGreaterThan(20);
+test(
+  'the library goes out as a file, a broken file is refused in words, a good one is looked at first and then brought in',
+  { tag: ['@phone', '@sample'] },
+  async ({ technician: t }) => {
+    await t.signIn('Ines Corte');
+    await openLibrary(t);
+    const [download] = await Promise.all([t.page.waitForEvent('download'), t.button('Export the library as JSON').click()]);
+    const file = fs.readFileSync((await download.path()) ?? '', 'utf8');
+    const { sheets } = JSON.parse(file) as { sheets: { id: string; title: string; tellApart: unknown[]; conflicts: unknown[] }[] };
+    expect(sheets.length).toBeGreaterThan(20);
 
-  await choose(t, 'cut-off.json', file.slice(0, 5000));
-  await expect(t.page.getByRole('alert')).toContainText('it stops in the middle');
-  await expect(t.page.getByRole('alert')).toContainText('Nothing was written');
+    await choose(t, 'cut-off.json', file.slice(0, 5000));
+    await expect(t.page.getByRole('alert')).toContainText('it stops in the middle');
+    await expect(t.page.getByRole('alert')).toContainText('Nothing was written');
 
-  await choose(t, 'same.json', file);
-  await expect(t.page.getByText(`${sheets.length} the same, nothing to do`)).toBeVisible();
-  await expect(t.page.getByText('There is nothing to import: everything in it is here already.')).toBeVisible();
-  await t.button('Cancel').click();
+    await choose(t, 'same.json', file);
+    await expect(t.page.getByText(`${sheets.length} the same, nothing to do`)).toBeVisible();
+    await expect(t.page.getByText('There is nothing to import: everything in it is here already.')).toBeVisible();
+    await t.button('Cancel').click();
 
-  const fresh = sheets
-    .slice(0, 3)
-    .map((s, i) => ({ ...s, id: `fresh-${i}`, title: `Fresh ${s.title}`, tellApart: [], conflicts: [], status: 'approved', supersededBy: undefined }));
-  await choose(t, 'fresh.json', JSON.stringify([...fresh, { ...fresh[0], id: 'broken', stages: [] }]));
-  await expect(t.page.getByText('3 new')).toBeVisible();
-  await expect(t.page.getByText('sheet 4, Fresh', { exact: false })).toBeVisible();
-  await t.button('Import 3, leave out 1').click();
-  await expect(t.page.getByText('3 sheets are in')).toBeVisible();
-  await expect(t.page.getByRole('link', { name: /^Open the draft of Fresh/ })).toHaveCount(3);
-  await t.button('Approve all 3 from files').click();
-  await expect(t.page.getByText('Nobody is writing a sheet.')).toBeVisible();
-});
+    const fresh = sheets
+      .slice(0, 3)
+      .map((s, i) => ({ ...s, id: `fresh-${i}`, title: `Fresh ${s.title}`, tellApart: [], conflicts: [], status: 'approved', supersededBy: undefined }));
+    await choose(t, 'fresh.json', JSON.stringify([...fresh, { ...fresh[0], id: 'broken', stages: [] }]));
+    await expect(t.page.getByText('3 new')).toBeVisible();
+    await expect(t.page.getByText('sheet 4, Fresh', { exact: false })).toBeVisible();
+    await t.button('Import 3, leave out 1').click();
+    await expect(t.page.getByText('3 sheets are in')).toBeVisible();
+    await expect(t.page.getByRole('link', { name: /^Open the draft of Fresh/ })).toHaveCount(3);
+    await t.button('Approve all 3 from files').click();
+    await expect(t.page.getByText('Nobody is writing a sheet.')).toBeVisible();
+  },
+);
 
 test('off-line the whole library is searched on the device, also sheets that were never opened', async ({ technician: t, context }) => {
   await t.signIn();
@@ -112,7 +116,7 @@ test(
 test.describe(() => {
   // Before the app's own store of screens is filled.
   test.use({ serviceWorkers: 'block' });
-  test('a screen that is not on the device and cannot be fetched says so, and loads again', async ({ technician: t }) => {
+  test('a screen that is not on the device and cannot be fetched says so, and loads again', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
     await t.signIn();
     await t.button('Find a sheet').click();
     await t.page.getByRole('searchbox').fill('spiral exhaust qn47');

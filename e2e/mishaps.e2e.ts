@@ -156,7 +156,7 @@ test('an adviser looks, and has nothing to tighten with', async ({ technician: t
   await expect(t.button(/Tighten/)).toHaveCount(0);
 });
 
-test('a lead of two shops changes over, and sees nothing of the first there', async ({ technician: t }) => {
+test('a lead of two shops changes over, and sees nothing of the first there', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
   await t.signIn('Ines Corte');
   await expect(t.page.getByText('Halden Quay Motor Works')).toBeVisible();
   await expect(t.page.getByRole('link', { name: /Open RO/ })).toHaveCount(7);
@@ -167,7 +167,7 @@ test('a lead of two shops changes over, and sees nothing of the first there', as
   await expect(t.page.getByRole('link', { name: 'Open RO 118' })).toBeVisible();
 });
 
-test('wrong names and passwords are refused in words, and signing out leaves nothing behind', async ({ technician: t }) => {
+test('wrong names and passwords are refused in words, and signing out leaves nothing behind', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
   await t.page.goto(t.house.url);
   await t.page.getByRole('textbox', { name: 'Name' }).fill('Jonah Pike');
   await t.page.getByRole('textbox', { name: 'Password' }).fill('wrong');

@@ -1,6 +1,6 @@
 import { expect, test } from './house';
 
-test('an adviser opens a repair order, and a job comes with the sheets for its engine', { tag: '@phone' }, async ({ technician: t }) => {
+test('an adviser opens a repair order, and a job comes with the sheets for its engine', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
   await t.signIn('Petra Voll');
   await t.button('Repair orders').click();
   await t.button('New repair order').click();
@@ -129,7 +129,7 @@ test('what is written without a network stays on the device and goes out afterwa
   expect(await stored()).toBe(2);
 });
 
-test('the list is narrowed by what is typed and by state; on a wide screen the chosen one stands beside', async ({ technician: t }, info) => {
+test('the list is narrowed by what is typed and by state; on a wide screen the chosen one stands beside', { tag: '@sample' }, async ({ technician: t }, info) => {
   await t.signIn('Petra Voll');
   await t.button('Repair orders').click();
   const search = t.page.getByRole('searchbox', { name: 'Number, plate, name, vehicle or concern' });
