@@ -6,7 +6,7 @@ import type { Sheet } from '@stennet/core/procedure';
 import type { RunEvent } from '@stennet/core/run';
 import type { Trace } from '@stennet/core/trace';
 import { storedBefore } from '@/platform/storage';
-import { noteStored } from './stored';
+import { noteOpened, noteStored } from './stored';
 
 /** What this device needs to lead a run without the server. */
 export type KeptRun = Omit<RunReply, 'events' | 'headHash'>;
@@ -71,12 +71,18 @@ interface Schema extends DBSchema {
 let opened: Promise<IDBPDatabase<Schema>> | undefined;
 
 export function database(): Promise<IDBPDatabase<Schema>> {
-  opened ??= open().catch((error: unknown) => {
-    // A private window, or storage that is blocked: tried again at the next use.
-    opened = undefined;
-    noteStored({ is: 'refused' });
-    throw error;
-  });
+  opened ??= open().then(
+    (db) => {
+      noteOpened();
+      return db;
+    },
+    (error: unknown) => {
+      // A private window, or storage that is blocked: tried again at the next use.
+      opened = undefined;
+      noteStored({ is: 'refused' });
+      throw error;
+    },
+  );
   return opened;
 }
 

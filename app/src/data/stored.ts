@@ -8,10 +8,16 @@ const listeners = new Set<() => void>();
 const afterClearing = new Set<() => void>();
 
 export function noteStored(next: Stored): void {
-  if (stored.is === next.is) return;
+  // Cleared a second time, what is on the screen is put back a second time.
+  if (stored.is === next.is && next.is !== 'cleared') return;
   stored = next;
   for (const tell of listeners) tell();
   if (next.is === 'cleared') for (const act of afterClearing) act();
+}
+
+/** A storage that was refused before has opened. */
+export function noteOpened(): void {
+  if (stored.is === 'refused') noteStored({ is: 'well' });
 }
 
 /** What is still in memory is put back. */

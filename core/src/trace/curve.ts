@@ -8,13 +8,17 @@ export interface Curve {
   torqueNm: number[];
 }
 
+/** Ten turns before the end there is nothing but run-down; whatever a wrench says before that is not looked at. */
+const MOST_DEG = 3600;
+
 /** The angle only grows; the mean torque of a cell, and a straight line over cells without any. */
 export function curveOf(forward: readonly Forward[]): Curve {
   const size = OPTIONS.cellDeg;
   const cells = new Map<number, { sum: number; count: number }>();
+  const from = forward.reduce((most, f) => Math.max(most, f.jointDeg), -Infinity) - MOST_DEG;
   let top = -1e9;
   for (const { jointDeg, torqueNm } of forward) {
-    if (jointDeg < top - 1) continue;
+    if (jointDeg < top - 1 || jointDeg < from) continue;
     top = Math.max(top, jointDeg);
     const key = Math.floor(top / size);
     const cell = cells.get(key) ?? { sum: 0, count: 0 };

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import * as v from 'valibot';
-import { lookAtPulls, simulateWrench, thinOut, TraceSchema, type TracedPull, type WrenchTask } from '.';
+import { lookAtPulls, shownCurve, simulateWrench, thinOut, TraceSchema, type TracedPull, type WrenchTask } from '.';
 
 const pulled = (id: string, how: WrenchTask['how'], seed: number, torque = 62): TracedPull => ({
   id,
@@ -68,3 +68,36 @@ test('a trace whose columns differ or whose time stands still is none', () => {
   expect(v.is(TraceSchema, { ...trace, tS: trace.tS.slice(1) })).toBe(false);
   expect(v.is(TraceSchema, { ...trace, tS: trace.tS.map((t, i) => (i === 5 ? (trace.tS[4] ?? 0) : t)) })).toBe(false);
 });
+
+test('whatever a wrench may send within the form, looking at it neither throws nor hangs', () => {
+  const column = (most: number) => fc.array(fc.double({ min: -most, max: most, noNaN: true }), { minLength: 40, maxLength: 40 });
+  const made = fc.record({
+    count: fc.integer({ min: 2, max: 40 }),
+    step: fc.double({ min: 0.001, max: 3, noNaN: true }),
+    torque: column(3000),
+    angle: column(20_000),
+    target: fc.option(fc.integer({ min: 1, max: 400 })),
+  });
+  fc.assert(
+    fc.property(fc.array(made, { minLength: 1, maxLength: 5 }), (pulls) => {
+      const looked = lookAtPulls(
+        pulls.map((p, i) => {
+          const cut = (values: number[]): number[] => values.slice(0, p.count);
+          const trace = {
+            format: 'stennet-trace',
+            v: 1,
+            wrench: 'Wrench 4',
+            simulated: true,
+            tS: cut(p.torque).map((_, k) => k * p.step),
+            torqueNm: cut(p.torque),
+            angleDeg: cut(p.angle),
+          };
+          return { id: String(i), trace: v.parse(TraceSchema, trace), targetNm: p.target };
+        }),
+      );
+      expect(looked).toHaveLength(pulls.length);
+      for (const l of looked) expect(shownCurve(l).angleDeg.length).toBeGreaterThan(0);
+    }),
+    { numRuns: process.env.STENNET_ALL ? 100 : 8 },
+  );
+}, 60_000);

@@ -16,9 +16,9 @@ export const TraceSchema = v.pipe(
     simulated: v.boolean(),
     /** How stiff the wrench with its extension is, N·m for each degree of its own twist. */
     toolNmPerDeg: v.optional(v.pipe(finite, v.minValue(0.5), v.maxValue(500))),
-    tS: samples(0, 600),
+    tS: samples(0, 120),
     torqueNm: samples(-3000, 3000),
-    angleDeg: samples(-100_000, 100_000),
+    angleDeg: samples(-20_000, 20_000),
   }),
   v.check((t) => t.tS.length === t.torqueNm.length && t.tS.length === t.angleDeg.length, 'as many torques and angles as times'),
   v.check((t) => t.tS.every((s, i) => i === 0 || s > (t.tS[i - 1] ?? 0)), 'times that rise'),

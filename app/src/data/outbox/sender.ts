@@ -4,7 +4,7 @@ import { AppError } from '@stennet/core/errors';
 import type { RunEvent } from '@stennet/core/run';
 import { onBackOnline } from '@/platform/online';
 import { deviceName } from '@/platform/device';
-import { markStored, storedBefore } from '@/platform/storage';
+import { markStored } from '@/platform/storage';
 import { asAppError, call, callAs } from '../api';
 import { isUnseen } from '../bay';
 import { noteSignedOut, queryClient } from '../queries';
@@ -42,7 +42,6 @@ export function onRunSent(tell: (run: string) => void): () => void {
 }
 
 function set(next: Sending): void {
-  if (next.unsent !== current.unsent || storedBefore() === null) markStored(next.unsent);
   current = next;
   for (const tell of listeners) tell();
 }
@@ -74,6 +73,8 @@ export async function send(): Promise<void> {
   } finally {
     working = false;
     set({ ...(await countUnsent().catch(() => ({ unsent: current.unsent, refused: current.refused }))), state });
+    // Behind the counting, not at the confirmation: writing a cookie takes its time.
+    markStored(current.unsent);
     if (state === 'idle') void sendTraces();
   }
 }

@@ -30,7 +30,7 @@ function StageCurves({ traced, traces }: { traced: TracedStage; traces: Readonly
   const { format, me } = useSignedIn();
   const { stage, pulls } = traced;
   const known = tracedPulls(traced, traces);
-  const { data: looked } = useTraceLooks(pulls.map((p) => p.trace).join(), known);
+  const { data: looked, isError } = useTraceLooks(pulls.map((p) => p.trace).join(), known);
   const odd = (looked ?? []).filter((l) => l.look && l.look.is !== 'ok');
   const [chosen, setChosen] = useState<string | null>(null);
   const bolt = chosen ?? odd[0]?.id ?? null;
@@ -45,6 +45,8 @@ function StageCurves({ traced, traces }: { traced: TracedStage; traces: Readonly
       {odd.length > 0 ? <Line strong>{text.lookAgain(odd.map((l) => l.id).join(', '))}</Line> : null}
       {looked ? (
         <Curves looked={looked} bolt={bolt} odd={odd.map((l) => l.id)} unit={unit} label={text.label(name, looked.map(most).join('. '))} />
+      ) : isError ? (
+        <Line strong>{text.failed}</Line>
       ) : (
         <Loading text={text.loading} />
       )}

@@ -16,6 +16,7 @@ import { usePress } from '../hooks/usePress';
 import { useSeenSheet } from '../hooks/useSeenSheet';
 import { whereIs, wrenchName } from '../say';
 import { boltName, text } from '../text';
+import { AskBack } from './AskBack';
 import { AWAY_MS, AwayPanel } from './AwayPanel';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
 import { WrenchLine, WrenchPanel } from './WrenchPanel';
@@ -203,19 +204,6 @@ function TorqueLine({ due }: { due: PullNext }) {
         </Text>
       )}
     </>
-  );
-}
-
-function AskBack({ due, asking, onYes, onNo }: { due: PullNext; asking: { why: 'quick' | 'dry' }; onYes: (looked: boolean) => void; onNo: () => void }) {
-  const bolt = boltName(due.fastener);
-  const isDry = asking.why === 'dry';
-  return (
-    <View role="alert" style={styles.panel}>
-      <PanelTitle>{isDry ? text.dryTitle(bolt.charAt(0).toUpperCase() + bolt.slice(1)) : text.quick(bolt)}</PanelTitle>
-      {isDry ? <PanelBody>{text.dry}</PanelBody> : null}
-      <BigButton text={isDry ? text.dryYes : text.quickYes} look="plain" onPress={() => onYes(isDry)} />
-      <BigButton text={isDry ? text.dryNo : text.quickNo} onPress={onNo} />
-    </View>
   );
 }
 

@@ -10,6 +10,7 @@ import type { Acts } from '../hooks/useActs';
 import { usePress } from '../hooks/usePress';
 import { wrenchName } from '../say';
 import { boltName, text } from '../text';
+import { AskBack } from './AskBack';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
 
 /** Whether a wrench is heard here, and which. */
@@ -42,25 +43,28 @@ interface Props {
 export function WrenchPanel({ due, acts, link, pull, onDone, onTool }: Props) {
   const { format } = useSignedIn();
   const [isKeeping, setKeeping] = useState(false);
+  const [isDry, setDry] = useState(false);
   const press = usePress(0);
   const read = readingOf(due, pull);
   const set = due.tool.wrench;
   const isOther = Boolean(set && pull.trace.wrench !== set.name);
   const bolt = boltName(due.fastener);
   const said = read ? (read.unit === 'deg' ? format.angle(read.value) : format.quantity(read, 1).text) : '';
-  const keep = async (outcome: Outcome): Promise<void> => {
+  const keep = async (outcome: Outcome, looked = false): Promise<void> => {
     // A pedal pressed just when it appeared was meant for the panel before.
     if (!read || isOther || isKeeping || press(false) === 'ignore') return;
+    if (due.mustTurn && outcome === 'heldStill' && !looked) return setDry(true);
     setKeeping(true);
     // On disk before the pull that names it; where it cannot be kept the value counts all the same.
     const trace = await keepTrace(pull.trace).catch(() => null);
-    const done = await acts.pull(due, outcome, { reading: read, ...(trace ? { trace } : {}) });
+    const done = await acts.pull(due, outcome, { reading: read, ...(trace ? { trace } : {}), ...(looked ? { looked: true as const } : {}) });
     setKeeping(false);
     if (done) onDone();
   };
   const [first = 'clicked', second] = due.outcomes.filter((o) => o !== 'noClick');
   const main = (): void => void keep(first);
-  useKeys({ Escape: onDone, Enter: main, ' ': main, PageDown: main, ...(second ? { PageUp: () => void keep(second) } : {}) });
+  useKeys(isDry ? { Escape: () => setDry(false) } : { Escape: onDone, Enter: main, ' ': main, PageDown: main, ...(second ? { PageUp: () => void keep(second) } : {}) });
+  if (isDry && second) return <AskBack due={due} asking={{ why: 'dry' }} onNo={() => setDry(false)} onYes={() => void keep(second, true)} />;
   const value = read ? format.inHand(read, 1) : null;
   return (
     <View role="status" aria-live="assertive" style={{ gap: 12 }}>
