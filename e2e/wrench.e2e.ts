@@ -50,6 +50,10 @@ test('a digital wrench is heard: what it read waits for a word, and its curve st
   // Nothing counts before somebody says so; one that was thrown away is nowhere.
   await turn(20);
   await expect(t.page.getByRole('heading', { name: 'Wrench 4, digital on bolt 1' })).toBeVisible();
+  // A first torque that did not turn is looked at, whoever read it.
+  await t.tap(/, it did not turn$/);
+  await expect(t.page.getByText('Bolt 1 did not turn at its first torque')).toBeVisible();
+  await t.tap('Ask again');
   await t.tap('Throw it away');
   await expect(t.button('It turned')).toBeVisible();
   for (const [bolt, seed] of [
