@@ -1,29 +1,31 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { expect, test, type Technician } from './house';
+import { spawn } from 'node:child_process';
+import { expect, test as base, type Technician } from './house';
 
 const WRENCH = 'http://127.0.0.1:4188';
-let wrench: ChildProcess;
 const turn = (value: number, how = 'ok', seed = 5) =>
   fetch(`${WRENCH}/turn`, { method: 'POST', body: JSON.stringify({ to: { unit: 'N.m', value }, how, seed }) }).then((r) => r.json());
 
+/** Turns a wrench on for one test, and off after it. */
+const test = base.extend<{ turnOn: (name: string) => Promise<void> }>({
+  turnOn: async ({}, use) => {
+    const off: (() => Promise<unknown>)[] = [];
+    await use(async (name) => {
+      const child = spawn(process.execPath, ['device/dist/wrench.mjs'], { stdio: 'ignore', env: { ...process.env, WRENCH_NAME: name } });
+      // Listened for from the start: one that ended by itself says so only once.
+      const ended = new Promise((resolve) => child.once('exit', resolve));
+      off.push(() => (child.kill('SIGKILL'), ended));
+      await expect.poll(answers).toBe(true);
+    });
+    for (const turnOff of off) await turnOff();
+  },
+});
+const answers = (): Promise<boolean> =>
+  fetch(WRENCH).then(
+    (r) => r.ok,
+    () => false,
+  );
 // One wrench, at the one address that the app knows.
 test.describe.configure({ mode: 'serial' });
-async function turnOn(name: string): Promise<void> {
-  wrench = spawn(process.execPath, ['device/dist/wrench.mjs'], { stdio: 'ignore', env: { ...process.env, WRENCH_NAME: name } });
-  await expect
-    .poll(() =>
-      fetch(WRENCH).then(
-        (r) => r.ok,
-        () => false,
-      ),
-    )
-    .toBe(true);
-}
-test.afterEach(async () => {
-  const off = new Promise((resolve) => wrench.once('exit', resolve));
-  wrench.kill('SIGKILL');
-  await off;
-});
 
 /** The ten-bolt head up to its first wrench: the digital one is overdue, the lead is asked. */
 async function toWrench4(t: Technician): Promise<void> {
@@ -36,7 +38,7 @@ async function toWrench4(t: Technician): Promise<void> {
   await t.tap('Ask the lead: Wrench 4, digital');
 }
 
-test('a digital wrench is heard: what it read waits for a word, and its curve stands in the record', { tag: '@phone' }, async ({ technician: t, house }) => {
+test('a digital wrench is heard: what it read waits for a word, and its curve stands in the record', { tag: '@phone' }, async ({ technician: t, house, turnOn }) => {
   await turnOn('Wrench 4, digital');
   await toWrench4(t);
   await t.field('Why', 'Checked against wrench 2 this morning.');
@@ -101,7 +103,7 @@ test('a digital wrench is heard: what it read waits for a word, and its curve st
   await expect(t.page.getByText('Nothing stands out in its curve.')).toBeVisible();
 });
 
-test('another wrench than the one chosen is heard and not kept', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('another wrench than the one chosen is heard and not kept', { tag: ['@phone', '@sample'] }, async ({ technician: t, house, turnOn }) => {
   await turnOn('Wrench 9');
   await toWrench4(t);
   await t.tap(/^The lead is not here: go on/);
