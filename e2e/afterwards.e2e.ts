@@ -91,6 +91,46 @@ test('the lead’s day: a wrench found out of calibration, everything tightened 
   await expect(t.page.getByRole('heading', { name: 'How far they lie apart' })).toBeVisible();
 });
 
+test('a record from another shop: read as it was made, whether it holds, and one that was changed is not taken', { tag: '@sample' }, async ({ technician: t, house }) => {
+  await t.signIn('Ines Corte');
+  const [archive] = await Promise.all([
+    t.page.waitForEvent('download'),
+    t.page.goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`).then(() => t.button('The whole repair order').click()),
+  ]);
+  await t.page.goto(`${house.url}/account`);
+  await t.button('Work at Tern Street').click();
+  await expect(t.page.getByText('Tern Street', { exact: true })).toBeVisible();
+  await t.page.goto(`${house.url}/history`);
+  const bringIn = async (file: string | { name: string; mimeType: string; buffer: Buffer }): Promise<void> => {
+    const [chooser] = await Promise.all([t.page.waitForEvent('filechooser'), t.button('Bring in a record or an archive').click()]);
+    await chooser.setFiles(file);
+  };
+  const path = await archive.path();
+  await bringIn(path);
+  await t.button('Open this record: RO 2410, Flywheel').click();
+  await expect(t.page.getByRole('heading', { name: 'Made by Halden Quay Motor Works' })).toBeVisible();
+  await expect(t.page.getByText(/^Checked just now: all \d+ entries, and what stands beside them/)).toBeVisible();
+  await expect(t.page.getByRole('heading', { name: 'Tightened values' })).toBeVisible();
+  // Its curves came along.
+  await expect(t.page.getByRole('img', { name: /^Torque over angle/ }).first()).toBeVisible();
+  await t.page.getByRole('link', { name: 'Back to history' }).click();
+  await expect(t.page.getByText('RO 2410, Flywheel').first()).toBeVisible();
+  await bringIn(path);
+  await expect(t.page.getByText(/it was here already/)).toBeVisible();
+  const [file] = await Promise.all([
+    t.page.waitForEvent('download'),
+    t
+      .button('Open this record: RO 2410, Flywheel')
+      .first()
+      .click()
+      .then(() => t.button('Record as a document').click()),
+  ]);
+  const text = fs.readFileSync(await file.path(), 'utf8');
+  await t.page.goBack();
+  await bringIn({ name: 'r.json', mimeType: 'application/json', buffer: Buffer.from(text.replaceAll('"plate":"', '"plate":"X')) });
+  await expect(t.page.getByText(/Beside its entries something in the file was changed/)).toBeVisible();
+});
+
 test('tightened again after heat: a run of its own, and it is done by itself', { tag: '@phone' }, async ({ technician: t }) => {
   await t.signIn('Mei Sandoval');
   await t.button(/^Follow-ups/).click();

@@ -224,6 +224,8 @@ test('a browser that clears its storage under an open run loses nothing of it, a
   await t.page.context().setOffline(true);
   await t.pull('It turned');
   await t.pull('It turned');
+  // Counted behind the confirmation: what had been counted is what the next start can say.
+  await expect(t.page.getByRole('status', { name: 'off-line, 2 to send' })).toBeVisible();
   await t.page.evaluate(
     () =>
       new Promise<void>((resolve, reject) => {

@@ -27,6 +27,7 @@ function lazyScreen<N extends string>(load: () => Promise<Record<N, ComponentTyp
 export const TightenScreen = lazyScreen(ofRuns, 'TightenScreen');
 export const PrepareScreen = lazyScreen(ofRuns, 'PrepareScreen');
 export const RecordScreen = lazyScreen(ofRuns, 'RecordScreen');
+export const ForeignRecordScreen = lazyScreen(ofRuns, 'ForeignRecordScreen');
 export const FindScreen = lazyScreen(ofRuns, 'FindScreen');
 export const SheetScreen = lazyScreen(ofRuns, 'SheetScreen');
 export const LibraryScreen = lazyScreen(ofLibrary, 'LibraryScreen');

@@ -4,10 +4,12 @@ import os from 'node:os';
 import path from 'node:path';
 import Ajv from 'ajv';
 import addFormats from 'ajv-formats';
-import { zipSync } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import Papa from 'papaparse';
 import type { Signing } from '@stennet/core/contract';
-import { canonicalJson, PULL_COLUMNS, sealEvent, sha256Hex, type RecordFile, type StoredEvent } from '@stennet/core/record';
+import { canonicalJson, eventsIn, PULL_COLUMNS, recordFileHash, sealEvent, sha256Hex, traceName, tracesNamed, type RecordFile, type StoredEvent } from '@stennet/core/record';
+import type { Trace } from '@stennet/core/trace';
+import { keysIn } from './record/keys';
 import { demoId, HALDEN, House, ORIGIN, type Session } from '../test/world';
 import request from 'supertest';
 
@@ -160,6 +162,32 @@ describe('tampering by somebody who owns the database', () => {
   });
 });
 
+describe('what it was signed for', () => {
+  test('another vehicle on the repair order is said, stops no later word, and is right again with it', async () => {
+    const { run, count } = await finishedRun();
+    await sign(jonah, run, count).expect(200);
+    const { rows } = await house.admin.query<{ id: string; number: string; vehicle: { vin: string } }>(
+      'select o.id, o.number, o.vehicle from run u join joint t on t.id = u.joint join job j on j.id = t.job join repair_order o on o.id = j.repair_order where u.id = $1',
+      [run],
+    );
+    const [order] = rows;
+    if (!order) throw new Error('no order');
+    const put = (vin: string) => house.admin.query("update repair_order set vehicle = jsonb_set(vehicle, '{vin}', to_jsonb($2::text)) where id = $1", [order.id, vin]);
+    await put('ZZ9SOMEBODYELSES1');
+    const seen = await signing(run);
+    expect(seen).toMatchObject({ fault: null, mayNot: null });
+    expect(seen.signedForOther).toContain(`It was signed for RO ${order.number}`);
+    expect(seen.signedForOther).toContain(order.vehicle.vin);
+    // Such a document is not taken in elsewhere; put right or said of again, it is.
+    expect((await bringIn(petra, Buffer.from(JSON.stringify(await fileOf(run))))).body.error.message).toContain('It was signed for');
+    const after = (await sign(mei, run, count, 'addendum', { text: 'Read off the body anew.' }).expect(200)).body as Signing;
+    expect(after.signedForOther).toBeNull();
+    await bringIn(petra, Buffer.from(JSON.stringify(await fileOf(run)))).expect(200);
+    await put(order.vehicle.vin);
+    expect((await signing(run)).signedForOther).toContain('ZZ9SOMEBODYELSES1');
+  });
+});
+
 describe('going out and coming back', () => {
   test('a record is what its schema says, and holds in another shop, where it is found by its vehicle', async () => {
     const file = await fileOf(BRENNA);
@@ -199,7 +227,12 @@ describe('going out and coming back', () => {
     expect(await refusal((f) => f.chain.pop())).toContain('Signed word 1 does not fit: it was signed for other entries');
     expect(await refusal((f) => (f.sheet.title = 'Another'))).toContain('The sheet is not the one');
     expect(await refusal((f) => (f.record.complete = false))).toContain('not what its events say');
-    expect(await refusal((f) => (f.shop.fingerprint = '0000'))).toContain('fingerprint');
+    expect(await refusal((f) => (f.shop.fingerprint = '0000'))).toContain('something in the file was changed');
+    // What no entry carries: the vehicle, the order, whose shop, who is who.
+    expect(await refusal((f) => (f.order.vehicle.plate = 'HQ 9'))).toContain('something in the file was changed: the vehicle');
+    expect(await refusal((f) => (f.order.odometer.value += 1000))).toContain('something in the file was changed');
+    expect(await refusal((f) => (f.shop.name = 'Another'))).toContain('something in the file was changed');
+    expect(await refusal((f) => (f.seal = f.chain[0]?.seal ?? ''))).toContain('something in the file was changed');
     // Another key: nothing that was sealed fits it.
     expect(await refusal((f) => (f.shop.key = Buffer.alloc(32, 7).toString('base64')))).toContain('Entry 1');
     expect(await refusal(() => undefined)).toBe('taken');
@@ -211,7 +244,8 @@ describe('going out and coming back', () => {
       .buffer(true)
       .parse(binary)
       .expect(200);
-    expect((await bringIn(petra, archive.body as Buffer).expect(200)).body.taken).toBe(1);
+    expect((await bringIn(petra, archive.body as Buffer).expect(200)).body.records).toMatchObject([{ from: 'Halden Quay Motor Works', kept: 'new' }]);
+    expect((await bringIn(petra, archive.body as Buffer).expect(200)).body.records).toMatchObject([{ kept: 'known' }]);
     const text = Buffer.from(JSON.stringify(await fileOf(BRENNA)));
     const refused = async (files: Record<string, Uint8Array>): Promise<string> => (await bringIn(petra, Buffer.from(zipSync(files)))).body.error.message as string;
     expect(await refused({ [`records/${BRENNA}.json`]: text, '../../etc/passwd': text })).toContain('“../../etc/passwd” does not belong into it');
@@ -219,6 +253,45 @@ describe('going out and coming back', () => {
     expect(await refused({ 'order.json': text })).toContain('no record in it');
     for (const rubbish of ['', 'no', '{}', '[1]', 'PK\u0003\u0004half']) expect((await bringIn(petra, Buffer.from(rubbish))).body.error.code).toBe('FOREIGN_UNREADABLE');
     expect((await bringIn(await house.signIn('Rafi Daan'), text)).status).toBe(403);
+  });
+
+  test('what wrenches saw comes along with the archive, and only what a record names', async () => {
+    const flywheel = (await petra.get('/api/history?by=sheet&sheet=ob20-flywheel-kit&revision=A').expect(200)).body.lines.find((l: { number: string }) => l.number === '2410')
+      .run as string;
+    const named = tracesNamed(eventsIn((await fileOf(flywheel)).chain));
+    expect(named.length).toBeGreaterThan(10);
+    const order = (await house.admin.query<{ id: string }>("select id from repair_order where number = '2410' and shop = $1", [HALDEN])).rows[0]?.id ?? '';
+    const archive = (await petra.get(`/api/orders/${order}/archive`).buffer(true).parse(binary).expect(200)).body as Buffer; // prettier-ignore
+    const tern = await (await house.signIn('Ines Corte')).into(demoId(2));
+    await tern.get(`/api/traces/${named[0]}`).expect(404);
+    const files = unzipSync(archive);
+    const trace = JSON.parse(strFromU8(files[`traces/${named[0]}.json`] as Uint8Array)) as Trace;
+    const strange = { ...trace, wrench: 'Another' };
+    files[`traces/${'a'.repeat(64)}.json`] = strToU8(JSON.stringify(strange));
+    await bringIn(tern, Buffer.from(zipSync(files))).expect(200);
+    await tern.get(`/api/traces/${named[0]}`).expect(200);
+    await tern.get(`/api/traces/${traceName(strange)}`).expect(404);
+    expect((await tern.get(`/api/foreign/${flywheel}/check`).expect(200)).body).toMatchObject({ fault: null, by: 'Ines Corte' });
+    // Changed under the server's hands, it says so.
+    await house.admin.query("update foreign_record set body = replace(body, 'Mei Sandoval', 'Mia Sandoval') where run = $1", [flywheel]);
+    expect((await tern.get(`/api/foreign/${flywheel}/check`).expect(200)).body.fault).toMatch(/plain fields|something in the file/);
+  });
+
+  test('a later state of a record takes the place of the earlier one, another one does not', async () => {
+    const { run, count } = await finishedRun();
+    const [before, tern] = [await fileOf(run), await (await house.signIn('Ines Corte')).into(demoId(2))];
+    const take = async (file: RecordFile) => (await bringIn(tern, Buffer.from(JSON.stringify(file)))).body;
+    expect((await take(before)).records[0].kept).toBe('new');
+    await sign(jonah, run, count).expect(200);
+    const after = await fileOf(run);
+    expect((await take(after)).records[0].kept).toBe('newer');
+    expect((await take(before)).records[0].kept).toBe('known');
+    expect((await tern.get(`/api/foreign/${run}`).expect(200)).body).toEqual(after);
+    // The same run, told anew by somebody with a key of their own.
+    const key = keysIn(fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-key-'))).of(HALDEN);
+    const chain = after.chain.map((c) => ({ ...c, seal: key.sign(c.hash) }));
+    const fake = { ...after, shop: { ...after.shop, key: key.publicKey, fingerprint: key.fingerprint }, chain, signatures: [] };
+    expect((await take({ ...fake, seal: key.sign(recordFileHash(fake)) })).error.code).toBe('FOREIGN_OTHER');
   });
 
   test('the table has a row for each pull, and nothing that a spreadsheet would compute', async () => {
@@ -311,7 +384,10 @@ describe('found again', () => {
     await petra.get('/api/history').expect(400);
     await petra.get('/api/history?by=wrench&tool=x').expect(400);
     const tern = await (await house.signIn('Ines Corte')).into(demoId(2));
-    expect((await tern.get('/api/history?by=vehicle&vin=ZZ9BREN20H0002417').expect(200)).body).toEqual({ lines: [], foreign: [], next: null });
+    // Brought in by Halden above: nothing of it here.
+    const { vin } = (await fileOf(QS16)).order.vehicle;
+    expect((await petra.get(`/api/history?by=vehicle&vin=${vin}`)).body.foreign).toHaveLength(1);
+    expect((await tern.get(`/api/history?by=vehicle&vin=${vin}`).expect(200)).body).toEqual({ lines: [], foreign: [], next: null });
     expect(canonicalJson((await tern.get(`/api/history?by=lot&lot=L%204471`)).body.lines)).toBe('[]');
   });
 });

@@ -39,6 +39,8 @@ export {
   calendarPath,
   dropFeed,
   foreignPath,
+  useForeignCheck,
+  useForeignRecord,
   handOverPath,
   makeFeed,
   recallPath,

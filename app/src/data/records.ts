@@ -1,5 +1,6 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { routes, type FollowUp } from '@stennet/core/contract';
+import * as v from 'valibot';
+import { replies, routes, type FollowUp } from '@stennet/core/contract';
 import type { FollowUpState } from '@stennet/core/followUp';
 import type { SignedKind } from '@stennet/core/record';
 import { newId } from '@/platform/ids';
@@ -34,10 +35,16 @@ export const useHistory = (asked: Asked | null) =>
   });
 export const recallPath = (asked: Asked): string => `${routes.history.path}?${new URLSearchParams({ ...asked, form: 'csv' }).toString()}`;
 
+export const useForeignRecord = (run: string) => useQuery({ queryKey: ['foreign', run], queryFn: () => call('foreignRecord', { run }), meta: { kept: false } });
+/** Whether it holds, looked at on the server each time. */
+export const useForeignCheck = (run: string) =>
+  useQuery({ queryKey: ['foreign', run, 'check'], queryFn: () => call('checkForeign', { run }), staleTime: 0, gcTime: 60_000, refetchOnMount: 'always' });
 export const foreignPath = (run: string): string => routes.foreignRecord.path.replace(':run', run);
 
-/** A record or an archive from elsewhere. @throws AppError FOREIGN_UNREADABLE, FOREIGN_BROKEN */
-export async function takeForeign(file: File): Promise<{ taken: number; records: { run: string; number: string; joint: string; from: string }[] }> {
+type Taken = v.InferOutput<typeof replies.takeForeign>;
+
+/** A record or an archive from elsewhere. @throws AppError FOREIGN_UNREADABLE, FOREIGN_BROKEN, FOREIGN_OTHER */
+export async function takeForeign(file: File): Promise<Taken> {
   const response = await fetch(routes.takeForeign.path, { method: 'POST', credentials: 'same-origin', headers: { 'Content-Type': 'application/octet-stream' }, body: file }).catch(
     () => {
       throw new AppError('OFFLINE');
@@ -46,7 +53,8 @@ export async function takeForeign(file: File): Promise<{ taken: number; records:
   const reply: unknown = await response.json().catch(() => undefined);
   if (!response.ok) throw refusalIn(reply);
   void queryClient.invalidateQueries({ queryKey: ['history'] });
-  return reply as Awaited<ReturnType<typeof takeForeign>>;
+  void queryClient.invalidateQueries({ queryKey: ['foreign'] });
+  return v.parse(replies.takeForeign, reply);
 }
 
 export const useFollowUps = (state?: FollowUpState) =>

@@ -222,6 +222,8 @@ export const SigningSchema = v.object({
   late: v.optional(v.number(), 0),
   /** What does not fit, where something does not. */
   fault: nullableText,
+  /** It was signed for another vehicle, order or joint than the repair order names now; a later word puts that right. */
+  signedForOther: v.optional(nullableText, null),
   /** Why it cannot be signed now. */
   mayNot: v.nullable(v.object({ code: v.string(), params: v.record(v.string(), v.union([v.string(), v.number()])) })),
 });
@@ -260,7 +262,11 @@ export const replies = {
   setJointSheet: OkSchema,
   signatures: SigningSchema,
   signRun: SigningSchema,
-  takeForeign: v.object({ taken: v.number(), records: v.array(v.object({ run: id, number: v.string(), joint: v.string(), from: v.string(), fault: nullableText })) }),
+  takeForeign: v.object({
+    taken: v.number(),
+    records: v.array(v.object({ run: id, number: v.string(), joint: v.string(), from: v.string(), kept: v.picklist(['new', 'newer', 'known']) })),
+  }),
+  checkForeign: v.object({ fault: nullableText, at: v.string(), by: v.string() }),
   history: v.object({
     lines: v.array(HistoryLineSchema),
     foreign: v.array(v.object({ run: id, number: v.string(), joint: v.string(), from: v.string(), fingerprint: v.string(), at: v.string() })),

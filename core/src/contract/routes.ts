@@ -62,6 +62,7 @@ export const routes = {
   orderArchive: { method: 'GET', path: '/api/orders/:order/archive', permission: 'order.read' },
   handOver: { method: 'GET', path: '/api/orders/:order/hand-over', permission: 'order.read' },
   takeForeign: { method: 'POST', path: '/api/foreign', permission: 'order.write' },
+  checkForeign: { method: 'GET', path: '/api/foreign/:run/check', permission: 'run.read' },
   foreignRecord: { method: 'GET', path: '/api/foreign/:run', permission: 'run.read' },
   history: { method: 'GET', path: '/api/history', permission: 'run.read' },
   followUps: { method: 'GET', path: '/api/follow-ups', permission: 'order.read' },

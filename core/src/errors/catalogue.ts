@@ -138,6 +138,10 @@ export const catalogue = {
   WORD_EMPTY: entry('There are no words in it.', 'Write down what is to be added.'),
   FOREIGN_UNREADABLE: entry((p) => `This file cannot be read: ${p.why}.`, 'Export it again where it comes from, and choose that file. Nothing was written.'),
   FOREIGN_BROKEN: entry((p) => `The record of RO ${p.number}, ${p.joint}, does not hold: ${p.fault}`, 'Ask for it again where it comes from. Nothing was written.'),
+  FOREIGN_OTHER: entry(
+    (p) => `Of RO ${p.number}, ${p.joint}, another record is kept, and this one does not agree with it.`,
+    'Nothing was written. Ask where they come from, and compare the fingerprints with what stands on paper.',
+  ),
   FOLLOW_UP_CHANGED: entry((p) => `${p.by} has answered this meanwhile.`, 'Look at it again; what you typed is still here.'),
   REASON_NEEDED: entry('Why it is declined is not written down.', 'Write down what the owner said.'),
 

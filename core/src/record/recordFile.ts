@@ -29,5 +29,7 @@ export const RecordFileSchema = v.strictObject({
   chain: v.pipe(v.array(v.strictObject({ body: long, hash: hex, seal: base64 })), v.minLength(1), v.maxLength(100_000)),
   signatures: v.pipe(v.array(v.strictObject({ body: long, signature: base64 })), v.maxLength(1000)),
   record: v.looseObject({ complete: v.boolean() }),
+  /** The shop's signature over `recordFileHash`: also the vehicle, the order and the names, which no entry carries, are as they went out. */
+  seal: base64,
 });
 export type RecordFile = v.InferOutput<typeof RecordFileSchema>;

@@ -7,6 +7,10 @@ import { canonicalJson, sha256Hex } from './hashChain';
 export const SIGNED_KINDS = ['technician', 'second', 'addendum'] as const;
 export type SignedKind = (typeof SIGNED_KINDS)[number];
 
+/** Which joint of which vehicle a record is of, as the repair order says it. */
+export const SignedForSchema = v.strictObject({ number: textOf(40), vin: textOf(20), joint: textOf(120) });
+export type SignedFor = v.InferOutput<typeof SignedForSchema>;
+
 /** What somebody said of a whole record. The chain's head names every event before it; `before` names the word before this one. */
 export const SignedWordSchema = v.strictObject({
   format: v.literal('stennet-signature'),
@@ -20,6 +24,8 @@ export const SignedWordSchema = v.strictObject({
   role: v.picklist(ROLES),
   at: TimeSchema,
   text: v.optional(textOf(1000)),
+  /** What the repair order said when it was signed: the entries name no vehicle. Words from before this was kept have none. */
+  of: v.optional(SignedForSchema),
   /** How many events the chain had, and the hash of the last one. */
   position: v.pipe(v.number(), v.integer(), v.minValue(1)),
   headHash: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)),
@@ -33,6 +39,9 @@ export interface SignedRow {
   body: string;
   signature: string;
 }
+
+/** What the last word that says so was signed for. */
+export const signedFor = (words: readonly SignedWord[]): SignedFor | null => words.findLast((w) => w.of)?.of ?? null;
 
 /** The text that is signed and kept. */
 export const wordText = (word: SignedWord): string => canonicalJson(word);

@@ -1,5 +1,6 @@
 import type { Stage } from '../procedure';
 import { convert } from '../quantity';
+import type { RunEvent } from '../run';
 import type { LookedAt, Trace, TraceClass, TracedPull } from '../trace';
 import { pullsIn, type RunRecord } from './runRecord';
 import { boltLabel } from './words';
@@ -20,6 +21,9 @@ export function tracedStages(record: RunRecord): TracedStage[] {
     return pulls.length > 0 ? [{ stage, pulls }] : [];
   });
 }
+
+/** Names of the traces of all pulls, those taken back among them. */
+export const tracesNamed = (events: readonly RunEvent[]): string[] => events.flatMap((e) => (e.type === 'pulled' && e.payload.trace ? [e.payload.trace] : []));
 
 /** Those of a stage whose trace is known, ready to be looked at beside each other. */
 export function tracedPulls({ stage, pulls }: TracedStage, traces: ReadonlyMap<string, Trace>): TracedPull[] {

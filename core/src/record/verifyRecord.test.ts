@@ -5,9 +5,12 @@ import {
   cellText,
   faultText,
   GENESIS_HASH,
+  newerRecord,
+  orderFault,
   pullRows,
   PULL_COLUMNS,
   recordDocument,
+  recordFileHash,
   runRecord,
   sealEvent,
   sha256Hex,
@@ -104,28 +107,74 @@ describe('a record that somebody touched', () => {
   });
 
   test('every fault is a sentence', () => {
-    const faults = [verifyRun(pinned, chain.slice(1), [], fits), verifyRun(pinned, chain, [{ body: 'x', signature: 'y' }], fits), { where: 'record', why: 'differs' } as const];
+    const faults = [
+      verifyRun(pinned, chain.slice(1), [], fits),
+      verifyRun(pinned, chain, [{ body: 'x', signature: 'y' }], fits),
+      { where: 'record', why: 'differs' },
+      { where: 'file', why: 'seal' },
+      { where: 'order', signedFor: { number: '1', vin: 'A', joint: 'j' } },
+    ] as const;
     for (const fault of faults) expect(fault && faultText(fault)).toMatch(/^[A-Z].*\.$/);
   });
 });
 
 test('a file tells the same in plain fields, or it is found out', () => {
   const people = { [t.place.person]: 'Jonah Pike' };
-  const file = {
+  const word0 = signed(word({ of: { number: '2402', vin: 'ZZ9X', joint: 'Cylinder head' } }));
+  const plain = {
     format: 'stennet-record',
     v: 1,
     shop: { id: testId(1), name: 'X', key: 'AAAA', fingerprint: 'x' },
+    order: { number: '2402', vehicle: { vin: 'ZZ9X', plate: 'HQ 1' }, odometer: { value: 5, unit: 'km' } },
     joint: 'Cylinder head',
     run: { id: t.place.run, part: 'procedure', instance: null },
     sheet: headSheet,
     sheetHash: hash,
     people,
     chain: chain.map((c) => ({ ...c, seal: c.seal ?? '' })),
-    signatures: [],
+    signatures: [word0],
     record: { ...recordDocument(headSheet, own, people) },
   } as unknown as RecordFile;
+  const file = { ...plain, seal: seal(recordFileHash(plain)) };
   expect(verifyRecordFile(file, fits)).toBeNull();
+  expect(recordFileHash(file)).toBe(recordFileHash(plain));
   expect(verifyRecordFile({ ...file, record: { ...file.record, complete: false } }, fits)).toEqual({ where: 'record', why: 'differs' });
+  const of = { number: '2402', vin: 'ZZ9X', joint: 'Cylinder head' };
+  // What was signed for is named; what nobody signed for is found by the seal of the file.
+  const other = { ...file, order: { ...file.order, vehicle: { ...file.order.vehicle, vin: 'ZZ9Y' } } };
+  expect(verifyRecordFile(other, fits)).toEqual({ where: 'order', signedFor: of });
+  const changed: Partial<RecordFile>[] = [
+    { order: { ...file.order, odometer: { value: 6, unit: 'km' } } },
+    { order: { ...file.order, vehicle: { ...file.order.vehicle, plate: 'HQ 2' } } },
+    { shop: { ...file.shop, name: 'Y' } },
+    { signatures: [] },
+    { seal: seal('x') },
+  ];
+  for (const change of changed) expect(verifyRecordFile({ ...file, ...change }, fits)).toEqual({ where: 'file', why: 'seal' });
+  // A later state of it takes its place, an earlier or the same one is known, anything else is another.
+  const shorter = { ...file, chain: file.chain.slice(0, -1), signatures: [] };
+  expect([newerRecord(shorter, file), newerRecord({ ...file, signatures: [] }, file), newerRecord(file, file), newerRecord(file, shorter)]).toEqual([
+    'newer',
+    'newer',
+    'known',
+    'known',
+  ]);
+  const elsewhere = { ...file, shop: { ...file.shop, key: 'BBBB' } };
+  expect([newerRecord(file, elsewhere), newerRecord(file, { ...file, chain: [...shorter.chain, { body: '{}', hash: '0', seal: '' }] })]).toEqual(['other', 'other']);
+  // A name stands in the plain fields too, where somebody with two hands changes it as well.
+  const renamed = { [t.place.person]: 'Somebody Else' };
+  expect(verifyRecordFile({ ...file, people: renamed }, fits)).toEqual({ where: 'record', why: 'differs' });
+  expect(verifyRecordFile({ ...file, people: renamed, record: { ...recordDocument(headSheet, own, renamed) } }, fits)).toEqual({ where: 'file', why: 'seal' });
+});
+
+test('the last word that names what it was signed for counts; words from before that was kept say nothing', () => {
+  const [a, b] = [
+    { number: '1', vin: 'A', joint: 'j' },
+    { number: '1', vin: 'B', joint: 'j' },
+  ];
+  expect(orderFault([word(), word()], a)).toBeNull();
+  expect(orderFault([word({ of: a }), word()], b)).toEqual({ where: 'order', signedFor: a });
+  expect(orderFault([word({ of: a }), word({ of: b })], b)).toBeNull();
 });
 
 test('who has to sign: the technician, and a second one where that is wanted', () => {

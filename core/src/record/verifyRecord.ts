@@ -5,14 +5,18 @@ import { RunEventSchema } from '../run/events';
 import { canonicalJson, firstBreak, GENESIS_HASH, sha256Hex, type StoredEvent } from './hashChain';
 import { recordDocument } from './recordDocument';
 import type { RecordFile } from './recordFile';
-import { SignedWordSchema, wordHash, type SignedRow, type SignedWord } from './signedWord';
+import { eventsIn, fileIsFor, recordFileHash } from './sealedFile';
+import { signedFor, SignedWordSchema, wordHash, type SignedFor, type SignedRow, type SignedWord } from './signedWord';
 
 /** What does not fit, and where it is the first time. */
 export type Fault =
   | { where: 'sheet'; why: 'hash' }
   | { where: 'event'; position: number; why: 'text' | 'link' | 'position' | 'seal' | 'form' | 'order' }
   | { where: 'signature'; index: number; why: 'signature' | 'form' | 'link' | 'run' | 'head' }
-  | { where: 'record'; why: 'differs' };
+  | { where: 'record'; why: 'differs' }
+  /** The repair order says something else than when it was signed. A later word puts that right. */
+  | { where: 'order'; signedFor: SignedFor }
+  | { where: 'file'; why: 'seal' };
 
 /** Whether a text was signed with the shop's key. Given by who has the means: Node's crypto on the server and in the command. */
 export type FitsKey = (text: string, signature: string) => boolean;
@@ -83,21 +87,36 @@ export function wordIn({ body }: Pick<SignedRow, 'body'>): SignedWord | null {
   }
 }
 
-/** The same for a file, and whether what it tells in plain fields is what its events say. */
+/** Whether the repair order still says what the record was signed for. */
+export function orderFault(words: readonly SignedWord[], now: SignedFor): Fault | null {
+  const then = signedFor(words);
+  return then && canonicalJson(then) !== canonicalJson(now) ? { where: 'order', signedFor: then } : null;
+}
+
+/**
+ * The same for a file, and whether what it tells in plain fields is what its events say. The seal of the whole file comes last: what
+ * fits no better-named place is found by it.
+ */
 export function verifyRecordFile(file: RecordFile, fits: FitsKey): Fault | null {
   const fault = verifyRun({ sheet: file.sheet, hash: file.sheetHash, run: file.run.id }, file.chain, file.signatures, fits);
   if (fault) return fault;
-  const events = file.chain.map((row) => (JSON.parse(row.body) as StoredEvent).event);
-  return canonicalJson(recordDocument(file.sheet, events, file.people)) === canonicalJson(file.record) ? null : { where: 'record', why: 'differs' };
+  if (canonicalJson(recordDocument(file.sheet, eventsIn(file.chain), file.people)) !== canonicalJson(file.record)) return { where: 'record', why: 'differs' };
+  const words = file.signatures.flatMap((row) => wordIn(row) ?? []);
+  return orderFault(words, fileIsFor(file)) ?? (fits(recordFileHash(file), file.seal) ? null : { where: 'file', why: 'seal' });
 }
 
 /** A fault in a sentence. */
 export function faultText(fault: Fault): string {
   if (fault.where === 'sheet') return 'The sheet is not the one that the run was started with.';
   if (fault.where === 'record') return 'What the file tells in plain fields is not what its events say.';
+  if (fault.where === 'order') return orderText(fault.signedFor);
+  if (fault.where === 'file') return 'Beside its entries something in the file was changed: the vehicle, the order, the shop, a name or the seal over them.';
   if (fault.where === 'signature') return `Signed word ${fault.index} does not fit: ${WORD_WHY[fault.why]}.`;
   return `Entry ${fault.position} is the first that does not fit: ${EVENT_WHY[fault.why]}.`;
 }
+
+const orderText = ({ number, vin, joint }: SignedFor): string =>
+  `It was signed for RO ${number}, ${joint}, vehicle ${vin}, and the repair order says something else now. If that was put right, add a later word: it is signed for what stands now.`;
 
 const EVENT_WHY: Record<Extract<Fault, { where: 'event' }>['why'], string> = {
   text: 'its text was changed',

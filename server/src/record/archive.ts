@@ -10,10 +10,10 @@ const NAMES = /^(order\.json|records\/[0-9a-f-]{36}\.json|photos\/[0-9a-f]{64}\.
 export const packArchive = (files: Record<string, Uint8Array>): Uint8Array => zipSync(files, { level: 6 });
 
 /**
- * The records in an archive, as text. Sizes are looked at before anything is unpacked, and what is unpacked is cut at what was said.
+ * The records and traces in an archive, as text. Sizes are looked at before anything is unpacked, and what is unpacked is cut at what was said.
  * @throws AppError FOREIGN_UNREADABLE
  */
-export function recordsIn(bytes: Uint8Array): string[] {
+export function unpackArchive(bytes: Uint8Array): { records: string[]; traces: string[] } {
   let total = 0;
   let count = 0;
   const unreadable = (why: string): AppError => new AppError('FOREIGN_UNREADABLE', { why });
@@ -25,16 +25,17 @@ export function recordsIn(bytes: Uint8Array): string[] {
         total += originalSize;
         if (count > MOST_FILES || total > MOST_BYTES) throw unreadable('it holds more than a repair order can');
         if (!NAMES.test(name)) throw unreadable(`“${name.slice(0, 60)}” does not belong into it`);
-        return name.startsWith('records/');
+        return name.endsWith('.json') && name !== 'order.json';
       },
     });
   } catch (error) {
     if (error instanceof AppError) throw error;
     throw unreadable('it is no archive, or it is damaged');
   }
-  const names = Object.keys(files);
-  if (names.length === 0) throw unreadable('there is no record in it');
-  return names.map((name) => new TextDecoder().decode(files[name]));
+  const inFolder = (folder: string): string[] => Object.entries(files).flatMap(([name, content]) => (name.startsWith(folder) ? [new TextDecoder().decode(content)] : []));
+  const records = inFolder('records/');
+  if (records.length === 0) throw unreadable('there is no record in it');
+  return { records, traces: inFolder('traces/') };
 }
 
 /** “PK”: an archive, not a document. */

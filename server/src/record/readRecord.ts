@@ -2,7 +2,21 @@ import type { Order } from '@stennet/core/contract';
 import { runName } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import type { Sheet } from '@stennet/core/procedure';
-import { faultText, recordDocument, verifyRun, wordIn, type ChainRow, type Fault, type RecordFile, type SignedRow, type SignedWord, type StoredEvent } from '@stennet/core/record';
+import {
+  fileIsFor,
+  orderFault,
+  recordDocument,
+  recordFileHash,
+  verifyRun,
+  wordIn,
+  type ChainRow,
+  type Fault,
+  type RecordFile,
+  type SignedFor,
+  type SignedRow,
+  type SignedWord,
+  type StoredEvent,
+} from '@stennet/core/record';
 import type { RunEvent } from '@stennet/core/run';
 import { onlyRow, type Client } from '../db/database';
 import findRecord from '../db/queries/findRecord.sql';
@@ -70,27 +84,26 @@ export async function keptRecord(client: Client, run: string): Promise<KeptRecor
 }
 
 /** What does not fit in a run as it stands in the tables: its list, its signed words, and what the head of the run says of both. */
-export function faultIn({ row, sheet, chain, signatures, words }: KeptRecord, key: ShopKey): Fault | null {
+export function faultIn(kept: KeptRecord, key: ShopKey): Fault | null {
+  const { row, sheet, chain, signatures, words } = kept;
   const fault = verifyRun({ sheet, hash: row.sheet_hash, run: row.id }, chain, signatures, key.fits);
   if (fault) return fault;
   if (chain.length !== row.last_position || chain.at(-1)?.hash !== row.head_hash)
     return { where: 'event', position: Math.min(chain.length, row.last_position) + 1, why: 'position' };
   // Taken off by somebody who could not make another.
   if (row.signing !== 'open' && !words.some((w) => w.kind === 'technician')) return { where: 'signature', index: 1, why: 'link' };
-  return null;
+  return orderFault(words, isFor(kept));
 }
 
-export const faultSentence = (kept: KeptRecord, key: ShopKey): string | null => {
-  const fault = faultIn(kept, key);
-  return fault && faultText(fault);
-};
+/** What it is signed for when it is signed now. */
+export const isFor = ({ row, name }: KeptRecord): SignedFor => fileIsFor({ order: { number: row.number, vehicle: row.vehicle }, joint: name });
 
 /** The record as a document that can be checked anywhere. */
 export function recordFileOf(kept: KeptRecord, shop: { id: string; name: string }, key: ShopKey): RecordFile {
   const { row } = kept;
   const named = new Set([...kept.events.map((e) => e.person), ...kept.words.map((w) => w.person), ...saidBy(kept.events)]);
   const people = Object.fromEntries(Object.entries(kept.people).filter(([id]) => named.has(id)));
-  return {
+  const file: Omit<RecordFile, 'seal'> = {
     format: 'stennet-record',
     v: 1,
     shop: { id: shop.id, name: shop.name, key: key.publicKey, fingerprint: key.fingerprint },
@@ -104,6 +117,7 @@ export function recordFileOf(kept: KeptRecord, shop: { id: string; name: string 
     signatures: kept.signatures,
     record: { ...recordDocument(kept.sheet, kept.events, people) },
   };
+  return { ...file, seal: key.sign(recordFileHash(file)) };
 }
 
 const saidBy = (events: readonly RunEvent[]): string[] => events.flatMap((e) => (e.type === 'used' ? [e.payload.statement.person] : []));

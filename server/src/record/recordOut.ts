@@ -5,7 +5,7 @@ import { RecordQuery, type Entry, type Order } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { readSheet, type Sheet } from '@stennet/core/procedure';
 import type { Trace } from '@stennet/core/trace';
-import { PULL_COLUMNS, pullRows, recordDocument } from '@stennet/core/record';
+import { faultText, PULL_COLUMNS, pullRows, recordDocument, tracesNamed } from '@stennet/core/record';
 import type { Client } from '../db/database';
 import findPhoto from '../db/queries/findPhoto.sql';
 import listOrderSheets from '../db/queries/listOrderSheets.sql';
@@ -17,7 +17,7 @@ import { recordPaper } from '../print/recordPaper';
 import { orderIn } from '../routes/orders';
 import { tracesOf } from '../routes/traces';
 import { packArchive } from './archive';
-import { faultSentence, keptRecord, recordFileOf, type KeptRecord } from './readRecord';
+import { faultIn, keptRecord, recordFileOf, type KeptRecord } from './readRecord';
 
 /** Records as they leave the house: on paper, as documents that can be checked, as a table, all of an order in one archive. */
 export function recordOutRoutes(app: Express, deps: Deps): void {
@@ -27,7 +27,11 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'form of the record' });
     const { kept, entries, traces } = await deps.db.inShop(session.shop.id, async (client) => {
       const kept = await keptRecord(client, namesIn(req).run ?? '');
-      return { kept, entries: (await orderIn(client, kept.row.order_id)).entries, traces: asked.output.form === 'pdf' ? await tracesOf(client, tracesIn(kept)) : new Map() };
+      return {
+        kept,
+        entries: (await orderIn(client, kept.row.order_id)).entries,
+        traces: asked.output.form === 'pdf' ? await tracesOf(client, tracesNamed(kept.events)) : new Map(),
+      };
     });
     const { form } = asked.output;
     const file = `record-${kept.row.number}-${kept.name}`.replace(/[^A-Za-z0-9-]+/g, '-');
@@ -59,9 +63,6 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
   });
 }
 
-/** Names of the traces of its pulls, those taken back among them. */
-const tracesIn = (kept: KeptRecord): string[] => kept.events.flatMap((e) => (e.type === 'pulled' && e.payload.trace ? [e.payload.trace] : []));
-
 function sendJson(res: Response, value: unknown): void {
   res.set('Content-Type', 'application/json; charset=utf-8').send(`${JSON.stringify(value, null, 1)}\n`);
 }
@@ -76,6 +77,7 @@ function sendTable(res: Response, kept: KeptRecord): void {
 
 function paperOf(kept: KeptRecord, entries: readonly Entry[], traces: ReadonlyMap<string, Trace>, session: Session, deps: Deps): ReturnType<typeof recordPaper> {
   const key = deps.keys.of(session.shop.id);
+  const fault = faultIn(kept, key);
   return recordPaper({
     file: recordFileOf(kept, session.shop, key),
     events: kept.events,
@@ -83,7 +85,7 @@ function paperOf(kept: KeptRecord, entries: readonly Entry[], traces: ReadonlyMa
     entries,
     traces,
     joint: kept.row.joint_id,
-    fault: faultSentence(kept, key),
+    fault: fault && faultText(fault),
     shop: session.shop,
     fonts: deps.fonts,
     now: deps.now(),
@@ -99,7 +101,7 @@ async function archiveOf(client: Client, id: string, session: Session, deps: Dep
   for (const { id: run } of (await client.query<{ id: string }>(listRunsOfOrder, [order.id])).rows) {
     const kept = await keptRecord(client, run);
     files[`records/${run}.json`] = text(recordFileOf(kept, session.shop, deps.keys.of(session.shop.id)));
-    traced.push(...tracesIn(kept));
+    traced.push(...tracesNamed(kept.events));
   }
   for (const [name, trace] of await tracesOf(client, traced)) files[`traces/${name}.json`] = text(trace);
   for (const photo of new Set(order.entries.flatMap((e) => (e.body.kind === 'photo' ? [e.body.photo] : [])))) {

@@ -1,7 +1,7 @@
 import type { Express } from 'express';
 import type { Signing } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
-import { signingState, wordHash, wordText, type SignedKind, type SignedWord } from '@stennet/core/record';
+import { faultText, signingState, wordHash, wordText, type Fault, type SignedKind, type SignedWord } from '@stennet/core/record';
 import { replay } from '@stennet/core/run';
 import { brokenConstraint, type Client } from '../db/database';
 import insertSignedWord from '../db/queries/insertSignedWord.sql';
@@ -9,7 +9,7 @@ import lockRun from '../db/queries/lockRun.sql';
 import setSigning from '../db/queries/setSigning.sql';
 import { serve, type Call, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
-import { faultSentence, keptRecord, type KeptRecord } from './readRecord';
+import { faultIn, isFor, keptRecord, type KeptRecord } from './readRecord';
 
 type SignCall = Pick<Call<'signRun'>, 'client' | 'session' | 'params' | 'body'> & { deps: Pick<Deps, 'now' | 'keys'> };
 
@@ -25,8 +25,10 @@ const wantsSecond = ({ sheet }: Pick<KeptRecord, 'sheet'>, session: Session): bo
 
 function signingOf(kept: KeptRecord, session: Session, deps: Deps): Signing {
   const key = deps.keys.of(session.shop.id);
-  const fault = faultSentence(kept, key);
-  const why = mayNotSign(kept, fault);
+  const found = faultIn(kept, key);
+  const fault = found && faultText(found);
+  const isOther = found?.where === 'order';
+  const why = mayNotSign(kept, found);
   return {
     state: signingState(kept.words, wantsSecond(kept, session)),
     wantsSecond: wantsSecond(kept, session),
@@ -35,14 +37,15 @@ function signingOf(kept: KeptRecord, session: Session, deps: Deps): Signing {
     late: kept.late,
     headHash: kept.row.head_hash,
     fingerprint: key.fingerprint,
-    fault,
+    fault: isOther ? null : fault,
+    signedForOther: isOther ? fault : null,
     mayNot: why && { code: why.code, params: { ...why.params } },
   };
 }
 
 /** Why nobody can sign it now, whoever they are. */
-function mayNotSign(kept: KeptRecord, fault: string | null): AppError | null {
-  if (fault) return new AppError('RECORD_BROKEN', { fault });
+function mayNotSign(kept: KeptRecord, fault: Fault | null): AppError | null {
+  if (fault && fault.where !== 'order') return new AppError('RECORD_BROKEN', { fault: faultText(fault) });
   if (kept.row.state !== 'finished') return new AppError('RECORD_NOT_FINISHED');
   const open = replay(kept.sheet, kept.events).progress.deviations.filter((d) => d.needsLead && d.decision === null).length;
   return open > 0 ? new AppError('RECORD_PENDING', { count: open }) : null;
@@ -55,7 +58,7 @@ export async function sign({ client, params, body, session, deps }: SignCall): P
   const kept = await keptRecord(client, run);
   // Sent again after a lost answer.
   if (kept.words.some((w) => w.id === body.id)) return kept;
-  const why = mayNotSign(kept, faultSentence(kept, deps.keys.of(session.shop.id)));
+  const why = mayNotSign(kept, faultIn(kept, deps.keys.of(session.shop.id)));
   if (why) throw why;
   if (body.position !== kept.chain.length) throw new AppError('RECORD_UNSENT');
   assertTurn(kept, body.kind, session, body.text);
@@ -91,6 +94,7 @@ function wordOf(kept: KeptRecord, said: { id: string; kind: SignedKind; text?: s
     role: session.role,
     at: now.toISOString(),
     ...(said.text?.trim() ? { text: said.text.trim() } : {}),
+    of: isFor(kept),
     position: kept.chain.length,
     headHash: kept.row.head_hash,
     before: last ? wordHash(last.body) : NO_WORD,

@@ -2,7 +2,7 @@ import { Link, useLocalSearchParams, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { HistoryLine } from '@stennet/core/contract';
-import { asAppError, foreignPath, recallPath, useHistory, useSignedIn, type Asked } from '@/data';
+import { asAppError, recallPath, useHistory, useSignedIn, type Asked } from '@/data';
 import { openFile } from '@/platform/files';
 import { BigButton, Card, Heading, Line, Loading, Notice, ScreenFrame, Section, useInks, useIsWide } from '@/ui';
 import { AskForm } from './parts/AskForm';
@@ -48,6 +48,7 @@ function askedIn(params: Record<string, string>): Asked | null {
 }
 
 function Found({ asked }: { asked: Asked }) {
+  const router = useRouter();
   const history = useHistory(asked);
   if (history.isError) return <Notice title={text.failed} text={asAppError(history.error).fix} action={{ text: text.retry, onPress: () => void history.refetch() }} alert />;
   if (!history.data) return <Loading text={text.loading} />;
@@ -72,11 +73,11 @@ function Found({ asked }: { asked: Asked }) {
               <Line strong>{text.foreignTitle(f.number, f.joint)}</Line>
               <Line>{text.foreignLine(f.from, f.fingerprint)}</Line>
               <BigButton
-                text={text.foreignFile}
-                label={`${text.foreignFile}: ${text.foreignTitle(f.number, f.joint)}`}
+                text={text.foreignOpen}
+                label={`${text.foreignOpen}: ${text.foreignTitle(f.number, f.joint)}`}
                 look="quiet"
                 size="desk"
-                onPress={() => openFile(foreignPath(f.run), 'keep')}
+                onPress={() => router.push(`/foreign/${f.run}`)}
               />
             </View>
           ))}

@@ -39,7 +39,8 @@ export const text = {
   bringIn: 'Bring in a record or an archive',
   bringInText: 'From another shop that uses Stennet. It is checked from the first entry to the last signature; what does not hold is refused, and nothing of it is kept.',
   taken: (n: number) => `${n} ${n === 1 ? 'record holds' : 'records hold'} and ${n === 1 ? 'is' : 'are'} kept:`,
-  foreignFile: 'Save this record as a document',
+  foreignOpen: 'Open this record',
+  kept: { new: '', newer: ', in the place of its earlier state', known: ', it was here already' },
   compare: 'Compare the key with the one on paper.',
   foreignTitle: (number: string, joint: string) => `RO ${number}, ${joint}`,
 } as const;

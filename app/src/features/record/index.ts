@@ -1,1 +1,2 @@
+export { ForeignRecordScreen } from './ForeignRecordScreen';
 export { RecordScreen } from './RecordScreen';

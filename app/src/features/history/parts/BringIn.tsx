@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
 import type { AppError } from '@stennet/core/errors';
@@ -9,6 +10,7 @@ import { text } from '../text';
 
 /** A record from another shop: checked before any of it is kept. */
 export function BringIn() {
+  const router = useRouter();
   const { me } = useSignedIn();
   const [error, setError] = useState<AppError | null>(null);
   const [taken, setTaken] = useState<Awaited<ReturnType<typeof takeForeign>> | null>(null);
@@ -28,7 +30,16 @@ export function BringIn() {
         <View role="status">
           <Line strong>{text.taken(taken.taken)}</Line>
           {taken.records.map((r) => (
-            <Line key={r.run}>{`${text.foreignTitle(r.number, r.joint)}, ${r.from}`}</Line>
+            <View key={r.run}>
+              <Line>{`${text.foreignTitle(r.number, r.joint)}, ${r.from}${text.kept[r.kept]}`}</Line>
+              <BigButton
+                text={text.foreignOpen}
+                label={`${text.foreignOpen}: ${text.foreignTitle(r.number, r.joint)}`}
+                look="quiet"
+                size="desk"
+                onPress={() => router.push(`/foreign/${r.run}`)}
+              />
+            </View>
           ))}
         </View>
       ) : null}

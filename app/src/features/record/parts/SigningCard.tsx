@@ -31,6 +31,7 @@ function Signed({ view, signing }: { view: RunView; signing: Signing }) {
   return (
     <Section title={text.signing}>
       {signing.fault ? <Notice title={text.broken} text={signing.fault} look="warn" alert /> : null}
+      {signing.signedForOther ? <Notice title={text.signedForOther} text={signing.signedForOther} look="warn" alert /> : null}
       {signing.words.map((w) => (
         <View key={w.id}>
           <Line strong>{text.signedBy(text.signed[w.kind], w.name)}</Line>

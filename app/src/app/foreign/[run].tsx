@@ -1,0 +1,1 @@
+export { ForeignRecordScreen as default } from '@/lazyScreens';

@@ -1,0 +1,100 @@
+import { useLocalSearchParams } from 'expo-router';
+import { View } from 'react-native';
+import { Text } from 'react-native-paper';
+import { eventsIn, runRecord, wordIn, type RecordFile } from '@stennet/core/record';
+import { replay } from '@stennet/core/run';
+import { asAppError, foreignPath, useForeignCheck, useForeignRecord, useSignedIn } from '@/data';
+import { openFile } from '@/platform/files';
+import { BigButton, Card, Line, Loading, MONO, Notice, ScreenFrame, Section, useInks } from '@/ui';
+import { Fact, FactsCard } from './parts/FactsCard';
+import { RecordBody } from './parts/RecordBody';
+import { text } from './text';
+
+/** A record that another shop made, as it was brought in. */
+export function ForeignRecordScreen() {
+  const { run } = useLocalSearchParams<{ run: string }>();
+  const { data: file, error, refetch } = useForeignRecord(run);
+  if (file) return <Ready file={file} />;
+  return (
+    <ScreenFrame title={text.foreignTitle} back="/history" backLabel={text.backToHistory}>
+      {error ? (
+        <Notice title={text.failed} text={`${asAppError(error).message} ${asAppError(error).fix}`} action={{ text: text.retry, onPress: () => void refetch() }} alert />
+      ) : (
+        <Loading text={text.loading} />
+      )}
+    </ScreenFrame>
+  );
+}
+
+function Ready({ file }: { file: RecordFile }) {
+  const { order, joint, sheet, people } = file;
+  const events = eventsIn(file.chain);
+  const record = runRecord(sheet, events);
+  const { vehicle } = order;
+  return (
+    <ScreenFrame
+      title={text.foreignTitle}
+      subtitle={`${joint} · RO ${order.number} · ${file.shop.name}`}
+      back={`/history?by=vehicle&vin=${encodeURIComponent(vehicle.vin)}`}
+      backLabel={text.backToHistory}
+    >
+      <RecordBody record={record} people={people} state={replay(sheet, events)} joint={joint} first={<Where file={file} />}>
+        <FactsCard record={record}>
+          <Fact name={text.vehicle} value={`${vehicle.maker} ${vehicle.model}, ${vehicle.engine}, ${vehicle.plate}, ${vehicle.vin}`} />
+          <Fact name={text.odometer} value={`${order.odometer.value} ${order.odometer.unit === 'km' ? 'km' : 'mi'}`} />
+        </FactsCard>
+        <Words file={file} />
+        <Section title={text.out}>
+          <BigButton text={text.document} hint={text.documentHint} look="plain" size="desk" onPress={() => openFile(foreignPath(file.run.id), 'keep')} />
+          <Line>{text.foreignOnly}</Line>
+        </Section>
+      </RecordBody>
+    </ScreenFrame>
+  );
+}
+
+/** Whose it is, whether it holds, and by which key: the server has just looked at all of it. */
+function Where({ file }: { file: RecordFile }) {
+  const inks = useInks();
+  const { format } = useSignedIn();
+  const { data: check, isError, isFetchedAfterMount, refetch } = useForeignCheck(file.run.id);
+  return (
+    <Card {...(check?.fault ? { edge: 'warn' as const } : {})}>
+      <Text role="heading" aria-level={2} style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}>
+        {text.madeBy(file.shop.name)}
+      </Text>
+      {isError ? (
+        <Notice title={text.signingOffline} text={text.checkOffline} action={{ text: text.retry, onPress: () => void refetch() }} />
+      ) : !check || !isFetchedAfterMount ? (
+        <Loading text={text.signingLoading} />
+      ) : (
+        <>
+          {check.fault ? <Notice title={text.broken} text={check.fault} look="warn" alert /> : <Line strong>{text.foreignHolds(file.chain.length)}</Line>}
+          <Line>{text.broughtIn(check.by, format.dateTime(new Date(check.at)))}</Line>
+        </>
+      )}
+      <View>
+        <Text selectable style={{ fontFamily: MONO, fontSize: 14, color: inks.inkSoft }}>
+          {text.key(file.shop.fingerprint)}
+        </Text>
+        <Line>{text.compare}</Line>
+      </View>
+    </Card>
+  );
+}
+
+function Words({ file }: { file: RecordFile }) {
+  const { format } = useSignedIn();
+  const words = file.signatures.flatMap((row) => wordIn(row) ?? []);
+  return (
+    <Section title={text.signing}>
+      {words.length === 0 ? <Line>{text.neverSigned}</Line> : null}
+      {words.map((w) => (
+        <View key={w.id}>
+          <Line strong>{text.signedBy(text.signed[w.kind], w.name)}</Line>
+          <Line>{`${format.dateTime(new Date(w.at))}${w.text ? ` · ${w.text}` : ''}`}</Line>
+        </View>
+      ))}
+    </Section>
+  );
+}
