@@ -185,6 +185,10 @@ describe('what it was signed for', () => {
     await bringIn(petra, Buffer.from(JSON.stringify(await fileOf(run)))).expect(200);
     await put(order.vehicle.vin);
     expect((await signing(run)).signedForOther).toContain('ZZ9SOMEBODYELSES1');
+    // The command says so too, and calls nothing broken: a copy with such an order is restored.
+    const env = { ...process.env, OWNER_DATABASE_URL: house.urls.owner, KEY_DIR: process.env.TEST_KEY_DIR ?? '' };
+    const done = spawnSync(process.execPath, [path.resolve(__dirname, '../dist/verify.js'), '--order', order.number], { encoding: 'utf8', env });
+    expect(done).toMatchObject({ status: 0, stdout: expect.stringMatching(/LOOK {4}RO .*\n +It was signed for RO/) });
   });
 });
 

@@ -2,6 +2,7 @@ import { useSyncExternalStore } from 'react';
 import type { Me } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { deviceId } from '@/platform/device';
+import { keptTexts } from '@/platform/keptText';
 import { asAppError, call } from './api';
 
 /*
@@ -20,16 +21,14 @@ const UNVERIFIED = 'stennet.unverified';
 const UNSEEN = 'stennet.unseen';
 const listeners = new Set<() => void>();
 let pinInMind: string | null = null;
-/** Where there is none, nobody is enrolled. */
-const store = globalThis.localStorage as Storage | undefined;
 let list: readonly Enrolled[] = read();
-let waits: string | null = store?.getItem(UNVERIFIED) ?? null;
+let waits: string | null = keptTexts.get(UNVERIFIED);
 /** Everybody who was on without the server having agreed since: theirs waits for themselves, whoever is on now. */
-let unseen: readonly string[] = (store?.getItem(UNSEEN) ?? '').split(' ').filter(Boolean);
+let unseen: readonly string[] = (keptTexts.get(UNSEEN) ?? '').split(' ').filter(Boolean);
 
 function read(): Enrolled[] {
   try {
-    return JSON.parse(store?.getItem(KEY) ?? '[]') as Enrolled[];
+    return JSON.parse(keptTexts.get(KEY) ?? '[]') as Enrolled[];
   } catch {
     return [];
   }
@@ -53,8 +52,8 @@ function setUnverified(person: string, pin: string): void {
   waits = person;
   pinInMind = pin;
   unseen = [...new Set([...unseen, person])];
-  store?.setItem(UNVERIFIED, person);
-  store?.setItem(UNSEEN, unseen.join(' '));
+  keptTexts.put(UNVERIFIED, person);
+  keptTexts.put(UNSEEN, unseen.join(' '));
   changed();
 }
 
@@ -63,8 +62,8 @@ export function noteVerified(person: string): void {
   waits = null;
   pinInMind = null;
   unseen = unseen.filter((p) => p !== person);
-  store?.removeItem(UNVERIFIED);
-  store?.setItem(UNSEEN, unseen.join(' '));
+  keptTexts.drop(UNVERIFIED);
+  keptTexts.put(UNSEEN, unseen.join(' '));
   changed();
 }
 
@@ -76,13 +75,13 @@ export async function enrolHere(me: Me): Promise<void> {
     .replace(/=+$/, '');
   await call('enrol', {}, { device: deviceId(), secret });
   list = [...list.filter((e) => e.me.person.id !== me.person.id), { me, secret }];
-  store?.setItem(KEY, JSON.stringify(list));
+  keptTexts.put(KEY, JSON.stringify(list));
   changed();
 }
 
 export function leaveBay(person: string): void {
   list = list.filter((e) => e.me.person.id !== person);
-  store?.setItem(KEY, JSON.stringify(list));
+  keptTexts.put(KEY, JSON.stringify(list));
   changed();
 }
 

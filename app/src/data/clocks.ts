@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import type { RunningClock } from '@stennet/core/run';
+import { keptTexts } from '@/platform/keptText';
 import { onLeaving } from './leaving';
 
 /** A clock that runs in a run of this device: what it is about, and when it ends. */
@@ -19,7 +20,7 @@ const listeners = new Set<() => void>();
 /** Kept where the next start finds it before anything else is loaded: sealant goes on curing through a reload. */
 function read(): ShownClock[] {
   try {
-    return JSON.parse(localStorage.getItem(KEY) ?? '[]') as ShownClock[];
+    return JSON.parse(keptTexts.get(KEY) ?? '[]') as ShownClock[];
   } catch {
     return [];
   }
@@ -27,11 +28,7 @@ function read(): ShownClock[] {
 
 function set(next: readonly ShownClock[]): void {
   current = next;
-  try {
-    localStorage.setItem(KEY, JSON.stringify(next));
-  } catch {
-    // A device that keeps nothing shows them until it is closed.
-  }
+  keptTexts.put(KEY, JSON.stringify(next));
   for (const tell of listeners) tell();
 }
 

@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { RunReply } from '@stennet/core/contract/run';
+import type { KeptRun } from '@stennet/core/contract/run';
 import type { ErrorCode, ErrorParams } from '@stennet/core/errors';
 import type { OrderEntry } from '@stennet/core/order';
 import type { Sheet } from '@stennet/core/procedure';
@@ -8,8 +8,7 @@ import type { Trace } from '@stennet/core/trace';
 import { storedBefore } from '@/platform/storage';
 import { noteOpened, noteStored } from './stored';
 
-/** What this device needs to lead a run without the server. */
-export type KeptRun = Omit<RunReply, 'events' | 'headHash'>;
+export type { KeptRun };
 export interface KeptEvent {
   event: RunEvent;
   sent: boolean;

@@ -1,4 +1,5 @@
 import { routes } from '@stennet/core/contract';
+import { eventStream } from '@/platform/eventStream';
 import { lookAgain } from './runs';
 import { queryClient } from './queries';
 import { noteLive } from './stream';
@@ -20,19 +21,13 @@ export function startLive(): () => void {
   if (channel) channel.onmessage = ({ data }: MessageEvent<{ topic: string }>) => hear(data.topic);
   const lead = (): Promise<void> =>
     new Promise((resolve) => {
-      const source = new EventSource(routes.stream.path);
       const pass = (topic: string): void => {
         channel?.postMessage({ topic });
         hear(topic);
       };
-      source.addEventListener('hello', () => pass('all'));
-      source.onmessage = ({ data }: MessageEvent<string>) => pass(data);
-      source.onerror = () => {
-        channel?.postMessage({ topic: LOST });
-        noteLive(false);
-      };
+      const close = eventStream(routes.stream.path, { hello: () => pass('all'), message: pass }, () => pass(LOST));
       ended.signal.addEventListener('abort', () => {
-        source.close();
+        close();
         noteLive(false);
         resolve();
       });

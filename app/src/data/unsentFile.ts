@@ -1,21 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import * as v from 'valibot';
 import { AppError } from '@stennet/core/errors';
-import { HashSchema } from '@stennet/core/contract';
-import { RunEventSchema } from '@stennet/core/run';
-import { TraceSchema } from '@stennet/core/trace';
 import { saveFile } from '@/platform/files';
-import type { KeptRun } from './database';
 import { keepBack, readRun, runsToSend, waitingOf } from './outbox/outbox';
 import { send } from './outbox/sender';
 import { keepTrace, waitingTraces } from './traces';
-
-const FileSchema = v.object({
-  format: v.literal('stennet-unsent'),
-  v: v.literal(1),
-  runs: v.pipe(v.array(v.object({ kept: v.looseObject({ id: v.string() }), events: v.pipe(v.array(RunEventSchema), v.maxLength(20_000)) })), v.maxLength(500)),
-  traces: v.optional(v.record(HashSchema, TraceSchema)),
-});
 
 /** Everything that the server does not have yet, as a file: for a device that is about to be wiped. @returns how many entries */
 export async function saveUnsent(): Promise<number> {
@@ -41,10 +30,11 @@ export async function readUnsent(file: File): Promise<number> {
   } catch {
     throw new AppError('FOREIGN_UNREADABLE', { why: 'it is no JSON' });
   }
-  const parsed = v.safeParse(FileSchema, json);
+  const { UnsentFileSchema } = await import('./unsentForm');
+  const parsed = v.safeParse(UnsentFileSchema, json);
   if (!parsed.success) throw new AppError('FOREIGN_UNREADABLE', { why: 'it is no file of unsent entries' });
   let count = 0;
-  for (const { kept, events } of parsed.output.runs) count += await keepBack(kept as unknown as KeptRun, events);
+  for (const { kept, events } of parsed.output.runs) count += await keepBack(kept, events);
   for (const trace of Object.values(parsed.output.traces ?? {})) await keepTrace(trace);
   void send();
   return count;

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import * as v from 'valibot';
 import type { WrenchPull } from '@stennet/core/trace';
+import { eventStream } from '@/platform/eventStream';
 import { keptChoice } from '@/platform/keptChoice';
 
 /** Whether this device listens to a digital wrench while one is in use; said once, kept here. */
@@ -30,7 +31,7 @@ const LOOKING: WrenchLink = { ...OFF, state: 'looking' };
 
 /**
  * The digital wrench on this device, heard only while `inUse`. Nothing is recorded by it: what it read waits for a confirmation.
- * A connection that is lost is tried again by the browser; what it read before stays on the screen.
+ * A connection that is lost is tried again; what it read before stays on the screen.
  */
 export function useWrenchLink(inUse: boolean): HeardWrench {
   const { listens } = useKept(HERE);
@@ -60,17 +61,15 @@ type Change = (was: WrenchLink) => WrenchLink;
 /** Opens its stream; what does not fit its form is no pull. @returns what closes it */
 async function hear(tell: (change: Change) => void): Promise<() => void> {
   const { WRENCH_ADDRESS, WrenchHelloSchema, WrenchPullSchema } = await import('@stennet/core/trace');
-  const stream = new EventSource(`${WRENCH_ADDRESS}/stream`);
-  stream.addEventListener('wrench', ({ data }: MessageEvent<string>) => {
+  const wrench = (data: string): void => {
     const hello = v.safeParse(WrenchHelloSchema, jsonOf(data));
     if (hello.success) tell((was) => ({ ...was, state: 'on', name: hello.output.name, simulated: hello.output.simulated }));
-  });
-  stream.addEventListener('pull', ({ data }: MessageEvent<string>) => {
-    const pull = v.safeParse(WrenchPullSchema, jsonOf(data));
-    if (pull.success) tell((was) => ({ ...was, pull: pull.output, missed: was.pull }));
-  });
-  stream.addEventListener('error', () => tell((was) => ({ ...was, state: 'looking', name: null })));
-  return () => stream.close();
+  };
+  const pull = (data: string): void => {
+    const heard = v.safeParse(WrenchPullSchema, jsonOf(data));
+    if (heard.success) tell((was) => ({ ...was, pull: heard.output, missed: was.pull }));
+  };
+  return eventStream(`${WRENCH_ADDRESS}/stream`, { wrench, pull }, () => tell((was) => ({ ...was, state: 'looking', name: null })));
 }
 
 function jsonOf(text: string): unknown {

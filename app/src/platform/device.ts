@@ -1,13 +1,14 @@
 import { newId } from './ids';
+import { keptTexts } from './keptText';
 
 const KEY = 'stennet.device';
 
 /** This browser, for as long as it keeps its storage. */
 export function deviceId(): string {
-  const kept = localStorage.getItem(KEY);
+  const kept = keptTexts.get(KEY);
   if (kept) return kept;
   const made = newId();
-  localStorage.setItem(KEY, made);
+  keptTexts.put(KEY, made);
   return made;
 }
 

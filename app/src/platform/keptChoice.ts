@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from 'react';
+import { keptTexts } from './keptText';
 
 /** Choices that one person makes on this device, kept in its storage; each `of` has its own. What cannot be read is the plain choice. */
 export function keptChoice<T extends object>(name: string, plain: T): { useKept: (of: string) => T; put: (of: string, change: Partial<T>) => void } {
@@ -6,7 +7,7 @@ export function keptChoice<T extends object>(name: string, plain: T): { useKept:
   // The same object as long as nothing has changed: nothing is drawn anew for it.
   const seen = new Map<string, { text: string | null; choice: T }>();
   const read = (of: string): T => {
-    const text = localStorage.getItem(`stennet.${name}.${of}`);
+    const text = keptTexts.get(`stennet.${name}.${of}`);
     const known = seen.get(of);
     if (known && known.text === text) return known.choice;
     const choice = { ...plain, ...parsed(text) };
@@ -20,7 +21,7 @@ export function keptChoice<T extends object>(name: string, plain: T): { useKept:
   return {
     useKept: (of) => useSyncExternalStore(subscribe, () => read(of)),
     put: (of, change) => {
-      localStorage.setItem(`stennet.${name}.${of}`, JSON.stringify({ ...read(of), ...change }));
+      keptTexts.put(`stennet.${name}.${of}`, JSON.stringify({ ...read(of), ...change }));
       for (const tell of listeners) tell();
     },
   };

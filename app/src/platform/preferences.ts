@@ -1,16 +1,17 @@
 import { useSyncExternalStore } from 'react';
+import { keptTexts } from './keptText';
 
 export type ThemeChoice = 'device' | 'light' | 'dark';
 const KEY = 'stennet.theme';
 const listeners = new Set<() => void>();
 
 function read(): ThemeChoice {
-  const kept = localStorage.getItem(KEY);
+  const kept = keptTexts.get(KEY);
   return kept === 'light' || kept === 'dark' ? kept : 'device';
 }
 
 export function chooseTheme(choice: ThemeChoice): void {
-  localStorage.setItem(KEY, choice);
+  keptTexts.put(KEY, choice);
   for (const tell of listeners) tell();
 }
 

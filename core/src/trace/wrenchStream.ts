@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { finite, textOf, UuidSchema } from '../contract/text';
-import { QuantitySchema } from '../quantity';
+import { convert, QuantitySchema, units } from '../quantity';
 import { TraceSchema } from './trace';
 
 /** Where a digital wrench, or the bridge to it, is reached from the device in the technician's hand. docs/WRENCH.md has the stream. */
@@ -11,10 +11,17 @@ export const WRENCH_ADDRESS = `http://127.0.0.1:${WRENCH_PORT}`;
 export const WrenchHelloSchema = v.object({ format: v.literal('stennet-wrench'), v: v.literal(1), name: textOf(60), simulated: v.boolean() });
 export type WrenchHello = v.InferOutput<typeof WrenchHelloSchema>;
 
+/** As much as a trace may hold. */
+const MOST_NM = 3000;
+const PeakSchema = v.pipe(
+  QuantitySchema,
+  v.check(({ value, unit }) => units[unit].kind === 'torque' && value >= 0 && convert({ value, unit }, 'N.m') <= MOST_NM, 'a torque'),
+);
+
 /** One pull as the wrench saw it: its highest torque, what it turned if it was set to an angle, and the trace. */
 export const WrenchPullSchema = v.object({
   id: UuidSchema,
-  peak: QuantitySchema,
+  peak: PeakSchema,
   turned: v.optional(v.object({ value: v.pipe(finite, v.minValue(0), v.maxValue(720)), unit: v.literal('deg') })),
   trace: TraceSchema,
 });

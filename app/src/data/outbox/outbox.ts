@@ -55,10 +55,10 @@ export async function keepServerRun(kept: KeptRun, events: readonly RunEvent[]):
 }
 
 /** Entries from a file: a place that is taken keeps what it has. @returns how many were put back */
-export async function keepBack(kept: KeptRun, events: readonly RunEvent[]): Promise<number> {
+export async function keepBack(kept: KeptRun | undefined, events: readonly RunEvent[]): Promise<number> {
   const db = await database();
   const transaction = db.transaction(['runs', 'events'], 'readwrite', STRICT);
-  if (!(await transaction.objectStore('runs').get(kept.id))) await transaction.objectStore('runs').put(kept, kept.id);
+  if (kept && !(await transaction.objectStore('runs').get(kept.id))) await transaction.objectStore('runs').put(kept, kept.id);
   const store = transaction.objectStore('events');
   let count = 0;
   for (const event of events) {

@@ -30,19 +30,15 @@ function Ready({ file }: { file: RecordFile }) {
   const { order, joint, sheet, people } = file;
   const events = eventsIn(file.chain);
   const record = runRecord(sheet, events);
-  const { vehicle } = order;
   return (
     <ScreenFrame
       title={text.foreignTitle}
       subtitle={`${joint} · RO ${order.number} · ${file.shop.name}`}
-      back={`/history?by=vehicle&vin=${encodeURIComponent(vehicle.vin)}`}
+      back={`/history?by=vehicle&vin=${encodeURIComponent(order.vehicle.vin)}`}
       backLabel={text.backToHistory}
     >
       <RecordBody record={record} people={people} state={replay(sheet, events)} joint={joint} first={<Where file={file} />}>
-        <FactsCard record={record}>
-          <Fact name={text.vehicle} value={`${vehicle.maker} ${vehicle.model}, ${vehicle.engine}, ${vehicle.plate}, ${vehicle.vin}`} />
-          <Fact name={text.odometer} value={`${order.odometer.value} ${order.odometer.unit === 'km' ? 'km' : 'mi'}`} />
-        </FactsCard>
+        <FactsCard record={record} />
         <Words file={file} />
         <Section title={text.out}>
           <BigButton text={text.document} hint={text.documentHint} look="plain" size="desk" onPress={() => openFile(foreignPath(file.run.id), 'keep')} />
@@ -55,6 +51,7 @@ function Ready({ file }: { file: RecordFile }) {
 
 /** Whose it is, whether it holds, and by which key: the server has just looked at all of it. */
 function Where({ file }: { file: RecordFile }) {
+  const { vehicle, odometer } = file.order;
   const inks = useInks();
   const { format } = useSignedIn();
   const { data: check, isError, isFetchedAfterMount, refetch } = useForeignCheck(file.run.id);
@@ -63,6 +60,8 @@ function Where({ file }: { file: RecordFile }) {
       <Text role="heading" aria-level={2} style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}>
         {text.madeBy(file.shop.name)}
       </Text>
+      <Fact name={text.vehicle} value={`${vehicle.maker} ${vehicle.model}, ${vehicle.engine}, ${vehicle.plate}, ${vehicle.vin}`} />
+      <Fact name={text.odometer} value={`${format.number(odometer.value, 0)} ${odometer.unit === 'km' ? 'km' : 'mi'}`} />
       {isError ? (
         <Notice title={text.signingOffline} text={text.checkOffline} action={{ text: text.retry, onPress: () => void refetch() }} />
       ) : !check || !isFetchedAfterMount ? (
@@ -73,12 +72,10 @@ function Where({ file }: { file: RecordFile }) {
           <Line>{text.broughtIn(check.by, format.dateTime(new Date(check.at)))}</Line>
         </>
       )}
-      <View>
-        <Text selectable style={{ fontFamily: MONO, fontSize: 14, color: inks.inkSoft }}>
-          {text.key(file.shop.fingerprint)}
-        </Text>
-        <Line>{text.compare}</Line>
-      </View>
+      <Line>{text.keyOfThatShop}</Line>
+      <Text selectable style={{ fontFamily: MONO, fontSize: 16, color: inks.ink }}>
+        {file.shop.fingerprint}
+      </Text>
     </Card>
   );
 }

@@ -75,7 +75,7 @@ export const text = {
   foreignHolds: (n: number) => `Checked just now: all ${n} entries, and what stands beside them, are as that shop sealed them.`,
   checkOffline: 'Whether it still holds is looked at by the server, once there is a network.',
   broughtIn: (by: string, at: string) => `Brought in by ${by}, ${at}.`,
-  compare: 'Compare the key with the one on that shop’s paper: a number that fits only says that one key made all of it.',
+  keyOfThatShop: 'Key of that shop; compare it with the one on its paper:',
   neverSigned: 'Nobody had signed it when it was taken along.',
   vehicle: 'Vehicle',
   odometer: 'Odometer',

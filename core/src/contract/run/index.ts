@@ -31,7 +31,8 @@ import { FoundSchema, JointSheetSchema, RunReplySchema, SheetReplySchema } from 
 export type { Say } from './orderBodies';
 export { ImportLineSchema } from './libraryReplies';
 export type { DraftBrief, DraftReply, ImportLine, Library } from './libraryReplies';
-export type { JointSheet, RunReply, SheetBrief, SheetReply } from './runReplies';
+export { KeptRunSchema } from './runReplies';
+export type { JointSheet, KeptRun, RunReply, SheetBrief, SheetReply } from './runReplies';
 
 export const AppendBody = v.strictObject({
   deviceName: textOf(60),

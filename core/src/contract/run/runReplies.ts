@@ -23,6 +23,9 @@ export const RunReplySchema = v.object({
   headHash: v.string(),
 });
 export type RunReply = v.InferOutput<typeof RunReplySchema>;
+/** What a device needs to lead a run without the server: its events are kept one by one. */
+export const KeptRunSchema = v.omit(RunReplySchema, ['events', 'headHash']);
+export type KeptRun = v.InferOutput<typeof KeptRunSchema>;
 
 /** A sheet as lists show it: enough for its ribbon and its line. */
 export const SheetBriefSchema = v.object({

@@ -30,7 +30,7 @@ export function BringIn() {
         <View role="status">
           <Line strong>{text.taken(taken.taken)}</Line>
           {taken.records.map((r) => (
-            <View key={r.run}>
+            <View key={r.run} style={{ gap: 8, marginTop: 8 }}>
               <Line>{`${text.foreignTitle(r.number, r.joint)}, ${r.from}${text.kept[r.kept]}`}</Line>
               <BigButton
                 text={text.foreignOpen}
