@@ -263,6 +263,13 @@ test.describe(() => {
     await to('/runs/5e000000-0000-4000-8000-000000000824/record', 'What the wrench saw', 'record');
     await expect(t.page.getByText('Look again at bolt 6.')).toBeVisible();
     await clean(t, 'curves');
+    const [file] = await Promise.all([t.page.waitForEvent('download'), t.button('Record as a document').click()]);
+    await t.page.goto(`${house.url}/history`);
+    const [chooser] = await Promise.all([t.page.waitForEvent('filechooser'), t.button('Bring in a record or an archive').click()]);
+    await chooser.setFiles(await file.path());
+    await t.button(/^Open this record/).click();
+    await expect(t.page.getByText(/^Checked just now/)).toBeVisible();
+    await clean(t, 'a record from another shop');
     await t.page.goto(`${house.url}/tools`);
     await t.button('What was tightened with it: Wrench 4, digital').click();
     await expect(t.page.getByRole('heading', { name: 'How its readings lay' })).toBeVisible();

@@ -69,6 +69,14 @@ for (const sheet of sheets.filter((s) => s.status === 'approved')) {
     await t.expectSaved();
     const { rows } = await house.admin.query<{ state: string }>('select state from run where joint = $1', [JOINT]);
     expect(rows.map((r) => r.state)).toEqual(rows.map(() => 'finished'));
+    const [, next] = sheet.instances?.labels ?? [];
+    if (!next || sheet.tellApart.length === 0) return;
+    // The next cap: what was looked at just before is said with one press, and stands where it can be changed.
+    await t.page.goto(`${house.url}/joints/${JOINT}?of=${next}`);
+    await expect(t.button(/^Start /)).toBeDisabled();
+    await t.button(/^The same as just before/).click();
+    await expect(t.page.getByRole('radio', { checked: true })).toHaveCount(1 + sheet.tellApart.length);
+    await expect(t.button(/^Start /)).toBeEnabled();
   });
 }
 

@@ -17,6 +17,7 @@ import { StartButton } from './parts/StartButton';
 import { ToolsPlan } from './parts/ToolsPlan';
 import { builtOutside, isToldApart, TakeSheet, WhichOne, type Answers } from './parts/WhichOne';
 import { WhichInstance } from './parts/WhichInstance';
+import { useAnswersBefore } from './answersBefore';
 import { text } from './text';
 import { whichText } from './whichText';
 
@@ -48,6 +49,7 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
   const isWide = useIsWide();
   const entries = useEntries(order ?? NO_ORDER);
   const [answers, setAnswers] = useState<Answers>({});
+  const answersBefore = useAnswersBefore(whole);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [chosen, setChosen] = useState(asked ?? null);
   const isApart = part === TAKE_APART;
@@ -89,7 +91,7 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
           {data.supersededBy ? <Replaced data={data} by={data.supersededBy} /> : null}
           {builtOutside(sheet, data.order.built) ? <Notice title={whichText.builtOutside} text={whichText.builtOutsideText} look="warn" /> : null}
           {sheet.instances ? <WhichInstance instances={sheet.instances} runs={runs} part={part} chosen={chosen} onChoose={setChosen} /> : null}
-          <WhichOne data={data} answers={answers} onAnswer={(question, answer) => setAnswers((a) => ({ ...a, [question]: answer }))} />
+          <WhichOne data={data} answers={answers} before={answersBefore} onAnswer={(change) => setAnswers((a) => ({ ...a, ...change }))} />
           {!isWhole ? null : <NewParts data={data} job={job} entries={entries} left={left} onLeave={(key) => setLeft((was) => new Set(was).add(key))} />}
           <Clocks data={data} />
           {isApart ? <Slackening data={data} /> : null}

@@ -1,5 +1,6 @@
 /** What is said where look-alikes are told apart, before anything is tightened. */
 export const whichText = {
+  asBefore: 'The same as just before',
   which: 'Which one is in front of you?',
   thisSheet: 'this sheet',
   sheetNotHere: 'not among your shop’s sheets',

@@ -12,6 +12,7 @@ import { deviceId, deviceName } from '@/platform/device';
 import { newId } from '@/platform/ids';
 import { useDeviceOnline } from '@/platform/online';
 import { BigButton, Line, Notice } from '@/ui';
+import { keepAnswers } from '../answersBefore';
 import { text } from '../text';
 import type { Answers } from './WhichOne';
 
@@ -40,7 +41,10 @@ export function StartButton({ data, at, answers, open }: { data: JointSheet; at:
     const order = { ...data.order, joint: runName({ name: data.order.joint }, at) };
     const [{ run }] = events.current;
     startRun(events.current, { id: run, joint, order, sheet, sheetHash, people: { [me.person.id]: me.person.name } }, deviceName()).then(
-      () => router.replace(`/runs/${run}`),
+      () => {
+        keepAnswers(data, answers);
+        router.replace(`/runs/${run}`);
+      },
       (e: unknown) => {
         setError(asAppError(e));
         setBusy(false);

@@ -21,7 +21,15 @@ export function isToldApart(sheet: Sheet, answers: Answers): boolean {
   return sheet.tellApart.length === 0 || (given.length > 0 && given.every((a) => a.sheet === sheet.id));
 }
 
-export function WhichOne({ data, answers, onAnswer }: { data: JointSheet; answers: Answers; onAnswer: (question: string, answer: string) => void }) {
+interface Props {
+  data: JointSheet;
+  answers: Answers;
+  /** What was answered for another cap or bank of this joint. */
+  before: Answers | null;
+  onAnswer: (change: Answers) => void;
+}
+
+export function WhichOne({ data, answers, before, onAnswer }: Props) {
   const { sheet } = data;
   const inks = useInks();
   const page = useSheet(sheet.id, sheet.revision);
@@ -34,6 +42,9 @@ export function WhichOne({ data, answers, onAnswer }: { data: JointSheet; answer
       <Text role="heading" aria-level={2} style={heading}>
         {whichText.which}
       </Text>
+      {before && Object.keys(answers).length === 0 ? (
+        <BigButton text={whichText.asBefore} hint={Object.values(before).join(', ')} look="plain" onPress={() => onAnswer(before)} />
+      ) : null}
       {sheet.tellApart.map((t) => (
         <View key={t.question} style={styles.question} role="radiogroup" aria-label={t.question}>
           <Text style={{ fontSize: 17, color: inks.ink, fontWeight: '700' }}>{t.question}</Text>
@@ -42,7 +53,7 @@ export function WhichOne({ data, answers, onAnswer }: { data: JointSheet; answer
               const to = standing(a.sheet);
               const under = to === sheet ? [whichText.thisSheet, printLine(lineOf(sheet).line)] : to ? [to.title, printLine(lineOf(to).line)] : [whichText.sheetNotHere];
               const isOn = answers[t.question] === a.text;
-              const answer = (): void => onAnswer(t.question, a.text);
+              const answer = (): void => onAnswer({ [t.question]: a.text });
               return (
                 <TouchableRipple key={a.text} role={'radio' as never} aria-checked={isOn} aria-label={a.text} onPress={answer} {...pressedBySpace(answer)} style={styles.answer}>
                   <AnswerCard text={a.text} head={a.head} under={under} on={isOn} />

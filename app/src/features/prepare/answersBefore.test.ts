@@ -1,0 +1,27 @@
+import { renderHook } from '@testing-library/react-native';
+import type { JointSheet } from '@stennet/core/contract/run';
+import { demoSheet, headSheet } from '@stennet/core/testing';
+import { keepAnswers, useAnswersBefore } from './answersBefore';
+
+const caps = { joint: 'caps', sheet: demoSheet('ob20-rod-caps') } as JointSheet;
+const [question] = caps.sheet.tellApart.map((t) => t.question);
+const before = (data: JointSheet) => renderHook(() => useAnswersBefore(data)).result.current;
+
+test('what was answered for one cap is known for the next of the same joint by the same sheet, and for nothing else', () => {
+  expect(before(caps)).toBeNull();
+  const answers = { [question ?? '']: 'from then on' };
+  keepAnswers(caps, answers);
+  expect(before(caps)).toEqual(answers);
+  expect(before({ ...caps, joint: 'others' })).toBeNull();
+  expect(before({ ...caps, sheet: { ...caps.sheet, revision: 'C' } })).toBeNull();
+  expect(before({ ...caps, sheet: demoSheet('ob20-rod-caps-early') })).toBeNull();
+});
+
+test('a joint that occurs once is looked at each time; nothing answered is nothing known', () => {
+  const head = { joint: 'head', sheet: headSheet } as JointSheet;
+  keepAnswers(head, { x: 'y' });
+  expect(before(head)).toBeNull();
+  expect(before(caps)).toBeNull();
+  keepAnswers(caps, {});
+  expect(before(caps)).toBeNull();
+});
