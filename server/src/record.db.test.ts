@@ -108,6 +108,36 @@ describe('signing', () => {
   });
 });
 
+describe('what it was signed for', () => {
+  test('another vehicle on the repair order is said, stops no later word, and is right again with it', async () => {
+    const { run, count } = await finishedRun();
+    await sign(jonah, run, count).expect(200);
+    const { rows } = await house.admin.query<{ id: string; number: string; vehicle: { vin: string } }>(
+      'select o.id, o.number, o.vehicle from run u join joint t on t.id = u.joint join job j on j.id = t.job join repair_order o on o.id = j.repair_order where u.id = $1',
+      [run],
+    );
+    const [order] = rows;
+    if (!order) throw new Error('no order');
+    const put = (vin: string) => house.admin.query("update repair_order set vehicle = jsonb_set(vehicle, '{vin}', to_jsonb($2::text)) where id = $1", [order.id, vin]);
+    await put('ZZ9SOMEBODYELSES1');
+    const seen = await signing(run);
+    expect(seen).toMatchObject({ fault: null, mayNot: null });
+    expect(seen.signedForOther).toContain(`It was signed for RO ${order.number}`);
+    expect(seen.signedForOther).toContain(order.vehicle.vin);
+    // Such a document is not taken in elsewhere; put right or said of again, it is.
+    expect((await bringIn(petra, Buffer.from(JSON.stringify(await fileOf(run))))).body.error.message).toContain('It was signed for');
+    const after = (await sign(mei, run, count, 'addendum', { text: 'Read off the body anew.' }).expect(200)).body as Signing;
+    expect(after.signedForOther).toBeNull();
+    await bringIn(petra, Buffer.from(JSON.stringify(await fileOf(run)))).expect(200);
+    await put(order.vehicle.vin);
+    expect((await signing(run)).signedForOther).toContain('ZZ9SOMEBODYELSES1');
+    // The command says so too, and calls nothing broken: a copy with such an order is restored.
+    const env = { ...process.env, OWNER_DATABASE_URL: house.urls.owner, KEY_DIR: process.env.TEST_KEY_DIR ?? '' };
+    const done = spawnSync(process.execPath, [path.resolve(__dirname, '../dist/verify.js'), '--order', order.number], { encoding: 'utf8', env });
+    expect(done).toMatchObject({ status: 0, stdout: expect.stringMatching(/LOOK {4}RO .*\n +It was signed for RO/) });
+  });
+});
+
 describe('tampering by somebody who owns the database', () => {
   const rows = async (run: string) =>
     (await house.admin.query<{ position: number; body: string; hash: string }>('select position, body, hash from run_event where run = $1 order by position', [run])).rows;
@@ -159,36 +189,6 @@ describe('tampering by somebody who owns the database', () => {
     const cut = await finishedRun();
     await house.admin.query('delete from run_event where run = $1 and position = $2', [cut.run, cut.count]);
     expect((await signing(cut.run)).fault).toBe(`Entry ${cut.count} is the first that does not fit: an entry is missing or doubled before it.`);
-  });
-});
-
-describe('what it was signed for', () => {
-  test('another vehicle on the repair order is said, stops no later word, and is right again with it', async () => {
-    const { run, count } = await finishedRun();
-    await sign(jonah, run, count).expect(200);
-    const { rows } = await house.admin.query<{ id: string; number: string; vehicle: { vin: string } }>(
-      'select o.id, o.number, o.vehicle from run u join joint t on t.id = u.joint join job j on j.id = t.job join repair_order o on o.id = j.repair_order where u.id = $1',
-      [run],
-    );
-    const [order] = rows;
-    if (!order) throw new Error('no order');
-    const put = (vin: string) => house.admin.query("update repair_order set vehicle = jsonb_set(vehicle, '{vin}', to_jsonb($2::text)) where id = $1", [order.id, vin]);
-    await put('ZZ9SOMEBODYELSES1');
-    const seen = await signing(run);
-    expect(seen).toMatchObject({ fault: null, mayNot: null });
-    expect(seen.signedForOther).toContain(`It was signed for RO ${order.number}`);
-    expect(seen.signedForOther).toContain(order.vehicle.vin);
-    // Such a document is not taken in elsewhere; put right or said of again, it is.
-    expect((await bringIn(petra, Buffer.from(JSON.stringify(await fileOf(run))))).body.error.message).toContain('It was signed for');
-    const after = (await sign(mei, run, count, 'addendum', { text: 'Read off the body anew.' }).expect(200)).body as Signing;
-    expect(after.signedForOther).toBeNull();
-    await bringIn(petra, Buffer.from(JSON.stringify(await fileOf(run)))).expect(200);
-    await put(order.vehicle.vin);
-    expect((await signing(run)).signedForOther).toContain('ZZ9SOMEBODYELSES1');
-    // The command says so too, and calls nothing broken: a copy with such an order is restored.
-    const env = { ...process.env, OWNER_DATABASE_URL: house.urls.owner, KEY_DIR: process.env.TEST_KEY_DIR ?? '' };
-    const done = spawnSync(process.execPath, [path.resolve(__dirname, '../dist/verify.js'), '--order', order.number], { encoding: 'utf8', env });
-    expect(done).toMatchObject({ status: 0, stdout: expect.stringMatching(/LOOK {4}RO .*\n +It was signed for RO/) });
   });
 });
 

@@ -28,7 +28,9 @@ export function threadText({ thread, propertyClass }: Group, count: number, form
 export function stageWords(stage: Stage, format: Formatter): string {
   const { target } = stage;
   if (!target) return stage.name;
-  return 'value' in target ? format.published(target) : `${format.number(target.min)}–${format.published({ value: target.max, unit: target.unit })}`;
+  return 'value' in target
+    ? format.published(target)
+    : `${format.quantity({ value: target.min, unit: target.unit }).number}–${format.published({ value: target.max, unit: target.unit })}`;
 }
 
 /** How often a stage goes round, where it is not once. */

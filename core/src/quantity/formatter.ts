@@ -1,4 +1,4 @@
-import { convert, units, type Quantity, type UnitCode } from './unit';
+import { convert, readingDigits, units, type Quantity, type UnitCode } from './unit';
 
 /** What a shop prefers; dates are in its own time zone wherever the device is. */
 export interface ShopStyle {
@@ -17,9 +17,10 @@ export interface FormattedQuantity {
 
 export interface Formatter {
   number(value: number, maxDigits?: number): string;
-  quantity(q: Quantity, maxDigits?: number): FormattedQuantity;
+  /** A value that was published, set or read stands with all its digits; one that was computed is rounded to what its unit is read to. */
+  quantity(q: Quantity): FormattedQuantity;
   /** Unit in words, for the value in hand: inch-pounds and foot-pounds must look different at arm's length. */
-  inHand(q: Quantity, maxDigits?: number): FormattedQuantity;
+  inHand(q: Quantity): FormattedQuantity;
   angle(deg: number): string;
   /** A target as it is published: an angle with its sign, anything else with its unit. */
   published(q: Quantity): string;
@@ -62,13 +63,14 @@ export function createFormatter(style: ShopStyle): Formatter {
   const price = new Intl.NumberFormat(style.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
   const relative = new Intl.RelativeTimeFormat(style.locale, { numeric: 'auto' });
 
-  const angle = (deg: number): string => `${deg > 0 ? '+' : ''}${number(deg)}°`;
+  const exact = (q: Quantity): string => number(q.value, digitsOf(q));
+  const angle = (deg: number): string => `${deg > 0 ? '+' : ''}${exact({ value: deg, unit: 'deg' })}°`;
   return {
     number,
-    quantity: (q, maxDigits = 1) => joined(number(q.value, maxDigits), units[q.unit].symbol),
-    inHand: (q, maxDigits = 1) => joined(number(q.value, maxDigits), q.unit === 'deg' ? units.deg.symbol : units[q.unit].words),
+    quantity: (q) => joined(exact(q), units[q.unit].symbol),
+    inHand: (q) => joined(exact(q), q.unit === 'deg' ? units.deg.symbol : units[q.unit].words),
     angle,
-    published: (q) => (q.unit === 'deg' ? angle(q.value) : joined(number(q.value, q.unit === 'mm' || q.unit === '[in_i]' ? 3 : 1), units[q.unit].symbol).text),
+    published: (q) => (q.unit === 'deg' ? angle(q.value) : joined(exact(q), units[q.unit].symbol).text),
     time: (at) => time.format(at),
     date: (at) => date.format(at),
     day: (iso) => wholeDay.format(new Date(iso)),
@@ -77,6 +79,18 @@ export function createFormatter(style: ShopStyle): Formatter {
     price: (cents) => price.format(cents / 100),
     distance: (value, unit) => `${number(value, 0)} ${unit}`,
   };
+}
+
+/** More than anybody writes down. */
+const MOST_DIGITS = 4;
+
+/** As many digits as a value has, where somebody wrote it down; else (it was converted, or a share of another) as many as its unit is read to. */
+function digitsOf({ value, unit }: Quantity): number {
+  for (let digits = 0; digits <= MOST_DIGITS; digits += 1) {
+    const scaled = value * 10 ** digits;
+    if (Math.abs(scaled - Math.round(scaled)) < 1e-6) return digits;
+  }
+  return readingDigits(unit);
 }
 
 function agoText(relative: Intl.RelativeTimeFormat, elapsedMs: number): string {

@@ -96,6 +96,30 @@ describe('numbers and text', () => {
     expect(format.angle(75)).toBe('+75°');
   });
 
+  test('a value that somebody wrote down stands with all its digits, in every unit: what is set on a fine scale is what is read there', () => {
+    const written = fc.tuple(fc.integer({ min: 0, max: 4_000_000 }), fc.integer({ min: 0, max: 4 }), fc.constantFrom(...UNIT_CODES));
+    const format = createFormatter(style);
+    fc.assert(
+      fc.property(written, ([digits, places, unit]) => {
+        const q = { value: Number((digits / 10 ** places).toFixed(places)), unit };
+        for (const said of [format.quantity(q), format.inHand(q)]) expect(Number(said.number.replaceAll(',', ''))).toBe(q.value);
+        if (unit !== 'deg') expect(format.published(q)).toBe(format.quantity(q).text);
+      }),
+    );
+    expect(format.inHand({ value: 2.75, unit: 'kgf.m' }).number).toBe('2.75');
+    expect(format.inHand({ value: 9.75, unit: 'N.m' }).number).toBe('9.75');
+    expect(format.angle(22.25)).toBe('+22.25°');
+    // What comes of multiplying is not a value of its own.
+    expect(format.quantity({ value: 0.1 + 0.2, unit: 'N.m' }).number).toBe('0.3');
+  });
+
+  test('a value that was computed is rounded to what its unit is read to', () => {
+    const format = createFormatter(style);
+    expect(format.quantity({ value: convert({ value: 27, unit: 'N.m' }, '[in_i].[lbf_av]'), unit: '[in_i].[lbf_av]' }).number).toBe('239');
+    expect(format.quantity({ value: convert({ value: 28, unit: 'N.m' }, 'kgf.m'), unit: 'kgf.m' }).number).toBe('2.86');
+    expect(format.quantity({ value: 1 / 30, unit: 'mm' }).number).toBe('0.033');
+  });
+
   test('times are the shop’s, wherever the device is', () => {
     const at = new Date('2026-11-24T23:30:00Z');
     expect(createFormatter(style).dateTime(at)).toBe('25 Nov 2026, 00:30');

@@ -32,6 +32,10 @@ export const units: Readonly<Record<UnitCode, UnitEntry>> = {
   '[lbf_av]': { kind: 'force', toBase: 4.4482216152605, symbol: 'lbf', words: 'pounds of force' },
 };
 
+const DIGITS: Partial<Record<UnitCode, number>> = { 'kgf.m': 2, mm: 3, '[in_i]': 4 };
+/** To how many digits behind the point a unit is usually read: a tenth, and finer where one of it is much. */
+export const readingDigits = (unit: UnitCode): number => DIGITS[unit] ?? 1;
+
 /** A number with the unit it was published or read in. */
 export interface Quantity {
   value: number;

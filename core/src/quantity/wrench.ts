@@ -60,7 +60,7 @@ export function wrenchSetting(wrench: Wrench, target: Quantity): Quantity {
   const exact = convert(target, wrench.unit) * scaleFactor(wrench);
   if (exact < wrench.min - EQUAL || exact > wrench.max + EQUAL) {
     const { symbol } = units[wrench.unit];
-    const say = (value: number): string => `${Math.round(value * 10) / 10} ${symbol}`;
+    const say = (value: number): string => `${Number(value.toFixed(2))} ${symbol}`;
     throw new AppError('WRENCH_OUT_OF_RANGE', { wrench: wrench.name, min: say(wrench.min), max: say(wrench.max), target: say(exact) });
   }
   const steps = Math.floor(exact / wrench.graduation + 0.5 + EQUAL);

@@ -17,6 +17,6 @@ test('only what a tool measured is spread out, from six on; the one that stands 
   expect(spreadsOf(record([62, 62.1, 61.9, 62, 62.2]))).toEqual([]);
   expect(spreadsOf(record([null, null, null, null, null, null, null]))).toEqual([]);
   const [spread] = spreadsOf(record([62.1, 63, 61.8, 62.6, 64.2, 62.9, 61.5, 63.3, 62.2, 48]));
-  expect(spread).toMatchObject({ odd: ['10'], low: 48, high: 64.2, symbol: 'N·m' });
+  expect(spread).toMatchObject({ odd: ['10'], low: 48, high: 64.2, unit: 'N.m' });
   expect(spreadsOf(record([62.1, 63, 61.8, 62.6, 64.2, 62.9, 61.5, 63.3, 62.2, 62.7]))[0]?.odd).toEqual([]);
 });

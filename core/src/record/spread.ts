@@ -1,6 +1,6 @@
 import { robustZ } from '../measure';
 import type { Stage } from '../procedure';
-import { convert, units } from '../quantity';
+import { convert, type UnitCode } from '../quantity';
 import { pullsIn, type RunRecord } from './runRecord';
 import { boltLabel } from './words';
 
@@ -13,7 +13,7 @@ export interface Spread {
   median: number | null;
   low: number;
   high: number;
-  symbol: string;
+  unit: UnitCode;
 }
 
 /** Fewer cannot be told apart from chance. */
@@ -32,6 +32,6 @@ export function spreadsOf(record: RunRecord): Spread[] {
     const numbers = values.map((v) => v.value);
     const { flags, median } = robustZ(numbers);
     const odd = values.flatMap((v, i) => (flags?.[i] && flags[i] !== 'ok' ? [v.bolt] : []));
-    return [{ stage, values, odd, median, low: Math.min(...numbers), high: Math.max(...numbers), symbol: units[unit].symbol }];
+    return [{ stage, values, odd, median, low: Math.min(...numbers), high: Math.max(...numbers), unit }];
   });
 }

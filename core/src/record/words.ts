@@ -121,7 +121,7 @@ export function sightTitle(s: RecordedSight): string {
 }
 
 export function sightResult(s: RecordedSight, format: Pick<Formatter, 'quantity'>): string {
-  const values = s.values.map(({ row, value }) => `${row ? `${row}: ` : ''}${format.quantity(value, 3).text}`).join('; ');
+  const values = s.values.map(({ row, value }) => `${row ? `${row}: ` : ''}${format.quantity(value).text}`).join('; ');
   return [s.kind === 'tried' ? (ATTEMPT_TEXT[s.result] ?? s.result) : s.result, values].filter(Boolean).join(' · ');
 }
 

@@ -103,7 +103,7 @@ function leftColumn(sheet: Sheet, format: Formatter): Block[] {
 
 const toleranceText = ({ minus, plus }: NonNullable<Stage['tolerance']>, unit: Quantity['unit'], format: Formatter): string => {
   const said = format.quantity({ value: plus, unit }).text;
-  return minus === plus ? `±${said}` : `−${format.number(minus)} +${said}`;
+  return minus === plus ? `±${said}` : `−${format.quantity({ value: minus, unit }).number} +${said}`;
 };
 
 const stageLine = (s: Stage, format: Formatter): string => {

@@ -65,7 +65,7 @@ export const text = {
   lot: (lot: string) => `lot ${lot}`,
   verdicts: { pass: 'within limits', marginal: 'too close to tell', fail: 'out of limits' },
   spread: 'How far they lie apart',
-  spreadLine: (low: string, high: string, unit: string, median: string) => `${low} to ${high} ${unit}, half of them above ${median} ${unit}`,
+  spreadLine: (low: string, high: string, median: string) => `${low} to ${high}, half of them above ${median}`,
   standsOut: (bolts: string) => `Stands out: bolt ${bolts}. Look at it again.`,
   spreadNote: 'Only what a tool measured; a click is no measured number. It says where to look, not whether it is good.',
   spreadLabel: (values: string) => `Measured values: ${values}`,

@@ -10,7 +10,7 @@ const SIGN: Record<Verdict, string> = { pass: '●', marginal: '▬', fail: '✕
 /** The verdict and what it is made of; a sign besides the word, never a colour alone. */
 export function Result({ what, judged, unit, format }: { what: MeasureKindId; judged: Judged; unit: Measured['unit']; format: Formatter }) {
   const inks = useInks();
-  const say = (mm: number | null): string => (mm === null ? '' : format.quantity({ value: convert({ value: mm, unit: 'mm' }, unit), unit }, unit === 'mm' ? 3 : 4).text);
+  const say = (mm: number | null): string => (mm === null ? '' : format.quantity({ value: convert({ value: mm, unit: 'mm' }, unit), unit }).text);
   const ink = (verdict: Verdict | null): string => (verdict === 'fail' || verdict === 'marginal' ? inks.warnText : inks.ink);
   return (
     <View role="status" style={{ gap: 6 }}>

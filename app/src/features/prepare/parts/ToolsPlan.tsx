@@ -50,7 +50,6 @@ function OneStage({ line, format }: { line: PlanLine; format: Formatter }) {
 
 function WrenchLine({ fit, format, target }: { fit: Extract<Fit, { kind: 'wrench' }>; format: Formatter; target: PlanLine }) {
   const { wrench, setting, errorPercent, pushN } = fit;
-  const digits = 2;
   const facts = [
     Math.abs(errorPercent) >= 0.05 ? text.rounding(`${errorPercent > 0 ? '+' : '−'}${format.number(Math.abs(errorPercent))}`) : '',
     pushN === null ? '' : text.push(format.number(pushN, 0)),
@@ -58,7 +57,7 @@ function WrenchLine({ fit, format, target }: { fit: Extract<Fit, { kind: 'wrench
   const highest = 'value' in target.target ? target.target : { value: target.target.max, unit: target.target.unit };
   return (
     <>
-      <Line strong>{setting ? text.set(wrench.name, format.inHand(setting, digits).text) : text.choose(wrench.name)}</Line>
+      <Line strong>{setting ? text.set(wrench.name, format.inHand(setting).text) : text.choose(wrench.name)}</Line>
       {facts.length > 0 ? <Line>{facts.join(' · ')}</Line> : null}
       {pushN !== null && pushN > HARD_PUSH_N ? <Line strong>{text.hard(format.quantity({ value: barLengthMm(convert(highest, 'N.m')), unit: 'mm' }).text)}</Line> : null}
     </>
@@ -86,7 +85,7 @@ function AngleLine({ fit, format }: { fit: Extract<Fit, { kind: 'angle' }>; form
 
 function missingText({ why, nearest, byFeel }: Extract<Fit, { kind: 'missing' }>, format: Formatter): string {
   const name = nearest?.name ?? '';
-  const at = (value: number): string => (nearest ? format.quantity({ value, unit: nearest.unit }, 2).text : '');
+  const at = (value: number): string => (nearest ? format.quantity({ value, unit: nearest.unit }).text : '');
   const reason = {
     tooLow: () => text.tooLow(name, at(nearest?.min ?? 0)),
     tooHigh: () => text.tooHigh(name, at(nearest?.max ?? 0)),

@@ -11,13 +11,14 @@ export function SpreadChart({ record }: { record: RunRecord }) {
   const { format } = useSignedIn();
   const spreads = spreadsOf(record);
   if (spreads.length === 0) return null;
+  const say = ({ unit }: Spread, value: number) => format.quantity({ value, unit });
   return (
     <Section title={text.spread}>
       {spreads.map((s) => (
         <View key={s.stage.id}>
           <Line strong>{stageWords(s.stage, format)}</Line>
-          <Bars spread={s} />
-          <Line>{text.spreadLine(format.number(s.low, 1), format.number(s.high, 1), s.symbol, format.number(s.median ?? 0, 1))}</Line>
+          <Bars spread={s} say={(value) => say(s, value).text} />
+          <Line>{text.spreadLine(say(s, s.low).number, say(s, s.high).text, say(s, s.median ?? 0).text)}</Line>
           {s.odd.length > 0 ? <Line strong>{text.standsOut(s.odd.join(', '))}</Line> : null}
         </View>
       ))}
@@ -27,13 +28,13 @@ export function SpreadChart({ record }: { record: RunRecord }) {
 }
 
 /** Drawn from a little below the lowest, so that a difference can be seen; the line below names the numbers. */
-function Bars({ spread }: { spread: Spread }) {
+function Bars({ spread, say }: { spread: Spread; say: (value: number) => string }) {
   const inks = useInks();
   const room = Math.max(spread.high - spread.low, Math.abs(spread.high) * 0.02);
   const from = spread.low - room * 0.5;
   const label = { color: inks.inkSoft, fontFamily: FONT, fontSize: 13 };
   return (
-    <ChartFrame label={text.spreadLabel(spread.values.map((v) => `${v.bolt}: ${v.value}`).join(', '))}>
+    <ChartFrame label={text.spreadLabel(spread.values.map((v) => `${v.bolt}: ${say(v.value)}`).join(', '))}>
       {(width) => {
         const step = Math.max(14, (width - 40) / spread.values.length);
         return (

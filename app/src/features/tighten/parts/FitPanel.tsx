@@ -120,7 +120,7 @@ function Measured({ due, state, acts, group, onMode }: GroupProps) {
     const lengthMm = lengths[fastener];
     return { fastener, condition: 'ownHole', ...(lengthMm === undefined ? {} : { lengthMm }) };
   });
-  const most = group.maxLengthMm === undefined ? '' : format.quantity({ value: group.maxLengthMm, unit: 'mm' }, 2).text;
+  const most = group.maxLengthMm === undefined ? '' : format.quantity({ value: group.maxLengthMm, unit: 'mm' }).text;
   const allNew = due.fasteners.map((fastener): Fitted => ({ fastener, condition: 'new' }));
   const second = (
     <>

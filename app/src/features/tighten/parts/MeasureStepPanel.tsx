@@ -37,7 +37,7 @@ export function MeasureStepPanel({ due, acts, onGoBack, measure }: StepProps<'st
     <View style={{ gap: 12 }}>
       <PanelTitle>{step.text}</PanelTitle>
       <PanelBody>{KIND_TEXT[measure.what].say}</PanelBody>
-      <PanelBody>{kind.limits.map((l) => text.measureLimit(l.label, format.quantity({ value: measure.limits[l.key] ?? 0, unit: measure.unit }, 4).text)).join(' · ')}</PanelBody>
+      <PanelBody>{kind.limits.map((l) => text.measureLimit(l.label, format.quantity({ value: measure.limits[l.key] ?? 0, unit: measure.unit }).text)).join(' · ')}</PanelBody>
       <Instrument form={form} put={put} />
       {measure.what === 'strip' ? <StripMarks form={form} put={put} /> : null}
       <Places form={form} put={put} what={measure.what} rows={drawnRows(form, judged)} />

@@ -128,7 +128,7 @@ function PullHead({ due, state, isHuge }: { due: PullNext; state: RunState; isHu
   const { format } = useSignedIn();
   const { inHand, target } = due;
   const isAngle = due.task.action === 'angle';
-  const value = inHand ? format.inHand(inHand, inHand.unit === 'mm' ? 3 : 1) : null;
+  const value = inHand ? format.inHand(inHand) : null;
   const seen = useSeenSheet(state.sheet);
   const reason = text.reasons[due.reason];
   const flats = flatsOf(inHand?.value ?? 0);
@@ -163,7 +163,7 @@ function HugeHead({ due }: { due: PullNext }) {
   const inks = useInks();
   const { format } = useSignedIn();
   const { inHand } = due;
-  const value = inHand ? format.inHand(inHand, inHand.unit === 'mm' ? 3 : 1) : null;
+  const value = inHand ? format.inHand(inHand) : null;
   return (
     <View role="status" aria-live="polite">
       <Text style={{ fontSize: 64, lineHeight: 72, fontWeight: '700', color: inks.brand }}>{boltName(due.fastener)}</Text>

@@ -94,7 +94,7 @@ function Wrenches({ state, target, tools, adapter, onChoose, onAsk }: WrenchesPr
           <BigButton
             key={wrench.id}
             text={wrench.name}
-            hint={[fit instanceof AppError ? '' : text.scale(format.inHand(fit, 2).text), isOverdue ? text.allowedWrench : ''].filter(Boolean).join(' · ')}
+            hint={[fit instanceof AppError ? '' : text.scale(format.inHand(fit).text), isOverdue ? text.allowedWrench : ''].filter(Boolean).join(' · ')}
             look="plain"
             onPress={() => onChoose(wrench)}
           />

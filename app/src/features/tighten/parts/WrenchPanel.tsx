@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { WrenchPull } from '@stennet/core/trace';
-import { convert, type Quantity } from '@stennet/core/quantity';
+import { convert, readingDigits, type Quantity } from '@stennet/core/quantity';
 import { windowOf, type Outcome, type PullNext } from '@stennet/core/run';
 import { keepTrace, useSignedIn, type WrenchLink } from '@/data';
 import { useKeys } from '@/platform/keys';
@@ -49,7 +49,7 @@ export function WrenchPanel({ due, acts, link, pull, onDone, onTool }: Props) {
   const set = due.tool.wrench;
   const isOther = Boolean(set && pull.trace.wrench !== set.name);
   const bolt = boltName(due.fastener);
-  const said = read ? (read.unit === 'deg' ? format.angle(read.value) : format.quantity(read, 1).text) : '';
+  const said = read ? (read.unit === 'deg' ? format.angle(read.value) : format.quantity(read).text) : '';
   const keep = async (outcome: Outcome, looked = false): Promise<void> => {
     // A pedal pressed just when it appeared was meant for the panel before.
     if (!read || isOther || isKeeping || press(false) === 'ignore') return;
@@ -65,7 +65,7 @@ export function WrenchPanel({ due, acts, link, pull, onDone, onTool }: Props) {
   const main = (): void => void keep(first);
   useKeys(isDry ? { Escape: () => setDry(false) } : { Escape: onDone, Enter: main, ' ': main, PageDown: main, ...(second ? { PageUp: () => void keep(second) } : {}) });
   if (isDry && second) return <AskBack due={due} asking={{ why: 'dry' }} onNo={() => setDry(false)} onYes={() => void keep(second, true)} />;
-  const value = read ? format.inHand(read, 1) : null;
+  const value = read ? format.inHand(read) : null;
   return (
     <View role="status" aria-live="assertive" style={{ gap: 12 }}>
       <PanelTitle>{text.heard.readBy(set && !isOther ? wrenchName(set) : pull.trace.wrench, bolt)}</PanelTitle>
@@ -75,7 +75,7 @@ export function WrenchPanel({ due, acts, link, pull, onDone, onTool }: Props) {
       ) : read ? (
         <PanelBody strong>{text.heard[standing(due, read)]}</PanelBody>
       ) : null}
-      {link.missed ? <PanelBody>{text.heard.missed(format.quantity(link.missed.peak, 1).text)}</PanelBody> : null}
+      {link.missed ? <PanelBody>{text.heard.missed(format.quantity(link.missed.peak).text)}</PanelBody> : null}
       {pull.trace.simulated ? <PanelBody>{text.heard.madeUp}</PanelBody> : null}
       {read && !isOther ? (
         second ? (
@@ -97,7 +97,7 @@ export function WrenchPanel({ due, acts, link, pull, onDone, onTool }: Props) {
 function readingOf(due: PullNext, pull: WrenchPull): Quantity | null {
   if (due.task.action === 'angle') return pull.turned ?? null;
   const unit = due.target?.unit ?? pull.peak.unit;
-  return { value: Math.round(convert(pull.peak, unit) * 10) / 10, unit };
+  return { value: Number(convert(pull.peak, unit).toFixed(readingDigits(unit))), unit };
 }
 
 function standing(due: PullNext, read: Quantity): 'within' | 'below' | 'above' | 'aboveOwn' {

@@ -58,7 +58,7 @@ function factsOf(tool: ShopTool, format: Formatter): string[] {
     case 'dial':
     case 'digital':
       return [
-        text.range(format.number(tool.min, 2), format.quantity({ value: tool.max, unit: tool.unit }, 2).text, `${format.number(tool.graduation, 2)} ${units[tool.unit].symbol}`),
+        text.range(format.number(tool.min, 2), format.quantity({ value: tool.max, unit: tool.unit }).text, `${format.number(tool.graduation, 2)} ${units[tool.unit].symbol}`),
         tool.tolerancePercent ? text.tolerance(format.number(tool.tolerancePercent)) : '',
         tool.drive ? text.drive(tool.drive) : '',
         tool.lengthMm ? text.long(mm(tool.lengthMm)) : '',
