@@ -27,6 +27,16 @@ test('the technician’s and the lead’s day: finished, signed by two, a later 
   const record = JSON.parse(fs.readFileSync(await file.path(), 'utf8')) as { signatures: unknown[]; record: { complete: boolean } };
   expect(record.signatures).toHaveLength(3);
   expect(record.record.complete).toBe(true);
+  // The order names another vehicle than it was signed for: said, and a later word puts it right.
+  const vin = (to: string) => house.admin.query("update repair_order set vehicle = jsonb_set(vehicle, '{vin}', to_jsonb($1::text)) where number = '2410'", [to]);
+  await vin('ZZ9BREN20H0002411');
+  await t.page.reload();
+  await expect(t.page.getByText('Signed for something else than the repair order says')).toBeVisible();
+  await t.button('Add a later word').click();
+  await t.field('What is to be added', 'Number read off the body anew.');
+  await t.button('Sign and add it').click();
+  await expect(t.page.getByText(/Number read off the body anew\./)).toBeVisible();
+  await expect(t.page.getByText('Signed for something else than the repair order says')).toHaveCount(0);
   // Somebody with the database changes one value: seen at the next look.
   const { rows } = await house.admin.query<{ position: number }>(
     `update run_event set body = replace(body, '"pass":1', '"pass":2') where run = '5e000000-0000-4000-8000-000000000824'

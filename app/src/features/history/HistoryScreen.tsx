@@ -8,6 +8,7 @@ import { BigButton, Card, Heading, Line, Loading, Notice, ScreenFrame, Section, 
 import { AskForm } from './parts/AskForm';
 import { BringIn } from './parts/BringIn';
 import { DriftChart } from './parts/DriftChart';
+import { ForeignRow } from './parts/ForeignRow';
 import { text } from './text';
 
 const NAMES: Record<string, readonly string[]> = {
@@ -48,7 +49,6 @@ function askedIn(params: Record<string, string>): Asked | null {
 }
 
 function Found({ asked }: { asked: Asked }) {
-  const router = useRouter();
   const history = useHistory(asked);
   if (history.isError) return <Notice title={text.failed} text={asAppError(history.error).fix} action={{ text: text.retry, onPress: () => void history.refetch() }} alert />;
   if (!history.data) return <Loading text={text.loading} />;
@@ -69,17 +69,7 @@ function Found({ asked }: { asked: Asked }) {
       {foreign.length > 0 ? (
         <Section title={text.foreign}>
           {foreign.map((f) => (
-            <View key={f.run}>
-              <Line strong>{text.foreignTitle(f.number, f.joint)}</Line>
-              <Line>{text.foreignLine(f.from, f.fingerprint)}</Line>
-              <BigButton
-                text={text.foreignOpen}
-                label={`${text.foreignOpen}: ${text.foreignTitle(f.number, f.joint)}`}
-                look="quiet"
-                size="desk"
-                onPress={() => router.push(`/foreign/${f.run}`)}
-              />
-            </View>
+            <ForeignRow key={f.run} of={f} under={text.foreignLine(f.from, f.fingerprint)} />
           ))}
           <Line>{text.compare}</Line>
         </Section>

@@ -83,8 +83,14 @@ function valueOf(field: Field, typed: string, form: ToolForm): unknown {
   const unit = field.unit ?? (isScale && form.unit ? (form.unit as UnitCode) : undefined);
   if (!unit) return parseQuantity(typed.replace(/\s*(%|kg)$/, ''), 'mm').value;
   const quantity = parseQuantity(typed, unit);
-  const value = Number(quantity.value.toPrecision(6));
+  const value = asWritten(quantity.value);
   return field.name === 'ceiling' ? { value, unit } : value;
+}
+
+/** What was typed in another unit has no end: four digits are finer than any scale is read. What was typed as it is stays as it is. */
+function asWritten(value: number): number {
+  const typed = Number(value.toPrecision(6));
+  return Math.abs(typed - value) <= Math.abs(value) * 1e-9 ? typed : Number(value.toPrecision(4));
 }
 
 /** For a scale without a lowest value on it. */

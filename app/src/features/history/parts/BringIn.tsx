@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
 import type { AppError } from '@stennet/core/errors';
@@ -7,10 +6,10 @@ import { asAppError, takeForeign, useSignedIn } from '@/data';
 import { chooseFile } from '@/platform/files';
 import { BigButton, Line, Notice, Section } from '@/ui';
 import { text } from '../text';
+import { ForeignRow } from './ForeignRow';
 
 /** A record from another shop: checked before any of it is kept. */
 export function BringIn() {
-  const router = useRouter();
   const { me } = useSignedIn();
   const [error, setError] = useState<AppError | null>(null);
   const [taken, setTaken] = useState<Awaited<ReturnType<typeof takeForeign>> | null>(null);
@@ -30,16 +29,7 @@ export function BringIn() {
         <View role="status">
           <Line strong>{text.taken(taken.taken)}</Line>
           {taken.records.map((r) => (
-            <View key={r.run} style={{ gap: 8, marginTop: 8 }}>
-              <Line>{`${text.foreignTitle(r.number, r.joint)}, ${r.from}${text.kept[r.kept]}`}</Line>
-              <BigButton
-                text={text.foreignOpen}
-                label={`${text.foreignOpen}: ${text.foreignTitle(r.number, r.joint)}`}
-                look="quiet"
-                size="desk"
-                onPress={() => router.push(`/foreign/${r.run}`)}
-              />
-            </View>
+            <ForeignRow key={r.run} of={r} under={`${r.from}${text.kept[r.kept]}`} />
           ))}
         </View>
       ) : null}
