@@ -2,6 +2,7 @@ module.exports = {
   displayName: 'app',
   rootDir: __dirname,
   preset: 'jest-expo/android',
+  setupFiles: ['<rootDir>/test/setup.ts'],
   testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',

@@ -12,6 +12,7 @@ const node = process.execPath;
 /** One after the other, beside the rest: the app is built, and what needs it starts and kills servers of its own. */
 const withServers = (args) => [
   ['web app', node, ['scripts/build-web.mjs']],
+  ['first load', node, ['scripts/firstLoad.check.mjs']],
   ['a shop by its commands', node, ['scripts/shop.check.mjs']],
   ['folders that are broken', node, ['scripts/folder.check.mjs']],
   ['a streaming replica', node, ['scripts/replica.check.mjs']],

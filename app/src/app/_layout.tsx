@@ -1,1 +1,3 @@
+import '@/lazyScreens';
+
 export { FailedScreen as ErrorBoundary, Root as default } from '@/features/account';

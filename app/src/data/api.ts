@@ -3,6 +3,7 @@ import { replies, routes, type RouteName } from '@stennet/core/contract';
 import type { BodyOf, ReplyOf } from '@stennet/core/contract/run';
 import { noteServerTime } from '@/platform/clockOff';
 import { AppError, catalogue, type ErrorCode, type ErrorParams } from '@stennet/core/errors';
+import { work } from './work';
 
 const PATIENCE_MS = 15_000;
 
@@ -54,7 +55,7 @@ async function ask<R extends RouteName>(name: R, params: Record<string, string>,
 /** What a run or a sheet looks like is loaded with the first of them. */
 async function schemaOf(name: RouteName): Promise<v.GenericSchema> {
   if (name in replies) return replies[name as keyof typeof replies];
-  const { runReplies } = await import('@stennet/core/contract/run');
+  const { runReplies } = await work();
   return runReplies[name as keyof typeof runReplies];
 }
 

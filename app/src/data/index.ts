@@ -31,6 +31,7 @@ export { useSignedIn, SignedIn, type Account } from './account';
 export { useFollowUp } from './useFollowUp';
 export { useLibraryOnDevice } from './useLibraryOnDevice';
 export { noteStored, useStored } from './stored';
+export { loadWorkBy } from './work';
 export { useSending } from './useSending';
 export { useClocks, type ShownClock } from './clocks';
 export { useStatements, say } from './statements';

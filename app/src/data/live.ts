@@ -1,8 +1,7 @@
 import { routes } from '@stennet/core/contract';
 import { eventStream } from '@/platform/eventStream';
-import { lookAgain } from './runs';
 import { queryClient } from './queries';
-import { noteLive } from './stream';
+import { noteLive, tellHint } from './stream';
 
 /*
  * Word that something has changed elsewhere, from one stream for the whole browser:
@@ -44,7 +43,7 @@ function hear(topic: string): void {
   noteLive(topic !== LOST);
   if (topic === LOST) return;
   const run = topic.startsWith('run:') ? topic.slice(4) : null;
-  lookAgain(run);
+  tellHint(run);
   const keys = run ? [['statements', run], ['signing', run], ['order'], ['today'], ['orders']] : [['order'], ['today'], ['orders'], ['followUps']];
   for (const queryKey of keys) void queryClient.invalidateQueries({ queryKey });
 }

@@ -1,4 +1,5 @@
 import { callRaw } from './api';
+import { work } from './work';
 
 const PIECE_BYTES = 131_072;
 const LONGEST_SIDE = 1600;
@@ -31,7 +32,7 @@ export interface SentPhoto {
  */
 export async function sendPhoto(photo: Blob): Promise<SentPhoto> {
   const bytes = new Uint8Array(await photo.arrayBuffer());
-  const { sha256OfBytes } = await import('@stennet/core/record');
+  const { sha256OfBytes } = await work();
   const name = sha256OfBytes(bytes);
   const piece = (from: number, to: number) => callRaw('photoPiece', { photo: name }, bytes.slice(from, to), { start: String(from), size: String(bytes.length) });
   let { have, ...done } = await piece(0, 0);

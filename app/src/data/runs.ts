@@ -7,7 +7,7 @@ import { newId } from '@/platform/ids';
 import { asAppError, call } from './api';
 import { noteClocks } from './clocks';
 import { database, type KeptRun } from './database';
-import { isLive } from './stream';
+import { isLive, onHint } from './stream';
 import { onLeaving } from './leaving';
 import { onCleared } from './stored';
 import { keepBack, keepEvent, keepServerRun, readRun, waitingOf, type LocalRun } from './outbox/outbox';
@@ -146,12 +146,11 @@ class RunStore {
   }
 }
 
-/** Something has changed elsewhere: what is watched is looked at again, of one run or of all. */
-export function lookAgain(run: string | null): void {
-  for (const [id, store] of stores) if (run === null || run === id) store.lookAgain();
-}
-
 const stores = new Map<string, RunStore>();
+onHint((run) => {
+  for (const [id, store] of stores) if (run === null || run === id) store.lookAgain();
+});
+
 function storeOf(run: string): RunStore {
   let store = stores.get(run);
   if (!store) {

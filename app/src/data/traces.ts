@@ -7,13 +7,14 @@ import { AppError } from '@stennet/core/errors';
 import type { Trace } from '@stennet/core/trace';
 import { asAppError, call } from './api';
 import { database, STRICT } from './database';
+import { work } from './work';
 
 /**
  * Keeps a trace on this device. @returns its name, for the pull it belongs to
  * @throws AppError STORAGE_FAILED
  */
 export async function keepTrace(trace: Trace): Promise<string> {
-  const { traceName } = await import('@stennet/core/record');
+  const { traceName } = await work();
   const name = traceName(trace);
   try {
     const transaction = (await database()).transaction('traces', 'readwrite', STRICT);

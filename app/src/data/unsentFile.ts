@@ -5,6 +5,7 @@ import { saveFile } from '@/platform/files';
 import { keepBack, readRun, runsToSend, waitingOf } from './outbox/outbox';
 import { send } from './outbox/sender';
 import { keepTrace, waitingTraces } from './traces';
+import { work } from './work';
 
 /** Everything that the server does not have yet, as a file: for a device that is about to be wiped. @returns how many entries */
 export async function saveUnsent(): Promise<number> {
@@ -30,7 +31,7 @@ export async function readUnsent(file: File): Promise<number> {
   } catch {
     throw new AppError('FOREIGN_UNREADABLE', { why: 'it is no JSON' });
   }
-  const { UnsentFileSchema } = await import('./unsentForm');
+  const { UnsentFileSchema } = await work();
   const parsed = v.safeParse(UnsentFileSchema, json);
   if (!parsed.success) throw new AppError('FOREIGN_UNREADABLE', { why: 'it is no file of unsent entries' });
   let count = 0;

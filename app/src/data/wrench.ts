@@ -3,6 +3,7 @@ import * as v from 'valibot';
 import type { WrenchPull } from '@stennet/core/trace';
 import { eventStream } from '@/platform/eventStream';
 import { keptChoice } from '@/platform/keptChoice';
+import { work } from './work';
 
 /** Whether this device listens to a digital wrench while one is in use; said once, kept here. */
 const { useKept, put } = keptChoice('wrench', { listens: false });
@@ -60,7 +61,7 @@ type Change = (was: WrenchLink) => WrenchLink;
 
 /** Opens its stream; what does not fit its form is no pull. @returns what closes it */
 async function hear(tell: (change: Change) => void): Promise<() => void> {
-  const { WRENCH_ADDRESS, WrenchHelloSchema, WrenchPullSchema } = await import('@stennet/core/trace');
+  const { WRENCH_ADDRESS, WrenchHelloSchema, WrenchPullSchema } = await work();
   const wrench = (data: string): void => {
     const hello = v.safeParse(WrenchHelloSchema, jsonOf(data));
     if (hello.success) tell((was) => ({ ...was, state: 'on', name: hello.output.name, simulated: hello.output.simulated }));

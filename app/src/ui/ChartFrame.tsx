@@ -1,5 +1,8 @@
-import { useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
+
+/** About as much room as a chart takes, while the first one is loaded. */
+const COMING = 160;
 
 /** A chart as one picture with its words: what is inside it is neither read out nor reached by keys. */
 export function ChartFrame({ label, children }: { label: string; children: (width: number) => ReactNode }) {
@@ -8,7 +11,11 @@ export function ChartFrame({ label, children }: { label: string; children: (widt
   const keepOut = (view: View | null): void => (view as unknown as HTMLElement | null)?.setAttribute('inert', '');
   return (
     <View role="img" aria-label={label} onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
-      {width === 0 ? null : <View ref={keepOut}>{children(width)}</View>}
+      {width === 0 ? null : (
+        <View ref={keepOut}>
+          <Suspense fallback={<View style={{ height: COMING }} />}>{children(width)}</Suspense>
+        </View>
+      )}
     </View>
   );
 }

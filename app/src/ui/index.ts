@@ -1,19 +1,11 @@
-export { AnswerCard } from './AnswerCard';
-export { AroundJob, LostPanel, lostOf, type AroundEntry, type SaveAround } from './around/AroundJob';
+// What every screen is made of. What draws sheets, runs and records stands in `work`: Today is shown before any of core is loaded for it.
 export { BigButton } from './BigButton';
 export { Card } from './Card';
-export { ChartFrame } from './ChartFrame';
-export { CompoundsView } from './CompoundsView';
-export { OtherCompound } from './OtherCompound';
 export { PinField } from './PinField';
 export { Chip, ChoiceField, FieldLabel, FieldRow, FlagsField, NumberField, Problem, TextField } from './fields';
-export { DrawingView } from './DrawingView';
-export { JointMapView } from './JointMapView';
 export { Loading, Notice } from './Notice';
-export { Ribbon } from './Ribbon';
 export { ScreenFrame, useIsWide } from './ScreenFrame';
 export { darkTheme, FONT, lightTheme, MONO, useInks } from './theme';
-export { FollowUpRow } from './followUps/FollowUpRow';
 export { Heading, Line, Section } from './Section';
 export { pressedBySpace } from './spaceKey';
 export { SavedBadge } from './SavedBadge';

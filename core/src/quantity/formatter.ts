@@ -47,15 +47,7 @@ function joined(number: string, unit: string): FormattedQuantity {
  * @example createFormatter(style).quantity({ value: 27, unit: 'N.m' }).text // '27 N·m'
  */
 export function createFormatter(style: ShopStyle): Formatter {
-  const byDigits = new Map<number, Intl.NumberFormat>();
-  const number = (value: number, maxDigits = 1): string => {
-    let format = byDigits.get(maxDigits);
-    if (!format) {
-      format = new Intl.NumberFormat(style.locale, { maximumFractionDigits: maxDigits });
-      byDigits.set(maxDigits, format);
-    }
-    return format.format(value);
-  };
+  const number = numbersOf(style.locale, true);
   const zone = { timeZone: style.timeZone } as const;
   const time = new Intl.DateTimeFormat(style.locale, { ...zone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
   const date = new Intl.DateTimeFormat(style.locale, { ...zone, day: 'numeric', month: 'short', year: 'numeric' });
@@ -63,7 +55,9 @@ export function createFormatter(style: ShopStyle): Formatter {
   const price = new Intl.NumberFormat(style.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
   const relative = new Intl.RelativeTimeFormat(style.locale, { numeric: 'auto' });
 
-  const exact = (q: Quantity): string => number(q.value, digitsOf(q));
+  // Without a sign between thousands: “1.250” and “1,250” can be read as one and a quarter.
+  const ungrouped = numbersOf(style.locale, false);
+  const exact = (q: Quantity): string => ungrouped(q.value, digitsOf(q));
   const angle = (deg: number): string => `${deg > 0 ? '+' : ''}${exact({ value: deg, unit: 'deg' })}°`;
   return {
     number,
@@ -78,6 +72,19 @@ export function createFormatter(style: ShopStyle): Formatter {
     ago: (at, now) => agoText(relative, now.getTime() - at.getTime()),
     price: (cents) => price.format(cents / 100),
     distance: (value, unit) => `${number(value, 0)} ${unit}`,
+  };
+}
+
+/** Numbers as text, to so many digits at most; each kind is made when it is first asked for. */
+function numbersOf(locale: string, useGrouping: boolean): (value: number, maxDigits?: number) => string {
+  const byDigits = new Map<number, Intl.NumberFormat>();
+  return (value, maxDigits = 1) => {
+    let format = byDigits.get(maxDigits);
+    if (!format) {
+      format = new Intl.NumberFormat(locale, { maximumFractionDigits: maxDigits, useGrouping });
+      byDigits.set(maxDigits, format);
+    }
+    return format.format(value);
   };
 }
 

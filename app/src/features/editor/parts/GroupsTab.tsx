@@ -1,7 +1,8 @@
 import { blankGroup } from '@stennet/core/draft';
 import type { Group } from '@stennet/core/procedure';
 import { PROPERTY_CLASSES } from '@stennet/core/thread';
-import { BigButton, ChoiceField, CompoundsView, FieldRow, Line, NumberField, Section, TextField } from '@/ui';
+import { BigButton, ChoiceField, FieldRow, Line, NumberField, Section, TextField } from '@/ui';
+import { CompoundsView } from '@/ui/work';
 import { useEditor } from '../hooks/useEditor';
 import { changed, freeId, said, without } from '../lists';
 import { FRICTION_OPTIONS, HEAD_OPTIONS, REPLACE_OPTIONS, REUSE_OPTIONS } from '../options';

@@ -3,7 +3,8 @@ import { StyleSheet } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Due, FollowUp } from '@stennet/core/contract';
 import { useFollowUp, useSignedIn } from '@/data';
-import { Card, FollowUpRow, FONT, Line, Notice, useInks } from '@/ui';
+import { Card, FONT, Line, Notice, useInks } from '@/ui';
+import { FollowUpRow } from '@/ui/work';
 import { text } from '../text';
 
 /** One card for each vehicle, in the order in which the first of its things falls due. */

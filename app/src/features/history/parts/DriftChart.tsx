@@ -1,7 +1,7 @@
-import { LineChart } from 'react-native-gifted-charts';
 import type { HistoryLine } from '@stennet/core/contract';
 import { useSignedIn } from '@/data';
-import { ChartFrame, FONT, Line, Section, useInks } from '@/ui';
+import { FONT, Line, Section, useInks } from '@/ui';
+import { ChartFrame, LineChart } from '@/ui/work';
 import { text } from '../text';
 
 /** Of a wrench that says what it read: how its readings lay against what was aimed at, job by job, the oldest first. */

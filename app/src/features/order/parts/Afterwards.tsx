@@ -4,7 +4,8 @@ import type { FollowUp, Order } from '@stennet/core/contract';
 import { jointState } from '@stennet/core/order';
 import { archivePath, handOverPath, useFollowUp } from '@/data';
 import { openFile } from '@/platform/files';
-import { BigButton, FollowUpRow, Section } from '@/ui';
+import { BigButton, Section } from '@/ui';
+import { FollowUpRow } from '@/ui/work';
 import { text } from '../text';
 
 /** What falls due once the work is done, and what the owner and others take along. */

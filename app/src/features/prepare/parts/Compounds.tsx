@@ -3,7 +3,8 @@ import { View } from 'react-native';
 import { otherCompound } from '@stennet/core/prepare';
 import type { Group, Sheet } from '@stennet/core/procedure';
 import type { FrictionCondition } from '@stennet/core/thread';
-import { BigButton, CompoundsView, Line, OtherCompound, Section } from '@/ui';
+import { BigButton, Line, Section } from '@/ui';
+import { CompoundsView, OtherCompound } from '@/ui/work';
 import { text } from '../text';
 
 /** Each compound at its place on the fastener, and what another one would do. */

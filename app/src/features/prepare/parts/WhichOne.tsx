@@ -6,7 +6,8 @@ import type { JointSheet } from '@stennet/core/contract/run';
 import { differences, lineOf, printLine, type Sheet } from '@stennet/core/procedure';
 import { asAppError, call } from '@/data';
 import { useSheet } from '@/data/sheets';
-import { AnswerCard, BigButton, Card, Notice, pressedBySpace, useInks } from '@/ui';
+import { BigButton, Card, Notice, pressedBySpace, useInks } from '@/ui';
+import { AnswerCard } from '@/ui/work';
 import { whichText } from '../whichText';
 
 /** What was answered at the vehicle, by question. */

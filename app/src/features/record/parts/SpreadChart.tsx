@@ -1,9 +1,9 @@
 import { View } from 'react-native';
-import { BarChart } from 'react-native-gifted-charts';
 import { stageWords } from '@stennet/core/procedure';
 import { spreadsOf, type RunRecord, type Spread } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
-import { ChartFrame, FONT, Line, Section, useInks } from '@/ui';
+import { FONT, Line, Section, useInks } from '@/ui';
+import { BarChart, ChartFrame } from '@/ui/work';
 import { text } from '../text';
 
 /** How far the measured values of a stage lie apart; a bolt that stands out is to be looked at again, no verdict. */

@@ -1,13 +1,13 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { LineChart } from 'react-native-gifted-charts';
 import { stageWords } from '@stennet/core/procedure';
 import { convert, units, type UnitCode } from '@stennet/core/quantity';
 import { lookText, tracedPulls, tracedStages, type RunRecord, type TracedStage } from '@stennet/core/record';
 import { shownCurve, type LookedAt, type Trace } from '@stennet/core/trace';
 import { useSignedIn, useTraceLooks, useTraces } from '@/data';
-import { ChartFrame, Chip, FONT, Line, Loading, Section, useInks } from '@/ui';
+import { Chip, FONT, Line, Loading, Section, useInks } from '@/ui';
+import { ChartFrame, LineChart } from '@/ui/work';
 import { traceText as text } from '../traceText';
 
 /** Torque-angle curves of a digital wrench: the last counted pull of each fastener, stage by stage. */

@@ -3,7 +3,8 @@ import { Text } from 'react-native-paper';
 import type { SheetReply } from '@stennet/core/contract/run';
 import { dueWords, orderOf, repeatWords, REUSE_TEXT, stageWords, threadText, type Sheet, type Stage } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
-import { CompoundsView, Line, Section, useInks } from '@/ui';
+import { Line, Section, useInks } from '@/ui';
+import { CompoundsView } from '@/ui/work';
 import { text } from '../text';
 
 export function Stages({ sheet }: { sheet: Sheet }) {

@@ -4,7 +4,8 @@ import { Text } from 'react-native-paper';
 import type { SheetReply } from '@stennet/core/contract/run';
 import { differences, lineOf, printLine, type Sheet } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
-import { AnswerCard, Line, Section, useInks } from '@/ui';
+import { Line, Section, useInks } from '@/ui';
+import { AnswerCard } from '@/ui/work';
 import { text } from '../text';
 
 /** Questions that can be answered at the vehicle; nothing is preselected, each answer leads to its sheet. */

@@ -5,7 +5,8 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { SheetBrief } from '@stennet/core/contract/run';
 import { useSignedIn } from '@/data';
-import { Card, Ribbon, useInks } from '@/ui';
+import { Card, useInks } from '@/ui';
+import { Ribbon } from '@/ui/work';
 import { text } from '../text';
 
 /** A sheet in a list: what it is, its ribbon, its line, and what must not be overlooked. */

@@ -2,7 +2,8 @@ import { adapterTop } from '@stennet/core/drawing';
 import { wrenchesOf, type ListedTool } from '@stennet/core/prepare';
 import type { Adapter } from '@stennet/core/quantity';
 import { useSignedIn } from '@/data';
-import { BigButton, ChoiceField, DrawingView } from '@/ui';
+import { BigButton, ChoiceField } from '@/ui';
+import { DrawingView } from '@/ui/work';
 import { text } from '../text';
 import { PanelBody } from './PanelText';
 

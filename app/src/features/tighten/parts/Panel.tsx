@@ -6,7 +6,8 @@ import { methodsFor, next, type Next, type PullNext, type RunState } from '@sten
 import { useWrenchLink, type HeardWrench } from '@/data';
 import type { RunView } from '@/data/runs';
 import { letGo } from '@/platform/keys';
-import { BigButton, lostOf, useInks } from '@/ui';
+import { BigButton, useInks } from '@/ui';
+import { lostOf } from '@/ui/work';
 import { useRunPlace } from '../hooks/useRunPlace';
 import type { Acts } from '../hooks/useActs';
 import { text } from '../text';

@@ -1,0 +1,11 @@
+// What only screens of sheets, runs, orders and records are made of; it brings core's drawings along.
+export { AnswerCard } from './AnswerCard';
+export { AroundJob, LostPanel, lostOf, type AroundEntry, type SaveAround } from './around/AroundJob';
+export { ChartFrame } from './ChartFrame';
+export { BarChart, LineChart } from './charts';
+export { CompoundsView } from './CompoundsView';
+export { OtherCompound } from './OtherCompound';
+export { DrawingView } from './DrawingView';
+export { JointMapView } from './JointMapView';
+export { Ribbon } from './Ribbon';
+export { FollowUpRow } from './followUps/FollowUpRow';

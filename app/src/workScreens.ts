@@ -1,0 +1,14 @@
+// Every screen but Today and the account, and what of core they work on: one piece, loaded with the first of them. In several pieces
+// what two of them share would be loaded before Today, and that is nearly all of core.
+export * from '@/data/workParts';
+export { EditorScreen } from '@/features/editor';
+export { FollowUpsScreen } from '@/features/followUps';
+export { HistoryScreen } from '@/features/history';
+export { LibraryScreen } from '@/features/library';
+export { MeasureScreen } from '@/features/measure';
+export { OrderFormScreen, OrderScreen, OrdersScreen, PartsScreen } from '@/features/order';
+export { PrepareScreen } from '@/features/prepare';
+export { ForeignRecordScreen, RecordScreen } from '@/features/record';
+export { FindScreen, SheetScreen } from '@/features/sheet';
+export { TightenScreen } from '@/features/tighten';
+export { ToolsScreen } from '@/features/tools';
