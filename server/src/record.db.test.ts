@@ -222,7 +222,7 @@ describe('going out and coming back', () => {
       let prevHash = '0'.repeat(64);
       for (const row of f.chain) {
         const stored = JSON.parse(row.body) as StoredEvent;
-        Object.assign(row, sealEvent({ ...stored, prevHash, event: { ...stored.event, deviceTime: stored.event.deviceTime.replace('T0', 'T1') } }));
+        Object.assign(row, sealEvent({ ...stored, prevHash, event: { ...stored.event, deviceTime: new Date(Date.parse(stored.event.deviceTime) + 60_000).toISOString() } }));
         prevHash = row.hash;
       }
     };

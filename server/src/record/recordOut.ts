@@ -25,21 +25,17 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'recordOut', req);
     const asked = v.safeParse(RecordQuery, req.query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'form of the record' });
-    const { kept, entries, traces } = await deps.db.inShop(session.shop.id, async (client) => {
-      const kept = await keptRecord(client, namesIn(req).run ?? '');
-      return {
-        kept,
-        entries: (await orderIn(client, kept.row.order_id)).entries,
-        traces: asked.output.form === 'pdf' ? await tracesOf(client, tracesNamed(kept.events)) : new Map(),
-      };
-    });
     const { form } = asked.output;
+    const { kept, beside } = await deps.db.inShop(session.shop.id, async (client) => {
+      const kept = await keptRecord(client, namesIn(req).run ?? '');
+      return { kept, beside: form === 'pdf' ? await besideIt(client, kept) : null };
+    });
     const file = `record-${kept.row.number}-${kept.name}`.replace(/[^A-Za-z0-9-]+/g, '-');
     res.set('Content-Disposition', `${form === 'pdf' ? 'inline' : 'attachment'}; filename="${file}.${form}"`);
     if (form === 'json') return sendJson(res, recordFileOf(kept, session.shop, deps.keys.of(session.shop.id)));
-    if (form === 'csv') return sendTable(res, kept);
+    if (!beside) return sendTable(res, kept);
     res.set('Content-Type', 'application/pdf');
-    (await paperOf(kept, entries, traces, session, deps)).pipe(res);
+    (await paperOf(kept, beside, session, deps)).pipe(res);
   });
 
   register(app, 'orderArchive', async (req, res) => {
@@ -75,15 +71,24 @@ function sendTable(res: Response, kept: KeptRecord): void {
   res.set('Content-Type', 'text/csv; charset=utf-8').send(`\ufeff${Papa.unparse([[...PULL_COLUMNS], ...rows], { escapeFormulae: true })}\r\n`);
 }
 
-function paperOf(kept: KeptRecord, entries: readonly Entry[], traces: ReadonlyMap<string, Trace>, session: Session, deps: Deps): ReturnType<typeof recordPaper> {
+/** What paper shows besides the record itself: what stands on the repair order, and curves. */
+interface Beside {
+  entries: readonly Entry[];
+  traces: ReadonlyMap<string, Trace>;
+}
+const besideIt = async (client: Client, kept: KeptRecord): Promise<Beside> => ({
+  entries: (await orderIn(client, kept.row.order_id)).entries,
+  traces: await tracesOf(client, tracesNamed(kept.events)),
+});
+
+function paperOf(kept: KeptRecord, beside: Beside, session: Session, deps: Deps): ReturnType<typeof recordPaper> {
   const key = deps.keys.of(session.shop.id);
   const fault = faultIn(kept, key);
   return recordPaper({
     file: recordFileOf(kept, session.shop, key),
     events: kept.events,
     words: kept.words,
-    entries,
-    traces,
+    ...beside,
     joint: kept.row.joint_id,
     fault: fault && faultText(fault),
     shop: session.shop,
