@@ -279,6 +279,9 @@ describe('going out and coming back', () => {
     // Changed under the server's hands, it says so.
     await house.admin.query("update foreign_record set body = replace(body, 'Mei Sandoval', 'Mia Sandoval') where run = $1", [flywheel]);
     expect((await tern.get(`/api/foreign/${flywheel}/check`).expect(200)).body.fault).toMatch(/plain fields|something in the file/);
+    // Brought in again it takes the place of the one that does not hold.
+    expect((await bringIn(tern, archive).expect(200)).body.records).toContainEqual(expect.objectContaining({ run: flywheel, kept: 'newer' }));
+    expect((await tern.get(`/api/foreign/${flywheel}/check`).expect(200)).body.fault).toBeNull();
   });
 
   test('a later state of a record takes the place of the earlier one, another one does not', async () => {

@@ -51,11 +51,15 @@ async function foreignIn(client: Client, run: string | undefined): Promise<{ fil
 async function keep(client: Client, file: RecordFile, session: Session, now: Date): Promise<'new' | 'newer' | 'known'> {
   const [row] = (await client.query<{ body: string }>(findForeignForUpdate, [file.run.id])).rows;
   const known = row && (JSON.parse(row.body) as RecordFile);
-  const how = known ? newerRecord(known, file) : 'new';
-  if (how === 'other') throw new AppError('FOREIGN_OTHER', { number: file.order.number, joint: file.joint });
+  // One that does not hold any more is no hindrance to one that does.
+  const how = !known ? 'new' : faultOf(known) ? 'newer' : newerRecord(known, file);
+  const other = new AppError('FOREIGN_OTHER', { number: file.order.number, joint: file.joint });
+  if (how === 'other') throw other;
   if (how !== 'known') {
     const of = [file.order.vehicle.vin.toUpperCase(), file.order.number, file.joint, file.shop.name, fingerprintOf(file.shop.key)];
-    await client.query(insertForeign, [session.shop.id, file.run.id, ...of, JSON.stringify(file), session.person.id, now]);
+    const { rowCount } = await client.query(insertForeign, [session.shop.id, file.run.id, ...of, JSON.stringify(file), session.person.id, now]);
+    // Another key got there first.
+    if (rowCount === 0) throw other;
   }
   return how;
 }

@@ -50,7 +50,7 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
   const isWide = useIsWide();
   const entries = useEntries(order ?? NO_ORDER);
   const [answers, setAnswers] = useState<Answers>({});
-  const answersBefore = useAnswersBefore(whole);
+  const answersBefore = useAnswersBefore(whole, useSignedIn().me.person.id);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [chosen, setChosen] = useState(asked ?? null);
   const isApart = part === TAKE_APART;

@@ -5,13 +5,15 @@ import { keepAnswers, useAnswersBefore } from './answersBefore';
 
 const caps = { joint: 'caps', sheet: demoSheet('ob20-rod-caps') } as JointSheet;
 const [question] = caps.sheet.tellApart.map((t) => t.question);
-const before = (data: JointSheet) => renderHook(() => useAnswersBefore(data)).result.current;
+const before = (data: JointSheet, person = 'mei') => renderHook(() => useAnswersBefore(data, person)).result.current;
 
 test('what was answered for one cap is known for the next of the same joint by the same sheet, and for nothing else', () => {
   expect(before(caps)).toBeNull();
   const answers = { [question ?? '']: 'from then on' };
-  keepAnswers(caps, answers);
+  keepAnswers(caps, 'mei', answers);
   expect(before(caps)).toEqual(answers);
+  // Nobody says that somebody else has looked.
+  expect(before(caps, 'jonah')).toBeNull();
   expect(before({ ...caps, joint: 'others' })).toBeNull();
   expect(before({ ...caps, sheet: { ...caps.sheet, revision: 'C' } })).toBeNull();
   expect(before({ ...caps, sheet: demoSheet('ob20-rod-caps-early') })).toBeNull();
@@ -19,9 +21,9 @@ test('what was answered for one cap is known for the next of the same joint by t
 
 test('a joint that occurs once is looked at each time; nothing answered is nothing known', () => {
   const head = { joint: 'head', sheet: headSheet } as JointSheet;
-  keepAnswers(head, { x: 'y' });
+  keepAnswers(head, 'mei', { x: 'y' });
   expect(before(head)).toBeNull();
   expect(before(caps)).toBeNull();
-  keepAnswers(caps, {});
+  keepAnswers(caps, 'mei', {});
   expect(before(caps)).toBeNull();
 });

@@ -2,9 +2,8 @@ import type { JointSheet } from '@stennet/core/contract/run';
 import { keptChoice } from '@/platform/keptChoice';
 import type { Answers } from './parts/WhichOne';
 
-/** What was answered last on this device, and for which joint by which sheet. */
+/** What each person answered last on this device, and for which joint by which sheet: nobody says that somebody else has looked. */
 const { useKept, put } = keptChoice<{ of: string; answers: Answers }>('which', { of: '', answers: {} });
-const LAST = 'last';
 const nameOf = ({ joint, sheet }: JointSheet): string => `${joint} ${sheet.id} ${sheet.revision}`;
 
 /**
@@ -12,9 +11,9 @@ const nameOf = ({ joint, sheet }: JointSheet): string => `${joint} ${sheet.id} $
  * Whoever has just answered need not read all of it again, but says that it is the same.
  * @returns the answers for the same joint by the same sheet; null where there are none
  */
-export function useAnswersBefore(data: JointSheet): Answers | null {
-  const { of, answers } = useKept(LAST);
+export function useAnswersBefore(data: JointSheet, person: string): Answers | null {
+  const { of, answers } = useKept(person);
   return data.sheet.instances && of === nameOf(data) && Object.keys(answers).length > 0 ? answers : null;
 }
 
-export const keepAnswers = (data: JointSheet, answers: Answers): void => put(LAST, { of: nameOf(data), answers });
+export const keepAnswers = (data: JointSheet, person: string, answers: Answers): void => put(person, { of: nameOf(data), answers });

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { View } from 'react-native';
+import { useMemo } from 'react';
 import { Text } from 'react-native-paper';
 import { eventsIn, runRecord, wordIn, type RecordFile } from '@stennet/core/record';
 import { replay } from '@stennet/core/run';
@@ -8,6 +8,7 @@ import { openFile } from '@/platform/files';
 import { BigButton, Card, Line, Loading, MONO, Notice, ScreenFrame, Section, useInks } from '@/ui';
 import { Fact, FactsCard } from './parts/FactsCard';
 import { RecordBody } from './parts/RecordBody';
+import { SignedWords } from './parts/SignedWords';
 import { text } from './text';
 
 /** A record that another shop made, as it was brought in. */
@@ -27,9 +28,8 @@ export function ForeignRecordScreen() {
 }
 
 function Ready({ file }: { file: RecordFile }) {
-  const { order, joint, sheet, people } = file;
-  const events = eventsIn(file.chain);
-  const record = runRecord(sheet, events);
+  const { order, joint, people } = file;
+  const { record, state, words } = useMemo(() => told(file), [file]);
   return (
     <ScreenFrame
       title={text.foreignTitle}
@@ -37,9 +37,12 @@ function Ready({ file }: { file: RecordFile }) {
       back={`/history?by=vehicle&vin=${encodeURIComponent(order.vehicle.vin)}`}
       backLabel={text.backToHistory}
     >
-      <RecordBody record={record} people={people} state={replay(sheet, events)} joint={joint} first={<Where file={file} />}>
+      <RecordBody record={record} people={people} state={state} joint={joint} first={<Where file={file} />}>
         <FactsCard record={record} />
-        <Words file={file} />
+        <Section title={text.signing}>
+          {words.length === 0 ? <Line>{text.neverSigned}</Line> : null}
+          <SignedWords words={words} />
+        </Section>
         <Section title={text.out}>
           <BigButton text={text.document} hint={text.documentHint} look="plain" size="desk" onPress={() => openFile(foreignPath(file.run.id), 'keep')} />
           <Line>{text.foreignOnly}</Line>
@@ -47,6 +50,12 @@ function Ready({ file }: { file: RecordFile }) {
       </RecordBody>
     </ScreenFrame>
   );
+}
+
+/** Folded once: a record that was brought in does not change while it is looked at. */
+function told({ sheet, chain, signatures }: RecordFile) {
+  const events = eventsIn(chain);
+  return { record: runRecord(sheet, events), state: replay(sheet, events), words: signatures.flatMap((row) => wordIn(row) ?? []) };
 }
 
 /** Whose it is, whether it holds, and by which key: the server has just looked at all of it. */
@@ -63,12 +72,12 @@ function Where({ file }: { file: RecordFile }) {
       <Fact name={text.vehicle} value={`${vehicle.maker} ${vehicle.model}, ${vehicle.engine}, ${vehicle.plate}, ${vehicle.vin}`} />
       <Fact name={text.odometer} value={`${format.number(odometer.value, 0)} ${odometer.unit === 'km' ? 'km' : 'mi'}`} />
       {isError ? (
-        <Notice title={text.signingOffline} text={text.checkOffline} action={{ text: text.retry, onPress: () => void refetch() }} />
+        <Notice title={text.notChecked} text={text.checkOffline} action={{ text: text.retry, onPress: () => void refetch() }} />
       ) : !check || !isFetchedAfterMount ? (
         <Loading text={text.signingLoading} />
       ) : (
         <>
-          {check.fault ? <Notice title={text.broken} text={check.fault} look="warn" alert /> : <Line strong>{text.foreignHolds(file.chain.length)}</Line>}
+          {check.fault ? <Notice title={text.broken} text={`${check.fault} ${text.bringAgain}`} look="warn" alert /> : <Line strong>{text.foreignHolds(file.chain.length)}</Line>}
           <Line>{text.broughtIn(check.by, format.dateTime(new Date(check.at)))}</Line>
         </>
       )}
@@ -77,21 +86,5 @@ function Where({ file }: { file: RecordFile }) {
         {file.shop.fingerprint}
       </Text>
     </Card>
-  );
-}
-
-function Words({ file }: { file: RecordFile }) {
-  const { format } = useSignedIn();
-  const words = file.signatures.flatMap((row) => wordIn(row) ?? []);
-  return (
-    <Section title={text.signing}>
-      {words.length === 0 ? <Line>{text.neverSigned}</Line> : null}
-      {words.map((w) => (
-        <View key={w.id}>
-          <Line strong>{text.signedBy(text.signed[w.kind], w.name)}</Line>
-          <Line>{`${format.dateTime(new Date(w.at))}${w.text ? ` · ${w.text}` : ''}`}</Line>
-        </View>
-      ))}
-    </Section>
   );
 }

@@ -73,6 +73,8 @@ export const text = {
   backToHistory: 'Back to history',
   madeBy: (shop: string) => `Made by ${shop}`,
   foreignHolds: (n: number) => `Checked just now: all ${n} entries, and what stands beside them, are as that shop sealed them.`,
+  notChecked: 'Not checked just now',
+  bringAgain: 'Ask for it again where it comes from and bring it in: one that holds takes its place.',
   checkOffline: 'Whether it still holds is looked at by the server, once there is a network.',
   broughtIn: (by: string, at: string) => `Brought in by ${by}, ${at}.`,
   keyOfThatShop: 'Key of that shop; compare it with the one on its paper:',

@@ -42,7 +42,7 @@ export function StartButton({ data, at, answers, open }: { data: JointSheet; at:
     const [{ run }] = events.current;
     startRun(events.current, { id: run, joint, order, sheet, sheetHash, people: { [me.person.id]: me.person.name } }, deviceName()).then(
       () => {
-        keepAnswers(data, answers);
+        keepAnswers(data, me.person.id, answers);
         router.replace(`/runs/${run}`);
       },
       (e: unknown) => {

@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { View } from 'react-native';
 import { isAllowed, type Signing } from '@stennet/core/contract';
 import { AppError, type ErrorCode } from '@stennet/core/errors';
 import type { SignedKind } from '@stennet/core/record';
@@ -8,6 +7,7 @@ import type { RunView } from '@/data/runs';
 import { BigButton, Line, Loading, MONO, Notice, Section, TextField, useInks } from '@/ui';
 import { Text } from 'react-native-paper';
 import { text } from '../text';
+import { SignedWords } from './SignedWords';
 
 /** Who signed it, whether it still holds, and what comes next of that. Signing needs the server. */
 export function SigningCard({ view }: { view: RunView }) {
@@ -27,17 +27,11 @@ export function SigningCard({ view }: { view: RunView }) {
 
 function Signed({ view, signing }: { view: RunView; signing: Signing }) {
   const inks = useInks();
-  const { format } = useSignedIn();
   return (
     <Section title={text.signing}>
       {signing.fault ? <Notice title={text.broken} text={signing.fault} look="warn" alert /> : null}
       {signing.signedForOther ? <Notice title={text.signedForOther} text={signing.signedForOther} look="warn" alert /> : null}
-      {signing.words.map((w) => (
-        <View key={w.id}>
-          <Line strong>{text.signedBy(text.signed[w.kind], w.name)}</Line>
-          <Line>{`${format.dateTime(new Date(w.at))}${w.text ? ` · ${w.text}` : ''}`}</Line>
-        </View>
-      ))}
+      <SignedWords words={signing.words} />
       {signing.fault ? null : <Line>{signing.words.length > 0 ? text.holds(signing.position) : text.sealed(signing.position)}</Line>}
       <Text selectable style={{ fontFamily: MONO, fontSize: 14, color: inks.inkSoft }}>
         {text.key(signing.fingerprint)}
