@@ -55,16 +55,35 @@ export function keyFolder(home) {
   return folder;
 }
 
-/** Whether any process works in a folder: all of PostgreSQL's do, a dead one that nobody has cleared away does not. */
-function isWorkedIn(folder) {
-  const real = fs.realpathSync(folder);
-  return fs.readdirSync('/proc').some((pid) => {
-    try {
-      return /^\d+$/.test(pid) && fs.readlinkSync(`/proc/${pid}/cwd`) === real;
-    } catch {
-      return false;
-    }
-  });
+/** Whether a process is a PostgreSQL of this folder: they all work in it. One that is dead and not yet cleared away works nowhere. */
+function isPostgresOf(data, pid) {
+  try {
+    return fs.readFileSync(`/proc/${pid}/comm`, 'utf8').trim() === 'postgres' && fs.readlinkSync(`/proc/${pid}/cwd`) === fs.realpathSync(data);
+  } catch {
+    return false;
+  }
+}
+
+/** Number of the one that the others belong to; null when it is gone, whatever its lock file says. */
+function postmasterOf(data) {
+  try {
+    const [pid] = fs.readFileSync(path.join(data, 'postmaster.pid'), 'utf8').split('\n');
+    return isPostgresOf(data, pid) ? Number(pid) : null;
+  } catch {
+    return null;
+  }
+}
+
+const LONGEST_END_MS = 30_000;
+
+/** What a killed one left: its processes end by themselves, and only then its lock file may go, which else would forbid the start. */
+async function clearAway(data) {
+  const left = () => fs.readdirSync('/proc').filter((pid) => /^\d+$/.test(pid) && isPostgresOf(data, pid));
+  for (const from = Date.now(); left().length > 0; await new Promise((resolve) => setTimeout(resolve, 50))) {
+    if (Date.now() - from > LONGEST_END_MS)
+      throw new Error(`A PostgreSQL that was killed has left processes that do not end: ${left().join(', ')}. End them, then start again: kill ${left().join(' ')}`);
+  }
+  fs.rmSync(path.join(data, 'postmaster.pid'), { force: true });
 }
 
 /** PostgreSQL starts only on a folder of its own user. */
@@ -125,7 +144,7 @@ export function clusterIn(home) {
     fs.writeFileSync(`${stateFile}.new`, JSON.stringify(s), { mode: 0o600 });
     fs.renameSync(`${stateFile}.new`, stateFile);
   };
-  const running = () => fs.existsSync(path.join(data, 'PG_VERSION')) && isWorkedIn(data) && run('pg_ctl', ['-D', data, 'status'], { ok: true }).status === 0;
+  const running = () => postmasterOf(data) !== null;
 
   function make() {
     // Made beside and renamed when whole: a start that was killed half-way leaves nothing that looks like a cluster.
@@ -154,8 +173,7 @@ export function clusterIn(home) {
     }
     assertOwn(data);
     if (!running()) {
-      // Left by one that was killed; its number may be a dead process's or another program's by now, and would forbid the start.
-      if (!isWorkedIn(data)) fs.rmSync(path.join(data, 'postmaster.pid'), { force: true });
+      await clearAway(data);
       // The port it had, where that is still free: servers that run find it again.
       const known = state().port;
       const s = { ...state(), port: known && (await isFree(known)) ? known : await freePort() };
@@ -163,7 +181,14 @@ export function clusterIn(home) {
       const made = run('pg_ctl', ['-D', data, '-l', log, '-w', '-t', '60', '-o', `-h 127.0.0.1 -p ${s.port} -k ''`, 'start'], { ok: true });
       if (made.status !== 0) throw new Error(`PostgreSQL does not start:\n${fs.existsSync(log) ? fs.readFileSync(log, 'utf8').slice(-2000) : made.stderr}`);
     }
+    await ready();
     psql('postgres', rolesSql(state()));
+  }
+
+  /** Somebody else's start may be under way. */
+  async function ready() {
+    const answers = () => run('pg_isready', ['-q', '-h', '127.0.0.1', '-p', String(state().port)], { ok: true }).status === 0;
+    for (let tries = 0; tries < 300 && running() && !answers(); tries += 1) await new Promise((resolve) => setTimeout(resolve, 200));
   }
 
   function psql(database, text) {
