@@ -13,6 +13,7 @@ export default defineConfig({
   retries: 0,
   // How fast a machine is, no test asks: these only end what hangs.
   timeout: 300_000,
+  globalTimeout: process.env.STENNET_ALL ? 0 : 30 * 60_000,
   expect: { timeout: 30_000 },
   reporter: [['line'], ['json', { outputFile: 'test-results/e2e.json' }]],
   outputDir: 'test-results/e2e',

@@ -6,7 +6,7 @@ import { buildWeb } from './build-web.mjs';
 import { clusterIn, dataHome, keyFolder } from './cluster.mjs';
 import { ensurePackages, ensurePostgres, Refusal, root } from './install.mjs';
 import { startWrench, WRENCH_PORT } from './wrench.mjs';
-import { assertHome, assertPortFree, healthy, node, portOf, publish } from './serving.mjs';
+import { assertHome, assertPortFree, ended, healthy, isOver, node, portOf, publish } from './serving.mjs';
 
 const DATABASE = 'stennet_demo';
 
@@ -25,9 +25,9 @@ export async function demo(args) {
   const end = async (code) => {
     if (ending) return;
     ending = true;
-    if (server && server.exitCode === null) {
+    if (server) {
       server.kill('SIGTERM');
-      await new Promise((resolve) => server.once('exit', resolve));
+      await ended(server);
     }
     wrench?.kill('SIGTERM');
     cluster.stop();
@@ -52,7 +52,7 @@ export async function demo(args) {
     server.once('exit', (code) => {
       if (!ending) void end(code ?? 1);
     });
-    await healthy(`http://127.0.0.1:${port}`, () => server.exitCode !== null);
+    await healthy(`http://127.0.0.1:${port}`, () => isOver(server));
     // Another one that is on already does as well.
     const isFree = await assertPortFree(WRENCH_PORT, '').then(
       () => true,

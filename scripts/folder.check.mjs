@@ -6,6 +6,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { clusterIn } from './cluster.mjs';
 import { assertHome } from './serving.mjs';
+import { soon } from './soon.mjs';
 
 const isRoot = process.getuid() === 0;
 const NOBODY = 65_534;
@@ -25,7 +26,7 @@ const childrenOf = (pid) =>
     .map(Number);
 async function killPostmaster() {
   process.kill(postmaster(), 'SIGKILL');
-  while (cluster.running()) await new Promise((resolve) => setTimeout(resolve, 5));
+  await soon('it is gone', () => !cluster.running());
 }
 const here = () => cluster.urls('stennet_folder').app.replace(/:\d+\//, '/');
 

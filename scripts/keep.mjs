@@ -1,10 +1,12 @@
-// Runs in the background for ./stennet start: PostgreSQL first, then migrations, then the server, which is started again when it dies.
+// Runs in the background for ./stennet start: PostgreSQL first, then migrations, then the server. Either is started again when it dies.
 import { spawn, spawnSync } from 'node:child_process';
 import { clusterIn, keyFolder } from './cluster.mjs';
 import { root } from './install.mjs';
+import { ended } from './serving.mjs';
 
 const { home, port, host, web, cert, key, isBehindProxy, code } = JSON.parse(process.argv[2] ?? '{}');
 const LONGEST_WAIT_MS = 20_000;
+const LOOK_EVERY_MS = 1000;
 const cluster = process.env.DATABASE_URL ? null : clusterIn(home);
 let server;
 let isEnding = false;
@@ -21,6 +23,21 @@ async function main() {
   });
   if (prepared.status !== 0) throw new Error('the database could not be prepared; see above');
   serve(urls.app);
+  if (cluster) void watch(urls.app);
+}
+
+/** PostgreSQL, for as long as this runs. Servers find it again where it was; only where that port is taken by now they are begun anew. */
+async function watch(url) {
+  while (!isEnding) {
+    await new Promise((resolve) => setTimeout(resolve, LOOK_EVERY_MS));
+    if (isEnding || cluster.running()) continue;
+    console.error('PostgreSQL is gone; it is started again');
+    await cluster.start().catch((error) => console.error(error.message));
+    if (cluster.running() && cluster.urls('stennet').app !== url) {
+      url = cluster.urls('stennet').app;
+      server.kill('SIGTERM');
+    }
+  }
 }
 
 function serve(url) {
@@ -45,25 +62,17 @@ function serve(url) {
     if (isEnding) return;
     if (Date.now() - from > 60_000) wait = 500;
     console.error(`the server ended (${exit}); it is started again in ${wait} ms`);
-    setTimeout(() => void revive(url), wait);
+    setTimeout(() => isEnding || serve(cluster ? cluster.urls('stennet').app : url), wait);
     wait = Math.min(wait * 2, LONGEST_WAIT_MS);
   });
-}
-
-/** PostgreSQL may have been what died. */
-async function revive(url) {
-  if (isEnding) return;
-  if (cluster && !cluster.running()) await cluster.start().catch((error) => console.error(error.message));
-  serve(cluster ? cluster.urls('stennet').app : url);
 }
 
 async function end() {
   if (isEnding) return;
   isEnding = true;
-  if (server && server.exitCode === null) {
-    const gone = new Promise((resolve) => server.once('exit', resolve));
+  if (server) {
     server.kill('SIGTERM');
-    await gone;
+    await ended(server);
   }
   cluster?.stop();
   process.exit(0);

@@ -7,7 +7,8 @@ import path from 'node:path';
 import pg from 'pg';
 import { clusterIn, freePort, keyFolder } from './cluster.mjs';
 import { root } from './install.mjs';
-import { healthy, node } from './serving.mjs';
+import { healthy, isOver, node } from './serving.mjs';
+import { soon } from './soon.mjs';
 
 const NAME = 'stennet_replica';
 const VEHICLE = 'ZZ9BREN20H0002389';
@@ -16,13 +17,6 @@ fs.chmodSync(home, 0o755);
 const cluster = clusterIn(home);
 let replica;
 let server;
-const soon = async (what, is) => {
-  for (let i = 0; i < 200; i += 1) {
-    if (await is()) return;
-    await new Promise((resolve) => setTimeout(resolve, 50));
-  }
-  assert.fail(`never: ${what}`);
-};
 
 try {
   await cluster.start();
@@ -37,7 +31,7 @@ try {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, DATABASE_URL: urls.app, READ_DATABASE_URL: replica.url(NAME), KEY_DIR: keyFolder(home), PORT: String(port), LOG_LEVEL: 'silent' },
   });
-  await healthy(url, () => server.exitCode !== null);
+  await healthy(url, () => isOver(server));
   const signedIn = await fetch(`${url}/api/session`, {
     method: 'POST',
     headers: { Origin: url, 'Content-Type': 'application/json' },

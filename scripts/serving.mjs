@@ -16,6 +16,12 @@ export function portOf(args, usual) {
   return port;
 }
 
+/** Whether a child process has ended, by itself or by a signal. */
+export const isOver = (child) => child.exitCode !== null || child.signalCode !== null;
+
+/** Until a child process has ended; one that had ended before says so no more. */
+export const ended = (child) => new Promise((resolve) => (isOver(child) ? resolve() : child.once('exit', () => resolve())));
+
 /** One of the server's own programs, to its end. */
 export function node(args, env = {}) {
   const done = spawnSync(process.execPath, args, { cwd: root, encoding: 'utf8', stdio: ['ignore', 'inherit', 'pipe'], env: { ...process.env, ...env } });

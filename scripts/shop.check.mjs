@@ -7,6 +7,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { freePort } from './cluster.mjs';
 import { root } from './install.mjs';
+import { soon } from './soon.mjs';
 
 const home = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-shop-'));
 fs.chmodSync(home, 0o755);
@@ -66,6 +67,17 @@ try {
   const before = await everything();
   const log = fs.readFileSync(path.join(home, 'shop.log'), 'utf8');
   assert.ok(!log.includes(PASSWORD) && !log.includes(cookie.split('.')[1]), 'the log keeps no secret');
+
+  // The server killed, then PostgreSQL: each is there again by itself, with what was kept.
+  const numberIn = (file) => /\d+/.exec(fs.readFileSync(path.join(home, file), 'utf8'))[0];
+  const server = () => spawnSync('pgrep', ['-P', numberIn('shop.json')], { encoding: 'utf8' }).stdout.trim();
+  const postmaster = () => numberIn('cluster/data/postmaster.pid');
+  for (const one of [server, postmaster]) {
+    const died = one();
+    process.kill(Number(died), 'SIGKILL');
+    await soon('it is there again', () => one() !== died && one() !== '');
+    await soon('it serves what was kept', async () => (await everything()) === before);
+  }
 
   const copy = path.join(home, 'copy.tar');
   must('backup', copy);

@@ -13,6 +13,7 @@ import { canonicalJson, firstBreak, sha256Hex } from '../core/src/record/index.t
 import { replay, type RunEvent } from '../core/src/run/index.ts';
 import { headSheet, Technician } from '../core/src/testing/index.ts';
 import { clusterIn, freePort, keyFolder } from './cluster.mjs';
+import { ended } from './serving.mjs';
 
 const isShort = process.argv.includes('--short');
 const GOAL = isShort ? { pulls: 500, kills: 4, databaseKills: 1, cuts: 4, takeOvers: 3 } : { pulls: 10_000, kills: 20, databaseKills: 5, cuts: 20, takeOvers: 10 };
@@ -21,6 +22,7 @@ const HALDEN = '5e000000-0000-4000-8000-000000000001';
 const JOB = '5e000000-0000-4000-8000-000000000301';
 const PEOPLE = ['Jonah Pike', 'Mei Sandoval', 'Ines Corte'];
 const PATIENCE_MS = 6000;
+const STILL_MS = 180_000;
 
 const home = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-soak-'));
 fs.chmodSync(home, 0o755);
@@ -32,8 +34,9 @@ const keptAside = new Set<string>();
 const runs = new Set<string>();
 let isOver = false;
 const sleep = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
 class Server {
-  private process: ChildProcess | undefined;
+  private process: ChildProcess | null = null;
   constructor(
     private readonly databaseUrl: string,
     readonly port: number,
@@ -46,16 +49,18 @@ class Server {
     });
     this.process = own;
     // Killed is killed; one that ends by itself while PostgreSQL is away is started again, as its keeper would, and counted.
-    own.once('exit', (_code, signal) => {
-      if (signal === 'SIGKILL' || isOver || this.process !== own) return;
+    own.once('exit', () => {
+      if (this.process !== own) return;
       counted.endedThemselves += 1;
-      setTimeout(() => this.start(), 300);
+      setTimeout(() => this.process === own && this.start(), 300);
     });
   }
   async kill(): Promise<void> {
-    const gone = new Promise((resolve) => this.process?.once('exit', resolve));
-    this.process?.kill('SIGKILL');
-    await gone;
+    const own = this.process;
+    this.process = null;
+    if (!own) return;
+    own.kill('SIGKILL');
+    await ended(own);
   }
 }
 
@@ -149,7 +154,7 @@ class Device {
   private async send(): Promise<void> {
     const run = this.t?.place.run ?? this.unsent[0]?.run ?? '';
     const batch = this.unsent.slice(0, 1 + Math.floor(Math.random() * 6));
-    if (batch.length === 0) return;
+    if (batch.length === 0) return sleep(20);
     try {
       const { reply } = await this.ask(`/api/runs/${run}/events`, { deviceName: 'Soak', events: batch });
       for (const { id } of reply.stored ?? []) {
@@ -252,6 +257,15 @@ const does = {
   },
 };
 
+/** Fails where all of it stands still: something waits for what will never come. */
+async function standsStill(): Promise<never> {
+  for (let before = -1; before !== counted.pulls; ) {
+    before = counted.pulls;
+    await sleep(STILL_MS);
+  }
+  throw new Error(`nothing was acknowledged for ${STILL_MS / 1000} s: ${JSON.stringify(counted)}`);
+}
+
 async function check(admin: pg.Client): Promise<string[]> {
   const faults: string[] = [];
   const kept = (
@@ -277,12 +291,14 @@ async function check(admin: pg.Client): Promise<string[]> {
   return faults;
 }
 
+const servers: Server[] = [];
+
 async function main(): Promise<void> {
   await cluster.start();
   const urls = cluster.ensureDatabase('stennet_soak');
   const env = { ...process.env, OWNER_DATABASE_URL: urls.owner, KEY_DIR: keyFolder(home) };
   execFileSync(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], { env });
-  const servers = [new Server(urls.app, await freePort()), new Server(urls.app, await freePort())];
+  servers.push(new Server(urls.app, await freePort()), new Server(urls.app, await freePort()));
   for (const server of servers) server.start();
   // Through the pool: a database that was killed is found again.
   const admin = new pg.Pool({ connectionString: urls.admin, max: 2 }) as unknown as pg.Client;
@@ -295,10 +311,9 @@ async function main(): Promise<void> {
     while (counted.pulls < GOAL.pulls) await sleep(50);
     isOver = true;
   });
-  await Promise.all([all, work]);
+  await Promise.race([Promise.all([all, work]), standsStill()]);
   const faults = await check(admin);
   await admin.end();
-  for (const server of servers) await server.kill();
   const verified = execFileSync(process.execPath, ['server/dist/verify.js', '--all'], { env, encoding: 'utf8' }).trim();
   console.log(
     `${counted.pulls} acknowledged pulls of ${DEVICES} devices in ${runs.size} runs; ${counted.kills} servers killed, ${counted.databaseKills} databases killed, ${counted.cuts} cuts, ${counted.takeOvers} take-overs, ${counted.claims} entries kept as claims, ${counted.retries} tries again, ${counted.endedThemselves} servers that ended by themselves, ${Math.round((Date.now() - from) / 1000)} s.`,
@@ -315,7 +330,8 @@ main()
     console.error(error);
     return 1;
   })
-  .then((code) => {
+  .then(async (code) => {
+    for (const server of servers) await server.kill();
     cluster.destroy();
     fs.rmSync(home, { recursive: true, force: true });
     process.exit(code);

@@ -44,6 +44,13 @@ export async function test(args) {
   ensureChromium();
   fs.mkdirSync(path.join(root, 'test-results'), { recursive: true });
 
+  for (const signal of ['SIGINT', 'SIGTERM']) {
+    process.once(signal, () => {
+      atWork.forEach(endAll);
+      process.exit(130);
+    });
+  }
+
   // Route types come first: the checks of the app read them.
   await check('typed routes', bin('expo'), ['customize', 'tsconfig.json'], path.join(root, 'app'));
   await check('server programs', node, ['scripts/build-server.mjs']);
@@ -80,13 +87,33 @@ async function check(title, command, args, cwd = root) {
   else failed += 1;
 }
 
+/** What hangs is ended, with all that it started: a failure that is told, instead of a run without an end. */
+const longestMin = () => (process.env.STENNET_ALL ? 120 : 25);
+const atWork = new Set();
+const endAll = (child) => {
+  try {
+    process.kill(-child.pid, 'SIGKILL');
+  } catch {
+    // all of it has ended
+  }
+};
+
 /** Something beside others: what it says is shown when it has ended. @returns whether it went well */
 function told(title, command, args, cwd = root) {
   return new Promise((resolve) => {
     const said = [];
-    const child = spawn(command, args, { cwd, stdio: ['ignore', 'pipe', 'pipe'], env: quietEnv() });
+    // A group of its own, so that it can be ended as a whole.
+    const child = spawn(command, args, { cwd, stdio: ['ignore', 'pipe', 'pipe'], env: quietEnv(), detached: true });
+    atWork.add(child);
+    const tooLong = setTimeout(() => {
+      said.push(Buffer.from(`\nit did not end in ${longestMin()} minutes\n`));
+      endAll(child);
+    }, longestMin() * 60_000);
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => said.push(piece));
     const end = (ok) => {
+      if (!atWork.delete(child)) return;
+      clearTimeout(tooLong);
+      endAll(child);
       console.log(`\n── ${title}\n${Buffer.concat(said).toString('utf8')}${ok ? 'ok' : 'FAILED'}`);
       resolve(ok);
     };
@@ -94,6 +121,8 @@ function told(title, command, args, cwd = root) {
       said.push(Buffer.from(`${error.message}\n`));
       end(false);
     });
+    // Whatever it leaves behind may hold its output open.
+    child.on('exit', (code) => setTimeout(() => end(code === 0), 5000).unref());
     child.on('close', (code) => end(code === 0));
   });
 }

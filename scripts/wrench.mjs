@@ -1,7 +1,7 @@
 // ./stennet wrench: a simulated digital wrench on this machine. Ctrl-C turns it off.
 import { spawn } from 'node:child_process';
 import { ensurePackages, root } from './install.mjs';
-import { assertPortFree, node, option, portOf } from './serving.mjs';
+import { assertPortFree, ended, node, option, portOf } from './serving.mjs';
 
 export const WRENCH_PORT = 4188;
 
@@ -13,7 +13,7 @@ export async function wrench(args) {
   const child = startWrench(port, option(args, '--name'), 'inherit');
   process.on('SIGINT', () => child.kill('SIGTERM'));
   process.on('SIGTERM', () => child.kill('SIGTERM'));
-  await new Promise((resolve) => child.once('exit', resolve));
+  await ended(child);
 }
 
 /** Ends with whoever started it. */

@@ -50,6 +50,8 @@ async function main(): Promise<void> {
   const stop = (): void => {
     server.close(() => void Promise.all([db.close(), hints.close()]).then(() => process.exit(0)));
     server.closeAllConnections();
+    // A database that does not answer keeps nobody from ending.
+    setTimeout(() => process.exit(0), 5000).unref();
   };
   process.on('SIGTERM', stop);
   process.on('SIGINT', stop);
