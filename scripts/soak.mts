@@ -200,6 +200,9 @@ class Device {
     const { reply: taken } = await this.until(() => this.ask(`/api/runs/${run}/events`, { deviceName: 'Soak', events: [took] }));
     if (taken.refused || taken.error) return false;
     acknowledged.set(took.id, run);
+    // As the app does it: what the other one still got through comes before.
+    const isNext = taken.stored[0].position === reply.events.length + 1;
+    if (!isNext) t.state = replay(headSheet, (await this.until(() => this.ask(`/api/runs/${run}`))).reply.events as RunEvent[]);
     this.t = t;
     return true;
   }
@@ -259,7 +262,7 @@ const does = {
 
 /** Fails where all of it stands still: something waits for what will never come. */
 async function standsStill(): Promise<never> {
-  for (let before = -1; before !== counted.pulls; ) {
+  for (let before = -1; before !== counted.pulls;) {
     before = counted.pulls;
     await sleep(STILL_MS);
   }

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import { firstBreak } from '@stennet/core/record';
 import { demoSheet, headSheet, type Technician } from '@stennet/core/testing';
@@ -114,20 +115,33 @@ describe('a run on its way into the table', () => {
     expect((await jonah.append(t.place.run, t.state.events.toArray())).body.refused.code).toBe('WRENCH_UNKNOWN');
   });
 
+  const takeOverOf = (events: readonly RunEvent[], person: string, device: number): RunEvent =>
+    ({
+      ...events[1],
+      id: randomUUID(),
+      hold: 2,
+      seq: 1,
+      person,
+      device: demoId(device),
+      type: 'tookOver',
+      payload: { fromDevice: demoId(700), deviceName: 'Tablet' },
+    }) as RunEvent;
+
+  test('two who take over at the same moment: one has it, the others are told, and nobody is asked whether it was really done', async () => {
+    const { t, events } = await madeOffline();
+    await jonah.append(t.place.run, events.slice(0, 20));
+    const mei = await house.signIn('Mei Sandoval');
+    const replies = await Promise.all([701, 702, 703].map((device) => mei.append(t.place.run, [takeOverOf(events, mei.person, device)])));
+    expect(replies.map((r) => r.status).sort()).toEqual([200, 409, 409]);
+    expect(replies.flatMap((r) => r.body.error?.code ?? [])).toEqual(['HOLD_ENDED', 'HOLD_ENDED']);
+    expect((await house.admin.query('select 1 from late_event where run = $1', [t.place.run])).rowCount).toBe(0);
+  });
+
   test('a taken-over run refuses the earlier holder', async () => {
     const { t, events } = await madeOffline();
     await jonah.append(t.place.run, events.slice(0, 20));
     const mei = await house.signIn('Mei Sandoval');
-    const taken = {
-      ...events[1],
-      id: demoId(998 - Math.floor(Math.random() * 100)),
-      hold: 2,
-      seq: 1,
-      person: mei.person,
-      device: demoId(701),
-      type: 'tookOver',
-      payload: { fromDevice: demoId(700), deviceName: 'Tablet' },
-    } as RunEvent;
+    const taken = takeOverOf(events, mei.person, 701);
     expect((await mei.append(t.place.run, [taken])).status).toBe(200);
     expect((await jonah.append(t.place.run, events.slice(20, 22))).body.refused.code).toBe('KEPT_AS_CLAIM');
     const today = await jonah.get('/api/today');

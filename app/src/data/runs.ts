@@ -93,7 +93,7 @@ class RunStore {
 
   /**
    * This device becomes the one that writes. Needs the server, which knows who holds the run now.
-   * @throws AppError OFFLINE, or HOLD_WRONG when somebody else was faster
+   * @throws AppError OFFLINE, or HOLD_ENDED when somebody else was faster
    */
   async takeOver(person: string, name: string): Promise<void> {
     const { events, headHash: _head, ...kept } = await call('run', { run: this.run });
@@ -101,8 +101,10 @@ class RunStore {
     const payload = { fromDevice: state.holder?.device ?? deviceId(), deviceName: name };
     const event = this.eventOf(state, { hold: (state.holder?.hold ?? 0) + 1, seq: 1 }, 'tookOver', payload, person);
     admit(state, event);
-    await call('appendRunEvents', { run: this.run }, { deviceName: name, events: [event] });
-    await keepServerRun(kept, [...events, event]);
+    const { stored } = await call('appendRunEvents', { run: this.run }, { deviceName: name, events: [event] });
+    // What the other device still got through between the look and the word comes before it, and belongs to what is gone on from.
+    const isNext = stored[0]?.position === events.length + 1;
+    await keepServerRun(kept, isNext ? [...events, event] : (await call('run', { run: this.run })).events);
     await this.refresh();
   }
 

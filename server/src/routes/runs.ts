@@ -96,7 +96,8 @@ export async function append({ client, session, params, body, deps }: AppendCall
     receivedAt,
   );
   const refused = work.takeAll(body.events, head.sheetHash);
-  const isLate = refused?.error.code === 'HOLD_ENDED';
+  // Whoever was too late to take over has done nothing that could be asked about.
+  const isLate = refused?.error.code === 'HOLD_ENDED' && refused.type !== 'tookOver';
   if (isLate)
     await keepLate(client, body.events.slice(work.answered.length), {
       shop: session.shop.id,
@@ -190,12 +191,12 @@ class Appending {
     this.last = earlier.at(-1);
   }
 
-  takeAll(events: readonly RunEvent[], sheetHash: string): { id: string; error: AppError } | null {
+  takeAll(events: readonly RunEvent[], sheetHash: string): { id: string; type: RunEvent['type']; error: AppError } | null {
     for (const event of events) {
       try {
         this.take(event, sheetHash);
       } catch (error) {
-        if (error instanceof AppError) return { id: event.id, error };
+        if (error instanceof AppError) return { id: event.id, type: event.type, error };
         throw error;
       }
     }
