@@ -144,3 +144,19 @@ test('the list is narrowed by what is typed and by state; on a wide screen the c
   await expect(t.page.getByText('Where it stands: waiting for parts')).toBeVisible();
   expect(await t.page.getByRole('link', { name: 'Open RO 2425' }).count()).toBe(info.project.name === 'wide' ? 1 : 0);
 });
+
+test('at the desk the chosen one begins at its top, and the list stays where it was chosen', { tag: '@sample' }, async ({ technician: t }, info) => {
+  test.skip(info.project.name !== 'wide', 'on a phone it is a screen of its own');
+  await t.signIn('Petra Voll');
+  await t.button('Repair orders').click();
+  const last = t.page.getByRole('link', { name: /^Open RO/ }).last();
+  await last.click();
+  const chosen = t.page.getByRole('region', { name: 'The chosen repair order' });
+  await expect(chosen.getByRole('heading', { name: 'Concern' })).toBeInViewport();
+  await expect(last).toBeInViewport();
+  // Read to its end, then another one is chosen: it too begins at its top.
+  await chosen.getByRole('heading').last().scrollIntoViewIfNeeded();
+  await expect(last).toBeInViewport();
+  await t.page.getByRole('link', { name: /^Open RO/ }).nth(-2).click();
+  await expect(chosen.getByRole('heading', { name: 'Concern' })).toBeInViewport();
+});

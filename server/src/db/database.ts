@@ -19,10 +19,27 @@ pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
 
 const ignore = (): void => undefined;
 
+/** Each statement by a name of its own. */
+const names = new Map<string, string>();
+const TRANSACTION = /^(begin|commit|rollback)/;
+
+/** A statement is parsed and planned once on a connection, not each time: planning the joins cost more than reading what they find. */
+function preparesOnce(client: pg.PoolClient): void {
+  const plain = client.query.bind(client) as (statement: string | pg.QueryConfig, ...more: unknown[]) => unknown;
+  client.query = ((text: string, values: unknown[] = [], ...more: unknown[]) => {
+    // The pool's own way, with a function to call at the end, stays what it is.
+    if (more.length > 0 || TRANSACTION.test(text)) return plain(text, values, ...more);
+    const name = names.get(text) ?? `statement_${names.size + 1}`;
+    names.set(text, name);
+    return plain({ name, text, values });
+  }) as typeof client.query;
+}
+
 type InShop = Database['inShop'];
 
 /** @param begin `begin read only` where nothing may be written */
 function transactionsOn(pool: pg.Pool, begin: string): InShop {
+  pool.on('connect', preparesOnce);
   pool.on('error', () => undefined); // a connection that dies while idle is replaced at its next use
   return async (shop, work) => {
     const client = await pool.connect();

@@ -1,6 +1,6 @@
 import { Link, useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isAllowed, type Order } from '@stennet/core/contract';
 import { blockers, isAwaited, ORDER_STATES, ORDER_STATE_TEXT, type OrderState } from '@stennet/core/order';
@@ -45,16 +45,24 @@ export function OrdersScreen() {
       )}
     </View>
   );
+  if (!isWide) {
+    return (
+      <ScreenFrame title={text.orders} back="/" backLabel={text.back}>
+        {list}
+      </ScreenFrame>
+    );
+  }
+  // Each scrolls by itself: the chosen one begins at its top, and the list stays where it was chosen.
   return (
-    <ScreenFrame title={text.orders} back="/" backLabel={text.back}>
-      {isWide ? (
-        <View style={styles.wide}>
-          <View style={styles.left}>{list}</View>
-          <View style={styles.right}>{at ? <Beside key={at} id={at} /> : <Notice title={text.choose} />}</View>
-        </View>
-      ) : (
-        list
-      )}
+    <ScreenFrame title={text.orders} back="/" backLabel={text.back} fixed>
+      <View style={styles.wide}>
+        <ScrollView role="region" aria-label={text.orders} tabIndex={0} style={styles.left} contentContainerStyle={styles.scrolled}>
+          {list}
+        </ScrollView>
+        <ScrollView key={at} role="region" aria-label={text.chosen} tabIndex={0} style={styles.right} contentContainerStyle={styles.scrolled}>
+          {at ? <Beside id={at} /> : <Notice title={text.choose} />}
+        </ScrollView>
+      </View>
     </ScreenFrame>
   );
 }
@@ -98,9 +106,10 @@ function OrderRow({ order, on, isBeside }: { order: Order; on: boolean; isBeside
 const styles = StyleSheet.create({
   list: { gap: 12 },
   states: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
-  wide: { flexDirection: 'row', gap: 16, alignItems: 'flex-start' },
-  left: { width: 420 },
+  wide: { flex: 1, minHeight: 0, flexDirection: 'row', width: '100%', maxWidth: 1180, alignSelf: 'center' },
+  left: { flexGrow: 0, flexShrink: 0, width: 440 },
   right: { flex: 1, minWidth: 0 },
+  scrolled: { padding: 12, paddingBottom: 32 },
   row: { borderRadius: 14, borderWidth: 2, overflow: 'hidden' },
   link: { display: 'flex' },
   press: { padding: 14, gap: 4, width: '100%' },

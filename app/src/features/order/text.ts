@@ -82,6 +82,7 @@ export const text = {
   noneText: 'Try fewer letters, or another state.',
   toOrder: (n: number) => `${n} ${n === 1 ? 'part' : 'parts'} not here`,
   choose: 'Choose one on the left.',
+  chosen: 'The chosen repair order',
   openOrder: (number: string) => `Open RO ${number}`,
   notThere: 'No connection to the server. This is what this device last saw.',
 
