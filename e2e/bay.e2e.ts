@@ -111,7 +111,7 @@ test('what is not sent is saved as a file and read back; the server is gone for 
     .toBe(50);
 });
 
-test('the first visit makes the shop and its lead, who adds the others', { tag: '@phone' }, async ({ technician: t, house }) => {
+test('the first visit makes the shop and its lead, who adds the others', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
   await house.kill();
   await house.admin.query('truncate account, shop cascade');
   await house.start({ SETUP_CODE: 'kiln-4711' });

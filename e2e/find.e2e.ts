@@ -19,7 +19,7 @@ test('from Today to the right one of two look-alikes, in at most five touches an
   expect(acts).toBeLessThanOrEqual(5);
 });
 
-test('by tapping maker, engine and job; from a repair order the vehicle filters by itself; conflicts say what they would do', async ({ technician: t }) => {
+test('by tapping maker, engine and job; from a repair order the vehicle filters by itself; conflicts say what they would do', { tag: '@sample' }, async ({ technician: t }) => {
   await t.signIn();
   await t.button('Find a sheet').click();
   await t.button('Belmaro').click();
@@ -72,7 +72,7 @@ test('what is pinned is one person’s in one shop, and leaves the device at sig
   await expect(pinned).toHaveCount(0);
 });
 
-test('what was seen opens off-line, and a superseded sheet says by what', async ({ technician: t, house, context }) => {
+test('what was seen opens off-line, and a superseded sheet says by what', { tag: '@sample' }, async ({ technician: t, house, context }) => {
   await t.signIn();
   await t.button('Find a sheet').click();
   await t.page.getByRole('searchbox', { name: 'Engine, vehicle, part or joint' }).fill('ob20 head');

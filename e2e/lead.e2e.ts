@@ -96,7 +96,7 @@ test('a crowfoot changes what the scale must say, and is drawn as it stands', { 
   expect((await house.events()).find((e) => e.type === 'wrenchSet')?.payload).toMatchObject({ setting: { value: 24, unit: 'N.m' } });
 });
 
-test('a lead sets a PIN with their password; one in a row is refused', { tag: '@phone' }, async ({ technician: t, house }) => {
+test('a lead sets a PIN with their password; one in a row is refused', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
   await t.signIn('Ines Corte');
   await t.page.goto(`${house.url}/account`);
   await t.field('New PIN, 4 to 8 digits', '1234');

@@ -76,7 +76,7 @@ test('going back asks what happened to the bolt: not turned is asked again, turn
   await expect(t.page.getByText(/Bolt 2\/2 .* turned past its window/)).toBeVisible();
 });
 
-test('a paused run says what was last and what is next', async ({ technician: t }) => {
+test('a paused run says what was last and what is next', { tag: '@sample' }, async ({ technician: t }) => {
   await t.signIn();
   await t.startHead();
   await t.pulls('It turned', 2);
@@ -149,7 +149,7 @@ test('a sign-in that runs out mid-run stops nothing: the run goes on, and what w
   expect((await house.events()).filter((e) => e.type === 'pulled')).toHaveLength(3);
 });
 
-test('an adviser looks, and has nothing to tighten with', async ({ technician: t }) => {
+test('an adviser looks, and has nothing to tighten with', { tag: '@sample' }, async ({ technician: t }) => {
   await t.signIn('Petra Voll');
   await t.openOrder('2417');
   await expect(t.page.getByText('not started', { exact: true })).toBeVisible();
@@ -183,7 +183,7 @@ test('wrong names and passwords are refused in words, and signing out leaves not
   await expect(t.page.getByText('RO 2417')).toHaveCount(0);
 });
 
-test('where the browser stores nothing, everything can be looked at and nothing is begun', { tag: '@phone' }, async ({ technician: t }) => {
+test('where the browser stores nothing, everything can be looked at and nothing is begun', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
   await t.page.addInitScript(() => {
     IDBFactory.prototype.open = () => {
       throw new DOMException('not in a private window', 'SecurityError');
@@ -198,7 +198,7 @@ test('where the browser stores nothing, everything can be looked at and nothing 
   await expect(t.page.getByText('This device could not keep the last entry, so it was not taken.')).toBeVisible();
 });
 
-test('a device that is full takes nothing, says so, and goes on when there is room', { tag: '@phone' }, async ({ technician: t, house }) => {
+test('a device that is full takes nothing, says so, and goes on when there is room', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.startHead();
   await t.page.evaluate(() => {

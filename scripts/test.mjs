@@ -102,6 +102,7 @@ const endAll = (child) => {
 function told(title, command, args, cwd = root) {
   return new Promise((resolve) => {
     const said = [];
+    const from = Date.now();
     // A group of its own, so that it can be ended as a whole.
     const child = spawn(command, args, { cwd, stdio: ['ignore', 'pipe', 'pipe'], env: quietEnv(), detached: true });
     atWork.add(child);
@@ -114,7 +115,7 @@ function told(title, command, args, cwd = root) {
       if (!atWork.delete(child)) return;
       clearTimeout(tooLong);
       endAll(child);
-      console.log(`\n── ${title}\n${Buffer.concat(said).toString('utf8')}${ok ? 'ok' : 'FAILED'}`);
+      console.log(`\n── ${title}\n${Buffer.concat(said).toString('utf8')}${ok ? 'ok' : 'FAILED'}, ${Math.round((Date.now() - from) / 1000)} s`);
       resolve(ok);
     };
     child.on('error', (error) => {
