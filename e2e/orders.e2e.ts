@@ -157,6 +157,9 @@ test('at the desk the chosen one begins at its top, and the list stays where it 
   // Read to its end, then another one is chosen: it too begins at its top.
   await chosen.getByRole('heading').last().scrollIntoViewIfNeeded();
   await expect(last).toBeInViewport();
-  await t.page.getByRole('link', { name: /^Open RO/ }).nth(-2).click();
+  await t.page
+    .getByRole('link', { name: /^Open RO/ })
+    .nth(-2)
+    .click();
   await expect(chosen.getByRole('heading', { name: 'Concern' })).toBeInViewport();
 });

@@ -15,6 +15,7 @@ const withServers = (args) => [
   ['first load', node, ['scripts/firstLoad.check.mjs']],
   ['a shop by its commands', node, ['scripts/shop.check.mjs']],
   ['folders that are broken', node, ['scripts/folder.check.mjs']],
+  ['a full disk', node, ['scripts/fullDisk.check.mjs']],
   ['a streaming replica', node, ['scripts/replica.check.mjs']],
   ['soak, short', node, ['--import', 'tsx', 'scripts/soak.mts', ...(args.includes('--all') ? [] : ['--short'])]],
 ];

@@ -22,6 +22,9 @@ const AWAY = ['ECONNREFUSED', 'ECONNRESET', '57P01', '57P02', '57P03', '58030'];
 /** PostgreSQL's disk_full, and the system's own. */
 const NO_ROOM = ['53100', 'ENOSPC'];
 
+/** What the driver says without a code: broken off, or none became free in time. */
+const NO_CONNECTION = /^(Connection terminated|timeout exceeded when trying to connect)/;
+
 function refusalOf(error: unknown): AppError {
   if (error instanceof AppError) return error;
   const { type, code } = (error ?? {}) as { type?: string; code?: string };
@@ -32,6 +35,6 @@ function refusalOf(error: unknown): AppError {
   if (error instanceof URIError) return new AppError('NOT_FOUND');
   if (code && NO_ROOM.includes(code)) return new AppError('DISK_FULL');
   if (code && AWAY.includes(code)) return new AppError('OFFLINE');
-  if (error instanceof Error && error.message.startsWith('Connection terminated')) return new AppError('OFFLINE');
+  if (error instanceof Error && NO_CONNECTION.test(error.message)) return new AppError('OFFLINE');
   return new AppError('INTERNAL');
 }
