@@ -1,6 +1,30 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import { useSignedIn } from './account';
 import { database } from './database';
+import { onLeaving } from './leaving';
+
+/** What is being typed, by its key; null for one that was let go, absent for one that was not looked for yet. */
+const typed = new Map<string, object | null>();
+const listeners = new Set<() => void>();
+const subscribe = (tell: () => void): (() => void) => {
+  listeners.add(tell);
+  return () => listeners.delete(tell);
+};
+
+function show(key: string, form: object | null): void {
+  typed.set(key, form);
+  for (const tell of listeners) tell();
+}
+
+/** Outside of what is drawn, at once: a list that is sorted anew in the same moment takes the form down and puts it up elsewhere. */
+function keep(key: string, form: object | null): void {
+  show(key, form);
+  void database()
+    .then(async (db) => void (await (form ? db.put('answers', JSON.stringify(form), key) : db.delete('answers', key))))
+    .catch(() => undefined);
+}
+
+onLeaving(() => typed.clear());
 
 /**
  * What somebody is typing into a form, kept on this device until it is saved or let go: a closed tab or a crash takes nothing.
@@ -12,40 +36,25 @@ export function useKeptForm<T extends object>(
 ): { form: T; put: (change: Partial<T>) => void; clear: () => void; isTouched: boolean; isRestored: boolean } {
   const { me } = useSignedIn();
   const key = `form ${name} of ${me.person.id} in ${me.shop.id}`;
-  const [kept, setKept] = useState<T | null>(null);
-  const [isRestored, setRestored] = useState(false);
-  const touched = useRef(false);
+  const now = (): T | null => (typed.get(key) as T | null | undefined) ?? null;
+  const kept = useSyncExternalStore(subscribe, now);
+  const [restored, setRestored] = useState(() => (now() ? key : ''));
   useEffect(() => {
-    touched.current = false;
+    if (typed.has(key)) return;
     void database()
       .then((db) => db.get('answers', key))
       .then((text) => {
-        if (!text || touched.current) return;
-        setKept(JSON.parse(text) as T);
-        setRestored(true);
+        if (!text || typed.has(key)) return;
+        show(key, JSON.parse(text) as object);
+        setRestored(key);
       })
       .catch(() => undefined);
   }, [key]);
-  useEffect(() => {
-    if (kept === null) return;
-    void database()
-      .then((db) => db.put('answers', JSON.stringify(kept), key))
-      .catch(() => undefined);
-  }, [key, kept]);
   return {
     form: kept ?? initial,
     isTouched: kept !== null,
-    isRestored: isRestored && kept !== null,
-    put: (change) => {
-      touched.current = true;
-      setKept((was) => ({ ...(was ?? initial), ...change }));
-    },
-    clear: () => {
-      touched.current = true;
-      setKept(null);
-      void database()
-        .then((db) => db.delete('answers', key))
-        .catch(() => undefined);
-    },
+    isRestored: restored === key && kept !== null,
+    put: (change) => keep(key, { ...(now() ?? initial), ...change }),
+    clear: () => keep(key, null),
   };
 }
