@@ -23,6 +23,8 @@ module.exports = [
   {
     files: ['**/*.ts', '**/*.tsx'],
     rules: {
+      // The types say it, and faster.
+      'import/namespace': 'off',
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true }],
       'no-restricted-exports': ['error', { restrictDefaultExports: { namespaceFrom: true } }],

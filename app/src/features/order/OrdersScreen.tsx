@@ -68,8 +68,19 @@ export function OrdersScreen() {
 }
 
 function Beside({ id }: { id: string }) {
+  const inks = useInks();
   const order = useOrder(id);
-  if (order.data) return <OrderPane order={order.data} isBeside />;
+  if (order.data) {
+    const { number, vehicle, customer } = order.data;
+    return (
+      <View style={styles.list}>
+        <Text role="heading" aria-level={2} style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}>
+          {`${text.title(number)} · ${vehicle.maker} ${vehicle.model} · ${vehicle.plate} · ${customer}`}
+        </Text>
+        <OrderPane order={order.data} isBeside />
+      </View>
+    );
+  }
   return order.isError ? <Notice title={text.failed} text={asAppError(order.error).fix} alert /> : <Loading text={text.loading} />;
 }
 
