@@ -61,10 +61,10 @@ export async function aShop(home) {
       assert.equal((await ask('/api/setup', { code, shop, name: 'Ada Fenn', password: PASSWORD })).status, 200);
     },
     signIn: () => ask('/api/session', { name: 'Ada Fenn', password: PASSWORD }),
-    openOrder(number) {
+    openOrder(number, order = randomUUID()) {
       const vehicle = { maker: 'Ostrel', model: 'Brenna 2.0', engine: 'OB20', plate: 'KL 1', vin: 'ZZ9BREN20H0001001', built: '2018-03-12' };
       const head = { number, vehicle, odometer: { value: 1000, unit: 'km' }, customer: 'Vann', concern: 'Coolant loss', bay: null, promisedAt: null };
-      return ask('/api/orders', { order: randomUUID(), head });
+      return ask('/api/orders', { order, head });
     },
     orders: async () => (await ask('/api/orders?all=yes')).body,
   };
