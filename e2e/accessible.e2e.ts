@@ -141,7 +141,7 @@ test.describe(() => {
   test(
     'the repair order, its parts and forms, preparing, tools and the lead’s word are clean for axe, light and dark',
     { tag: ['@phone', '@sample'] },
-    async ({ technician: t, house }) => {
+    async ({ technician: t, house, isMobile }) => {
       await t.signIn('Ines Corte');
       const id = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
       const at = async (path: string, text: string | RegExp, screen: string): Promise<void> => {
@@ -149,7 +149,7 @@ test.describe(() => {
         await expect(t.page.getByText(text).first()).toBeVisible();
         await clean(t, screen);
       };
-      await at(`/orders?at=${id(201)}`, 'Where it stands', 'repair orders');
+      await at(`/orders?at=${id(201)}`, isMobile ? 'RO 2417' : 'Where it stands', 'repair orders');
       await at(`/orders/${id(206)}/parts`, 'Lacks: Alignment tool.', 'parts');
       await at(`/orders/${id(201)}/measure`, 'Measure something', 'measure');
       await t.choose('radio', 'Run-out by dial');

@@ -1,4 +1,4 @@
-export { convert, plainText, readingDigits, units, UNIT_CODES, type Quantity, type UnitCode, type UnitKind } from './unit';
+export { asRead, convert, plainText, units, UNIT_CODES, type Quantity, type UnitCode, type UnitKind } from './unit';
 export { parseNumber } from './parseNumber';
 export { createFormatter, inUnit, type Formatter, type FormattedQuantity, type ShopStyle } from './formatter';
 export { QuantitySchema, UnitSchema } from './quantitySchema';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import adapters from '../../vectors/07_adapters.json';
 import unitVectors from '../../vectors/01_units.json';
 import { AppError } from '../errors';
-import { convert, createFormatter, parseCents, parseNumber, parseQuantity, UNIT_CODES, units, wrenchSetting, type ShopStyle, type UnitCode, type Wrench } from '.';
+import { asRead, convert, createFormatter, parseCents, parseNumber, parseQuantity, UNIT_CODES, units, wrenchSetting, type ShopStyle, type UnitCode, type Wrench } from '.';
 
 interface UnitCase {
   name: string;
@@ -112,6 +112,20 @@ describe('numbers and text', () => {
     expect(createFormatter({ ...style, locale: 'de-DE' }).inHand({ value: 1250.5, unit: '[in_i].[lbf_av]' }).number).toBe('1250,5');
     // What comes of multiplying is not a value of its own.
     expect(format.quantity({ value: 0.1 + 0.2, unit: 'N.m' }).number).toBe('0.3');
+  });
+
+  test('what was worked out is said as an instrument would show it: no finer than its unit is read to, and no further off than half of that', () => {
+    expect(asRead({ value: 0.04058, unit: 'mm' }, 'mm')).toEqual({ value: 0.041, unit: 'mm' });
+    expect(asRead({ value: 25.4, unit: 'mm' }, '[in_i]')).toEqual({ value: 1, unit: '[in_i]' });
+    const finest = { mm: 3, '[in_i]': 4, 'N.m': 1, 'kgf.m': 2 } as const;
+    const unit = fc.constantFrom(...(Object.keys(finest) as (keyof typeof finest)[]));
+    fc.assert(
+      fc.property(unit, fc.double({ min: 0, max: 500, noNaN: true }), (code, value) => {
+        const read = asRead({ value, unit: code }, code);
+        expect(Math.abs(read.value - value)).toBeLessThanOrEqual(0.5 * 10 ** -finest[code] + 1e-9);
+        expect(createFormatter(style).quantity(read).number).toMatch(new RegExp(`^\\d+([.,]\\d{1,${finest[code]}})?$`));
+      }),
+    );
   });
 
   test('a value that was computed is rounded to what its unit is read to', () => {

@@ -58,3 +58,10 @@ export function convert(quantity: Quantity, to: UnitCode): number {
   if (quantity.unit === to) return quantity.value;
   return (quantity.value * from.toBase) / target.toBase;
 }
+
+/**
+ * The same quantity as an instrument in that unit would show it: for what was worked out or heard, not for what somebody wrote down.
+ * @throws AppError UNIT_KIND when the two units measure different things
+ * @example asRead({ value: 0.04058, unit: 'mm' }, 'mm') // 0.041 mm
+ */
+export const asRead = (quantity: Quantity, unit: UnitCode): Quantity => ({ value: Number(convert(quantity, unit).toFixed(readingDigits(unit))), unit });

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Judged, Measured, MeasureKindId, Verdict } from '@stennet/core/measure';
-import { convert, type Formatter } from '@stennet/core/quantity';
+import { asRead, type Formatter } from '@stennet/core/quantity';
 import { useInks } from '../theme';
 import { verdictText } from './text';
 
@@ -10,7 +10,7 @@ const SIGN: Record<Verdict, string> = { pass: '●', marginal: '▬', fail: '✕
 /** The verdict and what it is made of; a sign besides the word, never a colour alone. */
 export function Result({ what, judged, unit, format }: { what: MeasureKindId; judged: Judged; unit: Measured['unit']; format: Formatter }) {
   const inks = useInks();
-  const say = (mm: number | null): string => (mm === null ? '' : format.quantity({ value: convert({ value: mm, unit: 'mm' }, unit), unit }).text);
+  const say = (mm: number | null): string => (mm === null ? '' : format.quantity(asRead({ value: mm, unit: 'mm' }, unit)).text);
   const ink = (verdict: Verdict | null): string => (verdict === 'fail' || verdict === 'marginal' ? inks.warnText : inks.ink);
   return (
     <View role="status" style={{ gap: 6 }}>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { WrenchPull } from '@stennet/core/trace';
-import { convert, readingDigits, type Quantity } from '@stennet/core/quantity';
+import { asRead, convert, type Quantity } from '@stennet/core/quantity';
 import { windowOf, type Outcome, type PullNext } from '@stennet/core/run';
 import { keepTrace, useSignedIn, type WrenchLink } from '@/data';
 import { useKeys } from '@/platform/keys';
@@ -96,8 +96,7 @@ export function WrenchPanel({ due, acts, link, pull, onDone, onTool }: Props) {
 /** An angle is what it turned; everything else its highest torque, in the unit that is published. */
 function readingOf(due: PullNext, pull: WrenchPull): Quantity | null {
   if (due.task.action === 'angle') return pull.turned ?? null;
-  const unit = due.target?.unit ?? pull.peak.unit;
-  return { value: Number(convert(pull.peak, unit).toFixed(readingDigits(unit))), unit };
+  return asRead(pull.peak, due.target?.unit ?? pull.peak.unit);
 }
 
 function standing(due: PullNext, read: Quantity): 'within' | 'below' | 'above' | 'aboveOwn' {
