@@ -28,11 +28,14 @@ async function main() {
 
 /** PostgreSQL, for as long as this runs. Servers find it again where it was; only where that port is taken by now they are begun anew. */
 async function watch(url) {
+  let pause = LOOK_EVERY_MS;
   while (!isEnding) {
-    await new Promise((resolve) => setTimeout(resolve, LOOK_EVERY_MS));
+    await new Promise((resolve) => setTimeout(resolve, pause));
     if (isEnding || cluster.running()) continue;
     console.error('PostgreSQL is gone; it is started again');
     await cluster.start().catch((error) => console.error(error.message));
+    // One that does not start (no room) is tried less and less often, so that the log does not fill what is left.
+    pause = cluster.running() ? LOOK_EVERY_MS : Math.min(pause * 2, LONGEST_WAIT_MS);
     if (cluster.running() && cluster.urls('stennet').app !== url) {
       url = cluster.urls('stennet').app;
       server.kill('SIGTERM');
