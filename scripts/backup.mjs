@@ -5,7 +5,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { clusterIn, dataHome, keyFolder, postgresProgram } from './cluster.mjs';
-import { ensurePackages, ensurePostgres, Refusal } from './install.mjs';
+import { ensurePostgres, Refusal } from './install.mjs';
 import { assertHome, node } from './serving.mjs';
 import { DATABASE, runningShop } from './shop.mjs';
 
@@ -14,7 +14,6 @@ const FRESH = 'stennet_restoring';
 /** PostgreSQL of this installation, running while the work lasts. */
 async function withCluster(work) {
   ensurePostgres();
-  ensurePackages();
   const home = dataHome();
   assertHome(home);
   const cluster = clusterIn(home);

@@ -4,7 +4,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { buildWeb } from './build-web.mjs';
 import { clusterIn, dataHome, keyFolder } from './cluster.mjs';
-import { ensurePackages, ensurePostgres, Refusal, root } from './install.mjs';
+import { ensurePostgres, Refusal, root } from './install.mjs';
 import { startWrench, WRENCH_PORT } from './wrench.mjs';
 import { assertHome, assertPortFree, ended, healthy, isOver, node, portOf, publish } from './serving.mjs';
 
@@ -14,7 +14,6 @@ export async function demo(args) {
   const port = portOf(args, 4180);
   await assertPortFree(port, './stennet demo');
   ensurePostgres();
-  ensurePackages();
   const home = dataHome();
   assertHome(home);
   const release = onlyOneIn(home);

@@ -26,6 +26,10 @@ interface Plan {
   use: string[];
   /** The digital wrench keeps what it saw; in its first stage, from loose, this fastener's thread is dry. */
   traced?: { dry: string; stage: string };
+  /** Left in the middle, at this fastener of this stage. */
+  leftAt?: { stage: string; seat: string };
+  /** This fastener stopped short: the lead is asked. */
+  short?: { stage: string; seat: string };
 }
 
 /** A thread that is dry is far steeper than the others. */
@@ -65,12 +69,15 @@ function made(plan: Plan): { run: string; person: string; events: RunEvent[] } {
   const events: RunEvent[] = [];
   for (let pulls = 0; events.length < 3000;) {
     const due = next(t.state);
+    const isAt = (place: { stage: string; seat: string } | undefined): boolean => due.kind === 'pull' && due.stage.id === place?.stage && due.seat === place.seat;
+    if (isAt(plan.leftAt)) break;
     const digital = due.kind === 'chooseTool' && due.task.action !== 'angle' ? own.find((w) => w.kind === 'digital') : undefined;
     const reads = due.kind === 'pull' && due.tool.method === 'digital' && due.target?.unit === 'N.m';
     // A wrench that slowly reads high: in the list of its readings it shows.
     if (digital && due.kind === 'chooseTool') events.push(t.do('wrenchChosen', { stage: due.stage.id, method: 'digital', wrench: digital }));
     else if (reads && due.target && plan.traced) events.push(t.pull(due, seen(plan, due, due.tool.wrench?.name ?? '', run * 100 + pulls++)));
     else if (reads && due.target) events.push(t.pull(due, { reading: { value: Math.round(due.target.value * (1.012 + 0.004 * Math.sin(pulls++)) * 10) / 10, unit: 'N.m' } }));
+    else if (due.kind === 'pull' && isAt(plan.short)) events.push(t.pull(due, { outcome: 'stoppedShort' }));
     else {
       const event = t.step();
       if (!event) break;
@@ -86,6 +93,8 @@ const plans: Plan[] = [
   { run: 822, joint: 462, file: 'qs16-head.A.json', person: MEI, use: ['Wrench 1', 'Wrench 2'] },
   { run: 823, joint: 463, file: 'ob20-flywheel-kit.A.json', person: JONAH, use: ['Wrench 4', 'Wrench 2'] },
   { run: 824, joint: 464, file: 'ob20-flywheel-kit.A.json', person: MEI, use: ['Wrench 4', 'Wrench 2'], traced: { dry: '6', stage: 't1' } },
+  { run: 825, joint: 465, file: 'brenna-2-0-head.C.json', person: JONAH, use: ['Wrench 3', 'Wrench 2'], leftAt: { stage: 'first-angle', seat: '4' } },
+  { run: 826, joint: 466, file: 'ob20-flywheel-kit.A.json', person: MEI, use: ['Wrench 1', 'Wrench 2'], short: { stage: 't2', seat: '5' } },
 ];
 const runs = plans.map(made);
 for (const [name, made] of Object.entries({ 'past.json': { runs }, 'past-traces.json': { traces } })) {

@@ -5,7 +5,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { buildWeb } from './build-web.mjs';
 import { dataHome } from './cluster.mjs';
-import { ensurePackages, ensurePostgres, Refusal, root } from './install.mjs';
+import { ensurePostgres, Refusal, root } from './install.mjs';
 import { assertHome, assertPortFree, healthy, node, option, portOf, publish } from './serving.mjs';
 
 export const DATABASE = 'stennet';
@@ -39,7 +39,6 @@ export async function start(args) {
   assertHome(home);
   await assertPortFree(port, './stennet start', host);
   if (!process.env.DATABASE_URL) ensurePostgres();
-  ensurePackages();
   const web = publish(buildWeb(), home, 'web-shop');
   node(['scripts/build-server.mjs']);
   const url = `${cert ? 'https' : 'http'}://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;

@@ -1,10 +1,9 @@
 // ./stennet soak: builds, starts a cluster of its own and two servers, and lets scripts/soak.mts do the rest.
 import { spawnSync } from 'node:child_process';
-import { ensurePackages, ensurePostgres, Refusal, root } from './install.mjs';
+import { ensurePostgres, Refusal, root } from './install.mjs';
 
 export async function soak(args) {
   ensurePostgres();
-  ensurePackages();
   const built = spawnSync(process.execPath, ['scripts/build-server.mjs'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
   if (built.status !== 0) throw new Refusal('The server could not be built; see above.');
   const done = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/soak.mts', ...args], { cwd: root, stdio: 'inherit' });

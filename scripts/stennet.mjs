@@ -1,4 +1,5 @@
-import { Refusal } from './install.mjs';
+// The one door. Nothing here, nor what it imports before the gate below, may import an npm package: on a fresh machine there are none.
+import { ensurePackages, Refusal } from './install.mjs';
 
 const usage = `./stennet demo [--port N] [--fresh]   everything with demo data
 ./stennet start [--port N] [--host A] [--tls-cert F --tls-key F | --behind-proxy]   a real shop, in the background
@@ -30,7 +31,12 @@ if (!command) {
   console.log(usage);
   process.exit(name === undefined || name === 'help' || name === '--help' ? 0 : 2);
 }
-command(args).catch((error) => {
+async function run() {
+  ensurePackages();
+  await command(args);
+}
+
+run().catch((error) => {
   console.error(error instanceof Refusal ? error.message : error);
   process.exit(1);
 });

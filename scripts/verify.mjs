@@ -2,13 +2,12 @@
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import { clusterIn, dataHome, keyFolder } from './cluster.mjs';
-import { ensurePackages, ensurePostgres, Refusal, root } from './install.mjs';
+import { ensurePostgres, Refusal, root } from './install.mjs';
 
 const DATABASES = ['stennet', 'stennet_demo'];
 
 export async function verify([what]) {
   if (!what) throw new Refusal('Name what to check: ./stennet verify record.json, ./stennet verify ro-2389.zip, or ./stennet verify 2389');
-  ensurePackages();
   const built = spawnSync(process.execPath, ['scripts/build-server.mjs'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
   if (built.status !== 0) throw new Refusal('The server could not be built; see above.');
   if (fs.existsSync(what)) return check([fs.realpathSync(what)]);

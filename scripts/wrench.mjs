@@ -1,6 +1,6 @@
 // ./stennet wrench: a simulated digital wrench on this machine. Ctrl-C turns it off.
 import { spawn } from 'node:child_process';
-import { ensurePackages, root } from './install.mjs';
+import { root } from './install.mjs';
 import { assertPortFree, ended, node, option, portOf } from './serving.mjs';
 
 export const WRENCH_PORT = 4188;
@@ -8,7 +8,6 @@ export const WRENCH_PORT = 4188;
 export async function wrench(args) {
   const port = portOf(args, WRENCH_PORT);
   await assertPortFree(port, './stennet wrench');
-  ensurePackages();
   node(['scripts/build-server.mjs']);
   const child = startWrench(port, option(args, '--name'), 'inherit');
   process.on('SIGINT', () => child.kill('SIGTERM'));

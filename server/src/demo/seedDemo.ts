@@ -13,6 +13,7 @@ import savePin from '../db/queries/savePin.sql';
 import saveTool from '../db/queries/saveTool.sql';
 import type { Keys } from '../record/keys';
 import { hashPassword } from '../http/passwords';
+import { promisedAt } from './promisedAt';
 import { Past, type PastRun, type PastShop } from './seedPast';
 
 const DAY_MS = 86_400_000;
@@ -34,8 +35,9 @@ interface DemoShop extends PastShop {
     customer: string;
     concern: string;
     bay: string;
+    /** In hours that the shop is open; negative: plain hours ago. */
     promisedInHours: number;
-    /** Opened so long ago; its runs stand in past.json, signed in this order. */
+    /** Opened so long ago; its runs are in past.json, signed in this order. */
     daysAgo?: number;
     runs?: PastRun[];
     state: string;
@@ -79,26 +81,25 @@ async function seedShop(client: pg.Client, shop: DemoShop, world: World, folder:
     await client.query(saveTool, [shop.id, id, tool.kind, tool.name, JSON.stringify(tool), 0, false, null, now]);
   }
   for (const pin of shop.pins) await client.query(savePin, [shop.id, pin.person, await hashPassword(pin.pin), now]);
-  for (const o of shop.orders) await seedOrder(client, shop.id, o, now);
+  for (const o of shop.orders) await seedOrder(client, shop, o, now);
   const past = new Past(client, shop, folder, keys, nameOf);
-  for (const o of shop.orders) if (o.runs) await past.seed(o.runs, new Date(now.getTime() - (o.daysAgo ?? 0) * DAY_MS));
+  for (const o of shop.orders) if (o.runs) await past.seed(o.runs, new Date(now.getTime() - (o.daysAgo ?? 0) * DAY_MS), now);
 }
 
-async function seedOrder(client: pg.Client, shop: string, o: DemoShop['orders'][number], now: Date): Promise<void> {
+async function seedOrder(client: pg.Client, shop: DemoShop, o: DemoShop['orders'][number], now: Date): Promise<void> {
   const opened = new Date(now.getTime() - (o.daysAgo ?? 0) * DAY_MS);
-  const promised = new Date(now.getTime() + o.promisedInHours * 3_600_000);
-  promised.setMinutes(promised.getMinutes() < 30 ? 0 : 30, 0, 0);
-  const at = [shop, o.id, o.number, JSON.stringify(o.vehicle), o.odometer.value, o.odometer.unit, o.customer, o.concern, o.bay, promised];
+  const promised = promisedAt(now, o.promisedInHours, shop.timeZone);
+  const at = [shop.id, o.id, o.number, JSON.stringify(o.vehicle), o.odometer.value, o.odometer.unit, o.customer, o.concern, o.bay, promised];
   await client.query(insertOrder, [...at, o.by, opened]);
   await client.query('update repair_order set state = $2 where id = $1', [o.id, o.state]);
   for (const [place, job] of o.jobs.entries()) {
-    await client.query('insert into job values ($1, $2, $3, $4, $5, $6)', [shop, job.id, o.id, job.title, place, job.kind]);
+    await client.query('insert into job values ($1, $2, $3, $4, $5, $6)', [shop.id, job.id, o.id, job.title, place, job.kind]);
     for (const [at, joint] of job.joints.entries()) {
-      await client.query('insert into joint values ($1, $2, $3, $4, $5, $6, $7)', [shop, joint.id, job.id, joint.name, at, joint.sheet, joint.revision]);
+      await client.query('insert into joint values ($1, $2, $3, $4, $5, $6, $7)', [shop.id, joint.id, job.id, joint.name, at, joint.sheet, joint.revision]);
     }
   }
   for (const e of o.entries ?? []) {
     const body = canonicalJson(v.parse(OrderEntrySchema, e.body));
-    await client.query(insertEntry, [shop, e.id, 1, o.id, body, false, e.person, new Date(now.getTime() - e.hoursAgo * 3_600_000)]);
+    await client.query(insertEntry, [shop.id, e.id, 1, o.id, body, false, e.person, new Date(now.getTime() - e.hoursAgo * 3_600_000)]);
   }
 }

@@ -16,6 +16,8 @@ import { append } from '../routes/runs';
 export interface PastRun {
   run: string;
   signed: ('technician' | 'second')[];
+  /** Left or finished so long ago; else three hours after its order was opened. */
+  endedMinutesAgo?: number;
 }
 interface Made {
   run: string;
@@ -32,7 +34,8 @@ export interface PastShop {
   members: { person: string; role: string }[];
 }
 
-const HOUR_MS = 3_600_000;
+const MINUTE_MS = 60_000;
+const HOUR_MS = 60 * MINUTE_MS;
 const BATCH = 100;
 
 /** What was tightened before today: written as the server writes it, event by event, sealed and signed. */
@@ -50,11 +53,11 @@ export class Past {
     this.made = (JSON.parse(fs.readFileSync(path.join(folder, 'past.json'), 'utf8')) as { runs: Made[] }).runs;
   }
 
-  async seed(runs: readonly PastRun[], opened: Date): Promise<void> {
-    for (const { run, signed } of runs) {
+  async seed(runs: readonly PastRun[], opened: Date, now: Date): Promise<void> {
+    for (const { run, signed, endedMinutesAgo } of runs) {
       const made = this.made.find((m) => m.run === run);
       if (!made) throw new Error(`run ${run} is not in past.json`);
-      const finished = new Date(opened.getTime() + 3 * HOUR_MS);
+      const finished = endedMinutesAgo === undefined ? new Date(opened.getTime() + 3 * HOUR_MS) : new Date(now.getTime() - endedMinutesAgo * MINUTE_MS);
       const events = movedTo(made.events, finished);
       for (let at = 0; at < events.length; at += BATCH) await this.append(run, made.person, events.slice(at, at + BATCH), finished);
       for (const { trace } of events.flatMap((e) => (e.type === 'pulled' ? [e.payload] : []))) {
