@@ -57,6 +57,30 @@ export const catalogue = {
     (p) => `Fastener ${p.expected} is next, not ${p.got}. Out of order the part closes unevenly.`,
     (p) => `Go to ${p.expected}.`,
   ),
+  READING_TOO_MUCH: entry(
+    (p) =>
+      ({
+        twice: `${p.value} ${p.unit} is twice the target or more.`,
+        pastYield: `${p.value} ${p.unit} is past the yield torque of this fastener.`,
+        pastWrench: `${p.value} ${p.unit} is past the range of this wrench.`,
+      })[String(p.why)] ?? `${p.value} ${p.unit} is far too much.`,
+    'Check the unit and the number. If the wrench really showed it, confirm it: the run then stops here.',
+  ),
+  STRIPE_BEHIND: entry(
+    (p) => `The stripe was at ${p.before}° before this stage. At ${p.value}° the fastener would have turned back.`,
+    'Look again from where the stripe was painted. If it did turn back, slacken it fully or put a new one in.',
+  ),
+  STRIPE_UNREADABLE: entry('This stripe cannot tell the stages apart: an earlier angle was never measured.', 'Slacken it fully or put a new one in.'),
+  STEP_STOPS: entry('This step stops the work.', 'Put it right and answer again, or ask the lead.'),
+  TEMPERATURE_IMPLAUSIBLE: entry((p) => `${p.celsius} °C is not about ${p.wanted} °C.`, 'Measure on the part itself and type it again.'),
+  LENGTH_IMPLAUSIBLE: entry(
+    (p) => `${p.length} mm does not fit fastener ${p.fastener}: a new one is about ${p.usual} mm.`,
+    'Measure again. If it really is that long, it is the wrong part.',
+  ),
+  LENGTH_TOO_CLOSE: entry(
+    (p) => `Fastener ${p.fastener} is too close to its limit of ${p.most} mm to call with ±${p.resolution} mm.`,
+    'Measure with a finer instrument, or put a new one in.',
+  ),
   FASTENER_NOT_THERE: entry((p) => `Fastener ${p.fastener} is not in: never fitted, left out, or replaced since.`, 'Choose one that is shown on the map.'),
   WRONG_STAGE: entry((p) => `Stage “${p.expected}” is not done on every fastener yet.`, 'Finish it first.'),
   WRONG_PASS: entry((p) => `This belongs to pass ${p.got}; pass ${p.expected} is on.`, 'Confirm what the screen shows.'),

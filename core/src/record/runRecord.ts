@@ -39,7 +39,7 @@ export interface RecordedWord {
   person: string;
   at: string;
   decision: 'allow' | 'refuse' | 'passed' | 'failed' | 'single' | 'redo' | 'leaveOut';
-  about: 'deviation' | 'reuse' | 'wrench' | 'compound' | 'hold' | 'fastener';
+  about: 'deviation' | 'reuse' | 'wrench' | 'compound' | 'step' | 'hold' | 'fastener';
   name: string;
   text: string;
 }
@@ -160,6 +160,7 @@ function saidIn(state: RunState): RecordedWord[] {
     if ('wrench' in about) return [{ ...head, decision, about: 'wrench', name: wrenches.get(about.wrench) ?? '' }];
     if ('reuse' in about) return [{ ...head, decision, about: 'reuse', name: group(about.reuse) }];
     if ('compound' in about) return [{ ...head, decision, about: 'compound', name: group(about.compound) }];
+    if ('step' in about) return [{ ...head, decision, about: 'step', name: state.sheet.steps.find((x) => x.id === about.step)?.text ?? about.step }];
     const deviation = state.progress.deviations.find((d) => d.event === about.deviation);
     return [{ ...head, decision, about: 'deviation', name: deviation ? [deviation.fastener ?? '', stage(deviation.stage)].filter(Boolean).join(', ') : '' }];
   });

@@ -8,7 +8,7 @@ import { lookAtPulls, type Trace } from '../trace';
 import { lookText, recordDocument, runRecord, traceName, tracedPulls, tracedStages } from '.';
 
 const sheet = readSheet(sheetJson);
-const events = (past.runs.at(-1)?.events ?? []) as unknown as RunEvent[];
+const events = (past.runs.find((r) => r.events.some((e) => 'trace' in e.payload))?.events ?? []) as unknown as RunEvent[];
 const traces = new Map(Object.entries(kept.traces as unknown as Record<string, Trace>));
 const record = runRecord(sheet, events);
 

@@ -23,7 +23,9 @@ export const DEVIATION_TEXT: Record<Deviation['kind'], string> = {
   byFeel: 'seated by feel',
   claimDone: 'done on the device that held the run before',
   redone: 'turned again after it had been done elsewhere',
-  overran: 'open time overrun, begun again',
+  overran: 'open time overrun, started over',
+  holdFailed: 'a hold point was not as it should be; gone back',
+  notCovered: 'continued without a pull on record',
 };
 export const DECIDED_TEXT = { allow: 'allowed by the lead', refuse: 'refused by the lead' } as const;
 
@@ -67,6 +69,7 @@ export const ABOUT_TEXT = {
   reuse: 'used ones of',
   wrench: 'wrench',
   compound: 'another compound on',
+  step: 'step',
   hold: 'hold point',
   fastener: 'bolt',
 } as const;

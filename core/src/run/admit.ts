@@ -89,9 +89,10 @@ const ADMITS: { [T in Open['type']]?: (state: RunState, event: EventOf<T>, due: 
   used: admitUsed,
   swapped: admitSwap,
   setAside: admitAside,
-  failed: (_state, event, due) => admitFailure(event, due),
+  failed: admitFailure,
   added: admitAdded,
   bagged: (_state, event, due) => admitBagged(event, due),
+  slackened: (_state, event, due) => admitSlackened(event, due),
   restarted: admitRestart,
   reconciled: (_state, event, due) => admitReconciled(event, due),
   undone: admitBack,
@@ -125,9 +126,9 @@ function admitOverrun(state: RunState, event: EventOf<'overran'>, due: Next): vo
 /** Inside the published range, and never below what already stands on a fastener. */
 function admitValue(state: RunState, event: EventOf<'valueChosen'>, due: Next): void {
   if (due.kind !== 'chooseValue') throw notNext(due);
-  const { stage, value } = event.payload;
-  if (stage !== due.stage.id) throw new AppError('WRONG_STAGE', { expected: due.stage.name });
-  const { target, fallback } = due.stage;
+  const { stage, part, value } = event.payload;
+  if (stage !== due.stage.id || part !== due.part?.id) throw new AppError('WRONG_STAGE', { expected: due.stage.name });
+  const { target, fallback } = due.part ? { ...due.part, fallback: undefined } : due.stage;
   const options = [target, fallback].filter((t) => t !== undefined);
   const fits = options.some((t) => t.unit === value.unit && ('value' in t ? t.value === value.value : value.value >= t.min && value.value <= t.max));
   const [first] = options;
@@ -197,6 +198,12 @@ function admitMeasured(step: Step, { measured }: EventOf<'stepDone'>['payload'])
   judgedFor(step, measured);
 }
 
+/** All that is still clamped, in one go: nobody goes back over a joint that is half loose. */
+function admitSlackened(event: EventOf<'slackened'>, due: Next): void {
+  if (due.kind !== 'slacken') throw notNext(due);
+  allSame(event.payload.fasteners, due.fasteners);
+}
+
 /** What came out, each in one bag or on one board. */
 function admitBagged(event: EventOf<'bagged'>, due: Next): void {
   if (due.kind !== 'bag') throw notNext(due);
@@ -225,6 +232,10 @@ function admitRound(event: EventOf<'roundDone'>, due: Next): void {
   if (read < target.value - minus - 1e-9 || read > target.value + plus + 1e-9) throw new AppError('NOT_SEATED', { gap: plainText(gap) });
 }
 
+/** No bay is colder; warm means warm, not hot: so far above what was asked, somebody read another gauge. */
+const COLDEST = -30;
+const HOTTER = 40;
+
 function admitWaited(event: EventOf<'waited'>, due: Next): void {
   const { stage, clock, celsius } = event.payload;
   const early = (until: string | null): void => {
@@ -235,6 +246,7 @@ function admitWaited(event: EventOf<'waited'>, due: Next): void {
   const until = due.stage.waitUntil;
   if (!until || 'minutes' in until) return early(due.until);
   if (celsius === undefined) throw new AppError('MEASUREMENTS_NEEDED', { count: 1 });
+  if (celsius < COLDEST || (until.is === 'atLeast' && celsius > until.celsius + HOTTER)) throw new AppError('TEMPERATURE_IMPLAUSIBLE', { celsius, wanted: until.celsius });
   const isThere = until.is === 'atLeast' ? celsius >= until.celsius : celsius <= until.celsius;
   if (!isThere) throw new AppError('NOT_THAT_WARM', { celsius, wanted: until.celsius });
 }
@@ -253,10 +265,12 @@ function admitAside(state: RunState, event: EventOf<'setAside'>, due: Next): voi
   if (seat.aside > 0 && !stage.mayLag && !due.task.settling) throw new AppError('ASIDE_NOT_POSSIBLE', { fastener: due.fastener });
 }
 
-function admitFailure(event: EventOf<'failed'>, due: Next): void {
+function admitFailure(state: RunState, event: EventOf<'failed'>, due: Next): void {
   const { fastener, step, kind } = event.payload;
   if (kind === 'stepAbandoned') {
-    if (due.kind !== 'step' || due.step.id !== step || due.step.kind === 'hold') throw notNext(due);
+    if (due.kind !== 'step' || due.step.id !== step) throw notNext(due);
+    const isStopped = due.step.kind === 'hold' || state.progress.steps[due.step.id]?.then === 'stop';
+    if (isStopped && !state.progress.allowed[`step:${due.step.id}`]) throw new AppError('STEP_STOPS');
     return;
   }
   if (due.kind !== 'pull' && due.kind !== 'hold') throw notNext(due);

@@ -7,7 +7,7 @@ import { next, type Next } from './next';
 import { allSame, notNext, sameFastener } from './refuse';
 import { lifeOf, seatIdOf } from './seats';
 import { LEADS_WORD } from './statement';
-import type { RunState } from './state';
+import type { AnyHold, RunState } from './state';
 
 const WAY_OF_DECISION: Record<EventOf<'held'>['payload']['decision'], Way> = {
   passed: 'passed',
@@ -16,15 +16,24 @@ const WAY_OF_DECISION: Record<EventOf<'held'>['payload']['decision'], Way> = {
   reallyDone: 'reallyDone',
   redone: 'redone',
   notDone: 'notDone',
+  turnOn: 'turnOn',
 };
 
 export function admitHeld(event: EventOf<'held'>, due: Next): void {
   if (due.kind !== 'hold') throw notNext(due);
   const { hold, decision } = event.payload;
   const { hold: open } = due;
-  const key = open.kind === 'claim' ? open.claim.event : 'stage' in open ? open.stage : '';
+  const key = keyOf(open);
   if (hold !== key) throw notNext(due);
+  if (open.kind === 'notCovered' && event.payload.fastener !== open.fastener) throw notNext(due);
   if (!due.ways.includes(WAY_OF_DECISION[decision])) throw decision === 'pendingLead' ? new AppError('PENDING_NOT_ALLOWED') : notNext(due);
+}
+
+/** What an answer to a hold names: the claim, the refused deviation, or the stage. */
+function keyOf(open: AnyHold): string {
+  if (open.kind === 'claim') return open.claim.event;
+  if (open.kind === 'refused') return open.deviation.event;
+  return 'stage' in open ? open.stage : '';
 }
 
 /** A new fastener: as the sheet's swap, or in place of one that is no longer good. */
@@ -33,7 +42,8 @@ export function admitSwap(state: RunState, event: EventOf<'swapped'>, due: Next)
   if (!isDue) throw notNext(due);
   sameFastener(event.payload.fastener, due.fastener ?? '');
   if (event.payload.replacement !== due.replacement) throw new AppError('REPLACEMENT_WRONG', { expected: due.replacement ?? '' });
-  admitCondition(state, { fastener: event.payload.replacement, condition: event.payload.condition, lengthMm: event.payload.lengthMm }, true);
+  const { replacement, condition, lengthMm, resolutionMm } = event.payload;
+  admitCondition(state, { fastener: replacement, condition, lengthMm, resolutionMm }, true);
 }
 
 export function admitRestart(state: RunState, event: EventOf<'restarted'>, due: Next): void {

@@ -4,18 +4,21 @@ import { convert, units } from '../quantity';
 import type { EventOf } from './events';
 import type { Next, PullNext } from './next';
 import { notNext, sameFastener } from './refuse';
-import { lifeOf, openTogether, seatIdOf } from './seats';
+import { tooMuchOf } from './foldPull';
+import { lifeOf, openTogether, seatIdOf, stripeBefore } from './seats';
 import type { RunState } from './state';
-import type { Task } from './task';
+import { taskOf, type Task } from './task';
 
 /** Beyond this no hand turns a fastener in one pull. */
 const MOST_DEG = 360;
+/** As near as a stripe is read off by eye. */
+const EYE_DEG = 10;
 const MOST_STRETCH_MM = 3;
 type Pulled = EventOf<'pulled'>['payload'];
 
 export function admitPull(state: RunState, event: EventOf<'pulled'>, due: Next): void {
   const { payload } = event;
-  if (due.kind === 'hold') return admitInHold(payload, due);
+  if (due.kind === 'hold') return admitInHold(state, payload, due);
   if (due.kind !== 'pull') throw notNext(due);
   if (payload.stage !== due.stage.id) throw new AppError('WRONG_STAGE', { expected: due.stage.name });
   admitWhich(state, payload, due);
@@ -26,6 +29,7 @@ export function admitPull(state: RunState, event: EventOf<'pulled'>, due: Next):
   if ((payload.wrench ?? null) !== (due.tool.wrench?.id ?? null)) throw new AppError('WRENCH_UNKNOWN');
   admitOutcome(payload, due);
   admitReading(payload.reading, due.task);
+  admitTooMuch(state, payload);
   if (payload.turnDeg !== undefined && (!due.task.settling || payload.method !== 'digital')) throw new AppError('METHOD_NOT_ALLOWED', { method: 'a wrench that measures no turn' });
 }
 
@@ -64,13 +68,29 @@ export function admitReading(reading: Pulled['reading'], task: Task): void {
 }
 
 /** A lost angle may still be read off the stripe; one that would not loosen may come loose after all. */
-function admitInHold(payload: Pulled, due: Extract<Next, { kind: 'hold' }>): void {
+function admitInHold(state: RunState, payload: Pulled, due: Extract<Next, { kind: 'hold' }>): void {
   sameFastener(payload.fastener, due.fastener ?? '');
   if (payload.stage !== due.stage.id) throw new AppError('WRONG_STAGE', { expected: due.stage.name });
   if (due.ways.includes('again') && payload.outcome === 'done') return;
-  if (!due.ways.includes('readStripe') || payload.method !== 'stripe' || payload.outcome !== 'reached' || !payload.reading) throw notNext(due);
-  if (units[payload.reading.unit].kind !== 'angle') throw new AppError('READING_UNIT', { expected: '°' });
-  if (payload.reading.value <= 0 || payload.reading.value > MOST_DEG) throw new AppError('READING_IMPLAUSIBLE', { value: payload.reading.value });
+  if (!due.ways.includes('readStripe') || payload.method !== 'stripe' || payload.outcome !== 'reached' || payload.stripeDeg === undefined) throw notNext(due);
+  admitStripe(state, payload, payload.stripeDeg);
+}
+
+/** Where the stripe stands now, from where it was painted: never before the turn that it had, within what an eye reads off. */
+function admitStripe(state: RunState, payload: Pulled, stripeDeg: number): void {
+  const seat = state.progress.seats[seatIdOf(payload.fastener)];
+  const task = seat && taskOf(state.sheet, state.progress, stageIndex(state.sheet, payload.stage), seat.parts);
+  const before = seat && task ? stripeBefore(seat, task.key) : null;
+  if (before === null || !task?.target) throw new AppError('STRIPE_UNREADABLE');
+  if (stripeDeg < before - EYE_DEG) throw new AppError('STRIPE_BEHIND', { before, value: stripeDeg });
+  if (stripeDeg > before + 2 * task.target.value + MOST_DEG) throw new AppError('READING_IMPLAUSIBLE', { value: stripeDeg });
+  admitTooMuch(state, payload);
+}
+
+/** Far past what the fastener or the wrench is made for: asked back once, because it is more often a slip than a pull. */
+function admitTooMuch(state: RunState, payload: Pulled): void {
+  const much = payload.sure ? null : tooMuchOf(state.sheet, state.progress, payload);
+  if (much) throw new AppError('READING_TOO_MUCH', { value: much.reading.value, unit: units[much.reading.unit].symbol, why: much.why });
 }
 
 /** Several together: the next ones in order, never by angle, and a first torque that did not turn is looked at singly. */

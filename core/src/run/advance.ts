@@ -1,5 +1,5 @@
 import { isByFastener, isSettling, stageAt, type Sheet, type Stage } from '../procedure';
-import { openInPass, participants, seatBehind } from './seats';
+import { needsNew, openInPass, participants, seatBehind } from './seats';
 import type { Progress, SeatProgress } from './state';
 
 /** Where a check finds no movement at once, one pass is enough; a settling torque needs a second one. */
@@ -30,7 +30,7 @@ export function advance(sheet: Sheet, progress: Progress, at: string): Progress 
 }
 
 function isBlocked(sheet: Sheet, p: Progress): boolean {
-  return Object.values(p.seats).some((s) => s.failed !== null || s.usedUp) || seatBehind(sheet, p) !== undefined;
+  return Object.values(p.seats).some((s) => s.failed !== null || needsNew(sheet, s)) || seatBehind(sheet, p) !== undefined;
 }
 
 export function mostPasses(stage: Stage): number {

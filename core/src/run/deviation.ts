@@ -2,7 +2,7 @@ import type { RunEvent } from './events';
 import type { Deviation, DeviationKind, Progress } from './state';
 
 /** What stands on the record without anybody's leave. */
-const NEEDS_NOBODY: readonly DeviationKind[] = ['replaced', 'leftOut', 'byFeel', 'claimDone', 'overran'];
+const NEEDS_NOBODY: readonly DeviationKind[] = ['replaced', 'leftOut', 'byFeel', 'claimDone', 'overran', 'holdFailed'];
 
 export function noted(p: Progress, event: RunEvent, kind: DeviationKind, about: { fastener?: string | null; stage: string; wrench?: string }): Progress {
   const deviation: Deviation = {

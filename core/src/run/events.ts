@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { FastenerIdSchema, finite, HashSchema, KeySchema, textOf, TimeSchema, UuidSchema } from '../contract/text';
+import { LabelSchema } from '../joint';
 import { MeasuredSchema } from '../measure/measuredSchema';
 import { QuantitySchema, WrenchSchema } from '../quantity';
 import { StatementSchema } from './statement';
@@ -16,11 +17,13 @@ export const OUTCOMES = ['clicked', 'turned', 'heldStill', 'reached', 'done', 'n
 export const VERDICTS = ['inTolerance', 'below', 'above', 'moved', 'still', 'suspicious', 'short', 'notJudged'] as const;
 export const FAILURES = ['broke', 'stripped', 'crossThreaded', 'wontStartByHand', 'bottomed', 'angleLost', 'driveRounded', 'wontLoosen', 'stepAbandoned'] as const;
 export const FITTED = ['new', 'ownHole', 'other'] as const;
-export const HOLD_DECISIONS = ['passed', 'failed', 'pendingLead', 'reallyDone', 'redone', 'notDone'] as const;
+export const HOLD_DECISIONS = ['passed', 'failed', 'pendingLead', 'reallyDone', 'redone', 'notDone', 'turnOn'] as const;
 
 const Outcome = v.picklist(OUTCOMES);
 const Method = v.picklist(METHODS);
 const Fitted = v.picklist(FITTED);
+/** How long a fastener is that comes back, and how fine the instrument reads. */
+const measuredLength = { lengthMm: v.optional(finite), resolutionMm: v.optional(v.pipe(finite, v.gtValue(0))) } as const;
 
 const payloads = {
   started: v.strictObject({
@@ -37,9 +40,11 @@ const payloads = {
     fasteners: v.optional(fasteners),
     /** Steps that were done in the preparation or in another run of the same sitting. */
     prepared: v.optional(v.pipe(v.array(KeySchema), v.maxLength(100))),
+    /** Seats that an earlier run of the joint left out: they stay out. */
+    leftOut: v.optional(v.pipe(v.array(LabelSchema), v.minLength(1), v.maxLength(240))),
   }),
   variantAnswered: v.strictObject({ question: textOf(120), answer: textOf(80) }),
-  valueChosen: v.strictObject({ stage: KeySchema, value: QuantitySchema }),
+  valueChosen: v.strictObject({ stage: KeySchema, part: v.optional(KeySchema), value: QuantitySchema }),
   wrenchChosen: v.strictObject({
     stage: KeySchema,
     part: v.optional(KeySchema),
@@ -49,7 +54,7 @@ const payloads = {
     pendingLead: v.optional(v.literal(true)),
   }),
   fitted: v.strictObject({
-    fasteners: v.pipe(v.array(v.strictObject({ fastener: FastenerIdSchema, condition: Fitted, lengthMm: v.optional(finite) })), v.minLength(1), v.maxLength(240)),
+    fasteners: v.pipe(v.array(v.strictObject({ fastener: FastenerIdSchema, condition: Fitted, ...measuredLength })), v.minLength(1), v.maxLength(240)),
   }),
   wrenchSet: v.strictObject({ stage: KeySchema, part: v.optional(KeySchema), setting: QuantitySchema }),
   used: v.strictObject({ statement: StatementSchema }),
@@ -81,6 +86,10 @@ const payloads = {
     method: Method,
     /** For an angle: what this pull turned. For a torque: what the wrench showed. For a stretch: the elongation. A click has none. */
     reading: v.optional(QuantitySchema),
+    /** Read off the stripe: how far it stands from where it was painted, over all stages since. Zero is an answer. */
+    stripeDeg: v.optional(v.pipe(finite, v.minValue(0))),
+    /** Asked back because the reading is past what the fastener or the wrench can take: it is what the wrench showed. */
+    sure: v.optional(v.literal(true)),
     /** Turn measured while settling, in degrees: movement is judged by it instead of by what was said. */
     turnDeg: v.optional(v.pipe(finite, v.minValue(0))),
     wrench: v.optional(UuidSchema),
@@ -102,8 +111,8 @@ const payloads = {
   roundDone: v.strictObject({ stage: KeySchema, round: count, seated: v.boolean(), notSeated: v.optional(fasteners), gap: v.optional(QuantitySchema), doneAt }),
   waited: v.strictObject({ stage: v.optional(KeySchema), clock: v.optional(KeySchema), celsius: v.optional(finite) }),
   overran: v.strictObject({ clock: KeySchema, doneAt }),
-  held: v.strictObject({ hold: KeySchema, decision: v.picklist(HOLD_DECISIONS), finding: note }),
-  swapped: v.strictObject({ fastener: FastenerIdSchema, replacement: FastenerIdSchema, condition: Fitted, lengthMm: v.optional(finite) }),
+  held: v.strictObject({ hold: KeySchema, decision: v.picklist(HOLD_DECISIONS), finding: note, fastener: v.optional(FastenerIdSchema) }),
+  swapped: v.strictObject({ fastener: FastenerIdSchema, replacement: FastenerIdSchema, condition: Fitted, ...measuredLength, lot: v.optional(textOf(40)) }),
   setAside: v.strictObject({ fastener: FastenerIdSchema, reason: note }),
   failed: v.strictObject({ fastener: v.optional(FastenerIdSchema), step: v.optional(KeySchema), kind: v.picklist(FAILURES), note }),
   added: v.strictObject({ fasteners, action: v.picklist(['torque', 'angle', 'loosen']), value: v.optional(QuantitySchema), note }),
@@ -113,9 +122,12 @@ const payloads = {
     reading: v.optional(QuantitySchema),
     /** The one that was really turned. */
     fastener: v.optional(FastenerIdSchema),
+    sure: v.optional(v.literal(true)),
     verdict: v.picklist(VERDICTS),
   }),
   undone: v.strictObject({ event: UuidSchema }),
+  /** What had to come loose before going back is loose, in the order shown. */
+  slackened: v.strictObject({ fasteners }),
   restarted: v.strictObject({ stage: v.optional(KeySchema), fastener: v.optional(FastenerIdSchema), slackened: v.literal(true) }),
   paused: v.strictObject({ reason: note }),
   resumed: v.strictObject({}),

@@ -83,7 +83,7 @@ function correctedBy(event: RunEvent, correction: EventOf<'corrected'>): RunEven
   if (event.type !== 'pulled') return event;
   const { outcome, reading, verdict, fastener } = correction.payload;
   if (outcome === 'notTurned') return null;
-  const { reading: _was, turnDeg: _turn, ...rest } = event.payload;
+  const { reading: _was, turnDeg: _turn, stripeDeg: _stripe, ...rest } = event.payload;
   const moved = fastener ? { fastener, insteadOf: event.payload.fastener } : {};
   return { ...event, payload: { ...rest, outcome, verdict, ...moved, ...(reading ? { reading } : {}) } };
 }

@@ -12,6 +12,7 @@ const SAID = {
   resume: 'The run is paused: carry on where it stopped.',
   mark: 'Paint a stripe on each before the first angle: from then on only the stripe tells what has turned.',
   reconcile: 'Look at each stripe of this pass first: what you see goes before what was sent.',
+  slacken: 'Still clamped: slacken these first, in this order, then start again.',
   bag: 'Say where what came out is kept: what goes back goes back into its own hole.',
   finish: 'Every fastener is through: finish puts the values on the repair order.',
   done: 'The run is finished and on the repair order.',
@@ -85,6 +86,8 @@ function holdLine(hold: AnyHold, stage: string): string {
       return `${bolt(hold.fastener)} went far past its window${hold.beyondYield ? ', beyond yield' : ''}.`;
     case 'belowFloor':
       return `${bolt(hold.fastener)} does not hold the published floor. Do not turn it on.`;
+    case 'notCovered':
+      return `Nothing on record says that ${bolt(hold.fastener)} was done in “${stage}”. Slacken it and bring it back, or ask the lead.`;
     case 'replaced':
       return `${bolt(hold.fastener)} is new after the first angle: the lead says whether it joins alone or the joint begins anew.`;
     case 'refused':

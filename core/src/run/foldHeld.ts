@@ -15,9 +15,10 @@ export function foldHeld(sheet: Sheet, p: Progress, event: EventOf<'held'>): Pro
   const { hold: key, decision } = event.payload;
   const claim = p.claims.find((c) => c.event === key);
   if (claim) return foldClaim(sheet, p, event, claim);
+  if (decision === 'turnOn') return foldTurnOn(sheet, p, key);
   const stage = sheet.stages[p.stage];
   if (stage?.action === 'hold' && stage.id === key) return named(sheet, p, event, decision);
-  const open = p.hold;
+  const open = p.hold ?? notCovered(p, event);
   if (!open || open.stage !== key || decision !== 'pendingLead') return p;
   return goOn(sheet, p, event, open);
 }
@@ -29,7 +30,8 @@ function named(sheet: Sheet, p: Progress, event: RunEvent, decision: EventOf<'he
   if (decision === 'passed') return advance(sheet, closeStage(sheet, { ...p, hold: null }, at), at);
   if (decision === 'pendingLead') return advance(sheet, closeStage(sheet, noted({ ...p, hold: null }, event, 'holdPending', { stage: stage.id }), at), at);
   const to = stage.ifNot === undefined ? -1 : stageIndex(sheet, stage.ifNot);
-  return to >= 0 ? goBack(sheet, p, to, at) : { ...p, hold: { kind: 'named', stage: stage.id, failed: true } };
+  const failed = noted(p, event, 'holdFailed', { stage: stage.id });
+  return to >= 0 ? goBack(sheet, failed, to, at) : { ...failed, hold: { kind: 'named', stage: stage.id, failed: true } };
 }
 
 const PENDING: Record<OpenHold['kind'], DeviationKind> = {
@@ -39,7 +41,24 @@ const PENDING: Record<OpenHold['kind'], DeviationKind> = {
   above: 'above',
   belowFloor: 'belowFloor',
   replaced: 'replaced',
+  notCovered: 'notCovered',
 };
+
+/** A finding of what no pull covers names its fastener: it is asked for at the end, and is no hold of the fold's own. */
+function notCovered(p: Progress, event: EventOf<'held'>): OpenHold | null {
+  const { fastener, hold } = event.payload;
+  return fastener ? { kind: 'notCovered', fastener, stage: hold } : null;
+}
+
+/** What was refused because it stopped short is turned on to its target: what it has stays, what is missing is asked for. */
+function foldTurnOn(sheet: Sheet, p: Progress, deviation: string): Progress {
+  const d = p.deviations.find((x) => x.event === deviation && x.decision === 'refuse' && !x.resolved);
+  if (!d?.fastener) return p;
+  const seat = seatOf(p, d.fastener);
+  const open = withSeat(p, { ...seat, done: without(seat.done, d.stage) });
+  const isHere = stageIndex(sheet, d.stage) === p.stage;
+  return resolved(isHere ? { ...open, inPass: without(open.inPass, seat.seat) } : open, (x) => x.event === deviation);
+}
 
 /** On, with the lead's decision pending: cannot be signed until it is given. */
 function goOn(sheet: Sheet, p: Progress, event: RunEvent, open: OpenHold): Progress {
@@ -80,7 +99,7 @@ export function foldUsed(sheet: Sheet, p: Progress, event: EventOf<'used'>): Pro
     case 'allowance': {
       const { about, decision } = statement;
       if ('deviation' in about) return decided(p, about.deviation, decision);
-      const key = 'reuse' in about ? `reuse:${about.reuse}` : 'wrench' in about ? `wrench:${about.wrench}` : `compound:${about.compound}`;
+      const key = 'reuse' in about ? `reuse:${about.reuse}` : 'wrench' in about ? `wrench:${about.wrench}` : 'step' in about ? `step:${about.step}` : `compound:${about.compound}`;
       return { ...p, allowed: decision === 'allow' ? { ...p.allowed, [key]: statement.id } : without(p.allowed, key) };
     }
     case 'release':
@@ -145,7 +164,7 @@ export function foldRestart(sheet: Sheet, p: Progress, event: EventOf<'restarted
   }
   const to = stage ? stageIndex(sheet, stage) : -1;
   if (to < 0) return p;
-  const back = goBack(sheet, p, Math.min(to, p.stage), event.deviceTime);
+  const back = goBack(sheet, p, Math.min(to, p.stage), event.deviceTime, true);
   return resolved(
     withSeats(back, (s) => ({ ...s, lagAt: null })),
     (d) => d.fastener === null,

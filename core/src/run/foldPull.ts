@@ -1,11 +1,12 @@
 import { isOn, isOwedByPosition, stageAt, stageIndex, type Sheet } from '../procedure';
-import { boltTorque, type Quantity } from '../quantity';
+import { boltTorque, units, type Quantity } from '../quantity';
+import { tooMuch, type TooMuch } from './tooMuch';
 import { advance, withSeat, without } from './advance';
 import { noted } from './deviation';
 import type { EventOf } from './events';
 import { slackened } from './goBack';
 import { judge, type Before, type Judgement } from './judge';
-import { hasTurned, lifeOf, owedStage, seatOf } from './seats';
+import { hasTurned, lifeOf, owedStage, seatOf, stripeBefore } from './seats';
 import type { OpenHold, Progress, SeatProgress } from './state';
 import { isTorque, taskOf, type Task } from './task';
 import { toolFor } from './tools';
@@ -32,13 +33,37 @@ function placeOf(sheet: Sheet, p: Progress, pull: Pick<Pull, 'fastener' | 'stage
 export function judgePull(sheet: Sheet, p: Progress, pull: Omit<Pull, 'verdict' | 'core'>): Judgement {
   const seat = seatOf(p, pull.fastener);
   const task = taskIn(sheet, p, seat, pull.stage);
-  return judge(task, beforeOf(sheet, p, seat, pull), onTheBolt(sheet, p, task, pull));
+  const reading = readingOn(sheet, p, pull);
+  const { reading: _shown, ...said } = pull;
+  return judge(task, beforeOf(sheet, p, seat, pull), { ...said, ...(reading ? { reading } : {}), isTooMuch: tooMuchOf(sheet, p, pull) !== null });
 }
 
-/** With a crowfoot on, the scale says another torque than the bolt got. */
-function onTheBolt<S extends { reading?: Quantity | undefined }>(sheet: Sheet, p: Progress, task: Task, said: S): S {
-  const wrench = isTorque(task.action) && said.reading ? toolFor(sheet, p, task)?.wrench : null;
-  return wrench && said.reading ? { ...said, reading: boltTorque(wrench, said.reading) } : said;
+/** A reading that is far past anything the fastener or the wrench is made for, and why; null where it is not. */
+export function tooMuchOf(sheet: Sheet, p: Progress, pull: Omit<Pull, 'verdict' | 'core'>): { reading: Quantity; why: TooMuch } | null {
+  const reading = readingOn(sheet, p, pull);
+  if (!reading) return null;
+  const seat = seatOf(p, pull.fastener);
+  const task = taskIn(sheet, p, seat, pull.stage);
+  if (task.target && units[task.target.unit].kind !== units[reading.unit].kind) return null;
+  const before = task.action === 'angle' && pull.stripeDeg === undefined ? (seat.turnedDeg[task.key] ?? 0) : 0;
+  const total = before > 0 ? { ...reading, value: reading.value + before } : reading;
+  const why = tooMuch(sheet, seat, task, total, toolFor(sheet, p, task), pull.reading);
+  return why && { reading, why };
+}
+
+/**
+ * What a pull did to the fastener, of what was read: with a crowfoot the scale says another torque than the bolt got, and a
+ * stripe shows all that was turned since it was painted.
+ */
+export function readingOn(sheet: Sheet, p: Progress, pull: Pick<Pull, 'fastener' | 'stage' | 'part' | 'method' | 'reading' | 'stripeDeg'>): Quantity | undefined {
+  const seat = seatOf(p, pull.fastener);
+  const task = taskIn(sheet, p, seat, pull.stage);
+  if (pull.stripeDeg !== undefined) {
+    const before = stripeBefore(seat, task.key);
+    return before === null ? undefined : { value: Math.max(0, pull.stripeDeg - before), unit: 'deg' };
+  }
+  const wrench = isTorque(task.action) && pull.reading ? toolFor(sheet, p, task)?.wrench : null;
+  return wrench && pull.reading ? boltTorque(wrench, pull.reading) : pull.reading;
 }
 
 const taskIn = (sheet: Sheet, p: Progress, seat: SeatProgress, stage: string): Task => taskOf(sheet, p, stageIndex(sheet, stage), seat.parts);
@@ -67,6 +92,8 @@ export function foldPull(sheet: Sheet, p: Progress, event: EventOf<'pulled'>): P
   const place = placeOf(sheet, p, pull);
   if (place === 'gone') return p;
   const seat = seatOf(p, pull.fastener);
+  const skipped = skippedPart(sheet, seat, pull);
+  if (skipped) return partStands(sheet, p, event, skipped);
   const task = taskIn(sheet, p, seat, pull.stage);
   if (place === 'later') return later(p, event, seat, task);
   if (place === 'beside') return beside(p, event, seat, task);
@@ -101,17 +128,44 @@ export const timeOf = (event: { deviceTime: string; payload: object }): string =
 
 const marked = (p: Progress, seat: SeatProgress, judged: Judgement): Progress => ({ ...withSeat(p, seat), inPass: { ...p.inPass, [seat.seat]: { moved: judged.moved } } });
 
+/** The part of an `each` stage that a pull was made for, where a correction has taken back the part before it. */
+function skippedPart(sheet: Sheet, seat: SeatProgress, pull: Pick<Pull, 'stage' | 'part'>): number | null {
+  const at = sheet.stages.find((s) => s.id === pull.stage)?.each?.findIndex((x) => x.id === pull.part) ?? -1;
+  return at > seat.parts ? at : null;
+}
+
+/** An angle that was turned stands and is never asked for again: the lead decides about what it stands on. */
+function partStands(sheet: Sheet, p: Progress, event: EventOf<'pulled'>, at: number): Progress {
+  const { fastener, stage: id } = event.payload;
+  const index = stageIndex(sheet, id);
+  const seat = seatOf(p, fastener);
+  const task = taskOf(sheet, p, index, at);
+  if (task.action !== 'angle') return p;
+  const turned = event.payload.reading?.value ?? task.target?.value ?? null;
+  const parts = at + 1 < (task.stage.each?.length ?? 1) ? at + 1 : 0;
+  const stands: SeatProgress = { ...seat, parts, turnedDeg: { ...seat.turnedDeg, [task.key]: turned }, yielded: seat.yielded || task.entersYield };
+  const named = noted(withSeat(p, stands), event, 'angleStands', { fastener, stage: id });
+  if (parts > 0) return named;
+  const isHere = index === p.stage;
+  const through: Progress = isHere
+    ? { ...named, inPass: { ...named.inPass, [seat.seat]: { moved: false } } }
+    : withSeat(named, { ...stands, done: { ...seat.done, [id]: true } });
+  return advance(sheet, through, timeOf(event));
+}
+
 /** What the pull did to the fastener itself. */
 function turnedBy(sheet: Sheet, seat: SeatProgress, task: Task, judged: Judgement): SeatProgress {
   const yielded = seat.yielded || (task.entersYield && (judged.satisfied || (judged.turnedDeg ?? 0) > 0));
   const after = { ...seat, yielded };
   if (task.action === 'angle') return { ...after, turnedDeg: { ...seat.turnedDeg, [task.key]: judged.turnedDeg } };
+  // A stripe says something only while nothing but angles turns the fastener.
+  if (['torque', 'stretch', 'runDown', 'handStart'].includes(task.action)) return hasTurned(seat) ? after : { ...after, marked: false, stripeFrom: 0 };
   if (task.action !== 'loosen') return after;
   const how = task.part ? task.part.loosen : task.stage.loosen;
   // A trial is opened again: a one-time-use fastener that it took past yield is used up.
-  const opened = task.stage.trial ? slackened(sheet, after) : after;
+  const opened = { ...(task.stage.trial ? slackened(sheet, after) : after), marked: false, stripeFrom: 0 };
   if (typeof how === 'object') return { ...opened, turnedDeg: { ...seat.turnedDeg, [task.key]: -how.degrees } };
-  return how === 'free' ? { ...opened, turnedDeg: {}, marked: false } : opened;
+  return how === 'free' ? { ...opened, turnedDeg: {} } : opened;
 }
 
 /** A fastener that catches up goes through each earlier stage alone; until settled means twice, the last time without moving. */

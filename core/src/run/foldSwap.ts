@@ -27,13 +27,22 @@ export function foldSwap(sheet: Sheet, p: Progress, event: EventOf<'swapped'>): 
   }
   const named = resolved(noted(p, event, 'replaced', { fastener: event.payload.fastener, stage: stage?.id ?? '' }), (d) => d.fastener === event.payload.fastener);
   const alone: Progress = {
-    ...withSeat(named, { ...fresh, done: keptByPosition(sheet, old) }),
+    ...withSeat(lockedAgain(sheet, named), { ...fresh, done: keptByPosition(sheet, old) }),
     inPass: without(p.inPass, old.seat),
     disturbed: true,
     hold: holdBut(p, event.payload.fastener),
     ladder: without(p.ladder, old.seat),
   };
   return joining(sheet, alone, fresh, event.deviceTime, hasAngles(sheet, p) && !(stage && isOwedByPosition(stage)));
+}
+
+/** What kept the joint from turning and is out already has to go in again, for the one that joins late. */
+export function lockedAgain(sheet: Sheet, p: Progress): Progress {
+  const out = sheet.steps.filter((s) => s.takesOut !== undefined && p.steps[s.id]?.settled).map((s) => s.takesOut);
+  const locks = sheet.steps.filter((s) => s.putsIn?.includes('lock') && out.includes(s.putsIn));
+  const names = new Set(locks.map((s) => s.putsIn));
+  const again = sheet.steps.filter((s) => names.has(s.putsIn ?? s.takesOut)).map((s) => s.id);
+  return again.length === 0 ? p : { ...p, steps: without(p.steps, ...again) };
 }
 
 /** After the first angle the sheet says whether one new fastener joins alone, or the joint begins anew; left open, the lead does. */

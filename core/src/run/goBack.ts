@@ -1,34 +1,38 @@
-import { stageIndex, type Sheet } from '../procedure';
+import { isByFastener, isOn, isOwedByPosition, orderOf, stageIndex, type Sheet, type Stage } from '../procedure';
 import { atStage, withSeats, without } from './advance';
 import { isBroken } from './hold';
-import { isOneTimeUse, keptByPosition, LOOSE } from './seats';
+import { fastenerId, hasTurned, isSpent, keptByPosition, LOOSE } from './seats';
 import type { Progress, SeatProgress } from './state';
 
 const keyBelongs = (key: string, stages: ReadonlySet<string>): boolean => stages.has(key.split('.')[0] ?? '');
 
-/** A fastener that was past yield and comes loose again outside the procedure is used up, where it may be used once. */
+/** A fastener that had an angle and comes loose again outside the procedure is used up, where it may be used once; its stripe says nothing more. */
 export const slackened = (sheet: Sheet, seat: SeatProgress): SeatProgress => ({
   ...seat,
-  usedUp: seat.usedUp || (!seat.leftOut && seat.yielded && isOneTimeUse(sheet, seat.seat)),
+  usedUp: seat.usedUp || (!seat.leftOut && isSpent(sheet, seat)),
+  marked: false,
+  stripeFrom: 0,
 });
 
 /**
- * Going back is one act: what lies past that point is slackened in reverse, what is one-time-use and past yield must be
- * replaced, steps due since are due again, passes count from one.
+ * Going back is one act: what lies past that point is slackened in reverse, what is one-time-use and has begun an angle must be
+ * replaced, steps due since are due again, passes count from one. A fastener that comes loose has lost its earlier torques too:
+ * it begins where it was last loose.
+ * @param isSlack the technician has said that all of it is slackened; else that is asked first
  */
-export function goBack(sheet: Sheet, p: Progress, to: number, at: string): Progress {
-  const gone = new Set(sheet.stages.slice(to).map((s) => s.id));
+export function goBack(sheet: Sheet, p: Progress, to: number, at: string, isSlack = false): Progress {
+  const past = new Set(sheet.stages.slice(to).map((s) => s.id));
+  const comesLoose = (s: SeatProgress): boolean =>
+    Object.keys(s.done).some((id) => past.has(id)) || Object.keys(s.turnedDeg).some((k) => keyBelongs(k, past)) || p.inPass[s.seat] !== undefined || s.parts > 0;
+  const loosened = Object.values(p.seats).filter((s) => comesLoose(s) && !s.leftOut);
+  const clamped = clampedIn(sheet, p, loosened);
+  const from = loosened.length > 0 ? lastLoose(sheet, to) : to;
+  const gone = new Set(sheet.stages.slice(from).map((s) => s.id));
   const loose = withSeats(p, (s) => {
-    const undone = Object.keys(s.done).some((id) => gone.has(id)) || Object.keys(s.turnedDeg).some((k) => keyBelongs(k, gone)) || p.inPass[s.seat] !== undefined || s.parts > 0;
+    if (!comesLoose(s)) return { ...s, parts: 0, catchUpPass: 1, aside: 0, lagAt: null };
     const turnedDeg = Object.fromEntries(Object.entries(s.turnedDeg).filter(([k]) => !keyBelongs(k, gone)));
-    const back: SeatProgress = {
-      ...s,
-      ...LOOSE,
-      done: without(s.done, ...gone),
-      turnedDeg,
-      marked: Object.keys(turnedDeg).length > 0 && s.marked,
-    };
-    return undone ? slackened(sheet, { ...back, failed: isBroken(s.failed) ? s.failed : null }) : { ...back, failed: s.failed };
+    const back: SeatProgress = { ...slackened(sheet, s), ...LOOSE, done: without(s.done, ...gone), turnedDeg };
+    return { ...back, failed: isBroken(s.failed) ? s.failed : null };
   });
   const steps = sheet.steps.filter((s) => stepIsAtOrAfter(sheet, s.due, to)).map((s) => s.id);
   // A fastener that went too far before that point is still too far.
@@ -37,15 +41,43 @@ export function goBack(sheet: Sheet, p: Progress, to: number, at: string): Progr
     {
       ...loose,
       settings: {},
+      toSlacken: isSlack ? [] : clamped,
       waited: {},
       neighbours: [],
       steps: without(p.steps, ...steps),
       times: without(p.times, ...steps.map((s) => `step:${s}`), ...[...gone].map((s) => `stage:${s}`)),
     },
-    to,
+    from,
     at,
   );
   return { ...back, hold };
+}
+
+/** Where a stage before it leaves fasteners loose, or what was there before counts for nothing: they begin after that. */
+function lastLoose(sheet: Sheet, to: number): number {
+  const isLoose = (s: Stage): boolean =>
+    isOwedByPosition(s) || ['handStart', 'runDown', 'draw', 'swap'].includes(s.action) || (s.action === 'loosen' && s.loosen !== 'crack');
+  const last = sheet.stages.slice(0, to).findLastIndex(isLoose);
+  const first = sheet.stages.findIndex((s, i) => i > last && isByFastener(s));
+  return first < 0 ? to : Math.min(first, to);
+}
+
+/** Those of them that a torque or an angle has clamped, last tightened first. */
+function clampedIn(sheet: Sheet, p: Progress, seats: readonly SeatProgress[]): string[] {
+  const at = Math.min(p.stage, sheet.stages.length - 1);
+  const order = sheet.stages.slice(0, at + 1).findLastIndex((s) => isByFastener(s) && s.action !== 'loosen');
+  const place = new Map(order < 0 ? [] : orderOf(sheet, order).map((id, i) => [id, i]));
+  return seats
+    .filter((s) => isClamped(sheet, p, s))
+    .sort((a, b) => (place.get(b.seat) ?? -1) - (place.get(a.seat) ?? -1))
+    .map((s) => fastenerId(s.seat, s.life));
+}
+
+/** Whether the last thing done to it tightened it. */
+function isClamped(sheet: Sheet, p: Progress, seat: SeatProgress): boolean {
+  const done = sheet.stages.filter((s, i) => isOn(sheet, i, seat.seat) && (seat.done[s.id] || (i === p.stage && p.inPass[seat.seat])));
+  const last = done.findLast((s) => ['torque', 'angle', 'stretch', 'check', 'each', 'loosen', 'swap'].includes(s.action));
+  return seat.parts > 0 || hasTurned(seat) || (last !== undefined && last.action !== 'swap' && !(last.action === 'loosen' && last.loosen === 'free'));
 }
 
 function stepIsAtOrAfter(sheet: Sheet, due: Sheet['steps'][number]['due'], to: number): boolean {

@@ -1,11 +1,11 @@
 import { stageAt, stageIndex, TAKE_APART, type Sheet } from '../procedure';
 import { refusedOpen } from './deviation';
 import { rungsOf } from './ladder';
-import { isOneTimeUse, owedStage, seatIdOf, seatOf } from './seats';
+import { hasTurned, isSpent, lifeOf, owedStage, seatIdOf, seatOf, stripeBefore } from './seats';
 import type { AnyHold, Deviation, FailureKind, OpenHold, Progress, SeatProgress } from './state';
 
 /** Ways out of a hold; which of them are open follows from what happened to the bolt. */
-export const WAYS = ['passed', 'failed', 'pending', 'statement', 'replace', 'redo', 'restart', 'readStripe', 'again', 'rung', 'reallyDone', 'redone', 'notDone'] as const;
+export const WAYS = ['passed', 'failed', 'pending', 'statement', 'replace', 'redo', 'restart', 'readStripe', 'again', 'rung', 'reallyDone', 'redone', 'notDone', 'turnOn'] as const;
 export type Way = (typeof WAYS)[number];
 
 /** What holds the run up now, the most pressing first. */
@@ -29,8 +29,8 @@ function rungOf(sheet: Sheet, p: Progress, seat: SeatProgress): string | null {
 
 const RE_STARTS: readonly FailureKind[] = ['crossThreaded', 'wontStartByHand', 'bottomed'];
 
-/** A fastener past yield that may be used once can only be replaced. */
-export const mustReplace = (sheet: Sheet, seat: SeatProgress): boolean => seat.usedUp || (seat.yielded && isOneTimeUse(sheet, seat.seat));
+/** A one-time-use fastener that has begun an angle can only be replaced. */
+export const mustReplace = (sheet: Sheet, seat: SeatProgress): boolean => seat.usedUp || isSpent(sheet, seat);
 
 export function waysOf(sheet: Sheet, p: Progress, hold: AnyHold, part: string): readonly Way[] {
   switch (hold.kind) {
@@ -45,6 +45,7 @@ export function waysOf(sheet: Sheet, p: Progress, hold: AnyHold, part: string): 
       return waysOfNamed(sheet, hold);
     case 'above':
     case 'belowFloor':
+    case 'notCovered':
       return mustReplace(sheet, seatOf(p, hold.fastener)) ? ['replace', 'statement'] : ['redo', 'replace', 'pending'];
     case 'replaced':
       return ['statement'];
@@ -76,7 +77,8 @@ function canReadStripe(sheet: Sheet, p: Progress, seat: SeatProgress): boolean {
   if (!seat.marked) return false;
   const stage = sheet.stages[Math.min(owedStage(sheet, seat), p.stage)];
   const part = stage?.action === 'each' ? stage.each?.[seat.parts] : undefined;
-  return stage !== undefined && (stage.action === 'angle' || part?.action === 'angle');
+  const isAngle = stage !== undefined && (stage.action === 'angle' || part?.action === 'angle');
+  return isAngle && stripeBefore(seat, part ? `${stage.id}.${part.id}` : stage.id) !== null;
 }
 
 function waysOfNamed(sheet: Sheet, hold: Extract<OpenHold, { kind: 'named' }>): Way[] {
@@ -89,8 +91,22 @@ function waysOfNamed(sheet: Sheet, hold: Extract<OpenHold, { kind: 'named' }>): 
 function waysOfRefused(sheet: Sheet, p: Progress, d: Deviation): Way[] {
   const seat = d.fastener ? p.seats[seatIdOf(d.fastener)] : undefined;
   if (!seat) return ['restart'];
-  return d.kind === 'reused' || d.kind === 'redone' || mustReplace(sheet, seat) ? ['replace'] : ['redo', 'replace'];
+  const on: Way[] = canTurnOn(sheet, p, seat, d) ? ['turnOn'] : [];
+  return [...on, ...(d.kind === 'reused' || d.kind === 'redone' || mustReplace(sheet, seat) ? (['replace'] as const) : (['redo', 'replace'] as const))];
 }
+
+/** It stopped short, and how far is known: what is missing can still be turned. At torque only while no angle stands on it. */
+function canTurnOn(sheet: Sheet, p: Progress, seat: SeatProgress, d: Deviation): boolean {
+  if (d.kind !== 'stoppedShort' || !d.fastener || lifeOf(d.fastener) !== seat.life || seat.leftOut || seat.failed || seat.usedUp) return false;
+  const index = stageIndex(sheet, d.stage);
+  const stage = sheet.stages[index];
+  if (!stage || isLoosenedSince(sheet, seat, index)) return false;
+  if (stage.action === 'angle') return typeof seat.turnedDeg[stage.id] === 'number';
+  return stage.action === 'torque' && !hasTurned(seat);
+}
+
+const isLoosenedSince = (sheet: Sheet, seat: SeatProgress, index: number): boolean =>
+  sheet.stages.some((s, i) => i > index && (s.action === 'loosen' || s.action === 'swap') && seat.done[s.id]);
 
 /** Where a hold of the whole joint leads back to: its own stage, or the one that a refused deviation is about. */
 export function restartOf(sheet: Sheet, hold: AnyHold): string | null {

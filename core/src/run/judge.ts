@@ -24,6 +24,8 @@ export interface Said {
   outcome: Outcome;
   reading?: Quantity | undefined;
   turnDeg?: number | undefined;
+  /** Past what the fastener or the wrench is made for: it stops the run, whatever the window. */
+  isTooMuch?: boolean | undefined;
 }
 
 export interface Before {
@@ -38,7 +40,7 @@ export interface Before {
 export interface Window {
   low: number;
   high: number;
-  /** false: the shop's own window; above it is shown, not judged. */
+  /** false: the shop's own window. */
   published: boolean;
 }
 
@@ -78,8 +80,8 @@ function judgeValue(task: Task, before: Before, said: Said): Judgement {
     const { low, high, published } = windowOf(task);
     if (read < low) return { ...plain, verdict: 'below', satisfied: false };
     if (read > high) {
-      const far = published && read > high + (high - target.value);
-      return { ...plain, verdict: published ? 'above' : 'notJudged', satisfied: true, moved, deviation: published ? 'above' : null, far };
+      const far = said.isTooMuch === true || (published && read > high + (high - target.value));
+      return { ...plain, verdict: 'above', satisfied: true, moved, deviation: 'above', far };
     }
   }
   if (!task.settling) {
@@ -105,6 +107,6 @@ function judgeAngle(task: Task, before: Before, said: Said): Judgement {
   const { low, high, published } = windowOf(task);
   if (turnedDeg < low) return { ...plain, verdict: 'below', satisfied: false, turnedDeg };
   if (turnedDeg <= high) return { ...plain, verdict: 'inTolerance', satisfied: true, turnedDeg };
-  if (!published && !before.hadAngle) return { ...plain, verdict: 'notJudged', satisfied: true, turnedDeg };
-  return { ...plain, verdict: 'above', satisfied: true, deviation: 'above', far: before.hadAngle || turnedDeg > high + (high - target), turnedDeg };
+  const far = before.hadAngle || said.isTooMuch === true || (published && turnedDeg > high + (high - target));
+  return { ...plain, verdict: 'above', satisfied: true, deviation: 'above', far, turnedDeg };
 }

@@ -1,13 +1,14 @@
-import { actsOf, isAnyOrder, isByFastener, isOwedByPosition, orderOf, stageAt, stageIndex, TAKE_APART, type Sheet, type Stage, type Step } from '../procedure';
+import { actsOf, isAnyOrder, isByFastener, isOwedByPosition, orderOf, stageAt, stageIndex, TAKE_APART, type Part, type Sheet, type Stage, type Step } from '../procedure';
 import type { Quantity } from '../quantity';
 import { waitingFor, type RunningClock } from './clocks';
 import { mustTurn } from './foldPull';
+import { uncovered } from './coverage';
 import { openHold, restartOf, waysOf, type Way } from './hold';
 import { fastenerId, fastenerIn, hasTurned, idsNamed, isOneTimeUse, openInPass, owedStage, participants, seatBehind, seatIdOf, swapDue } from './seats';
 import type { AnyHold, Method, Outcome, Progress, RunState, SeatProgress, Tool } from './state';
-import { dueSteps, together } from './steps';
+import { dueSteps, placeOf, together } from './steps';
 import { isMeasured, taskOf, type Task } from './task';
-import { isSet, methodsFor, settingOf, stageToChoose, toolFor } from './tools';
+import { isSet, methodsFor, settingOf, toolFor, valueToChoose } from './tools';
 
 /** Why this comes next; `explain` says it in words. */
 export type Reason =
@@ -31,6 +32,7 @@ export type Reason =
   | 'trialOver'
   | 'swapStage'
   | 'rangePublished'
+  | 'stillClamped'
   | 'stepDue'
   | 'consequence'
   | 'betweenStages'
@@ -80,7 +82,8 @@ interface AtTask {
 export type Next =
   | { kind: 'start'; reason: 'begin' }
   | { kind: 'resume'; reason: 'paused' }
-  | { kind: 'chooseValue'; reason: 'rangePublished'; stage: Stage }
+  | { kind: 'chooseValue'; reason: 'rangePublished'; stage: Stage; part: Part | null }
+  | { kind: 'slacken'; reason: 'stillClamped'; fasteners: readonly string[]; stage: Stage }
   | { kind: 'fit'; reason: 'usedOnce' | 'confirmFitted'; fasteners: readonly string[]; newOnly: boolean }
   | { kind: 'step'; reason: 'stepDue' | 'consequence' | 'betweenStages'; step: Step; also: readonly Step[] }
   | { kind: 'neighbours'; reason: 'nextToReplaced'; fasteners: readonly string[]; by: 'click' | 'stripe' }
@@ -108,20 +111,36 @@ export function next(state: RunState): Next {
   if (p.toReconcile.length > 0) return reconcile(sheet, p);
   const hold = openHold(sheet, p);
   if (hold) return heldUp(sheet, p, hold, state.part);
-  const choose = stageToChoose(sheet, p);
-  if (choose) return { kind: 'chooseValue', reason: 'rangePublished', stage: choose };
-  const old = swapDue(sheet, p);
-  if (old) return swap(sheet, old, old.usedUp ? 'usedUp' : 'trialOver');
+  if (p.toSlacken.length > 0) return { kind: 'slacken', reason: 'stillClamped', fasteners: p.toSlacken, stage: stageAt(sheet, Math.min(p.stage, sheet.stages.length - 1)) };
+  const choose = valueToChoose(sheet, p);
+  if (choose) return { kind: 'chooseValue', reason: 'rangePublished', ...choose };
   const due = dueSteps(sheet, p, state.instance);
+  const old = swapDue(sheet, p);
+  // What a trial was for is read and taken away before new ones go in.
+  const [first] = due;
+  if (old && first && placeOf(sheet, first) < p.stage && isTrialOver(sheet, p)) return atStep(sheet, p, first, due);
+  if (old) return swap(sheet, old, old.usedUp && !isTrialOver(sheet, p) ? 'usedUp' : 'trialOver');
   const behind = seatBehind(sheet, p) ?? coveredBy(sheet, p, due[0]);
+  // What keeps the joint from turning goes in again before one that joins late is tightened.
+  const lock = behind && due.find((s) => s.putsIn !== undefined && placeOf(sheet, s) < p.stage);
+  if (lock) return atStep(sheet, p, lock, [lock]);
   if (behind) return workOn(sheet, p, behind, owedStage(sheet, behind), behind.lagAt === null ? 'replacementCatchesUp' : 'lagsBehind');
   if (p.neighbours.length > 0) return lookAtNeighbours(sheet, p);
   const [step] = due;
   if (step) return atStep(sheet, p, step, due);
   if (p.stage < sheet.stages.length) return atStage(sheet, p);
   const loose = state.part === TAKE_APART ? comeOut(sheet, p) : [];
-  return loose.length > 0 ? { kind: 'bag', reason: 'whereTheyGo', fasteners: loose } : { kind: 'finish', reason: 'allDone' };
+  if (loose.length > 0) return { kind: 'bag', reason: 'whereTheyGo', fasteners: loose };
+  const [open] = uncovered(state);
+  return open ? heldUp(sheet, p, { kind: 'notCovered', ...open }, state.part) : { kind: 'finish', reason: 'allDone' };
 }
+
+/** The stages before were a trial, and what comes next counts. */
+const isTrialOver = (sheet: Sheet, p: Progress): boolean => {
+  const before = sheet.stages[p.stage - 1];
+  const now = sheet.stages[p.stage];
+  return before?.trial === true && now !== undefined && !isOwedByPosition(now);
+};
 
 /** Taken out, and nobody has said yet where they are kept. */
 function comeOut(sheet: Sheet, p: Progress): string[] {
@@ -233,7 +252,8 @@ function workOn(sheet: Sheet, p: Progress, seat: SeatProgress, index: number, al
   if (!seat.fitted) return fit(sheet, [seat]);
   const task = taskOf(sheet, p, index, seat.parts);
   if (task.action === 'swap') return swap(sheet, seat, 'swapStage');
-  const unmarked = task.action === 'angle' ? unmarkedOf(p, alone ? [seat.seat] : participants(sheet, p)) : [];
+  // One at a time where each has its torque just before: the others are turned again before their own angle.
+  const unmarked = task.action === 'angle' ? unmarkedOf(p, alone || task.part ? [seat.seat] : participants(sheet, p)) : [];
   if (unmarked.length > 0) return { kind: 'mark', reason: 'stripeBeforeAngle', fasteners: unmarked };
   const tool = toolFor(sheet, p, task);
   const at = { reason: alone ?? 'newStage', stage: task.stage, stageIndex: index, task } as const;

@@ -9,10 +9,10 @@ import { foldStep } from './foldStep';
 import { foldSwap } from './foldSwap';
 import { foldReconciled, foldTakeOver } from './foldTakeOver';
 import { goBack } from './goBack';
-import { lifeOf, LOOSE, seatBehind, seatIdOf, seatOf } from './seats';
+import { fastenerId, lifeOf, LOOSE, seatBehind, seatIdOf, seatOf } from './seats';
 import type { Progress, SeatProgress } from './state';
 import { SETTLED } from './steps';
-import { taskNamed } from './task';
+import { taskNamed, valueKey } from './task';
 import { settingKey, toolFor } from './tools';
 
 const FRESH: Omit<SeatProgress, 'seat'> = {
@@ -49,6 +49,7 @@ export function initialProgress(sheet: Sheet): Progress {
     neighbours: [],
     bags: {},
     ladder: {},
+    toSlacken: [],
     toReconcile: [],
   };
 }
@@ -59,7 +60,7 @@ export function fold(sheet: Sheet, p: Progress, event: RunEvent): Progress {
     case 'started':
       return foldStart(sheet, p, event);
     case 'valueChosen':
-      return { ...p, values: { ...p.values, [event.payload.stage]: event.payload.value } };
+      return { ...p, values: { ...p.values, [valueKey(event.payload.stage, event.payload.part)]: event.payload.value } };
     case 'fitted':
       return foldFitted(sheet, p, event);
     case 'wrenchChosen':
@@ -92,6 +93,8 @@ export function fold(sheet: Sheet, p: Progress, event: RunEvent): Progress {
       return foldAdded(sheet, p, event);
     case 'bagged':
       return foldBagged(p, event);
+    case 'slackened':
+      return { ...p, toSlacken: p.toSlacken.filter((f) => !event.payload.fasteners.includes(f)) };
     case 'restarted':
       return foldRestart(sheet, p, event);
     case 'tookOver':
@@ -105,12 +108,19 @@ export function fold(sheet: Sheet, p: Progress, event: RunEvent): Progress {
 
 /** Where an earlier run left off: its fasteners are in and tight; what was prepared is done. */
 function foldStart(sheet: Sheet, p: Progress, event: EventOf<'started'>): Progress {
-  const { part, fasteners, prepared } = event.payload;
+  const { part, fasteners, prepared, leftOut } = event.payload;
   const lives = new Map((fasteners ?? []).map((f) => [seatIdOf(f), lifeOf(f)]));
   const isLater = part !== undefined && part !== 'procedure';
   const seats = withSeats(p, (s) => ({ ...s, life: lives.get(s.seat) ?? s.life, fitted: isLater ? 'asLeft' : s.fitted }));
   const steps = Object.fromEntries((prepared ?? []).map((id) => [id, SETTLED]));
-  return { ...seats, steps, since: event.deviceTime, times: Object.fromEntries((prepared ?? []).map((id) => [`step:${id}`, event.deviceTime])) };
+  const out = (leftOut ?? []).reduce<Progress>((at, id) => stillOut(at, event, id), seats);
+  return { ...out, steps, since: event.deviceTime, times: Object.fromEntries((prepared ?? []).map((id) => [`step:${id}`, event.deviceTime])) };
+}
+
+/** What an earlier run of the joint left out is not asked for, and stands on this record too. */
+function stillOut(p: Progress, event: EventOf<'started'>, id: string): Progress {
+  const seat = p.seats[id];
+  return seat ? noted(withSeat(p, { ...seat, leftOut: true }), event, 'leftOut', { fastener: fastenerId(id, seat.life), stage: '' }) : p;
 }
 
 function foldFitted(sheet: Sheet, p: Progress, event: EventOf<'fitted'>): Progress {

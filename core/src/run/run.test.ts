@@ -232,7 +232,7 @@ describe('mishaps', () => {
       pass: 1,
       outcome: 'reached',
       method: 'stripe',
-      reading: { value: 76, unit: 'deg' },
+      stripeDeg: 76,
       verdict: 'inTolerance',
       core: '0',
     });

@@ -2,7 +2,7 @@ import { groupOfSeat, isByFastener, isOn, isOwedByPosition, orderOf, seatsNamed,
 import type { Progress, SeatProgress } from './state';
 
 /** A fastener as it stands when nothing has been turned on it, or all of it has been turned back. */
-export const LOOSE = { turnedDeg: {}, parts: 0, marked: false, failed: null, catchUpPass: 1, aside: 0, lagAt: null } as const satisfies Partial<SeatProgress>;
+export const LOOSE = { turnedDeg: {}, parts: 0, marked: false, stripeFrom: 0, failed: null, catchUpPass: 1, aside: 0, lagAt: null } as const satisfies Partial<SeatProgress>;
 
 /** How a fastener is named: its seat and which one it is there. */
 export const fastenerId = (seat: string, life: number): string => `${seat}/${life}`;
@@ -82,13 +82,34 @@ export function neighboursOf(sheet: Sheet, seatId: string): string[] {
 }
 
 /**
+ * A one-time-use fastener that has begun an angle, or may have: loose once more, it is never tightened again.
+ * From engineering practice: how far past yield it went, nobody can measure.
+ */
+export const isSpent = (sheet: Sheet, seat: SeatProgress): boolean =>
+  isOneTimeUse(sheet, seat.seat) && (seat.usedUp || seat.yielded || hasTurned(seat) || seat.failed === 'angleLost');
+
+/** What its stripe showed before one stage's turn: all that was turned since it was painted, in degrees; null where nobody knows. */
+export function stripeBefore(seat: SeatProgress, key: string): number | null {
+  const others = Object.entries(seat.turnedDeg).filter(([k]) => k !== key);
+  if (others.some(([, deg]) => deg === null)) return null;
+  return others.reduce((sum, [, deg]) => sum + (deg ?? 0), 0) - seat.stripeFrom;
+}
+
+/** Used up, and what comes next on it counts: a trial and the old part as a tool go on with the old one. */
+export function needsNew(sheet: Sheet, seat: SeatProgress): boolean {
+  if (seat.leftOut || !seat.usedUp) return false;
+  const owed = sheet.stages[owedStage(sheet, seat)];
+  return owed === undefined || !isOwedByPosition(owed);
+}
+
+/**
  * A fastener that must be a new one before it goes on: used up, or an old one that only the trial was allowed to have.
  * The sheet's own swap comes at its stage.
  */
 export function swapDue(sheet: Sheet, progress: Progress): SeatProgress | undefined {
   return Object.values(progress.seats).find((s) => {
     if (s.leftOut) return false;
-    if (s.usedUp) return true;
+    if (needsNew(sheet, s)) return true;
     const isOld = s.fitted === 'ownHole' || s.fitted === 'other';
     if (!isOld || !isOneTimeUse(sheet, s.seat) || progress.allowed[`reuse:${groupOfSeat(sheet, s.seat).id}`]) return false;
     const owed = owedStage(sheet, s);

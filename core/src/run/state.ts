@@ -29,6 +29,8 @@ export interface SeatProgress {
   /** Parts of an `each` stage that are done on it. */
   parts: number;
   marked: boolean;
+  /** What it had turned when its stripe was painted. */
+  stripeFrom: number;
   failed: FailureKind | null;
   /** Pass of a fastener that goes through earlier stages on its own. */
   catchUpPass: number;
@@ -67,6 +69,8 @@ export const DEVIATIONS = [
   'claimDone',
   'redone',
   'overran',
+  'holdFailed',
+  'notCovered',
 ] as const;
 export type DeviationKind = (typeof DEVIATIONS)[number];
 
@@ -92,7 +96,8 @@ export type OpenHold =
   | { kind: 'named'; stage: string; failed: boolean }
   | { kind: 'above'; fastener: string; stage: string; beyondYield: boolean }
   | { kind: 'belowFloor'; fastener: string; stage: string }
-  | { kind: 'replaced'; fastener: string; stage: string };
+  | { kind: 'replaced'; fastener: string; stage: string }
+  | { kind: 'notCovered'; fastener: string; stage: string };
 
 export type AnyHold =
   OpenHold | { kind: 'refused'; deviation: Deviation } | { kind: 'failed'; seat: string; failure: FailureKind; rung: string | null } | { kind: 'claim'; claim: Claim };
@@ -138,6 +143,8 @@ export interface Progress {
   bags: Map<string>;
   /** Rungs of a failure's ladder that did not work, by seat. */
   ladder: Map<number>;
+  /** Still clamped from what is done again: slackened first, in this order. */
+  toSlacken: readonly string[];
   /** Fasteners a new holder has to look at before anything else. */
   toReconcile: readonly string[];
 }

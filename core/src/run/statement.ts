@@ -9,6 +9,8 @@ const AboutSchema = v.union([
   v.strictObject({ reuse: KeySchema }),
   v.strictObject({ wrench: UuidSchema }),
   v.strictObject({ compound: KeySchema }),
+  /** A step that stopped the work, and is given up all the same. */
+  v.strictObject({ step: KeySchema }),
 ]);
 
 /**

@@ -1,4 +1,4 @@
-import { isOwedByPosition, stageIndex, type Sheet, type Step } from '../procedure';
+import { isOn, isOwedByPosition, seatsNamed, stageIndex, type Sheet, type Step } from '../procedure';
 import type { Progress, StepAnswer } from './state';
 
 /** Done, and nothing came of it. */
@@ -28,6 +28,7 @@ function deferredTo(sheet: Sheet, p: Progress, step: Step): Step | undefined {
 /** Stage index at which a step comes due; half a stage earlier where it follows the one before. */
 export function placeOf(sheet: Sheet, step: Step): number {
   const { due } = step;
+  if (step.kind === 'mark') return placeOfStripe(sheet, step);
   if (due.when === 'before' || due.when === 'after') {
     const index = stageIndex(sheet, due.stage);
     // A stage of another part of the sheet: due there, not here.
@@ -39,6 +40,13 @@ export function placeOf(sheet: Sheet, step: Step): number {
       sheet.stages.findIndex((s) => !isOwedByPosition(s)),
     );
   return Infinity;
+}
+
+/** A stripe says something only once the torques are behind: it comes due with the first angle on its fasteners. */
+function placeOfStripe(sheet: Sheet, step: Step): number {
+  const ids = step.on ? seatsNamed(sheet, step.on).map((s) => s.id) : sheet.seats.map((s) => s.id);
+  const angle = sheet.stages.findIndex((s, i) => s.action === 'angle' && ids.some((id) => isOn(sheet, i, id)));
+  return angle < 0 ? Infinity : angle;
 }
 
 /** Plain ones stand in one list, read and confirmed as seen; what can ruin an engine stands alone. */

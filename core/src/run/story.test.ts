@@ -97,7 +97,10 @@ describe('new for old', () => {
     const say = (lengthMm?: number) => due.fasteners.map((fastener) => ({ fastener, condition: 'ownHole' as const, ...(lengthMm ? { lengthMm } : {}) }));
     expect(refusal(() => t.do('fitted', { fasteners: say() }))).toBe('LENGTH_NEEDED');
     expect(refusal(() => t.do('fitted', { fasteners: say(139.6) }))).toBe('TOO_LONG');
-    t.do('fitted', { fasteners: say(139.5) });
+    expect(refusal(() => t.do('fitted', { fasteners: say(12) }))).toBe('LENGTH_IMPLAUSIBLE');
+    // At the very limit a caliper cannot tell; a hundredth less it can.
+    expect(refusal(() => t.do('fitted', { fasteners: say(139.5) }))).toBe('LENGTH_TOO_CLOSE');
+    t.do('fitted', { fasteners: say(139.45) });
   });
 
   test('against one-time-use only the lead’s written word, and it stands on the record', () => {
@@ -116,6 +119,8 @@ describe('new for old', () => {
     const t = new Technician(demoSheet('tf25-head'));
     t.until(atStage('outer'));
     t.step({ fails: 'broke' });
+    t.step();
+    expect(next(t.state)).toMatchObject({ kind: 'slacken' });
     t.step();
     expect(next(t.state)).toMatchObject({ kind: 'swap', reason: 'usedUp' });
     expect(t.state.progress).toMatchObject({ stage: 0, pass: 1 });
@@ -167,6 +172,9 @@ describe('clocks', () => {
     t.pull(due, { doneAt: inTime });
     expect(next(t.state)).toMatchObject({ kind: 'setTool', stage: { id: 't2' } });
     late.do('overran', { clock: 'open' });
+    // Bolts that were pulled meanwhile are slackened before the bead is cleaned off.
+    expect(next(late.state)).toMatchObject({ kind: 'slacken' });
+    late.step();
     expect(next(late.state)).toMatchObject({ kind: 'step', step: { id: 'bead' } });
     expect(late.state.progress.deviations).toMatchObject([{ kind: 'overran', needsLead: false }]);
     late.finish();
@@ -330,6 +338,9 @@ describe('an earlier pull put right', () => {
       ['angleStands', '1/1'],
       ['angleStands', '2/1'],
     ]);
+    t.step();
+    // Its stripe was painted before this torque turned it: it is painted again.
+    expect(next(t.state)).toMatchObject({ kind: 'mark', fasteners: ['5/1'] });
     t.step();
     expect(pullDue(t.state)).toMatchObject({ fastener: '3/1', stage: { id: 'first-angle' } });
   });

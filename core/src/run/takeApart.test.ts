@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { orderOf } from '../procedure';
 import { convert } from '../quantity';
 import { demoSheet, headSheet, refusal, Technician } from '../testing';
 import { next, replay, rungsOf, type Next, type PayloadOf } from '.';
@@ -124,6 +125,8 @@ describe('checks with consequences', () => {
     const t = new Technician(demoSheet('tf25-cam-caps'));
     t.until(isStep('slack'));
     t.do('stepDone', { step: 'slack', answer: 'sticks', note: 'heavy at cap 3' });
+    expect(at(t, 'slacken').fasteners).toHaveLength(10);
+    t.step();
     expect(at(t, 'setTool')).toMatchObject({ stage: { id: 'inner-t' } });
     expect(t.state.progress.steps['place-outer']).toBeUndefined();
     t.finish();
@@ -142,6 +145,11 @@ describe('a hold point that only the lead releases', () => {
       expect(['NOT_NEXT', 'PENDING_NOT_ALLOWED']).toContain(refusal(() => t.do('held', { hold: 'timing', decision })));
     t.lead({ kind: 'release', hold: 'timing', decision: 'failed' });
     expect(t.state.progress.stage).toBe(0);
+    // Never a torque on a joint that is still clamped: what was last tightened comes loose first.
+    const { fasteners } = at(t, 'slacken');
+    expect(fasteners.map((f) => f.split('/')[0])).toEqual([...orderOf(t.state.sheet, 0)].reverse());
+    t.step();
+    expect(t.state.progress.deviations).toMatchObject([{ kind: 'holdFailed', stage: 'timing', needsLead: false }]);
     // The pins were in the way of looking: they are asked for again too.
     expect(at(t, 'step')).toMatchObject({ step: { id: 'pins' } });
     t.until((d) => d.kind === 'hold');

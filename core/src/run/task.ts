@@ -17,11 +17,15 @@ export interface Task {
   entersYield: boolean;
 }
 
+/** What chosen values, turned angles, tools and settings are kept under: the stage, or the part of an `each` stage. */
+export const valueKey = (stage: string, part?: string): string => (part === undefined ? stage : `${stage}.${part}`);
+
 /** The one value of a target: published, or chosen inside its range; undefined while it still has to be chosen. */
-export function valueOf(progress: Progress, stage: Stage): Quantity | undefined {
-  const chosen = progress.values[stage.id];
+export function valueOf(progress: Progress, stage: Stage, part?: Part): Quantity | undefined {
+  const chosen = progress.values[valueKey(stage.id, part?.id)];
   if (chosen) return chosen;
-  return stage.target && 'value' in stage.target ? stage.target : undefined;
+  const { target } = part ?? stage;
+  return target && 'value' in target ? target : undefined;
 }
 
 /**
@@ -31,14 +35,14 @@ export function valueOf(progress: Progress, stage: Stage): Quantity | undefined 
 export function taskOf(sheet: Sheet, progress: Progress, stageIndex: number, partIndex: number): Task {
   const stage = stageAt(sheet, stageIndex);
   const part = stage.action === 'each' ? (stage.each?.[partIndex] ?? null) : null;
-  const target = (part ? fixed(part) : valueOf(progress, stage)) ?? null;
+  const target = valueOf(progress, stage, part ?? undefined) ?? null;
   const byTorque = stage.action === 'stretch' && target !== null && target.unit !== 'mm' && target.unit !== '[in_i]';
   const action: Action = part ? part.action : byTorque ? 'torque' : stage.action;
   return {
     stage,
     stageIndex,
     part,
-    key: part ? `${stage.id}.${part.id}` : stage.id,
+    key: valueKey(stage.id, part?.id),
     action,
     target,
     tolerance: (part ? part.tolerance : byTorque ? undefined : stage.tolerance) ?? null,
@@ -54,8 +58,6 @@ export function taskNamed(sheet: Sheet, progress: Progress, named: { stage: stri
   const part = named.part === undefined ? 0 : (sheet.stages[index]?.each?.findIndex((x) => x.id === named.part) ?? -1);
   return part < 0 ? undefined : taskOf(sheet, progress, index, part);
 }
-
-const fixed = (part: Part): Quantity | undefined => (part.target && 'value' in part.target ? part.target : undefined);
 
 /** The target of a task that has one. */
 export function targetOf(task: Task): Quantity {

@@ -1,4 +1,4 @@
-import { isOwedByPosition, type Sheet, type Stage } from '../procedure';
+import { isOwedByPosition, type Part, type Sheet, type Stage } from '../procedure';
 import { convert, scaleFactor, units, wrenchSetting, type Quantity } from '../quantity';
 import type { Method, Progress, Tool } from './state';
 import { isTorque, targetOf, taskOf, valueOf, type Task } from './task';
@@ -12,7 +12,7 @@ export function methodsFor(task: Task): readonly Method[] {
     case 'torque':
     case 'check':
       // Below every wrench's reach a seating stage is done by feel, and recorded so; later stages are not.
-      return task.stage.purpose === 'seating' || isOwedByPosition(task.stage) ? ['click', 'dial', 'digital', 'byFeel'] : ['click', 'dial', 'digital'];
+      return mayBeByFeel(task) ? ['click', 'dial', 'digital', 'byFeel'] : ['click', 'dial', 'digital'];
     case 'angle': {
       const byEye = task.tolerance !== null && targetOf(task).value % 90 === 0;
       return byEye ? ['angleGauge', 'printedDisc', 'digital', 'byEye'] : ['angleGauge', 'printedDisc', 'digital'];
@@ -25,6 +25,11 @@ export function methodsFor(task: Task): readonly Method[] {
       return ['byHand', 'powerTool'];
   }
 }
+
+/** No more than a wrist gives without a bar; above it there is a wrench that reaches. From engineering practice. */
+const BY_FEEL_MOST_NM = 15;
+const mayBeByFeel = (task: Task): boolean =>
+  (task.stage.purpose === 'seating' || isOwedByPosition(task.stage)) && task.target !== null && convert(task.target, 'N.m') <= BY_FEEL_MOST_NM;
 
 /** The tool for a task: its own choice, else the last one chosen for the same kind of work where that one serves. */
 export function toolFor(sheet: Sheet, progress: Progress, task: Task): Tool | undefined {
@@ -72,6 +77,11 @@ export function isSet(progress: Progress, task: Task, tool: Tool, setting: Quant
 }
 
 /** Values that are still to be chosen before the joint's first pull: ranges, and a torque in place of a stretch. */
-export function stageToChoose(sheet: Sheet, progress: Progress): Stage | undefined {
-  return sheet.stages.find((s) => (s.target && valueOf(progress, s) === undefined) || (s.fallback && !progress.values[s.id]));
+export function valueToChoose(sheet: Sheet, progress: Progress): { stage: Stage; part: Part | null } | undefined {
+  for (const stage of sheet.stages) {
+    if ((stage.target && valueOf(progress, stage) === undefined) || (stage.fallback && !progress.values[stage.id])) return { stage, part: null };
+    const part = stage.each?.find((x) => x.target && valueOf(progress, stage, x) === undefined);
+    if (part) return { stage, part };
+  }
+  return undefined;
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { AppError } from '../errors';
-import { next, undoable, type FailureKind, type Next, type PullNext, FAILURES } from '../run';
+import { next, stripeBefore, undoable, type FailureKind, type Next, type PullNext, FAILURES } from '../run';
 import { testId, Technician } from './technician';
 
 /** What a clumsy technician does at a moment; what does not fit there is refused, and that is tested too. */
@@ -71,7 +71,7 @@ export const moveArbitrary: fc.Arbitrary<Move> = fc.oneof(
   of(1, plain('photo')),
   of(1, plain('overdue')),
   of(2, plain('neighbour')),
-  of(3, fc.record({ kind: fc.constant('reading' as const), share: fc.double({ min: 0.5, max: 1.6, noNaN: true }) })),
+  of(3, fc.record({ kind: fc.constant('reading' as const), share: fc.double({ min: 0.5, max: 2.6, noNaN: true }) })),
 );
 
 /** @throws AppError when it is refused */
@@ -197,15 +197,16 @@ function way(t: Technician, due: Next, which: number): void {
   const { ways, hold } = due;
   const chosen = ways[which % ways.length];
   const fastener = due.fastener ?? '';
-  const key = hold.kind === 'claim' ? hold.claim.event : due.stage.id;
+  const key = hold.kind === 'claim' ? hold.claim.event : hold.kind === 'refused' ? hold.deviation.event : due.stage.id;
   switch (chosen) {
     case 'failed':
     case 'reallyDone':
     case 'redone':
     case 'notDone':
+    case 'turnOn':
       return void t.do('held', { hold: key, decision: chosen });
     case 'pending':
-      return void t.do('held', { hold: key, decision: 'pendingLead', finding: 'looked at' });
+      return void t.do('held', { hold: key, decision: 'pendingLead', finding: 'looked at', ...(hold.kind === 'notCovered' ? { fastener } : {}) });
     case 'replace':
       return void t.do('swapped', { fastener, replacement: due.replacement ?? '', condition: 'new' });
     case 'redo':
@@ -217,7 +218,7 @@ function way(t: Technician, due: Next, which: number): void {
         pass: t.state.progress.pass,
         outcome: 'reached',
         method: 'stripe',
-        reading: { value: 58 + (which % 5), unit: 'deg' },
+        stripeDeg: Math.max(0, stripeNow(t, fastener, due.stage.id) + ([0, 30, 58, 60, 62][which % 5] ?? 0)),
         verdict: 'inTolerance',
         core: '0',
       });
@@ -230,6 +231,12 @@ function way(t: Technician, due: Next, which: number): void {
     default:
       return void t.step();
   }
+}
+
+/** Where the stripe of a fastener stands before the stage it is in. */
+function stripeNow(t: Technician, fastener: string, stage: string): number {
+  const seat = t.state.progress.seats[fastener.split('/')[0] ?? ''];
+  return seat ? (stripeBefore(seat, stage) ?? 0) : 0;
 }
 
 function badAnswer(t: Technician, due: Next): void {
@@ -276,6 +283,6 @@ function neighbour(t: Technician, due: Next): void {
 /** A measured value off its target by a share: stretch, angle, or a digital wrench. */
 function reading(t: Technician, due: Next, share: number): void {
   if (due.kind !== 'pull' || !due.target || !isRead(due)) return void t.step();
-  t.pull(due, { reading: { value: due.target.value * share, unit: due.target.unit } });
+  t.pull(due, { reading: { value: due.target.value * share, unit: due.target.unit }, ...(share > 2.2 ? { sure: true as const } : {}) });
 }
 const isRead = (due: PullNext): boolean => due.task.action === 'stretch' || due.task.action === 'angle';

@@ -180,7 +180,7 @@ export class Technician {
       case 'resume':
         return this.do('resumed', {});
       case 'chooseValue':
-        return this.do('valueChosen', { stage: due.stage.id, value: valueIn(due.stage) });
+        return this.do('valueChosen', { stage: due.stage.id, ...(due.part ? { part: due.part.id } : {}), value: valueIn(due.part ?? due.stage) });
       case 'fit':
         return this.do('fitted', { fasteners: due.fasteners.map((fastener) => ({ fastener, condition: 'new' as const })) });
       case 'step':
@@ -214,6 +214,8 @@ export class Technician {
           pass: due.pass,
           fasteners: due.fasteners.map((fastener) => ({ fastener, found: due.believedTurned.includes(fastener) ? ('turned' as const) : ('notTurned' as const) })),
         });
+      case 'slacken':
+        return this.do('slackened', { fasteners: [...due.fasteners] });
       case 'bag':
         return this.do('bagged', { fasteners: [...due.fasteners], bag: 'Board A' });
       case 'finish':
@@ -335,7 +337,7 @@ export type LeadSays =
 
 const roundsOf = (stage: Stage): number => (stage.repeat?.kind === 'untilSeated' ? stage.repeat.maxRounds : 1);
 
-function valueIn(stage: Stage): Quantity {
+function valueIn(stage: Pick<Stage, 'id' | 'target'>): Quantity {
   const { target } = stage;
   if (!target) throw new Error(`stage ${stage.id} has no value`);
   return 'value' in target ? target : { value: target.min, unit: target.unit };
