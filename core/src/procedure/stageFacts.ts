@@ -73,7 +73,16 @@ function computeOrder(sheet: Sheet, stageIndex: number): string[] {
   const stage = stageAt(sheet, stageIndex);
   const subset = seatsOf(sheet, stage);
   const forward = stage.order ? orderedIds(sheet, subset, stage.order) : inherited(sheet, stageIndex, subset);
-  return stage.order?.reverse ? forward.reverse() : forward;
+  const isReverse = stage.order ? stage.order.reverse : isSlackenedInReverse(sheet, stageIndex, subset);
+  return isReverse ? forward.reverse() : forward;
+}
+
+/** Fasteners that were slackened in reverse are slackened so in every pass that follows without an order of its own. */
+function isSlackenedInReverse(sheet: Sheet, before: number, subset: Seat[]): boolean {
+  if (stageAt(sheet, before).action !== 'loosen') return false;
+  const ids = new Set(subset.map((s) => s.id));
+  const given = sheet.stages.slice(0, before).findLast((s) => s.action === 'loosen' && s.order && seatsOf(sheet, s).some((seat) => ids.has(seat.id)));
+  return given?.order?.reverse === true;
 }
 
 /** The last order given for any of these fasteners goes on; one that named fasteners is cut to those asked for. */
@@ -83,7 +92,20 @@ function inherited(sheet: Sheet, before: number, subset: Seat[]): string[] {
   if (!given?.order) return subset.map((s) => s.id);
   const whole = seatsOf(sheet, given);
   const isInside = subset.every((s) => whole.includes(s));
-  return orderedIds(sheet, isInside ? whole : subset, given.order).filter((id) => ids.has(id));
+  if (isInside) return orderedIds(sheet, whole, given.order).filter((id) => ids.has(id));
+  // An order that was given for some of them may not go with all: those come in it, the others after, as listed.
+  return given.order.labels || !fits(sheet, subset, given.order)
+    ? [...new Set([...orderedIds(sheet, whole, given.order), ...subset.map((s) => s.id)])].filter((id) => ids.has(id))
+    : orderedIds(sheet, subset, given.order);
+}
+
+function fits(sheet: Sheet, subset: Seat[], order: Order): boolean {
+  try {
+    return orderedIds(sheet, subset, order).length === subset.length;
+  } catch (error) {
+    if (error instanceof AppError) return false;
+    throw error;
+  }
 }
 
 function orderedIds(sheet: Sheet, subset: Seat[], order: Order): string[] {

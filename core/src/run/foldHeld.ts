@@ -103,7 +103,7 @@ export function foldUsed(sheet: Sheet, p: Progress, event: EventOf<'used'>): Pro
       return { ...p, allowed: decision === 'allow' ? { ...p.allowed, [key]: statement.id } : without(p.allowed, key) };
     }
     case 'release':
-      return released(sheet, p, event, statement.hold, statement.decision);
+      return released(sheet, p, event, statement.hold, statement.decision, statement.fastener);
     case 'leaveOut': {
       const seat = seatOf(p, statement.fastener);
       if (lifeOf(statement.fastener) !== seat.life) return p;
@@ -140,8 +140,8 @@ function decided(p: Progress, event: string, decision: 'allow' | 'refuse'): Prog
 const isGone = (p: Progress, d: Deviation): boolean => d.fastener !== null && (seatOf(p, d.fastener).life !== lifeOf(d.fastener) || seatOf(p, d.fastener).leftOut);
 const isOfStep = (kind: DeviationKind): boolean => kind === 'outOfLimits' || kind === 'stepAbandoned';
 
-function released(sheet: Sheet, p: Progress, event: RunEvent, key: string, decision: 'passed' | 'failed' | 'single' | 'redo'): Progress {
-  const open = p.hold;
+function released(sheet: Sheet, p: Progress, event: RunEvent, key: string, decision: 'passed' | 'failed' | 'single' | 'redo', fastener?: string): Progress {
+  const open: OpenHold | null = p.hold ?? (fastener ? { kind: 'notCovered', fastener, stage: key } : null);
   if (open?.kind === 'replaced' && open.stage === key) {
     return decision === 'redo' ? redoJoint(sheet, { ...p, hold: null }, event.deviceTime) : single(sheet, p, seatIdOf(open.fastener), event.deviceTime);
   }

@@ -64,12 +64,13 @@ function lastLoose(sheet: Sheet, to: number): number {
 
 /** Those of them that a torque or an angle has clamped, last tightened first. */
 function clampedIn(sheet: Sheet, p: Progress, seats: readonly SeatProgress[]): string[] {
-  const at = Math.min(p.stage, sheet.stages.length - 1);
-  const order = sheet.stages.slice(0, at + 1).findLastIndex((s) => isByFastener(s) && s.action !== 'loosen');
-  const place = new Map(order < 0 ? [] : orderOf(sheet, order).map((id, i) => [id, i]));
+  const when = (s: SeatProgress): number => {
+    const stage = sheet.stages.findLastIndex((x, i) => isByFastener(x) && x.action !== 'loosen' && isOn(sheet, i, s.seat) && (s.done[x.id] || (i === p.stage && p.inPass[s.seat])));
+    return stage < 0 ? -1 : stage * 1000 + orderOf(sheet, stage).indexOf(s.seat);
+  };
   return seats
     .filter((s) => isClamped(sheet, p, s))
-    .sort((a, b) => (place.get(b.seat) ?? -1) - (place.get(a.seat) ?? -1))
+    .sort((a, b) => when(b) - when(a))
     .map((s) => fastenerId(s.seat, s.life));
 }
 

@@ -147,7 +147,8 @@ describe('a hold point that only the lead releases', () => {
     expect(t.state.progress.stage).toBe(0);
     // Never a torque on a joint that is still clamped: what was last tightened comes loose first.
     const { fasteners } = at(t, 'slacken');
-    expect(fasteners.map((f) => f.split('/')[0])).toEqual([...orderOf(t.state.sheet, 0)].reverse());
+    expect(fasteners.slice(0, 2)).toEqual(['F2/1', 'F1/1']);
+    expect(fasteners.slice(2).map((f) => f.split('/')[0])).toEqual([...orderOf(t.state.sheet, 0)].reverse());
     t.step();
     expect(t.state.progress.deviations).toMatchObject([{ kind: 'holdFailed', stage: 'timing', needsLead: false }]);
     // The pins were in the way of looking: they are asked for again too.

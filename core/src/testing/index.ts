@@ -1,3 +1,3 @@
 export { answerTo, PLACE, Technician, testId, WRENCHES, type LeadSays, type Place, type Said } from './technician';
 export { demoSheet, demoSheets, headSheet, intakeSheet } from './demoSheets';
-export { atStage, pullDue, refusal } from './refusal';
+export { atStage, holdDue, methodsDue, pullDue, refusal } from './refusal';

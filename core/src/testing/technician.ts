@@ -77,7 +77,7 @@ export class Technician {
   constructor(
     sheet: Sheet,
     readonly place: Place = PLACE,
-    readonly begin: Pick<PayloadOf<'started'>, 'part' | 'instance' | 'fasteners' | 'prepared'> = sheet.instances ? { instance: sheet.instances.labels[0] ?? '' } : {},
+    readonly begin: Pick<PayloadOf<'started'>, 'part' | 'instance' | 'fasteners' | 'prepared' | 'leftOut'> = sheet.instances ? { instance: sheet.instances.labels[0] ?? '' } : {},
   ) {
     this.state = initialState(sheet, begin.part);
     this.made = place.from;
@@ -283,7 +283,8 @@ export class Technician {
     if (ways.includes('redo')) return this.do('restarted', { fastener: due.fastener ?? '', slackened: true });
     if (ways.includes('replace')) return this.do('swapped', { fastener: due.fastener ?? '', replacement: due.replacement ?? '', condition: 'new' });
     if (hold.kind === 'claim') return this.do('held', { hold: hold.claim.event, decision: 'reallyDone' });
-    return this.lead({ kind: 'release', hold: due.stage.id, decision: hold.kind === 'replaced' ? 'single' : 'passed' });
+    const about = hold.kind === 'notCovered' ? { fastener: hold.fastener } : {};
+    return this.lead({ kind: 'release', hold: due.stage.id, decision: hold.kind === 'replaced' ? 'single' : 'passed', ...about });
   }
 
   private pullAgain(due: Extract<Next, { kind: 'hold' }>): RunEvent {
@@ -329,7 +330,7 @@ export class Technician {
 
 export type LeadSays =
   | { kind: 'allowance'; about: { deviation: string } | { reuse: string } | { wrench: string } | { compound: string }; decision: 'allow' | 'refuse' }
-  | { kind: 'release'; hold: string; decision: 'passed' | 'failed' | 'single' | 'redo' }
+  | { kind: 'release'; hold: string; decision: 'passed' | 'failed' | 'single' | 'redo'; fastener?: string }
   | { kind: 'leaveOut'; fastener: string }
   | { kind: 'claims'; claims: Extract<Statement, { kind: 'claims' }>['claims'] }
   | { kind: 'preparation'; steps: string[] }

@@ -57,6 +57,33 @@ const mutations: Mutation[] = [
   ['rangeEmpty', 'error', 'stages.1.target', 'The range of “50 N·m” is empty: 50 to 45.', stage(headSheet, 1, { target: { min: 50, max: 45, unit: 'N.m' } })],
   ['repeatWrong', 'error', 'stages.2.repeat', '“+75°” cannot be repeated; write each turn as a stage of its own.', stage(headSheet, 2, { repeat: { kind: 'passes', passes: 2 } })],
   ['repeatWrong', 'error', 'stages.1.repeat', '“draw down by part-turns” goes round until seated; say how many rounds at most.', stage(plate, 1, { repeat: { kind: 'once' } })],
+  [
+    'endsSlack',
+    'error',
+    'stages.4.action',
+    '“made” leaves fastener 1 loose, and nothing tightens it after that.',
+    insert(headSheet, 4, make('loosen', { loosen: 'free' })),
+  ],
+  [
+    'compoundBeforeTrial',
+    'error',
+    `steps.${strips.steps.length}.due`,
+    '“Locker on the threads” puts thread-locker on before the trial is over. It goes on after the trial has been opened.',
+    {
+      ...strips,
+      steps: [
+        ...strips.steps,
+        {
+          id: 'locker',
+          kind: 'apply',
+          phase: 'place',
+          text: 'Locker on the threads',
+          due: { when: 'before', stage: strips.stages.find((x) => x.trial)?.id ?? '' },
+          compound: { kind: 'thread-locker', place: 'threads', strength: 'medium' },
+        },
+      ],
+    },
+  ],
   ['angleWithoutTorque', 'error', 'stages.0.action', '“+75°” turns fastener 1 by an angle before it has any torque to start from.', without(without(headSheet, 0), 0)],
   [
     'checkAfterAngle',

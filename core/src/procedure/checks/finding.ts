@@ -28,6 +28,8 @@ export const FINDING_CODES = [
   'torqueBelowEarlier',
   'trialNotOpened',
   'oldPartStays',
+  'endsSlack',
+  'compoundBeforeTrial',
   'nothingNamed',
   'implausible',
   'anotherUnit',

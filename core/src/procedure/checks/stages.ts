@@ -114,7 +114,15 @@ function historyOf(deeds: readonly Deed[], seat: string): Finding[] {
     }
     isIn ||= goesIn;
   }
-  return findings;
+  return [...findings, ...endsSlack(deeds, seat)];
+}
+
+/** Whatever comes loose is tightened again before the procedure ends. */
+function endsSlack(deeds: readonly Deed[], seat: string): Finding[] {
+  const at = deeds.findLastIndex((d) => d.action === 'loosen' || d.action === 'swap');
+  const last = deeds[at];
+  if (!last || deeds.slice(at + 1).some((d) => ['torque', 'angle', 'stretch', 'drawDown'].includes(d.action))) return [];
+  return [finding('endsSlack', 'error', `stages.${last.index}.action`, `“${last.stage.name}” leaves fastener ${seat} loose, and nothing tightens it after that.`)];
 }
 
 const isTorqueUnit = (q: Quantity): boolean => units[q.unit].kind === 'torque';

@@ -5,7 +5,7 @@ import { finding, type Finding } from './finding';
 
 /** Compounds, clocks, and things that must come out again. */
 export function checkSteps(sheet: Sheet): Finding[] {
-  return [...compoundTwice(sheet), ...sealantClock(sheet), ...neverOut(sheet), ...clockBackwards(sheet), ...backNowhere(sheet), ...measureLimits(sheet)];
+  return [...compoundTwice(sheet), ...sealantClock(sheet), ...neverOut(sheet), ...clockBackwards(sheet), ...backNowhere(sheet), ...measureLimits(sheet), ...compoundBeforeTrial(sheet)];
 }
 
 function compoundTwice(sheet: Sheet): Finding[] {
@@ -62,6 +62,18 @@ function clockBackwards(sheet: Sheet): Finding[] {
     return due?.when === 'after' ? index + 0.5 : index - 0.1;
   };
   return sheet.clocks.flatMap((c, i) => (at(c.from) > at(c.to) ? [finding('clockBackwards', 'error', `clocks.${i}`, `The clock “${c.text}” ends before it begins.`)] : []));
+}
+
+/** What hardens, seals or sticks goes on once the trial has been opened and cleaned away; oil may be part of the trial. */
+function compoundBeforeTrial(sheet: Sheet): Finding[] {
+  const lastTrial = sheet.stages.findLastIndex((s) => s.trial);
+  return sheet.steps.flatMap((step, i) => {
+    const { compound, due } = step;
+    if (!compound || lastTrial < 0 || !('stage' in due) || ['engine oil', 'assembly lubricant'].includes(compound.kind)) return [];
+    const at = sheet.stages.findIndex((s) => s.id === due.stage);
+    const isTooEarly = at >= 0 && (due.when === 'before' ? at <= lastTrial : at < lastTrial);
+    return isTooEarly ? [finding('compoundBeforeTrial', 'error', `steps.${i}.due`, `“${step.text}” puts ${compound.kind} on before the trial is over. It goes on after the trial has been opened.`)] : [];
+  });
 }
 
 /** An answer that leads back needs a stage that is done by then. */
