@@ -329,7 +329,7 @@ export class Technician {
 }
 
 export type LeadSays =
-  | { kind: 'allowance'; about: { deviation: string } | { reuse: string } | { wrench: string } | { compound: string }; decision: 'allow' | 'refuse' }
+  | { kind: 'allowance'; about: { deviation: string } | { reuse: string } | { wrench: string } | { compound: string } | { step: string }; decision: 'allow' | 'refuse' }
   | { kind: 'release'; hold: string; decision: 'passed' | 'failed' | 'single' | 'redo'; fastener?: string }
   | { kind: 'leaveOut'; fastener: string }
   | { kind: 'claims'; claims: Extract<Statement, { kind: 'claims' }>['claims'] }
