@@ -4,6 +4,7 @@ import type { JointSeen } from '../order/jointState';
 import { PROCEDURE, TAKE_APART } from '../procedure/parts';
 import { FOLLOW_UP_KINDS, FOLLOW_UP_STATES } from '../followUp/followUp';
 import { ENTRY_KINDS, ORDER_STATES } from '../order/names';
+import { narrowed } from '../order/scope';
 import { UNIT_CODES } from '../quantity/unit';
 import { ROLES } from './permissions';
 
@@ -57,6 +58,12 @@ const RunBriefSchema = v.object({
     tookOut: v.optional(v.array(v.string()), []),
     /** How much waits for the lead's word. */
     asksLead: v.optional(v.number(), 0),
+    /** Seats that the lead left out: later runs of the joint leave them out too. */
+    leftOut: v.optional(v.array(v.string()), []),
+    /** Steps done once for the job, whatever bank, cap or cylinder. */
+    once: v.optional(v.array(v.string()), []),
+    /** What happened that is no plain pull, in a word or two each. */
+    happened: v.optional(v.array(v.string()), []),
     /** Where the fasteners that came out are kept. */
     bags: v.optional(v.array(v.object({ bag: v.string(), fasteners: v.array(v.string()) })), []),
     /** What was measured in it, to be compared with the other banks, caps or cylinders. */
@@ -135,7 +142,7 @@ export const FollowUpSchema = v.object({
 });
 export type FollowUp = v.InferOutput<typeof FollowUpSchema>;
 
-export const OrderSchema = v.object({
+const WholeOrderSchema = v.object({
   id,
   number: v.string(),
   vehicle: v.object({ maker: v.string(), model: v.string(), engine: v.string(), plate: v.string(), vin: v.string(), built: v.string() }),
@@ -151,6 +158,11 @@ export const OrderSchema = v.object({
   entries: v.optional(EntriesSchema, []),
   followUps: v.optional(v.array(FollowUpSchema), []),
 });
+/** With each joint narrowed to what the order is about: one bank alone is an order that can be closed. */
+export const OrderSchema = v.pipe(
+  WholeOrderSchema,
+  v.transform((order) => ({ ...order, jobs: order.jobs.map((job) => ({ ...job, joints: job.joints.map((j) => narrowed(j, order.entries.map((e) => e.body))) })) })),
+);
 export type Order = v.InferOutput<typeof OrderSchema>;
 
 export const TodaySchema = v.object({ orders: v.array(OrderSchema), overdue: v.optional(v.number(), 0) });
@@ -173,7 +185,7 @@ const DueSchema = v.object({
   order: id,
   number: v.string(),
   customer: v.string(),
-  vehicle: OrderSchema.entries.vehicle,
+  vehicle: WholeOrderSchema.entries.vehicle,
   jointName: v.string(),
   /** Usual distance of this vehicle in a day, as far as its odometer was seen. */
   kmPerDay: v.number(),
@@ -185,7 +197,7 @@ export const HistoryLineSchema = v.object({
   order: id,
   number: v.string(),
   customer: v.string(),
-  vehicle: OrderSchema.entries.vehicle,
+  vehicle: WholeOrderSchema.entries.vehicle,
   joint: v.string(),
   part: v.string(),
   instance: nullableText,

@@ -95,7 +95,17 @@ export const OrderEntrySchema = v.variant('kind', [
     countOut: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1000))),
   }),
   /** Something fell: the job stands still until it is in the hand again. */
-  v.strictObject({ kind: v.literal('dropped'), job: UuidSchema, what: short, where: short, found: v.optional(short) }),
+  v.strictObject({
+    kind: v.literal('dropped'),
+    job: UuidSchema,
+    what: short,
+    where: short,
+    found: v.optional(short),
+    /** Looked at once it was found: nicked, bent or dirty it does not go back. */
+    still: v.optional(v.picklist(['good', 'discard'])),
+  }),
+  /** Only some of the banks, caps or cylinders are part of this order. */
+  v.strictObject({ kind: v.literal('scope'), joint: UuidSchema, instances: v.pipe(v.array(KeySchema), v.minLength(1), v.maxLength(24)) }),
   /** A neighbour that was loosened to make room, and that no sheet leads: open until somebody says how it was tightened. */
   v.strictObject({ kind: v.literal('loosened'), job: UuidSchema, what: short, tight: v.optional(long) }),
 ]);

@@ -21,7 +21,10 @@ const STANDS: Record<Exclude<JointState, 'tight'>, string> = { notStarted: 'not 
 
 /** Everything that holds it up, the most pressing first. */
 export function blockers({ joints, entries, followUps = [] }: OrderSeen): Blocker[] {
-  const dropped = entries.flatMap((e): Blocker[] => (isLost(e) ? [{ by: 'dropped', text: `${e.what}: dropped, not found` }] : []));
+  const dropped = entries.flatMap((e): Blocker[] => {
+    if (e.kind !== 'dropped' || (e.found !== undefined && e.still !== undefined)) return [];
+    return [{ by: 'dropped', text: `${e.what}: ${e.found === undefined ? 'dropped, not found' : 'found, not checked whether it is still good'}` }];
+  });
   const parts = entries.flatMap((e): Blocker[] =>
     e.kind === 'part' && isAwaited(e.state) ? [{ by: 'part', text: `${e.count} × ${e.what}: ${e.state === 'ordered' ? 'ordered, not here' : 'not ordered'}` }] : [],
   );

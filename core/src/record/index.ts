@@ -7,7 +7,7 @@ export { RecordFileSchema, type RecordFile } from './recordFile';
 export { eventsIn, fileIsFor, newerRecord, recordFileHash } from './sealedFile';
 export { SIGNED_KINDS, signedFor, SignedWordSchema, signingState, wordHash, wordText, type SignedFor, type SignedKind, type SignedRow, type SignedWord } from './signedWord';
 export { faultText, orderFault, verifyRecordFile, verifyRun, wordIn, type ChainRow, type Fault, type FitsKey } from './verifyRecord';
-export { boltLabel, cellText, deviationText, fastenerLabel, METHOD_TEXT, OUTCOME_TEXT, saidText, sightResult, sightTitle } from './words';
+export { boltLabel, cellText, DEVIATION_TEXT, deviationText, fastenerLabel, METHOD_TEXT, OUTCOME_TEXT, saidText, sightResult, sightTitle } from './words';
 export { spreadsOf, type Spread } from './spread';
 export { lookText, tracedPulls, tracedStages, tracesNamed, type TracedStage } from './traced';
 export { wrenchUses, type WrenchUse } from './wrenchUse';

@@ -38,8 +38,8 @@ export interface RecordedWord {
   id: string;
   person: string;
   at: string;
-  decision: 'allow' | 'refuse' | 'passed' | 'failed' | 'single' | 'redo' | 'leaveOut';
-  about: 'deviation' | 'reuse' | 'wrench' | 'compound' | 'step' | 'hold' | 'fastener';
+  decision: 'allow' | 'refuse' | 'passed' | 'failed' | 'single' | 'redo' | 'leaveOut' | 'note';
+  about: 'run' | 'deviation' | 'reuse' | 'wrench' | 'compound' | 'step' | 'hold' | 'fastener';
   name: string;
   text: string;
 }
@@ -155,6 +155,7 @@ function saidIn(state: RunState): RecordedWord[] {
     const head = { id: s.id, person: s.person, at: s.at, text: s.text ?? '' };
     if (s.kind === 'release') return [{ ...head, decision: s.decision, about: 'hold', name: stage(s.hold) }];
     if (s.kind === 'leaveOut') return [{ ...head, decision: 'leaveOut', about: 'fastener', name: s.fastener }];
+    if (s.kind === 'note') return [{ ...head, decision: 'note', about: 'run', name: '' }];
     if (s.kind !== 'allowance') return [];
     const { about, decision } = s;
     if ('wrench' in about) return [{ ...head, decision, about: 'wrench', name: wrenches.get(about.wrench) ?? '' }];

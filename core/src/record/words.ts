@@ -63,8 +63,10 @@ export const SAID_TEXT = {
   single: 'decided for the new one alone',
   redo: 'decided to begin anew',
   leaveOut: 'left out',
+  note: 'noted',
 } as const;
 export const ABOUT_TEXT = {
+  run: '',
   deviation: 'what happened at',
   reuse: 'used ones of',
   wrench: 'wrench',
@@ -138,5 +140,6 @@ export function deviationText(record: RunRecord, d: RunRecord['deviations'][numb
 /** What somebody with the right said, in a sentence without its time. */
 export function saidText(s: RunRecord['said'][number], people: Readonly<Record<string, string>>): string {
   const words = s.text ? ` ${s.text.replace(/\.$/, '')}.` : '';
+  if (s.about === 'run') return `${people[s.person] ?? ''} ${SAID_TEXT[s.decision]}:${words}`;
   return `${people[s.person] ?? ''} ${SAID_TEXT[s.decision]}: ${ABOUT_TEXT[s.about]}${s.name ? ` ${s.name}` : ''}.${words}`;
 }

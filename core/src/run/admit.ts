@@ -58,7 +58,6 @@ function admitStart(state: RunState, event: EventOf<'started'>): void {
 }
 
 function admitTakeOver(state: RunState, event: EventOf<'tookOver'>): void {
-  if (state.status === 'finished') throw new AppError('RUN_FINISHED');
   const hold = (state.holder?.hold ?? 0) + 1;
   if (event.hold < hold) throw new AppError('HOLD_ENDED');
   if (event.hold > hold) throw new AppError('HOLD_WRONG', { expected: hold });

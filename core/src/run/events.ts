@@ -42,6 +42,8 @@ const payloads = {
     prepared: v.optional(v.pipe(v.array(KeySchema), v.maxLength(100))),
     /** Seats that an earlier run of the joint left out: they stay out. */
     leftOut: v.optional(v.pipe(v.array(LabelSchema), v.minLength(1), v.maxLength(240))),
+    /** Left out by an earlier run and repaired since: they are tightened with the others. */
+    repaired: v.optional(v.pipe(v.array(LabelSchema), v.minLength(1), v.maxLength(240))),
   }),
   variantAnswered: v.strictObject({ question: textOf(120), answer: textOf(80) }),
   valueChosen: v.strictObject({ stage: KeySchema, part: v.optional(KeySchema), value: QuantitySchema }),

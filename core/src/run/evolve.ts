@@ -45,7 +45,8 @@ export function evolve(state: RunState, event: RunEvent): RunState {
     case 'corrected':
       return refolded(listed, event.payload.event, (e) => correctedBy(e, event));
     case 'tookOver':
-      return { ...counted(listed, event), status: 'open', holder: holderOf(event) };
+      // A finished run is taken over by the lead who settles what is open in it: it stays finished.
+      return { ...counted(listed, event), status: state.status === 'finished' ? 'finished' : 'open', holder: holderOf(event) };
     case 'used': {
       const after = counted(listed, event);
       // A refusal opens a finished run again: next is the hold that names the deviation.

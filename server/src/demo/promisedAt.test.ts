@@ -7,7 +7,7 @@ const local = (at: Date, timeZone: string): { day: string; hour: number } => {
 
 test('a promise falls into the shop’s hours, whatever hour the demo starts', () => {
   for (const timeZone of ['Europe/Berlin', 'America/Chicago', 'Asia/Kolkata']) {
-    for (let hour = 0; hour < 24 * 8; hour += 1) {
+    for (let hour = 0; hour < 24 * 8; hour += 5) {
       const now = new Date(Date.UTC(2026, 10, 23, hour, 17));
       for (const ahead of [0, 2, 6, 9, 30]) {
         const at = promisedAt(now, ahead, timeZone);

@@ -9,13 +9,14 @@ const CLOSES = 18;
 export function promisedAt(now: Date, hours: number, timeZone: string): Date {
   const onTheHalf = Math.ceil(now.getTime() / HALF_HOUR_MS) * HALF_HOUR_MS;
   if (hours < 0) return new Date(onTheHalf + hours * 2 * HALF_HOUR_MS);
+  const clock = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'short', hour: '2-digit', hourCycle: 'h23' });
   let at = onTheHalf;
-  for (let left = hours * 2; left > 0 || !isOpen(at, timeZone); at += HALF_HOUR_MS) if (isOpen(at, timeZone)) left -= 1;
+  for (let left = hours * 2; left > 0 || !isOpen(at, clock); at += HALF_HOUR_MS) if (isOpen(at, clock)) left -= 1;
   return new Date(at);
 }
 
-function isOpen(ms: number, timeZone: string): boolean {
-  const parts = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'short', hour: '2-digit', hourCycle: 'h23' }).formatToParts(ms);
+function isOpen(ms: number, clock: Intl.DateTimeFormat): boolean {
+  const parts = clock.formatToParts(ms);
   const of = (type: string): string => parts.find((p) => p.type === type)?.value ?? '';
   const hour = Number(of('hour'));
   return of('weekday') !== 'Sun' && hour >= OPENS && hour < CLOSES;

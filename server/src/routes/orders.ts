@@ -4,6 +4,7 @@ import { OrdersQuery, type Order, type Person } from '@stennet/core/contract';
 import type { JointSheet } from '@stennet/core/contract/run';
 import { dayIn } from '@stennet/core/followUp';
 import { AppError } from '@stennet/core/errors';
+import { narrowed } from '@stennet/core/order';
 import { onlyRow, type Client } from '../db/database';
 import findJoint from '../db/queries/findJoint.sql';
 import listOrders from '../db/queries/listOrders.sql';
@@ -55,13 +56,15 @@ export function orderRoutes(app: Express, deps: Deps): void {
 
 /** @throws AppError NOT_FOUND */
 export async function orderIn(client: Client, order: string | undefined): Promise<Order> {
-  return onlyRow((await client.query<Order>(listOrders, [order, null, null, true])).rows, new AppError('NOT_FOUND'));
+  const whole = onlyRow((await client.query<Order>(listOrders, [order, null, null, true])).rows, new AppError('NOT_FOUND'));
+  const entries = whole.entries.map((e) => e.body);
+  return { ...whole, jobs: whole.jobs.map((job) => ({ ...job, joints: job.joints.map((j) => narrowed(j, entries)) })) };
 }
 
 /** Signs that mean something in a pattern stand for themselves. */
 const likeOf = (q: string): string => `%${q.replace(/[\\%_]/g, '\\$&')}%`;
 
-interface JointRow {
+export interface JointRow {
   joint: string;
   order_id: string;
   number: string;

@@ -4,6 +4,7 @@ import { assertRunnable, PROCEDURE, TAKE_APART, type Sheet } from '@stennet/core
 import { canonicalJson, GENESIS_HASH, sealEvent, type StoredEvent } from '@stennet/core/record';
 import { admit, evolve, initialState, next, replay, type EventOf, type RunEvent, type RunState } from '@stennet/core/run';
 import { runName, type Appended } from '@stennet/core/contract';
+import { leftOutBefore, startBlockers, type RunBefore } from '@stennet/core/order';
 import { wrenchesOf, type ListedTool } from '@stennet/core/prepare';
 import type { Adapter, Wrench } from '@stennet/core/quantity';
 import { brokenConstraint, onlyRow, type Client } from '../db/database';
@@ -23,7 +24,7 @@ import type { ShopKey } from '../record/keys';
 import { keepWrenchUses } from '../record/keepWrenchUses';
 import { standingOf } from './standing';
 import { toolsInUse } from './tools';
-import { jointWithSheet, orderLabel } from './orders';
+import { jointWithSheet, orderIn, orderLabel, type JointRow } from './orders';
 
 export function runRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'run', async ({ client, params }) => {
@@ -161,10 +162,11 @@ async function beginRun(client: Client, started: EventOf<'started'>, shop: strin
   assertRunnable(JSON.parse(joint.body) as Sheet);
   const part = started.payload.part ?? PROCEDURE;
   const instance = started.payload.instance ?? '';
-  const others = (await client.query<{ part: string; instance: string; state: string }>(listRunsOfJoint, [joint.joint])).rows;
-  const other = others.find((r) => r.part === part && r.instance === instance);
+  const others = (await client.query<RunBefore>(listRunsOfJoint, [joint.joint])).rows;
+  const other = others.find((r) => r.part === part && r.instance === (instance || null));
   if (other) throw new AppError(other.state === 'finished' ? 'JOINT_ALREADY_TIGHT' : 'JOINT_HAS_OPEN_RUN');
-  if (part === PROCEDURE && others.some((r) => r.part === TAKE_APART && r.instance === instance && r.state !== 'finished')) throw new AppError('TAKE_APART_OPEN');
+  if (part === PROCEDURE && others.some((r) => r.part === TAKE_APART && r.instance === (instance || null) && r.state !== 'finished')) throw new AppError('TAKE_APART_OPEN');
+  await assertMayStart(client, joint, started, others);
   try {
     await client.query(insertRun, [shop, started.run, joint.joint, joint.sheet, joint.revision, started.person, started.device, deviceName, now, part, instance]);
   } catch (error) {
@@ -172,6 +174,28 @@ async function beginRun(client: Client, started: EventOf<'started'>, shop: strin
     if (brokenConstraint(error) === 'run_one_per_place') throw new AppError('JOINT_HAS_OPEN_RUN');
     throw error;
   }
+}
+
+/** What the order, a teardown or a measurement knows binds every later run of the joint. */
+async function assertMayStart(client: Client, joint: JointRow, { payload }: EventOf<'started'>, others: readonly RunBefore[]): Promise<void> {
+  const part = payload.part ?? PROCEDURE;
+  const instance = payload.instance ?? null;
+  const order = await orderIn(client, joint.order_id);
+  const job = order.jobs.find((j) => j.joints.some((t) => t.id === joint.joint));
+  const why = startBlockers({
+    sheet: JSON.parse(joint.body) as Sheet,
+    job: job?.id,
+    joint: joint.joint,
+    part,
+    instance,
+    joints: order.jobs.flatMap((j) => j.joints),
+    entries: order.entries.map((e) => e.body),
+  });
+  if (why.length > 0) throw new AppError('START_BLOCKED', { why: why.join(' ') });
+  if (part !== PROCEDURE) return;
+  const answered = [...(payload.leftOut ?? []), ...(payload.repaired ?? [])];
+  const open = leftOutBefore(others, instance).filter((seat) => !answered.includes(seat));
+  if (open.length > 0) throw new AppError('LEFT_OUT_BEFORE', { fasteners: open.join(', ') });
 }
 
 /** One batch on its way into a run's list. */

@@ -1,6 +1,6 @@
 import type { RunBrief } from '@stennet/core/contract';
 import { seatsOf } from '@stennet/core/procedure';
-import { measuredIn } from '@stennet/core/record';
+import { boltLabel, DEVIATION_TEXT, measuredIn } from '@stennet/core/record';
 import { seatIdOf, type Next, type RunState } from '@stennet/core/run';
 
 /** Where a run stands, in a few numbers: for Today and the repair order, without replaying there. */
@@ -16,9 +16,17 @@ export function standingOf(state: RunState, due: Next): RunBrief['standing'] {
     stageName: stage?.name ?? null,
     ...putInAndOut(state),
     bags: bagsOf(state),
+    leftOut: Object.values(progress.seats).flatMap((s) => (s.leftOut ? [s.seat] : [])),
+    once: sheet.steps.flatMap((s) => (s.scope === 'job' && progress.steps[s.id]?.settled ? [s.id] : [])),
+    happened: happenedIn(state),
     measured: measuredIn(state),
     asksLead: progress.deviations.filter((d) => d.needsLead && d.decision === null).length + (due.kind === 'hold' && due.ways.length === 1 && due.ways[0] === 'statement' ? 1 : 0),
   };
+}
+
+/** What is more than a pull as asked, for the list of orders: named, never hidden behind a green mark. */
+function happenedIn({ progress: { deviations } }: RunState): string[] {
+  return [...new Set(deviations.filter((d) => d.decision !== 'refuse' || d.resolved).map((d) => (d.fastener ? `${DEVIATION_TEXT[d.kind]}: ${boltLabel(d.fastener)}` : DEVIATION_TEXT[d.kind])))].slice(0, 12);
 }
 
 /** What steps put in and none has taken out yet, and what they took out, by the sheet's names for it. */

@@ -29,10 +29,11 @@ export function statementRoutes(app: Express, deps: Deps): void {
     const body = parseBody('sayStatement', req) as Said;
     await deps.db.inShop(session.shop.id, async (client) => onlyRow((await client.query(findRun, [run])).rows, new AppError('RUN_UNKNOWN')));
     // Counted outside the transaction that may be rolled back.
-    await assertLead(deps, session, body);
+    if (body.say.kind === 'note') assertOwnNote(session, body);
+    else await assertLead(deps, session, body);
     const statement = await deps.db.inShop(session.shop.id, async (client) => {
       await hint(client, session.shop.id, `run:${run}`);
-      return keep(client, session.shop.id, run, body, deps.now());
+      return keep(client, session.shop.id, run, { ...body, role: body.say.kind === 'note' && session.role !== 'lead' ? 'technician' : 'lead' }, deps.now());
     });
     res.json({ statement });
   });
@@ -67,12 +68,18 @@ async function statementsOf(client: Client, run: string): Promise<Statement[]> {
   return (await client.query<{ body: string }>(listStatements, [run])).rows.map((r) => v.parse(StatementSchema, JSON.parse(r.body)));
 }
 
-async function keep(client: Client, shop: string, run: string, { id, lead, text, say }: Said, now: Date): Promise<Statement> {
+async function keep(client: Client, shop: string, run: string, { id, lead, role, text, say }: Said & { role: 'lead' | 'technician' }, now: Date): Promise<Statement> {
   const known = (await statementsOf(client, run)).find((s) => s.id === id);
   if (known) return known;
-  const statement = v.parse(StatementSchema, { id, person: lead, role: 'lead', at: now.toISOString(), ...(text ? { text } : {}), ...say });
+  const statement = v.parse(StatementSchema, { id, person: lead, role, at: now.toISOString(), ...(text ? { text } : {}), ...say });
   await client.query(insertStatement, [shop, id, run, lead, canonicalJson(statement), now]);
   return statement;
+}
+
+/** A note is said in one's own name, and says something. */
+function assertOwnNote(session: Session, { lead, text }: Said): void {
+  if (lead !== session.person.id) throw new AppError('WRONG_PERSON');
+  if (!text?.trim()) throw new AppError('WORD_EMPTY');
 }
 
 /** @throws AppError NOT_LEAD, PIN_NONE, PIN_WRONG, PIN_LIMITED */

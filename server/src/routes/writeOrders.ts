@@ -7,6 +7,7 @@ import findEntry from '../db/queries/findEntry.sql';
 import findOrderChange from '../db/queries/findOrderChange.sql';
 import insertEntry from '../db/queries/insertEntry.sql';
 import insertJob from '../db/queries/insertJob.sql';
+import listOwnRuns from '../db/queries/listOwnRuns.sql';
 import insertOrder from '../db/queries/insertOrder.sql';
 import lockOrderNumbers from '../db/queries/lockOrderNumbers.sql';
 import nextOrderNumber from '../db/queries/nextOrderNumber.sql';
@@ -39,6 +40,7 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
     const order = await orderIn(client, params.order);
     if (order.state === body.state) return { ok: true };
     assertMayBecome(order, body.state);
+    if (order.state === 'toCheck' && body.state === 'done') await assertCheckedByAnother(client, order.id, session.person.id);
     const { rowCount } = await client.query(updateOrderState, [order.id, body.version, body.state, session.person.id, now()]);
     if (rowCount === 0) throw await changed(client, order.id);
     return { ok: true };
@@ -99,6 +101,12 @@ async function unlessTaken<T>(number: string, work: () => Promise<T>): Promise<T
 async function changed(client: Client, order: string): Promise<AppError> {
   const row = onlyRow((await client.query<{ changed_by: string | null; changed_at: Date | null }>(findOrderChange, [order])).rows, new AppError('NOT_FOUND'));
   return new AppError('ORDER_CHANGED', { by: row.changed_by ?? 'Somebody', at: row.changed_at?.toISOString() ?? '' });
+}
+
+/** Nobody checks their own work alone: somebody else has signed each run of theirs, or sets it to checked. */
+async function assertCheckedByAnother(client: Client, order: string, person: string): Promise<void> {
+  const own = (await client.query<{ signed_by_another: boolean }>(listOwnRuns, [order, person])).rows;
+  if (own.some((r) => !r.signed_by_another)) throw new AppError('OWN_WORK');
 }
 
 function assertMayBecome(order: Awaited<ReturnType<typeof orderIn>>, to: OrderState): void {

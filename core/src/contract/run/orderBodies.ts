@@ -35,10 +35,13 @@ export const SayBody = v.strictObject({
         v.strictObject({ reuse: KeySchema }),
         v.strictObject({ wrench: UuidSchema }),
         v.strictObject({ compound: KeySchema }),
+        v.strictObject({ step: KeySchema }),
       ]),
       decision,
     }),
-    v.strictObject({ kind: v.literal('release'), hold: KeySchema, decision: v.picklist(['passed', 'failed', 'single', 'redo']) }),
+    v.strictObject({ kind: v.literal('release'), hold: KeySchema, decision: v.picklist(['passed', 'failed', 'single', 'redo']), fastener: v.optional(FastenerIdSchema) }),
+    /** Anybody's own word about the run: no lead's leave, and on the record. */
+    v.strictObject({ kind: v.literal('note') }),
     v.strictObject({ kind: v.literal('leaveOut'), fastener: FastenerIdSchema }),
   ]),
 });

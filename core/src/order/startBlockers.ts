@@ -1,0 +1,85 @@
+import { PROCEDURE, TAKE_APART, type Sheet } from '../procedure';
+import { wrongPart } from '../prepare/wrongPart';
+import type { EntryOf, OrderEntry } from './entries';
+import { jointState, type JointRuns } from './jointState';
+import { isLost } from './orderState';
+
+/** A run of a joint, with what later runs of the joint have to know of it. */
+export interface RunBefore {
+  part: string;
+  instance: string | null;
+  state: 'open' | 'paused' | 'finished';
+  standing: { leftOut?: readonly string[] | undefined; once?: readonly string[] | undefined; done: number; stage: number };
+}
+interface JointBefore extends JointRuns {
+  id: string;
+  name: string;
+  sheetId: string;
+  runs: readonly RunBefore[];
+}
+
+/** What there is to know before a run is begun. */
+export interface StartSeen {
+  sheet: Sheet;
+  job: string | undefined;
+  joint: string;
+  part: string;
+  instance: string | null;
+  joints: readonly JointBefore[];
+  entries: readonly OrderEntry[];
+}
+
+/**
+ * What stands against tightening a joint now, each with its reason: what fell and is not found, a joint that comes first, a part that
+ * is out, the wrong part, a measurement that nobody has answered, a crank that would have to turn.
+ */
+export function startBlockers(seen: StartSeen): string[] {
+  if (seen.part !== PROCEDURE) return seen.entries.flatMap((e) => (isLost(e) ? [lost(e)] : []));
+  return [...fromEntries(seen), ...jointsBefore(seen), ...crankHeld(seen)];
+}
+
+const lost = (e: EntryOf<'dropped'>): string => `${e.what} was dropped and is not found.`;
+
+function fromEntries({ entries, job, joint, sheet }: StartSeen): string[] {
+  return entries.flatMap((e): string[] => {
+    if (isLost(e)) return [lost(e)];
+    if (e.kind === 'outside' && (e.job === undefined || e.job === job) && e.state !== 'checked') {
+      return e.state === 'asked' ? [] : [e.state === 'back' ? `${e.what} is back from ${e.to} and not checked.` : `${e.what} is at ${e.to}.`];
+    }
+    if (e.kind === 'measurement' && e.joint === joint && e.verdict !== 'pass' && (e.then === undefined || e.then === 'stop')) {
+      return [e.then === 'stop' ? `${e.of}: stopped.` : `${e.of} is ${e.verdict === 'fail' ? 'out of spec' : 'too close to call'}, and no one has said what is done about it.`];
+    }
+    return e.kind === 'part' && e.joint === joint ? wrong(e, sheet) : [];
+  });
+}
+
+/** What came is not what the sheet asks for: it stays wrong until the right one is here. */
+export function isWrongPart(part: Pick<EntryOf<'part'>, 'need' | 'count' | 'seen'>, sheet: Sheet): boolean {
+  const group = sheet.groups.find((g) => `group:${g.id}` === part.need);
+  return group !== undefined && part.seen !== undefined && wrongPart(group, part.count, part.seen).length > 0;
+}
+
+const wrong = (e: EntryOf<'part'>, sheet: Sheet): string[] =>
+  e.state !== 'notNeeded' && isWrongPart(e, sheet) ? [`${e.what}: what came does not match the sheet.`] : [];
+
+function jointsBefore({ joints, sheet }: StartSeen): string[] {
+  return joints.flatMap((j) => (sheet.requires.includes(j.sheetId) && jointState(j) !== 'tight' ? [`${j.name} comes first and is not finished.`] : []));
+}
+
+/** The crank stays where it is while another one of them is half-way. */
+function crankHeld({ sheet, joints, joint, part, instance }: StartSeen): string[] {
+  const at = (i: string | null): number | undefined => (i === null ? undefined : sheet.instances?.crankDeg?.[i]);
+  const wanted = at(instance);
+  if (wanted === undefined) return [];
+  const runs = joints.find((j) => j.id === joint)?.runs ?? [];
+  const held = runs.find((r) => r.part === part && r.state !== 'finished' && r.instance !== instance && at(r.instance) !== wanted && r.standing.stage + r.standing.done > 0);
+  return held ? [`${held.instance} is half-way at another crank position. Finish it before the crank is turned.`] : [];
+}
+
+/** Seats that an earlier run of the same bank, cap or cylinder left out, by name. */
+export const leftOutBefore = (runs: readonly RunBefore[], instance: string | null): string[] => [
+  ...new Set(runs.filter((r) => r.instance === instance && (r.part === TAKE_APART || r.part === PROCEDURE)).flatMap((r) => r.standing.leftOut ?? [])),
+];
+
+/** Steps that are done once for the whole job, and were done in another run of this joint. */
+export const doneOnce = (runs: readonly RunBefore[], part: string): string[] => [...new Set(runs.filter((r) => r.part === part).flatMap((r) => r.standing.once ?? []))];
