@@ -1,6 +1,6 @@
 export { canonicalJson, firstBreak, GENESIS_HASH, sealEvent, sha256Hex, sha256OfBytes, traceName, type StoredEvent } from './hashChain';
 export { measuredIn, type MeasuredValue } from './measuredIn';
-export { seenIn, type RecordedSight } from './seenIn';
+export { SIGHT_KINDS, type RecordedSight } from './seenIn';
 export { pullsIn, runRecord, takesPart, type RecordedFastener, type RecordedPull, type RecordedWord, type RunRecord } from './runRecord';
 export { PULL_COLUMNS, pullRows, recordDocument, type RecordDocument } from './recordDocument';
 export { RecordFileSchema, type RecordFile } from './recordFile';

@@ -1,6 +1,6 @@
 import type { Sheet } from '../procedure';
 import type { Quantity } from '../quantity';
-import { lifeOf, seatIdOf, type RunEvent } from '../run';
+import { CORE_VERSION, lifeOf, seatIdOf, type RunEvent } from '../run';
 import { runRecord, type RecordedPull } from './runRecord';
 
 /** A value with its unit in UCUM code. */
@@ -29,6 +29,8 @@ export interface DocumentPull {
   wrench: string | null;
   /** Hash of what the wrench saw, where it was kept; the trace is a file of its own. */
   trace?: string;
+  /** What the fastener got: the reading with the adapter taken off, or the turn of this stage off a stripe. */
+  onBolt: DocumentValue | null;
   person: string;
   at: string;
   undone: boolean;
@@ -37,6 +39,8 @@ export interface DocumentPull {
 
 /** A record in plain fields, names instead of ids, units in UCUM: what other programs read. docs/schema has its JSON Schema. */
 export interface RecordDocument {
+  /** Of the program that made it: another one may tell the same events in other fields. */
+  core: string;
   complete: boolean;
   startedAt: string | null;
   finishedAt: string | null;
@@ -47,6 +51,7 @@ export interface RecordDocument {
   pulls: DocumentPull[];
   deviations: { kind: string; fastener: string | null; stage: string; person: string; decision: string | null }[];
   said: { decision: string; about: string; name: string; text: string; person: string; at: string }[];
+  done: { kind: string; what: string; result: string; fasteners: string[]; values: { row: string | null; value: DocumentValue }[]; note: string; person: string; at: string }[];
   toldApart: { question: string; answer: string; person: string }[];
   pulled: number;
 }
@@ -58,6 +63,7 @@ export function recordDocument(sheet: Sheet, events: Iterable<RunEvent>, people:
   const pulls = record.fasteners.flatMap((f) => f.pulls);
   const order = new Map(record.order.map((id, i) => [id, i]));
   return {
+    core: CORE_VERSION,
     complete: record.complete,
     startedAt: record.started?.at ?? null,
     finishedAt: record.finishedAt,
@@ -81,6 +87,16 @@ export function recordDocument(sheet: Sheet, events: Iterable<RunEvent>, people:
     pulls: [...pulls].sort((a, b) => (order.get(a.event) ?? 0) - (order.get(b.event) ?? 0) || a.fastener.localeCompare(b.fastener)).map((p) => pullOf(p, name)),
     deviations: record.deviations.map((d) => ({ kind: d.kind, fastener: d.fastener ?? null, stage: d.stage, person: name(d.person), decision: d.decision ?? null })),
     said: record.said.map(({ decision, about, name: of, text, person, at }) => ({ decision, about, name: of, text, person: name(person), at })),
+    done: record.done.map((s) => ({
+      kind: s.kind,
+      what: s.what,
+      result: s.failure ?? s.result,
+      fasteners: [...s.fasteners],
+      values: s.values.map(({ row, value }) => ({ row, value: valueOf(value) })),
+      note: s.note,
+      person: name(s.person),
+      at: s.deviceTime,
+    })),
     toldApart: record.told.map(({ question, answer, person }) => ({ question, answer, person: name(person) })),
     pulled: record.pullCount,
   };
@@ -99,6 +115,7 @@ const pullOf = (p: RecordedPull, name: (id: string) => string): DocumentPull => 
   reading: p.reading ? valueOf(p.reading) : null,
   verdict: p.verdict,
   wrench: p.wrench,
+  onBolt: p.onBolt ? valueOf(p.onBolt) : null,
   ...(p.trace ? { trace: p.trace } : {}),
   person: name(p.person),
   at: p.deviceTime,
@@ -108,15 +125,23 @@ const pullOf = (p: RecordedPull, name: (id: string) => string): DocumentPull => 
 
 export const PULL_COLUMNS = [
   'order', 'vehicle', 'joint', 'sheet', 'revision', 'fastener', 'life', 'stage', 'pass', 'target', 'target unit', 'method', 'outcome',
-  'reading', 'reading unit', 'verdict', 'wrench', 'person', 'at (UTC)', 'undone', 'corrected',
+  'reading', 'reading unit', 'on the bolt', 'on the bolt unit', 'verdict', 'wrench', 'person', 'at (UTC)', 'undone', 'corrected',
+  'entry', 'what', 'result', 'note',
 ] as const; // prettier-ignore
 
 /**
- * One row for each pull, in the order they were made; a click has no reading. A spreadsheet must find nothing in it to make something
+ * One row for each pull, then one for each other entry, both in the order they were made; a click has no reading. A spreadsheet must find nothing in it to make something
  * else of: a fastener is its place and its life in columns of their own (`1/1` would become a day), a number of an order has letters.
  */
-export function pullRows(doc: RecordDocument, head: { order: string; vehicle: string; joint: string }): (string | number)[][] {
-  return doc.pulls.map((p) => [
+export function pullRows(doc: RecordDocument, head: Head): (string | number)[][] {
+  return [...doc.pulls.map((p) => pullRow(doc, head, p)), ...doc.done.map((d) => doneRow(doc, head, d))];
+}
+
+type Head = { order: string; vehicle: string; joint: string };
+const timeCell = (at: string): string => at.replace('T', ' ').slice(0, 19);
+
+function pullRow(doc: RecordDocument, head: Head, p: DocumentPull): (string | number)[] {
+  return [
     `RO ${head.order}`,
     head.vehicle,
     head.joint,
@@ -132,11 +157,25 @@ export function pullRows(doc: RecordDocument, head: { order: string; vehicle: st
     p.outcome,
     p.reading?.value ?? '',
     p.reading?.unit ?? '',
+    p.onBolt?.value ?? '',
+    p.onBolt?.unit ?? '',
     p.verdict,
     p.wrench ?? '',
     p.person,
-    p.at.replace('T', ' ').slice(0, 19),
+    timeCell(p.at),
     p.undone ? 'yes' : 'no',
     p.corrected ? 'yes' : 'no',
-  ]);
+    'pull',
+    '',
+    '',
+    '',
+  ];
+}
+
+/** Everything but the pulls: its own columns at the end, those of a pull left empty. */
+function doneRow(doc: RecordDocument, head: Head, d: RecordDocument['done'][number]): (string | number)[] {
+  const values = d.values.map(({ row, value }) => `${row ? `${row}: ` : ''}${value.value} ${value.unit}`);
+  const before = [`RO ${head.order}`, head.vehicle, head.joint, doc.sheet.title, doc.sheet.revision, d.fasteners.map(seatIdOf).join(' ')];
+  const empty = Array.from({ length: PULL_COLUMNS.indexOf('person') - before.length }, () => '');
+  return [...before, ...empty, d.person, timeCell(d.at), '', '', d.kind, d.what, [d.result, ...values].filter(Boolean).join('; '), d.note];
 }

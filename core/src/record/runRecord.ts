@@ -1,7 +1,7 @@
 import { seatsOf, stageIndex, type Sheet, type Stage } from '../procedure';
 import type { Quantity } from '../quantity';
-import { seenIn, type RecordedSight } from './seenIn';
-import { evolve, initialState, judgePull, seatIdOf, taskOf, toolFor, type Deviation, type EventOf, type RunEvent, type RunState, type Verdict } from '../run';
+import { doneIn, isNotable, toolName, type RecordedSight } from './seenIn';
+import { evolve, initialState, judgePull, progressBefore, readingOn, seatIdOf, taskOf, toolFor, type Deviation, type EventOf, type RunEvent, type RunState, type Verdict } from '../run';
 
 /** One pull as the record shows it: what was aimed at, what was said, by whom, when. */
 export interface RecordedPull {
@@ -15,8 +15,11 @@ export interface RecordedPull {
   outcome: EventOf<'pulled'>['payload']['outcome'];
   reading: Quantity | null;
   verdict: Verdict;
+  /** With its adapter, where one is on. */
   wrench: string | null;
   wrenchId: string | null;
+  /** What the fastener got of it: with an adapter another torque than the scale said, off a stripe the turn of this stage. */
+  onBolt: Quantity | null;
   /** What the wrench saw of it, by the hash of that trace. */
   trace: string | null;
   person: string;
@@ -38,6 +41,8 @@ export interface RecordedWord {
   id: string;
   person: string;
   at: string;
+  /** The confirmation that a decision is about. */
+  of: string | null;
   decision: 'allow' | 'refuse' | 'passed' | 'failed' | 'single' | 'redo' | 'leaveOut' | 'note';
   about: 'run' | 'deviation' | 'reuse' | 'wrench' | 'compound' | 'step' | 'hold' | 'fastener';
   name: string;
@@ -60,6 +65,8 @@ export interface RunRecord {
   said: RecordedWord[];
   /** Seen, measured, tried, gone wrong, kept where. */
   seen: RecordedSight[];
+  /** Everything else that was confirmed, the notable with it. */
+  done: RecordedSight[];
   pullCount: number;
   /** Passes that a settling stage took, by stage id. */
   passes: Record<string, number>;
@@ -78,11 +85,12 @@ export function runRecord(sheet: Sheet, list: Iterable<RunEvent>): RunRecord {
     if (event.type === 'pulled') pulls.push(recorded(state, event));
     if (event.type === 'passConfirmed') pulls.push(...together(state, event));
     if (event.type === 'undone') markUndone(pulls, event.payload.event);
-    if (event.type === 'corrected') markCorrected(pulls, event);
+    if (event.type === 'corrected') markCorrected(state, pulls, event);
     state = evolve(state, event);
   }
   const first = events[0];
   const counted = pulls.filter((p) => !p.undone);
+  const done = doneIn(state);
   return {
     sheet: state.sheet,
     complete: state.status === 'finished',
@@ -95,7 +103,8 @@ export function runRecord(sheet: Sheet, list: Iterable<RunEvent>): RunRecord {
     order: pulls.map((p) => p.event),
     deviations: state.progress.deviations,
     said: saidIn(state),
-    seen: seenIn(state),
+    seen: done.filter(isNotable),
+    done,
     pullCount: counted.length,
     passes: passesOf(counted),
   };
@@ -112,7 +121,8 @@ function recorded(state: RunState, event: EventOf<'pulled'>): RecordedPull {
     target: taskOf(state.sheet, state.progress, stageIndex(state.sheet, payload.stage), seat?.parts ?? 0).target,
     method: payload.method,
     outcome: payload.outcome,
-    reading: payload.reading ?? null,
+    reading: payload.reading ?? (payload.stripeDeg === undefined ? null : { value: payload.stripeDeg, unit: 'deg' }),
+    onBolt: readingOn(state.sheet, state.progress, payload) ?? null,
     verdict: judgePull(state.sheet, state.progress, payload).verdict,
     wrench: payload.wrench ? (wrenchNames(state).get(payload.wrench) ?? null) : null,
     wrenchId: payload.wrench ?? null,
@@ -141,7 +151,7 @@ function together(state: RunState, event: EventOf<'passConfirmed'>): RecordedPul
 }
 
 function wrenchNames(state: RunState): Map<string, string> {
-  return new Map(Object.values(state.progress.tools).flatMap((t) => (t.wrench ? [[t.wrench.id, t.wrench.name] as const] : [])));
+  return new Map(Object.values(state.progress.tools).flatMap((t) => (t.wrench ? [[t.wrench.id, toolName(t)] as const] : [])));
 }
 
 function saidIn(state: RunState): RecordedWord[] {
@@ -152,7 +162,7 @@ function saidIn(state: RunState): RecordedWord[] {
   return state.effective.toArray().flatMap(({ event }): RecordedWord[] => {
     if (event.type !== 'used') return [];
     const { statement: s } = event.payload;
-    const head = { id: s.id, person: s.person, at: s.at, text: s.text ?? '' };
+    const head = { id: s.id, person: s.person, at: s.at, text: s.text ?? '', of: null };
     if (s.kind === 'release') return [{ ...head, decision: s.decision, about: 'hold', name: stage(s.hold) }];
     if (s.kind === 'leaveOut') return [{ ...head, decision: 'leaveOut', about: 'fastener', name: s.fastener }];
     if (s.kind === 'note') return [{ ...head, decision: 'note', about: 'run', name: '' }];
@@ -163,7 +173,7 @@ function saidIn(state: RunState): RecordedWord[] {
     if ('compound' in about) return [{ ...head, decision, about: 'compound', name: group(about.compound) }];
     if ('step' in about) return [{ ...head, decision, about: 'step', name: state.sheet.steps.find((x) => x.id === about.step)?.text ?? about.step }];
     const deviation = state.progress.deviations.find((d) => d.event === about.deviation);
-    return [{ ...head, decision, about: 'deviation', name: deviation ? [deviation.fastener ?? '', stage(deviation.stage)].filter(Boolean).join(', ') : '' }];
+    return [{ ...head, of: about.deviation, decision, about: 'deviation', name: deviation ? [deviation.fastener ?? '', stage(deviation.stage)].filter(Boolean).join(', ') : '' }];
   });
 }
 
@@ -171,12 +181,20 @@ function markUndone(pulls: RecordedPull[], id: string): void {
   for (const [at, pull] of pulls.entries()) if (pull.event === id) pulls[at] = { ...pull, undone: true };
 }
 
-function markCorrected(pulls: RecordedPull[], { payload }: EventOf<'corrected'>): void {
+/** Judged anew by core, whatever verdict came with it. */
+function markCorrected(state: RunState, pulls: RecordedPull[], { payload }: EventOf<'corrected'>): void {
   const at = pulls.findIndex((p) => p.event === payload.event);
   const pull = pulls[at];
   if (!pull) return;
-  if (payload.outcome === 'notTurned') pulls[at] = { ...pull, undone: true };
-  else pulls[at] = { ...pull, outcome: payload.outcome, reading: payload.reading ?? null, verdict: payload.verdict, fastener: payload.fastener ?? pull.fastener, corrected: true };
+  if (payload.outcome === 'notTurned') {
+    pulls[at] = { ...pull, undone: true };
+    return;
+  }
+  const { outcome, reading = null, fastener = pull.fastener } = payload;
+  const { stage, pass, method } = pull;
+  const said = { fastener, stage, pass, outcome, method, ...(reading ? { reading } : {}) };
+  const before = progressBefore(state, payload.event);
+  pulls[at] = { ...pull, outcome, reading, onBolt: readingOn(state.sheet, before, said) ?? null, verdict: judgePull(state.sheet, before, said).verdict, fastener, corrected: true };
 }
 
 function fastenersOf(state: RunState, pulls: readonly RecordedPull[]): RecordedFastener[] {

@@ -9,7 +9,7 @@ const record = (values: readonly (number | null)[], unit = 'N.m') =>
       fastener: `${i + 1}/1`,
       seat: `${i + 1}`,
       replaced: false,
-      pulls: [{ stage: 'final', undone: false, reading: value === null ? null : { value, unit } }],
+      pulls: [{ stage: 'final', undone: false, onBolt: value === null ? null : { value, unit } }],
     })),
   }) as unknown as RunRecord;
 

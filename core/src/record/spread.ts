@@ -24,7 +24,7 @@ export function spreadsOf(record: RunRecord): Spread[] {
   return record.stages.flatMap((stage) => {
     const read = record.fasteners.flatMap((f) => {
       const last = pullsIn(f, stage).at(-1);
-      return f.replaced || !last?.reading ? [] : [{ bolt: boltLabel(f.fastener), reading: last.reading }];
+      return f.replaced || !last?.onBolt ? [] : [{ bolt: boltLabel(f.fastener), reading: last.onBolt }];
     });
     const unit = read[0]?.reading.unit;
     if (!unit || read.length < LEAST) return [];

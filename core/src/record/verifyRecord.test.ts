@@ -216,13 +216,13 @@ describe('what a record tells', () => {
 
   test('a table has as many cells in each row as there are columns', () => {
     const rows = pullRows(recordDocument(headSheet, own, {}), { order: '1', vehicle: 'v', joint: 'j' });
-    expect(rows).toHaveLength(record.order.length);
+    expect(rows).toHaveLength(record.order.length + record.done.length);
     for (const row of rows) expect(row).toHaveLength(PULL_COLUMNS.length);
   });
 
   test('how readings of a wrench lay against what was aimed at; what was taken back does not count, unlike units are brought together', () => {
     const pull = (value: number, unit: string, undone = false) =>
-      ({ wrenchId: 'w', deviceTime: `2026-11-24T08:00:0${value % 10}.000Z`, undone, target: { value: 20, unit: 'N.m' }, reading: { value, unit } }) as never;
+      ({ wrenchId: 'w', deviceTime: `2026-11-24T08:00:0${value % 10}.000Z`, undone, target: { value: 20, unit: 'N.m' }, onBolt: { value, unit } }) as never;
     expect(wrenchUses([pull(22, 'N.m'), pull(18, 'N.m'), pull(99, 'N.m', true)])).toMatchObject([{ wrench: 'w', pulls: 2, readings: 2, ratio: 1 }]);
     expect(wrenchUses([pull(177.0149, '[in_i].[lbf_av]')])[0]?.ratio).toBeCloseTo(1, 4);
   });

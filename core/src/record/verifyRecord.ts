@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import type { Sheet } from '../procedure';
-import { admit, evolve, initialState, type RunEvent, type RunState } from '../run';
+import { admit, CORE_VERSION, evolve, initialState, type RunEvent, type RunState } from '../run';
 import { RunEventSchema } from '../run/events';
 import { canonicalJson, firstBreak, GENESIS_HASH, sha256Hex, type StoredEvent } from './hashChain';
 import { recordDocument } from './recordDocument';
@@ -44,6 +44,7 @@ function verifyEvents({ sheet, hash, run }: { sheet: Sheet; hash: string; run: s
   // Whichever comes first: the seal tells where rewriting began, also where every hash was made to fit again.
   if (broken && (unsealed < 0 || broken.position <= unsealed + 1)) return { where: 'event', ...broken };
   if (unsealed >= 0) return { where: 'event', position: unsealed + 1, why: 'seal' };
+  let isOurs = false;
   let state: RunState | null = null;
   for (const [index, row] of chain.entries()) {
     const parsed = v.safeParse(RunEventSchema, (JSON.parse(row.body) as StoredEvent).event);
@@ -52,8 +53,10 @@ function verifyEvents({ sheet, hash, run }: { sheet: Sheet; hash: string; run: s
     if (event.run !== run) return { where: 'event', position: index + 1, why: 'order' };
     state ??= initialState(sheet, event.type === 'started' ? event.payload.part : undefined);
     if (event.type === 'started' && event.payload.sheetHash !== hash) return { where: 'sheet', why: 'hash' };
+    // Entries that another version let in are not measured by the rules of this one: their seals hold all the same.
+    if (event.type === 'started') isOurs = event.payload.core === CORE_VERSION;
     try {
-      admit(state, event);
+      if (isOurs) admit(state, event);
     } catch {
       return { where: 'event', position: index + 1, why: 'order' };
     }
@@ -100,7 +103,9 @@ export function orderFault(words: readonly SignedWord[], now: SignedFor): Fault 
 export function verifyRecordFile(file: RecordFile, fits: FitsKey): Fault | null {
   const fault = verifyRun({ sheet: file.sheet, hash: file.sheetHash, run: file.run.id }, file.chain, file.signatures, fits);
   if (fault) return fault;
-  if (canonicalJson(recordDocument(file.sheet, eventsIn(file.chain), file.people)) !== canonicalJson(file.record)) return { where: 'record', why: 'differs' };
+  // Another version may tell the same events in other fields; the seal over the whole file holds all the same.
+  const isOurs = file.record.core === CORE_VERSION;
+  if (isOurs && canonicalJson(recordDocument(file.sheet, eventsIn(file.chain), file.people)) !== canonicalJson(file.record)) return { where: 'record', why: 'differs' };
   const words = file.signatures.flatMap((row) => wordIn(row) ?? []);
   return orderFault(words, fileIsFor(file)) ?? (fits(recordFileHash(file), file.seal) ? null : { where: 'file', why: 'seal' });
 }

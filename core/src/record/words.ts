@@ -27,7 +27,7 @@ export const DEVIATION_TEXT: Record<Deviation['kind'], string> = {
   holdFailed: 'a hold point was not as it should be; gone back',
   notCovered: 'continued without a pull on record',
 };
-export const DECIDED_TEXT = { allow: 'allowed by the lead', refuse: 'refused by the lead' } as const;
+export const DECIDED_TEXT = { allow: 'approved by', refuse: 'refused by' } as const;
 
 export const METHOD_TEXT: Record<Method, string> = {
   click: 'click wrench',
@@ -105,7 +105,7 @@ export function cellText(record: RunRecord, fastener: RecordedFastener, stage: S
 }
 
 function torqueText(last: RecordedPull, format: Pick<Formatter, 'quantity'>): string {
-  const read = last.reading ? format.quantity(last.reading).text : CELL_TEXT[last.outcome];
+  const read = last.onBolt ? format.quantity(last.onBolt).text : CELL_TEXT[last.outcome];
   return last.pass > 1 ? `${read}, ${last.pass} rounds` : read;
 }
 
@@ -113,12 +113,45 @@ function angleText(pulls: readonly RecordedPull[], last: RecordedPull, targetDeg
   if (last.outcome === 'stoppedShort' && !last.reading) return CELL_TEXT.stoppedShort;
   const measured = pulls.filter((p) => p.reading);
   if (measured.length < pulls.length) return format.angle(targetDeg);
-  return format.angle(last.method === 'stripe' ? (last.reading?.value ?? 0) : pulls.reduce((sum, p) => sum + (p.reading?.value ?? 0), 0));
+  return format.angle(last.method === 'stripe' ? (last.onBolt?.value ?? 0) : pulls.reduce((sum, p) => sum + (p.reading?.value ?? 0), 0));
 }
+
+/** The other kinds of entries in one line: the word before, and what it is about. */
+const SIGHT_TITLE: Partial<Record<RecordedSight['kind'], string>> = {
+  hold: 'Hold point',
+  round: 'Drawn on',
+  waited: 'Waited',
+  replaced: 'Replaced',
+  chosen: 'Chosen from the range',
+  tool: 'Tool',
+  striped: 'Stripes painted',
+  looked: 'Neighbors checked',
+  slackened: 'Slackened',
+  startedOver: 'Slackened and started over',
+  overran: 'Open time overrun',
+  added: 'Added',
+  setAside: 'Set aside',
+  tookOver: 'Taken over by',
+};
+const FITTED_TEXT: Record<string, string> = { new: 'New', ownHole: 'Back in its own hole', other: 'Used, from another place' };
+const ADDED_TEXT: Record<string, string> = { torque: 'torque beside the sheet', angle: 'angle beside the sheet', loosen: 'eased beside the sheet' };
+const DECISION_TEXT: Record<string, string> = {
+  passed: 'as it should be',
+  failed: 'not as it should be',
+  pendingLead: 'continued, waits for the lead',
+  reallyDone: 'really done',
+  redone: 'redone since',
+  notDone: 'not done',
+  turnOn: 'turned on to the target',
+};
 
 /** What was seen, measured, tried or kept, in one line. */
 export function sightTitle(s: RecordedSight): string {
   const bolts = s.fasteners.map(boltLabel).join(', ');
+  if (s.kind === 'fitted') return `Fitted: ${bolts}`;
+  if (s.kind === 'added') return `Added: ${ADDED_TEXT[s.what] ?? s.what}, ${bolts}`;
+  const title = SIGHT_TITLE[s.kind];
+  if (title) return [title, s.what || bolts].filter(Boolean).join(': ');
   if (s.kind === 'bagged') return `${s.what}: ${bolts}`;
   if (s.kind === 'tried') return `${bolts ? `Bolt ${bolts}, tried: ` : 'Tried: '}${s.what}`;
   if (s.kind === 'failed') return `${s.failure ? FAILURE_TEXT[s.failure] : ''}: ${bolts ? `bolt ${bolts}` : s.what}`;
@@ -127,13 +160,23 @@ export function sightTitle(s: RecordedSight): string {
 
 export function sightResult(s: RecordedSight, format: Pick<Formatter, 'quantity'>): string {
   const values = s.values.map(({ row, value }) => `${row ? `${row}: ` : ''}${format.quantity(value).text}`).join('; ');
-  return [s.kind === 'tried' ? (ATTEMPT_TEXT[s.result] ?? s.result) : s.result, values].filter(Boolean).join(' · ');
+  return [resultText(s), values].filter(Boolean).join(' · ');
+}
+
+function resultText({ kind, what, result }: RecordedSight): string {
+  if (kind === 'fitted') return FITTED_TEXT[what] ?? what;
+  if (kind === 'tried') return ATTEMPT_TEXT[result] ?? result;
+  if (kind === 'hold') return DECISION_TEXT[result] ?? result;
+  if (kind === 'replaced') return result.replace(/^(new|ownHole|other)/, (c) => FITTED_TEXT[c] ?? c);
+  if (kind === 'tool') return METHOD_TEXT[result as Method] ?? result;
+  return kind === 'round' ? `round ${result}` : result;
 }
 
 /** A deviation in one line. @param people names by id */
 export function deviationText(record: RunRecord, d: RunRecord['deviations'][number], people: Readonly<Record<string, string>>): string {
   const stage = record.sheet.stages.find((s) => s.id === d.stage)?.name ?? '';
-  const decided = d.decision ? DECIDED_TEXT[d.decision] : d.needsLead ? 'the lead has not decided yet' : '';
+  const by = record.said.findLast((s) => s.of === d.event)?.person;
+  const decided = d.decision ? `${DECIDED_TEXT[d.decision]} ${(by && people[by]) ?? 'the lead'}` : d.needsLead ? 'waits for the lead' : '';
   return [d.fastener ? `Bolt ${boltLabel(d.fastener)}` : '', stage, DEVIATION_TEXT[d.kind], people[d.person] ?? '', decided].filter(Boolean).join(' · ');
 }
 

@@ -14,16 +14,17 @@ export interface WrenchUse {
 
 /**
  * Uses of each wrench in a run, by its id. What was taken back does not count.
+ * What the bolt got is compared: with an adapter on, the scale says another torque.
  * @param pulls in any order; a target and a reading of unlike units are not compared
  */
-export function wrenchUses(pulls: readonly Pick<RecordedPull, 'wrenchId' | 'deviceTime' | 'undone' | 'reading' | 'target'>[]): WrenchUse[] {
+export function wrenchUses(pulls: readonly Pick<RecordedPull, 'wrenchId' | 'deviceTime' | 'undone' | 'reading' | 'onBolt' | 'target'>[]): WrenchUse[] {
   const uses = new Map<string, { times: string[]; ratios: number[] }>();
-  for (const { wrenchId: wrench, deviceTime, undone, reading, target } of pulls) {
+  for (const { wrenchId: wrench, deviceTime, undone, onBolt, target } of pulls) {
     if (wrench === null || undone) continue;
     const use = uses.get(wrench) ?? { times: [], ratios: [] };
     uses.set(wrench, use);
     use.times.push(deviceTime);
-    const ratio = ratioOf(reading, target);
+    const ratio = ratioOf(onBolt, target);
     if (ratio !== null) use.ratios.push(ratio);
   }
   return [...uses].map(([wrench, { times, ratios }]) => {

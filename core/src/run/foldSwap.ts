@@ -4,7 +4,7 @@ import { noted, resolved } from './deviation';
 import type { EventOf } from './events';
 import { goBack } from './goBack';
 import { holdBut } from './hold';
-import { fastenerId, hasAngles, keptByPosition, lifeOf, LOOSE, neighboursOf, seatOf } from './seats';
+import { fastenerId, hasAngles, isOneTimeUse, keptByPosition, lifeOf, LOOSE, neighboursOf, seatOf } from './seats';
 import type { Progress, SeatProgress } from './state';
 
 /** A new fastener in a seat: as the sheet's own swap, or in place of one that is no longer good. */
@@ -25,7 +25,8 @@ export function foldSwap(sheet: Sheet, p: Progress, event: EventOf<'swapped'>): 
     const behind = sheet.stages.slice(0, p.stage).flatMap((s) => (old.done[s.id] ? [[s.id, true as const] as const] : []));
     return advance(sheet, { ...withSeat(p, { ...fresh, done: Object.fromEntries(behind) }), inPass: { ...p.inPass, [old.seat]: { moved: false } } }, event.deviceTime);
   }
-  const named = resolved(noted(p, event, 'replaced', { fastener: event.payload.fastener, stage: stage?.id ?? '' }), (d) => d.fastener === event.payload.fastener);
+  const told = isPlanned(sheet, p, old) ? p : noted(p, event, 'replaced', { fastener: event.payload.fastener, stage: stage?.id ?? '' });
+  const named = resolved(told, (d) => d.fastener === event.payload.fastener);
   const alone: Progress = {
     ...withSeat(lockedAgain(sheet, named), { ...fresh, done: keptByPosition(sheet, old) }),
     inPass: without(p.inPass, old.seat),
@@ -34,6 +35,13 @@ export function foldSwap(sheet: Sheet, p: Progress, event: EventOf<'swapped'>): 
     ladder: without(p.ladder, old.seat),
   };
   return joining(sheet, alone, fresh, event.deviceTime, hasAngles(sheet, p) && !(stage && isOwedByPosition(stage)));
+}
+
+/** The new one that the sheet asks for once a trial on the old one is over: nothing went wrong. */
+function isPlanned(sheet: Sheet, p: Progress, old: SeatProgress): boolean {
+  if (old.failed || p.hold || !isOneTimeUse(sheet, old.seat)) return false;
+  const done = sheet.stages.filter((s) => old.done[s.id]);
+  return done.some((s) => s.trial) && done.every(isOwedByPosition);
 }
 
 /** What kept the joint from turning and is out already has to go in again, for the one that joins late. */

@@ -27,7 +27,7 @@ export { isRung, rungText, rungsOf, type Rung } from './ladder';
 export { judgedFor } from './foldStep';
 export { clocks, type RunningClock } from './clocks';
 export { methodsFor, settingOf, toolFor } from './tools';
-export { targetOf, taskOf, isTorque, type Task } from './task';
+export { targetOf, taskNamed, taskOf, isTorque, type Task } from './task';
 export { fastenerId, hasTurned, lifeOf, neighboursOf, openTogether, owedStage, seatIdOf, stripeBefore } from './seats';
 export { uncovered, type Uncovered } from './coverage';
 export { type TooMuch } from './tooMuch';

@@ -1,2 +1,2 @@
 /** Stored with every verdict, so that a later recomputation can stand beside what was shown at the time. */
-export const CORE_VERSION = '0.1.0';
+export const CORE_VERSION = '0.2.0';
