@@ -1,3 +1,4 @@
+import { say } from './statements';
 import { useEffect, useSyncExternalStore } from 'react';
 import { AppError } from '@stennet/core/errors';
 import { admit, clocks, evolve, replay, type EventOf, type EventType, type PayloadOf, type RunEvent, type RunState } from '@stennet/core/run';
@@ -10,7 +11,7 @@ import { database, type KeptRun } from './database';
 import { isLive, onHint } from './stream';
 import { onLeaving } from './leaving';
 import { onCleared } from './stored';
-import { keepBack, keepEvent, keepServerRun, readRun, waitingOf, type LocalRun } from './outbox/outbox';
+import { dropRefused, keepBack, keepEvent, keepServerRun, readRun, waitingOf, type LocalRun } from './outbox/outbox';
 import { noteConfirmed, onRunSent } from './outbox/sender';
 
 /** One run as this device knows it. */
@@ -108,6 +109,17 @@ class RunStore {
     await this.refresh();
   }
 
+  /**
+   * Entries that the server refused are dismissed by their author: what they were and why stands as a note on the record first.
+   * @throws AppError OFFLINE, or what the server said to the note
+   */
+  async dismissRefused(person: string, text: string): Promise<void> {
+    await say(this.run, { id: newId(), lead: person, pin: null, say: { kind: 'note' }, text });
+    await dropRefused(this.run, person);
+    noteConfirmed();
+    await this.load();
+  }
+
   /** A refusal mostly means that another device writes now: what the server has is shown then. */
   private async afterSending(): Promise<void> {
     const waiting = await waitingOf(this.run);
@@ -165,7 +177,7 @@ function storeOf(run: string): RunStore {
 export type Confirm = <T extends EventType>(type: T, payload: PayloadOf<T>) => Promise<void>;
 
 /** A run and the way to confirm something in it, as this person. */
-export function useRun(run: string, person: string): { loaded: Loaded; confirm: Confirm; reload: () => void; takeOver: () => Promise<void> } {
+export function useRun(run: string, person: string): { loaded: Loaded; confirm: Confirm; reload: () => void; takeOver: () => Promise<void>; dismissRefused: (text: string) => Promise<void> } {
   const store = storeOf(run);
   const loaded = useSyncExternalStore(store.subscribe, store.get);
   useEffect(() => {
@@ -179,7 +191,7 @@ export function useRun(run: string, person: string): { loaded: Loaded; confirm: 
     }, WATCH_MS);
     return () => clearInterval(timer);
   }, [store, isWatched]);
-  return { loaded, confirm: (type, payload) => store.confirm(type, payload, person), reload: () => void store.load(), takeOver: () => store.takeOver(person, deviceName()) };
+  return { loaded, confirm: (type, payload) => store.confirm(type, payload, person), reload: () => void store.load(), takeOver: () => store.takeOver(person, deviceName()), dismissRefused: (text) => store.dismissRefused(person, text) };
 }
 
 /** Starting needs the server: it alone knows that no other device has begun on this joint. */

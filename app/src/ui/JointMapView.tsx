@@ -9,6 +9,8 @@ interface Props {
   sheet: Sheet;
   marks: Readonly<Record<string, SeatMark>>;
   numbers: Readonly<Record<string, string>>;
+  /** The place in the order, a second and smaller mark. */
+  ordinals?: Readonly<Record<string, string>>;
   label: string;
   words?: boolean;
   view?: MapView;
@@ -18,15 +20,16 @@ interface Props {
   onSeat?: (seat: string) => void;
 }
 
+const NO_ORDINALS = {};
 /** So far from a fastener a tap still means it, in pixels. */
 const REACH = 44;
 
 /** The joint as it lies before the technician; fills the box it is put in. */
-export function JointMapView({ sheet, marks, numbers, label, words = true, view = AS_DRAWN, zoom = 1, onSeat }: Props) {
+export function JointMapView({ sheet, marks, numbers, ordinals = NO_ORDINALS, label, words = true, view = AS_DRAWN, zoom = 1, onSeat }: Props) {
   const [size, setSize] = useState({ width: 0, height: 0 });
   const places = mapPlaces(sheet, view);
   const next = places.find((p) => marks[p.seat]?.next) ?? null;
-  const drawing = zoomedTo(jointMap(sheet, marks, { words, numbers, view }), zoom, next);
+  const drawing = zoomedTo(jointMap(sheet, marks, { words, numbers, ordinals, view }), zoom, next);
   const map = <DrawingView drawing={drawing} label={label} width="100%" height="100%" />;
   if (!onSeat) return map;
   const tapped = (event: GestureResponderEvent): void => {

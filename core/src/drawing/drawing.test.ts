@@ -84,8 +84,10 @@ describe('ribbon and dial', () => {
   });
 
   test('says an angle in flats of a hexagon', () => {
-    expect(flatsOf(75)).toEqual({ whole: 1, quarters: 1 });
-    expect(flatsOf(180)).toEqual({ whole: 3, quarters: 0 });
+    expect(flatsOf(75)).toEqual({ whole: 1, quarters: 1, off: 0 });
+    // Fifty degrees are no three quarters of a flat: the five that are left over are said.
+    expect(flatsOf(50)).toEqual({ whole: 0, quarters: 3, off: 5 });
+    expect(flatsOf(180)).toEqual({ whole: 3, quarters: 0, off: 0 });
     expect(inside(turnDial(75, 30, 'hex'))).toBe(true);
   });
 });

@@ -22,8 +22,10 @@ export interface SeatMark {
 export interface JointMapOptions {
   /** Thumbnails carry no words. */
   words: boolean;
-  /** What stands beside each seat: its number in the order, nothing beside one that is not in it. Empty: the permanent labels. */
+  /** What a seat is called on this map, nothing for one that is not named. Empty: the permanent labels. */
   numbers: Readonly<Record<string, string>>;
+  /** Its place in the order, as a second and smaller mark; left out where it says the same as the name. */
+  ordinals?: Readonly<Record<string, string>>;
   /** How the technician stands to the part. */
   view?: MapView;
 }
@@ -102,7 +104,9 @@ export function jointMap(whole: Sheet, marks: Readonly<Record<string, SeatMark>>
       const signs = seatShapes(at, r, mark, groupOf(sheet, seat).head);
       const above = position.yMm > (box.low + box.high) / 2;
       const said = Object.keys(options.numbers).length === 0 ? seat.id : options.numbers[seat.id];
-      return options.words && said !== undefined ? [...signs, number(at, r, mark.next, said, above)] : signs;
+      const ordinal = options.ordinals?.[seat.id];
+      const second = ordinal && Number.parseInt(ordinal, 10) !== Number(said) ? [place(at, r, ordinal, above)] : [];
+      return options.words && said !== undefined ? [...signs, number(at, r, mark.next, said, above), ...second] : signs;
     }),
     ...(options.words ? landmarks(sheet, box, r) : []),
   ];
@@ -157,6 +161,12 @@ function number(at: Point, r: number, isNext: boolean, text: string, above: bool
   const size = isNext ? r * 1.45 : r * 1.15;
   const y = above ? at.y - r * 2.1 : at.y + r * 2.1 + size * 0.72;
   return label({ x: at.x, y }, size, text, isNext ? 'brand' : 'ink', { bold: isNext, mono: true });
+}
+
+/** Opposite the name, so that the two are never read as one. */
+function place(at: Point, r: number, text: string, above: boolean): Shape {
+  const size = r * 0.72;
+  return label({ x: at.x, y: above ? at.y + r * 1.85 + size * 0.72 : at.y - r * 1.85 }, size, text, 'quiet', {});
 }
 
 /** The part on the casting stays, the part on the head turns with the fastener. */

@@ -30,8 +30,23 @@ export function turnDial(angleDeg: number, startDeg: number, head: Head): Drawin
   };
 }
 
-/** An angle in flats of a hexagon: what a hand counts. */
-export function flatsOf(angleDeg: number): { whole: number; quarters: number } {
+/**
+ * An angle in flats of a hexagon, to the nearest quarter: what a hand counts.
+ * @returns `off`: how much the angle is more (positive) or less than that, in degrees; nobody rounds it in silence
+ */
+export function flatsOf(angleDeg: number): { whole: number; quarters: number; off: number } {
   const quarters = Math.round(angleDeg / 15);
-  return { whole: Math.floor(quarters / 4), quarters: quarters % 4 };
+  return { whole: Math.floor(quarters / 4), quarters: quarters % 4, off: angleDeg - quarters * 15 };
+}
+
+/**
+ * Where a stripe stands, seen from above: dotted where it was painted, grey where it stood before this stage, and where it stands
+ * when this stage is done.
+ * @param beforeDeg all that was turned before this stage, since it was painted
+ */
+export function stripeDial(beforeDeg: number, targetDeg: number, head: Head): Drawing {
+  const dial = turnDial(targetDeg, beforeDeg, head);
+  const centre = { x: 100, y: 100 };
+  const painted = path(polyline([polar(centre, R + 2, 0), polar(centre, R - 24, 0)], false), 'none', 'ink', 5, { round: true });
+  return { ...dial, shapes: [...dial.shapes, painted] };
 }

@@ -99,8 +99,23 @@ describe('any order', () => {
 
 describe('where a place lies', () => {
   test('counts rows from the top and places from the left', () => {
-    expect(whereabouts(headSheet.pattern, '4')).toEqual({ row: 2, rows: 2, inRow: 4, ofRow: 5 });
-    expect(whereabouts(headSheet.pattern, '9')).toEqual({ row: 1, rows: 2, inRow: 1, ofRow: 5 });
+    expect(whereabouts(headSheet.pattern, '4')).toEqual({ shape: 'rows', row: 2, rows: 2, inRow: 4, ofRow: 5 });
+    expect(whereabouts(headSheet.pattern, '9')).toEqual({ shape: 'rows', row: 1, rows: 2, inRow: 1, ofRow: 5 });
     expect(whereabouts(headSheet.pattern, '99')).toBeUndefined();
+  });
+
+  test('a row that is slightly bent is one row', () => {
+    const positions = [0, 1, 2, 3, 4].flatMap((i) => [
+      { label: `t${i}`, xMm: i * 90, yMm: 100 + (i % 2) * 14 },
+      { label: `b${i}`, xMm: i * 90, yMm: (i % 2) * 14 },
+    ]);
+    expect(whereabouts({ positions }, 't3')).toEqual({ shape: 'rows', row: 1, rows: 2, inRow: 4, ofRow: 5 });
+  });
+
+  test('on a ring by the clock, with twelve at the top', () => {
+    const positions = Array.from({ length: 8 }, (_, i) => ({ label: String(i), xMm: 40 * Math.sin((i * Math.PI) / 4), yMm: 40 * Math.cos((i * Math.PI) / 4) }));
+    expect(positions.map((p) => whereabouts({ positions }, p.label))).toMatchObject([12, 2, 3, 5, 6, 8, 9, 11].map((hour) => ({ shape: 'ring', hour: expect.closeTo(hour, -1) })));
+    expect(whereabouts({ positions }, '2')).toEqual({ shape: 'ring', hour: 3 });
+    expect(whereabouts({ positions }, '6')).toEqual({ shape: 'ring', hour: 9 });
   });
 });

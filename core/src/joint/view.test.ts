@@ -30,7 +30,8 @@ test('distances stay, labels stay, and words follow the eye', () => {
   const [first] = pattern.positions;
   const was = whereabouts(pattern, first?.label ?? '');
   const mirrored = whereabouts(viewedFrom(pattern, { quarters: 0, mirrored: true }), first?.label ?? '');
-  expect(mirrored?.inRow).toBe((was?.ofRow ?? 0) + 1 - (was?.inRow ?? 0));
+  if (was?.shape !== 'rows' || mirrored?.shape !== 'rows') throw new Error('rows were expected');
+  expect(mirrored.inRow).toBe(was.ofRow + 1 - was.inRow);
 });
 
 test('turned a quarter clockwise what was at the left is at the top', () => {

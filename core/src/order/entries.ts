@@ -104,6 +104,8 @@ export const OrderEntrySchema = v.variant('kind', [
     /** Looked at once it was found: nicked, bent or dirty it does not go back. */
     still: v.optional(v.picklist(['good', 'discard'])),
   }),
+  /** What was filled in, by whoever filled it. */
+  v.strictObject({ kind: v.literal('filled'), what: short, amount: textOf(40) }),
   /** Only some of the banks, caps or cylinders are part of this order. */
   v.strictObject({ kind: v.literal('scope'), joint: UuidSchema, instances: v.pipe(v.array(KeySchema), v.minLength(1), v.maxLength(24)) }),
   /** A neighbour that was loosened to make room, and that no sheet leads: open until somebody says how it was tightened. */

@@ -33,6 +33,22 @@ export function stageWords(stage: Stage, format: Formatter): string {
     : `${format.quantity({ value: target.min, unit: target.unit }).number}–${format.published({ value: target.max, unit: target.unit })}`;
 }
 
+/** What a stage is where it is no plain tightening: said on Tighten, on the sheet's page and on the record alike. */
+export function stageKindText(stage: Stage): string {
+  if (stage.trial) return 'Trial';
+  if (stage.with === 'oldPartAsTool') return 'With the old bolt';
+  if (stage.action === 'check') return stage.finalTorque ? 'Floor check: click, hold, do not turn on' : 'Check pass: must not turn';
+  if (stage.action === 'swap') return 'New one in';
+  return stage.purpose === 'seating' ? 'Seating' : '';
+}
+
+/** What a fastener is called in a sentence, by its group. @example nounOf({ head: 'nut', name: 'Outer studs with nuts' }) // 'nut' */
+export function nounOf({ head, name }: Pick<Group, 'head' | 'name'>): 'bolt' | 'nut' | 'stud' | 'screw' {
+  if (head === 'nut') return 'nut';
+  if (/\bstuds?\b/i.test(name)) return 'stud';
+  return /\bscrews?\b/i.test(name) ? 'screw' : 'bolt';
+}
+
 /** How often a stage goes round, where it is not once. */
 export function repeatWords({ repeat }: Stage): string {
   switch (repeat?.kind) {

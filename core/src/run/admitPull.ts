@@ -24,6 +24,7 @@ export function admitPull(state: RunState, event: EventOf<'pulled'>, due: Next):
   admitWhich(state, payload, due);
   if (payload.pass !== due.pass) throw new AppError('WRONG_PASS', { expected: due.pass, got: payload.pass });
   if (payload.part !== due.task.part?.id) throw new AppError('WRONG_STAGE', { expected: due.task.part?.id ?? due.stage.name });
+  if (isReadOff(payload, due)) return admitStripe(state, payload, payload.stripeDeg ?? 0);
   if (due.tool.method === 'byHand' ? !['byHand', 'powerTool'].includes(payload.method) : payload.method !== due.tool.method)
     throw new AppError('METHOD_NOT_ALLOWED', { method: payload.method });
   if ((payload.wrench ?? null) !== (due.tool.wrench?.id ?? null)) throw new AppError('WRENCH_UNKNOWN');
@@ -75,6 +76,10 @@ function admitInHold(state: RunState, payload: Pulled, due: Extract<Next, { kind
   if (!due.ways.includes('readStripe') || payload.method !== 'stripe' || payload.outcome !== 'reached' || payload.stripeDeg === undefined) throw notNext(due);
   admitStripe(state, payload, payload.stripeDeg);
 }
+
+/** After a time away the stripe tells what was turned, whatever the stage is turned with. */
+const isReadOff = (payload: Pulled, due: PullNext): boolean =>
+  payload.method === 'stripe' && payload.stripeDeg !== undefined && due.task.action === 'angle' && payload.outcome === 'reached' && !payload.insteadOf && !payload.again;
 
 /** Where the stripe stands now, from where it was painted: never before the turn that it had, within what an eye reads off. */
 function admitStripe(state: RunState, payload: Pulled, stripeDeg: number): void {

@@ -1,4 +1,4 @@
-import type { FollowUp, Order, Shop } from '@stennet/core/contract';
+import { runName, type FollowUp, type Order, type Shop } from '@stennet/core/contract';
 import { createFormatter, type Formatter } from '@stennet/core/quantity';
 import type { After, Sheet } from '@stennet/core/procedure';
 import { framedBlock, headingBlock, putColumn, rowBlock, textBlock, type Block } from './column';
@@ -51,7 +51,14 @@ function blocksOf({ order, sheets, format, title }: { order: Order; sheets: read
     ),
     ...(later.length > 0 ? [headingBlock(text.later), ...later.map((f) => dueBlock(f, order, format))] : []),
     ...framed(text.limits, wordsOf(after, 'breakIn')),
-    ...list(text.fluids, wordsOf(after, 'refill')),
+    ...list(
+      text.happened,
+      order.jobs.flatMap((job) => job.joints.flatMap((j) => j.runs.flatMap((run) => (run.standing.happened ?? []).map((h) => `${runName(j, run)}: ${h}`)))),
+    ),
+    ...list(
+      text.fluids,
+      order.entries.flatMap((e) => (e.body.kind === 'filled' ? [`${e.body.what}: ${e.body.amount}`] : [])),
+    ),
     ...list(text.advice, wordsOf(after, 'advice')),
     headingBlock(''),
     rowBlock([

@@ -97,6 +97,11 @@ function blocksOf(paper: RecordPaper, format: Formatter, { code, head, curves }:
       record.seen.map((s) => [sightTitle(s), sightResult(s, format), s.note].filter(Boolean).join(' · ')),
     ),
     ...listOf(
+      text.doneList,
+      record.done.filter((s) => !record.seen.includes(s)).map((s) => [sightTitle(s), sightResult(s, format), s.note, file.people[s.person] ?? ''].filter(Boolean).join(' · ')),
+      0.85,
+    ),
+    ...listOf(
       text.measured,
       entries.flatMap((e) =>
         e.body.kind === 'measurement' && e.body.joint === joint ? [`${e.body.of}: ${text.verdicts[e.body.verdict]}${e.body.note ? `. ${e.body.note}` : ''}`] : [],
@@ -104,7 +109,11 @@ function blocksOf(paper: RecordPaper, format: Formatter, { code, head, curves }:
     ),
     ...listOf(
       text.partsIn,
-      entries.flatMap((e) => (e.body.kind === 'part' && (e.body.joint === undefined || e.body.joint === joint) && e.body.state !== 'notNeeded' ? [partLine(e.body)] : [])),
+      entries.flatMap((e) => (e.body.kind === 'part' && (e.body.joint === undefined || e.body.joint === joint) && e.body.state === 'fitted' ? [partLine(e.body)] : [])),
+    ),
+    ...listOf(
+      text.filled,
+      entries.flatMap((e) => (e.body.kind === 'filled' ? [`${e.body.what}: ${e.body.amount}`] : [])),
     ),
     ...listOf(
       text.photos,
@@ -161,7 +170,7 @@ function facts(record: RunRecord, { sheet, people }: RecordFile, format: Formatt
 }
 
 const partLine = (p: Extract<Entry['body'], { kind: 'part' }>): string =>
-  [`${p.count} × ${p.what}`, text.partStates[p.state], p.number, p.lot && text.lot(p.lot)].filter(Boolean).join(', ');
+  [`${p.count} × ${p.what}`, p.number, p.lot && text.lot(p.lot)].filter(Boolean).join(', ');
 
 /** Every pull in the order it was made, taken-back ones among them. */
 function pullLines(record: RunRecord, file: RecordFile, format: Formatter): string[] {

@@ -86,6 +86,17 @@ export async function markRefused(events: readonly RunEvent[], refused: NonNulla
   await transaction.done;
 }
 
+/** Refused entries that their own author has dismissed, once a note of it is on the server. */
+export async function dropRefused(run: string, person: string): Promise<void> {
+  const db = await database();
+  const transaction = db.transaction('events', 'readwrite', STRICT);
+  for (let cursor = await transaction.store.openCursor(rangeOf(run)); cursor; cursor = await cursor.continue()) {
+    const { refused, event } = cursor.value;
+    if (refused && event.person === person) await cursor.delete();
+  }
+  await transaction.done;
+}
+
 /** What the server does not have, refused ones among it, in the order it was confirmed; of one run, or of all. Costs what waits, not what there is. */
 export async function waitingOf(run?: string): Promise<KeptEvent[]> {
   return (await database()).getAllFromIndex('events', 'waits', run);

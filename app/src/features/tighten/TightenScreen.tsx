@@ -4,8 +4,8 @@ import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSynthe
 import { isAllowed } from '@stennet/core/contract';
 import { seatMarks } from '@stennet/core/drawing';
 import { AppError } from '@stennet/core/errors';
-import { orderOf, type Sheet } from '@stennet/core/procedure';
-import { next, seatIdOf, type Next, type RunState } from '@stennet/core/run';
+import { isByFastener, orderOf, seatsOf, type Sheet } from '@stennet/core/procedure';
+import { next, type Next, type RunState } from '@stennet/core/run';
 import { asAppError, useSending, useSignedIn, useStatements } from '@/data';
 import { useRun, type RunView } from '@/data/runs';
 import { useHands } from '@/platform/hands';
@@ -21,10 +21,11 @@ import { GlassGuard } from './parts/GlassGuard';
 import { LeadDesk } from './parts/LeadDesk';
 import { OneSeen } from './parts/OnePanel';
 import { Panel } from './parts/Panel';
+import { RefusedEntries } from './parts/RefusedEntries';
 import { WatchPanel } from './parts/StepPanel';
 import { ValuesStrip } from './parts/ValuesStrip';
 import { pullLine, statementText } from './say';
-import { text } from './text';
+import { ordinal, text } from './text';
 
 export function TightenScreen() {
   const { run } = useLocalSearchParams<{ run: string }>();
@@ -69,11 +70,11 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
   );
   const hand = (
     <>
-      {view.refused.length > 0 ? <Refused view={view} /> : null}
+      {view.refused.length > 0 ? <RefusedEntries view={view} /> : null}
       <SignInDue unsent={view.unsent} />
-      {isWriting && state.status === 'open' ? <Said run={kept.id} state={state} acts={acts} people={kept.people} /> : null}
+      {isWriting && state.status !== 'paused' ? <Said run={kept.id} state={state} acts={acts} people={kept.people} /> : null}
       {isWriting || state.status === 'finished' ? (
-        <Panel view={view} acts={acts} due={due} seat={seat} onSeat={onSeat} onLock={() => setLocked(true)} />
+        <Panel view={view} acts={acts} due={due} seat={seat} onSeat={onSeat} onLock={() => setLocked(true)} takeOver={takeOver} />
       ) : (
         <Watching view={view} due={due} seat={seat} onSeat={onSeat} takeOver={takeOver} />
       )}
@@ -182,7 +183,8 @@ function useTop(state: RunState): { ref: RefObject<ScrollView | null>; onScroll:
 const RibbonOf = memo(function RibbonOf({ state, height }: { state: RunState; height: number }) {
   const { format } = useSignedIn();
   const { progress, sheet } = state;
-  const of = progress.stage < sheet.stages.length ? orderOf(sheet, progress.stage).length : 1;
+  const stage = sheet.stages[progress.stage];
+  const of = stage ? Math.max(1, seatsOf(sheet, stage).length) : 1;
   return <Ribbon sheet={sheet} place={{ stage: progress.stage, share: Object.keys(progress.inPass).length / of }} format={format} height={height} />;
 });
 
@@ -208,7 +210,8 @@ const MapOf = memo(function MapOf({ state, joint, due, onSeat }: OnMap) {
     <JointMapView
       sheet={sheet}
       marks={seatMarks(sheet, progress, due.kind === 'pull' ? fastener : null)}
-      numbers={numbersOf(sheet, progress.stage, fastener)}
+      numbers={NO_NUMBERS}
+      ordinals={ordinalsOf(sheet, progress.stage)}
       label={label}
       view={mapView}
       zoom={ZOOM[mapView.zoom]}
@@ -217,12 +220,14 @@ const MapOf = memo(function MapOf({ state, joint, due, onSeat }: OnMap) {
   );
 });
 
-/** Numbers are the places in the order of the stage that is on. */
-function numbersOf(sheet: Sheet, stage: number, fastener: string | null): Record<string, string> {
-  const order = orderOf(sheet, Math.min(stage, sheet.stages.length - 1));
-  const numbers = Object.fromEntries(order.map((id, i) => [id, String(i + 1)]));
-  if (fastener && !numbers[seatIdOf(fastener)]) numbers[seatIdOf(fastener)] = seatIdOf(fastener);
-  return numbers;
+/** Every fastener is called by its permanent label. */
+const NO_NUMBERS = {};
+
+/** The place in the order of the stage that is on: a second, smaller mark. */
+function ordinalsOf(sheet: Sheet, stage: number): Record<string, string> {
+  const at = sheet.stages[stage];
+  if (!at || !isByFastener(at)) return {};
+  return Object.fromEntries(orderOf(sheet, stage).map((id, i) => [id, ordinal(i + 1)]));
 }
 
 interface OnWatch {
@@ -274,12 +279,6 @@ function Said({ run, state, acts, people }: { run: string; state: RunState; acts
         alert
       />
     ));
-}
-
-function Refused({ view }: { view: RunView }) {
-  const first = view.refused[0];
-  const why = first ? new AppError(first.code, first.params) : null;
-  return <Notice title={text.refusedTitle(view.refused.length)} text={`${why?.message ?? ''} ${text.refusedText}`} look="warn" alert />;
 }
 
 const styles = StyleSheet.create({

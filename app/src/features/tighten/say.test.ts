@@ -1,8 +1,9 @@
+import { flatsOf } from '@stennet/core/drawing';
 import { createFormatter } from '@stennet/core/quantity';
 import { next } from '@stennet/core/run';
 import { demoSheet, headSheet, Technician } from '@stennet/core/testing';
 import { lastLine, nextLine, releaseWords, spoken, whereIs } from './say';
-import { boltName, text } from './text';
+import { fastenerName, text } from './text';
 
 const format = createFormatter({ locale: 'en-GB', timeZone: 'UTC', paper: 'A4', torqueUnit: 'N.m' });
 
@@ -15,11 +16,25 @@ test('a pull is said with its bolt, its place and the number for the tool in han
 });
 
 test('a replacement is named as what it is', () => {
-  expect([boltName('7/1'), boltName('7/2')]).toEqual(['bolt 7', 'bolt 7, new one']);
+  expect([fastenerName('7/1', headSheet), fastenerName('7/2', headSheet)]).toEqual(['bolt 7', 'bolt 7, new one']);
+});
+
+test('a nut is called a nut, and on a ring a place is said by the clock', () => {
+  const head = demoSheet('qs16-head');
+  const nut = head.seats.find((s) => head.groups.find((g) => g.id === s.group)?.head === 'nut')?.id ?? '';
+  expect(fastenerName(`${nut}/1`, head)).toBe(`nut ${nut}`);
+  const wheel = demoSheet('ob20-flywheel');
+  expect(wheel.seats.map((s) => whereIs(wheel, `${s.id}/1`))).toContain('at 1 o’clock');
 });
 
 test('angles are said in flats, places and rounds in ordinals', () => {
-  expect([text.flats(1, 1), text.flats(0, 2), text.flats(3, 0)]).toEqual(['1 flat and a quarter', 'a half of a flat', '3 flats']);
+  expect([75, 30, 180, 50, 65].map((deg) => text.flats(flatsOf(deg)))).toEqual([
+    '1 flat and a quarter',
+    'a half of a flat',
+    '3 flats',
+    'a bit more than three quarters of a flat',
+    'a bit more than 1 flat',
+  ]);
   expect([1, 2, 3, 4, 11, 12, 21].map((n) => text.round(n).split(' ')[0])).toEqual(['1st', '2nd', '3rd', '4th', '11th', '12th', '21st']);
 });
 

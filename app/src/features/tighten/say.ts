@@ -2,18 +2,18 @@ import { whereabouts } from '@stennet/core/joint';
 import type { Sheet } from '@stennet/core/procedure';
 import type { Say } from '@stennet/core/contract/run';
 import { units, type Formatter, type Quantity, type Wrench } from '@stennet/core/quantity';
-import { seatIdOf, type Next, type PullNext, type RunEvent, type RunState, type Statement } from '@stennet/core/run';
-import { boltName, text } from './text';
+import { seatIdOf, type Deviation, type Next, type PullNext, type RunEvent, type RunState, type Statement } from '@stennet/core/run';
+import { fastenerName, text } from './text';
 
 export function whereIs(sheet: Sheet, fastener: string): string {
   const seat = sheet.seats.find((s) => s.id === seatIdOf(fastener));
   const at = seat && whereabouts(sheet.pattern, seat.position);
-  return at ? text.where(at.row, at.rows, at.inRow, at.ofRow) : '';
+  return at ? text.where(at) : '';
 }
 
 /** A pull in one spoken line. */
 export function pullLine(sheet: Sheet, format: Formatter, due: PullNext): string {
-  return `${boltName(due.fastener)}, ${whereIs(sheet, due.fastener)}, ${due.inHand ? format.inHand(due.inHand).text : due.stage.name}`;
+  return [fastenerName(due.fastener, sheet), whereIs(sheet, due.fastener), due.inHand ? format.inHand(due.inHand).text : due.stage.name].filter(Boolean).join(', ');
 }
 
 /** Signs as they are spoken. */
@@ -30,7 +30,7 @@ export function lastLine(sheet: Sheet, event: RunEvent | undefined): string | nu
   if (!event) return null;
   if (event.type !== 'pulled') return text.steps[event.type] ?? null;
   const stage = sheet.stages.find((s) => s.id === event.payload.stage);
-  return `${boltName(event.payload.fastener)}, ${stage?.name ?? ''}`;
+  return `${fastenerName(event.payload.fastener, sheet)}, ${stage?.name ?? ''}`;
 }
 
 export function nextLine(sheet: Sheet, format: Formatter, due: Next): string | null {
@@ -50,9 +50,9 @@ export function statementText(s: Statement, state: RunState): string {
     case 'release':
       return `${state.sheet.stages.find((stage) => stage.id === s.hold)?.name ?? ''}: ${text.release[s.decision].toLowerCase()}`;
     case 'leaveOut':
-      return text.leavesOut(boltName(s.fastener));
+      return text.leavesOut(fastenerName(s.fastener, state.sheet));
     case 'claims':
-      return text.claims(s.claims.length, [...new Set(s.claims.map((c) => boltName(c.fastener)))].join(', '));
+      return text.claims(s.claims.length, [...new Set(s.claims.map((c) => fastenerName(c.fastener, state.sheet)))].join(', '));
     default:
       return s.text ?? '';
   }
@@ -62,14 +62,18 @@ export function statementText(s: Statement, state: RunState): string {
 export function releaseWords(due: Extract<Next, { kind: 'hold' }>): { label: string; say: Say; look?: 'warn' }[] {
   const word = (decision: 'passed' | 'failed' | 'single' | 'redo', look?: 'warn') => ({
     label: text.release[decision],
-    say: { kind: 'release', hold: due.stage.id, decision } as const,
+    say: { kind: 'release', hold: due.stage.id, decision, ...(due.hold.kind === 'notCovered' ? { fastener: due.hold.fastener } : {}) } as const,
     ...(look ? { look } : {}),
   });
   if (due.hold.kind === 'named') return [word('passed'), word('failed', 'warn')];
   if (due.hold.kind === 'failed' && due.fastener) return [{ label: text.leaveOutYes, say: { kind: 'leaveOut', fastener: due.fastener }, look: 'warn' }];
-  if (due.hold.kind === 'above' || due.hold.kind === 'belowFloor') return [{ ...word('passed'), label: text.letStand, look: 'warn' }];
+  if (due.hold.kind === 'above' || due.hold.kind === 'belowFloor' || due.hold.kind === 'notCovered') return [{ ...word('passed'), label: text.letStand, look: 'warn' }];
   return due.hold.kind === 'replaced' ? [word('single'), word('redo', 'warn')] : [];
 }
+
+/** A deviation in one line, for who decides about it. */
+export const deviationLine = (state: RunState, d: Deviation): string =>
+  [d.fastener ? fastenerName(d.fastener, state.sheet) : '', text.deviations[d.kind] ?? d.kind, state.sheet.stages.find((s) => s.id === d.stage)?.name ?? ''].filter(Boolean).join(' · ');
 
 /** A wrench as it is held: with what is on it. */
 export const wrenchName = (wrench: Wrench): string => (wrench.adapter ? text.wrenchWith(wrench.name, wrench.adapter.name, wrench.adapter.angleDeg) : wrench.name);

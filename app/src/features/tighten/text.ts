@@ -2,19 +2,24 @@ import { apartText } from './apartText';
 import { aroundText } from './aroundText';
 import { handsText } from './handsText';
 import { wrenchText } from './wrenchText';
-import type { FailureKind, Reason, Way } from '@stennet/core/run';
+import type { Whereabouts } from '@stennet/core/joint';
+import { groupOfSeat, nounOf, type Sheet } from '@stennet/core/procedure';
+import type { FailureKind, Outcome, Reason, Way } from '@stennet/core/run';
 
-const ordinal = (n: number): string => {
+export const ordinal = (n: number): string => {
   const tail = n % 100 > 10 && n % 100 < 14 ? 'th' : (({ 1: 'st', 2: 'nd', 3: 'rd' } as Record<number, string>)[n % 10] ?? 'th');
   return `${n}${tail}`;
 };
 const rows: Record<number, readonly string[]> = { 1: ['in the row'], 2: ['top row', 'bottom row'], 3: ['top row', 'middle row', 'bottom row'] };
 
-/** A fastener for people: 7 is the first one there, a replacement says which. */
-export const boltName = (fastener: string): string => {
-  const [seat, life] = fastener.split('/');
-  return life === '1' ? `bolt ${seat}` : `bolt ${seat}, new one`;
+/** A fastener for people: a bolt, nut or stud by its group; 7 is the first one there, a replacement says which. */
+export const fastenerName = (fastener: string, sheet: Sheet): string => {
+  const [seat = '', life] = fastener.split('/');
+  const noun = nounOf(groupOfSeat(sheet, seat));
+  return life === '1' ? `${noun} ${seat}` : `${noun} ${seat}, new one`;
 };
+
+export const upperFirst = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
 
 export const text = {
   ...aroundText,
@@ -48,14 +53,24 @@ export const text = {
   } as Partial<Record<Reason, string>>,
   round: (n: number) => `${ordinal(n)} time round`,
   place: (n: number, of: number) => `${ordinal(n)} of ${of}`,
-  where: (row: number, of: number, inRow: number, ofRow: number) => `${rows[of]?.[row - 1] ?? `row ${row}`}, ${inRow} of ${ofRow} from the left`,
+  where: (at: Whereabouts) =>
+    at.shape === 'alone' ? '' : at.shape === 'ring' ? `at ${at.hour} o’clock` : `${rows[at.rows]?.[at.row - 1] ?? `row ${at.row} of ${at.rows}`}, ${at.inRow} of ${at.ofRow} from the left`,
   published: (value: string) => `published ${value}`,
   on: (tool: string) => `on ${tool}`,
-  clicked: 'Clicked',
-  turned: 'It turned',
-  still: 'It did not turn',
-  doneWord: 'Done',
-  noClick: 'No click',
+  outcomeWords: {
+    clicked: 'Clicked',
+    turned: 'It turned',
+    heldStill: 'It did not turn',
+    done: 'Done',
+    reached: 'Done',
+    noClick: 'No click',
+    stoppedShort: 'It stopped short',
+  } as Record<Outcome, string>,
+  movedMore: (deg: number) => `more than ${deg}°`,
+  movedLess: (deg: number) => `${deg}° or less`,
+  chosen: (value: string, range: string) => `${value}, chosen from ${range}`,
+  allByHand: (n: number) => `All ${n} by hand`,
+  allRunDown: (n: number) => `All ${n} run down`,
   reached: (angle: string, by: string) => `Turned ${angle} ${by}`,
   reading: 'Enter the reading',
   by: {
@@ -72,10 +87,11 @@ export const text = {
     powerTool: 'by power tool',
     stretchGauge: 'by stretch',
   },
-  flats: (whole: number, quarters: number) => {
+  flats: ({ whole, quarters, off }: { whole: number; quarters: number; off: number }) => {
+    const about = off === 0 ? '' : off > 0 ? 'a bit more than ' : 'a bit less than ';
     const q = ['', 'a quarter', 'a half', 'three quarters'][quarters];
-    if (whole === 0) return `${q} of a flat`;
-    const flats = `${whole} ${whole === 1 ? 'flat' : 'flats'}`;
+    if (whole === 0) return `${about}${q} of a flat`;
+    const flats = `${about}${whole} ${whole === 1 ? 'flat' : 'flats'}`;
     return q ? `${flats} and ${q}` : flats;
   },
   soFar: (angle: string) => `${angle} turned so far`,
@@ -83,12 +99,9 @@ export const text = {
   otherAngle: 'Other angle',
   wrong: 'Something is wrong',
   otherTool: 'Other tool',
-  keys: {
-    settle: 'Enter, Space or pedal down: it turned · pedal up: it did not turn',
-    one: 'Enter, Space or pedal down: done',
-    more: 'Backspace: go back · W: something is wrong',
-    say: 'S: say again',
-  },
+  keyNames: { Enter: 'Enter', ' ': 'Space', PageDown: 'pedal down', PageUp: 'pedal up' } as Record<string, string>,
+  keyFor: (keys: string, label: string) => (keys ? `${keys}: ${label}` : label),
+  keys: { more: 'Backspace: go back · W: something is wrong', say: 'S: say again' },
   quick: (bolt: string) => `That was quick. Is ${bolt} really done?`,
   quickYes: 'Yes, it is done',
   quickNo: 'No, not yet',
@@ -140,7 +153,7 @@ export const text = {
   last: (what: string) => `Last: ${what}.`,
   nextUp: (what: string) => `Next: ${what}.`,
   carryOn: 'Carry on',
-  finishTitle: 'Every bolt is through',
+  finishTitle: 'All done',
   finish: (n: number) =>
     n === 0
       ? 'No deviations. Finish puts the values on the repair order.'
@@ -173,6 +186,7 @@ export const text = {
     fitted: 'bolts are in',
     wrenchChosen: 'tool chosen',
     wrenchSet: 'wrench set',
+    slackened: 'slackened',
     stepDone: 'step done',
     failed: 'something is wrong',
     swapped: 'new bolt in',
@@ -197,11 +211,18 @@ export const text = {
     stepAbandoned: 'Step given up',
   } as Record<FailureKind, string>,
   shortTitle: 'How far did it turn?',
-  shortHint: 'A stop short stands on the record as a deviation for the lead.',
+  shortHint: (wanted: string) => `${wanted} were wanted. Nothing is recorded yet.`,
+  shortAsk: (name: string, target: string) => `${upperFirst(name)} stopped short of ${target}?`,
+  shortText: 'Near the end the pull goes soft: keep an even pull. A stop short is a deviation that the lead decides.',
+  shortAgain: 'Pull it again',
+  shortMissing: (deg: string) => `Turn the missing ${deg} now`,
+  shortRecord: 'Record that it stopped short',
   shortUnknown: 'Not measured',
   angleLabel: 'Turned by, in degrees',
   torqueLabel: (unit: string) => `Reading, in ${unit}`,
   record: 'Record it',
+  tooMuchNo: 'Check and type it again',
+  tooMuchYes: (value: string) => `Yes, it was ${value}: stop here`,
   cancel: 'Cancel',
   setAside: 'Set it aside for now',
   // what stops a run until it is answered
@@ -217,6 +238,7 @@ export const text = {
     reallyDone: 'It was really done',
     redone: 'It was done again since',
     notDone: 'It was not done',
+    turnOn: 'Turn it on to its target',
   } as Partial<Record<Way, string>>,
   namedBody: 'Nothing goes on before it is as it should be.',
   leadOnly: 'The lead has to decide here. Pause the run until then; nothing is lost.',
@@ -231,6 +253,7 @@ export const text = {
     replaced: 'A new bolt after the first angle',
     refused: 'The lead did not allow it',
     claim: 'From the device before',
+    notCovered: 'Nothing on record for this one',
   } as Record<string, string>,
   // steps, rounds, waiting
   stepTitle: 'Before you go on',
@@ -263,7 +286,23 @@ export const text = {
     wontLoosen: 'Leave it and ask your lead.',
     stepAbandoned: 'Leave it and ask your lead.',
   } as Record<FailureKind, string>,
-  stripeRead: 'Read off the stripe',
+  stripeTitle: (name: string) => `Where is the stripe of ${name} now?`,
+  stripeDrawn: (before: number, target: number) => `Stripe: painted at the top, at ${before} degrees before this stage, at ${target} degrees when it is done`,
+  stripeText: (before: number, target: number) => `Measured from where it was painted. Before this stage it was at ${before}°. When this stage is done it is at ${target}°.`,
+  stripeNot: 'Not turned yet',
+  stripeAll: 'All the way',
+  stripeAt: (deg: number) => `at ${deg}°`,
+  stripeLabel: 'Somewhere else: degrees from the painted mark',
+  stripeLost: 'This stripe cannot tell: an earlier angle was never measured. Slacken it fully, or put a new one in.',
+  slackenTitle: (n: number) => (n === 1 ? 'Slacken this one first' : `Slacken these ${n} first`),
+  slackenYes: (n: number) => (n === 1 ? 'It is slack' : `All ${n} are slack`),
+  slackenOrder: (names: string) => `In this order: ${names}.`,
+  slackenThen: (stage: string) => `Last tightened comes loose first. Then start again from “${stage}”.`,
+  settleHere: 'Decide here',
+  plainTitle: 'This screen cannot be shown',
+  plainText: 'The work can go on: confirm the next thing here, or reload the page.',
+  plainNext: (what: string) => `Next: ${what}`,
+  plainReload: 'Reload the page',
   notSettledTitle: 'It does not settle',
   notSettled: (bolts: string, n: number) => `After ${n} rounds these still moved: ${bolts}. Look for dirt, threads, a dowel or a gasket out of place.`,
   findingLabel: 'What you found',
@@ -276,14 +315,19 @@ export const text = {
   thisDevice: 'another device',
   takeOver: 'Take over here',
   reconcileTitle: 'Look at every stripe',
-  reconcile: (stage: string) => `You took over during “${stage}”. For each bolt: has it been turned in this pass?`,
+  reconcile: (stage: string) => `You took over during “${stage}”. For each one: has it been turned in this pass?`,
+  reconcileAngle: (before: number, target: number) => `From where the stripe was painted: turned means at ${target}°, not turned means at ${before}°. Anything between is “cannot tell”: it is read off next.`,
   found: { turned: 'turned', notTurned: 'not turned', cannotTell: 'cannot tell' },
   reconcileYes: 'That is what I see',
   signInTitle: (n: number) => `Sign in to send ${n} ${n === 1 ? 'entry' : 'entries'}`,
   signInText: 'They are kept on this device. You can go on meanwhile.',
   signInGo: 'Sign in',
   refusedTitle: (n: number) => `${n} ${n === 1 ? 'entry was' : 'entries were'} not taken by the server`,
-  refusedText: 'They stay on this device and do not count. Look at the bolts concerned before you go on.',
+  refusedText: 'They stay on this device and do not count. Check the fasteners concerned before you continue.',
+  refusedShow: 'Review them',
+  refusedLine: (what: string, at: string) => `${what}, ${at}`,
+  refusedWhy: 'Why they can be dismissed',
+  refusedDismiss: 'Dismiss them: kept as a note on the record',
 
   mapLabel: (joint: string, n: number, next: string | null) => `${joint}, ${n} fasteners.${next ? ` Next: ${next}.` : ''}`,
   values: 'Values so far',

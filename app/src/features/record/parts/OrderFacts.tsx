@@ -9,7 +9,8 @@ export function OrderFacts({ order, joint }: { order: string; joint: string }) {
   const { format } = useSignedIn();
   const entries = useEntries(useOrder(order).data ?? { id: '', entries: [] });
   const isHere = (body: { joint?: string | undefined }): boolean => body.joint === undefined || body.joint === joint;
-  const parts = ofKind(entries, 'part').filter((e) => isHere(e.body) && e.body.state !== 'notNeeded');
+  const parts = ofKind(entries, 'part').filter((e) => isHere(e.body) && e.body.state === 'fitted');
+  const filled = ofKind(entries, 'filled');
   const measured = ofKind(entries, 'measurement').filter((e) => e.body.joint === joint);
   const photos = ofKind(entries, 'photo').filter((e) => e.body.joint === joint && !e.waiting);
   return (
@@ -20,6 +21,7 @@ export function OrderFacts({ order, joint }: { order: string; joint: string }) {
           value={parts.map((e) => [`${e.body.count} × ${e.body.what}`, e.body.number, e.body.lot && text.lot(e.body.lot)].filter(Boolean).join(', ')).join('; ')}
         />
       ) : null}
+      {filled.length > 0 ? <Fact name={text.filled} value={filled.map((e) => `${e.body.what}: ${e.body.amount}`).join('; ')} /> : null}
       {measured.map((e) => (
         <Fact key={e.id} name={e.body.of} value={`${text.verdicts[e.body.verdict]} · ${format.dateTime(new Date(e.at))}`} />
       ))}

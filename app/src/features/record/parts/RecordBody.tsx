@@ -7,6 +7,7 @@ import type { RunState } from '@stennet/core/run';
 import { useSignedIn } from '@/data';
 import { Card, Line, Section, useInks, useIsWide } from '@/ui';
 import { JointMapView } from '@/ui/work';
+import { DoneList } from './DoneList';
 import { PullTable } from './PullTable';
 import { SeenList } from './SeenList';
 import { SpreadChart } from './SpreadChart';
@@ -48,6 +49,7 @@ export function RecordBody({ record, people, state, joint, notes = [], warning =
         <Deviations record={record} people={people} />
         <Said record={record} people={people} />
         <SeenList record={record} people={people} />
+        <DoneList record={record} people={people} />
         {children}
       </View>
       <View style={[styles.column, isWide && styles.broad]}>

@@ -11,14 +11,30 @@ export interface Acts {
   error: AppError | null;
   /** A confirmation that came after its clock had ended: which clock, and the same again with the time it was really done. */
   late: { clock: string; again: (doneAt: string) => Promise<boolean> } | null;
+  /** The same again, confirmed as what the wrench really showed; null where nothing was asked back. */
+  sure: (() => Promise<boolean>) | null;
+  /** What was asked back is let go. */
+  forget: () => void;
   confirm: <T extends EventType>(type: T, payload: PayloadOf<T>) => Promise<boolean>;
-  pull: (due: PullNext, outcome: Outcome, extra?: { reading?: Quantity; looked?: true; fastener?: string; insteadOf?: string; again?: true; trace?: string }) => Promise<boolean>;
+  pull: (due: PullNext, outcome: Outcome, extra?: PullExtra) => Promise<boolean>;
   fail: (fastener: string, kind: FailureKind) => Promise<boolean>;
   correct: (event: PayloadOf<'pulled'> & { id: string }, outcome: Outcome, reading?: Quantity) => Promise<boolean>;
 }
 
+/** What may be said with a pull, besides how it ended. */
+export interface PullExtra {
+  reading?: Quantity;
+  looked?: true;
+  fastener?: string;
+  insteadOf?: string;
+  again?: true;
+  trace?: string;
+  method?: 'stripe';
+  stripeDeg?: number;
+}
+
 export function useActs(run: string, state: RunState, confirmEvent: Confirm): Acts {
-  const [problem, setProblem] = useState<{ step: number; error: AppError; again: (doneAt: string) => Promise<boolean> } | null>(null);
+  const [problem, setProblem] = useState<{ step: number; error: AppError; again: (doneAt: string) => Promise<boolean>; sure: () => Promise<boolean> } | null>(null);
   const step = state.events.length;
 
   const confirm: Acts['confirm'] = async (type, payload) => {
@@ -28,16 +44,20 @@ export function useActs(run: string, state: RunState, confirmEvent: Confirm): Ac
       return true;
     } catch (error) {
       const again = (doneAt: string): Promise<boolean> => confirm(type, { ...payload, doneAt });
-      setProblem({ step, error: asAppError(error), again });
+      const sure = (): Promise<boolean> => confirm(type, { ...payload, sure: true });
+      setProblem({ step, error: asAppError(error), again, sure });
       return false;
     }
   };
   const standing = problem?.step === step ? problem : null;
   const isLate = standing?.error.code === 'CLOCK_PASSED';
+  const isTooMuch = standing?.error.code === 'READING_TOO_MUCH';
   return {
     run,
     error: standing && !isLate ? standing.error : null,
     late: standing && isLate ? { clock: String(standing.error.params.clock), again: standing.again } : null,
+    sure: standing && isTooMuch ? standing.sure : null,
+    forget: () => setProblem(null),
     confirm,
     pull: (due, outcome, extra = {}) => {
       const said = {
@@ -47,7 +67,7 @@ export function useActs(run: string, state: RunState, confirmEvent: Confirm): Ac
         outcome,
         method: due.tool.method,
         ...(due.task.part ? { part: due.task.part.id } : {}),
-        ...(due.tool.wrench ? { wrench: due.tool.wrench.id } : {}),
+        ...(due.tool.wrench && extra.method !== 'stripe' ? { wrench: due.tool.wrench.id } : {}),
         ...extra,
         verdict: 'inTolerance' as const,
         core: CORE_VERSION,

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { fastenerId, type PullNext, type RunState } from '@stennet/core/run';
 import { BigButton, Chip } from '@/ui';
 import type { Acts } from '../hooks/useActs';
-import { boltName, text } from '../text';
+import { fastenerName, text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 
 /** The bar was on another one: which. The one on the screen is asked next. */
@@ -13,7 +13,7 @@ export function AnotherPanel({ due, state, acts, onClose }: { due: PullNext; sta
   });
   return (
     <View style={styles.panel}>
-      <PanelTitle>{text.anotherTitle(boltName(due.fastener))}</PanelTitle>
+      <PanelTitle>{text.anotherTitle(fastenerName(due.fastener, state.sheet))}</PanelTitle>
       <PanelBody>{text.anotherText}</PanelBody>
       <View role="group" aria-label={text.another} style={styles.chips}>
         {others.map((f) => (
@@ -21,7 +21,7 @@ export function AnotherPanel({ due, state, acts, onClose }: { due: PullNext; sta
             key={f}
             size="hand"
             role="radio"
-            text={boltName(f)}
+            text={fastenerName(f, state.sheet)}
             on={false}
             onPress={() => void acts.pull(due, due.outcomes[0] ?? 'done', { fastener: f, insteadOf: due.fastener })}
           />

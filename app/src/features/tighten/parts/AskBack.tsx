@@ -1,23 +1,25 @@
 import { View } from 'react-native';
+import type { Sheet } from '@stennet/core/procedure';
 import type { PullNext } from '@stennet/core/run';
 import { BigButton } from '@/ui';
-import { boltName, text } from '../text';
+import { fastenerName, text, upperFirst } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 
 interface Props {
   due: PullNext;
+  sheet: Sheet;
   asking: { why: 'quick' | 'dry' };
   onYes: (looked: boolean) => void;
   onNo: () => void;
 }
 
 /** A pull that came too soon, or a first torque that did not turn: looked at before it counts. */
-export function AskBack({ due, asking, onYes, onNo }: Props) {
-  const bolt = boltName(due.fastener);
+export function AskBack({ due, sheet, asking, onYes, onNo }: Props) {
+  const bolt = fastenerName(due.fastener, sheet);
   const isDry = asking.why === 'dry';
   return (
     <View role="alert" style={{ gap: 12 }}>
-      <PanelTitle>{isDry ? text.dryTitle(bolt.charAt(0).toUpperCase() + bolt.slice(1)) : text.quick(bolt)}</PanelTitle>
+      <PanelTitle>{isDry ? text.dryTitle(upperFirst(bolt)) : text.quick(bolt)}</PanelTitle>
       {isDry ? <PanelBody>{text.dry}</PanelBody> : null}
       <BigButton text={isDry ? text.dryYes : text.quickYes} look="plain" onPress={() => onYes(isDry)} />
       <BigButton text={isDry ? text.dryNo : text.quickNo} onPress={onNo} />

@@ -3,10 +3,10 @@ import { View } from 'react-native';
 import type { PullNext, RunState } from '@stennet/core/run';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
-import { boltName, text } from '../text';
+import { fastenerName, text } from '../text';
 import { lastLine } from '../say';
 import { PanelBody, PanelTitle } from './PanelText';
-import { ReadingForm } from './ReadingForm';
+import { StripeForm } from './StripeForm';
 
 /** So long away in the middle of an angle stage, nobody remembers which bolt was turned. Decided here. */
 export const AWAY_MS = 20 * 60_000;
@@ -16,11 +16,11 @@ export function AwayPanel({ due, state, acts, minutes, onGoOn }: { due: PullNext
   const [reading, setReading] = useState(false);
   if (reading)
     return (
-      <ReadingForm
-        title={text.stripeRead}
-        label={text.angleLabel}
-        hint=""
-        onRecord={(value) => void acts.pull(due, 'reached', { reading: { value, unit: 'deg' } })}
+      <StripeForm
+        state={state}
+        fastener={due.fastener}
+        stage={due.stage.id}
+        onRead={(stripeDeg) => void acts.pull(due, 'reached', { method: 'stripe', stripeDeg })}
         onCancel={() => setReading(false)}
       />
     );
@@ -28,7 +28,7 @@ export function AwayPanel({ due, state, acts, minutes, onGoOn }: { due: PullNext
   return (
     <View role="alert" style={{ gap: 12 }}>
       <PanelTitle>{text.awayTitle(minutes)}</PanelTitle>
-      <PanelBody>{text.awayText(last, boltName(due.fastener))}</PanelBody>
+      <PanelBody>{text.awayText(last, fastenerName(due.fastener, state.sheet))}</PanelBody>
       <BigButton text={text.awayNot} onPress={onGoOn} />
       <BigButton text={text.awayTurned} look="plain" onPress={() => setReading(true)} />
     </View>

@@ -4,7 +4,7 @@ import { parseNumber } from '@stennet/core/quantity';
 import { groupOfSeat } from '@stennet/core/procedure';
 import { seatIdOf } from '@stennet/core/run';
 import { BigButton, Chip, TextField } from '@/ui';
-import { boltName, text } from '../text';
+import { fastenerName, text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 import type { StepProps } from './StepPanel';
 
@@ -26,7 +26,7 @@ export function BagPanel({ due, state, acts, onGoBack }: StepProps<'bag'>) {
       <PanelBody>{group.reuse === 'replace' ? text.bagScrap : text.bagText(own.length)}</PanelBody>
       <View role="group" aria-label={text.bagWhich} style={styles.chips}>
         {own.map((f) => (
-          <Chip size="hand" key={f} role="checkbox" text={boltName(f)} on={!out.has(f)} onPress={() => toggle(f)} />
+          <Chip size="hand" key={f} role="checkbox" text={fastenerName(f, state.sheet)} on={!out.has(f)} onPress={() => toggle(f)} />
         ))}
       </View>
       <TextField label={text.bagLabel} value={bag} onChange={(t) => setBag(t.slice(0, 40))} />

@@ -8,7 +8,7 @@ import { saveEntry, useSignedIn } from '@/data';
 import { BigButton, TextField } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { useRunPlace } from '../hooks/useRunPlace';
-import { boltName, text } from '../text';
+import { fastenerName, text } from '../text';
 import { PanelBody } from './PanelText';
 
 interface Props {
@@ -35,7 +35,7 @@ function Ladder({ hold, rung, fastener, state, acts }: Props & { rung: string })
   const [away, setAway] = useState(false);
   const rungs = rungsOf(state.sheet, hold.failure);
   const say = (answer: string, words = note.trim()): Promise<boolean> => acts.confirm('stepDone', { step: rung, answer, fasteners: [fastener], ...(words ? { note: words } : {}) });
-  if (away) return <NoRoom fastener={fastener} onAway={(words) => say('stop', words)} onCancel={() => setAway(false)} />;
+  if (away) return <NoRoom fastener={fastener} state={state} onAway={(words) => say('stop', words)} onCancel={() => setAway(false)} />;
   return (
     <View style={{ gap: 12 }}>
       <PanelBody>{text.rungCount(rungs.findIndex((r) => r.id === rung) + 1, rungs.length)}</PanelBody>
@@ -52,14 +52,14 @@ function Ladder({ hold, rung, fastener, state, acts }: Props & { rung: string })
 }
 
 /** The part comes off and goes out: it stands on the repair order until it is back and checked. */
-function NoRoom({ fastener, onAway, onCancel }: { fastener: string; onAway: (words: string) => Promise<boolean>; onCancel: () => void }) {
+function NoRoom({ fastener, state, onAway, onCancel }: { fastener: string; state: RunState; onAway: (words: string) => Promise<boolean>; onCancel: () => void }) {
   const place = useRunPlace();
   const [to, setTo] = useState('');
   const [asked, setAsked] = useState('');
   const [problem, setProblem] = useState(false);
   const send = async (): Promise<void> => {
     const joint = place.joints.find((t) => t.id === place.joint)?.name ?? '';
-    const what = `${joint}, ${boltName(fastener)}`.slice(0, 80);
+    const what = `${joint}, ${fastenerName(fastener, state.sheet)}`.slice(0, 80);
     try {
       await saveEntry({ order: place.order, body: { kind: 'outside', ...(place.job ? { job: place.job } : {}), what, to: to.trim(), asked: asked.trim(), state: 'asked' } });
     } catch {

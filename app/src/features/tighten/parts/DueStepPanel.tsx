@@ -7,7 +7,7 @@ import { parseNumber, units, type UnitCode } from '@stennet/core/quantity';
 import { explain } from '@stennet/core/run';
 import { BigButton, Chip, TextField, useInks } from '@/ui';
 import { photosAt, useRunPlace } from '../hooks/useRunPlace';
-import { boltName, text } from '../text';
+import { fastenerName, text } from '../text';
 import { CheckPanel } from './CheckPanel';
 import { GiveUp } from './GiveUp';
 import { MeasureStepPanel } from './MeasureStepPanel';
@@ -136,7 +136,7 @@ export function NeighboursPanel({ due, acts, onGoBack, state }: StepProps<'neigh
       <PanelBody>{explain(due)}</PanelBody>
       <View role="group" aria-label={text.neighboursWhich} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         {due.fasteners.map((f) => (
-          <Chip key={f} size="hand" role="checkbox" text={boltName(f)} on={moved.includes(f)} onPress={() => toggle(f)} />
+          <Chip key={f} size="hand" role="checkbox" text={fastenerName(f, state.sheet)} on={moved.includes(f)} onPress={() => toggle(f)} />
         ))}
       </View>
     </Step>
@@ -146,7 +146,7 @@ export function NeighboursPanel({ due, acts, onGoBack, state }: StepProps<'neigh
 export function SwapPanel({ due, acts, onGoBack, state }: StepProps<'swap'>) {
   return (
     <Step
-      title={text.swapTitle(boltName(due.fastener))}
+      title={text.swapTitle(fastenerName(due.fastener, state.sheet))}
       yes={text.way.replace ?? ''}
       onYes={() => void acts.confirm('swapped', { fastener: due.fastener, replacement: due.replacement, condition: 'new' })}
       state={state}

@@ -8,7 +8,7 @@ import { useSignedIn } from '@/data';
 import { BigButton, Chip, NumberField } from '@/ui';
 import { CompoundsView, OtherCompound } from '@/ui/work';
 import { useRunPlace } from '../hooks/useRunPlace';
-import { boltName, text } from '../text';
+import { fastenerName, text } from '../text';
 import { LeadWord } from './LeadWord';
 import { PanelBody } from './PanelText';
 import { Step, type StepProps } from './StepPanel';
@@ -144,7 +144,7 @@ function Measured({ due, state, acts, group, onMode }: GroupProps) {
         return (
           <LengthRow
             key={f}
-            fastener={f}
+            name={fastenerName(f, state.sheet)}
             value={lengths[f]}
             isNew={fresh.has(f)}
             problem={tooLong ? text.lengths(most) : undefined}
@@ -158,18 +158,18 @@ function Measured({ due, state, acts, group, onMode }: GroupProps) {
 }
 
 interface LengthProps {
-  fastener: string;
+  name: string;
   value: number | undefined;
   isNew: boolean;
   problem: string | undefined;
   onLength: (value: number | undefined) => void;
   onNew: () => void;
 }
-function LengthRow({ fastener, value, isNew, problem, onLength, onNew }: LengthProps) {
+function LengthRow({ name, value, isNew, problem, onLength, onNew }: LengthProps) {
   return (
     <>
-      {isNew ? null : <NumberField label={text.lengthOf(boltName(fastener))} value={value} onChange={onLength} problem={problem} />}
-      <Chip role="checkbox" text={text.isNew(boltName(fastener))} on={isNew} onPress={onNew} />
+      {isNew ? null : <NumberField label={text.lengthOf(name)} value={value} onChange={onLength} problem={problem} />}
+      <Chip role="checkbox" text={text.isNew(name)} on={isNew} onPress={onNew} />
     </>
   );
 }

@@ -4,7 +4,7 @@ import { undoable, type RunState } from '@stennet/core/run';
 import { useKeys } from '@/platform/keys';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
-import { boltName, text } from '../text';
+import { fastenerName, text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 import { ReadingForm } from './ReadingForm';
 
@@ -49,7 +49,7 @@ export function GoBackPanel({ state, acts, onClose }: { state: RunState; acts: A
   return (
     <View style={{ gap: 12 }}>
       <PanelTitle>{text.backTitle}</PanelTitle>
-      <PanelBody>{`${boltName(pull.fastener)}, ${stage?.name ?? ''}`}</PanelBody>
+      <PanelBody>{`${fastenerName(pull.fastener, state.sheet)}, ${stage?.name ?? ''}`}</PanelBody>
       <BigButton text={text.backNotTurned} look="plain" onPress={undo} />
       {stage?.action === 'angle' ? <BigButton text={text.backOther} look="plain" onPress={() => setReading(true)} /> : null}
       {outcome === 'turned' || outcome === 'heldStill' ? (

@@ -6,11 +6,11 @@ import { CORE_VERSION, explain, type Next, type RunState, type Way } from '@sten
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { releaseWords } from '../say';
-import { boltName, text } from '../text';
+import { fastenerName, text } from '../text';
 import { Broken } from './Broken';
 import { LeadWord } from './LeadWord';
 import { PanelBody, PanelTitle } from './PanelText';
-import { ReadingForm } from './ReadingForm';
+import { StripeForm } from './StripeForm';
 
 type Hold = Extract<Next, { kind: 'hold' }>;
 
@@ -21,13 +21,13 @@ export function HoldPanel({ due, state, acts, onGoBack }: { due: Hold; state: Ru
   const [asking, setAsking] = useState(false);
   const take = takeWay(due, state, acts, finding);
   if (reading)
-    return <ReadingForm title={text.stripeRead} label={text.angleLabel} hint="" onRecord={(value) => readStripe(due, state, acts, value)} onCancel={() => setReading(false)} />;
+    return <StripeForm state={state} fastener={due.fastener ?? ''} stage={due.stage.id} onRead={(value) => readStripe(due, state, acts, value)} onCancel={() => setReading(false)} />;
   const words = due.ways.includes('statement') ? releaseWords(due) : [];
-  if (asking) return <LeadWord acts={acts} title={titleOf(due)} words={words} onCancel={() => setAsking(false)} />;
+  if (asking) return <LeadWord acts={acts} title={titleOf(due, state)} words={words} onCancel={() => setAsking(false)} />;
   const ways = due.ways.filter((w) => text.way[w]);
   return (
     <View role="alert" style={{ gap: 12 }}>
-      <PanelTitle>{titleOf(due)}</PanelTitle>
+      <PanelTitle>{titleOf(due, state)}</PanelTitle>
       <PanelBody>{bodyOf(due, state)}</PanelBody>
       {due.hold.kind === 'failed' ? <Broken hold={due.hold} fastener={due.fastener ?? ''} state={state} acts={acts} /> : null}
       {due.ways.includes('pending') ? (
@@ -48,8 +48,8 @@ export function HoldPanel({ due, state, acts, onGoBack }: { due: Hold; state: Ru
   );
 }
 
-function titleOf({ hold, fastener, stage }: Hold): string {
-  if (hold.kind === 'failed') return text.holdFailed(boltName(fastener ?? ''), text.failures[hold.failure]);
+function titleOf({ hold, fastener, stage }: Hold, { sheet }: RunState): string {
+  if (hold.kind === 'failed') return text.holdFailed(fastener ? fastenerName(fastener, sheet) : '', text.failures[hold.failure]);
   if (hold.kind === 'named') return `${text.holdTitles.named}: ${stage.name}`;
   return hold.kind === 'notSettled' ? text.notSettledTitle : (text.holdTitles[hold.kind] ?? '');
 }
@@ -72,8 +72,9 @@ function wordOf(way: Way, due: Hold, state: RunState): string {
 function takeWay(due: Hold, state: RunState, acts: Acts, finding: string): (way: Way) => void {
   const fastener = due.fastener ?? '';
   const said = finding.trim() ? { finding: finding.trim() } : {};
-  const key = due.hold.kind === 'claim' ? due.hold.claim.event : due.stage.id;
-  const held = (decision: 'passed' | 'failed' | 'pendingLead' | 'reallyDone' | 'redone' | 'notDone') => (): void => void acts.confirm('held', { hold: key, decision, ...said });
+  const key = due.hold.kind === 'claim' ? due.hold.claim.event : due.hold.kind === 'refused' ? due.hold.deviation.event : due.stage.id;
+  const about = due.hold.kind === 'notCovered' ? { fastener: due.hold.fastener } : {};
+  const held = (decision: 'passed' | 'failed' | 'pendingLead' | 'reallyDone' | 'redone' | 'notDone' | 'turnOn') => (): void => void acts.confirm('held', { hold: key, decision, ...said, ...about });
   const does: Partial<Record<Way, () => void>> = {
     passed: held('passed'),
     failed: held('failed'),
@@ -81,6 +82,7 @@ function takeWay(due: Hold, state: RunState, acts: Acts, finding: string): (way:
     reallyDone: held('reallyDone'),
     redone: held('redone'),
     notDone: held('notDone'),
+    turnOn: held('turnOn'),
     replace: () => void acts.confirm('swapped', { fastener, replacement: due.replacement ?? '', condition: 'new' }),
     redo: () => void acts.confirm('restarted', { fastener, slackened: true }),
     restart: () => void acts.confirm('restarted', { stage: due.restart ?? due.stage.id, slackened: true }),
@@ -98,5 +100,5 @@ const pulledHere = (due: Hold, state: RunState) => ({
 });
 
 function readStripe(due: Hold, state: RunState, acts: Acts, value: number): void {
-  void acts.confirm('pulled', { ...pulledHere(due, state), outcome: 'reached', method: 'stripe', reading: { value, unit: 'deg' } });
+  void acts.confirm('pulled', { ...pulledHere(due, state), outcome: 'reached', method: 'stripe', stripeDeg: value });
 }

@@ -2,12 +2,12 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Say } from '@stennet/core/contract/run';
 import type { AppError } from '@stennet/core/errors';
-import { next, type Deviation, type RunState } from '@stennet/core/run';
+import { next, type RunState } from '@stennet/core/run';
 import { asAppError, say as sendWord, useSignedIn } from '@/data';
 import { newId } from '@/platform/ids';
 import { BigButton, TextField } from '@/ui';
-import { releaseWords } from '../say';
-import { boltName, text } from '../text';
+import { deviationLine, releaseWords } from '../say';
+import { text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 
 /** A lead looks at a run on another device and says what waits for it. */
@@ -22,7 +22,7 @@ export function LeadDesk({ run, state }: { run: string; state: RunState }) {
         <One
           key={d.event}
           run={run}
-          what={deviationText(state, d)}
+          what={deviationLine(state, d)}
           words={[
             { label: text.leadSay, say: { kind: 'allowance', about: { deviation: d.event }, decision: 'allow' } },
             { label: text.leadRefuse, say: { kind: 'allowance', about: { deviation: d.event }, decision: 'refuse' } },
@@ -33,9 +33,6 @@ export function LeadDesk({ run, state }: { run: string; state: RunState }) {
     </View>
   );
 }
-
-const deviationText = (state: RunState, d: Deviation): string =>
-  [d.fastener ? boltName(d.fastener) : '', text.deviations[d.kind] ?? d.kind, state.sheet.stages.find((s) => s.id === d.stage)?.name ?? ''].filter(Boolean).join(' · ');
 
 function One({ run, what, words }: { run: string; what: string; words: readonly { label: string; say: Say }[] }) {
   const { me } = useSignedIn();

@@ -7,7 +7,7 @@ import type { RunView } from '@/data/runs';
 import { BigButton, Chip } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { useRunPlace } from '../hooks/useRunPlace';
-import { boltName, text } from '../text';
+import { fastenerName, text } from '../text';
 import { BesidesPanel } from './BesidesPanel';
 import { LeadWord } from './LeadWord';
 import { PanelBody, PanelTitle } from './PanelText';
@@ -32,7 +32,7 @@ export function OnePanel({ view, due, acts, seat, onSeat }: Props) {
         <PanelBody>{text.whichText}</PanelBody>
         <View style={styles.chips} role="group" aria-label={text.which}>
           {sheet.seats.map((s) => (
-            <Chip key={s.id} size="hand" role="radio" text={boltName(fastenerId(s.id, progress.seats[s.id]?.life ?? 1))} on={false} onPress={() => onSeat(s.id)} />
+            <Chip key={s.id} size="hand" role="radio" text={fastenerName(fastenerId(s.id, progress.seats[s.id]?.life ?? 1), view.state.sheet)} on={false} onPress={() => onSeat(s.id)} />
           ))}
         </View>
       </View>
@@ -85,7 +85,7 @@ const livesOf = ({ kept, state }: RunView, seat: string): RecordedFastener[] => 
 function History({ view, due, seat, lives }: Pick<Props, 'view' | 'due'> & { seat: string; lives: readonly RecordedFastener[] }) {
   return (
     <>
-      <PanelTitle>{text.oneTitle(boltName(fastenerId(seat, view.state.progress.seats[seat]?.life ?? 1)))}</PanelTitle>
+      <PanelTitle>{text.oneTitle(fastenerName(fastenerId(seat, view.state.progress.seats[seat]?.life ?? 1), view.state.sheet))}</PanelTitle>
       <Standing view={view} due={due} seat={seat} />
       {lives.flatMap((f) => f.pulls.map((p) => <PullLine key={p.event} pull={p} view={view} isOld={f.replaced} />))}
     </>
@@ -145,7 +145,7 @@ function Correct({ pull, view, acts, isReading, onReading, onClose }: CorrectPro
   return (
     <View style={styles.panel}>
       <PanelTitle>{text.correctTitle}</PanelTitle>
-      <PanelBody>{`${boltName(pull.fastener)}, ${stage?.name ?? ''}`}</PanelBody>
+      <PanelBody>{`${fastenerName(pull.fastener, view.state.sheet)}, ${stage?.name ?? ''}`}</PanelBody>
       <BigButton text={text.notTurned} look="plain" onPress={() => void acts.confirm('corrected', { event: pull.id, outcome: 'notTurned', verdict: 'notJudged' })} />
       {stage?.action === 'angle' ? <BigButton text={text.backOther} look="plain" onPress={onReading} /> : null}
       {outcome === 'turned' || outcome === 'heldStill' ? (

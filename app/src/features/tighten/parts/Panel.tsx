@@ -18,6 +18,7 @@ import { BesidesPanel, roundOf } from './BesidesPanel';
 import { FitPanel } from './FitPanel';
 import { GoBackPanel } from './GoBackPanel';
 import { LatePanel } from './LatePanel';
+import { LeadSettle } from './LeadSettle';
 import { MorePanel } from './MorePanel';
 import { OnePanel } from './OnePanel';
 import { maySeveral, PullPanel, wordsOf } from './PullPanel';
@@ -27,12 +28,16 @@ import { HoldPanel } from './HoldPanel';
 import { ChooseValuePanel, CrankPanel, RoundPanel, WaitPanel } from './StagePanel';
 import { DonePanel, FinishPanel, MarkPanel, ResumePanel, SetToolPanel } from './StepPanel';
 import { DueStepPanel, NeighboursPanel, SwapPanel } from './DueStepPanel';
+import { PlainOnFailure } from './PlainOnFailure';
 import { SetupPanel } from './SetupPanel';
+import { ShortPanel } from './ShortPanel';
+import { SlackenPanel } from './SlackenPanel';
 import { TogetherPanel } from './TogetherPanel';
+import { TooMuchPanel } from './TooMuchPanel';
 import { ToolPanel } from './ToolPanel';
 import { WrongPanel } from './WrongPanel';
 
-type Mode = 'main' | 'goBack' | 'wrong' | 'reading' | 'tool' | 'around' | 'several' | 'another' | 'setup' | 'one' | 'besides' | 'more';
+type Mode = 'main' | 'goBack' | 'wrong' | 'reading' | 'tool' | 'around' | 'several' | 'another' | 'setup' | 'one' | 'besides' | 'more' | 'short';
 
 /** The hand's panel: what comes next, or one of the ways round it. Starts at `main` again with each confirmation. */
 interface PanelProps {
@@ -43,9 +48,10 @@ interface PanelProps {
   seat: string | null;
   onSeat: (seat: string | null) => void;
   onLock: () => void;
+  takeOver: () => Promise<void>;
 }
 
-export function Panel({ view, acts, due, seat, onSeat, onLock }: PanelProps) {
+export function Panel({ view, acts, due, seat, onSeat, onLock, takeOver }: PanelProps) {
   const inks = useInks();
   const step = view.state.events.length;
   const [chosen, setChosen] = useState<{ mode: Mode; step: number }>({ mode: 'main', step });
@@ -64,7 +70,8 @@ export function Panel({ view, acts, due, seat, onSeat, onLock }: PanelProps) {
   if (isLost && due.kind !== 'done') return <LostInRun />;
   return (
     <View style={{ gap: 12 }}>
-      {acts.error ? (
+      {acts.error && acts.sure ? <TooMuchPanel error={acts.error} acts={acts} /> : null}
+      {acts.error && !acts.sure ? (
         <View role="alert">
           <Text style={{ color: inks.warnText, fontSize: 16, lineHeight: 22, fontWeight: '700' }}>{`${acts.error.message} ${acts.error.fix}`}</Text>
         </View>
@@ -87,7 +94,9 @@ export function Panel({ view, acts, due, seat, onSeat, onLock }: PanelProps) {
       ) : (
         // From pull to pull the panel stays and only its words change; every other panel begins anew.
         <Fragment key={due.kind === 'pull' && mode === 'main' ? 'pull' : step}>
-          <Current view={view} acts={acts} due={due} wrench={wrench} mode={mode} setMode={setMode} />
+          <PlainOnFailure state={view.state} acts={acts} due={due}>
+            {acts.sure ? null : <Current view={view} acts={acts} due={due} wrench={wrench} mode={mode} setMode={setMode} takeOver={takeOver} />}
+          </PlainOnFailure>
         </Fragment>
       )}
       {mode === 'main' && due.kind !== 'done' ? <BigButton text={text.more} look="quiet" size="desk" onPress={() => setMode('more')} /> : null}
@@ -102,9 +111,10 @@ interface CurrentProps {
   wrench: HeardWrench;
   mode: Mode;
   setMode: (mode: Mode) => void;
+  takeOver: () => Promise<void>;
 }
 
-function Current({ view, acts, due, wrench, mode, setMode }: CurrentProps) {
+function Current({ view, acts, due, wrench, mode, setMode, takeOver }: CurrentProps) {
   const { state } = view;
   const close = (): void => setMode('main');
   const onGoBack = (): void => setMode('goBack');
@@ -116,7 +126,8 @@ function Current({ view, acts, due, wrench, mode, setMode }: CurrentProps) {
   if (mode === 'tool' && (due.kind === 'pull' || due.kind === 'setTool') && due.target)
     return <ToolPanel state={state} task={due.task} target={due.target} methods={methodsFor(due.task)} acts={acts} onCancel={close} />;
   if (due.kind === 'pull' && mode === 'wrong')
-    return <WrongPanel due={due} acts={acts} onReading={() => setMode('reading')} onAnother={() => setMode('another')} onClose={close} />;
+    return <WrongPanel due={due} state={state} acts={acts} onShort={() => setMode('short')} onReading={() => setMode('reading')} onAnother={() => setMode('another')} onClose={close} />;
+  if (due.kind === 'pull' && mode === 'short') return <ShortPanel due={due} state={state} acts={acts} onClose={close} />;
   if (due.kind === 'pull' && mode === 'another') return <AnotherPanel due={due} state={state} acts={acts} onClose={close} />;
   if (due.kind === 'pull' && mode === 'several') return <TogetherPanel due={due} state={state} acts={acts} outcomes={wordsOf(due)} onClose={close} />;
   if (due.kind === 'pull' && mode === 'reading') return <PullReading due={due} acts={acts} onClose={close} />;
@@ -137,7 +148,7 @@ function Current({ view, acts, due, wrench, mode, setMode }: CurrentProps) {
     case 'fit':
       return <FitPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
     case 'chooseTool':
-      return <ToolPanel state={state} task={due.task} target={due.target} methods={due.methods} acts={acts} />;
+      return <ToolPanel state={state} task={due.task} target={due.target} methods={due.methods} acts={acts} onGoBack={onGoBack} />;
     case 'setTool':
       return <SetToolPanel due={due} state={state} acts={acts} onGoBack={onGoBack} onTool={() => setMode('tool')} />;
     case 'mark':
@@ -151,7 +162,9 @@ function Current({ view, acts, due, wrench, mode, setMode }: CurrentProps) {
     case 'swap':
       return <SwapPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
     case 'chooseValue':
-      return <ChooseValuePanel due={due} acts={acts} />;
+      return <ChooseValuePanel due={due} acts={acts} onGoBack={onGoBack} />;
+    case 'slacken':
+      return <SlackenPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
     case 'round':
       return <RoundPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
     case 'wait':
@@ -160,7 +173,7 @@ function Current({ view, acts, due, wrench, mode, setMode }: CurrentProps) {
     case 'turnCrank':
       return <CrankPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
     case 'reconcile':
-      return <ReconcilePanel due={due} acts={acts} />;
+      return <ReconcilePanel due={due} state={state} acts={acts} />;
     case 'resume':
       return <ResumePanel state={state} acts={acts} after={afterPause(state)} />;
     case 'bag':
@@ -168,7 +181,12 @@ function Current({ view, acts, due, wrench, mode, setMode }: CurrentProps) {
     case 'finish':
       return <FinishPanel state={state} acts={acts} onGoBack={onGoBack} />;
     case 'done':
-      return <DonePanel run={view.kept.id} order={view.kept.order.id} state={state} />;
+      return (
+        <>
+          <LeadSettle state={state} acts={acts} isMine={view.isMine} takeOver={takeOver} />
+          <DonePanel run={view.kept.id} order={view.kept.order.id} state={state} />
+        </>
+      );
     case 'start':
       return null;
   }

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { flatsOf, turnDial } from '@stennet/core/drawing';
-import { groupOfSeat } from '@stennet/core/procedure';
-import { openTogether, type Outcome, type PullNext, type RunState } from '@stennet/core/run';
+import { groupOfSeat, stageKindText, stageWords, type Sheet } from '@stennet/core/procedure';
+import { openTogether, type Outcome, type PayloadOf, type PullNext, type RunState } from '@stennet/core/run';
 import { useSignedIn, type HeardWrench } from '@/data';
 import { now } from '@/platform/clock';
 import { useHands } from '@/platform/hands';
@@ -11,12 +11,13 @@ import { useKeys } from '@/platform/keys';
 import { speak } from '@/platform/speech';
 import { BigButton, useInks } from '@/ui';
 import { DrawingView } from '@/ui/work';
+import { answersTo, keysLine, type Answer } from '../answers';
 import type { Acts } from '../hooks/useActs';
 import { lineFor } from '../hooks/useHandsFree';
 import { usePress } from '../hooks/usePress';
 import { useSeenSheet } from '../hooks/useSeenSheet';
 import { whereIs, wrenchName } from '../say';
-import { boltName, text } from '../text';
+import { fastenerName, text, upperFirst } from '../text';
 import { AskBack } from './AskBack';
 import { AWAY_MS, AwayPanel } from './AwayPanel';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
@@ -57,34 +58,37 @@ export function PullPanel({ due, state, acts, wrench, onGoBack, onWrong, onReadi
     else void acts.pull(due, outcome);
   };
   const sayAgain = (): void => speak(lineFor(seen, due, format));
-  const main = due.outcomes[0] ?? 'clicked';
-  const done = (): void => (mustRead ? onReading() : say(main));
+  const answers = answersTo(due);
+  const [main] = answers;
+  const give = (a: Answer | undefined): void => (mustRead && a === main ? onReading() : a && say(a.outcome));
+  const keys = Object.fromEntries(answers.flatMap((a) => a.keys.map((k) => [k, () => give(a)])));
+  const together = byHandTogether(state, due);
   useKeys(
     wrench.link.pull
       ? {}
       : asking
         ? { Escape: () => setAsked(null) }
-        : { Enter: done, ' ': done, PageDown: done, ...(isSettling ? { PageUp: () => say(second) } : {}), Backspace: onGoBack, w: onWrong, W: onWrong, s: sayAgain, S: sayAgain },
+        : { ...keys, Backspace: onGoBack, w: onWrong, W: onWrong, s: sayAgain, S: sayAgain },
   );
 
   if (minutes !== null && wentOnAt !== step) return <AwayPanel due={due} state={state} acts={acts} minutes={minutes} onGoOn={() => setWentOnAt(step)} />;
-  if (wrench.link.pull) return <WrenchPanel key={wrench.link.pull.id} due={due} acts={acts} link={wrench.link} pull={wrench.link.pull} onDone={wrench.done} onTool={onTool} />;
-  if (asking) return <AskBack due={due} asking={asking} onNo={() => setAsked(null)} onYes={(looked) => void acts.pull(due, asking.outcome, looked ? { looked: true } : {})} />;
+  if (wrench.link.pull) return <WrenchPanel key={wrench.link.pull.id} due={due} sheet={state.sheet} acts={acts} link={wrench.link} pull={wrench.link.pull} onDone={wrench.done} onTool={onTool} />;
+  if (asking) return <AskBack due={due} asking={asking} onNo={() => setAsked(null)} onYes={(looked) => void acts.pull(due, asking.outcome, looked ? { looked: true } : {})} sheet={state.sheet} />;
   return (
     <View style={styles.panel}>
       <PullHead due={due} state={state} isHuge={hands.huge} />
       <View style={styles.row}>
-        {isSettling ? (
-          <>
-            <BigButton text={said(main)} look="plain" grow onPress={() => say(main)} />
-            <BigButton text={said(second)} look="plain" grow onPress={() => say(second)} />
-          </>
+        {together ? (
+          <BigButton text={together.label} grow onPress={() => void acts.confirm('passConfirmed', { ...together.said, puller: me.person.id })} />
+        ) : isSettling ? (
+          answers.map((a) => <BigButton key={a.outcome} text={a.label} {...(a.hint ? { hint: a.hint } : {})} look="plain" grow onPress={() => give(a)} />)
         ) : (
-          <BigButton text={mustRead ? text.reading : mainText(due)} grow onPress={done} />
+          <BigButton text={mustRead ? text.reading : (main?.label ?? '')} grow onPress={() => give(main)} />
         )}
       </View>
       <View style={styles.row}>
         <BigButton text={text.goBack} look="quiet" grow onPress={onGoBack} />
+        {together ? <BigButton text={main?.label ?? ''} look="quiet" grow onPress={() => give(main)} /> : null}
         {isAngle ? <BigButton text={text.otherAngle} look="quiet" grow onPress={onReading} /> : null}
         {!isAngle && !mustRead && ['dial', 'digital'].includes(due.tool.method) ? <BigButton text={text.reading} look="quiet" grow onPress={onReading} /> : null}
         {!isAngle && due.tool.method === 'click' ? <BigButton text={text.otherTool} look="quiet" grow onPress={onTool} /> : null}
@@ -92,18 +96,22 @@ export function PullPanel({ due, state, acts, wrench, onGoBack, onWrong, onReadi
       </View>
       {due.tool.method === 'digital' ? <WrenchLine due={due} link={wrench.link} onListen={wrench.listen} /> : null}
       {hands.speech ? <BigButton text={text.sayAgain} look="quiet" onPress={sayAgain} /> : null}
-      <KeysLine isSettling={isSettling} speaks={hands.speech} />
+      {together ? null : <KeysLine due={due} speaks={hands.speech} />}
     </View>
   );
 }
 
-const said = (outcome: Outcome): string =>
-  ({ turned: text.turned, heldStill: text.still, clicked: text.clicked, noClick: text.noClick, done: text.doneWord, reached: text.doneWord, stoppedShort: text.stoppedShort })[
-    outcome
-  ];
-
 /** The answers that may be given for several at once. */
-export const wordsOf = (due: PullNext): { outcome: Outcome; label: string }[] => due.outcomes.filter((o) => o !== 'noClick').map((outcome) => ({ outcome, label: said(outcome) }));
+export const wordsOf = (due: PullNext): Answer[] => answersTo(due).filter((a) => a.outcome !== 'noClick');
+
+/** What needs no tool is asked once for all of them, not fastener by fastener. */
+function byHandTogether(state: RunState, due: PullNext): { label: string; said: Omit<PayloadOf<'passConfirmed'>, 'puller'> } | null {
+  const { action, stage } = due.task;
+  const open = openTogether(state);
+  if ((action !== 'handStart' && action !== 'runDown') || due.task.part || open.length < 2 || !maySeveral(state, due)) return null;
+  const label = action === 'handStart' ? text.allByHand(open.length) : text.allRunDown(open.length);
+  return { label, said: { stage: stage.id, pass: due.pass, fasteners: open, outcome: 'done' } };
+}
 
 /** Never by angle, never half-way through one, and not for one that goes its own way. */
 export const maySeveral = (state: RunState, due: PullNext): boolean =>
@@ -121,9 +129,6 @@ function awayMinutes(state: RunState, due: PullNext): number | null {
   return isMiddle && ms > AWAY_MS ? Math.floor(ms / 60_000) : null;
 }
 
-const mainText = (due: PullNext): string =>
-  due.task.action === 'angle' && due.inHand ? text.reached(`${due.inHand.value}°`, text.by[due.tool.method]) : said(due.outcomes[0] ?? 'done');
-
 function PullHead({ due, state, isHuge }: { due: PullNext; state: RunState; isHuge: boolean }) {
   const inks = useInks();
   const { format } = useSignedIn();
@@ -133,12 +138,15 @@ function PullHead({ due, state, isHuge }: { due: PullNext; state: RunState; isHu
   const seen = useSeenSheet(state.sheet);
   const reason = text.reasons[due.reason];
   const flats = flatsOf(inHand?.value ?? 0);
-  if (isHuge) return <HugeHead due={due} />;
+  if (isHuge) return <HugeHead due={due} sheet={state.sheet} />;
+  const kind = stageKindText(due.stage);
   return (
     <View role="status" aria-live="polite" style={styles.head}>
       <View style={styles.words}>
         <Text style={{ fontSize: 16, lineHeight: 22, color: inks.inkSoft }}>
-          <Text style={{ fontWeight: '700', fontSize: 18, color: inks.ink }}>{text.place(due.ordinal, due.of)}</Text>
+          {kind ? <Text style={{ fontWeight: '700', fontSize: 18, color: inks.brand }}>{`${kind}\n`}</Text> : null}
+          <Text style={{ fontWeight: '700', fontSize: 18, color: inks.ink }}>{upperFirst(fastenerName(due.fastener, state.sheet))}</Text>
+          {` · ${text.place(due.ordinal, due.of)}`}
           {due.pass > 1 ? ` · ${text.round(due.pass)}` : ''}
           {reason ? ` · ${reason}` : ''}
           {`\n${whereIs(seen, due.fastener)}`}
@@ -150,7 +158,7 @@ function PullHead({ due, state, isHuge }: { due: PullNext; state: RunState; isHu
       {isAngle && inHand && target ? (
         <DrawingView
           drawing={turnDial(inHand.value, 0, groupOfSeat(state.sheet, due.seat).head)}
-          label={`${inHand.value} degrees to turn, ${text.flats(flats.whole, flats.quarters)}`}
+          label={`${inHand.value} degrees to turn, ${text.flats(flats)}`}
           width={132}
           height={132}
         />
@@ -160,14 +168,14 @@ function PullHead({ due, state, isHuge }: { due: PullNext; state: RunState; isHu
 }
 
 /** For a phone propped two metres away: which one, and the number. */
-function HugeHead({ due }: { due: PullNext }) {
+function HugeHead({ due, sheet }: { due: PullNext; sheet: Sheet }) {
   const inks = useInks();
   const { format } = useSignedIn();
   const { inHand } = due;
   const value = inHand ? format.inHand(inHand) : null;
   return (
     <View role="status" aria-live="polite">
-      <Text style={{ fontSize: 64, lineHeight: 72, fontWeight: '700', color: inks.brand }}>{boltName(due.fastener)}</Text>
+      <Text style={{ fontSize: 64, lineHeight: 72, fontWeight: '700', color: inks.brand }}>{fastenerName(due.fastener, sheet)}</Text>
       <Text style={{ fontSize: 96, lineHeight: 104, fontWeight: '700', color: inks.ink }}>
         {value ? `${due.task.action === 'angle' ? '+' : ''}${value.number}${value.unit === '°' ? '°' : ''}` : due.stage.name}
       </Text>
@@ -183,7 +191,7 @@ function AngleLine({ due, flats }: { due: PullNext; flats: ReturnType<typeof fla
   const turned = (due.target?.value ?? 0) - (due.inHand?.value ?? 0);
   return (
     <>
-      <Text style={{ fontWeight: '700', color: inks.ink }}>{text.flats(flats.whole, flats.quarters)}</Text>
+      <Text style={{ fontWeight: '700', color: inks.ink }}>{text.flats(flats)}</Text>
       {`, ${text.by[due.tool.method]}`}
       {turned > 0 ? ` · ${text.soFar(`${turned}°`)}` : ''}
     </>
@@ -197,7 +205,9 @@ function TorqueLine({ due }: { due: PullNext }) {
   return (
     <>
       {due.tool.wrench ? `${text.on(wrenchName(due.tool.wrench))} · ` : ''}
-      {due.inHand?.unit === due.target.unit ? (
+      {due.stage.target && !('value' in due.stage.target) && !due.task.part ? (
+        text.chosen(format.quantity(due.target).text, stageWords(due.stage, format))
+      ) : due.inHand?.unit === due.target.unit ? (
         format.published(due.target)
       ) : (
         <Text>
@@ -208,12 +218,12 @@ function TorqueLine({ due }: { due: PullNext }) {
   );
 }
 
-function KeysLine({ isSettling, speaks }: { isSettling: boolean; speaks: boolean }) {
+function KeysLine({ due, speaks }: { due: PullNext; speaks: boolean }) {
   const inks = useInks();
   if (!window.matchMedia('(hover: hover) and (pointer: fine)').matches) return null;
   return (
     <Text style={{ fontSize: 14, lineHeight: 20, color: inks.inkSoft }}>
-      {[isSettling ? text.keys.settle : text.keys.one, text.keys.more, ...(speaks ? [text.keys.say] : [])].join(' · ')}
+      {[keysLine(due), text.keys.more, ...(speaks ? [text.keys.say] : [])].join(' · ')}
     </Text>
   );
 }

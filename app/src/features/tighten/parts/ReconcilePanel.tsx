@@ -1,28 +1,46 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { Next } from '@stennet/core/run';
+import { stripeDial } from '@stennet/core/drawing';
+import { groupOfSeat } from '@stennet/core/procedure';
+import { seatIdOf, type Next, type RunState } from '@stennet/core/run';
 import { BigButton, useInks } from '@/ui';
+import { DrawingView } from '@/ui/work';
 import type { Acts } from '../hooks/useActs';
-import { boltName, text } from '../text';
+import { fastenerName, text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
+import { stripePlaces } from './StripeForm';
 
 type Found = keyof typeof text.found;
 const ANSWERS: readonly Found[] = ['turned', 'notTurned', 'cannotTell'];
 
 /** After a take-over: what the new holder sees goes before what was sent. Nothing is preselected. */
-export function ReconcilePanel({ due, acts }: { due: Extract<Next, { kind: 'reconcile' }>; acts: Acts }) {
+export function ReconcilePanel({ due, state, acts }: { due: Extract<Next, { kind: 'reconcile' }>; state: RunState; acts: Acts }) {
   const inks = useInks();
   const [found, setFound] = useState<Readonly<Record<string, Found>>>({});
   const answers = due.fasteners.flatMap((fastener) => (found[fastener] ? [{ fastener, found: found[fastener] }] : []));
+  const places = due.stage.action === 'angle' && due.fasteners[0] ? stripePlaces(state, due.fasteners[0], due.stage.id) : null;
   const isComplete = answers.length === due.fasteners.length;
   return (
     <View style={{ gap: 12 }}>
       <PanelTitle>{text.reconcileTitle}</PanelTitle>
       <PanelBody>{text.reconcile(due.stage.name)}</PanelBody>
+      {places ? (
+        <>
+          <View style={{ alignItems: 'center' }}>
+            <DrawingView
+              drawing={stripeDial(places.before, places.target, groupOfSeat(state.sheet, seatIdOf(due.fasteners[0] ?? '')).head)}
+              label={text.stripeDrawn(places.before, places.before + places.target)}
+              width={140}
+              height={140}
+            />
+          </View>
+          <PanelBody strong>{text.reconcileAngle(places.before, places.before + places.target)}</PanelBody>
+        </>
+      ) : null}
       {due.fasteners.map((fastener) => (
-        <View key={fastener} role="group" aria-label={boltName(fastener)} style={styles.line}>
-          <Text style={[styles.name, { color: inks.ink }]}>{boltName(fastener)}</Text>
+        <View key={fastener} role="group" aria-label={fastenerName(fastener, state.sheet)} style={styles.line}>
+          <Text style={[styles.name, { color: inks.ink }]}>{fastenerName(fastener, state.sheet)}</Text>
           <View style={styles.answers}>
             {ANSWERS.map((a) => (
               <BigButton

@@ -11,11 +11,12 @@ import { ReadingForm } from './ReadingForm';
 import { Step, type StepProps } from './StepPanel';
 
 /** A range is published: one value for the whole joint. */
-export function ChooseValuePanel({ due, acts }: { due: Extract<Next, { kind: 'chooseValue' }>; acts: Acts }) {
+export function ChooseValuePanel({ due, acts, onGoBack }: { due: Extract<Next, { kind: 'chooseValue' }>; acts: Acts; onGoBack: () => void }) {
   const { format } = useSignedIn();
-  const { stage } = due;
+  const stage = due.part ? { ...due.stage, ...due.part, id: due.stage.id, name: due.stage.name, fallback: undefined } : due.stage;
+  const of = { stage: due.stage.id, ...(due.part ? { part: due.part.id } : {}) };
   const unit = stage.target?.unit ?? 'N.m';
-  const choose = (value: number): void => void acts.confirm('valueChosen', { stage: stage.id, value: { value, unit } });
+  const choose = (value: number): void => void acts.confirm('valueChosen', { ...of, value: { value, unit } });
   const { fallback } = stage;
   if (fallback && 'value' in fallback && stage.target && 'value' in stage.target) {
     const { target } = stage;
@@ -23,11 +24,12 @@ export function ChooseValuePanel({ due, acts }: { due: Extract<Next, { kind: 'ch
       <>
         <PanelBody>{text.valueTitle(stage.name)}</PanelBody>
         <BigButton text={format.published(target)} look="plain" onPress={() => choose(target.value)} />
-        <BigButton text={format.published(fallback)} look="plain" onPress={() => void acts.confirm('valueChosen', { stage: stage.id, value: fallback })} />
+        <BigButton text={format.published(fallback)} look="plain" onPress={() => void acts.confirm('valueChosen', { ...of, value: fallback })} />
+        <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
       </>
     );
   }
-  return <ReadingForm title={text.valueTitle(stage.name)} hint={stageWords(stage, format)} label={text.valueLabel(units[unit].symbol)} onRecord={choose} />;
+  return <ReadingForm title={text.valueTitle(stage.name)} hint={stageWords(stage, format)} label={text.valueLabel(units[unit].symbol)} onRecord={choose} onCancel={onGoBack} />;
 }
 
 /** Round after round by part-turns, or drawn on to a gap. */

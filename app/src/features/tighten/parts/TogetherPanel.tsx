@@ -4,7 +4,7 @@ import { openTogether, type Outcome, type PullNext, type RunState } from '@stenn
 import { usePeople, useSignedIn } from '@/data';
 import { BigButton, Chip, ChoiceField } from '@/ui';
 import type { Acts } from '../hooks/useActs';
-import { boltName, text } from '../text';
+import { fastenerName, text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 
 interface Props {
@@ -34,7 +34,7 @@ export function TogetherPanel({ due, state, acts, outcomes, onClose }: Props) {
           <Chip key={n} size="hand" role="radio" text={n === open.length ? text.severalAll(n) : String(n)} on={n === count} onPress={() => setCount(n)} />
         ))}
       </View>
-      <PanelBody strong>{text.severalNext(chosen.map(boltName).join(', '))}</PanelBody>
+      <PanelBody strong>{text.severalNext(chosen.map((f) => fastenerName(f, state.sheet)).join(', '))}</PanelBody>
       {who.length > 1 ? <ChoiceField label={text.severalWho} value={puller} options={who} onChange={setPuller} /> : null}
       {outcomes.map((o) => (
         <BigButton key={o.outcome} text={text.severalYes(chosen.length, o.label)} look="plain" onPress={say(o.outcome)} />

@@ -20,10 +20,11 @@ interface Props {
   methods: readonly Method[];
   acts: Acts;
   onCancel?: () => void;
+  onGoBack?: () => void;
 }
 
 /** Which tool for this stage; one that does not reach says why, one out of calibration needs the lead's word. */
-export function ToolPanel({ state, task, target, methods, acts, onCancel }: Props) {
+export function ToolPanel({ state, task, target, methods, acts, onCancel, onGoBack }: Props) {
   const { format } = useSignedIn();
   const tools = useTools();
   const [adapter, setAdapter] = useState<Adapter | null>(null);
@@ -57,15 +58,19 @@ export function ToolPanel({ state, task, target, methods, acts, onCancel }: Prop
       {!isAngle && withAdapter ? <AdapterForm tools={listed} adapter={adapter} onAdapter={setAdapter} onClose={() => setWithAdapter(false)} /> : null}
       {!isAngle && tools.data ? <Wrenches state={state} target={target} tools={listed} adapter={adapter} onChoose={(w) => choose(w.kind, w)()} onAsk={setAsking} /> : null}
       {!isAngle && tools.data && !withAdapter ? <BigButton text={text.withAdapter} look="quiet" onPress={() => setWithAdapter(true)} /> : null}
-      {!isAngle && methods.includes('byFeel') ? <BigButton text={text.methods.byFeel} hint={text.byFeelHint} look="quiet" onPress={choose('byFeel', null)} /> : null}
+      {!isAngle && methods.includes('byFeel') && !listed.some((t) => reaches(t, target)) ? <BigButton text={text.methods.byFeel} hint={text.byFeelHint} look="quiet" onPress={choose('byFeel', null)} /> : null}
       {!isAngle && tools.isPending ? <Loading text={text.loading} /> : null}
       {!isAngle && tools.isError && !tools.data ? (
         <Notice title={asAppError(tools.error).message} text={asAppError(tools.error).fix} action={{ text: text.retry, onPress: () => void tools.refetch() }} alert />
       ) : null}
       {onCancel ? <BigButton text={text.cancel} look="quiet" onPress={onCancel} /> : null}
+      {onGoBack ? <BigButton text={text.goBack} look="quiet" onPress={onGoBack} /> : null}
     </View>
   );
 }
+
+/** By feel only where nothing in the shop reaches down. */
+const reaches = (tool: ListedTool, target: Quantity): boolean => wrenchesOf([tool]).some((w) => !(fitOf(w, target) instanceof AppError));
 
 const dayOf = (wrench: Wrench, format: Formatter): string => format.date(new Date(`${wrench.calibratedUntil}T12:00:00Z`));
 

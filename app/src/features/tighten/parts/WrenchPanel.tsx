@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import type { Sheet } from '@stennet/core/procedure';
 import type { WrenchPull } from '@stennet/core/trace';
 import { asRead, convert, type Quantity } from '@stennet/core/quantity';
 import { windowOf, type Outcome, type PullNext } from '@stennet/core/run';
@@ -9,7 +10,7 @@ import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { usePress } from '../hooks/usePress';
 import { wrenchName } from '../say';
-import { boltName, text } from '../text';
+import { fastenerName, text } from '../text';
 import { AskBack } from './AskBack';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
 
@@ -32,6 +33,7 @@ export function WrenchLine({ due, link, onListen }: { due: PullNext; link: Wrenc
 
 interface Props {
   due: PullNext;
+  sheet: Sheet;
   acts: Acts;
   link: WrenchLink;
   pull: WrenchPull;
@@ -40,7 +42,7 @@ interface Props {
 }
 
 /** What the wrench read, before it counts: it is kept for the fastener on the screen by a press, or thrown away. */
-export function WrenchPanel({ due, acts, link, pull, onDone, onTool }: Props) {
+export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onTool }: Props) {
   const { format } = useSignedIn();
   const [isKeeping, setKeeping] = useState(false);
   const [isDry, setDry] = useState(false);
@@ -48,7 +50,7 @@ export function WrenchPanel({ due, acts, link, pull, onDone, onTool }: Props) {
   const read = readingOf(due, pull);
   const set = due.tool.wrench;
   const isOther = Boolean(set && pull.trace.wrench !== set.name);
-  const bolt = boltName(due.fastener);
+  const bolt = fastenerName(due.fastener, sheet);
   const said = read ? (read.unit === 'deg' ? format.angle(read.value) : format.quantity(read).text) : '';
   const keep = async (outcome: Outcome, looked = false): Promise<void> => {
     // A pedal pressed just when it appeared was meant for the panel before.
@@ -64,7 +66,7 @@ export function WrenchPanel({ due, acts, link, pull, onDone, onTool }: Props) {
   const [first = 'clicked', second] = due.outcomes.filter((o) => o !== 'noClick');
   const main = (): void => void keep(first);
   useKeys(isDry ? { Escape: () => setDry(false) } : { Escape: onDone, Enter: main, ' ': main, PageDown: main, ...(second ? { PageUp: () => void keep(second) } : {}) });
-  if (isDry && second) return <AskBack due={due} asking={{ why: 'dry' }} onNo={() => setDry(false)} onYes={() => void keep(second, true)} />;
+  if (isDry && second) return <AskBack due={due} sheet={sheet} asking={{ why: 'dry' }} onNo={() => setDry(false)} onYes={() => void keep(second, true)} />;
   const value = read ? format.inHand(read) : null;
   return (
     <View role="status" aria-live="assertive" style={{ gap: 12 }}>

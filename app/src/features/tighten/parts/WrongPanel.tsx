@@ -1,41 +1,36 @@
-import { useState } from 'react';
 import { View } from 'react-native';
-import type { FailureKind, PullNext } from '@stennet/core/run';
+import type { FailureKind, PullNext, RunState } from '@stennet/core/run';
 import { useKeys } from '@/platform/keys';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
-import { boltName, text } from '../text';
+import { fastenerName, text } from '../text';
 import { PanelTitle } from './PanelText';
-import { ReadingForm } from './ReadingForm';
 
 const AT_LOOSENING: readonly FailureKind[] = ['wontLoosen', 'driveRounded', 'broke', 'stripped'];
 const AT_TORQUE: readonly FailureKind[] = ['wontStartByHand', 'crossThreaded', 'bottomed', 'stripped', 'broke', 'driveRounded'];
 const AT_ANGLE: readonly FailureKind[] = ['angleLost', 'stripped', 'broke', 'driveRounded'];
 
+interface Props {
+  due: PullNext;
+  state: RunState;
+  acts: Acts;
+  onShort: () => void;
+  onReading: () => void;
+  onAnother: () => void;
+  onClose: () => void;
+}
+
 /** Each answer changes what comes next. */
-export function WrongPanel({ due, acts, onReading, onAnother, onClose }: { due: PullNext; acts: Acts; onReading: () => void; onAnother: () => void; onClose: () => void }) {
-  const [short, setShort] = useState(false);
+export function WrongPanel({ due, state, acts, onShort, onReading, onAnother, onClose }: Props) {
   useKeys({ Escape: onClose });
   const isAngle = due.task.action === 'angle';
   const kinds = isAngle ? AT_ANGLE : due.task.action === 'loosen' ? AT_LOOSENING : AT_TORQUE;
   const mayStop = isAngle || due.task.action === 'torque' || due.task.action === 'stretch';
-  if (short) {
-    return (
-      <ReadingForm
-        title={text.shortTitle}
-        hint={text.shortHint}
-        label={text.angleLabel}
-        onRecord={(value) => void acts.pull(due, 'stoppedShort', { reading: { value, unit: 'deg' } })}
-        onUnknown={() => void acts.pull(due, 'stoppedShort')}
-        onCancel={() => setShort(false)}
-      />
-    );
-  }
   return (
     <View style={{ gap: 12 }}>
-      <PanelTitle>{text.wrongTitle(boltName(due.fastener))}</PanelTitle>
+      <PanelTitle>{text.wrongTitle(fastenerName(due.fastener, state.sheet))}</PanelTitle>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
-        {mayStop ? <Choice label={text.stoppedShort} onPress={() => (isAngle ? setShort(true) : void acts.pull(due, 'stoppedShort'))} /> : null}
+        {mayStop ? <Choice label={text.stoppedShort} onPress={onShort} /> : null}
         {isAngle ? <Choice label={text.tooFar} onPress={onReading} /> : null}
         {kinds.map((kind) => (
           <Choice key={kind} label={text.failures[kind]} onPress={() => void acts.fail(due.fastener, kind)} />

@@ -1,0 +1,20 @@
+import { text, fastenerName } from '../text';
+import { PanelBody } from './PanelText';
+import { Step, type StepProps } from './StepPanel';
+import { BigButton } from '@/ui';
+
+/** Going back over a joint that is still clamped: what is tight comes loose first, last tightened first. */
+export function SlackenPanel({ due, state, acts, onGoBack }: StepProps<'slacken'>) {
+  return (
+    <Step
+      title={text.slackenTitle(due.fasteners.length)}
+      yes={text.slackenYes(due.fasteners.length)}
+      onYes={() => void acts.confirm('slackened', { fasteners: [...due.fasteners] })}
+      state={state}
+      second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
+    >
+      <PanelBody strong>{text.slackenOrder(due.fasteners.map((f) => fastenerName(f, state.sheet)).join(', '))}</PanelBody>
+      <PanelBody>{text.slackenThen(due.stage.name)}</PanelBody>
+    </Step>
+  );
+}
