@@ -5,9 +5,9 @@ import { ChoiceField } from './fields';
 import { Notice } from './Notice';
 
 const LEVELS: Record<ChangeLevel, string> = {
-  ok: 'hardly anything changes',
-  note: 'it changes noticeably',
-  warn: 'that is another joint',
+  ok: '',
+  note: 'a noticeable change',
+  warn: 'too far from what was published',
   stop: 'never at this torque',
 };
 
@@ -18,7 +18,7 @@ interface Props {
   chosen: FrictionCondition | undefined;
   onChoose: (condition: FrictionCondition) => void;
   /** null: it cannot be computed for this fastener. */
-  change: FrictionChange | null;
+  change: Change | null;
 }
 
 /** What another compound does to the clamp load at the published torque: an explanation, never another torque. */
@@ -36,12 +36,15 @@ export function OtherCompound({ label, published, chosen, onChoose, change }: Pr
   );
 }
 
-const percent = (share: number): string => `${share > 0 ? '+' : '−'}${Math.abs(Math.round(share * 100))} %`;
-const changeTitle = ({ change, level }: FrictionChange): string => `Clamp load ${percent(change)}: ${LEVELS[level]}`;
+/** @example percent(-0.004) // 'no change' */
+const percent = (share: number): string => (Math.round(share * 100) === 0 ? 'no change' : `${Math.abs(Math.round(share * 100))}% ${share > 0 ? 'more' : 'less'}`);
+const changeTitle = ({ change, level, afterAngle }: Change): string =>
+  `Clamp load${afterAngle ? ' after the angle' : ''}: ${percent(change)}${level === 'ok' ? '' : `, ${LEVELS[level]}`}`;
+type Change = FrictionChange & { afterAngle: boolean };
 
-function changeText({ change, changeLow, changeHigh, utilisationActual }: FrictionChange, was: string, is: string): string {
-  const what = change < 0 ? 'The joint stays slacker' : utilisationActual > 1 ? 'The bolt is taken past yield' : 'The bolt is pulled harder';
-  return `At the published torque, ${is} instead of ${was}: ${percent(Math.min(changeLow, changeHigh))} to ${percent(Math.max(changeLow, changeHigh))}. ${what}. The torque is not changed to make up for it: only the lead can allow another compound, in writing.`;
+function changeText({ change, changeLow, changeHigh, utilisationActual, afterAngle }: Change, was: string, is: string): string {
+  const what = change < 0 ? 'The joint clamps less' : utilisationActual > 1 && !afterAngle ? 'The bolt is taken past yield' : 'The bolt is pulled harder';
+  return `At the published ${afterAngle ? 'torque and angle' : 'torque'}, ${is} instead of ${was}: ${percent(Math.min(changeLow, changeHigh))} to ${percent(Math.max(changeLow, changeHigh))}. ${what}. The torque is not changed to make up for it: only the lead can allow another compound, in writing.`;
 }
 
 const styles = StyleSheet.create({ box: { gap: 8 } });

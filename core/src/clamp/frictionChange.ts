@@ -55,6 +55,9 @@ export function frictionChange(torqueNm: number, thread: Thread, strength: Prope
   };
 }
 
+/** How much a change of clamp load matters where an angle follows: yield is the sheet's own affair there. */
+export const levelOfChange = (change: number): ChangeLevel => levelOf(Math.abs(change), { utilisationSpec: 0, utilisationActual: 0, utilisationWorst: 0 });
+
 function levelOf(change: number, u: Pick<FrictionChange, 'utilisationSpec' | 'utilisationActual' | 'utilisationWorst'>): ChangeLevel {
   const raised = u.utilisationActual > u.utilisationSpec + EQUAL;
   const over = (value: number, limit: number): boolean => value > limit + EQUAL;

@@ -15,6 +15,25 @@ const CONDITION_TEXT: Record<FrictionCondition, string> = {
   platedWaxed: 'as delivered, plated and waxed',
 };
 
+/** What a word for the condition puts on the fasteners: nobody reads “nothing on the threads” where the line said oiled. */
+const COMPOUNDS: Record<FrictionCondition, Group['compounds']> = {
+  dry: [],
+  lightOil: oilOn('engine oil'),
+  engineOil: oilOn('engine oil'),
+  molyPaste: oilOn('moly paste'),
+  antiSeize: [{ kind: 'anti-seize', place: 'threads' }],
+  threadLocker: [{ kind: 'thread-locker', place: 'threads', strength: 'medium' }],
+  sealant: [{ kind: 'thread sealant', place: 'threads' }],
+  platedWaxed: [],
+};
+
+function oilOn(kind: 'engine oil' | 'moly paste'): Group['compounds'] {
+  return [
+    { kind, place: 'threads' },
+    { kind, place: 'under head' },
+  ];
+}
+
 /** Rough places for a first look; they are dragged to where they belong. */
 const SPACING_MM = 90;
 const ROWS_MM = 100;
@@ -31,7 +50,7 @@ export function pasteLine(draft: Sheet, line: Line): Sheet {
 
 function withGroup(draft: Sheet, g: LineGroup): Sheet {
   const id = draft.groups.length === 0 ? 'bolts' : `bolts-${draft.groups.length + 1}`;
-  const group: Group = { id, name: draft.groups.length === 0 ? 'Bolts' : `Bolts ${draft.groups.length + 1}`, head: 'hex', socket: '', compounds: [], ...facts(g) };
+  const group: Group = { id, name: draft.groups.length === 0 ? 'Bolts' : `Bolts ${draft.groups.length + 1}`, head: 'hex', socket: '', compounds: COMPOUNDS[g.condition], ...facts(g) };
   const rows = g.count >= 4 && g.count % 2 === 0 ? 2 : 1;
   const lowest = Math.min(0, ...draft.pattern.positions.map((p) => p.yMm - ROWS_MM));
   const points = rowsOfPlaces({ count: g.count, rows, spacingMm: SPACING_MM, rowsMm: ROWS_MM }).map((p) => ({
@@ -55,7 +74,8 @@ function renewed(draft: Sheet, line: Line): Sheet {
     const said = line.groups[i];
     if (!said) return g;
     const { friction, ...rest } = facts(said);
-    return { ...g, ...rest, friction: said.condition === g.frictionCondition ? g.friction : friction };
+    const isSame = said.condition === g.frictionCondition;
+    return { ...g, ...rest, friction: isSame ? g.friction : friction, compounds: isSame && g.compounds.length > 0 ? g.compounds : COMPOUNDS[said.condition] };
   });
   return { ...draft, groups };
 }

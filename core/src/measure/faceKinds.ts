@@ -4,6 +4,7 @@ import { at, limit, whole, type MeasureKind } from './kind';
 
 /** A face by straight-edge and leaves; the rows of one line share its name. */
 export const FLATNESS: MeasureKind = {
+  needsAll: true,
   id: 'flatness',
   title: 'Flatness by straight-edge',
   columns: ['place along it', 'leaf that enters', 'leaf that does not'],
@@ -31,6 +32,7 @@ export const FLATNESS: MeasureKind = {
 };
 
 export const WARP: MeasureKind = {
+  needsAll: true,
   id: 'warp',
   title: 'Warp of manifold flanges',
   columns: ['along the manifold', 'gap, upper side', 'gap, lower side'],

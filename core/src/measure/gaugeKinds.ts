@@ -1,9 +1,10 @@
 import { gap, protrusion, runOut } from './gauges';
 import { at, limit, whole, type Found, type MeasureKind } from './kind';
 import { worst, type Verdict } from './verdict';
-import { robustZ } from './wear';
+import { unlikeOthers } from './wear';
 
 export const PROTRUSION: MeasureKind = {
+  needsAll: true,
   id: 'protrusion',
   title: 'Protrusion or depth',
   columns: ['one side', 'other side'],
@@ -36,6 +37,7 @@ export const PROTRUSION: MeasureKind = {
 };
 
 export const GAP: MeasureKind = {
+  needsAll: true,
   id: 'gap',
   title: 'Gap by feeler',
   columns: ['leaf that enters', 'leaf that does not'],
@@ -90,10 +92,14 @@ export const WEAR: MeasureKind = {
   judge: (r) => {
     const rows = whole(r, 2);
     const values = rows.map((x) => at(x.values, 0));
-    const { flags } = robustZ(values);
+    const flags = unlikeOthers(
+      rows.map(({ row }, i) => ({ row, mm: at(values, i) })),
+      r.uncertaintyMm,
+    );
     const found = rows.map(({ row }, i): Found => {
-      const flag = flags?.[i] ?? 'ok';
-      return { what: row, mm: at(values, i), verdict: flags ? OUTLIER[flag] : null, ...(flag === 'ok' ? {} : { note: 'unlike the others: look at it again' }) };
+      const flag = flags[i] ?? null;
+      if (flag === null) return { what: row, mm: at(values, i), verdict: 'marginal', note: 'too few of its kind to compare' };
+      return { what: row, mm: at(values, i), verdict: OUTLIER[flag], ...(flag === 'ok' ? {} : { note: 'unlike the others: look at it again' }) };
     });
     return { verdict: worst(found.flatMap((f) => f.verdict ?? [])), found };
   },

@@ -23,6 +23,8 @@ export interface Found {
 export interface Judged {
   verdict: Verdict;
   found: Found[];
+  /** Places that are not measured yet: until they are, nothing is within limits. */
+  missing?: number;
 }
 
 export interface MeasureKind {
@@ -34,6 +36,8 @@ export interface MeasureKind {
   /** What a value in mm may plausibly be. */
   plausible: readonly [number, number];
   judge: (r: Readings) => Judged;
+  /** A face is as flat as its worst place: all of them, before it is within limits. */
+  needsAll?: boolean;
 }
 
 export const isNumber = (x: number | null): x is number => x !== null;

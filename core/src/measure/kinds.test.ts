@@ -45,7 +45,35 @@ describe('what stands on the order is judged', () => {
     const lobes = { '1': [38.01], '2': [38.0], '3': [38.02], '4': [36.4], '5': [38.01], '6': [38.0], '7': [38.02], '8': [38.01] };
     const judged = judgeMeasured({ what: 'wear', unit: 'mm', uncertainty: 0, limits: {}, rows: rows(lobes) });
     expect(judged.found.filter((f) => f.note).map((f) => f.what)).toEqual(['4']);
-    expect(judgeMeasured({ what: 'wear', unit: 'mm', uncertainty: 0, limits: {}, rows: rows({ '1': [1], '2': [9] }) }).found[0]?.verdict).toBeNull();
+    expect(judgeMeasured({ what: 'wear', unit: 'mm', uncertainty: 0, limits: {}, rows: rows({ '1': [1], '2': [9] }) })).toMatchObject({ verdict: 'marginal', found: [{ note: 'too few of its kind to compare' }, {}] });
+  });
+
+  test.each([
+    ['lobes, intake with intake', { '1 in': [42.31], '1 ex': [41.02], '2 in': [42.3], '2 ex': [41.03], '3 in': [41.5], '3 ex': [41.02], '4 in': [42.32], '4 ex': [41.01] }, ['3 in']],
+    ['shells', { '1': [1.998], '2': [1.997], '3': [1.999], '4': [1.968], '5': [1.998] }, ['4']],
+    ['a step', { '1': [0.02], '2': [0.02], '3': [0.12], '4': [0.03] }, ['3']],
+    ['a tilt among straight ones', { '1 a': [10], '1 b': [10], '2 a': [10.01], '2 b': [10], '3 a': [10], '3 b': [10.4] }, ['3 b']],
+    ['all alike, as they come from a lathe', { '1': [38.01], '2': [38], '3': [38.02], '4': [38.01], '5': [37.99], '6': [38] }, []],
+  ] as [string, Record<string, number[]>, string[]][])('wear: %s', (_what, values, odd) => {
+    const judged = judgeMeasured({ what: 'wear', unit: 'mm', uncertainty: 0.004, limits: {}, rows: rows(values) });
+    expect(judged.found.filter((f) => f.note).map((f) => f.what)).toEqual(odd);
+    expect(judged.verdict).toBe(odd.length > 0 ? 'marginal' : 'pass');
+  });
+
+  test('a face is not within limits before all places are in; out of them it is at once', () => {
+    const limits = { overall: 0.05, window: 150, local: 0.02 };
+    const row = (at: number, go: number, nogo: number) => [at, go, nogo] as const;
+    const some = [
+      { row: 'long A', values: [...row(0, 0, 0.01)] },
+      { row: 'long A', values: [...row(100, 0, 0.01)] },
+      { row: 'long A', values: [...row(200, 0, 0.01)] },
+    ];
+    const open = { row: 'long B', values: [null, null, null] };
+    const m = { what: 'flatness', unit: 'mm', uncertainty: 0, limits, rows: some } as const;
+    expect(judgeMeasured(m)).toMatchObject({ verdict: 'pass' });
+    expect(judgeMeasured({ ...m, rows: [...some, open] })).toMatchObject({ verdict: 'marginal', missing: 1 });
+    const bad = [...some.slice(0, 1), { row: 'long A', values: [...row(100, 0.08, 0.09)] }, ...some.slice(2), open];
+    expect(judgeMeasured({ ...m, rows: bad })).toMatchObject({ verdict: 'fail', missing: 1 });
   });
 
   test('without its limit or with half a row nothing is judged', () => {

@@ -26,7 +26,13 @@ export function readingsOf({ unit, uncertainty, limits, rows, strip }: Measured)
 }
 
 /**
- * The verdict over raw readings; the same here and wherever it is looked at again.
+ * The verdict over raw readings; what is out of limits is out at once, within them only once every place is in; the same here and wherever it is looked at again.
  * @throws AppError MEASUREMENTS_NEEDED where a limit or too many readings are missing, STRIP_TABLE
  */
-export const judgeMeasured = (m: Measured): Judged => measureKinds[m.what].judge(readingsOf(m));
+export function judgeMeasured(m: Measured): Judged {
+  const kind = measureKinds[m.what];
+  const judged = kind.judge(readingsOf(m));
+  const missing = kind.needsAll ? m.rows.filter((r) => r.values.some((v) => v === null)).length : 0;
+  if (missing === 0) return judged;
+  return { ...judged, missing, verdict: judged.verdict === 'pass' ? 'marginal' : judged.verdict };
+}

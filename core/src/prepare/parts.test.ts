@@ -12,7 +12,7 @@ describe('parts', () => {
   test('one-time-use ones with their count, and why in the numbers of the joint', () => {
     const [bolts, gasket] = partsOf(headSheet);
     expect(bolts).toMatchObject({ key: 'group:head-bolts', count: 10, need: 'new' });
-    expect(bolts?.why).toMatch(/turned 140°: it stays about 0\.\d\d mm longer and has used \d+ % of its stretch/);
+    expect(bolts?.why).toMatch(/turned 140°; yield comes after about .*About 0\.\d\d mm longer for good/);
     expect(gasket).toMatchObject({ key: 'part:gasket', count: 1, need: 'new' });
   });
 
@@ -76,8 +76,14 @@ describe('a part that is not the one', () => {
 test('another compound changes the clamp load; the published one does not', () => {
   const group = groupOf(headSheet);
   expect(otherCompound(headSheet, group, group.frictionCondition)?.change).toBeCloseTo(0, 9);
-  expect(otherCompound(headSheet, group, 'dry')).toMatchObject({ level: expect.stringMatching(/note|warn|stop/) });
-  expect(otherCompound(headSheet, group, 'molyPaste')?.change).toBeGreaterThan(0.2);
+  expect(otherCompound(headSheet, group, 'dry')).toMatchObject({ level: expect.stringMatching(/ok|note|warn|stop/) });
+  // At the torque alone moly paste adds a third; after the angle, by the same model as the rest, a few per cent are left.
+  const { gripLengthMm: _grip, ...bare } = group;
+  expect(otherCompound(headSheet, bare, 'molyPaste')).toMatchObject({ afterAngle: false, change: expect.closeTo(0.36, 1) });
+  const after = otherCompound(headSheet, group, 'molyPaste');
+  expect(after).toMatchObject({ afterAngle: true });
+  expect(after?.change).toBeGreaterThan(0);
+  expect(after?.change).toBeLessThan(0.1);
   expect(otherCompound(headSheet, { ...group, propertyClass: 'none' }, 'dry')).toBeNull();
 });
 

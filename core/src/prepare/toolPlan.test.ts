@@ -49,10 +49,30 @@ test('a plan never picks a wrench out of range or out of calibration, and only m
   );
 });
 
+test('a wrench that cannot be set finely enough is taken only where no other reaches, and says so', () => {
+  const coarse = wrench(1, 'N.m', 20, 200, 20);
+  const fine = wrench(2, 'N.m', 20, 200, 1);
+  const snug = (list: ListedTool[]) => toolPlan(headSheet, list, TODAY).lines.find((l) => l.stage.id === 'snug')?.fit;
+  expect(snug([coarse, fine])).toMatchObject({ kind: 'wrench', wrench: { id: fine.id }, tooCoarse: false });
+  expect(snug([coarse])).toMatchObject({ kind: 'wrench', wrench: { id: coarse.id }, tooCoarse: true });
+});
+
+test('for an angle: a gauge that fits the bar, a digital wrench in calibration that reaches the end', () => {
+  const id = (n: number): string => `5e000000-0000-4000-8000-00000000000${n}`;
+  const bar = { id: id(3), kind: 'bar', name: 'Bar', drive: '1/2', lengthMm: 900 } as const;
+  const gauge = (drive: '1/2' | '3/8') => ({ id: id(4), kind: 'angleGauge', name: `Gauge ${drive}`, drive, stepDeg: 2 }) as const;
+  const digital = (max: number, calibratedUntil: string) => ({ id: id(5), kind: 'digital', name: 'Digital', unit: 'N.m', min: 5, max, graduation: 0.1, calibratedUntil }) as const;
+  const at = (...list: ListedTool[]) => toolPlan(headSheet, list, TODAY).lines.find((l) => l.stage.id === 'second-angle')?.fit;
+  expect(at(bar, gauge('3/8'), digital(340, '2020-01-01'))).toMatchObject({ gauge: null, digital: null });
+  expect(at(bar, gauge('1/2'), digital(30, '2099-01-01'))).toMatchObject({ gauge: 'Gauge 1/2', digital: null });
+  expect(at(bar, gauge('1/2'), digital(340, '2099-01-01'))).toMatchObject({ digital: 'Digital' });
+});
+
 test('no other choice of wrenches has fewer changes', () => {
   fc.assert(
     fc.property(fc.constantFrom(...demoSheets), tools, (sheet, made) => {
-      const list = made.slice(0, 3).map((w, i) => wrench(i + 1, w.unit, w.max * w.low, w.max, w.graduation));
+      // All finely graduated: a coarse one is avoided at the cost of a change.
+      const list = made.slice(0, 3).map((w, i) => wrench(i + 1, w.unit, w.max * w.low, w.max, 0.1));
       const plan = toolPlan(sheet, list, TODAY);
       const wanted = plan.lines.filter((l) => l.fit.kind === 'wrench');
       const serving = wanted.map(({ target }) => {

@@ -17,6 +17,8 @@ export type Fit =
       setting: Quantity | null;
       /** What rounding to the scale's graduation costs, in per cent of the value. */
       errorPercent: number;
+      /** The nearest graduation lies outside the stage's own window: this wrench cannot be set finely enough. */
+      tooCoarse: boolean;
       /** At the middle of the grip; null where the wrench's length is not known. */
       pushN: number | null;
     }
@@ -63,9 +65,9 @@ export function toolPlan(sheet: Sheet, tools: readonly ListedTool[], today: stri
   const work = stages.flatMap((stage) => (stage.each ?? [null]).flatMap((part) => workOf(stage, part)));
   const wrenches = wrenchesOf(tools);
   const torques = work.filter((w) => !isAngle(w));
-  const chosen = fewestChanges(torques.map((w) => wrenches.filter((x) => x.calibratedUntil >= today && reaches(x, w.values)).map((x) => ({ wrench: x, cost: roundingOf(x, w) }))));
+  const chosen = fewestChanges(torques.map((w) => wrenches.filter((x) => x.calibratedUntil >= today && reaches(x, w.values)).map((x) => ({ wrench: x, cost: roundingOf(x, w) + (isTooCoarse(x, w) ? TOO_COARSE : 0) }))));
   const wrenchAt = new Map(torques.map((w, i) => [w, chosen[i] ?? null]));
-  const lines = work.map((w): PlanLine => ({ stage: w.stage, part: w.part, target: w.target, fit: fitOf(sheet, w, wrenchAt.get(w) ?? null, wrenches, tools) }));
+  const lines = work.map((w): PlanLine => ({ stage: w.stage, part: w.part, target: w.target, fit: fitOf(sheet, w, wrenchAt.get(w) ?? null, { wrenches, tools, today }) }));
   const used = lines.flatMap((l) => (l.fit.kind === 'wrench' ? [l.fit.wrench.id] : []));
   return { lines, changes: used.filter((id, i) => i > 0 && id !== used[i - 1]).length, missing: lines.filter((l) => l.fit.kind === 'missing').length };
 }
@@ -89,6 +91,17 @@ function reaches(wrench: Wrench, values: readonly Quantity[]): boolean {
   }
 }
 
+/** Where a sheet gives no tolerance: share of a torque. As the run judges. */
+const USUAL_SHARE = 0.05;
+
+function isTooCoarse(wrench: Wrench, { stage, part, values }: Work): boolean {
+  const tolerance = (part ?? stage).tolerance;
+  return values.some((value) => {
+    const off = (offOf(wrench, value) / 100) * value.value;
+    return off > (tolerance?.plus ?? value.value * USUAL_SHARE) + 1e-9 || -off > (tolerance?.minus ?? value.value * USUAL_SHARE) + 1e-9;
+  });
+}
+
 /** Per cent that the nearest graduation is off. */
 function roundingOf(wrench: Wrench, { values }: Work): number {
   return Math.max(...values.map((value) => Math.abs(offOf(wrench, value))));
@@ -101,6 +114,8 @@ interface Candidate {
 }
 /** A change weighs more than any rounding; a stage that none serves changes nothing. */
 const CHANGE = 1000;
+/** A setting outside the window weighs more than any change. */
+const TOO_COARSE = 100_000;
 
 /** Dynamic programming over the stages in their order: the cheapest way to each candidate. */
 function fewestChanges(stages: readonly (readonly Candidate[])[]): (Wrench | null)[] {
@@ -124,14 +139,20 @@ function fewestChanges(stages: readonly (readonly Candidate[])[]): (Wrench | nul
   return [...ways.values()].reduce((best, way) => (way.cost < best.cost ? way : best)).path;
 }
 
-function fitOf(sheet: Sheet, work: Work, wrench: Wrench | null, wrenches: readonly Wrench[], tools: readonly ListedTool[]): Fit {
-  if (isAngle(work)) return angleFit(sheet, work.stage, tools);
+interface Shop {
+  wrenches: readonly Wrench[];
+  tools: readonly ListedTool[];
+  today: string;
+}
+
+function fitOf(sheet: Sheet, work: Work, wrench: Wrench | null, { wrenches, tools, today }: Shop): Fit {
+  if (isAngle(work)) return angleFit(sheet, work.stage, tools, today);
   if (!wrench) return missing(work, wrenches);
   const [value] = work.values;
   const highest = work.values.at(-1) ?? value;
   const setting = value && work.values.length === 1 ? wrenchSetting(wrench, value) : null;
   const pushN = wrench.lengthMm && highest ? (convert(highest, 'N.m') * scaleFactor(wrench) * 1000) / wrench.lengthMm : null;
-  return { kind: 'wrench', wrench, setting, errorPercent: setting && value ? offOf(wrench, value) : roundingOf(wrench, work), pushN };
+  return { kind: 'wrench', wrench, setting, errorPercent: setting && value ? offOf(wrench, value) : roundingOf(wrench, work), tooCoarse: isTooCoarse(wrench, work), pushN };
 }
 
 function missing({ stage, values }: Work, wrenches: readonly Wrench[]): Fit {
@@ -150,7 +171,8 @@ function missing({ stage, values }: Work, wrenches: readonly Wrench[]): Fit {
 const leastOf = <T>(list: readonly T[], of: (t: T) => number): T | undefined =>
   list.reduce<T | undefined>((best, t) => (best === undefined || of(t) < of(best) ? t : best), undefined);
 
-function angleFit(sheet: Sheet, stage: Stage, tools: readonly ListedTool[]): Fit {
+/** A gauge that fits on the bar; a digital wrench only in calibration, and where it reaches what the bolt feels like at the end. */
+function angleFit(sheet: Sheet, stage: Stage, tools: readonly ListedTool[], today: string): Fit {
   const [seat] = seatsOf(sheet, stage);
   const model = seat ? usedOnce(sheet, groupOf(sheet, seat)) : null;
   const endTorqueNm = model?.endTorqueNm ?? null;
@@ -160,8 +182,8 @@ function angleFit(sheet: Sheet, stage: Stage, tools: readonly ListedTool[]): Fit
   return {
     kind: 'angle',
     bar: bar && { name: bar.name, lengthMm: bar.lengthMm },
-    gauge: tools.find((t) => t.kind === 'angleGauge')?.name ?? null,
-    digital: tools.find((t) => t.kind === 'digital')?.name ?? null,
+    gauge: tools.find((t) => t.kind === 'angleGauge' && (bar === null || t.drive === bar.drive))?.name ?? null,
+    digital: tools.find((t) => t.kind === 'digital' && t.calibratedUntil >= today && (endTorqueNm === null || convert({ value: t.max, unit: t.unit }, 'N.m') >= endTorqueNm))?.name ?? null,
     endTorqueNm,
     pushN: bar && endTorqueNm !== null ? (endTorqueNm * 1000) / bar.lengthMm : null,
   };
@@ -169,6 +191,12 @@ function angleFit(sheet: Sheet, stage: Stage, tools: readonly ListedTool[]): Fit
 
 /** How long a bar must be for a torque to be pulled with one arm. */
 export const barLengthMm = (torqueNm: number): number => Math.ceil((torqueNm * 1000) / HARD_PUSH_N / 50) * 50;
+
+/** Locks and drawing tools that this joint has a use for: a damper installer has none at a cylinder head. */
+export function usesTool(sheet: Sheet, kind: 'crankLock' | 'drawingTool'): boolean {
+  if (kind === 'drawingTool') return sheet.stages.some((s) => s.action === 'draw');
+  return sheet.holding !== undefined || sheet.steps.some((s) => s.putsIn?.includes('lock') === true);
+}
 
 /** Sockets to lay out, each as the sheet names it, with where it goes. Near fits round a head off. */
 export function sockets(sheet: Sheet): { socket: string; groups: string[]; count: number }[] {

@@ -1,8 +1,10 @@
 import { convert, plainText, units } from '../quantity';
+import { frictionBands } from '../thread';
 import { yieldTorqueNm, finalTorques } from './checks';
 import type { Group, Sheet } from './sheet';
 import type { Stage } from './stage';
-import { orderOf, seatsOf } from './stageFacts';
+import { actsOf, orderOf, seatsOf } from './stageFacts';
+import { preloadAfterTurn } from './usedOnce';
 
 /** How much a difference matters to the fastener. */
 export interface Difference {
@@ -43,11 +45,14 @@ function parts(mine: Sheet, other: Sheet): Difference[] {
   ];
 }
 
-/** The one that matters most: how far apart the last torques are, and whether the other one passes yield. */
+/** The one that matters most: how far apart the last torques are, and whether the other one passes yield; with an angle, the clamp load. */
 function finalValues(mine: Sheet, other: Sheet): Difference[] {
   return finalTorques(other).flatMap((theirs) => {
     const own = finalTorques(mine).find((f) => f.group === theirs.group);
-    if (!own || Math.abs(theirs.nm / own.nm - 1) < 1e-9) return [];
+    if (!own) return [];
+    const byAngle = afterAngle(mine, other, theirs.group);
+    if (byAngle) return byAngle;
+    if (Math.abs(theirs.nm / own.nm - 1) < 1e-9) return [];
     const ratio = theirs.nm / own.nm;
     const yieldNm = mine.groups.flatMap((g) => (`${g.thread.designation} ${g.propertyClass}` === theirs.group ? [yieldTorqueNm(g)] : []))[0] ?? null;
     const passes = yieldNm !== null && theirs.nm > yieldNm;
@@ -56,6 +61,26 @@ function finalValues(mine: Sheet, other: Sheet): Difference[] {
       difference('value', `${theirs.group}: the last torque of “${other.title}” (rev ${other.revision}) is ${times(ratio)}${effect}.`, passes || ratio > 1.25 || ratio < 0.8),
     ];
   });
+}
+
+/** Where an angle follows, the last torque alone says little: the clamp load after it is compared. Null where both end with a torque. */
+function afterAngle(mine: Sheet, other: Sheet, name: string): Difference[] | null {
+  const loadOf = (sheet: Sheet): { turns: boolean; kn: number | null } => {
+    const group = sheet.groups.find((g) => `${g.thread.designation} ${g.propertyClass}` === name);
+    const turns = sheet.stages.some((s) => !s.trial && actsOf(s).some((a) => a.action === 'angle') && seatsOf(sheet, s).some((seat) => seat.group === group?.id));
+    return { turns, kn: group ? preloadAfterTurn(sheet, group, frictionBands[group.frictionCondition].nominal) : null };
+  };
+  const [own, theirs] = [loadOf(mine), loadOf(other)];
+  if (!own.turns && !theirs.turns) return null;
+  if (own.turns !== theirs.turns) {
+    const which = theirs.turns ? other : mine;
+    return [difference('value', `${name}: only “${which.title}” (rev ${which.revision}) finishes by angle. The last torques cannot be compared.`, true)];
+  }
+  if (own.kn === null || theirs.kn === null) return [difference('value', `${name}: both finish by angle; without a grip length the clamp loads cannot be compared.`)];
+  const change = theirs.kn / own.kn - 1;
+  if (Math.abs(change) < 0.005) return [];
+  const percent = `${Math.round(Math.abs(change) * 100)}%`;
+  return [difference('value', `${name}: after the angle “${other.title}” (rev ${other.revision}) clamps about ${percent} ${change > 0 ? 'more' : 'less'}.`, Math.abs(change) > 0.2)];
 }
 
 const valueText = (s: Stage): string =>

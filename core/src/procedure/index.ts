@@ -42,5 +42,6 @@ export { assertRunnable } from './assertRunnable';
 export { checkSheet, errorsOf, FINDING_CODES, finalTorques, purposeOf, yieldTorqueNm, type Finding, type FindingCode, type FindingLevel } from './checks';
 export { differences, type Difference } from './differences';
 export { lineOf, parseLine, printLine, withLine, type AsLine, type Line, type LineStage, type Parsed, type Problem } from './shorthand';
+export { preloadAfterTurn } from './usedOnce';
 export { compoundText, dueWords, jointKindText, nounOf, repeatWords, stageKindText, REUSE_TEXT, stageWords, threadText } from './words';
 export { usedOnce, type UsedOnce } from './usedOnce';

@@ -6,9 +6,13 @@ import { seatsOf } from './stageFacts';
 
 /** Why a bolt is used once, in numbers that are rough on purpose. */
 export interface UsedOnce {
-  /** Turned by the procedure from its last torque on. */
+  /** Turned by the procedure from its last torque on: the most that any fastener of the group gets. */
   turnedDeg: number;
+  /** Where fasteners of the group are turned by different angles: each of them, never added up. */
+  turnsDeg: readonly number[];
   angleToYieldDeg: number;
+  /** The same over the friction band of the published condition: least and most. */
+  angleToYieldBandDeg: readonly [number, number];
   passesYield: boolean;
   /** By how much it stays longer once it is out. */
   permanentSetMm: number;
@@ -40,9 +44,12 @@ export function usedOnce(sheet: Sheet, group: Group): UsedOnce | null {
   const passesYield = state.regime !== 'elastic';
   const share = (values: number[]): number => (Math.max(...values) - Math.min(...values)) / 2 / (values[1] ?? 1);
   const mus = [low, nominal, high];
+  const yields = mus.map((mu) => angleState(at(mu), turn.deg).angleToYieldDeg);
   const numbers = {
     turnedDeg: turn.deg,
+    turnsDeg: turn.all,
     angleToYieldDeg: state.angleToYieldDeg,
+    angleToYieldBandDeg: [Math.min(...yields), Math.max(...yields)] as const,
     passesYield,
     permanentSetMm: state.permanentSetMm,
     reserveUsed: passesYield ? Math.min(1, (turn.deg - state.angleToYieldDeg) / (state.angleToTensileDeg - state.angleToYieldDeg)) : 0,
@@ -55,10 +62,13 @@ export function usedOnce(sheet: Sheet, group: Group): UsedOnce | null {
 
 function said(n: Omit<UsedOnce, 'text'>): string {
   const deg = (x: number): string => `${Math.round(x)}°`;
-  const share = (x: number): string => `${Math.round(x * 100)} %`;
-  if (!n.passesYield) return `It yields only after about ${deg(n.angleToYieldDeg)} and is turned ${deg(n.turnedDeg)}: it springs back.`;
-  const yields = n.angleToYieldDeg > 0 ? `It yields after about ${deg(n.angleToYieldDeg)}` : 'It yields before the angle begins';
-  return `${yields} and is turned ${deg(n.turnedDeg)}: it stays about ${n.permanentSetMm.toFixed(2)} mm longer and has used ${share(n.reserveUsed)} of its stretch to breaking. A second tightening would begin with that gone. By angle a new one clamps within about ±${share(n.spreadByAngle)}; by torque alone ±${share(n.spreadByTorque)}.`;
+  const share = (x: number): string => `${Math.round(x * 100)}%`;
+  const turned = n.turnsDeg.map(deg).join(' or ');
+  const [least, most] = n.angleToYieldBandDeg;
+  const yieldsAt = Math.round(least) === Math.round(most) ? deg(least) : `${deg(least)} to ${deg(most)}`;
+  if (!n.passesYield) return `Not stretched past yield: that takes about ${yieldsAt}, and these are turned ${turned}.`;
+  const about = most > 0 ? `yield comes after about ${yieldsAt}, depending on friction` : 'yield comes before the angle begins';
+  return `Stretched past yield: turned ${turned}; ${about}. About ${n.permanentSetMm.toFixed(2)} mm longer for good, with ${share(n.reserveUsed)} of the stretch to breaking used. Clamp load within about ±${share(n.spreadByAngle)} by angle; by torque alone ±${share(n.spreadByTorque)}.`;
 }
 
 function modelOf(group: Group, gripMm: number, torqueNm: number, mu: number): AngleJoint {
@@ -79,11 +89,26 @@ function modelOf(group: Group, gripMm: number, torqueNm: number, mu: number): An
   };
 }
 
-/** The last torque on the group, and the angles after it. */
-function lastTurn(sheet: Sheet, group: Group): { torqueNm: number; deg: number } | null {
+interface Turn {
+  torqueNm: number;
+  /** The most that one fastener is turned. */
+  deg: number;
+  /** Each different angle, from the largest. */
+  all: readonly number[];
+}
+
+/** The last torque and the angles after it, fastener by fastener: inner and outer ones are turned by their own, never by both. */
+function lastTurn(sheet: Sheet, group: Group): Turn | null {
+  const turns = sheet.seats.filter((s) => s.group === group.id).map((s) => turnOf(sheet, s.id));
+  const [most] = [...turns].sort((a, b) => b.deg - a.deg);
+  if (!most || most.torqueNm <= 0 || most.deg <= 0) return null;
+  return { ...most, all: [...new Set(turns.map((t) => t.deg))].filter((d) => d > 0).sort((a, b) => b - a) };
+}
+
+function turnOf(sheet: Sheet, seatId: string): { torqueNm: number; deg: number } {
   let torqueNm = 0;
   let deg = 0;
-  for (const stage of sheet.stages.filter((s) => !s.trial && seatsOf(sheet, s).some((seat) => seat.group === group.id))) {
+  for (const stage of sheet.stages.filter((s) => !s.trial && seatsOf(sheet, s).some((seat) => seat.id === seatId))) {
     for (const part of stage.each ?? [stage]) {
       const { target } = part;
       if (!target || !('value' in target)) continue;
@@ -91,5 +116,14 @@ function lastTurn(sheet: Sheet, group: Group): { torqueNm: number; deg: number }
       if (part.action === 'angle') deg += target.value;
     }
   }
-  return torqueNm > 0 && deg > 0 ? { torqueNm, deg } : null;
+  return { torqueNm, deg };
+}
+
+/**
+ * Clamp load that a group has after its last torque and angle, in kN, at one friction; by the same model as `usedOnce`.
+ * @returns null where the sheet gives no grip length, no torque or no angle for the group
+ */
+export function preloadAfterTurn(sheet: Sheet, group: Group, mu: number): number | null {
+  const turn = lastTurn(sheet, group);
+  return turn && group.gripLengthMm !== undefined ? angleState(modelOf(group, group.gripLengthMm, turn.torqueNm, mu), turn.deg).preloadKn : null;
 }

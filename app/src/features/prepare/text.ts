@@ -61,6 +61,8 @@ export const text = {
   changes: (n: number) => (n === 0 ? 'One wrench for all torque stages.' : `${n} ${n === 1 ? 'change' : 'changes'} of wrench on the way.`),
   set: (wrench: string, value: string) => `${wrench}: set to ${value}`,
   choose: (wrench: string) => `${wrench}: the value is chosen at the stage`,
+  tooCoarse: (wrench: string) => `${wrench} cannot be set finely enough here`,
+  tooCoarseText: 'Its nearest mark is outside the tolerance. Use a finer wrench.',
   rounding: (percent: string) => `rounded to its scale, ${percent} %`,
   push: (n: string) => `about ${n} N at the grip`,
   hard: (mm: string) => `That is a hard push: a bar of ${mm} or a second hand, feet apart, the part braced. A bolt may let go.`,

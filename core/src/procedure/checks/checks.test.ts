@@ -58,6 +58,13 @@ const mutations: Mutation[] = [
   ['repeatWrong', 'error', 'stages.2.repeat', '“+75°” cannot be repeated; write each turn as a stage of its own.', stage(headSheet, 2, { repeat: { kind: 'passes', passes: 2 } })],
   ['repeatWrong', 'error', 'stages.1.repeat', '“draw down by part-turns” goes round until seated; say how many rounds at most.', stage(plate, 1, { repeat: { kind: 'once' } })],
   [
+    'compoundMissing',
+    'warning',
+    'groups.0.compounds',
+    'Head bolts: published for “engine oil on threads and under the head”, and nothing says what goes on them.',
+    { ...group(headSheet, { compounds: [], frictionCondition: 'engineOil', friction: 'engine oil on threads and under the head' }), steps: headSheet.steps.filter((s) => !s.compound) },
+  ],
+  [
     'endsSlack',
     'error',
     'stages.4.action',

@@ -37,6 +37,7 @@ export const FINDING_CODES = [
   'oneTimeUseHinted',
   'reuseLimitMissing',
   'compoundTwice',
+  'compoundMissing',
   'sealantClock',
   'neverOut',
   'clockBackwards',

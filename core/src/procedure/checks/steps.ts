@@ -1,11 +1,23 @@
-import type { Sheet } from '../sheet';
+import type { Group, Sheet } from '../sheet';
 import { seatsNamed } from '../stageFacts';
 import { measureKinds } from '../../measure';
 import { finding, type Finding } from './finding';
 
 /** Compounds, clocks, and things that must come out again. */
 export function checkSteps(sheet: Sheet): Finding[] {
-  return [...compoundTwice(sheet), ...sealantClock(sheet), ...neverOut(sheet), ...clockBackwards(sheet), ...backNowhere(sheet), ...measureLimits(sheet), ...compoundBeforeTrial(sheet)];
+  return [...compoundMissing(sheet), ...compoundTwice(sheet), ...sealantClock(sheet), ...neverOut(sheet), ...clockBackwards(sheet), ...backNowhere(sheet), ...measureLimits(sheet), ...compoundBeforeTrial(sheet)];
+}
+
+/** Conditions that something has to be put on for. */
+const WET: readonly Group['frictionCondition'][] = ['lightOil', 'engineOil', 'molyPaste', 'antiSeize', 'threadLocker', 'sealant'];
+
+/** Published for oiled fasteners, and nobody is told to oil them: at the same torque they clamp a third less. */
+function compoundMissing(sheet: Sheet): Finding[] {
+  return sheet.groups.flatMap((group, i) => {
+    const byStep = sheet.steps.some((s) => s.compound && (!s.on || seatsNamed(sheet, s.on).some((seat) => seat.group === group.id)));
+    if (!WET.includes(group.frictionCondition) || group.compounds.length > 0 || byStep) return [];
+    return [finding('compoundMissing', 'warning', `groups.${i}.compounds`, `${group.name}: published for “${group.friction}”, and nothing says what goes on them.`)];
+  });
 }
 
 function compoundTwice(sheet: Sheet): Finding[] {

@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { JointSheet } from '@stennet/core/contract/run';
-import { partsOf, sockets, type ListedTool } from '@stennet/core/prepare';
+import { partsOf, sockets, usesTool, type ListedTool } from '@stennet/core/prepare';
 import { PHASES, type Sheet } from '@stennet/core/procedure';
 import type { Formatter } from '@stennet/core/quantity';
 import { inUse, useSignedIn, useTools, type ShownEntry } from '@/data';
@@ -44,7 +44,7 @@ export function LayOut({ data, entries, isApart }: { data: JointSheet; entries: 
 function shopLines(sheet: Sheet, tools: readonly ListedTool[], format: Formatter): string[] {
   const engine = sheet.applies.engine.toLowerCase();
   return tools.flatMap((t) => {
-    if (!('fits' in t) || !t.fits.toLowerCase().includes(engine)) return [];
+    if ((t.kind !== 'crankLock' && t.kind !== 'drawingTool') || !t.fits.toLowerCase().includes(engine) || !usesTool(sheet, t.kind)) return [];
     return t.kind === 'crankLock' ? [text.shopLock(t.name, text.holds[t.holds])] : [text.shopDrawing(t.name, format.quantity(t.ceiling).text)];
   });
 }

@@ -49,7 +49,7 @@ function OneStage({ line, format }: { line: PlanLine; format: Formatter }) {
 }
 
 function WrenchLine({ fit, format, target }: { fit: Extract<Fit, { kind: 'wrench' }>; format: Formatter; target: PlanLine }) {
-  const { wrench, setting, errorPercent, pushN } = fit;
+  const { wrench, setting, errorPercent, pushN, tooCoarse } = fit;
   const facts = [
     Math.abs(errorPercent) >= 0.05 ? text.rounding(`${errorPercent > 0 ? '+' : '−'}${format.number(Math.abs(errorPercent))}`) : '',
     pushN === null ? '' : text.push(format.number(pushN, 0)),
@@ -59,6 +59,7 @@ function WrenchLine({ fit, format, target }: { fit: Extract<Fit, { kind: 'wrench
     <>
       <Line strong>{setting ? text.set(wrench.name, format.inHand(setting).text) : text.choose(wrench.name)}</Line>
       {facts.length > 0 ? <Line>{facts.join(' · ')}</Line> : null}
+      {tooCoarse ? <Notice title={text.tooCoarse(wrench.name)} text={text.tooCoarseText} look="warn" /> : null}
       {pushN !== null && pushN > HARD_PUSH_N ? <Line strong>{text.hard(format.quantity({ value: barLengthMm(convert(highest, 'N.m')), unit: 'mm' }).text)}</Line> : null}
     </>
   );
