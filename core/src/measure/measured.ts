@@ -32,7 +32,7 @@ export function readingsOf({ unit, uncertainty, limits, rows, strip }: Measured)
 export function judgeMeasured(m: Measured): Judged {
   const kind = measureKinds[m.what];
   const judged = kind.judge(readingsOf(m));
-  const missing = kind.needsAll ? m.rows.filter((r) => r.values.some((v) => v === null)).length : 0;
+  const missing = kind.needsAll ? m.rows.filter((r) => r.values.length < kind.columns.length || r.values.some((v) => v === null)).length : 0;
   if (missing === 0) return judged;
   return { ...judged, missing, verdict: judged.verdict === 'pass' ? 'marginal' : judged.verdict };
 }

@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { DaySchema, FastenerIdSchema, finite, KeySchema, textOf, UuidSchema } from '../contract/text';
 import { measuredFields } from '../measure/measuredSchema';
+import { FRICTION_CONDITIONS } from '../thread/friction';
 import { PART_STATES } from './partState';
 
 const cents = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(100_000_000));
@@ -104,6 +105,8 @@ export const OrderEntrySchema = v.variant('kind', [
     /** Looked at once it was found: nicked, bent or dirty it does not go back. */
     still: v.optional(v.picklist(['good', 'discard'])),
   }),
+  /** Another compound than the sheet's, as it was chosen while preparing: the lead decides about it at the bolt. */
+  v.strictObject({ kind: v.literal('compound'), joint: UuidSchema, group: KeySchema, condition: v.picklist(FRICTION_CONDITIONS) }),
   /** What was filled in, by whoever filled it. */
   v.strictObject({ kind: v.literal('filled'), what: short, amount: textOf(40) }),
   /** Only some of the banks, caps or cylinders are part of this order. */

@@ -98,6 +98,12 @@ const JOINT_KINDS: Record<string, string> = {
   'adapter-plate': 'Adapter plate',
   'bell-housing': 'Bell housing',
   pump: 'Pump',
+  'oil-pan': 'Oil pan',
+  'slave-cylinder': 'Slave cylinder',
+  gearbox: 'Gearbox',
+  other: 'Other joint',
 };
+/** The kinds a lead chooses from, as they stand in files. */
+export const JOINT_KIND_IDS: readonly string[] = Object.keys(JOINT_KINDS);
 /** A kind of joint in words; one that is not known here as it is written. */
 export const jointKindText = (kind: string): string => JOINT_KINDS[kind] ?? kind.charAt(0).toUpperCase() + kind.slice(1).replace(/-/g, ' ');

@@ -24,7 +24,7 @@ export { next, type Next, type PullNext, type Reason } from './next';
 export { explain } from './explain';
 export { isBroken, WAYS, type Way } from './hold';
 export { isRung, rungText, rungsOf, type Rung } from './ladder';
-export { judgedFor } from './foldStep';
+export { judgedFor, withinLimits } from './foldStep';
 export { clocks, type RunningClock } from './clocks';
 export { methodsFor, settingOf, toolFor } from './tools';
 export { targetOf, taskNamed, taskOf, isTorque, type Task } from './task';

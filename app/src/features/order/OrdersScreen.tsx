@@ -89,6 +89,7 @@ function OrderRow({ order, on, isBeside }: { order: Order; on: boolean; isBeside
   const { format } = useSignedIn();
   const held = blockers(seenOf(order, order.entries)).filter((b) => b.by !== 'joint');
   const parts = order.entries.filter((e) => e.body.kind === 'part' && isAwaited(e.body.state)).length;
+  const happened = [...new Set(order.jobs.flatMap((j) => j.joints.flatMap((t) => t.runs.flatMap((r) => r.standing.happened ?? []))))].slice(0, 3);
   const why = [parts > 0 ? text.toOrder(parts) : '', ...held.filter((b) => b.by !== 'part').map((b) => b.text)].filter(Boolean);
   return (
     <View style={[styles.row, { backgroundColor: inks.card, borderColor: on ? inks.brand : inks.line }]}>
@@ -108,6 +109,7 @@ function OrderRow({ order, on, isBeside }: { order: Order; on: boolean; isBeside
             {[order.jobs.map((j) => j.title).join(', '), order.promisedAt ? format.dateTime(new Date(order.promisedAt)) : ''].filter(Boolean).join(' · ')}
           </Text>
           {why.length > 0 ? <Text style={{ fontSize: 15, color: inks.warnText, fontWeight: '700' }}>{`▲ ${why.join('; ')}`}</Text> : null}
+          {happened.length > 0 ? <Text style={{ fontSize: 15, color: inks.inkSoft }}>{happened.join('; ')}</Text> : null}
         </View>
       </Link>
     </View>

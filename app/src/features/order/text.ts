@@ -13,6 +13,15 @@ const PLACE: Record<JointPlace, string> = { done: 'done', inWork: 'in work', nex
 export const PART_STATE_TEXT: Record<PartState, string> = { needed: 'to order', ordered: 'ordered', here: 'here', fitted: 'fitted', notNeeded: 'not needed' };
 
 export const text = {
+  waitsLead: (n: number) => `Waits for the lead: ${n} ${n === 1 ? 'approval' : 'approvals'}`,
+  scopeAll: 'Only some of them?',
+  scopeOnly: (labels: string) => `Only: ${labels}`,
+  scopeAsk: 'Which of them are part of this order?',
+  scopeDone: 'Done choosing',
+  fills: 'Filled in',
+  fillWhat: 'What was filled in',
+  fillAmount: 'How much',
+  addFill: 'Record a fill',
   find: (engine: string) => `Sheets for ${engine}`,
   title: (number: string) => `RO ${number}`,
   loading: 'Looking up the repair order',
@@ -188,6 +197,9 @@ export const text = {
   seenHead: 'Head',
   fits: 'It is the one, as far as that tells.',
   wrong: 'This is not the one',
+  wrongStays: 'It stays wrong until you check the right one here.',
+  tooFew: (n: number, of: number) => `${n} came, ${of} are needed.`,
+  fitsUnknown: 'Nothing wrong found. The sheet does not give everything to compare with.',
   done: 'Done',
   holeMap: (labels: string) => `Hole map: ${labels}`,
   addPart: 'Add a part by hand',

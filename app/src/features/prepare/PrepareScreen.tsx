@@ -4,7 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { runName, type Order } from '@stennet/core/contract';
 import type { JointSheet } from '@stennet/core/contract/run';
 import { seatMarks } from '@stennet/core/drawing';
-import { jointState, runOf } from '@stennet/core/order';
+import { doneOnce, leftOutBefore, runOf, startBlockers } from '@stennet/core/order';
 import { isByFastener, orderOf, PROCEDURE, sheetForPart, stageAt, TAKE_APART, type Sheet } from '@stennet/core/procedure';
 import { initialState } from '@stennet/core/run';
 import { asAppError, useEntries, useJointSheet, useOrder, useSignedIn } from '@/data';
@@ -14,6 +14,7 @@ import { AngleHelp } from './parts/AngleHelp';
 import { Compounds } from './parts/Compounds';
 import { LayOut } from './parts/LayOut';
 import { isHere, newFasteners, NewParts, partOf } from './parts/NewParts';
+import { LeftOut, type OutAnswers } from './parts/LeftOut';
 import { StartButton } from './parts/StartButton';
 import { ToolsPlan } from './parts/ToolsPlan';
 import { builtOutside, isToldApart, TakeSheet, WhichOne, type Answers } from './parts/WhichOne';
@@ -53,6 +54,7 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
   const answersBefore = useAnswersBefore(whole, useSignedIn().me.person.id);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [chosen, setChosen] = useState(asked ?? null);
+  const [outNow, setOutNow] = useState<OutAnswers>({});
   const isApart = part === TAKE_APART;
   const isWhole = part === PROCEDURE;
   // What only this run leads of the sheet; what it is begun with is the whole of it.
@@ -62,20 +64,23 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
   const runs = order?.jobs.flatMap((j) => j.joints).find((t) => t.id === data.joint)?.runs ?? [];
   const there = runOf(runs, part, at.instance);
   const apart = !isWhole ? undefined : runs.find((r) => r.part === TAKE_APART && r.instance === at.instance && r.state !== 'finished');
-  const before = !isWhole ? null : unfinishedBefore(data, order);
-  const partsOpen = isWhole && newFasteners(data).some((need) => !left.has(need.key) && !isHere(partOf(data, need, entries)));
+  const job = order?.jobs.find((j) => j.joints.some((t) => t.id === data.joint))?.id;
+  const seen = entries.map((e) => e.body);
+  const stops = order ? startBlockers({ sheet: whole.sheet, job, joint: data.joint, part, instance: at.instance, joints: order.jobs.flatMap((j) => j.joints), entries: seen }) : [];
+  const out = isWhole ? leftOutBefore(runs, at.instance) : [];
+  const partsOpen = isWhole && newFasteners(data).some((need) => !left.has(need.key) && !isHere(partOf(data, need, entries), data.sheet));
   const open = [
-    before ? text.openFirst : '',
+    stops.length > 0 ? text.openStops : '',
+    out.some((seat) => !outNow[seat]) ? text.openOut : '',
     apart ? text.openApart : '',
     sheet.instances && !chosen ? text.openInstance : '',
     isToldApart(sheet, answers) ? '' : text.openWhich,
     partsOpen ? text.openParts : '',
   ].filter(Boolean);
-  const job = order?.jobs.find((j) => j.joints.some((t) => t.id === data.joint))?.id;
   const start = there ? (
     <There name={runName({ name: data.order.joint }, at)} run={there.id} />
   ) : (
-    <StartButton key={`${part} ${at.instance}`} data={whole} at={at} answers={answers} open={open} />
+    <StartButton key={`${part} ${at.instance}`} data={whole} at={at} answers={answers} open={open} known={{ outNow, once: doneOnce(runs, part) }} />
   );
   return (
     <ScreenFrame
@@ -87,7 +92,8 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
       <View style={isWide ? styles.wide : styles.phone}>
         <View style={[styles.column, isWide && styles.half]}>
           {sheet.invented ? <Notice title={text.invented} text={`${text.inventedText} ${text.prevail}`} look="warn" /> : <Notice title={text.prevail} />}
-          {before ? <Notice title={text.firstTitle(before)} text={text.firstText} look="warn" alert /> : null}
+          {stops.length > 0 ? <Notice title={text.stopsTitle} text={stops.join(' ')} look="warn" alert /> : null}
+          <LeftOut sheet={whole.sheet} seats={out} answers={outNow} onAnswer={(seat, is) => setOutNow((was) => ({ ...was, [seat]: is }))} />
           {apart ? <ApartOpen run={apart.id} /> : null}
           {data.supersededBy ? <Replaced data={data} by={data.supersededBy} /> : null}
           {builtOutside(sheet, data.order.built) ? <Notice title={whichText.builtOutside} text={whichText.builtOutsideText} look="warn" /> : null}
@@ -102,7 +108,7 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
         </View>
         <View style={[styles.column, isWide && styles.half]}>
           <Procedure data={data} />
-          {!isWhole ? null : <Compounds sheet={sheet} />}
+          {!isWhole ? null : <Compounds data={data} entries={entries} />}
           {isApart ? null : <ToolsPlan sheet={sheet} />}
           {!isWhole ? null : <AngleHelp sheet={sheet} />}
           {isWide ? null : start}
@@ -141,12 +147,6 @@ function Slackening({ data: { sheet } }: { data: JointSheet }) {
 }
 
 const orderWords = (sheet: Sheet, index: number): string => (isByFastener(stageAt(sheet, index)) ? orderOf(sheet, index).join(' · ') : '');
-
-/** The name of a joint of this order that the sheet wants tight before, and that is not. */
-function unfinishedBefore({ sheet }: JointSheet, order: Order | undefined): string | null {
-  const joints = order?.jobs.flatMap((j) => j.joints) ?? [];
-  return joints.find((t) => sheet.requires.includes(t.sheetId) && jointState(t) !== 'tight')?.name ?? null;
-}
 
 /** A newer revision stands: nothing is begun by the old one without somebody saying so. */
 function Replaced({ data, by }: { data: JointSheet; by: string }) {

@@ -24,11 +24,11 @@ export const text = {
   starting: 'Starting',
   startReads: 'Starting says that this page is read and everything is laid out.',
   startOnline: 'Starting needs the server: it alone knows that no other device has begun on this joint.',
-  readOnly: 'Your role may look, not tighten.',
+  readOnly: 'Only technicians and leads tighten on a repair order.',
+  readOnlyApprentice: 'Apprentices do not tighten on a customer’s vehicle. Follow along here; a technician starts and confirms the work.',
   open: (what: string) => `Still open above: ${what}.`,
   openWhich: 'which one it is',
   openParts: 'the new parts',
-  openFirst: 'the joint before this one',
   invented: 'Invented values',
   inventedText: 'This sheet was made up for demonstration. Never tighten a real engine by it.',
   prevail: 'The maker’s current procedure, local rules and licensed practice prevail.',
@@ -37,14 +37,20 @@ export const text = {
   condition: (c: string) => `Published for: ${c}`,
   mapLabel: (joint: string, n: number) => `${joint}, ${n} fasteners.`,
 
-  // what must be tight before
-  firstTitle: (joint: string) => `${joint} comes first`,
-  firstText: 'This sheet is for after it. Finish that joint, then come back here.',
+  // what stands against the start
+  stopsTitle: 'This cannot be started yet',
+  openStops: 'what stands against it',
+  openOut: 'what was left out',
+  outTitle: (n: number) => (n === 1 ? 'One was left out at teardown' : `${n} were left out at teardown`),
+  outText: 'What is still out is not tightened, and the record says so.',
+  outIs: { out: 'Still out', repaired: 'Repaired: tighten it' },
 
   // one-time-use, alone
   newTitle: (n: number, what: string) => `${n} ${what.toLowerCase()}, new ones only`,
   newHere: (n: number, what: string, lot: string) => `${n} new ${what.toLowerCase()} ${n === 1 ? 'is' : 'are'} here${lot ? `, lot ${lot}` : ''}.`,
   newOrdered: 'Ordered, not here.',
+  newWrong: 'What came does not match the sheet',
+  newWrongText: 'It stays wrong until the right part is here: check the new one on the parts list.',
   newYes: (n: number) => (n === 1 ? 'The new one is here' : `${n} new ones are here`),
   newNo: 'Not here: the lead decides at the bolt',
   newLead: 'Nothing is tightened with used ones before the lead allows it in writing.',
@@ -87,6 +93,7 @@ export const text = {
   // compounds
   compounds: 'What goes on them',
   nothing: (group: string) => `${group}: nothing on the threads, nothing under the head.`,
+  asPublished: (condition: string) => `Back to the published one: ${condition}`,
   otherCompound: 'Another compound in the hand?',
 
   // angles

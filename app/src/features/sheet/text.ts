@@ -1,4 +1,7 @@
 export const text = {
+  otherEngine: (vehicle: string, sheet: string) => `This vehicle has engine ${vehicle}; the sheet is for ${sheet}`,
+  otherEngineText: 'Values of another engine break bolts. Use it only if the engine was swapped or the order is wrong.',
+  otherEngineYes: 'Use it all the same',
   find: 'Find a sheet',
   back: 'Back to Today',
   backToFind: 'Back to Find',

@@ -34,7 +34,8 @@ export const text = {
   pause: 'Pause',
 
   keepsOld: (old: string, by: string) => `goes on by rev ${old}; rev ${by} stands for new runs`,
-  readOnly: 'Your role may look, not tighten.',
+  readOnly: 'Only technicians and leads tighten on a repair order.',
+  readOnlyApprentice: 'Apprentices do not tighten on a customer’s vehicle. Here you can follow along.',
   compound: (kind: string, place: string) => `${kind} on ${place === 'under head' ? 'the underside of the head' : place}`,
   noCompound: 'nothing on the threads',
 
@@ -111,11 +112,13 @@ export const text = {
   dryNo: 'Ask again',
 
   // steps around the pulls
-  fitNewTitle: (n: number, group: string) => `${n} new ${group.toLowerCase()}`,
+  fitNewTitle: (what: string) => `New ones only: ${what}`,
   fitNew: (why: string) => `One-time-use. ${why}`,
+  compoundChosen: (condition: string) => `On Prepare ${condition} was chosen`,
+  compoundChosenText: 'The sheet was published for another one. Ask the lead before anything goes on.',
   makerSays: 'The maker has them replaced each time.',
   fitNewYes: (n: number) => `${n} new ones are in, by hand`,
-  fitTitle: (n: number, group: string) => `${n} ${group.toLowerCase()} by hand`,
+  fitTitle: (what: string) => `${what} by hand`,
   fit: 'Each must start by hand. Anything tight by hand is stopped now, not later.',
   coat: (what: string) => `${what.charAt(0).toUpperCase()}${what.slice(1)}.`,
   fitOld: 'The old one does this part of the work; it is used once, and a new one goes in later.',
@@ -273,6 +276,11 @@ export const text = {
   valueTitle: (stage: string) => `Choose the value for “${stage}”`,
   valueLabel: (unit: string) => `Value, in ${unit}`,
   measureLabel: (row: string | undefined, unit: string) => `${row ?? 'Measured'}, in ${unit}`,
+  limitsBetween: (min: string, max: string) => `Between ${min} and ${max}`,
+  limitLeast: (min: string) => `At least ${min}`,
+  limitMost: (max: string) => `At most ${max}`,
+  outside: '✕ Outside the limits',
+  loosenWords: (how: 'free' | 'crack' | number) => (how === 'free' ? 'Slacken fully' : how === 'crack' ? 'Just ease it' : `Slacken by ${how}°`),
   temperatureLabel: 'Temperature, in °C',
   holdFailed: (bolt: string, what: string) => `${what}: ${bolt}`,
   holdText: {

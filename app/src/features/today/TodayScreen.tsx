@@ -46,6 +46,7 @@ export function TodayScreen() {
           {running.map(({ order, joint, run }) => (
             <OpenRun key={run.id} order={order} joint={joint} run={run} />
           ))}
+          {me.role === 'lead' ? <Approvals orders={orders} /> : null}
           <View style={isWide ? styles.ways : styles.waysPhone}>
             <BigButton text={text.find} look="quiet" size="desk" grow onPress={() => router.navigate('/find')} />
             <BigButton text={text.allOrders} look="quiet" size="desk" grow onPress={() => router.navigate('/orders')} />
@@ -88,6 +89,31 @@ function OpenRun({ order, joint, run }: { order: Order; joint: Joint; run: RunBr
       </Text>
       <Text style={{ fontSize: 16, color: inks.inkSoft }}>{`RO ${order.number} · ${order.vehicle.maker} ${order.vehicle.model}${order.bay ? ` · ${order.bay}` : ''}`}</Text>
       <BigButton text={isMine && isAllowed(me.role, 'run.write') ? text.carryOn : text.watch} onPress={() => router.navigate(`/runs/${run.id}`)} look={isMine ? 'main' : 'plain'} />
+    </Card>
+  );
+}
+
+/** What waits for the lead, finished runs among them: one list, one tap each. */
+function Approvals({ orders }: { orders: readonly Order[] }) {
+  const router = useRouter();
+  const waiting = orders.flatMap((order) =>
+    order.jobs.flatMap((job) => job.joints.flatMap((joint) => joint.runs.flatMap((run) => (run.standing.asksLead > 0 ? [{ order, joint, run }] : [])))),
+  );
+  if (waiting.length === 0) return null;
+  return (
+    <Card edge="warn">
+      <Text role="heading" aria-level={2} style={{ fontSize: 20, fontWeight: '700' }}>
+        {text.approvals}
+      </Text>
+      {waiting.map(({ order, joint, run }) => (
+        <BigButton
+          key={run.id}
+          text={text.approve(order.number, runName(joint, run), run.standing.asksLead)}
+          look="plain"
+          size="desk"
+          onPress={() => router.navigate(`/runs/${run.id}`)}
+        />
+      ))}
     </Card>
   );
 }

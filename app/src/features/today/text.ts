@@ -6,6 +6,8 @@ export const text = {
   followUps: (late: number) => (late > 0 ? `Follow-ups, ${late} overdue` : 'Follow-ups'),
   partsOpen: (n: number) => `${n} ${n === 1 ? 'part' : 'parts'} not here`,
   asksLead: (n: number) => `${n} ${n === 1 ? 'thing waits' : 'things wait'} for the lead`,
+  approvals: 'Waiting for your approval',
+  approve: (number: string, joint: string, n: number) => `RO ${number} · ${joint}${n > 1 ? ` · ${n}` : ''}`,
   account: (name: string) => `Account of ${name}`,
   loading: 'Looking up today’s repair orders',
   empty: 'No open repair orders',

@@ -18,7 +18,9 @@ export function Dropped({ body, onSave }: { body: EntryOf<'dropped'>; onSave: Sa
       {onSave ? (
         <>
           <TextField label={text.foundWhere} value={where} onChange={(t) => setWhere(t.slice(0, 80))} />
-          <BigButton text={text.found} look="plain" disabled={!where.trim()} onPress={() => onSave({ ...body, found: where.trim() })} />
+          <Line>{text.stillAsk}</Line>
+          <BigButton text={text.foundGood} look="plain" disabled={!where.trim()} onPress={() => onSave({ ...body, found: where.trim(), still: 'good' })} />
+          <BigButton text={text.foundDiscard} look="warn" disabled={!where.trim()} onPress={() => onSave({ ...body, found: where.trim(), still: 'discard' })} />
         </>
       ) : null}
     </View>

@@ -82,6 +82,8 @@ export function Places({ form, put, what, rows }: { form: Form; put: Put; what: 
     return value === null ? undefined : convert({ value, unit: form.unit }, 'mm');
   };
   const [min, max] = [limit('min'), limit('max') ?? limit('overall')];
+  const unit = text.units[form.unit];
+  const limits = measureKinds[what].limits.flatMap((l) => (form.limits[l.key]?.trim() ? [`${l.label} ${form.limits[l.key]} ${unit}`] : [])).join(' · ');
   return (
     <>
       <Line strong>{text.readings}</Line>
@@ -95,6 +97,7 @@ export function Places({ form, put, what, rows }: { form: Form; put: Put; what: 
       {row ? (
         <>
           <Line strong>{text.row(nameOf(form.rows, at), at + 1, form.rows.length)}</Line>
+          {limits ? <Line>{limits}</Line> : null}
           <FieldRow>
             {columns.map((column, i) => (
               <TextField
@@ -120,6 +123,14 @@ export function Places({ form, put, what, rows }: { form: Form; put: Put; what: 
           on={false}
           onPress={() => put({ rows: [...form.rows, { row: row && what === 'flatness' ? row.row : String(form.rows.length + 1), values: [] }], current: form.rows.length })}
         />
+        {form.rows.length > 1 ? (
+          <Chip
+            role="radio"
+            text={text.removeRow}
+            on={false}
+            onPress={() => put({ confirmed: false, rows: form.rows.filter((_r, i) => i !== at), current: Math.max(0, at - 1) })}
+          />
+        ) : null}
       </View>
     </>
   );

@@ -3,7 +3,7 @@ import { Text } from 'react-native-paper';
 import type { Judged, Measured, MeasureKindId, Verdict } from '@stennet/core/measure';
 import { asRead, type Formatter } from '@stennet/core/quantity';
 import { useInks } from '../theme';
-import { verdictText } from './text';
+import { text, verdictText } from './text';
 
 const SIGN: Record<Verdict, string> = { pass: '●', marginal: '▬', fail: '✕' };
 
@@ -14,7 +14,7 @@ export function Result({ what, judged, unit, format }: { what: MeasureKindId; ju
   const ink = (verdict: Verdict | null): string => (verdict === 'fail' || verdict === 'marginal' ? inks.warnText : inks.ink);
   return (
     <View role="status" style={{ gap: 6 }}>
-      <Text style={{ fontSize: 20, fontWeight: '700', color: ink(judged.verdict) }}>{`${SIGN[judged.verdict]} ${verdictText(what, judged.verdict)}`}</Text>
+      <Text style={{ fontSize: 20, fontWeight: '700', color: ink(judged.verdict) }}>{`${SIGN[judged.verdict]} ${judged.missing && judged.verdict !== 'fail' ? text.soFar(judged.missing) : verdictText(what, judged.verdict)}`}</Text>
       {judged.found.map((f) => (
         <Text key={f.what} style={{ fontSize: 16, lineHeight: 23, color: ink(f.verdict) }}>
           {[f.verdict ? SIGN[f.verdict] : '', f.what, say(f.mm), f.note ?? ''].filter(Boolean).join(' · ')}

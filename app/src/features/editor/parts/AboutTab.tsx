@@ -1,5 +1,5 @@
-import type { Sheet } from '@stennet/core/procedure';
-import { ChoiceField, FieldRow, FlagsField, Section, TextField } from '@/ui';
+import { JOINT_KIND_IDS, jointKindText, type Sheet } from '@stennet/core/procedure';
+import { ChoiceField, FieldRow, FlagsField, Section, TextField, Line } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { said } from '../lists';
 import { text } from '../text';
@@ -34,8 +34,14 @@ function Applies() {
         <TextField label={text.maker} value={applies.maker} onChange={(maker) => put({ maker }, 'maker')} problem={problem('applies.maker')} />
         <TextField label={text.model} value={applies.model} onChange={(model) => put({ model }, 'model')} problem={problem('applies.model')} />
         <TextField label={text.engine} value={applies.engine} onChange={(engine) => put({ engine }, 'engine')} problem={problem('applies.engine')} />
-        <TextField label={text.kindOf} value={draft.kind} onChange={(kind) => change((d) => ({ ...d, kind }), 'kind')} problem={problem('kind')} />
       </FieldRow>
+      <ChoiceField
+        label={text.kindOf}
+        value={draft.kind}
+        options={[...new Set([...JOINT_KIND_IDS, ...(draft.kind ? [draft.kind] : [])])].map((value) => ({ value, text: jointKindText(value) }))}
+        onChange={(kind) => change((d) => ({ ...d, kind }), 'kind')}
+      />
+      {problem('kind') ? <Line strong>{problem('kind')}</Line> : null}
       <FieldRow>
         <TextField label={text.builtFrom} value={applies.builtFrom ?? ''} onChange={(t) => put({ builtFrom: t || undefined }, 'from')} problem={problem('applies.builtFrom')} />
         <TextField label={text.builtTo} value={applies.builtTo ?? ''} onChange={(t) => put({ builtTo: t || undefined }, 'to')} problem={problem('applies.builtTo')} />

@@ -36,7 +36,7 @@ export function MeasureForm({ order }: { order: string }) {
       unit,
       uncertainty,
       limits,
-      rows: rows.filter((r) => r.values.some((v) => v !== null)).map((r) => ({ row: r.row, values: [...r.values] })),
+      rows: rows.filter((r) => measureKinds[what].needsAll || r.values.some((v) => v !== null)).map((r) => ({ row: r.row, values: [...r.values] })),
       ...(strip && strip.length >= 2 ? { strip: strip.map(([w, c]): [number, number] => [w, c]) } : {}),
       verdict: judged.verdict,
       ...(judged.verdict !== 'pass' && typeof mend === 'number' && typeof replace === 'number' ? { prices: { mend, replace } } : {}),

@@ -8,6 +8,7 @@ import { useSave } from '../hooks/useSave';
 import { text } from '../text';
 import { EntryLine } from './EntryLine';
 import { JointRow } from './JointRow';
+import { Scope } from './Scope';
 import { seenOf } from './StateBar';
 
 type Job = Order['jobs'][number];
@@ -22,7 +23,13 @@ export function JobCard({ order, job, entries, mayWrite }: { order: Order; job: 
   return (
     <Section title={job.title}>
       {job.joints.map((joint, i) => (
-        <JointRow key={joint.id} joint={joint} place={places[i] ?? 'later'} before={job.joints[i - 1]?.name ?? ''} />
+        <JointRow
+          key={joint.id}
+          joint={joint}
+          place={places[i] ?? 'later'}
+          before={job.joints[i - 1]?.name ?? ''}
+          scope={mayWrite && joint.instances ? <Scope order={order.id} joint={joint} entries={entries} /> : null}
+        />
       ))}
       {byRuns.length > 0 ? <Notice title={text.stillIn(byRuns.join(', '))} look="warn" /> : null}
       {problem ? <Notice title={problem} look="warn" alert /> : null}

@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isAllowed, runName, type Joint, type RunBrief } from '@stennet/core/contract';
@@ -11,7 +12,7 @@ import { BigButton, Line, useInks } from '@/ui';
 import { text } from '../text';
 
 /** One joint of a job: how far it is, its runs, and what comes next on it. */
-export function JointRow({ joint, place, before }: { joint: Joint; place: JointPlace; before: string }) {
+export function JointRow({ joint, place, before, scope }: { joint: Joint; place: JointPlace; before: string; scope?: ReactNode }) {
   const inks = useInks();
   const { me } = useSignedIn();
   const mayWrite = isAllowed(me.role, 'run.write');
@@ -27,6 +28,7 @@ export function JointRow({ joint, place, before }: { joint: Joint; place: JointP
         <RunLine key={run.id} joint={joint} run={run} mayWrite={mayWrite} />
       ))}
       {mayWrite ? <Begin joint={joint} place={place} /> : null}
+      {scope}
     </View>
   );
 }
@@ -47,6 +49,10 @@ function RunLine({ joint, run, mayWrite }: { joint: Joint; run: RunBrief; mayWri
   return (
     <View style={styles.run}>
       <Text style={{ fontSize: 16, color: inks.inkSoft }}>{joint.runs.length > 1 || name !== joint.name ? `${name}: ${standing}` : standing}</Text>
+      {run.standing.asksLead > 0 ? <Line strong>{text.waitsLead(run.standing.asksLead)}</Line> : null}
+      {(run.standing.happened ?? []).map((h) => (
+        <Line key={h}>{`▲ ${h}`}</Line>
+      ))}
       {run.standing.bags.length > 0 ? <Line>{run.standing.bags.map((b) => text.bag(b.bag, b.fasteners.join(', '))).join(' ')}</Line> : null}
       {isOpen ? <BigButton text={isMine ? text.carryOn(name) : text.watch} size="desk" onPress={() => router.navigate(`/runs/${run.id}`)} /> : null}
       <BigButton

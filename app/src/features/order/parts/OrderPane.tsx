@@ -9,6 +9,7 @@ import { text } from '../text';
 import { AddJob } from './AddJob';
 import { Afterwards } from './Afterwards';
 import { Diagnosis } from './Diagnosis';
+import { Fills } from './Fills';
 import { JobCard } from './JobCard';
 import { Notes } from './Notes';
 import { Outside } from './Outside';
@@ -37,6 +38,7 @@ export function OrderPane({ order, isBeside = false }: { order: Order; isBeside?
         {parts}
         {state}
         {after}
+        <Fills {...common} />
         {addJob}
         <Diagnosis {...common} />
         <Notes {...common} />
@@ -59,6 +61,7 @@ export function OrderPane({ order, isBeside = false }: { order: Order; isBeside?
       <View style={[styles.column, styles.right]}>
         {state}
         {after}
+        <Fills {...common} />
         {parts}
         {facts}
         <Outside {...common} />

@@ -2,7 +2,7 @@ import { Link } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { seatMarks } from '@stennet/core/drawing';
-import { PART_STATES, type EntryOf, type PartState } from '@stennet/core/order';
+import { isWrongPart, PART_STATES, type EntryOf, type PartState } from '@stennet/core/order';
 import { wrongPart, type PartSeen, type PartLine } from '@stennet/core/prepare';
 import { HEADS, type Sheet } from '@stennet/core/procedure';
 import { initialState } from '@stennet/core/run';
@@ -46,11 +46,12 @@ export function PartRow({ order, line, shown, sheet, mayWrite }: Props) {
       {problem ? <Notice title={problem} look="warn" alert /> : null}
       {sheet && need.reuse === 'reuse-in-place' ? <HoleMap sheet={sheet} group={need.key.slice('group:'.length)} /> : null}
       {isReused ? null : <States body={line.entry?.body} name={need.what} mayWrite={mayWrite} onPut={(state) => put({ state })} />}
+      {sheet && line.entry && isWrongPart(line.entry.body, sheet) ? <Notice title={text.wrong} text={text.wrongStays} look="warn" /> : null}
       {line.entry ? <From body={line.entry.body} /> : null}
       {mayWrite && !isReused ? (
         <View style={styles.row}>
           <BigButton text={text.more} label={`${text.more}: ${need.what}`} look="quiet" size="desk" onPress={() => setOpen(open === 'more' ? null : 'more')} />
-          {sheet && need.key.startsWith('group:') ? (
+          {sheet ? (
             <BigButton text={text.check} label={`${text.check}: ${need.what}`} look="quiet" size="desk" grow onPress={() => setOpen(open === 'check' ? null : 'check')} />
           ) : null}
         </View>
@@ -141,24 +142,27 @@ function More({ body, onSave }: { body: Part; onSave: (next: Part) => void }) {
 function Check({ sheet, body, need, count, onSave }: { sheet: Sheet; body: Part; need: string; count: number; onSave: (seen: PartSeenBody) => void }) {
   const [seen, setSeen] = useState<PartSeen>(body.seen ?? {});
   const group = sheet.groups.find((g) => `group:${g.id}` === need);
-  if (!group) return null;
   const said = Object.values(seen).some((x) => x !== undefined && x !== '');
-  const wrong = wrongPart(group, count, seen);
+  const wrong = group ? wrongPart(group, count, seen) : seen.count !== undefined && seen.count < count ? [{ by: 'count', text: text.tooFew(seen.count, count) }] : [];
+  // What the sheet does not give cannot be compared: said, instead of a match that nobody checked.
+  const unknown = !group || (seen.lengthMm !== undefined && group.lengthMm === undefined);
   const lengthBad = seen.lengthMm !== undefined && !(seen.lengthMm > 0 && seen.lengthMm <= 1000);
   const countBad = seen.count !== undefined && !(Number.isInteger(seen.count) && seen.count >= 1 && seen.count <= 1000);
   return (
     <>
       <FieldRow>
-        <TextField label={text.seenThread} value={seen.thread ?? ''} onChange={(thread) => setSeen({ ...seen, thread: thread.slice(0, 20) })} />
-        <NumberField label={text.seenLength} value={seen.lengthMm} onChange={(lengthMm) => setSeen({ ...seen, lengthMm })} problem={lengthBad ? text.lengthWrong : undefined} />
+        {group ? <TextField label={text.seenThread} value={seen.thread ?? ''} onChange={(thread) => setSeen({ ...seen, thread: thread.slice(0, 20) })} /> : null}
+        {group ? (
+          <NumberField label={text.seenLength} value={seen.lengthMm} onChange={(lengthMm) => setSeen({ ...seen, lengthMm })} problem={lengthBad ? text.lengthWrong : undefined} />
+        ) : null}
         <NumberField label={text.seenCount} value={seen.count} onChange={(n) => setSeen({ ...seen, count: n })} problem={countBad ? text.countWrong : undefined} />
       </FieldRow>
-      <ChoiceField label={text.seenHead} value={seen.head} options={HEADS.map((h) => ({ value: h, text: h }))} onChange={(head) => setSeen({ ...seen, head })} />
+      {group ? <ChoiceField label={text.seenHead} value={seen.head} options={HEADS.map((h) => ({ value: h, text: h }))} onChange={(head) => setSeen({ ...seen, head })} /> : null}
       {wrong.length > 0 ? (
         <Notice title={text.wrong} text={wrong.map((w) => w.text).join(' ')} look="warn" alert />
       ) : said ? (
         <View role="status">
-          <Line strong>{text.fits}</Line>
+          <Line strong>{unknown ? text.fitsUnknown : text.fits}</Line>
         </View>
       ) : null}
       <BigButton text={text.save} look="plain" size="desk" disabled={!said || lengthBad || countBad} onPress={() => onSave(kept(seen))} />

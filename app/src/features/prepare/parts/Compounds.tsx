@@ -1,26 +1,39 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import type { JointSheet } from '@stennet/core/contract/run';
 import { otherCompound } from '@stennet/core/prepare';
-import type { Group, Sheet } from '@stennet/core/procedure';
-import type { FrictionCondition } from '@stennet/core/thread';
-import { BigButton, Line, Section } from '@/ui';
+import type { Group } from '@stennet/core/procedure';
+import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
+import { ofKind, saveEntry, type ShownEntry } from '@/data';
+import { BigButton, Line, Notice, Section } from '@/ui';
 import { CompoundsView, OtherCompound } from '@/ui/work';
 import { text } from '../text';
 
-/** Each compound at its place on the fastener, and what another one would do. */
-export function Compounds({ sheet }: { sheet: Sheet }) {
+interface Props {
+  data: JointSheet;
+  entries: readonly ShownEntry[];
+}
+
+/** Each compound at its place on the fastener, and what another one would do; one that is chosen stays chosen, for the lead at the bolt. */
+export function Compounds({ data, entries }: Props) {
   return (
     <Section title={text.compounds}>
-      {sheet.groups.map((g) => (
-        <OfGroup key={g.id} sheet={sheet} group={g} />
+      {data.sheet.groups.map((g) => (
+        <OfGroup key={g.id} data={data} entries={entries} group={g} />
       ))}
     </Section>
   );
 }
 
-function OfGroup({ sheet, group }: { sheet: Sheet; group: Group }) {
+function OfGroup({ data, entries, group }: Props & { group: Group }) {
+  const kept = ofKind(entries, 'compound').find((e) => e.body.joint === data.joint && e.body.group === group.id);
+  const chosen = kept && kept.body.condition !== group.frictionCondition ? kept.body.condition : undefined;
   const [open, setOpen] = useState(false);
-  const [chosen, setChosen] = useState<FrictionCondition | undefined>(undefined);
+  const [problem, setProblem] = useState(false);
+  const choose = (condition: FrictionCondition): void => {
+    const body = { kind: 'compound', joint: data.joint, group: group.id, condition } as const;
+    saveEntry({ order: data.order.id, ...(kept ? { entry: kept.id, version: kept.version } : {}), body }).catch(() => setProblem(true));
+  };
   return (
     <View style={{ gap: 8 }}>
       {group.compounds.length > 0 ? (
@@ -31,14 +44,18 @@ function OfGroup({ sheet, group }: { sheet: Sheet; group: Group }) {
       ) : (
         <Line strong>{text.nothing(group.name)}</Line>
       )}
-      {open ? (
-        <OtherCompound
-          label={text.otherCompound}
-          published={group.frictionCondition}
-          chosen={chosen}
-          onChoose={setChosen}
-          change={chosen ? otherCompound(sheet, group, chosen) : null}
-        />
+      {problem ? <Notice title={text.cannotKeep} look="warn" alert /> : null}
+      {open || chosen ? (
+        <>
+          <OtherCompound
+            label={text.otherCompound}
+            published={group.frictionCondition}
+            chosen={chosen}
+            onChoose={choose}
+            change={chosen ? otherCompound(data.sheet, group, chosen) : null}
+          />
+          {chosen ? <BigButton text={text.asPublished(FRICTION_TEXT[group.frictionCondition])} look="quiet" size="desk" onPress={() => choose(group.frictionCondition)} /> : null}
+        </>
       ) : (
         <BigButton text={text.otherCompound} label={`${text.otherCompound} ${group.name}`} look="quiet" size="desk" onPress={() => setOpen(true)} />
       )}

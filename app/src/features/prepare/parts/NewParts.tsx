@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { JointSheet } from '@stennet/core/contract/run';
-import type { EntryOf } from '@stennet/core/order';
+import { isWrongPart, type EntryOf } from '@stennet/core/order';
 import { partsOf, type PartNeed } from '@stennet/core/prepare';
+import type { Sheet } from '@stennet/core/procedure';
 import { ofKind, saveEntry, type ShownEntry } from '@/data';
 import { BigButton, Card, Heading, Line, Notice } from '@/ui';
 import { text } from '../text';
@@ -12,7 +13,8 @@ export const newFasteners = (data: JointSheet): PartNeed[] => partsOf(data.sheet
 export const partOf = (data: JointSheet, need: PartNeed, entries: readonly ShownEntry[]): ShownEntry<EntryOf<'part'>> | undefined =>
   ofKind(entries, 'part').find((e) => e.body.joint === data.joint && e.body.need === need.key);
 
-export const isHere = (part: ShownEntry<EntryOf<'part'>> | undefined): boolean => part?.body.state === 'here' || part?.body.state === 'fitted';
+export const isHere = (part: ShownEntry<EntryOf<'part'>> | undefined, sheet: Sheet): boolean =>
+  (part?.body.state === 'here' || part?.body.state === 'fitted') && !isWrongPart(part.body, sheet);
 
 interface Props {
   data: JointSheet;
@@ -30,7 +32,7 @@ export function NewParts(props: Props) {
 function One({ data, job, entries, left, onLeave, need }: Props & { need: PartNeed }) {
   const [problem, setProblem] = useState(false);
   const part = partOf(data, need, entries);
-  if (isHere(part)) {
+  if (isHere(part, data.sheet)) {
     return (
       <Card>
         <Line strong>{text.newHere(need.count, need.what, part?.body.lot ?? '')}</Line>
@@ -46,6 +48,7 @@ function One({ data, job, entries, left, onLeave, need }: Props & { need: PartNe
     <Card edge="warn">
       <Heading>{text.newTitle(need.count, need.what)}</Heading>
       <Line>{need.why}</Line>
+      {part && isWrongPart(part.body, data.sheet) ? <Notice title={text.newWrong} text={text.newWrongText} look="warn" alert /> : null}
       {part?.body.state === 'ordered' ? <Line strong>{text.newOrdered}</Line> : null}
       {problem ? <Notice title={text.cannotKeep} look="warn" alert /> : null}
       {job ? <BigButton text={text.newYes(need.count)} look="plain" onPress={here} /> : null}

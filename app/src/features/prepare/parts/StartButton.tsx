@@ -14,6 +14,7 @@ import { useDeviceOnline } from '@/platform/online';
 import { BigButton, Line, Notice } from '@/ui';
 import { keepAnswers } from '../answersBefore';
 import { text } from '../text';
+import type { OutAnswers } from './LeftOut';
 import type { Answers } from './WhichOne';
 
 /** Which of the joint's runs is begun. */
@@ -22,8 +23,14 @@ export interface RunPlace {
   instance: string | null;
 }
 
+/** What earlier runs of the joint know: seats that stay out, steps that are done once for the job. */
+export interface KnownBefore {
+  outNow: OutAnswers;
+  once: readonly string[];
+}
+
 /** Starting needs the server, and every answer that stands alone. */
-export function StartButton({ data, at, answers, open }: { data: JointSheet; at: RunPlace; answers: Answers; open: readonly string[] }) {
+export function StartButton({ data, at, answers, open, known }: { data: JointSheet; at: RunPlace; answers: Answers; open: readonly string[]; known: KnownBefore }) {
   const { me } = useSignedIn();
   const router = useRouter();
   const isOnline = useDeviceOnline();
@@ -31,12 +38,12 @@ export function StartButton({ data, at, answers, open }: { data: JointSheet; at:
   const [error, setError] = useState<AppError | null>(null);
   // The same events are sent again when the answer was lost on the way: the server then finds it started already by us.
   const events = useRef<Parameters<typeof startRun>[0] | null>(null);
-  if (!isAllowed(me.role, 'run.write')) return <Notice title={text.readOnly} />;
+  if (!isAllowed(me.role, 'run.write')) return <Notice title={me.role === 'apprentice' ? text.readOnlyApprentice : text.readOnly} />;
   const start = (): void => {
     if (busy) return;
     setBusy(true);
     setError(null);
-    events.current ??= startEvents(data, at, answers, me.shop.id, me.person.id);
+    events.current ??= startEvents(data, at, answers, known, me.shop.id, me.person.id);
     const { joint, sheet, sheetHash } = data;
     const order = { ...data.order, joint: runName({ name: data.order.joint }, at) };
     const [{ run }] = events.current;
@@ -62,14 +69,16 @@ export function StartButton({ data, at, answers, open }: { data: JointSheet; at:
 }
 
 /** The start, and with it what was seen at the vehicle. */
-function startEvents(data: JointSheet, at: RunPlace, answers: Answers, shop: string, person: string): Parameters<typeof startRun>[0] {
-  const started = startedEvent(data, at, shop, person);
+function startEvents(data: JointSheet, at: RunPlace, answers: Answers, known: KnownBefore, shop: string, person: string): Parameters<typeof startRun>[0] {
+  const started = startedEvent(data, at, known, shop, person);
   const given = data.sheet.tellApart.flatMap(({ question }) => (answers[question] === undefined ? [] : [{ question, answer: answers[question] }]));
   return [started, ...given.map((payload, i) => ({ ...started, id: newId(), seq: i + 2, type: 'variantAnswered' as const, payload }))];
 }
 
-function startedEvent(data: JointSheet, { part, instance }: RunPlace, shop: string, person: string): EventOf<'started'> {
+function startedEvent(data: JointSheet, { part, instance }: RunPlace, { outNow, once }: KnownBefore, shop: string, person: string): EventOf<'started'> {
   const { joint, sheet, sheetHash } = data;
+  const answered = (is: 'out' | 'repaired'): string[] => Object.keys(outNow).filter((seat) => outNow[seat] === is);
+  const [leftOut, repaired] = [answered('out'), answered('repaired')];
   return {
     v: 1,
     id: newId(),
@@ -90,6 +99,9 @@ function startedEvent(data: JointSheet, { part, instance }: RunPlace, shop: stri
       cautionsRead: true,
       ...(part === PROCEDURE ? {} : { part }),
       ...(instance ? { instance } : {}),
+      ...(leftOut.length > 0 ? { leftOut } : {}),
+      ...(repaired.length > 0 ? { repaired } : {}),
+      ...(once.length > 0 ? { prepared: [...once] } : {}),
     },
   };
 }

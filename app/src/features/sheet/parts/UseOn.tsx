@@ -35,7 +35,9 @@ function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
   const client = useQueryClient();
   const [problem, setProblem] = useState<string | null>(null);
   const [joint] = useState(newId);
+  const [sure, setSure] = useState(false);
   const revision = sheet.revision;
+  const isOther = !same(order.vehicle.engine, sheet.applies.engine);
   const done = (work: Promise<unknown>, to: string): void => {
     setProblem(null);
     work.then(
@@ -48,7 +50,13 @@ function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
     <View style={styles.order}>
       <Line strong>{text.useOrder(order.number, `${order.vehicle.maker} ${order.vehicle.model}`)}</Line>
       {problem ? <Notice title={problem} look="warn" alert /> : null}
-      {open.map((t) => (
+      {isOther && !sure ? (
+        <>
+          <Notice title={text.otherEngine(order.vehicle.engine, sheet.applies.engine)} text={text.otherEngineText} look="warn" alert />
+          <BigButton text={text.otherEngineYes} label={`${text.otherEngineYes}, RO ${order.number}`} look="warn" size="desk" onPress={() => setSure(true)} />
+        </>
+      ) : null}
+      {(isOther && !sure ? [] : open).map((t) => (
         <BigButton
           key={t.id}
           text={text.useJoint(t.name)}
@@ -58,7 +66,7 @@ function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
           onPress={() => done(call('setJointSheet', { joint: t.id }, { sheet: sheet.id, revision }), t.id)}
         />
       ))}
-      {order.jobs.map((j) => (
+      {(isOther && !sure ? [] : order.jobs).map((j) => (
         <BigButton
           key={j.id}
           text={text.useJob(j.title)}

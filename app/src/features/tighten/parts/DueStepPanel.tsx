@@ -1,10 +1,11 @@
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
 import { AppError } from '@stennet/core/errors';
 import type { Step as SheetStep } from '@stennet/core/procedure';
-import { parseNumber, units, type UnitCode } from '@stennet/core/quantity';
-import { explain } from '@stennet/core/run';
+import { parseNumber, units, type Formatter, type UnitCode } from '@stennet/core/quantity';
+import { explain, withinLimits } from '@stennet/core/run';
+import { useSignedIn } from '@/data';
 import { BigButton, Chip, TextField, useInks } from '@/ui';
 import { photosAt, useRunPlace } from '../hooks/useRunPlace';
 import { fastenerName, text } from '../text';
@@ -80,12 +81,29 @@ function Line({ step }: { step: SheetStep }) {
   return <Text style={{ fontSize: 18, lineHeight: 25, color: inks.ink }}>{step.text}</Text>;
 }
 
+/** The sheet's limits, in sight while they are measured against. */
+function limitsText({ limits }: SheetStep, format: Formatter): string {
+  const [min, max] = [limits?.min && format.quantity(limits.min).text, limits?.max && format.quantity(limits.max).text];
+  return min && max ? text.limitsBetween(min, max) : min ? text.limitLeast(min) : max ? text.limitMost(max) : '';
+}
+
+function isOutside(step: SheetStep, typed: string, unit: UnitCode): boolean {
+  if (typed.trim() === '') return false;
+  try {
+    return !withinLimits(step, [{ value: { value: parseNumber(typed), unit } }]);
+  } catch (error) {
+    if (error instanceof AppError) return false;
+    throw error;
+  }
+}
+
 function Measured({ due, acts, onGoBack }: StepProps<'step'>) {
   const { step } = due;
   const rows = step.rows ?? [undefined];
   const unit: UnitCode = step.limits?.max?.unit ?? step.limits?.min?.unit ?? 'mm';
   const [typed, setTyped] = useState<readonly string[]>(rows.map(() => ''));
   const [problem, setProblem] = useState<AppError | null>(null);
+  const { format } = useSignedIn();
   const record = (pendingLead: boolean): void => {
     try {
       const measurements = rows.map((row, i) => ({ ...(row === undefined ? {} : { row }), value: { value: parseNumber(typed[i] ?? ''), unit } }));
@@ -98,16 +116,19 @@ function Measured({ due, acts, onGoBack }: StepProps<'step'>) {
   return (
     <View style={{ gap: 12 }}>
       <PanelTitle>{step.text}</PanelTitle>
+      <PanelBody strong>{limitsText(step, format)}</PanelBody>
       {rows.map((row, i) => (
-        <TextInput
-          key={row ?? 'one'}
-          mode="outlined"
-          label={text.measureLabel(row, units[unit].symbol)}
-          accessibilityLabel={text.measureLabel(row, units[unit].symbol)}
-          value={typed[i] ?? ''}
-          inputMode="decimal"
-          onChangeText={(t) => setTyped(typed.map((was, k) => (k === i ? t : was)))}
-        />
+        <Fragment key={row ?? 'one'}>
+          <TextInput
+            mode="outlined"
+            label={text.measureLabel(row, units[unit].symbol)}
+            accessibilityLabel={text.measureLabel(row, units[unit].symbol)}
+            value={typed[i] ?? ''}
+            inputMode="decimal"
+            onChangeText={(t) => setTyped(typed.map((was, k) => (k === i ? t : was)))}
+          />
+          {isOutside(step, typed[i] ?? '', unit) ? <PanelBody strong>{text.outside}</PanelBody> : null}
+        </Fragment>
       ))}
       {problem ? (
         <View role="alert">

@@ -5,7 +5,7 @@ import { groupOfSeat, usedOnce, type Group } from '@stennet/core/procedure';
 import { seatIdOf, type PayloadOf } from '@stennet/core/run';
 import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { useSignedIn } from '@/data';
-import { BigButton, Chip, NumberField } from '@/ui';
+import { BigButton, Chip, Notice, NumberField } from '@/ui';
 import { CompoundsView, OtherCompound } from '@/ui/work';
 import { useRunPlace } from '../hooks/useRunPlace';
 import { fastenerName, text } from '../text';
@@ -53,6 +53,23 @@ function FromBags({ due, state }: Pick<GroupProps, 'due' | 'state'>) {
 }
 
 function Coat({ group }: { group: Group }) {
+  const other = useOtherCompound(group);
+  return (
+    <>
+      <Published group={group} />
+      {other ? <Notice title={text.compoundChosen(FRICTION_TEXT[other])} text={text.compoundChosenText} look="warn" alert /> : null}
+    </>
+  );
+}
+
+/** What was chosen on Prepare instead of the published compound. */
+function useOtherCompound(group: Group): FrictionCondition | undefined {
+  const place = useRunPlace();
+  const kept = place.entries.find((e) => e.body.kind === 'compound' && e.body.joint === place.joint && e.body.group === group.id)?.body;
+  return kept?.kind === 'compound' && kept.condition !== group.frictionCondition ? kept.condition : undefined;
+}
+
+function Published({ group }: { group: Group }) {
   return group.compounds.length > 0 ? <CompoundsView group={group} /> : <PanelBody>{text.coat(text.noCompound)}</PanelBody>;
 }
 
@@ -68,15 +85,23 @@ function Others({ due, onMode, mayAsk = true }: Pick<GroupProps, 'due' | 'onMode
   );
 }
 
+/** How many of each kind: “2 long bolts, 6 short bolts”, never eight of the first. */
+function countsOf({ sheet }: StepProps<'fit'>['state'], fasteners: readonly string[]): string {
+  const counts = new Map<string, number>();
+  for (const f of fasteners) counts.set(groupOfSeat(sheet, seatIdOf(f)).name, (counts.get(groupOfSeat(sheet, seatIdOf(f)).name) ?? 0) + 1);
+  return [...counts].map(([name, n]) => `${n} ${name.toLowerCase()}`).join(', ');
+}
+
 function Plain({ due, state, acts, group, onMode }: GroupProps) {
   const n = due.fasteners.length;
+  const what = countsOf(state, due.fasteners);
   const say = (condition: 'new' | 'ownHole') => (): void => void acts.confirm('fitted', { fasteners: due.fasteners.map((fastener) => ({ fastener, condition })) });
   if (due.newOnly) {
     const isAllowed = state.progress.allowed[`reuse:${group.id}`] !== undefined;
     const usedOnes = isAllowed ? <BigButton text={text.fitOwn} hint={text.fitAllowed} look="plain" onPress={say('ownHole')} /> : null;
     return (
       <Step
-        title={text.fitNewTitle(n, group.name)}
+        title={text.fitNewTitle(what)}
         yes={text.fitNewYes(n)}
         onYes={say('new')}
         state={state}
@@ -100,7 +125,7 @@ function Plain({ due, state, acts, group, onMode }: GroupProps) {
     </>
   );
   return (
-    <Step title={text.fitTitle(n, group.name)} yes={text.fitOwn} onYes={say('ownHole')} state={state} second={second}>
+    <Step title={text.fitTitle(what)} yes={text.fitOwn} onYes={say('ownHole')} state={state} second={second}>
       {group.reuse === 'replace' ? <PanelBody>{text.fitOld}</PanelBody> : null}
       <FromBags due={due} state={state} />
       <Coat group={group} />
@@ -131,7 +156,7 @@ function Measured({ due, state, acts, group, onMode }: GroupProps) {
   );
   return (
     <Step
-      title={text.fitTitle(due.fasteners.length, group.name)}
+      title={text.fitTitle(countsOf(state, due.fasteners))}
       yes={text.lengthsYes}
       onYes={() => void acts.confirm('fitted', { fasteners: fitted })}
       state={state}
@@ -176,7 +201,9 @@ function LengthRow({ name, value, isNew, problem, onLength, onNew }: LengthProps
 
 /** What another compound does to the clamp load, and the lead's word for it. */
 function CompoundAsk({ state, acts, group, onCancel }: StepProps<'fit'> & { group: Group; onCancel: () => void }) {
-  const [chosen, setChosen] = useState<FrictionCondition | undefined>(undefined);
+  const before = useOtherCompound(group);
+  const [picked, setChosen] = useState<FrictionCondition | undefined>(undefined);
+  const chosen = picked ?? before;
   const change = chosen ? otherCompound(state.sheet, group, chosen) : null;
   const say = { kind: 'allowance', about: { compound: group.id }, decision: 'allow' } as const;
   return (

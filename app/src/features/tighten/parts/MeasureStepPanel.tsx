@@ -27,7 +27,8 @@ export function MeasureStepPanel({ due, acts, onGoBack, measure }: StepProps<'st
   const isReady = measured !== null && judged !== null && form.instrument.trim() !== '' && (odd.length === 0 || form.confirmed);
   const record = async (pending: boolean): Promise<void> => {
     if (!measured || !judged) return;
-    const rows = measured.rows.filter((r) => r.values.some((v) => v !== null)).map((r) => ({ row: r.row, values: [...r.values] }));
+    // Places that are not measured yet go along: a face is within limits only when every one is in.
+    const rows = measured.rows.filter((r) => kind.needsAll || r.values.some((v) => v !== null)).map((r) => ({ row: r.row, values: [...r.values] }));
     const { what, unit, uncertainty, limits, strip } = measured;
     const raw = { what, instrument: form.instrument.trim(), unit, uncertainty, limits, rows, ...(strip ? { strip: strip.map(([w, c]): [number, number] => [w, c]) } : {}) };
     const isIn = await acts.confirm('stepDone', { step: step.id, measured: raw, ...(pending ? { pendingLead: true } : {}) });

@@ -201,6 +201,10 @@ function AngleLine({ due, flats }: { due: PullNext; flats: ReturnType<typeof fla
 function TorqueLine({ due }: { due: PullNext }) {
   const inks = useInks();
   const { format } = useSignedIn();
+  if (due.task.action === 'loosen') {
+    const how = (due.task.part ?? due.stage).loosen ?? 'free';
+    return <>{text.loosenWords(typeof how === 'object' ? how.degrees : how)}</>;
+  }
   if (!due.target) return <>{text.by[due.tool.method]}</>;
   return (
     <>

@@ -162,7 +162,7 @@ export function WatchPanel({
           <PanelBody strong>{text.nextThere(line)}</PanelBody>
         </View>
       ) : null}
-      <PanelBody>{mayWrite ? text.elsewhereText : text.readOnly}</PanelBody>
+      <PanelBody>{mayWrite ? text.elsewhereText : me.role === 'apprentice' ? text.readOnlyApprentice : text.readOnly}</PanelBody>
       {error ? (
         <View role="alert">
           <PanelBody>{error}</PanelBody>

@@ -1,0 +1,51 @@
+import { useState } from 'react';
+import { ofKind, useKeptForm, type ShownEntry } from '@/data';
+import { BigButton, FieldRow, Line, Notice, Section, TextField } from '@/ui';
+import { useSave } from '../hooks/useSave';
+import { text } from '../text';
+import { EntryLine } from './EntryLine';
+
+interface Props {
+  order: string;
+  entries: readonly ShownEntry[];
+  mayWrite: boolean;
+}
+
+/** What was filled in, by whoever filled it: nothing stands on the hand-over sheet that nobody recorded. */
+export function Fills({ order, entries, mayWrite }: Props) {
+  const { form, put, clear, isTouched } = useKeptForm(`fill ${order}`, { what: '', amount: '' });
+  const [open, setOpen] = useState(false);
+  const { problem, save } = useSave();
+  const close = (): void => {
+    clear();
+    setOpen(false);
+  };
+  return (
+    <Section title={text.fills}>
+      {problem ? <Notice title={problem} look="warn" alert /> : null}
+      {ofKind(entries, 'filled').map((e) => (
+        <EntryLine key={e.id} order={order} entry={e}>
+          <Line strong>{`${e.body.what}: ${e.body.amount}`}</Line>
+        </EntryLine>
+      ))}
+      {!mayWrite ? null : open || isTouched ? (
+        <>
+          <FieldRow>
+            <TextField label={text.fillWhat} value={form.what} onChange={(what) => put({ what: what.slice(0, 80) })} />
+            <TextField label={text.fillAmount} value={form.amount} onChange={(amount) => put({ amount: amount.slice(0, 40) })} />
+          </FieldRow>
+          <BigButton
+            text={text.save}
+            look="plain"
+            size="desk"
+            disabled={!form.what.trim() || !form.amount.trim()}
+            onPress={() => save({ order, body: { kind: 'filled', what: form.what.trim(), amount: form.amount.trim() } }, close)}
+          />
+          <BigButton text={text.letGo} look="quiet" size="desk" onPress={close} />
+        </>
+      ) : (
+        <BigButton text={text.addFill} look="quiet" size="desk" onPress={() => setOpen(true)} />
+      )}
+    </Section>
+  );
+}
