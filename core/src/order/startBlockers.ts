@@ -76,6 +76,13 @@ function crankHeld({ sheet, joints, joint, part, instance }: StartSeen): string[
   return held ? [`${held.instance} is half-way at another crank position. Finish it before the crank is turned.`] : [];
 }
 
+/** Another bank, cap or cylinder at the same crank position that is half-way: the crank is not turned away under it; null where none is. */
+export function crankHeldBy(sheet: Pick<Sheet, 'instances'>, { part, instance }: { part: string; instance: string | null }, runs: readonly RunBefore[]): string | null {
+  const at = (i: string | null): number | undefined => (i === null ? undefined : sheet.instances?.crankDeg?.[i]);
+  const held = runs.find((r) => r.part === part && r.state !== 'finished' && r.instance !== instance && at(r.instance) !== undefined && at(r.instance) === at(instance) && r.standing.stage + r.standing.done > 0);
+  return held?.instance ?? null;
+}
+
 /** Seats that an earlier run of the same bank, cap or cylinder left out, by name. */
 export const leftOutBefore = (runs: readonly RunBefore[], instance: string | null): string[] => [
   ...new Set(runs.filter((r) => r.instance === instance && (r.part === TAKE_APART || r.part === PROCEDURE)).flatMap((r) => r.standing.leftOut ?? [])),

@@ -35,4 +35,4 @@ export { judgePull, readingOn, timeOf, tooMuchOf } from './foldPull';
 export { judge, windowOf, DEFAULT_TOLERANCE } from './judge';
 export { undoable } from './undoable';
 export { CORE_VERSION } from './version';
-export { assertMayTurnCrank, nextInSitting, sittings, type SittingNext } from './sitting';
+export { nextInSitting, sittings, type SittingNext } from './sitting';

@@ -1,4 +1,3 @@
-import { AppError } from '../errors';
 import type { RunState } from './state';
 
 /** A sitting is no run: it shows which of the runs of a joint that occurs several times is in hand. */
@@ -38,15 +37,3 @@ export function nextInSitting(sheet: Occurring, runs: Readonly<Record<string, Pi
 }
 
 const sameAngle = (a: number, b: number): boolean => Math.abs(((((a - b) % 360) + 540) % 360) - 180) < 1e-6;
-
-/**
- * The crank stays where it is while a run at its position has pulls and is not finished.
- * @throws AppError CRANK_BLOCKED naming the instance
- */
-export function assertMayTurnCrank(sheet: Occurring, runs: Readonly<Record<string, RunState>>, crankDeg: number): void {
-  for (const [instance, run] of Object.entries(runs)) {
-    const at = sheet.instances?.crankDeg?.[instance];
-    const hasPulls = [...run.effective].some((c) => c.event.type === 'pulled' || c.event.type === 'passConfirmed' || c.event.type === 'roundDone');
-    if (at !== undefined && sameAngle(at, crankDeg) && hasPulls && run.status !== 'finished') throw new AppError('CRANK_BLOCKED', { instance });
-  }
-}

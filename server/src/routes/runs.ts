@@ -4,7 +4,7 @@ import { assertRunnable, PROCEDURE, TAKE_APART, type Sheet } from '@stennet/core
 import { canonicalJson, GENESIS_HASH, sealEvent, type StoredEvent } from '@stennet/core/record';
 import { admit, evolve, initialState, next, replay, type EventOf, type RunEvent, type RunState } from '@stennet/core/run';
 import { runName, type Appended } from '@stennet/core/contract';
-import { leftOutBefore, startBlockers, type RunBefore } from '@stennet/core/order';
+import { crankHeldBy, leftOutBefore, startBlockers, type RunBefore } from '@stennet/core/order';
 import { wrenchesOf, type ListedTool } from '@stennet/core/prepare';
 import type { Adapter, Wrench } from '@stennet/core/quantity';
 import { brokenConstraint, onlyRow, type Client } from '../db/database';
@@ -96,6 +96,7 @@ export async function append({ client, session, params, body, deps }: AppendCall
     { tools: await toolsInUse(client), said: new Map(said.map((s) => [s.id, s.body])), key: deps.keys.of(session.shop.id), isSigned: head.isSigned },
     receivedAt,
   );
+  await assertCrankFree(client, work.state, body.events);
   const refused = work.takeAll(body.events, head.sheetHash);
   // Whoever was too late to take over has done nothing that could be asked about.
   const isLate = refused?.error.code === 'HOLD_ENDED' && refused.type !== 'tookOver';
@@ -196,6 +197,15 @@ async function assertMayStart(client: Client, joint: JointRow, { payload }: Even
   const answered = [...(payload.leftOut ?? []), ...(payload.repaired ?? [])];
   const open = leftOutBefore(others, instance).filter((seat) => !answered.includes(seat));
   if (open.length > 0) throw new AppError('LEFT_OUT_BEFORE', { fasteners: open.join(', ') });
+}
+
+/** The crank is turned away from a companion that is half-way only once that one is finished. */
+async function assertCrankFree(client: Client, state: RunState, events: readonly RunEvent[]): Promise<void> {
+  const turns = events.some((e) => e.type === 'stepDone' && state.sheet.stages.some((s) => s.action === 'turnCrank' && s.id === e.payload.step));
+  if (!turns || !state.joint || !state.sheet.instances?.crankDeg) return;
+  const others = (await client.query<RunBefore>(listRunsOfJoint, [state.joint])).rows;
+  const held = crankHeldBy(state.sheet, state, others);
+  if (held) throw new AppError('CRANK_BLOCKED', { instance: held });
 }
 
 /** One batch on its way into a run's list. */

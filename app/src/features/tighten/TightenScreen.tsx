@@ -1,18 +1,14 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { memo, useCallback, useEffect, useMemo, useRef, useState, type ReactNode, type RefObject } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode, type RefObject } from 'react';
 import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
-import { seatMarks } from '@stennet/core/drawing';
 import { AppError } from '@stennet/core/errors';
-import { isByFastener, orderOf, seatsOf, type Sheet } from '@stennet/core/procedure';
 import { next, type Next, type RunState } from '@stennet/core/run';
 import { asAppError, useSending, useSignedIn, useStatements } from '@/data';
 import { useRun, type RunView } from '@/data/runs';
 import { useHands } from '@/platform/hands';
-import { useMapView } from '@/platform/mapView';
 import { useWakeLock } from '@/platform/wakeLock';
 import { BigButton, Loading, Notice, SavedBadge, ScreenFrame, useInks, useIsWide } from '@/ui';
-import { JointMapView, Ribbon } from '@/ui/work';
 import { useActs, type Acts } from './hooks/useActs';
 import { lineFor, useHandsFree } from './hooks/useHandsFree';
 import { useSeenSheet } from './hooks/useSeenSheet';
@@ -21,11 +17,12 @@ import { GlassGuard } from './parts/GlassGuard';
 import { LeadDesk } from './parts/LeadDesk';
 import { OneSeen } from './parts/OnePanel';
 import { Panel } from './parts/Panel';
+import { MapOf, RibbonOf } from './parts/RunDrawings';
 import { RefusedEntries } from './parts/RefusedEntries';
 import { WatchPanel } from './parts/StepPanel';
 import { ValuesStrip } from './parts/ValuesStrip';
-import { pullLine, statementText } from './say';
-import { ordinal, text } from './text';
+import { statementText } from './say';
+import { text } from './text';
 
 export function TightenScreen() {
   const { run } = useLocalSearchParams<{ run: string }>();
@@ -178,56 +175,6 @@ function useTop(state: RunState): { ref: RefObject<ScrollView | null>; onScroll:
     isDown.current = false;
   }, [length]);
   return { ref, onScroll: (e) => (isDown.current = e.nativeEvent.contentOffset.y > 0) };
-}
-
-const RibbonOf = memo(function RibbonOf({ state, height }: { state: RunState; height: number }) {
-  const { format } = useSignedIn();
-  const { progress, sheet } = state;
-  const stage = sheet.stages[progress.stage];
-  const of = stage ? Math.max(1, seatsOf(sheet, stage).length) : 1;
-  return <Ribbon sheet={sheet} place={{ stage: progress.stage, share: Object.keys(progress.inPass).length / of }} format={format} height={height} />;
-});
-
-/** How much larger the map is drawn round the next fastener. */
-const ZOOM = { 1: 1, 2: 1.6, 3: 2.4 } as const;
-
-interface OnMap {
-  state: RunState;
-  joint: string;
-  due: Next;
-  onSeat: (seat: string) => void;
-}
-
-/** Drawn anew when the run has changed, and not when something else was said. */
-const MapOf = memo(function MapOf({ state, joint, due, onSeat }: OnMap) {
-  const { me, format } = useSignedIn();
-  const mapView = useMapView(`${me.person.id}.${state.sheet.id}`);
-  const seen = useSeenSheet(state.sheet);
-  const { sheet, progress } = state;
-  const fastener = due.kind === 'pull' ? due.fastener : due.kind === 'hold' ? due.fastener : null;
-  const label = text.mapLabel(joint, sheet.seats.length, due.kind === 'pull' ? pullLine(seen, format, due) : null);
-  return (
-    <JointMapView
-      sheet={sheet}
-      marks={seatMarks(sheet, progress, due.kind === 'pull' ? fastener : null)}
-      numbers={NO_NUMBERS}
-      ordinals={ordinalsOf(sheet, progress.stage)}
-      label={label}
-      view={mapView}
-      zoom={ZOOM[mapView.zoom]}
-      onSeat={onSeat}
-    />
-  );
-});
-
-/** Every fastener is called by its permanent label. */
-const NO_NUMBERS = {};
-
-/** The place in the order of the stage that is on: a second, smaller mark. */
-function ordinalsOf(sheet: Sheet, stage: number): Record<string, string> {
-  const at = sheet.stages[stage];
-  if (!at || !isByFastener(at)) return {};
-  return Object.fromEntries(orderOf(sheet, stage).map((id, i) => [id, ordinal(i + 1)]));
 }
 
 interface OnWatch {

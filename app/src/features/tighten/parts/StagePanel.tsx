@@ -1,12 +1,16 @@
 import { useState } from 'react';
+import { View } from 'react-native';
+import { AppError } from '@stennet/core/errors';
+import { crankHeldBy } from '@stennet/core/order';
 import { units } from '@stennet/core/quantity';
 import { explain, type Next } from '@stennet/core/run';
 import { useSignedIn } from '@/data';
 import { stageWords } from '@stennet/core/procedure';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
+import { useRunPlace } from '../hooks/useRunPlace';
 import { text } from '../text';
-import { PanelBody } from './PanelText';
+import { PanelBody, PanelTitle } from './PanelText';
 import { ReadingForm } from './ReadingForm';
 import { Step, type StepProps } from './StepPanel';
 
@@ -90,6 +94,18 @@ export function WaitPanel({ due, acts, state, onGoBack }: StepProps<'wait' | 'wa
 }
 
 export function CrankPanel({ due, acts, state, onGoBack }: StepProps<'turnCrank'>) {
+  const place = useRunPlace();
+  const held = crankHeldBy(state.sheet, state, place.joints.find((t) => t.id === place.joint)?.runs ?? []);
+  if (held) {
+    const { message, fix } = new AppError('CRANK_BLOCKED', { instance: held });
+    return (
+      <View role="alert" style={{ gap: 12 }}>
+        <PanelTitle>{message}</PanelTitle>
+        <PanelBody>{fix}</PanelBody>
+        <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
+      </View>
+    );
+  }
   return (
     <Step
       title={text.crankTitle}
