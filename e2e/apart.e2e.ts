@@ -32,7 +32,7 @@ test(
     await t.page.reload();
     await expect(t.page.getByRole('heading', { name: 'Dropped and not found: M8 nut' })).toBeVisible();
     await t.field('Where it was found', 'magnet, lower left');
-    await t.button('It is found').click();
+    await t.button('Found, still good').click();
     await driveTo(t, 'Before the last one comes out');
     expect((await house.events()).some((e) => e.type === 'pulled' && e.payload.stage === 'catch-out')).toBe(false);
     await expect(t.button('It rests on that')).toBeDisabled();
@@ -169,7 +169,7 @@ test('a cam that sticks sends back over two stages, and everything from there is
   await driveTo(t, 'Outer caps on only now, arrows to the front.');
   await driveTo(t, 'Cam turns by hand after the check.');
   await t.pull('turns');
-  await driveTo(t, 'Every bolt is through');
+  await driveTo(t, 'All done');
   await t.pull('Finish and record');
   await t.expectSaved();
   const pulls = (await house.events()).filter((e) => e.type === 'pulled' && e.payload.stage === 'outer-t');
@@ -205,7 +205,7 @@ test('six rod caps: a trial with the strip, opened again, tightened, and one cap
     await t.field('width, one end', width);
     await t.field('width, other end', width);
     await t.pull('Record these readings');
-    await driveTo(t, 'Every bolt is through');
+    await driveTo(t, 'All done');
     await t.pull('Finish and record');
     await t.expectSaved();
     await t.page.goto(house.url);

@@ -42,8 +42,8 @@ test('with the lead away it goes on, waits for them on their own device, and the
   await t.expectSaved();
   const lead = t.on(await browser.newPage());
   await lead.signIn('Ines Corte');
-  await expect(lead.page.getByText('1 thing waits for the lead')).toBeVisible();
-  await lead.button('Look at it').first().click();
+  await expect(lead.page.getByText('1 part not here · 1 thing waits for the lead')).toBeVisible();
+  await lead.button('Look at it, RO 2417').click();
   await expect(lead.page.getByText('1 thing waits for your word')).toBeVisible();
   await lead.field('Why', 'Seen its last certificate.');
   await lead.tap(/^Allow it/);

@@ -249,6 +249,8 @@ test('every failure is said with one press, and what comes next follows from it'
   for (const [said, then] of FAILURES) {
     await t.button('Something is wrong').click();
     await t.pull(said);
+    // A stop short is asked about before it is recorded.
+    if (said === 'It stopped short') await t.pull('Record that it stopped short');
     await expect(t.page.getByText(then).first()).toBeVisible();
     await t.button('Go back').click();
     // A stop short is a pull: what happened to the bolt is asked; the others are taken back.
@@ -283,7 +285,7 @@ test(
     await context.setOffline(true);
     await driveTo(t, '3rd of 10');
     await t.page.reload();
-    await driveTo(t, 'Every bolt is through');
+    await driveTo(t, 'All done');
     await t.pull('Finish and record');
     await expect(t.page.getByRole('heading', { name: 'Finished' })).toBeVisible();
     expect((await house.events()).some((e) => e.type === 'finished')).toBe(false);

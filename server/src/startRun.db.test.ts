@@ -41,7 +41,12 @@ describe('what the order knows binds a run of the joint', () => {
       () => ({ kind: 'outside', job: JOB, what: 'Cylinder head', to: 'Quay Machine Shop', asked: 'Skim', state: 'checked', checked: 'Flat' }),
       /is at Quay Machine Shop/,
     ],
-    ['a nut that fell and is not found', () => ({ kind: 'dropped', job: JOB, what: 'M8 nut', where: 'bell housing' }), () => ({ kind: 'dropped', job: JOB, what: 'M8 nut', where: 'bell housing', found: 'magnet', still: 'good' }), /dropped/],
+    [
+      'a nut that fell and is not found',
+      () => ({ kind: 'dropped', job: JOB, what: 'M8 nut', where: 'bell housing' }),
+      () => ({ kind: 'dropped', job: JOB, what: 'M8 nut', where: 'bell housing', found: 'magnet', still: 'good' }),
+      /dropped/,
+    ],
     [
       'bolts of the wrong thread',
       (joint) => ({ kind: 'part', job: JOB, joint, need: 'group:head-bolts', what: 'Head bolts', count: 10, state: 'here', seen: { thread: 'M11 x 1.5' } }),
@@ -114,7 +119,15 @@ describe('what is open in a finished run is settled by the lead', () => {
 
   test('a note is said in one’s own name and stands on the record', async () => {
     const { t } = await finishedShort();
-    const note = (more: object) => ({ id: freshId(), lead: jonah.person, pin: null, device: testId(4), text: 'Two entries of the old phone were double.', say: { kind: 'note' }, ...more });
+    const note = (more: object) => ({
+      id: freshId(),
+      lead: jonah.person,
+      pin: null,
+      device: testId(4),
+      text: 'Two entries of the old phone were double.',
+      say: { kind: 'note' },
+      ...more,
+    });
     expect((await jonah.post(`/api/runs/${t.place.run}/statements`, note({ lead: mei.person }))).body.error.code).toBe('WRONG_PERSON');
     expect((await jonah.post(`/api/runs/${t.place.run}/statements`, note({ text: ' ' }))).status).toBeGreaterThanOrEqual(400);
     const { statement } = (await jonah.post(`/api/runs/${t.place.run}/statements`, note({})).expect(200)).body as { statement: Statement };

@@ -177,7 +177,10 @@ function storeOf(run: string): RunStore {
 export type Confirm = <T extends EventType>(type: T, payload: PayloadOf<T>) => Promise<void>;
 
 /** A run and the way to confirm something in it, as this person. */
-export function useRun(run: string, person: string): { loaded: Loaded; confirm: Confirm; reload: () => void; takeOver: () => Promise<void>; dismissRefused: (text: string) => Promise<void> } {
+export function useRun(
+  run: string,
+  person: string,
+): { loaded: Loaded; confirm: Confirm; reload: () => void; takeOver: () => Promise<void>; dismissRefused: (text: string) => Promise<void> } {
   const store = storeOf(run);
   const loaded = useSyncExternalStore(store.subscribe, store.get);
   useEffect(() => {
@@ -191,7 +194,13 @@ export function useRun(run: string, person: string): { loaded: Loaded; confirm: 
     }, WATCH_MS);
     return () => clearInterval(timer);
   }, [store, isWatched]);
-  return { loaded, confirm: (type, payload) => store.confirm(type, payload, person), reload: () => void store.load(), takeOver: () => store.takeOver(person, deviceName()), dismissRefused: (text) => store.dismissRefused(person, text) };
+  return {
+    loaded,
+    confirm: (type, payload) => store.confirm(type, payload, person),
+    reload: () => void store.load(),
+    takeOver: () => store.takeOver(person, deviceName()),
+    dismissRefused: (text) => store.dismissRefused(person, text),
+  };
 }
 
 /** Starting needs the server: it alone knows that no other device has begun on this joint. */

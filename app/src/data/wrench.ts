@@ -18,6 +18,8 @@ export interface WrenchLink {
   pull: WrenchPull | null;
   /** An earlier one that nobody had answered for when the last one came. */
   missed: WrenchPull | null;
+  /** Thrown away last: it can be brought back until the next one is kept. */
+  thrown: WrenchPull | null;
 }
 
 export interface HeardWrench {
@@ -25,9 +27,12 @@ export interface HeardWrench {
   listen: (on: boolean) => void;
   /** What it did last was kept or thrown away. */
   done: () => void;
+  /** What was heard is not kept; `restore` brings it back. */
+  discard: () => void;
+  restore: () => void;
 }
 
-const OFF: WrenchLink = { state: 'off', name: null, simulated: false, pull: null, missed: null };
+const OFF: WrenchLink = { state: 'off', name: null, simulated: false, pull: null, missed: null, thrown: null };
 const LOOKING: WrenchLink = { ...OFF, state: 'looking' };
 
 /**
@@ -53,8 +58,10 @@ export function useWrenchLink(inUse: boolean): HeardWrench {
     };
   }, [isHeard]);
   const listen = useCallback((on: boolean) => put(HERE, { listens: on }), []);
-  const done = useCallback(() => setLink((was) => ({ ...was, pull: null, missed: null })), []);
-  return { link: isHeard ? link : OFF, listen, done };
+  const done = useCallback(() => setLink((was) => ({ ...was, pull: null, missed: null, thrown: null })), []);
+  const discard = useCallback(() => setLink((was) => ({ ...was, pull: null, missed: null, thrown: was.pull })), []);
+  const restore = useCallback(() => setLink((was) => ({ ...was, pull: was.thrown, thrown: null })), []);
+  return { link: isHeard ? link : OFF, listen, done, discard, restore };
 }
 
 type Change = (was: WrenchLink) => WrenchLink;

@@ -161,7 +161,18 @@ const WholeOrderSchema = v.object({
 /** With each joint narrowed to what the order is about: one bank alone is an order that can be closed. */
 export const OrderSchema = v.pipe(
   WholeOrderSchema,
-  v.transform((order) => ({ ...order, jobs: order.jobs.map((job) => ({ ...job, joints: job.joints.map((j) => narrowed(j, order.entries.map((e) => e.body))) })) })),
+  v.transform((order) => ({
+    ...order,
+    jobs: order.jobs.map((job) => ({
+      ...job,
+      joints: job.joints.map((j) =>
+        narrowed(
+          j,
+          order.entries.map((e) => e.body),
+        ),
+      ),
+    })),
+  })),
 );
 export type Order = v.InferOutput<typeof OrderSchema>;
 

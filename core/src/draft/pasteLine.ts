@@ -50,7 +50,14 @@ export function pasteLine(draft: Sheet, line: Line): Sheet {
 
 function withGroup(draft: Sheet, g: LineGroup): Sheet {
   const id = draft.groups.length === 0 ? 'bolts' : `bolts-${draft.groups.length + 1}`;
-  const group: Group = { id, name: draft.groups.length === 0 ? 'Bolts' : `Bolts ${draft.groups.length + 1}`, head: 'hex', socket: '', compounds: COMPOUNDS[g.condition], ...facts(g) };
+  const group: Group = {
+    id,
+    name: draft.groups.length === 0 ? 'Bolts' : `Bolts ${draft.groups.length + 1}`,
+    head: 'hex',
+    socket: '',
+    compounds: COMPOUNDS[g.condition],
+    ...facts(g),
+  };
   const rows = g.count >= 4 && g.count % 2 === 0 ? 2 : 1;
   const lowest = Math.min(0, ...draft.pattern.positions.map((p) => p.yMm - ROWS_MM));
   const points = rowsOfPlaces({ count: g.count, rows, spacingMm: SPACING_MM, rowsMm: ROWS_MM }).map((p) => ({

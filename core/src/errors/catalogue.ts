@@ -11,6 +11,22 @@ const entry = (message: Entry['message'] | string, fix: Entry['fix'] | string): 
   fix: typeof fix === 'string' ? () => fix : fix,
 });
 
+/** Methods as they are called in a sentence. */
+const METHOD_WORDS: Record<string, string> = {
+  click: 'a click wrench',
+  dial: 'a dial wrench',
+  digital: 'a digital wrench',
+  angleGauge: 'an angle gauge',
+  printedDisc: 'a printed disc',
+  byEye: 'the eye alone',
+  byFeel: 'feel alone',
+  stripe: 'the stripe',
+  byHand: 'the hand alone',
+  powerTool: 'a power tool',
+  stretchGauge: 'a stretch gauge',
+  confirmedTogether: 'several at once',
+};
+
 /** Every refusal of the product. Message and fix are what a technician reads. */
 export const catalogue = {
   // at the door
@@ -39,8 +55,8 @@ export const catalogue = {
   RUN_PAUSED: entry('This run is paused.', 'Resume it first.'),
   JOINT_HAS_OPEN_RUN: entry('This joint is in work in another run.', 'Open the repair order and carry on with that one.'),
   JOINT_ALREADY_TIGHT: entry('This has been done already.', 'Look at its record on the repair order.'),
-  START_BLOCKED: entry((p) => `This joint cannot be started: ${p.why}`, 'Settle that on the repair order, then start.'),
-  LEFT_OUT_BEFORE: entry((p) => `${p.fasteners} was left out when this joint was taken apart.`, 'Say for each whether it is still out or repaired, then start.'),
+  START_BLOCKED: entry((p) => `This joint cannot be started: ${p.reasons}`, 'Settle that on the repair order, then start.'),
+  LEFT_OUT_BEFORE: entry((p) => `Left out when this joint was taken apart: ${p.fasteners}.`, 'Say for each whether it is still out or repaired, then start.'),
   OWN_WORK: entry('You did work on this order, and no one else has signed for it.', 'Have another person check it and sign, or let them set it to checked.'),
   TAKE_APART_OPEN: entry('Taking this joint apart is not finished.', 'Finish that run first: it says what came out, where it is kept and what is left undone.'),
   SHEET_MISMATCH: entry('The sheet on this device is not the one on the server.', 'Load the repair order again, then start.'),
@@ -87,7 +103,7 @@ export const catalogue = {
   FASTENER_NOT_THERE: entry((p) => `Fastener ${p.fastener} is not in: never fitted, left out, or replaced since.`, 'Choose one that is shown on the map.'),
   WRONG_STAGE: entry((p) => `Stage “${p.expected}” is not done on every fastener yet.`, 'Finish it first.'),
   WRONG_PASS: entry((p) => `This belongs to pass ${p.got}; pass ${p.expected} is on.`, 'Confirm what the screen shows.'),
-  WRONG_OUTCOME: entry((p) => `“${p.got}” cannot be the result of this pull.`, 'Choose one of the answers shown.'),
+  WRONG_OUTCOME: entry('That cannot be the result of this pull.', 'Choose one of the answers shown.'),
   READING_IMPLAUSIBLE: entry((p) => `${p.value} is outside anything this pull can give.`, 'Read the gauge again and enter what it says.'),
   READING_UNIT: entry((p) => `The reading must be in ${p.expected}.`, 'Enter it in the unit shown.'),
   DRY_FIRST_TORQUE: entry('It did not turn at its first torque: tight already, cross-threaded or on the bottom of its hole.', 'Look at it, then say that you did.'),
@@ -101,7 +117,7 @@ export const catalogue = {
     'Enter its length in the tool list, or work without an adapter.',
   ),
   NO_LEVER: entry('Folded back that far there is no lever left.', 'Turn the adapter forward, or take a shorter one.'),
-  METHOD_NOT_ALLOWED: entry((p) => `This stage may not be done with ${p.method}.`, 'Choose one of the tools shown.'),
+  METHOD_NOT_ALLOWED: entry((p) => `This stage may not be done with ${METHOD_WORDS[String(p.method)] ?? p.method}.`, 'Choose one of the tools shown.'),
   SETTING_WRONG: entry((p) => `The scale must say ${p.expected}, not ${p.got}.`, 'Set the wrench to the number shown, then confirm.'),
   ONE_TIME_USE: entry(
     (p) => `${p.group ? `${p.group}: used once` : 'This one is used once'}. Its last tightening takes it past yield, and a used one has lost its reserve.`,

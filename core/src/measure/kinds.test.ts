@@ -45,11 +45,18 @@ describe('what stands on the order is judged', () => {
     const lobes = { '1': [38.01], '2': [38.0], '3': [38.02], '4': [36.4], '5': [38.01], '6': [38.0], '7': [38.02], '8': [38.01] };
     const judged = judgeMeasured({ what: 'wear', unit: 'mm', uncertainty: 0, limits: {}, rows: rows(lobes) });
     expect(judged.found.filter((f) => f.note).map((f) => f.what)).toEqual(['4']);
-    expect(judgeMeasured({ what: 'wear', unit: 'mm', uncertainty: 0, limits: {}, rows: rows({ '1': [1], '2': [9] }) })).toMatchObject({ verdict: 'marginal', found: [{ note: 'too few of its kind to compare' }, {}] });
+    expect(judgeMeasured({ what: 'wear', unit: 'mm', uncertainty: 0, limits: {}, rows: rows({ '1': [1], '2': [9] }) })).toMatchObject({
+      verdict: 'marginal',
+      found: [{ note: 'too few of its kind to compare' }, {}],
+    });
   });
 
   test.each([
-    ['lobes, intake with intake', { '1 in': [42.31], '1 ex': [41.02], '2 in': [42.3], '2 ex': [41.03], '3 in': [41.5], '3 ex': [41.02], '4 in': [42.32], '4 ex': [41.01] }, ['3 in']],
+    [
+      'lobes, intake with intake',
+      { '1 in': [42.31], '1 ex': [41.02], '2 in': [42.3], '2 ex': [41.03], '3 in': [41.5], '3 ex': [41.02], '4 in': [42.32], '4 ex': [41.01] },
+      ['3 in'],
+    ],
     ['shells', { '1': [1.998], '2': [1.997], '3': [1.999], '4': [1.968], '5': [1.998] }, ['4']],
     ['a step', { '1': [0.02], '2': [0.02], '3': [0.12], '4': [0.03] }, ['3']],
     ['a tilt among straight ones', { '1 a': [10], '1 b': [10], '2 a': [10.01], '2 b': [10], '3 a': [10], '3 b': [10.4] }, ['3 b']],

@@ -19,7 +19,17 @@ const seen = (over: Partial<StartSeen>): StartSeen => ({
   entries: [],
   ...over,
 });
-const measured: Omit<EntryOf<'measurement'>, 'verdict' | 'then'> = { kind: 'measurement', joint: id(2), of: 'Head face', what: 'flatness', instrument: 'feeler', unit: 'mm', uncertainty: 0, limits: {}, rows: [{ row: 'A', values: [1] }] };
+const measured: Omit<EntryOf<'measurement'>, 'verdict' | 'then'> = {
+  kind: 'measurement',
+  joint: id(2),
+  of: 'Head face',
+  what: 'flatness',
+  instrument: 'feeler',
+  unit: 'mm',
+  uncertainty: 0,
+  limits: {},
+  rows: [{ row: 'A', values: [1] }],
+};
 
 test('nothing known stands against nothing', () => {
   expect(startBlockers(seen({}))).toEqual([]);

@@ -59,8 +59,7 @@ export function isWrongPart(part: Pick<EntryOf<'part'>, 'need' | 'count' | 'seen
   return group !== undefined && part.seen !== undefined && wrongPart(group, part.count, part.seen).length > 0;
 }
 
-const wrong = (e: EntryOf<'part'>, sheet: Sheet): string[] =>
-  e.state !== 'notNeeded' && isWrongPart(e, sheet) ? [`${e.what}: what came does not match the sheet.`] : [];
+const wrong = (e: EntryOf<'part'>, sheet: Sheet): string[] => (e.state !== 'notNeeded' && isWrongPart(e, sheet) ? [`${e.what}: what came does not match the sheet.`] : []);
 
 function jointsBefore({ joints, sheet }: StartSeen): string[] {
   return joints.flatMap((j) => (sheet.requires.includes(j.sheetId) && jointState(j) !== 'tight' ? [`${j.name} comes first and is not finished.`] : []));
@@ -79,7 +78,15 @@ function crankHeld({ sheet, joints, joint, part, instance }: StartSeen): string[
 /** Another bank, cap or cylinder at the same crank position that is half-way: the crank is not turned away under it; null where none is. */
 export function crankHeldBy(sheet: Pick<Sheet, 'instances'>, { part, instance }: { part: string; instance: string | null }, runs: readonly RunBefore[]): string | null {
   const at = (i: string | null): number | undefined => (i === null ? undefined : sheet.instances?.crankDeg?.[i]);
-  const held = runs.find((r) => r.part === part && r.state !== 'finished' && r.instance !== instance && at(r.instance) !== undefined && at(r.instance) === at(instance) && r.standing.stage + r.standing.done > 0);
+  const held = runs.find(
+    (r) =>
+      r.part === part &&
+      r.state !== 'finished' &&
+      r.instance !== instance &&
+      at(r.instance) !== undefined &&
+      at(r.instance) === at(instance) &&
+      r.standing.stage + r.standing.done > 0,
+  );
   return held?.instance ?? null;
 }
 

@@ -21,7 +21,16 @@ function afterAngle(sheet: Sheet, group: Group, actual: FrictionCondition, byTor
   const [spec, nominal, low, high] = [at(was.nominal), at(is.nominal), at(is.high), at(is.low)];
   if (spec === null || nominal === null || low === null || high === null) return null;
   const change = nominal / spec - 1;
-  return { ...byTorque, afterAngle: true, preloadSpecKn: spec, preloadActualKn: nominal, change, changeLow: low / spec - 1, changeHigh: high / spec - 1, level: levelOfChange(change) };
+  return {
+    ...byTorque,
+    afterAngle: true,
+    preloadSpecKn: spec,
+    preloadActualKn: nominal,
+    change,
+    changeLow: low / spec - 1,
+    changeHigh: high / spec - 1,
+    level: levelOfChange(change),
+  };
 }
 
 function atTorque(sheet: Sheet, group: Group, actual: FrictionCondition): FrictionChange | null {

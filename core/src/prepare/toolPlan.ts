@@ -65,7 +65,11 @@ export function toolPlan(sheet: Sheet, tools: readonly ListedTool[], today: stri
   const work = stages.flatMap((stage) => (stage.each ?? [null]).flatMap((part) => workOf(stage, part)));
   const wrenches = wrenchesOf(tools);
   const torques = work.filter((w) => !isAngle(w));
-  const chosen = fewestChanges(torques.map((w) => wrenches.filter((x) => x.calibratedUntil >= today && reaches(x, w.values)).map((x) => ({ wrench: x, cost: roundingOf(x, w) + (isTooCoarse(x, w) ? TOO_COARSE : 0) }))));
+  const chosen = fewestChanges(
+    torques.map((w) =>
+      wrenches.filter((x) => x.calibratedUntil >= today && reaches(x, w.values)).map((x) => ({ wrench: x, cost: roundingOf(x, w) + (isTooCoarse(x, w) ? TOO_COARSE : 0) })),
+    ),
+  );
   const wrenchAt = new Map(torques.map((w, i) => [w, chosen[i] ?? null]));
   const lines = work.map((w): PlanLine => ({ stage: w.stage, part: w.part, target: w.target, fit: fitOf(sheet, w, wrenchAt.get(w) ?? null, { wrenches, tools, today }) }));
   const used = lines.flatMap((l) => (l.fit.kind === 'wrench' ? [l.fit.wrench.id] : []));
@@ -183,7 +187,9 @@ function angleFit(sheet: Sheet, stage: Stage, tools: readonly ListedTool[], toda
     kind: 'angle',
     bar: bar && { name: bar.name, lengthMm: bar.lengthMm },
     gauge: tools.find((t) => t.kind === 'angleGauge' && (bar === null || t.drive === bar.drive))?.name ?? null,
-    digital: tools.find((t) => t.kind === 'digital' && t.calibratedUntil >= today && (endTorqueNm === null || convert({ value: t.max, unit: t.unit }, 'N.m') >= endTorqueNm))?.name ?? null,
+    digital:
+      tools.find((t) => t.kind === 'digital' && t.calibratedUntil >= today && (endTorqueNm === null || convert({ value: t.max, unit: t.unit }, 'N.m') >= endTorqueNm))?.name ??
+      null,
     endTorqueNm,
     pushN: bar && endTorqueNm !== null ? (endTorqueNm * 1000) / bar.lengthMm : null,
   };

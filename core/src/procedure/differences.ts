@@ -80,7 +80,9 @@ function afterAngle(mine: Sheet, other: Sheet, name: string): Difference[] | nul
   const change = theirs.kn / own.kn - 1;
   if (Math.abs(change) < 0.005) return [];
   const percent = `${Math.round(Math.abs(change) * 100)}%`;
-  return [difference('value', `${name}: after the angle “${other.title}” (rev ${other.revision}) clamps about ${percent} ${change > 0 ? 'more' : 'less'}.`, Math.abs(change) > 0.2)];
+  return [
+    difference('value', `${name}: after the angle “${other.title}” (rev ${other.revision}) clamps about ${percent} ${change > 0 ? 'more' : 'less'}.`, Math.abs(change) > 0.2),
+  ];
 }
 
 const valueText = (s: Stage): string =>

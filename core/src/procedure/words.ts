@@ -42,6 +42,23 @@ export function stageKindText(stage: Stage): string {
   return stage.purpose === 'seating' ? 'Seating' : '';
 }
 
+/** A stage as the head of a column: its value or name, and in a word what kind it is where it is no plain tightening. */
+export function stageHead(stage: Stage, format: Formatter): string {
+  const kind = stage.trial
+    ? 'trial'
+    : stage.with === 'oldPartAsTool'
+      ? 'old bolt'
+      : stage.action === 'check'
+        ? stage.finalTorque
+          ? 'floor'
+          : 'check'
+        : stage.purpose === 'seating'
+          ? 'seating'
+          : '';
+  const words = stageWords(stage, format);
+  return kind && !words.toLowerCase().includes(kind) ? `${words}, ${kind}` : words;
+}
+
 /** What a fastener is called in a sentence, by its group. @example nounOf({ head: 'nut', name: 'Outer studs with nuts' }) // 'nut' */
 export function nounOf({ head, name }: Pick<Group, 'head' | 'name'>): 'bolt' | 'nut' | 'stud' | 'screw' {
   if (head === 'nut') return 'nut';

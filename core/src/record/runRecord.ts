@@ -1,7 +1,21 @@
 import { seatsOf, stageIndex, type Sheet, type Stage } from '../procedure';
 import type { Quantity } from '../quantity';
 import { doneIn, isNotable, toolName, type RecordedSight } from './seenIn';
-import { evolve, initialState, judgePull, progressBefore, readingOn, seatIdOf, taskOf, toolFor, type Deviation, type EventOf, type RunEvent, type RunState, type Verdict } from '../run';
+import {
+  evolve,
+  initialState,
+  judgePull,
+  progressBefore,
+  readingOn,
+  seatIdOf,
+  taskOf,
+  toolFor,
+  type Deviation,
+  type EventOf,
+  type RunEvent,
+  type RunState,
+  type Verdict,
+} from '../run';
 
 /** One pull as the record shows it: what was aimed at, what was said, by whom, when. */
 export interface RecordedPull {

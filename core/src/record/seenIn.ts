@@ -91,7 +91,9 @@ const TOLD: Partial<Record<Counted['event']['type'], Teller>> = {
   fitted: (_state, { event }) => fittedSights((event as EventOf<'fitted'>).payload.fasteners),
   swapped: (_state, { event }) => {
     const { fastener, replacement, condition, lengthMm, lot } = (event as EventOf<'swapped'>).payload;
-    return [{ kind: 'replaced', what: seatIdOf(fastener), result: [condition, lot ? `lot ${lot}` : ''].filter(Boolean).join(', '), fasteners: [replacement], values: lengthOf(lengthMm) }];
+    return [
+      { kind: 'replaced', what: seatIdOf(fastener), result: [condition, lot ? `lot ${lot}` : ''].filter(Boolean).join(', '), fasteners: [replacement], values: lengthOf(lengthMm) },
+    ];
   },
   wrenchChosen: (state, { event }) => {
     const { stage, method, wrench } = (event as EventOf<'wrenchChosen'>).payload;
@@ -129,7 +131,8 @@ function stepSights(state: RunState, { payload }: EventOf<'stepDone'>): Said[] {
   const said = { note: payload.note ?? '', fasteners: payload.fasteners ?? [] };
   if (isRung(state.sheet, payload.step)) return [{ ...said, kind: 'tried', what: rungText(state.sheet, payload.step), result: payload.answer ?? '' }];
   if (payload.step === 'mark') return [{ ...said, kind: 'striped', what: '' }];
-  if (payload.step === 'neighbours') return [{ ...said, kind: 'looked', what: '', result: payload.moved?.length ? `moved: ${payload.moved.map(seatIdOf).join(', ')}` : 'none moved' }];
+  if (payload.step === 'neighbours')
+    return [{ ...said, kind: 'looked', what: '', result: payload.moved?.length ? `moved: ${payload.moved.map(seatIdOf).join(', ')}` : 'none moved' }];
   const also = (payload.also ?? []).map((id): Said => ({ kind: 'step', what: stepText(state, id), result: '' }));
   return [ownSight(state, payload, said), ...also];
 }

@@ -5,7 +5,11 @@ import { seatIdOf } from './seats';
 import type { FittedCondition, RunState } from './state';
 
 /** Reuse by the policy of the group; against it only what the lead allowed in writing. */
-export function admitCondition(state: RunState, f: { fastener: string; condition: FittedCondition; lengthMm?: number | undefined; resolutionMm?: number | undefined }, newOnly: boolean): void {
+export function admitCondition(
+  state: RunState,
+  f: { fastener: string; condition: FittedCondition; lengthMm?: number | undefined; resolutionMm?: number | undefined },
+  newOnly: boolean,
+): void {
   if (f.condition === 'new') return;
   const group = groupOfSeat(state.sheet, seatIdOf(f.fastener));
   if (newOnly && group.reuse === 'replace' && !state.progress.allowed[`reuse:${group.id}`]) throw new AppError('ONE_TIME_USE', { group: group.name });
@@ -21,7 +25,11 @@ const CALIPER_MM = 0.05;
 const OTHER_BOLT = 0.02;
 
 /** By the maker's limit, with how fine the instrument reads: what is too close to call does not go in again. */
-function admitLength(group: Group, maxMm: number, { fastener, lengthMm, resolutionMm = CALIPER_MM }: { fastener: string; lengthMm: number; resolutionMm?: number | undefined }): void {
+function admitLength(
+  group: Group,
+  maxMm: number,
+  { fastener, lengthMm, resolutionMm = CALIPER_MM }: { fastener: string; lengthMm: number; resolutionMm?: number | undefined },
+): void {
   const newMm = group.lengthMm ?? maxMm * (1 - OTHER_BOLT);
   if (lengthMm < newMm * (1 - OTHER_BOLT) || lengthMm > maxMm * (1 + OTHER_BOLT)) throw new AppError('LENGTH_IMPLAUSIBLE', { fastener, length: lengthMm, usual: newMm });
   if (group.lengthMm === undefined) {

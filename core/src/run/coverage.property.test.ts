@@ -67,5 +67,6 @@ test('after any take-over, undo, correction, failure, replacement and claim ever
   );
   const share = [...seen].sort().map(([what, n]) => `${what} ${((100 * n) / RUNS).toFixed(0)}%`);
   process.stdout.write(`\ncoverage of ${RUNS} runs: ${share.join(' · ')}\n`);
-  for (const what of ['takeOver', 'undo', 'correct', 'fails', 'claims', 'way', 'slacken', 'hold failed', 'hold claim', 'hold refused', 'hold above']) expect(seen.get(what) ?? 0).toBeGreaterThan(RUNS / 100);
+  for (const what of ['takeOver', 'undo', 'correct', 'fails', 'claims', 'way', 'slacken', 'hold failed', 'hold claim', 'hold refused', 'hold above'])
+    expect(seen.get(what) ?? 0).toBeGreaterThan(RUNS / 100);
 });

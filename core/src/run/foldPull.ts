@@ -147,9 +147,7 @@ function partStands(sheet: Sheet, p: Progress, event: EventOf<'pulled'>, at: num
   const named = noted(withSeat(p, stands), event, 'angleStands', { fastener, stage: id });
   if (parts > 0) return named;
   const isHere = index === p.stage;
-  const through: Progress = isHere
-    ? { ...named, inPass: { ...named.inPass, [seat.seat]: { moved: false } } }
-    : withSeat(named, { ...stands, done: { ...seat.done, [id]: true } });
+  const through: Progress = isHere ? { ...named, inPass: { ...named.inPass, [seat.seat]: { moved: false } } } : withSeat(named, { ...stands, done: { ...seat.done, [id]: true } });
   return advance(sheet, through, timeOf(event));
 }
 

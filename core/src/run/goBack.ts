@@ -55,17 +55,18 @@ export function goBack(sheet: Sheet, p: Progress, to: number, at: string, isSlac
 
 /** Where a stage before it leaves fasteners loose, or what was there before counts for nothing: they begin after that. */
 function lastLoose(sheet: Sheet, to: number): number {
-  const isLoose = (s: Stage): boolean =>
-    isOwedByPosition(s) || ['handStart', 'runDown', 'draw', 'swap'].includes(s.action) || (s.action === 'loosen' && s.loosen !== 'crack');
+  const isLoose = (s: Stage): boolean => isOwedByPosition(s) || ['handStart', 'runDown', 'draw', 'swap'].includes(s.action) || (s.action === 'loosen' && s.loosen !== 'crack');
   const last = sheet.stages.slice(0, to).findLastIndex(isLoose);
-  const first = sheet.stages.findIndex((s, i) => i > last && isByFastener(s));
+  const first = sheet.stages.findIndex((s, i) => i > last && (isByFastener(s) || s.action === 'drawDown'));
   return first < 0 ? to : Math.min(first, to);
 }
 
 /** Those of them that a torque or an angle has clamped, last tightened first. */
 function clampedIn(sheet: Sheet, p: Progress, seats: readonly SeatProgress[]): string[] {
   const when = (s: SeatProgress): number => {
-    const stage = sheet.stages.findLastIndex((x, i) => isByFastener(x) && x.action !== 'loosen' && isOn(sheet, i, s.seat) && (s.done[x.id] || (i === p.stage && p.inPass[s.seat])));
+    const stage = sheet.stages.findLastIndex(
+      (x, i) => (isByFastener(x) || x.action === 'drawDown') && x.action !== 'loosen' && isOn(sheet, i, s.seat) && (s.done[x.id] || (i === p.stage && p.inPass[s.seat])),
+    );
     return stage < 0 ? -1 : stage * 1000 + orderOf(sheet, stage).indexOf(s.seat);
   };
   return seats
@@ -77,7 +78,7 @@ function clampedIn(sheet: Sheet, p: Progress, seats: readonly SeatProgress[]): s
 /** Whether the last thing done to it tightened it. */
 function isClamped(sheet: Sheet, p: Progress, seat: SeatProgress): boolean {
   const done = sheet.stages.filter((s, i) => isOn(sheet, i, seat.seat) && (seat.done[s.id] || (i === p.stage && p.inPass[seat.seat])));
-  const last = done.findLast((s) => ['torque', 'angle', 'stretch', 'check', 'each', 'loosen', 'swap'].includes(s.action));
+  const last = done.findLast((s) => ['torque', 'angle', 'stretch', 'check', 'each', 'drawDown', 'loosen', 'swap'].includes(s.action));
   return seat.parts > 0 || hasTurned(seat) || (last !== undefined && last.action !== 'swap' && !(last.action === 'loosen' && last.loosen === 'free'));
 }
 

@@ -48,7 +48,12 @@ test('a lock that is out goes in again before a replacement is tightened, and ou
 
 test('slackened in reverse, the next pass of slackening is in reverse too', () => {
   const sheet = demoSheet('tf25-head');
-  const [first, second] = ['back1', 'back2'].map((id) => orderOf(sheet, sheet.stages.findIndex((s) => s.id === id)));
+  const [first, second] = ['back1', 'back2'].map((id) =>
+    orderOf(
+      sheet,
+      sheet.stages.findIndex((s) => s.id === id),
+    ),
+  );
   expect(second).toEqual(first);
   expect(second).toEqual([...orderOf(sheet, 0)].reverse());
 });

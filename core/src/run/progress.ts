@@ -1,4 +1,4 @@
-import { groupOfSeat, stageAt, stageIndex, type Sheet } from '../procedure';
+import { groupOfSeat, orderOf, stageAt, stageIndex, type Sheet } from '../procedure';
 import { advance, closeStage, withSeat, withSeats, without } from './advance';
 import { stageOfPlace } from './clocks';
 import { noted } from './deviation';
@@ -154,7 +154,11 @@ function foldSetting(sheet: Sheet, p: Progress, event: EventOf<'wrenchSet'>): Pr
 function foldRound(sheet: Sheet, p: Progress, event: EventOf<'roundDone'>): Progress {
   if (stageIndex(sheet, event.payload.stage) !== p.stage || event.payload.round !== p.round) return p;
   const stage = stageAt(sheet, p.stage);
-  if (event.payload.seated) return advance(sheet, closeStage(sheet, p, timeOf(event)), timeOf(event));
+  if (event.payload.seated) {
+    // Drawn down, every fastener of the round is under load: going back over it has to slacken them.
+    const drawn = stage.action === 'drawDown' ? Object.fromEntries(orderOf(sheet, p.stage).map((id) => [id, { moved: false }])) : {};
+    return advance(sheet, closeStage(sheet, { ...p, inPass: drawn }, timeOf(event)), timeOf(event));
+  }
   const most = stage.repeat?.kind === 'untilSeated' ? stage.repeat.maxRounds : 1;
   if (p.round >= most) return { ...p, hold: { kind: 'notSeated', stage: stage.id, notSeated: event.payload.notSeated ?? [] } };
   return { ...p, round: p.round + 1 };

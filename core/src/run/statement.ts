@@ -19,7 +19,13 @@ const AboutSchema = v.union([
  */
 export const StatementSchema = v.variant('kind', [
   v.strictObject({ ...envelope, kind: v.literal('allowance'), about: AboutSchema, decision: v.picklist(['allow', 'refuse']) }),
-  v.strictObject({ ...envelope, kind: v.literal('release'), hold: KeySchema, decision: v.picklist(['passed', 'failed', 'single', 'redo']), fastener: v.optional(FastenerIdSchema) }),
+  v.strictObject({
+    ...envelope,
+    kind: v.literal('release'),
+    hold: KeySchema,
+    decision: v.picklist(['passed', 'failed', 'single', 'redo']),
+    fastener: v.optional(FastenerIdSchema),
+  }),
   v.strictObject({ ...envelope, kind: v.literal('leaveOut'), fastener: FastenerIdSchema }),
   v.strictObject({ ...envelope, kind: v.literal('preparation'), steps: v.pipe(v.array(KeySchema), v.minLength(1), v.maxLength(100)) }),
   v.strictObject({ ...envelope, kind: v.literal('signature') }),

@@ -22,7 +22,10 @@ function tookOver(): Technician {
   t.do('reconciled', {
     stage: due.stage.id,
     pass: due.pass,
-    fasteners: due.fasteners.map((fastener, i) => ({ fastener, found: i === 2 ? ('cannotTell' as const) : due.believedTurned.includes(fastener) ? ('turned' as const) : ('notTurned' as const) })),
+    fasteners: due.fasteners.map((fastener, i) => ({
+      fastener,
+      found: i === 2 ? ('cannotTell' as const) : due.believedTurned.includes(fastener) ? ('turned' as const) : ('notTurned' as const),
+    })),
   });
   return t;
 }

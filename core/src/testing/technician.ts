@@ -237,7 +237,8 @@ export class Technician {
     if (said.short) return this.pull(due, { outcome: due.outcomes.includes('noClick') ? 'noClick' : 'stoppedShort' });
     if (said.together !== undefined) return this.together(due, said.together, said.moved);
     const other = said.insteadOf === undefined ? {} : { fastener: said.insteadOf, insteadOf: due.fastener };
-    if (due.task.action === 'angle') return this.pull(due, { ...other, ...(said.turnedDeg === undefined ? {} : { reading: { value: said.turnedDeg, unit: 'deg' as const }, sure: true as const }) });
+    if (due.task.action === 'angle')
+      return this.pull(due, { ...other, ...(said.turnedDeg === undefined ? {} : { reading: { value: said.turnedDeg, unit: 'deg' as const }, sure: true as const }) });
     if (due.task.action === 'stretch') return this.pull(due, { ...other, ...(due.target ? { reading: due.target } : {}) });
     if (!due.task.settling) return this.pull(due, other);
     const moves = said.moved ?? (due.pass === 1 && due.task.action === 'torque');

@@ -69,7 +69,7 @@ export async function recordPaper(paper: RecordPaper): Promise<Doc> {
 }
 
 function blocksOf(paper: RecordPaper, format: Formatter, { code, head, curves }: { code: Buffer; head: string; curves: readonly Block[] }): Block[] {
-  const { file, events, words, entries, joint } = paper;
+  const { file, events, words } = paper;
   const record = runRecord(file.sheet, events);
   const { vehicle } = file.order;
   return [
@@ -84,6 +84,23 @@ function blocksOf(paper: RecordPaper, format: Formatter, { code, head, curves }:
     ...fillsOf(record, format),
     textBlock(text.clickNote, { scale: 0.85 }),
     ...curves,
+    ...lists(record, paper, format),
+    headingBlock(text.signatures),
+    ...words.map((w) => textBlock(`${text.signed[w.kind]}: ${w.name}, ${w.role}, ${format.dateTime(new Date(w.at))}${w.text ? `. ${w.text}` : ''}`)),
+    ...(words.some((w) => w.kind === 'technician') ? [] : [textBlock(text.notSigned)]),
+    rowBlock([
+      { share: 0.42, block: lineBlock(text.signTechnician) },
+      { share: 0.42, block: lineBlock(text.signCustomer) },
+      { share: 0.16, block: imageBlock(code, 8) },
+    ]),
+    textBlock(text.chain(events.length, head, file.shop.fingerprint), { scale: 0.8 }),
+    ...listOf(text.everyPull, pullLines(record, file, format), 0.8),
+  ];
+}
+
+/** What happened, was decided, done, measured, fitted, filled in and photographed: each list only where it has something. */
+function lists(record: RunRecord, { file, entries, joint }: RecordPaper, format: Formatter): Block[] {
+  return [
     ...listOf(
       text.deviations,
       record.deviations.map((d) => deviationText(record, d, file.people)),
@@ -121,16 +138,6 @@ function blocksOf(paper: RecordPaper, format: Formatter, { code, head, curves }:
         e.body.kind === 'photo' && e.body.joint === joint ? [`${e.body.of}${e.body.fastener ? `, bolt ${boltLabel(e.body.fastener)}` : ''}: ${e.body.photo.slice(0, 16)}`] : [],
       ),
     ),
-    headingBlock(text.signatures),
-    ...words.map((w) => textBlock(`${text.signed[w.kind]}: ${w.name}, ${w.role}, ${format.dateTime(new Date(w.at))}${w.text ? `. ${w.text}` : ''}`)),
-    ...(words.some((w) => w.kind === 'technician') ? [] : [textBlock(text.notSigned)]),
-    rowBlock([
-      { share: 0.42, block: lineBlock(text.signTechnician) },
-      { share: 0.42, block: lineBlock(text.signCustomer) },
-      { share: 0.16, block: imageBlock(code, 8) },
-    ]),
-    textBlock(text.chain(events.length, head, file.shop.fingerprint), { scale: 0.8 }),
-    ...listOf(text.everyPull, pullLines(record, file, format), 0.8),
   ];
 }
 
@@ -169,8 +176,7 @@ function facts(record: RunRecord, { sheet, people }: RecordFile, format: Formatt
   ].filter(Boolean);
 }
 
-const partLine = (p: Extract<Entry['body'], { kind: 'part' }>): string =>
-  [`${p.count} × ${p.what}`, p.number, p.lot && text.lot(p.lot)].filter(Boolean).join(', ');
+const partLine = (p: Extract<Entry['body'], { kind: 'part' }>): string => [`${p.count} × ${p.what}`, p.number, p.lot && text.lot(p.lot)].filter(Boolean).join(', ');
 
 /** Every pull in the order it was made, taken-back ones among them. */
 function pullLines(record: RunRecord, file: RecordFile, format: Formatter): string[] {

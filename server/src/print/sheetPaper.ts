@@ -1,5 +1,5 @@
 import { fastenerSide, jointMap, seatMarks, stageRibbon } from '@stennet/core/drawing';
-import { dueWords, orderOf, repeatWords, REUSE_TEXT, stageWords, threadText, type Sheet, type Stage } from '@stennet/core/procedure';
+import { dueWords, orderOf, repeatWords, REUSE_TEXT, stageKindText, stageWords, threadText, type Sheet, type Stage } from '@stennet/core/procedure';
 import { createFormatter, type Formatter, type Quantity } from '@stennet/core/quantity';
 import { initialState } from '@stennet/core/run';
 import type { Shop } from '@stennet/core/contract';
@@ -113,6 +113,7 @@ const stageLine = (s: Stage, format: Formatter): string => {
 
 function stageBlock(sheet: Sheet, stage: Stage, index: number, format: Formatter): Block {
   const notes = [
+    stageKindText(stage),
     stage.on[0] === 'all' ? '' : stage.on.join(', '),
     repeatWords(stage),
     stage.order && sheet.seats.length > 1 ? text.order(orderOf(sheet, index).join(' ')) : '',

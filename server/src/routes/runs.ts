@@ -192,7 +192,7 @@ async function assertMayStart(client: Client, joint: JointRow, { payload }: Even
     joints: order.jobs.flatMap((j) => j.joints),
     entries: order.entries.map((e) => e.body),
   });
-  if (why.length > 0) throw new AppError('START_BLOCKED', { why: why.join(' ') });
+  if (why.length > 0) throw new AppError('START_BLOCKED', { reasons: why.join(' ') });
   if (part !== PROCEDURE) return;
   const answered = [...(payload.leftOut ?? []), ...(payload.repaired ?? [])];
   const open = leftOutBefore(others, instance).filter((seat) => !answered.includes(seat));

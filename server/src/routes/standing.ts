@@ -26,7 +26,11 @@ export function standingOf(state: RunState, due: Next): RunBrief['standing'] {
 
 /** What is more than a pull as asked, for the list of orders: named, never hidden behind a green mark. */
 function happenedIn({ progress: { deviations } }: RunState): string[] {
-  return [...new Set(deviations.filter((d) => d.decision !== 'refuse' || d.resolved).map((d) => (d.fastener ? `${DEVIATION_TEXT[d.kind]}: ${boltLabel(d.fastener)}` : DEVIATION_TEXT[d.kind])))].slice(0, 12);
+  return [
+    ...new Set(
+      deviations.filter((d) => d.decision !== 'refuse' || d.resolved).map((d) => (d.fastener ? `${DEVIATION_TEXT[d.kind]}: ${boltLabel(d.fastener)}` : DEVIATION_TEXT[d.kind])),
+    ),
+  ].slice(0, 12);
 }
 
 /** What steps put in and none has taken out yet, and what they took out, by the sheet's names for it. */

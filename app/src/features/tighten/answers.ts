@@ -33,4 +33,7 @@ function labelOf(due: PullNext, outcome: Outcome): string {
 }
 
 /** What the keys do at this pull, in the order of the buttons. */
-export const keysLine = (due: PullNext): string => answersTo(due).map((a) => text.keyFor(a.keys.map((k) => text.keyNames[k] ?? k).join(', '), a.label)).join(' · ');
+export const keysLine = (due: PullNext): string =>
+  answersTo(due)
+    .map((a) => text.keyFor(a.keys.map((k) => text.keyNames[k] ?? k).join(', '), a.label))
+    .join(' · ');

@@ -25,10 +25,22 @@ const finished = (instance: string | null): Joint['runs'][number] => ({
   holderDevice: '',
   holderDeviceName: '',
   lastAt: '',
-  standing: { stage: 0, stages: 0, done: 0, of: 0, fastener: null, stageName: null, putIn: [], tookOut: [], asksLead: 0,
+  standing: {
+    stage: 0,
+    stages: 0,
+    done: 0,
+    of: 0,
+    fastener: null,
+    stageName: null,
+    putIn: [],
+    tookOut: [],
+    asksLead: 0,
     leftOut: [],
     once: [],
-    happened: [], bags: [], measured: [] },
+    happened: [],
+    bags: [],
+    measured: [],
+  },
 });
 const doneAt = (instance: string) => {
   const t = new Technician(rods, undefined, { instance });

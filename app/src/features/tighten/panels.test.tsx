@@ -24,7 +24,7 @@ jest.mock('@/data', () => ({
   useTools: () => ({ data: { tools: [] } }),
   inUse: () => [],
   usePeople: () => ({ data: { people: [] } }),
-  useWrenchLink: () => ({ link: { state: 'off', name: null, pull: null, missed: null, simulated: false }, listen: () => undefined, done: () => undefined }),
+  useWrenchLink: () => ({ link: { state: 'off', name: null, pull: null, missed: null, thrown: null, simulated: false }, listen: () => undefined, done: () => undefined }),
   useKeptForm: (_key: string, first: object) => ({ form: first, put: () => undefined, clear: () => undefined, isTouched: false }),
   asAppError: (e: unknown) => e,
   ofKind: () => [],
@@ -66,7 +66,15 @@ function look(state: RunState): string {
     unsent: 0,
     refused: [],
     isMine: true,
-    kept: { id: PLACE.run, joint: PLACE.joint, sheet: state.sheet, sheetHash: '', supersededBy: null, people: {}, order: { id: 'o', number: '1', vehicle: '', joint: 'Joint', built: '', job: '' } },
+    kept: {
+      id: PLACE.run,
+      joint: PLACE.joint,
+      sheet: state.sheet,
+      sheetHash: '',
+      supersededBy: null,
+      people: {},
+      order: { id: 'o', number: '1', vehicle: '', joint: 'Joint', built: '', job: '' },
+    },
   } as unknown as RunView;
   const due = next(state);
   const { unmount } = render(
@@ -110,7 +118,9 @@ function lookThrough(t: Technician, seen: Set<string>, moves: Parameters<typeof 
 test('every panel, ribbon and map of the demo sheets can be drawn', () => {
   const seen = new Set<string>();
   expect(demoSheets.flatMap((sheet) => lookThrough(new Technician(sheet), seen))).toEqual([]);
-  expect([...seen].map((s) => s.split(' ')[0])).toEqual(expect.arrayContaining(['fit', 'setTool', 'mark', 'pull', 'round', 'step', 'wait', 'hold', 'swap', 'turnCrank', 'finish', 'done']));
+  expect([...seen].map((s) => s.split(' ')[0])).toEqual(
+    expect.arrayContaining(['fit', 'setTool', 'mark', 'pull', 'round', 'step', 'wait', 'hold', 'swap', 'turnCrank', 'finish', 'done']),
+  );
 });
 
 test('and of generated sheets in clumsy hands', () => {

@@ -73,7 +73,9 @@ export function releaseWords(due: Extract<Next, { kind: 'hold' }>): { label: str
 
 /** A deviation in one line, for who decides about it. */
 export const deviationLine = (state: RunState, d: Deviation): string =>
-  [d.fastener ? fastenerName(d.fastener, state.sheet) : '', text.deviations[d.kind] ?? d.kind, state.sheet.stages.find((s) => s.id === d.stage)?.name ?? ''].filter(Boolean).join(' · ');
+  [d.fastener ? fastenerName(d.fastener, state.sheet) : '', text.deviations[d.kind] ?? d.kind, state.sheet.stages.find((s) => s.id === d.stage)?.name ?? '']
+    .filter(Boolean)
+    .join(' · ');
 
 /** A wrench as it is held: with what is on it. */
 export const wrenchName = (wrench: Wrench): string => (wrench.adapter ? text.wrenchWith(wrench.name, wrench.adapter.name, wrench.adapter.angleDeg) : wrench.name);

@@ -1,5 +1,6 @@
 import { apartText } from './apartText';
 import { aroundText } from './aroundText';
+import { askText, upperFirst } from './askText';
 import { handsText } from './handsText';
 import { wrenchText } from './wrenchText';
 import type { Whereabouts } from '@stennet/core/joint';
@@ -19,12 +20,13 @@ export const fastenerName = (fastener: string, sheet: Sheet): string => {
   return life === '1' ? `${noun} ${seat}` : `${noun} ${seat}, new one`;
 };
 
-export const upperFirst = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
+export { upperFirst };
 
 export const text = {
   ...aroundText,
   ...apartText,
   ...handsText,
+  ...askText,
   heard: wrenchText,
   back: 'Back to the repair order',
   sub: (ro: string, vehicle: string) => `RO ${ro} · ${vehicle}`,
@@ -55,7 +57,11 @@ export const text = {
   round: (n: number) => `${ordinal(n)} time round`,
   place: (n: number, of: number) => `${ordinal(n)} of ${of}`,
   where: (at: Whereabouts) =>
-    at.shape === 'alone' ? '' : at.shape === 'ring' ? `at ${at.hour} o’clock` : `${rows[at.rows]?.[at.row - 1] ?? `row ${at.row} of ${at.rows}`}, ${at.inRow} of ${at.ofRow} from the left`,
+    at.shape === 'alone'
+      ? ''
+      : at.shape === 'ring'
+        ? `at ${at.hour} o’clock`
+        : `${rows[at.rows]?.[at.row - 1] ?? `row ${at.row} of ${at.rows}`}, ${at.inRow} of ${at.ofRow} from the left`,
   published: (value: string) => `published ${value}`,
   on: (tool: string) => `on ${tool}`,
   outcomeWords: {
@@ -213,19 +219,9 @@ export const text = {
     wontLoosen: 'Will not loosen',
     stepAbandoned: 'Step given up',
   } as Record<FailureKind, string>,
-  shortTitle: 'How far did it turn?',
-  shortHint: (wanted: string) => `${wanted} were wanted. Nothing is recorded yet.`,
-  shortAsk: (name: string, target: string) => `${upperFirst(name)} stopped short of ${target}?`,
-  shortText: 'Near the end the pull goes soft: keep an even pull. A stop short is a deviation that the lead decides.',
-  shortAgain: 'Pull it again',
-  shortMissing: (deg: string) => `Turn the missing ${deg} now`,
-  shortRecord: 'Record that it stopped short',
-  shortUnknown: 'Not measured',
   angleLabel: 'Turned by, in degrees',
   torqueLabel: (unit: string) => `Reading, in ${unit}`,
   record: 'Record it',
-  tooMuchNo: 'Check and type it again',
-  tooMuchYes: (value: string) => `Yes, it was ${value}: stop here`,
   cancel: 'Cancel',
   setAside: 'Set it aside for now',
   // what stops a run until it is answered
@@ -294,23 +290,6 @@ export const text = {
     wontLoosen: 'Leave it and ask your lead.',
     stepAbandoned: 'Leave it and ask your lead.',
   } as Record<FailureKind, string>,
-  stripeTitle: (name: string) => `Where is the stripe of ${name} now?`,
-  stripeDrawn: (before: number, target: number) => `Stripe: painted at the top, at ${before} degrees before this stage, at ${target} degrees when it is done`,
-  stripeText: (before: number, target: number) => `Measured from where it was painted. Before this stage it was at ${before}°. When this stage is done it is at ${target}°.`,
-  stripeNot: 'Not turned yet',
-  stripeAll: 'All the way',
-  stripeAt: (deg: number) => `at ${deg}°`,
-  stripeLabel: 'Somewhere else: degrees from the painted mark',
-  stripeLost: 'This stripe cannot tell: an earlier angle was never measured. Slacken it fully, or put a new one in.',
-  slackenTitle: (n: number) => (n === 1 ? 'Slacken this one first' : `Slacken these ${n} first`),
-  slackenYes: (n: number) => (n === 1 ? 'It is slack' : `All ${n} are slack`),
-  slackenOrder: (names: string) => `In this order: ${names}.`,
-  slackenThen: (stage: string) => `Last tightened comes loose first. Then start again from “${stage}”.`,
-  settleHere: 'Decide here',
-  plainTitle: 'This screen cannot be shown',
-  plainText: 'The work can go on: confirm the next thing here, or reload the page.',
-  plainNext: (what: string) => `Next: ${what}`,
-  plainReload: 'Reload the page',
   notSettledTitle: 'It does not settle',
   notSettled: (bolts: string, n: number) => `After ${n} rounds these still moved: ${bolts}. Look for dirt, threads, a dowel or a gasket out of place.`,
   findingLabel: 'What you found',
@@ -322,20 +301,10 @@ export const text = {
   elsewhereText: 'Here you see what the server has of it. If you take over, that device can no longer write; what it has not sent yet stays on it.',
   thisDevice: 'another device',
   takeOver: 'Take over here',
-  reconcileTitle: 'Look at every stripe',
-  reconcile: (stage: string) => `You took over during “${stage}”. For each one: has it been turned in this pass?`,
-  reconcileAngle: (before: number, target: number) => `From where the stripe was painted: turned means at ${target}°, not turned means at ${before}°. Anything between is “cannot tell”: it is read off next.`,
   found: { turned: 'turned', notTurned: 'not turned', cannotTell: 'cannot tell' },
-  reconcileYes: 'That is what I see',
   signInTitle: (n: number) => `Sign in to send ${n} ${n === 1 ? 'entry' : 'entries'}`,
   signInText: 'They are kept on this device. You can go on meanwhile.',
   signInGo: 'Sign in',
-  refusedTitle: (n: number) => `${n} ${n === 1 ? 'entry was' : 'entries were'} not taken by the server`,
-  refusedText: 'They stay on this device and do not count. Check the fasteners concerned before you continue.',
-  refusedShow: 'Review them',
-  refusedLine: (what: string, at: string) => `${what}, ${at}`,
-  refusedWhy: 'Why they can be dismissed',
-  refusedDismiss: 'Dismiss them: kept as a note on the record',
 
   mapLabel: (joint: string, n: number, next: string | null) => `${joint}, ${n} fasteners.${next ? ` Next: ${next}.` : ''}`,
   values: 'Values so far',

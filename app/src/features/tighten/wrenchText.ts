@@ -16,6 +16,7 @@ export const wrenchText = {
   keepTurned: (value: string) => `${value}, it turned`,
   keepStill: (value: string) => `${value}, it did not turn`,
   throwAway: 'Throw it away',
+  bringBack: (value: string) => `Bring back ${value}`,
   noTurn: 'This wrench did not say how far it turned. Type it, or throw it away and turn by the gauge.',
   notThis: (heard: string, set: string) => `${heard} read this, and ${set} is chosen for this stage. Throw it away, or choose the wrench that is in your hand.`,
 };

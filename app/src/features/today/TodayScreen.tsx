@@ -77,6 +77,7 @@ function OpenRun({ order, joint, run }: { order: Order; joint: Joint; run: RunBr
   const { standing } = run;
   const name = runName(joint, run);
   const isMine = run.holderDevice === deviceId();
+  const action = isMine && isAllowed(me.role, 'run.write') ? text.carryOn : text.watch;
   const where = standing.stageName ? text.at(name, standing.stageName, standing.done, standing.of) : text.ready(name);
   return (
     <Card>
@@ -88,7 +89,7 @@ function OpenRun({ order, joint, run }: { order: Order; joint: Joint; run: RunBr
         {where}
       </Text>
       <Text style={{ fontSize: 16, color: inks.inkSoft }}>{`RO ${order.number} · ${order.vehicle.maker} ${order.vehicle.model}${order.bay ? ` · ${order.bay}` : ''}`}</Text>
-      <BigButton text={isMine && isAllowed(me.role, 'run.write') ? text.carryOn : text.watch} onPress={() => router.navigate(`/runs/${run.id}`)} look={isMine ? 'main' : 'plain'} />
+      <BigButton text={action} label={`${action}, RO ${order.number}`} onPress={() => router.navigate(`/runs/${run.id}`)} look={isMine ? 'main' : 'plain'} />
     </Card>
   );
 }

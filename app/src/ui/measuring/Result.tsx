@@ -14,7 +14,9 @@ export function Result({ what, judged, unit, format }: { what: MeasureKindId; ju
   const ink = (verdict: Verdict | null): string => (verdict === 'fail' || verdict === 'marginal' ? inks.warnText : inks.ink);
   return (
     <View role="status" style={{ gap: 6 }}>
-      <Text style={{ fontSize: 20, fontWeight: '700', color: ink(judged.verdict) }}>{`${SIGN[judged.verdict]} ${judged.missing && judged.verdict !== 'fail' ? text.soFar(judged.missing) : verdictText(what, judged.verdict)}`}</Text>
+      <Text
+        style={{ fontSize: 20, fontWeight: '700', color: ink(judged.verdict) }}
+      >{`${SIGN[judged.verdict]} ${judged.missing && judged.verdict !== 'fail' ? text.soFar(judged.missing) : verdictText(what, judged.verdict)}`}</Text>
       {judged.found.map((f) => (
         <Text key={f.what} style={{ fontSize: 16, lineHeight: 23, color: ink(f.verdict) }}>
           {[f.verdict ? SIGN[f.verdict] : '', f.what, say(f.mm), f.note ?? ''].filter(Boolean).join(' · ')}

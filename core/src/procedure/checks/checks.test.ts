@@ -62,15 +62,12 @@ const mutations: Mutation[] = [
     'warning',
     'groups.0.compounds',
     'Head bolts: published for “engine oil on threads and under the head”, and nothing says what goes on them.',
-    { ...group(headSheet, { compounds: [], frictionCondition: 'engineOil', friction: 'engine oil on threads and under the head' }), steps: headSheet.steps.filter((s) => !s.compound) },
+    {
+      ...group(headSheet, { compounds: [], frictionCondition: 'engineOil', friction: 'engine oil on threads and under the head' }),
+      steps: headSheet.steps.filter((s) => !s.compound),
+    },
   ],
-  [
-    'endsSlack',
-    'error',
-    'stages.4.action',
-    '“made” leaves fastener 1 loose, and nothing tightens it after that.',
-    insert(headSheet, 4, make('loosen', { loosen: 'free' })),
-  ],
+  ['endsSlack', 'error', 'stages.4.action', '“made” leaves fastener 1 loose, and nothing tightens it after that.', insert(headSheet, 4, make('loosen', { loosen: 'free' }))],
   [
     'compoundBeforeTrial',
     'error',

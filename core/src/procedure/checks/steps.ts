@@ -5,7 +5,16 @@ import { finding, type Finding } from './finding';
 
 /** Compounds, clocks, and things that must come out again. */
 export function checkSteps(sheet: Sheet): Finding[] {
-  return [...compoundMissing(sheet), ...compoundTwice(sheet), ...sealantClock(sheet), ...neverOut(sheet), ...clockBackwards(sheet), ...backNowhere(sheet), ...measureLimits(sheet), ...compoundBeforeTrial(sheet)];
+  return [
+    ...compoundMissing(sheet),
+    ...compoundTwice(sheet),
+    ...sealantClock(sheet),
+    ...neverOut(sheet),
+    ...clockBackwards(sheet),
+    ...backNowhere(sheet),
+    ...measureLimits(sheet),
+    ...compoundBeforeTrial(sheet),
+  ];
 }
 
 /** Conditions that something has to be put on for. */
@@ -84,7 +93,9 @@ function compoundBeforeTrial(sheet: Sheet): Finding[] {
     if (!compound || lastTrial < 0 || !('stage' in due) || ['engine oil', 'assembly lubricant'].includes(compound.kind)) return [];
     const at = sheet.stages.findIndex((s) => s.id === due.stage);
     const isTooEarly = at >= 0 && (due.when === 'before' ? at <= lastTrial : at < lastTrial);
-    return isTooEarly ? [finding('compoundBeforeTrial', 'error', `steps.${i}.due`, `“${step.text}” puts ${compound.kind} on before the trial is over. It goes on after the trial has been opened.`)] : [];
+    return isTooEarly
+      ? [finding('compoundBeforeTrial', 'error', `steps.${i}.due`, `“${step.text}” puts ${compound.kind} on before the trial is over. It goes on after the trial has been opened.`)]
+      : [];
   });
 }
 

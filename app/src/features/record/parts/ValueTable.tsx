@@ -1,7 +1,7 @@
 import { Text } from 'react-native-paper';
 import { cellText, fastenerLabel, type RunRecord } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
-import { stageWords } from '@stennet/core/procedure';
+import { stageHead } from '@stennet/core/procedure';
 import { Card, useInks } from '@/ui';
 import { text } from '../text';
 import { Table } from './Table';
@@ -10,7 +10,7 @@ import { Table } from './Table';
 export function ValueTable({ record }: { record: RunRecord }) {
   const inks = useInks();
   const { format } = useSignedIn();
-  const columns = [{ title: text.bolt, width: 52 }, ...record.stages.map((s) => ({ title: stageWords(s, format), width: 84 }))];
+  const columns = [{ title: text.bolt, width: 52 }, ...record.stages.map((s) => ({ title: stageHead(s, format), width: 84 }))];
   const rows = record.fasteners.map((f) => ({
     key: f.fastener,
     faded: f.replaced,

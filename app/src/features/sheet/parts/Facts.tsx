@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { SheetReply } from '@stennet/core/contract/run';
-import { dueWords, orderOf, repeatWords, REUSE_TEXT, stageWords, threadText, type Sheet, type Stage } from '@stennet/core/procedure';
+import { dueWords, orderOf, repeatWords, REUSE_TEXT, stageKindText, stageWords, threadText, type Sheet, type Stage } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
 import { Line, Section, useInks } from '@/ui';
 import { CompoundsView } from '@/ui/work';
@@ -21,7 +21,9 @@ function StageLine({ sheet, stage, index }: { sheet: Sheet; stage: Stage; index:
   const inks = useInks();
   const { format } = useSignedIn();
   const order = stage.order && sheet.seats.length > 1 ? text.order(orderOf(sheet, index).join(' ')) : '';
-  const notes = [stage.on[0] === 'all' ? '' : stage.on.join(', '), repeatWords(stage), order, stage.derived ? text.derived : '', stage.note ?? ''].filter(Boolean);
+  const notes = [stageKindText(stage), stage.on[0] === 'all' ? '' : stage.on.join(', '), repeatWords(stage), order, stage.derived ? text.derived : '', stage.note ?? ''].filter(
+    Boolean,
+  );
   return (
     <View style={[styles.stage, { borderTopColor: inks.line }]}>
       <Text style={{ width: 28, fontSize: 16, color: inks.inkSoft }}>{index + 1}</Text>

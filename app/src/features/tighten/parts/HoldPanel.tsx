@@ -21,7 +21,9 @@ export function HoldPanel({ due, state, acts, onGoBack }: { due: Hold; state: Ru
   const [asking, setAsking] = useState(false);
   const take = takeWay(due, state, acts, finding);
   if (reading)
-    return <StripeForm state={state} fastener={due.fastener ?? ''} stage={due.stage.id} onRead={(value) => readStripe(due, state, acts, value)} onCancel={() => setReading(false)} />;
+    return (
+      <StripeForm state={state} fastener={due.fastener ?? ''} stage={due.stage.id} onRead={(value) => readStripe(due, state, acts, value)} onCancel={() => setReading(false)} />
+    );
   const words = due.ways.includes('statement') ? releaseWords(due) : [];
   if (asking) return <LeadWord acts={acts} title={titleOf(due, state)} words={words} onCancel={() => setAsking(false)} />;
   const ways = due.ways.filter((w) => text.way[w]);
@@ -74,7 +76,8 @@ function takeWay(due: Hold, state: RunState, acts: Acts, finding: string): (way:
   const said = finding.trim() ? { finding: finding.trim() } : {};
   const key = due.hold.kind === 'claim' ? due.hold.claim.event : due.hold.kind === 'refused' ? due.hold.deviation.event : due.stage.id;
   const about = due.hold.kind === 'notCovered' ? { fastener: due.hold.fastener } : {};
-  const held = (decision: 'passed' | 'failed' | 'pendingLead' | 'reallyDone' | 'redone' | 'notDone' | 'turnOn') => (): void => void acts.confirm('held', { hold: key, decision, ...said, ...about });
+  const held = (decision: 'passed' | 'failed' | 'pendingLead' | 'reallyDone' | 'redone' | 'notDone' | 'turnOn') => (): void =>
+    void acts.confirm('held', { hold: key, decision, ...said, ...about });
   const does: Partial<Record<Way, () => void>> = {
     passed: held('passed'),
     failed: held('failed'),

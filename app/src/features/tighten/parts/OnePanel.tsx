@@ -32,7 +32,14 @@ export function OnePanel({ view, due, acts, seat, onSeat }: Props) {
         <PanelBody>{text.whichText}</PanelBody>
         <View style={styles.chips} role="group" aria-label={text.which}>
           {sheet.seats.map((s) => (
-            <Chip key={s.id} size="hand" role="radio" text={fastenerName(fastenerId(s.id, progress.seats[s.id]?.life ?? 1), view.state.sheet)} on={false} onPress={() => onSeat(s.id)} />
+            <Chip
+              key={s.id}
+              size="hand"
+              role="radio"
+              text={fastenerName(fastenerId(s.id, progress.seats[s.id]?.life ?? 1), view.state.sheet)}
+              on={false}
+              onPress={() => onSeat(s.id)}
+            />
           ))}
         </View>
       </View>

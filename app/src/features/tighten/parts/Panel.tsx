@@ -126,7 +126,9 @@ function Current({ view, acts, due, wrench, mode, setMode, takeOver }: CurrentPr
   if (mode === 'tool' && (due.kind === 'pull' || due.kind === 'setTool') && due.target)
     return <ToolPanel state={state} task={due.task} target={due.target} methods={methodsFor(due.task)} acts={acts} onCancel={close} />;
   if (due.kind === 'pull' && mode === 'wrong')
-    return <WrongPanel due={due} state={state} acts={acts} onShort={() => setMode('short')} onReading={() => setMode('reading')} onAnother={() => setMode('another')} onClose={close} />;
+    return (
+      <WrongPanel due={due} state={state} acts={acts} onShort={() => setMode('short')} onReading={() => setMode('reading')} onAnother={() => setMode('another')} onClose={close} />
+    );
   if (due.kind === 'pull' && mode === 'short') return <ShortPanel due={due} state={state} acts={acts} onClose={close} />;
   if (due.kind === 'pull' && mode === 'another') return <AnotherPanel due={due} state={state} acts={acts} onClose={close} />;
   if (due.kind === 'pull' && mode === 'several') return <TogetherPanel due={due} state={state} acts={acts} outcomes={wordsOf(due)} onClose={close} />;

@@ -63,17 +63,27 @@ export function PullPanel({ due, state, acts, wrench, onGoBack, onWrong, onReadi
   const give = (a: Answer | undefined): void => (mustRead && a === main ? onReading() : a && say(a.outcome));
   const keys = Object.fromEntries(answers.flatMap((a) => a.keys.map((k) => [k, () => give(a)])));
   const together = byHandTogether(state, due);
-  useKeys(
-    wrench.link.pull
-      ? {}
-      : asking
-        ? { Escape: () => setAsked(null) }
-        : { ...keys, Backspace: onGoBack, w: onWrong, W: onWrong, s: sayAgain, S: sayAgain },
-  );
+  useKeys(wrench.link.pull ? {} : asking ? { Escape: () => setAsked(null) } : { ...keys, Backspace: onGoBack, w: onWrong, W: onWrong, s: sayAgain, S: sayAgain });
 
   if (minutes !== null && wentOnAt !== step) return <AwayPanel due={due} state={state} acts={acts} minutes={minutes} onGoOn={() => setWentOnAt(step)} />;
-  if (wrench.link.pull) return <WrenchPanel key={wrench.link.pull.id} due={due} sheet={state.sheet} acts={acts} link={wrench.link} pull={wrench.link.pull} onDone={wrench.done} onTool={onTool} />;
-  if (asking) return <AskBack due={due} asking={asking} onNo={() => setAsked(null)} onYes={(looked) => void acts.pull(due, asking.outcome, looked ? { looked: true } : {})} sheet={state.sheet} />;
+  if (wrench.link.pull)
+    return (
+      <WrenchPanel
+        key={wrench.link.pull.id}
+        due={due}
+        sheet={state.sheet}
+        acts={acts}
+        link={wrench.link}
+        pull={wrench.link.pull}
+        onDone={wrench.done}
+        onDiscard={wrench.discard}
+        onTool={onTool}
+      />
+    );
+  if (asking)
+    return (
+      <AskBack due={due} asking={asking} onNo={() => setAsked(null)} onYes={(looked) => void acts.pull(due, asking.outcome, looked ? { looked: true } : {})} sheet={state.sheet} />
+    );
   return (
     <View style={styles.panel}>
       <PullHead due={due} state={state} isHuge={hands.huge} />
@@ -95,6 +105,7 @@ export function PullPanel({ due, state, acts, wrench, onGoBack, onWrong, onReadi
         <BigButton text={text.wrong} look="warn" grow onPress={onWrong} />
       </View>
       {due.tool.method === 'digital' ? <WrenchLine due={due} link={wrench.link} onListen={wrench.listen} /> : null}
+      {wrench.link.thrown ? <BigButton text={text.heard.bringBack(format.quantity(wrench.link.thrown.peak).text)} look="quiet" onPress={wrench.restore} /> : null}
       {hands.speech ? <BigButton text={text.sayAgain} look="quiet" onPress={sayAgain} /> : null}
       {together ? null : <KeysLine due={due} speaks={hands.speech} />}
     </View>
@@ -225,11 +236,7 @@ function TorqueLine({ due }: { due: PullNext }) {
 function KeysLine({ due, speaks }: { due: PullNext; speaks: boolean }) {
   const inks = useInks();
   if (!window.matchMedia('(hover: hover) and (pointer: fine)').matches) return null;
-  return (
-    <Text style={{ fontSize: 14, lineHeight: 20, color: inks.inkSoft }}>
-      {[keysLine(due), text.keys.more, ...(speaks ? [text.keys.say] : [])].join(' · ')}
-    </Text>
-  );
+  return <Text style={{ fontSize: 14, lineHeight: 20, color: inks.inkSoft }}>{[keysLine(due), text.keys.more, ...(speaks ? [text.keys.say] : [])].join(' · ')}</Text>;
 }
 
 const styles = StyleSheet.create({

@@ -31,7 +31,7 @@ export function ReadingForm({ title, label, hint, onRecord, onUnknown, onCancel 
   };
   return (
     <View style={styles.panel}>
-      <PanelTitle>{title}</PanelTitle>
+      {title ? <PanelTitle>{title}</PanelTitle> : null}
       {hint ? <PanelBody>{hint}</PanelBody> : null}
       <TextInput
         mode="outlined"
@@ -40,7 +40,7 @@ export function ReadingForm({ title, label, hint, onRecord, onUnknown, onCancel 
         value={typed}
         onChangeText={setTyped}
         inputMode="decimal"
-        autoFocus
+        autoFocus={title !== ''}
         onSubmitEditing={record}
         style={{ fontSize: 34, height: 72, fontFamily: MONO }}
       />

@@ -46,6 +46,7 @@ export function ReconcilePanel({ due, state, acts }: { due: Extract<Next, { kind
               <BigButton
                 key={a}
                 text={found[fastener] === a ? `✓ ${text.found[a]}` : text.found[a]}
+                {...(places && a !== 'cannotTell' ? { hint: text.stripeAt(a === 'turned' ? places.before + places.target : places.before) } : {})}
                 look={found[fastener] === a ? 'plain' : 'quiet'}
                 size="desk"
                 grow

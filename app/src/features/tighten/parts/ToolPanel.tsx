@@ -58,7 +58,9 @@ export function ToolPanel({ state, task, target, methods, acts, onCancel, onGoBa
       {!isAngle && withAdapter ? <AdapterForm tools={listed} adapter={adapter} onAdapter={setAdapter} onClose={() => setWithAdapter(false)} /> : null}
       {!isAngle && tools.data ? <Wrenches state={state} target={target} tools={listed} adapter={adapter} onChoose={(w) => choose(w.kind, w)()} onAsk={setAsking} /> : null}
       {!isAngle && tools.data && !withAdapter ? <BigButton text={text.withAdapter} look="quiet" onPress={() => setWithAdapter(true)} /> : null}
-      {!isAngle && methods.includes('byFeel') && !listed.some((t) => reaches(t, target)) ? <BigButton text={text.methods.byFeel} hint={text.byFeelHint} look="quiet" onPress={choose('byFeel', null)} /> : null}
+      {!isAngle && methods.includes('byFeel') && !listed.some((t) => reaches(t, target)) ? (
+        <BigButton text={text.methods.byFeel} hint={text.byFeelHint} look="quiet" onPress={choose('byFeel', null)} />
+      ) : null}
       {!isAngle && tools.isPending ? <Loading text={text.loading} /> : null}
       {!isAngle && tools.isError && !tools.data ? (
         <Notice title={asAppError(tools.error).message} text={asAppError(tools.error).fix} action={{ text: text.retry, onPress: () => void tools.refetch() }} alert />

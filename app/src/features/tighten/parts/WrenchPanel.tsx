@@ -38,11 +38,12 @@ interface Props {
   link: WrenchLink;
   pull: WrenchPull;
   onDone: () => void;
+  onDiscard: () => void;
   onTool: () => void;
 }
 
 /** What the wrench read, before it counts: it is kept for the fastener on the screen by a press, or thrown away. */
-export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onTool }: Props) {
+export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onDiscard, onTool }: Props) {
   const { format } = useSignedIn();
   const [isKeeping, setKeeping] = useState(false);
   const [isDry, setDry] = useState(false);
@@ -65,7 +66,7 @@ export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onTool }: Pr
   };
   const [first = 'clicked', second] = due.outcomes.filter((o) => o !== 'noClick');
   const main = (): void => void keep(first);
-  useKeys(isDry ? { Escape: () => setDry(false) } : { Escape: onDone, Enter: main, ' ': main, PageDown: main, ...(second ? { PageUp: () => void keep(second) } : {}) });
+  useKeys(isDry ? { Escape: () => setDry(false) } : { Escape: onDiscard, Enter: main, ' ': main, PageDown: main, ...(second ? { PageUp: () => void keep(second) } : {}) });
   if (isDry && second) return <AskBack due={due} sheet={sheet} asking={{ why: 'dry' }} onNo={() => setDry(false)} onYes={() => void keep(second, true)} />;
   const value = read ? format.inHand(read) : null;
   return (
@@ -90,7 +91,7 @@ export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onTool }: Pr
         )
       ) : null}
       {isOther ? <BigButton text={text.otherTool} look="plain" onPress={onTool} /> : null}
-      <BigButton text={text.heard.throwAway} look="quiet" onPress={onDone} />
+      <BigButton text={text.heard.throwAway} look="quiet" onPress={onDiscard} />
     </View>
   );
 }
