@@ -301,12 +301,15 @@ describe('going out and coming back', () => {
     expect((await take({ ...fake, seal: key.sign(recordFileHash(fake)) })).error.code).toBe('FOREIGN_OTHER');
   });
 
-  test('the table has a row for each pull, and nothing that a spreadsheet would compute', async () => {
+  test('the table has a row for each pull and each thing done, and nothing that a spreadsheet would compute', async () => {
     const csv = (await petra.get(`/api/runs/${QS16}/record?form=csv`).expect(200)).text;
     const [head, ...rows] = Papa.parse<string[]>(csv.replace(/^\ufeff/, '').trimEnd()).data;
     expect(head).toEqual([...PULL_COLUMNS]);
     const file = await fileOf(QS16);
-    expect(rows).toHaveLength((file.record as { pulled?: number }).pulled ?? -1);
+    const ofKind = PULL_COLUMNS.indexOf('entry');
+    expect(rows.filter((r) => r[ofKind] === 'pull')).toHaveLength((file.record as { pulled?: number }).pulled ?? -1);
+    const { done = [], deviations = [], said = [] } = file.record as Record<string, unknown[]>;
+    expect(rows.filter((r) => r[ofKind] !== 'pull')).toHaveLength(done.length + deviations.length + said.length);
     expect(rows[0]).toEqual(expect.arrayContaining(['RO 2402', 'Cylinder head', 'N.m', 'Mei Sandoval']));
   });
 

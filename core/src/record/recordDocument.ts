@@ -1,7 +1,8 @@
 import type { Sheet } from '../procedure';
 import type { Quantity } from '../quantity';
-import { CORE_VERSION, lifeOf, seatIdOf, type RunEvent } from '../run';
+import { CORE_VERSION, lifeOf, seatIdOf, type Deviation, type RunEvent } from '../run';
 import { runRecord, type RecordedPull } from './runRecord';
+import { DEVIATION_TEXT } from './words';
 
 /** A value with its unit in UCUM code. */
 export interface DocumentValue {
@@ -130,11 +131,15 @@ export const PULL_COLUMNS = [
 ] as const; // prettier-ignore
 
 /**
- * One row for each pull, then one for each other entry, both in the order they were made; a click has no reading. A spreadsheet must find nothing in it to make something
+ * One row for each pull, one for each other entry, both in the order they were made, then the deviations and the words of those
+ * with the right to decide; a click has no reading. A spreadsheet must find nothing in it to make something
  * else of: a fastener is its place and its life in columns of their own (`1/1` would become a day), a number of an order has letters.
  */
 export function pullRows(doc: RecordDocument, head: Head): (string | number)[][] {
-  return [...doc.pulls.map((p) => pullRow(doc, head, p)), ...doc.done.map((d) => doneRow(doc, head, d))];
+  return [
+    ...doc.pulls.map((p) => pullRow(doc, head, p)),
+    ...[...doc.done, ...doc.deviations.map((d) => deviationSeen(doc, d)), ...doc.said.map(saidSeen)].map((d) => doneRow(doc, head, d)),
+  ];
 }
 
 type Head = { order: string; vehicle: string; joint: string };
@@ -171,6 +176,32 @@ function pullRow(doc: RecordDocument, head: Head, p: DocumentPull): (string | nu
     '',
   ];
 }
+
+const rest = { values: [], note: '' };
+
+function deviationSeen(doc: RecordDocument, { kind, fastener, stage, person, decision }: RecordDocument['deviations'][number]): RecordDocument['done'][number] {
+  const name = doc.stages.find((s) => s.id === stage)?.name ?? stage;
+  return {
+    ...rest,
+    kind: 'deviation',
+    what: [name, DEVIATION_TEXT[kind as Deviation['kind']]].filter(Boolean).join(': '),
+    result: decision ?? '',
+    fasteners: fastener ? [fastener] : [],
+    person,
+    at: '',
+  };
+}
+
+const saidSeen = ({ decision, about, name, text, person, at }: RecordDocument['said'][number]): RecordDocument['done'][number] => ({
+  ...rest,
+  kind: 'said',
+  what: [about, name].filter(Boolean).join(': '),
+  result: decision,
+  fasteners: [],
+  note: text,
+  person,
+  at,
+});
 
 /** Everything but the pulls: its own columns at the end, those of a pull left empty. */
 function doneRow(doc: RecordDocument, head: Head, d: RecordDocument['done'][number]): (string | number)[] {

@@ -1,6 +1,6 @@
-import type { Deviation, FailureKind, Method, Outcome } from '../run';
+import { seatIdOf, type Deviation, type FailureKind, type Method, type Outcome } from '../run';
 import { pullsIn, takesPart, type RecordedFastener, type RecordedPull, type RunRecord } from './runRecord';
-import type { Stage } from '../procedure';
+import { groupOfSeat, nounOf, type Stage } from '../procedure';
 import type { Formatter } from '../quantity';
 import type { RecordedSight } from './seenIn';
 
@@ -73,7 +73,7 @@ export const ABOUT_TEXT = {
   compound: 'another compound on',
   step: 'step',
   hold: 'hold point',
-  fastener: 'bolt',
+  fastener: 'place',
 } as const;
 const ATTEMPT_TEXT: Record<string, string> = { worked: 'it worked', didNot: 'it did not', stop: 'stopped there' };
 const FAILURE_TEXT: Record<FailureKind, string> = {
@@ -153,8 +153,8 @@ export function sightTitle(s: RecordedSight): string {
   const title = SIGHT_TITLE[s.kind];
   if (title) return [title, s.what || bolts].filter(Boolean).join(': ');
   if (s.kind === 'bagged') return `${s.what}: ${bolts}`;
-  if (s.kind === 'tried') return `${bolts ? `Bolt ${bolts}, tried: ` : 'Tried: '}${s.what}`;
-  if (s.kind === 'failed') return `${s.failure ? FAILURE_TEXT[s.failure] : ''}: ${bolts ? `bolt ${bolts}` : s.what}`;
+  if (s.kind === 'tried') return `${bolts ? `${bolts}, tried: ` : 'Tried: '}${s.what}`;
+  if (s.kind === 'failed') return `${s.failure ? FAILURE_TEXT[s.failure] : ''}: ${bolts || s.what}`;
   return s.what;
 }
 
@@ -177,7 +177,8 @@ export function deviationText(record: RunRecord, d: RunRecord['deviations'][numb
   const stage = record.sheet.stages.find((s) => s.id === d.stage)?.name ?? '';
   const by = record.said.findLast((s) => s.of === d.event)?.person;
   const decided = d.decision ? `${DECIDED_TEXT[d.decision]} ${(by && people[by]) ?? 'the lead'}` : d.needsLead ? 'waits for the lead' : '';
-  return [d.fastener ? `Bolt ${boltLabel(d.fastener)}` : '', stage, DEVIATION_TEXT[d.kind], people[d.person] ?? '', decided].filter(Boolean).join(' · ');
+  const at = d.fastener ? `${nounOf(groupOfSeat(record.sheet, seatIdOf(d.fastener)))} ${boltLabel(d.fastener)}` : '';
+  return [at && at.charAt(0).toUpperCase() + at.slice(1), stage, DEVIATION_TEXT[d.kind], people[d.person] ?? '', decided].filter(Boolean).join(' · ');
 }
 
 /** What somebody with the right said, in a sentence without its time. */

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { AppError } from '../errors';
-import { isByFastener, isOn, isOwedByPosition } from '../procedure';
+import { isByFastener, isOn, isOwedByPosition, type Stage } from '../procedure';
 import { PLACE, refusal, Technician } from '../testing';
 import { moveArbitrary, perform, type Move } from '../testing/clumsy';
 import { buildSheet, planArbitrary } from '../testing/sheetPlans';
-import { next, uncovered, type RunEvent, type RunState } from '.';
+import { DEFAULT_TOLERANCE, next, uncovered, type EventOf, type RunEvent, type RunState } from '.';
 
 /** Long runs with many mishaps, so that take-overs, corrections and replacements meet each other. */
 const moves = fc.array(moveArbitrary, { minLength: 40, maxLength: 160, size: 'max' });
@@ -32,6 +32,13 @@ function play(t: Technician, list: readonly Move[]): void {
   for (const what of met) note(what);
 }
 
+/** Whether what was said adds up to the angle: each pull what it read, else all of the target. */
+function hasTurnedFar(stage: Stage, pulls: readonly EventOf<'pulled'>[]): boolean {
+  if (stage.action !== 'angle' || stage.target === undefined || !('value' in stage.target)) return true;
+  const target = stage.target.value;
+  return pulls.reduce((sum, e) => sum + (e.payload.reading?.value ?? target), 0) >= target - (stage.tolerance?.minus ?? DEFAULT_TOLERANCE.angleDeg);
+}
+
 /** By the list of what was said alone, without the run's own books: is there a word for this fastener in this stage? */
 function isAccountedFor(state: RunState, seat: string, index: number): boolean {
   const stage = state.sheet.stages[index];
@@ -40,13 +47,14 @@ function isAccountedFor(state: RunState, seat: string, index: number): boolean {
   const byPosition = isOwedByPosition(stage) || state.sheet.stages.some((s, i) => i > index && s.action === 'swap' && isOn(state.sheet, i, seat));
   const isIt = (fastener: string): boolean => (byPosition ? fastener.split('/')[0] === seat : fastener === `${seat}/${life}`);
   const counted: RunEvent[] = state.effective.toArray().map((c) => c.event);
-  const hasPull = counted.some(
+  const pulls = counted.filter((e) => e.type === 'pulled').filter((e) => e.payload.stage === stage.id && isIt(e.payload.fastener));
+  const hasReached = hasTurnedFar(stage, pulls) && pulls.some((e) => e.payload.outcome !== 'noClick' && e.payload.outcome !== 'stoppedShort');
+  const isSaid = counted.some(
     (e) =>
-      (e.type === 'pulled' && e.payload.stage === stage.id && isIt(e.payload.fastener)) ||
       (e.type === 'passConfirmed' && e.payload.stage === stage.id && e.payload.fasteners.some(isIt)) ||
       (e.type === 'reconciled' && e.payload.stage === stage.id && e.payload.fasteners.some((f) => f.found === 'turned' && isIt(f.fastener))),
   );
-  return hasPull || state.progress.deviations.some((d) => d.fastener !== null && isIt(d.fastener) && (d.stage === stage.id || d.kind === 'leftOut'));
+  return hasReached || isSaid || state.progress.deviations.some((d) => d.fastener !== null && isIt(d.fastener) && (d.stage === stage.id || d.kind === 'leftOut'));
 }
 
 test('after any take-over, undo, correction, failure, replacement and claim every fastener and stage is accounted for at the end', () => {

@@ -17,7 +17,7 @@ export async function curvesOf(record: RunRecord, traces: ReadonlyMap<string, Tr
     const looked = lookAtPulls(known);
     const { target } = traced.stage;
     const unit = target && 'value' in target && units[target.unit].kind === 'torque' ? target.unit : 'N.m';
-    const odd = looked.filter((l) => l.look && l.look.is !== 'ok').map((l) => `${text.bolt} ${l.id}: ${lookText(l.look)}`);
+    const odd = looked.filter((l) => l.look && l.look.is !== 'ok').map((l) => `${l.id}: ${lookText(l.look)}`);
     blocks.push(
       { ...textBlock(text.tracedStage(stageWords(traced.stage, format), known.length), { face: 'bold', before: 0.4 }), leads: true },
       drawingBlock(

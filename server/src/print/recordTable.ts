@@ -19,7 +19,7 @@ export function fillsOf(record: RunRecord, format: Formatter): Block[] {
         cells.map((cell, i) => ({ share: i === 0 ? FIRST : share, block: textBlock(cell, { scale: 0.85, ...(bold ? { face: 'bold' as const } : {}) }) })),
         0.4,
       );
-    const head: Block = { ...row([text.bolt, ...stages.map((s) => stageHead(s, format))], true), leads: true };
+    const head: Block = { ...row([text.place, ...stages.map((s) => stageHead(s, format))], true), leads: true };
     const cells = (f: RecordedFastener): string[] => [`${fastenerLabel(f)}${f.replaced ? ` ${text.oldOne}` : ''}`, ...stages.map((s) => cellText(record, f, s, format))];
     tables.push(head, ...record.fasteners.map((f, i): Block => ({ ...row(cells(f), false), ...(i > 0 ? { under: head } : {}) })));
   }

@@ -48,7 +48,7 @@ export const text = {
   recordWith: (n: number) => `Complete, with ${n} ${n === 1 ? 'thing' : 'things'} to know; see below.`,
   derivedStages: (names: string) => `The source gives the final value only; these steps are derived: ${names}.`,
   values: 'Tightened values',
-  bolt: 'Bolt',
+  place: 'Place',
   oldOne: '(taken out)',
   traced: 'What the wrench saw',
   tracedStage: (stage: string, count: number) => `${stage}: ${count} traced ${count === 1 ? 'pull' : 'pulls'}, torque over degrees`,

@@ -12,7 +12,7 @@ export function PullTable({ record, people }: { record: RunRecord; people: Reado
   const { format } = useSignedIn();
   const c = text.columns;
   const columns = [
-    { title: text.bolt, width: 52 },
+    { title: text.place, width: 52 },
     { title: c.target, width: 76 },
     { title: c.result, width: 116 },
     { title: c.round, width: 60 },

@@ -10,7 +10,7 @@ import { Table } from './Table';
 export function ValueTable({ record }: { record: RunRecord }) {
   const inks = useInks();
   const { format } = useSignedIn();
-  const columns = [{ title: text.bolt, width: 52 }, ...record.stages.map((s) => ({ title: stageHead(s, format), width: 84 }))];
+  const columns = [{ title: text.place, width: 52 }, ...record.stages.map((s) => ({ title: stageHead(s, format), width: 84 }))];
   const rows = record.fasteners.map((f) => ({
     key: f.fastener,
     faded: f.replaced,
