@@ -53,7 +53,7 @@ function closePass(sheet: Sheet, p: Progress, at: string): Progress {
 
 function nextPass(p: Progress, countedPasses: number): Progress {
   const asked = withSeats(p, (s) => (s.aside === 2 ? { ...s, aside: 1 } : s));
-  return { ...asked, pass: p.pass + 1, countedPasses, disturbed: false, lastPass: p.inPass, inPass: {} };
+  return { ...asked, pass: p.pass + 1, countedPasses, disturbed: false, lastPass: p.inPass, inPass: {}, toReconcile: [] };
 }
 
 /** The stage is behind everybody who took part; who lags keeps owing it. */
@@ -63,7 +63,7 @@ export function closeStage(sheet: Sheet, p: Progress, at: string): Progress {
   return atStage({ ...through, times: { ...p.times, [`stage:${id}`]: at } }, p.stage + 1, at);
 }
 
-/** At the beginning of a stage. */
+/** At the beginning of a stage: what a take-over left to look at in the one before has been gone over since. */
 export function atStage(p: Progress, stage: number, at: string): Progress {
-  return { ...p, stage, since: at, pass: 1, countedPasses: 0, disturbed: false, round: 1, inPass: {}, lastPass: {}, hold: null };
+  return { ...p, stage, since: at, pass: 1, countedPasses: 0, disturbed: false, round: 1, inPass: {}, lastPass: {}, toReconcile: [], hold: null };
 }
