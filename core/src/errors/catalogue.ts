@@ -79,11 +79,11 @@ export const catalogue = {
   READING_TOO_MUCH: entry(
     (p) =>
       ({
-        twice: `${p.value} ${p.unit} is twice the target or more.`,
-        pastYield: `${p.value} ${p.unit} is past the yield torque of this fastener.`,
-        pastWrench: `${p.value} ${p.unit} is past the range of this wrench.`,
-      })[String(p.why)] ?? `${p.value} ${p.unit} is far too much.`,
-    'Check the unit and the number. If the wrench really showed it, confirm it: the run then stops here.',
+        twice: `${p.reading} is twice the target or more.`,
+        pastYield: `${p.reading} is past the yield torque of this fastener.`,
+        pastWrench: `${p.reading} is past the range of this wrench.`,
+      })[String(p.why)] ?? `${p.reading} is far too much.`,
+    'Check the unit and the number. If it really was that much, confirm it: the run then stops here.',
   ),
   STRIPE_BEHIND: entry(
     (p) => `The stripe was at ${p.before}° before this stage. At ${p.value}° the fastener would have turned back.`,

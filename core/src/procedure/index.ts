@@ -43,5 +43,5 @@ export { checkSheet, errorsOf, FINDING_CODES, finalTorques, purposeOf, yieldTorq
 export { differences, type Difference } from './differences';
 export { lineOf, parseLine, printLine, withLine, type AsLine, type Line, type LineStage, type Parsed, type Problem } from './shorthand';
 export { preloadAfterTurn } from './usedOnce';
-export { compoundText, dueWords, JOINT_KIND_IDS, jointKindText, nounOf, repeatWords, stageHead, stageKindText, REUSE_TEXT, stageWords, threadText } from './words';
+export { compoundText, dueWords, fastenerName, JOINT_KIND_IDS, jointKindText, nounOf, repeatWords, stageHead, stageKindText, REUSE_TEXT, stageWords, threadText } from './words';
 export { usedOnce, type UsedOnce } from './usedOnce';

@@ -1,5 +1,6 @@
 import type { Formatter } from '../quantity';
-import type { Group } from './sheet';
+import { groupOfSeat } from './stageFacts';
+import type { Group, Sheet } from './sheet';
 import type { Stage } from './stage';
 import type { Compound, Step } from './step';
 
@@ -64,6 +65,13 @@ export function nounOf({ head, name }: Pick<Group, 'head' | 'name'>): 'bolt' | '
   if (head === 'nut') return 'nut';
   if (/\bstuds?\b/i.test(name)) return 'stud';
   return /\bscrews?\b/i.test(name) ? 'screw' : 'bolt';
+}
+
+/** A fastener for people, by its group; 7 is the first one there, a replacement says which. @example fastenerName(sheet, '7/2') // 'bolt 7, new one' */
+export function fastenerName(sheet: Sheet, fastener: string): string {
+  const [seat = '', life] = fastener.split('/');
+  const name = `${nounOf(groupOfSeat(sheet, seat))} ${seat}`;
+  return life === '1' ? name : `${name}, new one`;
 }
 
 /** How often a stage goes round, where it is not once. */

@@ -1,11 +1,11 @@
 import { AppError } from '../errors';
 import { stageIndex } from '../procedure';
-import { units } from '../quantity';
 import { admitReading } from './admitPull';
 import type { EventOf, RunEvent } from './events';
 import { progressBefore } from './evolve';
 import { tooMuchOf } from './foldPull';
 import { lifeOf, seatIdOf, seatOf } from './seats';
+import { askedBack } from './refuse';
 import type { RunState } from './state';
 import { taskOf } from './task';
 import { undoable } from './undoable';
@@ -29,7 +29,7 @@ function admitCorrection(state: RunState, event: EventOf<'corrected'>): void {
   admitReading(payload.reading, task);
   const asCorrected = { ...found.payload, reading: payload.reading, stripeDeg: undefined, fastener: payload.fastener ?? found.payload.fastener };
   const much = payload.reading && !payload.sure ? tooMuchOf(state.sheet, before, asCorrected) : null;
-  if (much) throw new AppError('READING_TOO_MUCH', { value: much.reading.value, unit: units[much.reading.unit].symbol, why: much.why });
+  if (much) throw askedBack(much);
   const allowed: Record<string, readonly string[]> = {
     torque: ['clicked', 'turned', 'heldStill', 'stoppedShort'],
     check: ['heldStill', 'turned', 'clicked', 'noClick'],

@@ -3,7 +3,7 @@ import { stageIndex } from '../procedure';
 import { convert, units } from '../quantity';
 import type { EventOf } from './events';
 import type { Next, PullNext } from './next';
-import { notNext, sameFastener } from './refuse';
+import { askedBack, notNext, sameFastener } from './refuse';
 import { tooMuchOf } from './foldPull';
 import { lifeOf, openTogether, seatIdOf, stripeBefore } from './seats';
 import type { RunState } from './state';
@@ -95,7 +95,7 @@ function admitStripe(state: RunState, payload: Pulled, stripeDeg: number): void 
 /** Far past what the fastener or the wrench is made for: asked back once, because it is more often a slip than a pull. */
 function admitTooMuch(state: RunState, payload: Pulled): void {
   const much = payload.sure ? null : tooMuchOf(state.sheet, state.progress, payload);
-  if (much) throw new AppError('READING_TOO_MUCH', { value: much.reading.value, unit: units[much.reading.unit].symbol, why: much.why });
+  if (much) throw askedBack(much);
 }
 
 /** Several together: the next ones in order, never by angle, and a first torque that did not turn is looked at singly. */

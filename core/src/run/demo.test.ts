@@ -14,7 +14,7 @@ describe.each(demoSheets.map((s) => [`${s.id} ${s.revision}`, s] as const))('dem
     for (const part of parts) {
       const t = new Technician(sheet, undefined, { part, ...(sheet.instances ? { instance: sheet.instances.labels[0] ?? '' } : {}) });
       for (let due = next(t.state); due.kind !== 'done'; due = next(t.state)) {
-        expect(explain(due)).toMatch(/^\S.+/);
+        expect(explain(t.state.sheet, due)).toMatch(/^\S.+/);
         t.step();
       }
       expect(t.state.status).toBe('finished');

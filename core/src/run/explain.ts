@@ -1,11 +1,9 @@
+import { fastenerName, type Sheet } from '../procedure';
 import { plainText } from '../quantity';
 import type { Next } from './next';
 import type { AnyHold } from './state';
 
-const bolt = (fastener: string): string => {
-  const [seat, life] = fastener.split('/');
-  return life === '1' ? `${seat}` : `${seat} (the new one)`;
-};
+const upperFirst = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 const SAID = {
   start: 'Start the run once the cautions are read.',
@@ -19,7 +17,8 @@ const SAID = {
 } as const;
 
 /** What comes next and why, in one sentence that a technician understands. */
-export function explain(due: Next): string {
+export function explain(sheet: Sheet, due: Next): string {
+  const bolt = (fastener: string): string => fastenerName(sheet, fastener);
   switch (due.kind) {
     case 'chooseValue':
       return `The sheet gives a range for “${due.stage.name}”: choose one value, it holds for every fastener of the joint.`;
@@ -37,14 +36,14 @@ export function explain(due: Next): string {
       return due.reason === 'swapStage'
         ? `The old ${bolt(due.fastener)} has done its work: put the new one in.`
         : due.reason === 'usedUp'
-          ? `${bolt(due.fastener)} was past yield and came loose: it is used up, put a new one in.`
-          : `${bolt(due.fastener)} was good for the trial only: put a new one in.`;
+          ? upperFirst(`${bolt(due.fastener)} was past yield and came loose: it is used up, put a new one in.`)
+          : upperFirst(`${bolt(due.fastener)} was good for the trial only: put a new one in.`);
     case 'chooseTool':
       return `Choose the tool for “${due.stage.name}”.`;
     case 'setTool':
       return `Set it to ${plainText(due.setting)}: “${due.stage.name}” is published as ${plainText(due.target)}.`;
     case 'pull':
-      return `${bolt(due.fastener)}, ${due.inHand ? plainText(due.inHand) : due.stage.name}: ${WHY[due.reason] ?? 'next in order'}.`;
+      return `${upperFirst(bolt(due.fastener))}, ${due.inHand ? plainText(due.inHand) : due.stage.name}: ${WHY[due.reason] ?? 'next in order'}.`;
     case 'round':
       return due.stage.action === 'draw' ? 'Draw it on until its gap is inside the window.' : 'A part-turn on each, in order, round after round, until the part is seated.';
     case 'wait':
@@ -54,7 +53,7 @@ export function explain(due: Next): string {
     case 'turnCrank':
       return `Turn the crank: “${due.stage.name}”.`;
     case 'hold':
-      return holdLine(due.hold, due.stage.name);
+      return upperFirst(holdLine(sheet, due.hold, due.stage.name));
     default:
       return SAID[due.kind];
   }
@@ -72,10 +71,11 @@ const WHY: Partial<Record<Next['reason'], string>> = {
   nextPart: 'the next part on the same fastener',
 };
 
-function holdLine(hold: AnyHold, stage: string): string {
+function holdLine(sheet: Sheet, hold: AnyHold, stage: string): string {
+  const bolt = (fastener: string): string => fastenerName(sheet, fastener);
   switch (hold.kind) {
     case 'failed':
-      return `${hold.seat} cannot go on as it is: put it right, or put a new one in.`;
+      return `${bolt(`${hold.seat}/1`)} cannot go on as it is: put it right, or put a new one in.`;
     case 'notSettled':
       return `“${stage}” does not settle: look for dirt, threads, a dowel or the gasket.`;
     case 'notSeated':

@@ -1,5 +1,7 @@
 import { AppError } from '../errors';
+import { units, type Quantity } from '../quantity';
 import type { Next } from './next';
+import type { TooMuch } from './tooMuch';
 
 /** What comes next, for a refusal. */
 const NEXT_WORDS: Record<Exclude<Next['kind'], 'pull'>, string> = {
@@ -28,6 +30,12 @@ const NEXT_WORDS: Record<Exclude<Next['kind'], 'pull'>, string> = {
 export function notNext(due: Next): AppError {
   const at = due.kind === 'pull' ? `fastener ${due.fastener}, ${due.stage.name}` : NEXT_WORDS[due.kind];
   return new AppError('NOT_NEXT', { next: at });
+}
+
+/** Asked back once: it is more often a slip than a pull. */
+export function askedBack({ reading, why }: { reading: Quantity; why: TooMuch }): AppError {
+  const { value, unit } = reading;
+  return new AppError('READING_TOO_MUCH', { reading: unit === 'deg' ? `${value}°` : `${value} ${units[unit].symbol}`, why });
 }
 
 export function sameFastener(got: string, expected: string): void {

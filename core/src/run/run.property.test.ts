@@ -116,7 +116,7 @@ describe('over generated sheets and clumsy technicians', () => {
   over('no stage starts on a fastener before its earlier stages; an angle it has is never asked for again', (sheet, list) => {
     play(sheet, list, (_before, after) => {
       const due = next(after);
-      expect(explain(due)).toMatch(/\S/);
+      expect(explain(sheet, due)).toMatch(/\S/);
       if (due.kind !== 'pull') return;
       const seat = after.progress.seats[due.seat];
       if (!seat) throw new Error(`no seat ${due.seat}`);

@@ -16,13 +16,13 @@ test('a pull is said with its bolt, its place and the number for the tool in han
 });
 
 test('a replacement is named as what it is', () => {
-  expect([fastenerName('7/1', headSheet), fastenerName('7/2', headSheet)]).toEqual(['bolt 7', 'bolt 7, new one']);
+  expect([fastenerName(headSheet, '7/1'), fastenerName(headSheet, '7/2')]).toEqual(['bolt 7', 'bolt 7, new one']);
 });
 
 test('a nut is called a nut, and on a ring a place is said by the clock', () => {
   const head = demoSheet('qs16-head');
   const nut = head.seats.find((s) => head.groups.find((g) => g.id === s.group)?.head === 'nut')?.id ?? '';
-  expect(fastenerName(`${nut}/1`, head)).toBe(`nut ${nut}`);
+  expect(fastenerName(head, `${nut}/1`)).toBe(`nut ${nut}`);
   const wheel = demoSheet('ob20-flywheel');
   expect(wheel.seats.map((s) => whereIs(wheel, `${s.id}/1`))).toContain('at 1 o’clock');
 });

@@ -13,7 +13,7 @@ export function whereIs(sheet: Sheet, fastener: string): string {
 
 /** A pull in one spoken line. */
 export function pullLine(sheet: Sheet, format: Formatter, due: PullNext): string {
-  return [fastenerName(due.fastener, sheet), whereIs(sheet, due.fastener), due.inHand ? format.inHand(due.inHand).text : due.stage.name].filter(Boolean).join(', ');
+  return [fastenerName(sheet, due.fastener), whereIs(sheet, due.fastener), due.inHand ? format.inHand(due.inHand).text : due.stage.name].filter(Boolean).join(', ');
 }
 
 /** Signs as they are spoken. */
@@ -30,7 +30,7 @@ export function lastLine(sheet: Sheet, event: RunEvent | undefined): string | nu
   if (!event) return null;
   if (event.type !== 'pulled') return text.steps[event.type] ?? null;
   const stage = sheet.stages.find((s) => s.id === event.payload.stage);
-  return `${fastenerName(event.payload.fastener, sheet)}, ${stage?.name ?? ''}`;
+  return `${fastenerName(sheet, event.payload.fastener)}, ${stage?.name ?? ''}`;
 }
 
 export function nextLine(sheet: Sheet, format: Formatter, due: Next): string | null {
@@ -50,9 +50,9 @@ export function statementText(s: Statement, state: RunState): string {
     case 'release':
       return `${state.sheet.stages.find((stage) => stage.id === s.hold)?.name ?? ''}: ${text.release[s.decision].toLowerCase()}`;
     case 'leaveOut':
-      return text.leavesOut(fastenerName(s.fastener, state.sheet));
+      return text.leavesOut(fastenerName(state.sheet, s.fastener));
     case 'claims':
-      return text.claims(s.claims.length, [...new Set(s.claims.map((c) => fastenerName(c.fastener, state.sheet)))].join(', '));
+      return text.claims(s.claims.length, [...new Set(s.claims.map((c) => fastenerName(state.sheet, c.fastener)))].join(', '));
     default:
       return s.text ?? '';
   }
@@ -73,7 +73,7 @@ export function releaseWords(due: Extract<Next, { kind: 'hold' }>): { label: str
 
 /** A deviation in one line, for who decides about it. */
 export const deviationLine = (state: RunState, d: Deviation): string =>
-  [d.fastener ? fastenerName(d.fastener, state.sheet) : '', text.deviations[d.kind] ?? d.kind, state.sheet.stages.find((s) => s.id === d.stage)?.name ?? '']
+  [d.fastener ? fastenerName(state.sheet, d.fastener) : '', text.deviations[d.kind] ?? d.kind, state.sheet.stages.find((s) => s.id === d.stage)?.name ?? '']
     .filter(Boolean)
     .join(' · ');
 

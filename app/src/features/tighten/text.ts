@@ -4,7 +4,6 @@ import { askText, upperFirst } from './askText';
 import { handsText } from './handsText';
 import { wrenchText } from './wrenchText';
 import type { Whereabouts } from '@stennet/core/joint';
-import { groupOfSeat, nounOf, type Sheet } from '@stennet/core/procedure';
 import type { FailureKind, Outcome, Reason, Way } from '@stennet/core/run';
 
 export const ordinal = (n: number): string => {
@@ -13,13 +12,7 @@ export const ordinal = (n: number): string => {
 };
 const rows: Record<number, readonly string[]> = { 1: ['in the row'], 2: ['top row', 'bottom row'], 3: ['top row', 'middle row', 'bottom row'] };
 
-/** A fastener for people: a bolt, nut or stud by its group; 7 is the first one there, a replacement says which. */
-export const fastenerName = (fastener: string, sheet: Sheet): string => {
-  const [seat = '', life] = fastener.split('/');
-  const noun = nounOf(groupOfSeat(sheet, seat));
-  return life === '1' ? `${noun} ${seat}` : `${noun} ${seat}, new one`;
-};
-
+export { fastenerName } from '@stennet/core/procedure';
 export { upperFirst };
 
 export const text = {
@@ -194,7 +187,7 @@ export const text = {
     bagged: 'where they are kept',
     fitted: 'bolts are in',
     wrenchChosen: 'tool chosen',
-    wrenchSet: 'wrench set',
+    wrenchSet: 'tool set',
     slackened: 'slackened',
     stepDone: 'step done',
     failed: 'something is wrong',

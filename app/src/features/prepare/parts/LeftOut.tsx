@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { groupOfSeat, nounOf, type Sheet } from '@stennet/core/procedure';
+import { fastenerName, type Sheet } from '@stennet/core/procedure';
 import { Card, Chip, Heading, Line } from '@/ui';
 import { text } from '../text';
 
@@ -21,7 +21,7 @@ export function LeftOut({ sheet, seats, answers, onAnswer }: Props) {
       <Heading>{text.outTitle(seats.length)}</Heading>
       <Line>{text.outText}</Line>
       {seats.map((seat) => {
-        const name = `${nounOf(groupOfSeat(sheet, seat))} ${seat}`;
+        const name = fastenerName(sheet, `${seat}/1`);
         return (
           <View key={seat} role="radiogroup" aria-label={name} style={{ gap: 8 }}>
             <Line strong>{name}</Line>

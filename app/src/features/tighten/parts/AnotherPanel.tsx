@@ -13,7 +13,7 @@ export function AnotherPanel({ due, state, acts, onClose }: { due: PullNext; sta
   });
   return (
     <View style={styles.panel}>
-      <PanelTitle>{text.anotherTitle(fastenerName(due.fastener, state.sheet))}</PanelTitle>
+      <PanelTitle>{text.anotherTitle(fastenerName(state.sheet, due.fastener))}</PanelTitle>
       <PanelBody>{text.anotherText}</PanelBody>
       <View role="group" aria-label={text.another} style={styles.chips}>
         {others.map((f) => (
@@ -21,7 +21,7 @@ export function AnotherPanel({ due, state, acts, onClose }: { due: PullNext; sta
             key={f}
             size="hand"
             role="radio"
-            text={fastenerName(f, state.sheet)}
+            text={fastenerName(state.sheet, f)}
             on={false}
             onPress={() => void acts.pull(due, due.outcomes[0] ?? 'done', { fastener: f, insteadOf: due.fastener })}
           />

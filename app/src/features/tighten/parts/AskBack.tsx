@@ -15,7 +15,7 @@ interface Props {
 
 /** A pull that came too soon, or a first torque that did not turn: looked at before it counts. */
 export function AskBack({ due, sheet, asking, onYes, onNo }: Props) {
-  const bolt = fastenerName(due.fastener, sheet);
+  const bolt = fastenerName(sheet, due.fastener);
   const isDry = asking.why === 'dry';
   return (
     <View role="alert" style={{ gap: 12 }}>

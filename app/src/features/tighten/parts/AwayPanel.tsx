@@ -28,7 +28,7 @@ export function AwayPanel({ due, state, acts, minutes, onGoOn }: { due: PullNext
   return (
     <View role="alert" style={{ gap: 12 }}>
       <PanelTitle>{text.awayTitle(minutes)}</PanelTitle>
-      <PanelBody>{text.awayText(last, fastenerName(due.fastener, state.sheet))}</PanelBody>
+      <PanelBody>{text.awayText(last, fastenerName(state.sheet, due.fastener))}</PanelBody>
       <BigButton text={text.awayNot} onPress={onGoOn} />
       <BigButton text={text.awayTurned} look="plain" onPress={() => setReading(true)} />
     </View>

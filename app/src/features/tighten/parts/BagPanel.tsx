@@ -26,7 +26,7 @@ export function BagPanel({ due, state, acts, onGoBack }: StepProps<'bag'>) {
       <PanelBody>{group.reuse === 'replace' ? text.bagScrap : text.bagText(own.length)}</PanelBody>
       <View role="group" aria-label={text.bagWhich} style={styles.chips}>
         {own.map((f) => (
-          <Chip size="hand" key={f} role="checkbox" text={fastenerName(f, state.sheet)} on={!out.has(f)} onPress={() => toggle(f)} />
+          <Chip size="hand" key={f} role="checkbox" text={fastenerName(state.sheet, f)} on={!out.has(f)} onPress={() => toggle(f)} />
         ))}
       </View>
       <TextField label={text.bagLabel} value={bag} onChange={(t) => setBag(t.slice(0, 40))} />

@@ -59,7 +59,7 @@ function NoRoom({ fastener, state, onAway, onCancel }: { fastener: string; state
   const [problem, setProblem] = useState(false);
   const send = async (): Promise<void> => {
     const joint = place.joints.find((t) => t.id === place.joint)?.name ?? '';
-    const what = `${joint}, ${fastenerName(fastener, state.sheet)}`.slice(0, 80);
+    const what = `${joint}, ${fastenerName(state.sheet, fastener)}`.slice(0, 80);
     try {
       await saveEntry({ order: place.order, body: { kind: 'outside', ...(place.job ? { job: place.job } : {}), what, to: to.trim(), asked: asked.trim(), state: 'asked' } });
     } catch {

@@ -154,10 +154,10 @@ export function NeighboursPanel({ due, acts, onGoBack, state }: StepProps<'neigh
       state={state}
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
     >
-      <PanelBody>{explain(due)}</PanelBody>
+      <PanelBody>{explain(state.sheet, due)}</PanelBody>
       <View role="group" aria-label={text.neighboursWhich} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         {due.fasteners.map((f) => (
-          <Chip key={f} size="hand" role="checkbox" text={fastenerName(f, state.sheet)} on={moved.includes(f)} onPress={() => toggle(f)} />
+          <Chip key={f} size="hand" role="checkbox" text={fastenerName(state.sheet, f)} on={moved.includes(f)} onPress={() => toggle(f)} />
         ))}
       </View>
     </Step>
@@ -167,13 +167,13 @@ export function NeighboursPanel({ due, acts, onGoBack, state }: StepProps<'neigh
 export function SwapPanel({ due, acts, onGoBack, state }: StepProps<'swap'>) {
   return (
     <Step
-      title={text.swapTitle(fastenerName(due.fastener, state.sheet))}
+      title={text.swapTitle(fastenerName(state.sheet, due.fastener))}
       yes={text.way.replace ?? ''}
       onYes={() => void acts.confirm('swapped', { fastener: due.fastener, replacement: due.replacement, condition: 'new' })}
       state={state}
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
     >
-      <PanelBody>{explain(due)}</PanelBody>
+      <PanelBody>{explain(state.sheet, due)}</PanelBody>
     </Step>
   );
 }

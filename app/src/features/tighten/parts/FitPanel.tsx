@@ -169,7 +169,7 @@ function Measured({ due, state, acts, group, onMode }: GroupProps) {
         return (
           <LengthRow
             key={f}
-            name={fastenerName(f, state.sheet)}
+            name={fastenerName(state.sheet, f)}
             value={lengths[f]}
             isNew={fresh.has(f)}
             problem={tooLong ? text.lengths(most) : undefined}

@@ -49,7 +49,7 @@ export function GoBackPanel({ state, acts, onClose }: { state: RunState; acts: A
   return (
     <View style={{ gap: 12 }}>
       <PanelTitle>{text.backTitle}</PanelTitle>
-      <PanelBody>{`${fastenerName(pull.fastener, state.sheet)}, ${stage?.name ?? ''}`}</PanelBody>
+      <PanelBody>{`${fastenerName(state.sheet, pull.fastener)}, ${stage?.name ?? ''}`}</PanelBody>
       <BigButton text={text.backNotTurned} look="plain" onPress={undo} />
       {stage?.action === 'angle' ? <BigButton text={text.backOther} look="plain" onPress={() => setReading(true)} /> : null}
       {outcome === 'turned' || outcome === 'heldStill' ? (

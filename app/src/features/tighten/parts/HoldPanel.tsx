@@ -51,7 +51,7 @@ export function HoldPanel({ due, state, acts, onGoBack }: { due: Hold; state: Ru
 }
 
 function titleOf({ hold, fastener, stage }: Hold, { sheet }: RunState): string {
-  if (hold.kind === 'failed') return text.holdFailed(fastener ? fastenerName(fastener, sheet) : '', text.failures[hold.failure]);
+  if (hold.kind === 'failed') return text.holdFailed(fastener ? fastenerName(sheet, fastener) : '', text.failures[hold.failure]);
   if (hold.kind === 'named') return `${text.holdTitles.named}: ${stage.name}`;
   return hold.kind === 'notSettled' ? text.notSettledTitle : (text.holdTitles[hold.kind] ?? '');
 }
@@ -61,7 +61,7 @@ function bodyOf(due: Hold, state: RunState): string {
   if (hold.kind === 'failed') return text.holdText[hold.failure];
   if (hold.kind === 'notSettled') return text.notSettled(hold.moved.join(', '), state.progress.pass);
   if (hold.kind === 'named') return `${due.stage.note ? `${due.stage.note} ` : ''}${text.namedBody}`;
-  return `${explain(due)}${due.stage.note ? ` ${due.stage.note}` : ''}`;
+  return `${explain(state.sheet, due)}${due.stage.note ? ` ${due.stage.note}` : ''}`;
 }
 
 /** The same way out in the words of the work: what is taken apart comes out, what is tightened goes in. */

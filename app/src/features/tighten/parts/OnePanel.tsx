@@ -36,7 +36,7 @@ export function OnePanel({ view, due, acts, seat, onSeat }: Props) {
               key={s.id}
               size="hand"
               role="radio"
-              text={fastenerName(fastenerId(s.id, progress.seats[s.id]?.life ?? 1), view.state.sheet)}
+              text={fastenerName(view.state.sheet, fastenerId(s.id, progress.seats[s.id]?.life ?? 1))}
               on={false}
               onPress={() => onSeat(s.id)}
             />
@@ -92,7 +92,7 @@ const livesOf = ({ kept, state }: RunView, seat: string): RecordedFastener[] => 
 function History({ view, due, seat, lives }: Pick<Props, 'view' | 'due'> & { seat: string; lives: readonly RecordedFastener[] }) {
   return (
     <>
-      <PanelTitle>{text.oneTitle(fastenerName(fastenerId(seat, view.state.progress.seats[seat]?.life ?? 1), view.state.sheet))}</PanelTitle>
+      <PanelTitle>{text.oneTitle(fastenerName(view.state.sheet, fastenerId(seat, view.state.progress.seats[seat]?.life ?? 1)))}</PanelTitle>
       <Standing view={view} due={due} seat={seat} />
       {lives.flatMap((f) => f.pulls.map((p) => <PullLine key={p.event} pull={p} view={view} isOld={f.replaced} />))}
     </>
@@ -152,7 +152,7 @@ function Correct({ pull, view, acts, isReading, onReading, onClose }: CorrectPro
   return (
     <View style={styles.panel}>
       <PanelTitle>{text.correctTitle}</PanelTitle>
-      <PanelBody>{`${fastenerName(pull.fastener, view.state.sheet)}, ${stage?.name ?? ''}`}</PanelBody>
+      <PanelBody>{`${fastenerName(view.state.sheet, pull.fastener)}, ${stage?.name ?? ''}`}</PanelBody>
       <BigButton text={text.notTurned} look="plain" onPress={() => void acts.confirm('corrected', { event: pull.id, outcome: 'notTurned', verdict: 'notJudged' })} />
       {stage?.action === 'angle' ? <BigButton text={text.backOther} look="plain" onPress={onReading} /> : null}
       {outcome === 'turned' || outcome === 'heldStill' ? (

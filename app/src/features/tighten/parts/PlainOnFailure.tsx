@@ -29,7 +29,7 @@ export class PlainOnFailure extends Component<Props, { failedAt: number | null }
 }
 
 function Plain({ state, acts, due }: Omit<Props, 'children'>) {
-  const what = due.kind === 'pull' ? `${fastenerName(due.fastener, state.sheet)}, ${due.stage.name}` : explain(due);
+  const what = due.kind === 'pull' ? `${fastenerName(state.sheet, due.fastener)}, ${due.stage.name}` : explain(state.sheet, due);
   const say =
     due.kind === 'pull'
       ? due.outcomes.map((outcome) => ({ label: text.outcomeWords[outcome], act: (): void => void acts.pull(due, outcome) }))

@@ -156,7 +156,7 @@ function PullHead({ due, state, isHuge }: { due: PullNext; state: RunState; isHu
       <View style={styles.words}>
         <Text style={{ fontSize: 16, lineHeight: 22, color: inks.inkSoft }}>
           {kind ? <Text style={{ fontWeight: '700', fontSize: 18, color: inks.brand }}>{`${kind}\n`}</Text> : null}
-          <Text style={{ fontWeight: '700', fontSize: 18, color: inks.ink }}>{upperFirst(fastenerName(due.fastener, state.sheet))}</Text>
+          <Text style={{ fontWeight: '700', fontSize: 18, color: inks.ink }}>{upperFirst(fastenerName(state.sheet, due.fastener))}</Text>
           {` · ${text.place(due.ordinal, due.of)}`}
           {due.pass > 1 ? ` · ${text.round(due.pass)}` : ''}
           {reason ? ` · ${reason}` : ''}
@@ -186,7 +186,7 @@ function HugeHead({ due, sheet }: { due: PullNext; sheet: Sheet }) {
   const value = inHand ? format.inHand(inHand) : null;
   return (
     <View role="status" aria-live="polite">
-      <Text style={{ fontSize: 64, lineHeight: 72, fontWeight: '700', color: inks.brand }}>{fastenerName(due.fastener, sheet)}</Text>
+      <Text style={{ fontSize: 64, lineHeight: 72, fontWeight: '700', color: inks.brand }}>{fastenerName(sheet, due.fastener)}</Text>
       <Text style={{ fontSize: 96, lineHeight: 104, fontWeight: '700', color: inks.ink }}>
         {value ? `${due.task.action === 'angle' ? '+' : ''}${value.number}${value.unit === '°' ? '°' : ''}` : due.stage.name}
       </Text>

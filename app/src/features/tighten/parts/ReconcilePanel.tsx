@@ -39,8 +39,8 @@ export function ReconcilePanel({ due, state, acts }: { due: Extract<Next, { kind
         </>
       ) : null}
       {due.fasteners.map((fastener) => (
-        <View key={fastener} role="group" aria-label={fastenerName(fastener, state.sheet)} style={styles.line}>
-          <Text style={[styles.name, { color: inks.ink }]}>{fastenerName(fastener, state.sheet)}</Text>
+        <View key={fastener} role="group" aria-label={fastenerName(state.sheet, fastener)} style={styles.line}>
+          <Text style={[styles.name, { color: inks.ink }]}>{fastenerName(state.sheet, fastener)}</Text>
           <View style={styles.answers}>
             {ANSWERS.map((a) => (
               <BigButton

@@ -21,7 +21,7 @@ export function ShortPanel({ due, state, acts, onClose }: Props) {
   const { format } = useSignedIn();
   const [turned, setTurned] = useState<number | null>(null);
   const isAngle = due.task.action === 'angle';
-  const name = fastenerName(due.fastener, state.sheet);
+  const name = fastenerName(state.sheet, due.fastener);
   const wanted = due.inHand?.value ?? 0;
   useKeys({ Escape: onClose });
   if (isAngle && turned === null) {

@@ -13,7 +13,7 @@ export function SlackenPanel({ due, state, acts, onGoBack }: StepProps<'slacken'
       state={state}
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
     >
-      <PanelBody strong>{text.slackenOrder(due.fasteners.map((f) => fastenerName(f, state.sheet)).join(', '))}</PanelBody>
+      <PanelBody strong>{text.slackenOrder(due.fasteners.map((f) => fastenerName(state.sheet, f)).join(', '))}</PanelBody>
       <PanelBody>{text.slackenThen(due.stage.name)}</PanelBody>
     </Step>
   );

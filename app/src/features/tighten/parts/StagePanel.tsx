@@ -66,7 +66,7 @@ export function RoundPanel({ due, acts, state, onGoBack }: StepProps<'round'>) {
         </>
       }
     >
-      <PanelBody>{explain(due)}</PanelBody>
+      <PanelBody>{explain(state.sheet, due)}</PanelBody>
     </Step>
   );
 }
@@ -88,7 +88,7 @@ export function WaitPanel({ due, acts, state, onGoBack }: StepProps<'wait' | 'wa
       state={state}
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
     >
-      <PanelBody>{`${explain(due)} ${until ? text.waitUntil(format.time(new Date(until))) : ''}`}</PanelBody>
+      <PanelBody>{`${explain(state.sheet, due)} ${until ? text.waitUntil(format.time(new Date(until))) : ''}`}</PanelBody>
     </Step>
   );
 }

@@ -33,7 +33,7 @@ export function StripeForm({ state, fastener, stage, onRead, onCancel }: Props) 
   const { head } = groupOfSeat(state.sheet, seatIdOf(fastener));
   return (
     <View style={{ gap: 12 }}>
-      <PanelTitle>{text.stripeTitle(fastenerName(fastener, state.sheet))}</PanelTitle>
+      <PanelTitle>{text.stripeTitle(fastenerName(state.sheet, fastener))}</PanelTitle>
       <View style={{ alignItems: 'center' }}>
         <DrawingView drawing={stripeDial(before, target, head)} label={text.stripeDrawn(before, before + target)} width={160} height={160} />
       </View>

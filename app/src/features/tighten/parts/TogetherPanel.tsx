@@ -34,7 +34,7 @@ export function TogetherPanel({ due, state, acts, outcomes, onClose }: Props) {
           <Chip key={n} size="hand" role="radio" text={n === open.length ? text.severalAll(n) : String(n)} on={n === count} onPress={() => setCount(n)} />
         ))}
       </View>
-      <PanelBody strong>{text.severalNext(chosen.map((f) => fastenerName(f, state.sheet)).join(', '))}</PanelBody>
+      <PanelBody strong>{text.severalNext(chosen.map((f) => fastenerName(state.sheet, f)).join(', '))}</PanelBody>
       {who.length > 1 ? <ChoiceField label={text.severalWho} value={puller} options={who} onChange={setPuller} /> : null}
       {outcomes.map((o) => (
         <BigButton key={o.outcome} text={text.severalYes(chosen.length, o.label)} look="plain" onPress={say(o.outcome)} />

@@ -12,7 +12,7 @@ export function TooMuchPanel({ error, acts }: { error: AppError; acts: Acts }) {
       <PanelTitle>{error.message}</PanelTitle>
       <PanelBody>{error.fix}</PanelBody>
       <BigButton text={text.tooMuchNo} onPress={acts.forget} />
-      <BigButton text={text.tooMuchYes(`${error.params.value} ${error.params.unit}`)} look="warn" onPress={() => void acts.sure?.()} />
+      <BigButton text={text.tooMuchYes(String(error.params.reading))} look="warn" onPress={() => void acts.sure?.()} />
     </View>
   );
 }

@@ -51,7 +51,7 @@ export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onDiscard, o
   const read = readingOf(due, pull);
   const set = due.tool.wrench;
   const isOther = Boolean(set && pull.trace.wrench !== set.name);
-  const bolt = fastenerName(due.fastener, sheet);
+  const bolt = fastenerName(sheet, due.fastener);
   const said = read ? (read.unit === 'deg' ? format.angle(read.value) : format.quantity(read).text) : '';
   const keep = async (outcome: Outcome, looked = false): Promise<void> => {
     // A pedal pressed just when it appeared was meant for the panel before.
