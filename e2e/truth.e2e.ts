@@ -34,9 +34,14 @@ test('taken over in the second angle stage: the stripe is read from where it was
   expect(turned.map((e) => (e.type === 'pulled' ? e.payload.method : ''))).toEqual(['stripe', 'angleGauge']);
 });
 
-test('stopped short and finished: the lead settles it from Today, and then it can be signed', async ({ technician: t, browser }) => {
+test('stopped short and finished: the lead settles it from Today, the order or the record, and then it can be signed', async ({ technician: t, browser }) => {
   await t.signIn('Ines Corte');
-  await t.button(/^RO 2431 · Flywheel/).click();
+  // From Today, from the order and from the record: one tap each.
+  await expect(t.button(/^RO 2431 · Flywheel/)).toBeVisible();
+  await t.openOrder('2431');
+  await expect(t.button('Decide what waits: Flywheel')).toBeVisible();
+  await t.button('Tightened values').click();
+  await t.button('Decide what waits').click();
   await t.tap('Decide here');
   await t.tap(/stopped short/);
   await t.field('Why', 'Torqued by hand, seen it.');

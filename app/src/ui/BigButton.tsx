@@ -40,7 +40,7 @@ export function BigButton({ text, onPress, look = 'main', size = 'hand', hint, l
 const styles = StyleSheet.create({
   frame: { borderRadius: 12, borderWidth: 2, overflow: 'hidden' },
   grow: { flex: 1 },
-  press: { justifyContent: 'center', paddingHorizontal: 12, paddingVertical: 8 },
+  press: { flexGrow: 1, justifyContent: 'center', paddingHorizontal: 12, paddingVertical: 8 },
   words: { alignItems: 'center' },
   text: { fontWeight: '700', textAlign: 'center' },
 });

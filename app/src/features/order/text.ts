@@ -13,6 +13,7 @@ const PLACE: Record<JointPlace, string> = { done: 'done', inWork: 'in work', nex
 export const PART_STATE_TEXT: Record<PartState, string> = { needed: 'to order', ordered: 'ordered', here: 'here', fitted: 'fitted', notNeeded: 'not needed' };
 
 export const text = {
+  decide: (name: string) => `Decide what waits: ${name}`,
   waitsLead: (n: number) => `Waits for the lead: ${n} ${n === 1 ? 'approval' : 'approvals'}`,
   scopeAll: 'Only some of them?',
   scopeOnly: (labels: string) => `Only: ${labels}`,

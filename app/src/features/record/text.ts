@@ -35,6 +35,7 @@ export const text = {
   key: (fingerprint: string) => `Key of the shop ${fingerprint}`,
   late: (n: number) =>
     `${n} ${n === 1 ? 'entry' : 'entries'} of a device that held the run before arrived late and ${n === 1 ? 'is' : 'are'} kept beside it. On a signed record, say in a later word what became of it.`,
+  decide: 'Decide what waits',
   signUnsent: 'Not all of it is on the server yet. It is signed when it is.',
   signText: 'With your signature it stands as it is. What you find out later is added, nothing is changed.',
   sign: 'Sign: I did this as it stands here',

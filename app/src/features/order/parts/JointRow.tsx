@@ -36,7 +36,7 @@ export function JointRow({ joint, place, before, scope }: { joint: Joint; place:
 function RunLine({ joint, run, mayWrite }: { joint: Joint; run: RunBrief; mayWrite: boolean }) {
   const inks = useInks();
   const router = useRouter();
-  const { format } = useSignedIn();
+  const { format, me } = useSignedIn();
   const name = runName(joint, run);
   const isOpen = run.state !== 'finished';
   const isApart = run.part === TAKE_APART;
@@ -50,6 +50,7 @@ function RunLine({ joint, run, mayWrite }: { joint: Joint; run: RunBrief; mayWri
     <View style={styles.run}>
       <Text style={{ fontSize: 16, color: inks.inkSoft }}>{joint.runs.length > 1 || name !== joint.name ? `${name}: ${standing}` : standing}</Text>
       {run.standing.asksLead > 0 ? <Line strong>{text.waitsLead(run.standing.asksLead)}</Line> : null}
+      {run.standing.asksLead > 0 && me.role === 'lead' ? <BigButton text={text.decide(name)} size="desk" onPress={() => router.navigate(`/runs/${run.id}`)} /> : null}
       {(run.standing.happened ?? []).map((h) => (
         <Line key={h}>{`▲ ${h}`}</Line>
       ))}

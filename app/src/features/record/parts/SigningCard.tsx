@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { isAllowed, type Signing } from '@stennet/core/contract';
 import { AppError, type ErrorCode } from '@stennet/core/errors';
@@ -45,6 +46,7 @@ function Signed({ view, signing }: { view: RunView; signing: Signing }) {
 /** The one signature that may come now, or why none can. */
 function WhatNext({ view, signing }: { view: RunView; signing: Signing }) {
   const { me } = useSignedIn();
+  const router = useRouter();
   const [error, setError] = useState<AppError | null>(null);
   const [isBusy, setBusy] = useState(false);
   const { kept, state } = view;
@@ -70,6 +72,7 @@ function WhatNext({ view, signing }: { view: RunView; signing: Signing }) {
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
       {unsent ? <Line strong>{text.signUnsent}</Line> : null}
       {why && !signing.fault ? <Line>{`${why.message} ${why.fix}`}</Line> : null}
+      {why?.code === 'RECORD_PENDING' && me.role === 'lead' ? <BigButton text={text.decide} onPress={() => router.navigate(`/runs/${kept.id}`)} /> : null}
       {!first && !why && !unsent ? (
         own ? (
           <>
