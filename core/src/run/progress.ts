@@ -171,11 +171,13 @@ function foldWaited(sheet: Sheet, p: Progress, event: EventOf<'waited'>): Progre
   return advance(sheet, closeStage(sheet, p, event.deviceTime), event.deviceTime);
 }
 
-/** Open too long: stop, clean off, and go back to where the clock began. */
+/** Open too long: stop, clean off, and go back to where the clock began. What was put off then is due in its place: put off again it would be too late again. */
 function foldOverrun(sheet: Sheet, p: Progress, event: EventOf<'overran'>): Progress {
   const clock = sheet.clocks.find((c) => c.id === event.payload.clock);
   if (!clock) return p;
-  const back = goBack(sheet, p, Math.min(p.stage, stageOfPlace(sheet, clock.from)), event.deviceTime);
+  const loose = goBack(sheet, p, Math.min(p.stage, stageOfPlace(sheet, clock.from)), event.deviceTime);
+  const putOff = Object.keys(loose.steps).filter((id) => loose.steps[id]?.deferredTo);
+  const back = { ...loose, steps: without(loose.steps, ...putOff) };
   if (!('step' in clock.from)) return noted(back, event, 'overran', { stage: clock.from.stage });
   const { step } = clock.from;
   return noted({ ...back, steps: without(back.steps, step), times: without(back.times, `step:${step}`) }, event, 'overran', { stage: step });

@@ -1,4 +1,4 @@
-import { atStage, demoSheet, headSheet, PLACE, pullDue, refusal, Technician, testId } from '../testing';
+import { buildSheet, atStage, demoSheet, headSheet, PLACE, pullDue, refusal, Technician, testId, type SheetPlan } from '../testing';
 import { clocks, next, nextInSitting, sittings, type Next } from '.';
 
 const hold = (due: Next) => {
@@ -178,6 +178,23 @@ describe('clocks', () => {
     expect(next(late.state)).toMatchObject({ kind: 'step', step: { id: 'bead' } });
     expect(late.state.progress.deviations).toMatchObject([{ kind: 'overran', needsLead: false }]);
     late.finish();
+  });
+
+  test('a step that was put off until the clock had run out is due in its place the second time', () => {
+    const plan: SheetPlan = {
+      circle: false,
+      count: 6,
+      reuse: 'replace',
+      onReplace: 'single',
+      blocks: ['wait', 'oldPart', 'clock', 'do'],
+      orders: [0, 0, 0, 0, 0, 0],
+      instances: false,
+    };
+    const t = new Technician(buildSheet(plan));
+    t.until((d) => d.kind === 'step' && d.step.id === 'place0');
+    t.do('stepDone', { step: 'place0', deferTo: 'do3' });
+    t.finish();
+    expect(t.state.progress.deviations.filter((d) => d.kind === 'overran')).toHaveLength(1);
   });
 
   test('an overrun is only of a clock that runs', () => {
