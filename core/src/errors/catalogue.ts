@@ -192,7 +192,6 @@ export const catalogue = {
   ORDER_CHANGED: entry((p) => `${p.by} has changed this meanwhile (${p.at}).`, 'What you typed is still here. Look at both, then keep one.'),
   ORDER_NUMBER_TAKEN: entry((p) => `RO ${p.number} is there already.`, 'Open that one, or take another number.'),
   ORDER_STATE: entry((p) => `This repair order is not ready to be ${p.state}: ${p.why}.`, 'Do that first, or look at what blocks it.'),
-  JOB_KIND_UNKNOWN: entry('There is no such kind of job.', 'Choose one of those shown.'),
   TOOL_CHANGED: entry((p) => `${p.by} has changed this tool meanwhile.`, 'What you typed is still here. Load the list again, then enter it once more.'),
   TOOL_RANGE: entry('The lowest value of the scale must be below the highest, and a graduation smaller than both.', 'Read it off the wrench again.'),
   PHOTO_KIND: entry('Only photos can be kept here: JPEG, PNG or WebP.', 'Take a photo, or save the picture in one of these forms.'),
@@ -232,7 +231,6 @@ export const catalogue = {
   ),
   PLANE_UNDETERMINED: entry('A face is measured at four or more places that do not lie on one line.', 'Measure at more places, over the whole face.'),
   STRIP_TABLE: entry('The marks of this gauge strip contradict each other: a wider strip must mean less clearance.', 'Read them off the bag again.'),
-  VALUE_NOT_HERE: entry((p) => `${p.value} cannot be right for “${p.field}”: ${p.range}.`, 'Check the number and its unit, then enter it again.'),
   NUMBER_UNREADABLE: entry((p) => `“${p.text}” is not a number.`, 'Type digits, with a point or a comma before the decimals.'),
 } as const satisfies Record<string, Entry>;
 
