@@ -99,7 +99,7 @@ test('no room for a drill: the part comes off and goes out, it stands on the ord
   await t.field('What is asked', 'Insert at hole 3.');
   await t.pull('It goes out');
   await t.pull('Part is off: all slackened, begin anew when it is back');
-  await t.pull('New bolt in, by hand');
+  await t.pull('New one in, by hand');
   await driveTo(t, '1st of 10');
   await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
   await expect(t.page.getByText('Out of the house: Cylinder head, bolt 3: at Quay Machine Shop')).toBeVisible();

@@ -56,7 +56,7 @@ test('a damper: drawn on to its gap, seated with the old bolt, finished with the
   await t.tap(/^Wrench 2/);
   await t.tap('It is set');
   await t.pull('Clicked');
-  await t.tap('New bolt in, by hand');
+  await t.tap('New one in, by hand');
   await t.tap('It is set');
   await t.pull('Clicked');
   await t.tap('The stripe is on');

@@ -7,7 +7,7 @@ const WELL: readonly RegExp[] = [
   /new ones? (is|are) in, by hand$/,
   /^In, new ones$/,
   /^In, each in its own hole$/,
-  /^New bolt in, by hand$/,
+  /^New one in, by hand$/,
   /^It is set$/,
   /^Yes, \+/,
   /^(The stripe is|\d+ stripes are) on$/,

@@ -54,9 +54,9 @@ test('going back asks what happened to the bolt: not turned is asked again, turn
   await t.button('It broke').click();
   await expect(t.page.getByText('It broke: bolt 2')).toBeVisible();
   await expect(t.page.getByText('Centre it through a guide with 3 mm; extractor at most 6 mm; above 8.1 mm the drill is in the thread.')).toBeVisible();
-  await t.tap('New bolt in, by hand');
+  await t.tap('New one in, by hand');
   // Both wrenches still stand at their numbers: nothing is set again.
-  await expect(t.page.getByText('the new bolt catches up alone')).toBeVisible();
+  await expect(t.page.getByText('the new one catches up alone')).toBeVisible();
   await t.pull('It turned');
   await t.pull('It did not turn');
   await t.pull('Clicked');
