@@ -2,7 +2,6 @@ export { NewJobSchema, OrderEntrySchema, OrderHeadSchema, type EntryKind, type E
 export { JOB_KINDS, SYMPTOMS, type JobKind, type Symptom } from './jobKinds';
 export { jointPlaces, jointState, runOf, type JointPlace, type JointRuns, type JointSeen, type JointState, type RunSeen } from './jointState';
 export { blockers, isLost, mayNotBecome, putIns, stepsFrom, type Blocker, type OrderSeen } from './orderState';
-export { crankHeldBy, doneOnce, isWrongPart, leftOutBefore, startBlockers, type RunBefore, type StartSeen } from './startBlockers';
 export { narrowed } from './scope';
 export { isAwaited, PART_STATES, type PartState } from './partState';
 export { ENTRY_KINDS, ORDER_STATES, ORDER_STATE_TEXT, type OrderState } from './names';

@@ -4,8 +4,7 @@ import { assertRunnable, PROCEDURE, TAKE_APART, type Sheet } from '@stennet/core
 import { canonicalJson, GENESIS_HASH, sealEvent, type StoredEvent } from '@stennet/core/record';
 import { admit, evolve, initialState, next, replay, type EventOf, type RunEvent, type RunState } from '@stennet/core/run';
 import { runName, type Appended } from '@stennet/core/contract';
-import { crankHeldBy, leftOutBefore, startBlockers, type RunBefore } from '@stennet/core/order';
-import { wrenchesOf, type ListedTool } from '@stennet/core/prepare';
+import { crankHeldBy, leftOutBefore, startBlockers, wrenchesOf, type ListedTool, type RunBefore } from '@stennet/core/prepare';
 import type { Adapter, Wrench } from '@stennet/core/quantity';
 import { brokenConstraint, onlyRow, type Client } from '../db/database';
 import appendRunEvents from '../db/queries/appendRunEvents.sql';

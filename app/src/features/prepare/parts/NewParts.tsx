@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { JointSheet } from '@stennet/core/contract/run';
-import { isWrongPart, type EntryOf } from '@stennet/core/order';
-import { partsOf, type PartNeed } from '@stennet/core/prepare';
+import type { EntryOf } from '@stennet/core/order';
+import { isWrongPart, partsOf, type PartNeed } from '@stennet/core/prepare';
 import type { Sheet } from '@stennet/core/procedure';
 import { ofKind, saveEntry, type ShownEntry } from '@/data';
 import { BigButton, Card, Heading, Line, Notice } from '@/ui';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { AppError } from '@stennet/core/errors';
-import { crankHeldBy } from '@stennet/core/order';
+import { crankHeldBy } from '@stennet/core/prepare';
 import { units } from '@stennet/core/quantity';
 import { explain, type Next } from '@stennet/core/run';
 import { useSignedIn } from '@/data';

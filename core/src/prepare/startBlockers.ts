@@ -1,8 +1,6 @@
 import { PROCEDURE, TAKE_APART, type Sheet } from '../procedure';
-import { wrongPart } from '../prepare/wrongPart';
-import type { EntryOf, OrderEntry } from './entries';
-import { jointState, type JointRuns } from './jointState';
-import { isLost } from './orderState';
+import { isLost, jointState, type EntryOf, type JointRuns, type OrderEntry } from '../order';
+import { wrongPart } from './wrongPart';
 
 /** A run of a joint, with what later runs of the joint have to know of it. */
 export interface RunBefore {

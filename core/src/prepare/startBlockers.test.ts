@@ -1,5 +1,6 @@
 import { demoSheet, headSheet } from '../testing';
-import { crankHeldBy, doneOnce, leftOutBefore, narrowed, startBlockers, type EntryOf, type OrderEntry, type RunBefore, type StartSeen } from '.';
+import { narrowed, type EntryOf, type OrderEntry } from '../order';
+import { crankHeldBy, doneOnce, leftOutBefore, startBlockers, type RunBefore, type StartSeen } from '.';
 
 const id = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const run = (over: Partial<RunBefore>, standing: Partial<RunBefore['standing']> = {}): RunBefore => ({
