@@ -31,6 +31,7 @@ test(
     await expect(t.page.getByText('What you measured here before is still there.')).toBeVisible();
     await t.field('leaf that does not', '0.02');
     await expect(t.page.getByText('too close to tell: measure again, or with a better instrument')).toBeVisible();
+    await expect(t.page.getByText('9 places not measured yet')).toBeVisible();
     await expect(t.page.getByRole('img', { name: 'Flatness by straight-edge: 3 of 12 places measured' })).toBeVisible();
     await t.button('Keep this measurement').click();
     await expect(t.page.getByText(/long A: 200 \/ 0.05 \/ 0.06/)).toBeVisible();

@@ -159,7 +159,7 @@ test('an adviser looks, and has nothing to tighten with', { tag: '@sample' }, as
 test('a lead of two shops changes over, and sees nothing of the first there', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
   await t.signIn('Ines Corte');
   await expect(t.page.getByText('Halden Quay Motor Works')).toBeVisible();
-  await expect(t.page.getByRole('link', { name: /Open RO/ })).toHaveCount(7);
+  await expect(t.page.getByRole('link', { name: /Open RO/ })).toHaveCount(9);
   await t.page.getByRole('link', { name: 'Account of Ines Corte' }).click();
   await t.button('Work at Tern Street').click();
   await expect(t.page.getByText('Tern Street', { exact: true })).toBeVisible();

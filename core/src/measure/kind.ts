@@ -25,6 +25,8 @@ export interface Judged {
   found: Found[];
   /** Places that are not measured yet: until they are, nothing is within limits. */
   missing?: number;
+  /** With places missing: what those that are measured say. */
+  soFar?: Verdict;
 }
 
 export interface MeasureKind {

@@ -34,5 +34,5 @@ export function judgeMeasured(m: Measured): Judged {
   const judged = kind.judge(readingsOf(m));
   const missing = kind.needsAll ? m.rows.filter((r) => r.values.length < kind.columns.length || r.values.some((v) => v === null)).length : 0;
   if (missing === 0) return judged;
-  return { ...judged, missing, verdict: judged.verdict === 'pass' ? 'marginal' : judged.verdict };
+  return { ...judged, missing, soFar: judged.verdict, verdict: judged.verdict === 'pass' ? 'marginal' : judged.verdict };
 }

@@ -33,6 +33,7 @@ export const text = {
   row: (row: string, n: number, of: number) => `${row}, ${n} of ${of}`,
   next: 'Next place',
   soFar: (n: number) => `So far within limits, ${n} ${n === 1 ? 'place' : 'places'} not measured yet`,
+  stillOpen: (n: number) => `${n} ${n === 1 ? 'place' : 'places'} not measured yet`,
   addRow: 'One more place',
   removeRow: 'Not measured here: remove this place',
   drawing: (title: string, done: number, of: number) => `${title}: ${done} of ${of} places measured`,
