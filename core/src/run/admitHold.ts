@@ -2,10 +2,10 @@ import { AppError } from '../errors';
 import { groupOfSeat } from '../procedure';
 import { admitCondition } from './admitCondition';
 import type { EventOf } from './events';
-import { mustReplace, type Way } from './hold';
+import type { Way } from './hold';
 import { next, type Next } from './next';
 import { allSame, notNext, sameFastener } from './refuse';
-import { lifeOf, seatIdOf } from './seats';
+import { isSpent, lifeOf, seatIdOf } from './seats';
 import { LEADS_WORD } from './statement';
 import type { AnyHold, RunState } from './state';
 
@@ -55,7 +55,7 @@ export function admitRestart(state: RunState, event: EventOf<'restarted'>, due: 
   }
   sameFastener(fastener ?? '', due.fastener ?? '');
   const seat = state.progress.seats[seatIdOf(fastener ?? '')];
-  if (seat && mustReplace(state.sheet, seat)) throw new AppError('ONE_TIME_USE', { group: groupOfSeat(state.sheet, seat.seat).name });
+  if (seat && isSpent(state.sheet, seat)) throw new AppError('ONE_TIME_USE', { group: groupOfSeat(state.sheet, seat.seat).name });
   if (!due.ways.includes('redo')) throw notNext(due);
 }
 

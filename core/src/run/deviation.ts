@@ -1,4 +1,5 @@
 import type { RunEvent } from './events';
+import { lifeOf, seatOf } from './seats';
 import type { Deviation, DeviationKind, Progress } from './state';
 
 /** What stands on the record without anybody's leave. */
@@ -20,9 +21,13 @@ export function noted(p: Progress, event: RunEvent, kind: DeviationKind, about: 
 }
 
 /** What the lead refused and nobody has put right yet: the run is open again until it is. */
-export const refusedOpen = (p: Progress): Deviation | undefined => p.deviations.find((d) => d.decision === 'refuse' && !d.resolved);
+export const refusedOpen = (p: Progress): Deviation | undefined => p.deviations.find((d) => isRefusedOpen(p, d));
+export const isRefusedOpen = (p: Progress, d: Deviation): boolean => d.decision === 'refuse' && !d.resolved && !isGone(p, d);
 
-/** Slackened, replaced or begun anew: whatever was refused of it is put right. */
+/** The fastener that it is about is not in any more: there is nothing left to put right. */
+const isGone = (p: Progress, { fastener }: Deviation): boolean => fastener !== null && (seatOf(p, fastener).life !== lifeOf(fastener) || seatOf(p, fastener).leftOut);
+
+/** Slackened or begun anew: whatever was refused of it is put right. */
 export function resolved(p: Progress, matches: (d: Deviation) => boolean): Progress {
   if (!p.deviations.some((d) => d.decision === 'refuse' && !d.resolved && matches(d))) return p;
   return { ...p, deviations: p.deviations.map((d) => (d.decision === 'refuse' && matches(d) ? { ...d, resolved: true } : d)) };

@@ -7,7 +7,7 @@ import { redoJoint, single } from './foldSwap';
 import { goBack, redoSeat } from './goBack';
 import { holdBut } from './hold';
 import { lifeOf, seatIdOf, seatOf } from './seats';
-import type { Deviation, DeviationKind, OpenHold, Progress } from './state';
+import type { DeviationKind, OpenHold, Progress } from './state';
 import type { Claim } from './statement';
 import { SETTLED } from './steps';
 
@@ -107,12 +107,8 @@ export function foldUsed(sheet: Sheet, p: Progress, event: EventOf<'used'>): Pro
     case 'leaveOut': {
       const seat = seatOf(p, statement.fastener);
       if (lifeOf(statement.fastener) !== seat.life) return p;
-      const out = withSeat(p, { ...seat, leftOut: true, failed: null, usedUp: false, aside: 0, parts: 0, lagAt: null });
-      const free = resolved(
-        noted({ ...out, hold: holdBut(p, statement.fastener) }, event, 'leftOut', { fastener: statement.fastener, stage: '' }),
-        (d) => d.fastener === statement.fastener,
-      );
-      return advance(sheet, free, at);
+      const out = withSeat(p, { ...seat, leftOut: true, failed: null, usedUp: null, aside: 0, parts: 0, lagAt: null });
+      return advance(sheet, noted({ ...out, hold: holdBut(p, statement.fastener) }, event, 'leftOut', { fastener: statement.fastener, stage: '' }), at);
     }
     case 'preparation': {
       const steps = statement.steps.map((id) => [id, SETTLED] as const);
@@ -129,15 +125,13 @@ export function foldUsed(sheet: Sheet, p: Progress, event: EventOf<'used'>): Pro
 
 /** A refused step is due again; whatever else is refused stands as a hold until it is put right. */
 function decided(p: Progress, event: string, decision: 'allow' | 'refuse'): Progress {
-  const deviations = p.deviations.map((d) => (d.event === event ? { ...d, decision, resolved: decision === 'refuse' && (isOfStep(d.kind) || isGone(p, d)) } : d));
+  const deviations = p.deviations.map((d) => (d.event === event ? { ...d, decision, resolved: decision === 'refuse' && isOfStep(d.kind) } : d));
   const steps = decision === 'refuse' ? deviations.filter((d) => d.event === event && isOfStep(d.kind)).map((d) => d.stage) : [];
   // A wrench that is not trusted is not taken up again by itself.
   const refused = deviations.filter((d) => d.event === event && decision === 'refuse' && d.wrench).map((d) => d.wrench);
   const tools = Object.fromEntries(Object.entries(p.tools).filter(([, t]) => !refused.includes(t.wrench?.id)));
   return { ...p, deviations, tools, steps: without(p.steps, ...steps) };
 }
-/** The fastener that it is about is not in any more: there is nothing left to put right. */
-const isGone = (p: Progress, d: Deviation): boolean => d.fastener !== null && (seatOf(p, d.fastener).life !== lifeOf(d.fastener) || seatOf(p, d.fastener).leftOut);
 const isOfStep = (kind: DeviationKind): boolean => kind === 'outOfLimits' || kind === 'stepAbandoned';
 
 function released(sheet: Sheet, p: Progress, event: RunEvent, key: string, decision: 'passed' | 'failed' | 'single' | 'redo', fastener?: string): Progress {

@@ -161,7 +161,7 @@ function turnedBy(sheet: Sheet, seat: SeatProgress, task: Task, judged: Judgemen
   if (task.action !== 'loosen') return after;
   const how = task.part ? task.part.loosen : task.stage.loosen;
   // A trial is opened again: a one-time-use fastener that it took past yield is used up.
-  const opened = { ...(task.stage.trial ? slackened(sheet, after) : after), marked: false, stripeFrom: 0 };
+  const opened = { ...(task.stage.trial ? slackened(sheet, after, 'trial') : after), marked: false, stripeFrom: 0 };
   if (typeof how === 'object') return { ...opened, turnedDeg: { ...seat.turnedDeg, [task.key]: -how.degrees } };
   return how === 'free' ? { ...opened, turnedDeg: {} } : opened;
 }

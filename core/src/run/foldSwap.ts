@@ -1,6 +1,6 @@
 import { groupOfSeat, isOn, isOwedByPosition, isSettling, stageAt, type Sheet } from '../procedure';
 import { advance, withSeat, without } from './advance';
-import { noted, resolved } from './deviation';
+import { noted } from './deviation';
 import type { EventOf } from './events';
 import { goBack } from './goBack';
 import { holdBut } from './hold';
@@ -18,15 +18,14 @@ export function foldSwap(sheet: Sheet, p: Progress, event: EventOf<'swapped'>): 
     life: old.life + 1,
     fitted: event.payload.condition,
     yielded: false,
-    usedUp: false,
+    usedUp: null,
   };
   if (stage?.action === 'swap' && isOn(sheet, p.stage, old.seat) && !old.done[stage.id] && !p.inPass[old.seat]) {
     // What stood beyond this stage (angles, after a correction) stood on the old one.
     const behind = sheet.stages.slice(0, p.stage).flatMap((s) => (old.done[s.id] ? [[s.id, true as const] as const] : []));
     return advance(sheet, { ...withSeat(p, { ...fresh, done: Object.fromEntries(behind) }), inPass: { ...p.inPass, [old.seat]: { moved: false } } }, event.deviceTime);
   }
-  const told = isPlanned(sheet, p, old) ? p : noted(p, event, 'replaced', { fastener: event.payload.fastener, stage: stage?.id ?? '' });
-  const named = resolved(told, (d) => d.fastener === event.payload.fastener);
+  const named = isPlanned(sheet, p, old) ? p : noted(p, event, 'replaced', { fastener: event.payload.fastener, stage: stage?.id ?? '' });
   const alone: Progress = {
     ...withSeat(lockedAgain(sheet, named), { ...fresh, done: keptByPosition(sheet, old) }),
     inPass: without(p.inPass, old.seat),
@@ -39,7 +38,7 @@ export function foldSwap(sheet: Sheet, p: Progress, event: EventOf<'swapped'>): 
 
 /** The new one that the sheet asks for once a trial on the old one is over: nothing went wrong. */
 function isPlanned(sheet: Sheet, p: Progress, old: SeatProgress): boolean {
-  if (old.failed || p.hold || !isOneTimeUse(sheet, old.seat)) return false;
+  if (old.failed || p.hold || old.usedUp === 'work' || !isOneTimeUse(sheet, old.seat)) return false;
   const done = sheet.stages.filter((s) => old.done[s.id]);
   return done.some((s) => s.trial) && done.every(isOwedByPosition);
 }

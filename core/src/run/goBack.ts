@@ -7,9 +7,9 @@ import type { Progress, SeatProgress } from './state';
 const keyBelongs = (key: string, stages: ReadonlySet<string>): boolean => stages.has(key.split('.')[0] ?? '');
 
 /** A fastener that had an angle and comes loose again outside the procedure is used up, where it may be used once; its stripe says nothing more. */
-export const slackened = (sheet: Sheet, seat: SeatProgress): SeatProgress => ({
+export const slackened = (sheet: Sheet, seat: SeatProgress, by: 'trial' | 'work' = 'work'): SeatProgress => ({
   ...seat,
-  usedUp: seat.usedUp || (!seat.leftOut && isSpent(sheet, seat)),
+  usedUp: seat.usedUp ?? (!seat.leftOut && isSpent(sheet, seat) ? by : null),
   marked: false,
   stripeFrom: 0,
 });

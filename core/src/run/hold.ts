@@ -29,9 +29,6 @@ function rungOf(sheet: Sheet, p: Progress, seat: SeatProgress): string | null {
 
 const RE_STARTS: readonly FailureKind[] = ['crossThreaded', 'wontStartByHand', 'bottomed'];
 
-/** A one-time-use fastener that has begun an angle can only be replaced. */
-export const mustReplace = (sheet: Sheet, seat: SeatProgress): boolean => seat.usedUp || isSpent(sheet, seat);
-
 export function waysOf(sheet: Sheet, p: Progress, hold: AnyHold, part: string): readonly Way[] {
   switch (hold.kind) {
     case 'claim':
@@ -46,7 +43,7 @@ export function waysOf(sheet: Sheet, p: Progress, hold: AnyHold, part: string): 
     case 'above':
     case 'belowFloor':
     case 'notCovered':
-      return mustReplace(sheet, seatOf(p, hold.fastener)) ? ['replace', 'statement'] : ['redo', 'replace', 'pending'];
+      return isSpent(sheet, seatOf(p, hold.fastener)) ? ['replace', 'statement'] : ['redo', 'replace', 'pending'];
     case 'replaced':
       return ['statement'];
     case 'refused':
@@ -62,7 +59,7 @@ function waysOfFailure(sheet: Sheet, p: Progress, seatId: string, failure: Failu
   if (part === TAKE_APART) return [...first, 'again', 'statement'];
   if (failure === 'angleLost' && !seat.usedUp && canReadStripe(sheet, p, seat)) first.push('readStripe');
   if (failure === 'wontLoosen') first.push('again');
-  if ((RE_STARTS.includes(failure) || failure === 'angleLost') && !mustReplace(sheet, seat)) first.push('redo');
+  if ((RE_STARTS.includes(failure) || failure === 'angleLost') && !isSpent(sheet, seat)) first.push('redo');
   // No room to get at what is left: the part comes off, and everything begins anew when it is back.
   const isBegun = p.stage > 0 || Object.keys(p.inPass).length > 0;
   if (isBroken(failure) && !rung && isBegun) first.push('restart');
@@ -92,7 +89,7 @@ function waysOfRefused(sheet: Sheet, p: Progress, d: Deviation): Way[] {
   const seat = d.fastener ? p.seats[seatIdOf(d.fastener)] : undefined;
   if (!seat) return ['restart'];
   const on: Way[] = canTurnOn(sheet, p, seat, d) ? ['turnOn'] : [];
-  return [...on, ...(d.kind === 'reused' || d.kind === 'redone' || mustReplace(sheet, seat) ? (['replace'] as const) : (['redo', 'replace'] as const))];
+  return [...on, ...(d.kind === 'reused' || d.kind === 'redone' || isSpent(sheet, seat) ? (['replace'] as const) : (['redo', 'replace'] as const))];
 }
 
 /** It stopped short, and how far is known: what is missing can still be turned. At torque only while no angle stands on it. */

@@ -22,6 +22,7 @@ export { admit } from './admit';
 export { evolve, initialState, progressBefore, replay } from './evolve';
 export { next, type Next, type PullNext, type Reason } from './next';
 export { explain } from './explain';
+export { isRefusedOpen } from './deviation';
 export { isBroken, WAYS, type Way } from './hold';
 export { isRung, rungText, rungsOf, type Rung } from './ladder';
 export { judgedFor, withinLimits } from './foldStep';

@@ -119,7 +119,7 @@ export function next(state: RunState): Next {
   // What a trial was for is read and taken away before new ones go in.
   const [first] = due;
   if (old && first && placeOf(sheet, first) < p.stage && isTrialOver(sheet, p)) return atStep(sheet, p, first, due);
-  if (old) return swap(sheet, old, old.usedUp && !isTrialOver(sheet, p) ? 'usedUp' : 'trialOver');
+  if (old) return swap(sheet, old, old.usedUp === 'work' ? 'usedUp' : 'trialOver');
   const behind = seatBehind(sheet, p) ?? coveredBy(sheet, p, due[0]);
   // What keeps the joint from turning goes in again before one that joins late is tightened.
   const lock = behind && due.find((s) => s.putsIn !== undefined && placeOf(sheet, s) < p.stage);

@@ -121,6 +121,19 @@ describe('stopped short, and the lead refuses', () => {
     t.lead({ kind: 'allowance', about: { deviation: short.id }, decision: 'refuse' });
     expect(holdDue(t.state).ways).toEqual(['replace']);
   });
+
+  test('of the old bolt that seats the part: the new one is the answer to it', () => {
+    const t = new Technician(demoSheet('bv48-damper'));
+    t.until(atStage('seat'));
+    const short = t.pull(pullDue(t.state), { outcome: 'stoppedShort' });
+    t.until((d) => d.kind === 'swap');
+    t.lead({ kind: 'allowance', about: { deviation: short.id }, decision: 'refuse' });
+    const { fastener, replacement } = holdDue(t.state);
+    t.do('swapped', { fastener: fastener ?? '', replacement: replacement ?? '', condition: 'new' });
+    t.until((d) => d.kind === 'pull');
+    expect(pullDue(t.state)).toMatchObject({ fastener: replacement, stage: { id: 't1' } });
+    t.finish();
+  });
 });
 
 test('warm to the hand is no 150 °C', () => {

@@ -21,7 +21,7 @@ const FRESH: Omit<SeatProgress, 'seat'> = {
   fitted: null,
   done: {},
   yielded: false,
-  usedUp: false,
+  usedUp: null,
   leftOut: false,
 };
 

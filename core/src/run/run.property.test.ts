@@ -173,7 +173,7 @@ describe('over generated sheets and clumsy technicians', () => {
       expect(seat.leftOut).toBe(isOut);
       if (isOut) continue;
       expect(owedStage(t.state.sheet, seat)).toBe(t.state.sheet.stages.length);
-      expect([seat.failed, seat.usedUp]).toEqual([null, false]);
+      expect([seat.failed, seat.usedUp]).toEqual([null, null]);
       expectAngles(t.state, seat.seat);
     }
   });

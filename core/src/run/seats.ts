@@ -86,7 +86,7 @@ export function neighboursOf(sheet: Sheet, seatId: string): string[] {
  * From engineering practice: how far past yield it went, nobody can measure.
  */
 export const isSpent = (sheet: Sheet, seat: SeatProgress): boolean =>
-  isOneTimeUse(sheet, seat.seat) && (seat.usedUp || seat.yielded || hasTurned(seat) || seat.failed === 'angleLost');
+  isOneTimeUse(sheet, seat.seat) && (seat.usedUp !== null || seat.yielded || hasTurned(seat) || seat.failed === 'angleLost');
 
 /** What its stripe showed before one stage's turn: all that was turned since it was painted, in degrees; null where nobody knows. */
 export function stripeBefore(seat: SeatProgress, key: string): number | null {

@@ -36,8 +36,8 @@ export interface SeatProgress {
   catchUpPass: number;
   /** Taken past yield. */
   yielded: boolean;
-  /** Used once and used up: a new one must come in before anything else happens here. */
-  usedUp: boolean;
+  /** Used once and used up, and by what: a new one must come in before anything else happens here. */
+  usedUp: 'trial' | 'work' | null;
   /** Set aside in this pass: asked again last; twice: left for the pass. */
   aside: 0 | 1 | 2;
   /** Left open at a stage that may lag: the stage at which it was last put off. */

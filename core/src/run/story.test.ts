@@ -90,6 +90,16 @@ describe('new for old', () => {
     expect(t.state.progress.seats.A?.done).toEqual({ trial: true, open: true });
   });
 
+  test('after a trial: what the real angle used up is replaced for that, and stands on the record', () => {
+    const t = new Technician(demoSheet('ob20-rod-caps'));
+    t.until((d) => d.kind === 'hold');
+    t.do('held', { hold: 'free', decision: 'failed' });
+    t.until((d) => d.kind === 'swap');
+    expect(next(t.state)).toMatchObject({ reason: 'usedUp', fastener: 'A/1' });
+    t.finish();
+    expect(t.state.progress.deviations.filter((d) => d.kind === 'replaced').map((d) => d.fastener)).toEqual(['A/1', 'B/1']);
+  });
+
   test('by length: measured, and too long stays out', () => {
     const t = new Technician(demoSheet('brenna-2-0-head-early'));
     const due = t.until((d) => d.kind === 'fit');
@@ -286,7 +296,7 @@ describe('what the lead says', () => {
     t.lead({ kind: 'leaveOut', fastener: '2/1' });
     t.step({ fails: 'broke' });
     t.finish();
-    expect(t.state.progress.seats['2']).toMatchObject({ leftOut: true, usedUp: false, life: 1 });
+    expect(t.state.progress.seats['2']).toMatchObject({ leftOut: true, usedUp: null, life: 1 });
     expect(t.state.status).toBe('finished');
   });
 
