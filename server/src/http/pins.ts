@@ -1,41 +1,60 @@
+import type { Request } from 'express';
 import { AppError } from '@stennet/core/errors';
+import { compareGuess } from './guesses';
 import { passwordFits } from './passwords';
+import { noteAtDoor } from './securityLog';
 import type { Deps } from './serve';
 
-const WINDOW_MINUTES = 15;
-export const TRIES_PER_DEVICE = 5;
-/** From all devices together: a device's name is only what it says. */
-const TRIES_PER_PERSON = 20;
+export const TRIES_FROM_ONE = 5;
+/** From everywhere together: then the lead says it in their own session, or sets the PIN anew with their password. */
+const TRIES_TOGETHER = 20;
 
-/** Wrong tries are counted in the database: another server, or this one started anew, knows them too. */
-export async function assertPin(deps: Deps, who: { shop: string; person: string; name: string; hash: string | null; device: string }, pin: string): Promise<void> {
-  if (!who.hash) throw new AppError('PIN_NONE', { name: who.name });
-  const whole = `pin:${who.shop}:${who.person}`;
-  const keys: [string, number][] = [
-    [`${whole}:${who.device}`, TRIES_PER_DEVICE],
-    [whole, TRIES_PER_PERSON],
-  ];
-  await limited(deps, keys, who.name);
-  if (await passwordFits(who.hash, pin)) return void (await deps.db.atDoor((c) => c.query('select forget_attempts($1)', [keys[0]?.[0]])));
-  await noteTries(
+export const pinKey = (shop: string, person: string): string => `pin:${shop}:${person}`;
+
+/** Whose PIN is typed: `from` whom, the person that is signed in or a device that has proved with its secret which one it is. */
+export interface PinTyped {
+  shop: string;
+  person: string;
+  name: string;
+  hash: string | null;
+  from: string;
+  /** Who is signed in there. */
+  by: string | null;
+}
+
+/** @throws AppError PIN_NONE, PIN_WRONG, PIN_LIMITED */
+export async function assertPin(deps: Deps, req: Request, who: PinTyped, pin: string): Promise<void> {
+  const { hash, name } = who;
+  if (!hash) throw new AppError('PIN_NONE', { name });
+  const whole = pinKey(who.shop, who.person);
+  const limits = {
+    own: [{ key: `${whole}:${who.from}`, most: TRIES_FROM_ONE, first: '5 minutes', longest: '12 hours' }],
+    shared: [{ key: whole, most: TRIES_TOGETHER, first: '15 minutes', longest: '4 hours' }],
+  };
+  const fits = await compareGuess(
     deps,
-    keys.map(([key]) => key),
+    limits,
+    (minutes) => new AppError('PIN_LIMITED', { name, minutes }),
+    () => passwordFits(hash, pin),
   );
-  throw new AppError('PIN_WRONG', { name: who.name });
+  if (fits) return;
+  await deps.db.inShop(who.shop, (c) => noteAtDoor(c, req, { shop: who.shop, now: deps.now(), kind: 'wrongPin', person: who.by, about: who.person }));
+  throw new AppError('PIN_WRONG', { name });
 }
 
-export async function limited(deps: Deps, keys: readonly (readonly [string, number])[], name: string): Promise<void> {
-  const since = new Date(deps.now().getTime() - WINDOW_MINUTES * 60_000);
-  await deps.db.atDoor(async (c) => {
-    for (const [key, most] of keys) {
-      const tries = Number((await c.query<{ n: string }>('select recent_attempts($1, $2) as n', [key, since])).rows[0]?.n ?? 0);
-      if (tries >= most) throw new AppError('PIN_LIMITED', { name, minutes: WINDOW_MINUTES });
-    }
-  });
-}
-
-export async function noteTries(deps: Deps, keys: readonly string[]): Promise<void> {
-  await deps.db.atDoor(async (c) => {
-    for (const key of keys) await c.query('select note_attempt($1, $2)', [key, deps.now()]);
-  });
+/**
+ * The password of whoever is signed in, asked once more before something that a phone left lying about must not do.
+ * @returns what is stored of it
+ * @throws AppError SIGN_IN_WRONG, SIGN_IN_LIMITED
+ */
+export async function assertOwnPassword(deps: Deps, person: string, password: string): Promise<string> {
+  const stored = await deps.db.atDoor(async (c) => (await c.query<{ hash: string | null }>('select password_of($1) as hash', [person])).rows[0]?.hash ?? undefined);
+  const fits = await compareGuess(
+    deps,
+    { own: [{ key: `password:${person}`, most: TRIES_FROM_ONE, first: '1 minute', longest: '1 hour' }], shared: [] },
+    (minutes) => new AppError('SIGN_IN_LIMITED', { minutes }),
+    () => passwordFits(stored, password),
+  );
+  if (!fits || !stored) throw new AppError('SIGN_IN_WRONG');
+  return stored;
 }
