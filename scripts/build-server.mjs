@@ -12,8 +12,10 @@ fs.rmSync(mark, { force: true });
 
 await build({
   absWorkingDir: root,
-  entryPoints: ['server/src/main.ts', 'server/src/prepareDatabase.ts', 'server/src/verify.ts'],
+  entryPoints: ['server/src/main.ts', 'server/src/prepareDatabase.ts', 'server/src/verify.ts', 'server/src/record/foreignWorker.ts'],
   outdir: 'server/dist',
+  // Beside each other, whatever folder they come from.
+  entryNames: '[name]',
   bundle: true,
   platform: 'node',
   format: 'esm',

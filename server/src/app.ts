@@ -10,7 +10,8 @@ import { pinoHttp } from 'pino-http';
 import { AppError } from '@stennet/core/errors';
 import { WRENCH_ADDRESS } from '@stennet/core/trace';
 import { answerErrors, requireSameOrigin } from './http/guards';
-import type { Deps } from './http/serve';
+import { sessionFirst, type Deps } from './http/serve';
+import { foreignReader } from './record/foreignReader';
 import { bayRoutes } from './routes/bay';
 import { streamRoutes } from './live/stream';
 import { calendarRoutes } from './followUps/calendar';
@@ -21,6 +22,7 @@ import { recordOutRoutes } from './record/recordOut';
 import { signRoutes } from './record/sign';
 import { shopRoutes } from './routes/shop';
 import { orderRoutes } from './routes/orders';
+import { peopleRoutes } from './routes/people';
 import { runRoutes } from './routes/runs';
 import { sheetRoutes } from './routes/sheets';
 import { exportRoutes } from './routes/exportSheets';
@@ -36,7 +38,7 @@ import { statementRoutes } from './routes/statements';
 import { toolRoutes } from './routes/tools';
 import { writeOrderRoutes } from './routes/writeOrders';
 
-export interface AppOptions extends Deps {
+export interface AppOptions extends Omit<Deps, 'foreign'> {
   /** Folder of the built web app; without it only the API is served. */
   web?: string;
   logLevel: string;
@@ -44,7 +46,8 @@ export interface AppOptions extends Deps {
   trustProxy?: boolean;
 }
 
-export function createApp(options: AppOptions): Express {
+export function createApp(given: AppOptions): Express {
+  const options = { ...given, foreign: foreignReader(path.join(path.dirname(given.fonts), 'foreignWorker.js')) };
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
@@ -60,14 +63,16 @@ export function createApp(options: AppOptions): Express {
     res.set('Cache-Control', 'no-store');
     next();
   });
-  app.use('/api', requireSameOrigin, compression());
+  app.use('/api', requireSameOrigin, sessionFirst(options), compression());
   // A file streams in past the reader of small bodies.
   importRoutes(app, options);
   photoRoutes(app, options);
   foreignRoutes(app, options);
-  app.use('/api', express.json({ limit: '256kb', strict: true }));
+  app.use(['/api/session', '/api/setup'], express.json({ limit: '4kb', strict: true, inflate: false }));
+  app.use('/api', express.json({ limit: '256kb', strict: true, inflate: false }));
   sessionRoutes(app, options);
   bayRoutes(app, options);
+  peopleRoutes(app, options);
   streamRoutes(app, options);
   orderRoutes(app, options);
   writeOrderRoutes(app, options);

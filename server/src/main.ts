@@ -46,6 +46,8 @@ async function main(): Promise<void> {
     console.error(error.code === 'EADDRINUSE' ? `Port ${env('PORT')} is taken.` : error.message);
     process.exit(1);
   });
+  // Who neither sends nor takes anything for so long has gone; a stream says every twenty seconds that it is there.
+  server.setTimeout(120_000);
   server.listen(Number(env('PORT')), process.env.HOST ?? '127.0.0.1', () => console.log('listening'));
   const stop = (): void => {
     server.close(() => void Promise.all([db.close(), hints.close()]).then(() => process.exit(0)));

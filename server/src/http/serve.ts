@@ -4,6 +4,7 @@ import { HashSchema, isAllowed, KeySchema, routes, UuidSchema, type RouteName } 
 import { allBodies, type BodyOf, type ReplyOf } from '@stennet/core/contract/run';
 import { AppError } from '@stennet/core/errors';
 import type { Client, Database } from '../db/database';
+import type { ForeignReader } from '../record/foreignReader';
 import type { Keys } from '../record/keys';
 import { hint, type Hints } from '../db/hints';
 import { requireSession, type Session } from './session';
@@ -18,11 +19,13 @@ export interface Deps {
   /** What records are sealed and signed with. */
   keys: Keys;
   hints: Hints;
+  foreign: ForeignReader;
   /** Printed by the start command: who has it makes the first shop. null: none can be made. */
   setupCode: string | null;
 }
 
 export interface Call<R extends RouteName> {
+  req: Request;
   deps: Deps;
   session: Session;
   client: Client;
@@ -39,7 +42,7 @@ export function serve<R extends RouteName>(app: Express, deps: Deps, name: R, wo
     const params = namesIn(req);
     const body = parseBody(name, req) as NonNullable<BodyOf<R>>;
     const reply = await deps.db.inShop(session.shop.id, async (client) => {
-      const done = await work({ deps, session, client, params, query: req.query, body, res });
+      const done = await work({ req, deps, session, client, params, query: req.query, body, res });
       if (routes[name].method !== 'GET' && name !== 'keepTrace') await hint(client, session.shop.id, params.run ? `run:${params.run}` : 'orders');
       return done;
     });
@@ -48,9 +51,43 @@ export function serve<R extends RouteName>(app: Express, deps: Deps, name: R, wo
   register(app, name, handler);
 }
 
+const sessions = new WeakMap<Request, Session>();
+const placesOf = (names: readonly RouteName[]): ((req: Request) => boolean) => {
+  const places = names.map((name) => ({ method: routes[name].method, path: new RegExp(`^${routes[name].path.replace(/:\w+/g, '[^/]+')}/?$`, 'i') }));
+  return (req) => places.some(({ method, path }) => method === req.method && path.test(`${req.baseUrl}${req.path}`));
+};
+const isAtDoor = placesOf((Object.keys(routes) as RouteName[]).filter((name) => routes[name].permission === 'door'));
+/** What is large on its way in or out, or takes long to make. */
+const isHeavy = placesOf(['exportSheets', 'importSheets', 'orderArchive', 'takeForeign', 'checkForeign', 'foreignRecord', 'recordOut', 'history']);
+/** So many of those at once for one person: the rest of the shop goes on. */
+const HEAVY_AT_ONCE = 3;
+const heavy = new Map<string, number>();
+
+/** Who it is comes first: nothing of a stranger's body is read, unpacked or kept, except at the door, where it is small. */
+export function sessionFirst(deps: Deps): RequestHandler {
+  return async (req, res, next) => {
+    if (isAtDoor(req)) return next();
+    const session = await requireSession(deps.db, req, deps.now());
+    sessions.set(req, session);
+    if (isHeavy(req)) takeTurn(session.person.id, res);
+    next();
+  };
+}
+
+function takeTurn(person: string, res: Response): void {
+  const under = heavy.get(person) ?? 0;
+  if (under >= HEAVY_AT_ONCE) throw new AppError('BUSY');
+  heavy.set(person, under + 1);
+  res.once('close', () => {
+    const left = (heavy.get(person) ?? 1) - 1;
+    if (left > 0) heavy.set(person, left);
+    else heavy.delete(person);
+  });
+}
+
 /** Who is signed in, where they may take this route. */
 export async function requirePerson(deps: Deps, name: RouteName, req: Request): Promise<Session> {
-  const session = await requireSession(deps.db, req, deps.now());
+  const session = sessions.get(req) ?? (await requireSession(deps.db, req, deps.now()));
   const { permission } = routes[name];
   if (permission && permission !== 'door' && !isAllowed(session.role, permission)) throw new AppError('FORBIDDEN', { role: session.role });
   return session;

@@ -20,11 +20,17 @@ export function exportRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'exportSheets', req);
     const asked = v.safeParse(ExportQuery, req.query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'what to export' });
-    await deps.db.inShop(session.shop.id, (client) => send(client, asked.output, res, `${session.shop.name} ${deps.now().toISOString().slice(0, 10)}`));
+    // A page at a time, each with a connection of its own: who reads slowly, or not at all, keeps none from others.
+    const page: Page = (work) => deps.db.inShop(session.shop.id, work);
+    await send(page, asked.output, res, `${session.shop.name} ${deps.now().toISOString().slice(0, 10)}`);
   });
 }
 
-async function send(client: Client, asked: Asked, res: Response, name: string): Promise<void> {
+type Page = <T>(work: (client: Client) => Promise<T>) => Promise<T>;
+/** Who takes nothing for so long has gone. */
+const PATIENCE_MS = 30_000;
+
+async function send(page: Page, asked: Asked, res: Response, name: string): Promise<void> {
   const isJson = asked.form === 'json';
   const file = `${name} ${isJson ? 'sheets' : asked.form}`.replace(/[^A-Za-z0-9]+/g, '-').toLowerCase();
   res.set('Content-Type', isJson ? 'application/json; charset=utf-8' : 'text/csv; charset=utf-8');
@@ -32,12 +38,15 @@ async function send(client: Client, asked: Asked, res: Response, name: string): 
   let gone = false;
   res.on('close', () => (gone = true));
   const put = async (text: string): Promise<void> => {
-    if (!res.write(text) && !gone) await new Promise<void>((resolve) => res.once('drain', resolve).once('close', resolve));
+    if (res.write(text) || gone) return;
+    const late = setTimeout(() => res.destroy(), PATIENCE_MS);
+    await new Promise<void>((resolve) => res.once('drain', resolve).once('close', resolve));
+    clearTimeout(late);
   };
   const [begin, between, end] = isJson ? ['{"format":"stennet-sheets","v":1,"sheets":[\n', ',\n', '\n]}\n'] : [tableHead(asked.form as RowKind), '', ''];
   await put(begin);
   let count = 0;
-  for await (const sheet of sheetsOf(client, asked)) {
+  for await (const sheet of sheetsOf(page, asked)) {
     if (gone) return;
     await put(`${count > 0 ? between : ''}${isJson ? JSON.stringify(sheet) : tableOf(asked.form as RowKind, sheet)}`);
     count += 1;
@@ -49,15 +58,17 @@ async function send(client: Client, asked: Asked, res: Response, name: string): 
 const tableHead = (kind: RowKind): string => `\ufeff${Papa.unparse([[...HEADINGS[kind]]])}\r\n`;
 const tableOf = (kind: RowKind, sheet: Sheet): string => `${Papa.unparse(rowsOf[kind](sheet), { columns: [...HEADINGS[kind]], header: false })}\r\n`;
 
-async function* sheetsOf(client: Client, { pick, maker, engine, kind }: Asked): AsyncGenerator<Sheet> {
+async function* sheetsOf(page: Page, { pick, maker, engine, kind }: Asked): AsyncGenerator<Sheet> {
   if (pick !== undefined) {
     const pairs = [pick].flat().map((p) => p.split(':'));
-    for (const row of (await client.query<SheetRow>(listPicked, [pairs.map((p) => p[0]), pairs.map((p) => p[1])])).rows) yield standingSheet(row);
+    const picked = await page(async (client) => (await client.query<SheetRow>(listPicked, [pairs.map((p) => p[0]), pairs.map((p) => p[1])])).rows);
+    for (const row of picked) yield standingSheet(row);
     return;
   }
   let behind = ['', ''];
   for (;;) {
-    const { rows } = await client.query<SheetRow & { sheet: string; revision: string }>(listExport, [...behind, maker ?? null, engine ?? null, kind ?? null, PAGE]);
+    const after = [...behind, maker ?? null, engine ?? null, kind ?? null, PAGE];
+    const { rows } = await page((client) => client.query<SheetRow & { sheet: string; revision: string }>(listExport, after));
     for (const row of rows) yield standingSheet(row);
     const last = rows.at(-1);
     if (!last || rows.length < PAGE) return;

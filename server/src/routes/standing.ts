@@ -1,7 +1,7 @@
 import type { RunBrief } from '@stennet/core/contract';
 import { seatsOf } from '@stennet/core/procedure';
 import { boltLabel, DEVIATION_TEXT, measuredIn } from '@stennet/core/record';
-import { seatIdOf, type Next, type RunState } from '@stennet/core/run';
+import { isRefusedOpen, seatIdOf, type Next, type RunState } from '@stennet/core/run';
 
 /** Where a run stands, in a few numbers: for Today and the repair order, without replaying there. */
 export function standingOf(state: RunState, due: Next): RunBrief['standing'] {
@@ -25,10 +25,10 @@ export function standingOf(state: RunState, due: Next): RunBrief['standing'] {
 }
 
 /** What is more than a pull as asked, for the list of orders: named, never hidden behind a green mark. */
-function happenedIn({ progress: { deviations } }: RunState): string[] {
+function happenedIn({ progress }: RunState): string[] {
   return [
     ...new Set(
-      deviations.filter((d) => d.decision !== 'refuse' || d.resolved).map((d) => (d.fastener ? `${DEVIATION_TEXT[d.kind]}: ${boltLabel(d.fastener)}` : DEVIATION_TEXT[d.kind])),
+      progress.deviations.filter((d) => !isRefusedOpen(progress, d)).map((d) => (d.fastener ? `${DEVIATION_TEXT[d.kind]}: ${boltLabel(d.fastener)}` : DEVIATION_TEXT[d.kind])),
     ),
   ].slice(0, 12);
 }

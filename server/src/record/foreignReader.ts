@@ -1,0 +1,60 @@
+import { Worker } from 'node:worker_threads';
+import { AppError, type ErrorCode, type ErrorParams } from '@stennet/core/errors';
+import type { newerRecord } from '@stennet/core/record';
+import type { ForeignRead } from './readForeign';
+
+export type ForeignTask = { do: 'read'; bytes: Uint8Array } | { do: 'compare'; known: string; fresh: string } | { do: 'check'; text: string };
+
+/** Reads and checks records from elsewhere, in a thread of its own each time. */
+export interface ForeignReader {
+  read: (bytes: Uint8Array) => Promise<ForeignRead>;
+  compare: (known: string, fresh: string) => Promise<ReturnType<typeof newerRecord>>;
+  check: (text: string) => Promise<string | null>;
+}
+
+const LONGEST_MS = 30_000;
+const MOST_MB = 700;
+const AT_ONCE = 2;
+const WAITING = 20;
+
+type Answer = { done: unknown } | { refused: { code: ErrorCode; params: ErrorParams } };
+
+/** @param program the built worker, beside the server's own */
+export function foreignReader(program: string): ForeignReader {
+  let running = 0;
+  const queue: (() => void)[] = [];
+  const turn = async (): Promise<void> => {
+    if (running >= AT_ONCE) {
+      if (queue.length >= WAITING) throw new AppError('BUSY');
+      await new Promise<void>((resolve) => queue.push(resolve));
+    }
+    running += 1;
+  };
+  const run = async <T>(task: ForeignTask): Promise<T> => {
+    await turn();
+    try {
+      const answer = await inThread(program, task);
+      if ('refused' in answer) throw new AppError(answer.refused.code, answer.refused.params);
+      return answer.done as T;
+    } finally {
+      running -= 1;
+      queue.shift()?.();
+    }
+  };
+  return { read: (bytes) => run({ do: 'read', bytes }), compare: (known, fresh) => run({ do: 'compare', known, fresh }), check: (text) => run({ do: 'check', text }) };
+}
+
+/** What takes too long or too much room is no record. */
+function inThread(program: string, task: ForeignTask): Promise<Answer> {
+  const worker = new Worker(program, { workerData: task, resourceLimits: { maxOldGenerationSizeMb: MOST_MB } });
+  const tooMuch = (why: string): Answer => ({ refused: { code: 'FOREIGN_UNREADABLE', params: { why } } });
+  return new Promise<Answer>((resolve, reject) => {
+    const late = setTimeout(() => resolve(tooMuch('reading it takes too long')), LONGEST_MS);
+    worker.once('message', resolve);
+    worker.once('error', (error: NodeJS.ErrnoException) =>
+      error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? resolve(tooMuch('it unpacks to more than a record can be')) : reject(error),
+    );
+    worker.once('exit', () => resolve(tooMuch('it cannot be read')));
+    worker.once('exit', () => clearTimeout(late));
+  }).finally(() => void worker.terminate());
+}

@@ -1,0 +1,23 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import { AppError } from '@stennet/core/errors';
+import type { ForeignTask } from './foreignReader';
+import { faultOfText, headsOf, standsTo } from './readForeign';
+
+// A thread of its own for one file from elsewhere: whatever is in it, nobody else waits.
+function work(task: ForeignTask): unknown {
+  switch (task.do) {
+    case 'read':
+      return headsOf(task.bytes);
+    case 'compare':
+      return standsTo(task.known, task.fresh);
+    case 'check':
+      return faultOfText(task.text);
+  }
+}
+
+try {
+  parentPort?.postMessage({ done: work(workerData as ForeignTask) });
+} catch (error) {
+  if (!(error instanceof AppError)) throw error;
+  parentPort?.postMessage({ refused: { code: error.code, params: error.params } });
+}
