@@ -1,5 +1,5 @@
 import { AppError } from '@stennet/core/errors';
-import { asAppError, call, callAs, callRaw, noteNewSignIn } from './api';
+import { asAppError, call, callRaw, noteNewSignIn } from './api';
 
 jest.mock('@/platform/clockOff', () => ({ noteServerTime: (date: string | null) => mockTimes.push(date) }));
 const mockTimes: (string | null)[] = [];
@@ -37,16 +37,13 @@ test('a question goes to its route with its names in place; a newer server may s
   await expect(call('dropFeed')).rejects.toThrow(/"ok"/);
 });
 
-test('what stands behind the question mark, somebody else’s name, plain bytes', async () => {
+test('what stands behind the question mark, plain bytes', async () => {
   answer(200, { due: [], hasFeed: false });
   await call('followUps', {}, undefined, { state: 'done' });
   expect(asked[0]?.path).toBe('/api/follow-ups?state=done');
-  answer(200, { ok: true });
-  await callAs('mei', 'settleFollowUp', { followUp: 'a' }, { version: 1, state: 'done', note: null, seenKm: null });
-  expect(asked[1]?.init.headers).toMatchObject({ 'X-Stennet-Person': 'mei', 'Content-Type': 'application/json' });
   answer(200, { have: 2, photo: null, width: 0, height: 0 });
   await callRaw('photoPiece', { photo: 'f' }, new Uint8Array([1, 2]), { start: '0', size: '9' });
-  expect(asked[2]).toMatchObject({ path: '/api/photos/f?start=0&size=9', init: { body: new Uint8Array([1, 2]), headers: { 'Content-Type': 'application/octet-stream' } } });
+  expect(asked[1]).toMatchObject({ path: '/api/photos/f?start=0&size=9', init: { body: new Uint8Array([1, 2]), headers: { 'Content-Type': 'application/octet-stream' } } });
 });
 
 test('a refusal comes as what it is, with its words', async () => {

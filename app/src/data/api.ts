@@ -24,11 +24,6 @@ export async function callRaw<R extends RouteName>(name: R, params: Record<strin
   return ask(name, params, query, { headers: { 'Content-Type': 'application/octet-stream' }, body: bytes });
 }
 
-/** The same as somebody who shares this device: their own session stands beside the one that is on. */
-export async function callAs<R extends RouteName>(person: string, name: R, params: Record<string, string>, body: BodyOf<R>): Promise<ReplyOf<R>> {
-  return ask(name, params, {}, { headers: { 'Content-Type': 'application/json', 'X-Stennet-Person': person }, body: JSON.stringify(body) });
-}
-
 async function ask<R extends RouteName>(name: R, params: Record<string, string>, query: Record<string, string>, sent: RequestInit): Promise<ReplyOf<R>> {
   const route = routes[name];
   const path = route.path.replace(/:(\w+)/g, (_all, key: string) => encodeURIComponent(params[key] ?? ''));

@@ -2,6 +2,7 @@ import { useSyncExternalStore } from 'react';
 import type { Me } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { deviceId } from '@/platform/device';
+import { newSecret } from '@/platform/ids';
 import { keptTexts } from '@/platform/keptText';
 import { asAppError, call } from './api';
 
@@ -69,12 +70,9 @@ export function noteVerified(person: string): void {
 
 /** @throws AppError OFFLINE */
 export async function enrolHere(me: Me): Promise<void> {
-  const secret = btoa(String.fromCharCode(...crypto.getRandomValues(new Uint8Array(32))))
-    .replace(/\+/g, '-')
-    .replace(/\//g, '_')
-    .replace(/=+$/, '');
+  const secret = newSecret();
   await call('enrol', {}, { device: deviceId(), secret });
-  list = [...list.filter((e) => e.me.person.id !== me.person.id), { me, secret }];
+  list = [...list.filter((e) => e.me.person.id !== me.person.id), { me: { ...me, entry: undefined }, secret }];
   keptTexts.put(KEY, JSON.stringify(list));
   changed();
 }

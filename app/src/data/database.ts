@@ -14,6 +14,8 @@ export interface KeptEvent {
   sent: boolean;
   /** The run, as long as the server does not have it: found by its index, however long the run is. */
   waits?: string;
+  /** For sending it while another person is on. */
+  proof?: { session: string; proof: string };
   refused?: { code: ErrorCode; params: ErrorParams };
 }
 
@@ -56,6 +58,8 @@ interface Schema extends DBSchema {
   runs: { key: string; value: KeptRun };
   /** Key [run, hold, seq]: a second tab cannot write the same place twice. */
   events: { key: [string, number, number]; value: KeptEvent; indexes: { waits: string } };
+  /** What this device holds a run with. Key [run, hold]. */
+  holds: { key: [string, number]; value: string };
   answers: { key: string; value: string };
   /** Every sheet of the shop that works here, so that it is found off-line. Key [shop, sheet, revision]. */
   library: { key: [string, string, string]; value: KeptSheet };
@@ -86,7 +90,7 @@ export function database(): Promise<IDBPDatabase<Schema>> {
 }
 
 async function open(): Promise<IDBPDatabase<Schema>> {
-  return openDB<Schema>('stennet', 5, {
+  return openDB<Schema>('stennet', 6, {
     async upgrade(db, from, _to, transaction) {
       const before = from === 0 ? storedBefore() : null;
       if (before !== null) noteStored({ is: 'cleared', unsent: before });
@@ -101,6 +105,7 @@ async function open(): Promise<IDBPDatabase<Schema>> {
       }
       if (from < 3) db.createObjectStore('entries');
       if (from < 5) db.createObjectStore('traces');
+      if (from < 6) db.createObjectStore('holds');
       if (from < 4) {
         const events = transaction.objectStore('events');
         events.createIndex('waits', 'waits');

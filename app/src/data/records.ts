@@ -6,6 +6,7 @@ import type { SignedKind } from '@stennet/core/record';
 import { newId } from '@/platform/ids';
 import { AppError } from '@stennet/core/errors';
 import { call, refusalIn } from './api';
+import type { BodyOf } from '@stennet/core/contract/run';
 import { queryClient } from './queries';
 
 /** Who signed a record, whether it holds, and what keeps it from being signed. Only the server knows. */
@@ -79,7 +80,7 @@ export async function dropFeed(): Promise<void> {
 export const calendarPath = routes.calendar.path;
 
 /** What the shop decides for itself; taken over by asking anew who is signed in. */
-export async function saveShop(secondSignature: boolean): Promise<void> {
-  await call('saveShop', {}, { secondSignature });
+export async function saveShop(shop: NonNullable<BodyOf<'saveShop'>>): Promise<void> {
+  await call('saveShop', {}, shop);
   await queryClient.invalidateQueries({ queryKey: ['me'] });
 }

@@ -11,6 +11,7 @@ import { database, type KeptRun } from './database';
 import { isLive, onHint } from './stream';
 import { onLeaving } from './leaving';
 import { onCleared } from './stored';
+import { makeHoldKey } from './outbox/holdKeys';
 import { dropRefused, keepBack, keepEvent, keepServerRun, readRun, waitingOf, type LocalRun } from './outbox/outbox';
 import { noteConfirmed, onRunSent } from './outbox/sender';
 
@@ -88,7 +89,7 @@ class RunStore {
       this.saving = false;
     }
     const after = evolve(state, event);
-    this.set({ ...this.loaded, status: 'ready', kept, state: after, unsent: this.loaded.unsent + 1, isMine: after.holder?.device === deviceId() });
+    this.set({ ...this.loaded, status: 'ready', kept, state: after, unsent: this.loaded.unsent + 1 });
     noteConfirmed();
   }
 
@@ -102,7 +103,8 @@ class RunStore {
     const payload = { fromDevice: state.holder?.device ?? deviceId(), deviceName: name };
     const event = this.eventOf(state, { hold: (state.holder?.hold ?? 0) + 1, seq: 1 }, 'tookOver', payload, person);
     admit(state, event);
-    const { stored } = await call('appendRunEvents', { run: this.run }, { deviceName: name, events: [event] });
+    const holdKey = await makeHoldKey(this.run, event.hold);
+    const { stored } = await call('appendRunEvents', { run: this.run }, { deviceName: name, holdKey, events: [event] });
     // What the other device still got through between the look and the word comes before it, and belongs to what is gone on from.
     const isNext = stored[0]?.position === events.length + 1;
     await keepServerRun(kept, isNext ? [...events, event] : (await call('run', { run: this.run })).events);
@@ -150,7 +152,7 @@ class RunStore {
     // A confirmation made while this was read from disk is newer than what was read.
     if (before && before.events.length > counted.length && refused.length === 0) return;
     const state = same ? before : replay(local.kept.sheet, counted);
-    this.set({ status: 'ready', kept: local.kept, state, unsent, refused, isMine: state.holder?.device === deviceId() });
+    this.set({ status: 'ready', kept: local.kept, state, unsent, refused, isMine: local.isMine });
   }
 
   private set(next: Loaded): void {
@@ -210,7 +212,8 @@ export async function startRun(events: [EventOf<'started'>, ...EventOf<'variantA
     throw new AppError('STORAGE_FAILED');
   });
   const [{ run }] = events;
-  const { refused } = await call('appendRunEvents', { run }, { deviceName: device, events });
+  const holdKey = await makeHoldKey(run, events[0].hold);
+  const { refused } = await call('appendRunEvents', { run }, { deviceName: device, holdKey, events });
   if (refused) throw new AppError(refused.code as AppError['code'], refused.params);
   await keepServerRun(kept, events);
 }

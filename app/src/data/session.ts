@@ -29,6 +29,13 @@ export async function signIn(name: string, password: string): Promise<void> {
   await enter(me);
 }
 
+/** With a code from a lead: a new password, and in. @throws AppError CODE_WRONG, SIGN_IN_LIMITED, PASSWORD_FORM */
+export async function enterByCode(name: string, code: string, password: string): Promise<void> {
+  const me = await call('useCode', {}, { name, code, password });
+  noteVerified(me.person.id);
+  await enter(me);
+}
+
 /** The first visit of an installation. @throws AppError SETUP_CODE, SETUP_DONE, PASSWORD_FORM */
 export async function makeShop(first: NonNullable<BodyOf<'makeShop'>>): Promise<void> {
   await enter(await call('makeShop', {}, first));

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import * as v from 'valibot';
 import { AppError } from '@stennet/core/errors';
 import { saveFile } from '@/platform/files';
+import { holdsOf, keepHoldKey } from './outbox/holdKeys';
 import { keepBack, readRun, runsToSend, waitingOf } from './outbox/outbox';
 import { send } from './outbox/sender';
 import { keepTrace, waitingTraces } from './traces';
@@ -14,7 +15,8 @@ export async function saveUnsent(): Promise<number> {
   );
   const named = runs.flatMap((r) => r.events.flatMap((e) => (e.type === 'pulled' && e.payload.trace ? [e.payload.trace] : [])));
   const traces = await waitingTraces(named);
-  const text = `${JSON.stringify({ format: 'stennet-unsent', v: 1, runs, traces }, null, 1)}\n`;
+  const holds = await holdsOf(runs.flatMap((r) => r.events));
+  const text = `${JSON.stringify({ format: 'stennet-unsent', v: 1, runs, holds, traces }, null, 1)}\n`;
   saveFile(`stennet-unsent-${new Date().toISOString().slice(0, 16).replace(':', '')}.json`, text, 'application/json');
   return runs.reduce((n, r) => n + r.events.length, 0);
 }
@@ -35,6 +37,7 @@ export async function readUnsent(file: File): Promise<number> {
   const parsed = v.safeParse(UnsentFileSchema, json);
   if (!parsed.success) throw new AppError('FOREIGN_UNREADABLE', { why: 'it is no file of unsent entries' });
   let count = 0;
+  for (const { run, hold, key } of parsed.output.holds) await keepHoldKey(run, hold, key);
   for (const { kept, events } of parsed.output.runs) count += await keepBack(kept, events);
   for (const trace of Object.values(parsed.output.traces ?? {})) await keepTrace(trace);
   void send();

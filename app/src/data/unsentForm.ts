@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { HashSchema } from '@stennet/core/contract';
+import { HashSchema, UuidSchema } from '@stennet/core/contract';
 import { KeptRunSchema } from '@stennet/core/contract/run';
 import { RunEventSchema } from '@stennet/core/run';
 import { TraceSchema } from '@stennet/core/trace';
@@ -15,5 +15,7 @@ export const UnsentFileSchema = v.object({
   format: v.literal('stennet-unsent'),
   v: v.literal(1),
   runs: v.pipe(v.array(RunSchema), v.maxLength(500)),
+  /** What the device holds these runs with: whoever reads the file back goes on where it stopped. */
+  holds: v.optional(v.pipe(v.array(v.object({ run: UuidSchema, hold: v.number(), key: v.string() })), v.maxLength(500)), []),
   traces: v.optional(v.record(HashSchema, TraceSchema)),
 });

@@ -1,3 +1,4 @@
+export { entryProof } from './entryProof';
 export { canonicalJson, firstBreak, GENESIS_HASH, sealEvent, sha256Hex, sha256OfBytes, traceName, type StoredEvent } from './hashChain';
 export { measuredIn, type MeasuredValue } from './measuredIn';
 export { SIGHT_KINDS, type RecordedSight } from './seenIn';

@@ -1,13 +1,15 @@
+import { timingSafeEqual } from 'node:crypto';
 import type { Express } from 'express';
 import { AppError } from '@stennet/core/errors';
 import { assertRunnable, PROCEDURE, TAKE_APART, type Sheet } from '@stennet/core/procedure';
-import { canonicalJson, GENESIS_HASH, sealEvent, type StoredEvent } from '@stennet/core/record';
+import { canonicalJson, entryProof, GENESIS_HASH, sealEvent, type StoredEvent } from '@stennet/core/record';
 import { admit, evolve, initialState, next, replay, type EventOf, type RunEvent, type RunState } from '@stennet/core/run';
-import { runName, type Appended } from '@stennet/core/contract';
+import { isAllowed, runName, type Appended, type Role } from '@stennet/core/contract';
 import { crankHeldBy, leftOutBefore, startBlockers, wrenchesOf, type ListedTool, type RunBefore } from '@stennet/core/prepare';
 import type { Adapter, Wrench } from '@stennet/core/quantity';
 import { brokenConstraint, onlyRow, type Client } from '../db/database';
 import appendRunEvents from '../db/queries/appendRunEvents.sql';
+import findProver from '../db/queries/findProver.sql';
 import findRun from '../db/queries/findRun.sql';
 import listRunsOfJoint from '../db/queries/listRunsOfJoint.sql';
 import insertRun from '../db/queries/insertRun.sql';
@@ -19,6 +21,7 @@ import updateRunHead from '../db/queries/updateRunHead.sql';
 import { keepLate } from '../live/lateEvents';
 import { keepFollowUps } from '../followUps/keepFollowUps';
 import { serve, type Call, type Deps } from '../http/serve';
+import { hashOf, type Session } from '../http/session';
 import type { ShopKey } from '../record/keys';
 import { keepWrenchUses } from '../record/keepWrenchUses';
 import { standingOf } from './standing';
@@ -77,10 +80,8 @@ async function storedEvents(client: Client, run: string): Promise<Sealed[]> {
  */
 export async function append({ client, session, params, body, deps }: AppendCall): Promise<Appended> {
   const run = params.run ?? '';
-  for (const e of body.events) {
-    if (e.run !== run || e.shop !== session.shop.id) throw new AppError('RUN_UNKNOWN');
-    if (e.person !== session.person.id) throw new AppError('WRONG_PERSON');
-  }
+  if (body.events.some((e) => e.run !== run || e.shop !== session.shop.id)) throw new AppError('RUN_UNKNOWN');
+  const { person, role } = await confirmedBy(client, session, body);
   const receivedAt = deps.now().toISOString();
   const head = await lockedHead(client, run, body.events[0], session.shop.id, body.deviceName, receivedAt);
   const earlier = await storedEvents(client, run);
@@ -93,24 +94,45 @@ export async function append({ client, session, params, body, deps }: AppendCall
     ),
     earlier,
     { tools: await toolsInUse(client), said: new Map(said.map((s) => [s.id, s.body])), key: deps.keys.of(session.shop.id), isSigned: head.isSigned },
+    { shown: hashOf(body.holdKey), wanted: head.holdKey },
     receivedAt,
   );
   await assertCrankFree(client, work.state, body.events);
   const refused = work.takeAll(body.events, head.sheetHash);
-  // Whoever was too late to take over has done nothing that could be asked about.
-  const isLate = refused?.error.code === 'HOLD_ENDED' && refused.type !== 'tookOver';
-  if (isLate)
-    await keepLate(client, body.events.slice(work.answered.length), {
-      shop: session.shop.id,
-      run,
-      role: session.role === 'lead' ? 'lead' : 'technician',
-      at: deps.now(),
-      isSigned: head.isSigned,
-    });
+  // Whoever was too late to take over has done nothing by that; what came after it has to be asked about.
+  const late = refused?.error.code === 'HOLD_ENDED' ? body.events.slice(work.answered.length).filter((e) => e.type !== 'tookOver') : [];
+  const isLate = late.length > 0;
+  if (isLate) await keepLate(client, late, { shop: session.shop.id, run, role: role === 'lead' ? 'lead' : 'technician', at: deps.now(), isSigned: head.isSigned });
   else if (refused && work.answered.length === 0) throw refused.error;
   await store(client, session.shop.id, run, work, body.deviceName);
-  await keepWhatFollows(client, { shop: session.shop.id, run, sheet: head.sheet }, work, earlier, session.person.id, deps.now());
+  await keepWhatFollows(client, { shop: session.shop.id, run, sheet: head.sheet }, work, earlier, person, deps.now());
   return { stored: work.answered, refused: refused && { id: refused.id, code: isLate ? 'KEPT_AS_CLAIM' : refused.error.code, params: { ...refused.error.params } } };
+}
+
+/**
+ * Who confirmed it: whoever is signed in. Or, on a shared device where another is on by now, the person whose own session proves it.
+ * @throws AppError WRONG_PERSON, FORBIDDEN
+ */
+async function confirmedBy(client: Client, session: Session, { events, proofs = [] }: AppendCall['body']): Promise<{ person: string; role: Role }> {
+  const person = events[0]?.person ?? '';
+  if (events.some((e) => e.person !== person)) throw new AppError('WRONG_PERSON');
+  if (person === session.person.id) {
+    if (!isAllowed(session.role, 'run.write')) throw new AppError('FORBIDDEN', { role: session.role });
+    return { person, role: session.role };
+  }
+  const provers = new Map<string, { key: string; role: Role }>();
+  for (const id of new Set(proofs.map((p) => p.session))) {
+    const [row] = (await client.query<{ entry_key: Buffer; role: Role }>(findProver, [id, person])).rows;
+    if (row) provers.set(id, { key: row.entry_key.toString('base64url'), role: row.role });
+  }
+  const byEvent = new Map(proofs.map((p) => [p.event, p]));
+  for (const event of events) {
+    const given = byEvent.get(event.id);
+    const prover = given && provers.get(given.session);
+    if (!prover || !timingSafeEqual(Buffer.from(entryProof(prover.key, event)), Buffer.from(given.proof))) throw new AppError('WRONG_PERSON');
+    if (!isAllowed(prover.role, 'run.write')) throw new AppError('FORBIDDEN', { role: prover.role });
+  }
+  return { person, role: [...provers.values()][0]?.role ?? 'technician' };
 }
 
 /** What is found again without replaying: which wrench was used, and what falls due. */
@@ -135,6 +157,7 @@ function stateOf(sheet: Sheet, earlier: readonly RunEvent[], first: RunEvent | u
 }
 
 interface Head {
+  holdKey: Buffer | null;
   sheet: Sheet;
   sheetHash: string;
   isSigned: boolean;
@@ -142,8 +165,8 @@ interface Head {
 
 async function lockedHead(client: Client, run: string, first: RunEvent | undefined, shop: string, deviceName: string, now: string): Promise<Head> {
   const lock = async (): Promise<Head | undefined> => {
-    const row = (await client.query<{ sheet: string; sheet_hash: string; signing: string }>(lockRun, [run])).rows[0];
-    return row && { sheet: JSON.parse(row.sheet) as Sheet, sheetHash: row.sheet_hash, isSigned: row.signing !== 'open' };
+    const row = (await client.query<{ sheet: string; sheet_hash: string; signing: string; hold_key_hash: Buffer | null }>(lockRun, [run])).rows[0];
+    return row && { sheet: JSON.parse(row.sheet) as Sheet, sheetHash: row.sheet_hash, isSigned: row.signing !== 'open', holdKey: row.hold_key_hash };
   };
   const known = await lock();
   if (known) return known;
@@ -218,6 +241,8 @@ class Appending {
     public state: RunState,
     earlier: readonly Sealed[],
     private readonly shop: { tools: readonly ListedTool[]; said: ReadonlyMap<string, string>; key: ShopKey; isSigned: boolean },
+    /** What the device shows that it holds the run with, and what it has to be. */
+    readonly hold: { shown: Buffer; wanted: Buffer | null },
     private readonly receivedAt: string,
   ) {
     this.byId = new Map(earlier.map((s) => [s.stored.event.id, s]));
@@ -246,6 +271,7 @@ class Appending {
     if (this.state.holder && event.hold < this.state.holder.hold) throw new AppError('HOLD_ENDED');
     if (this.shop.isSigned) throw new AppError('RUN_SIGNED');
     admit(this.state, event);
+    this.assertHolds(event);
     if (event.type === 'started' && event.payload.sheetHash !== sheetHash) throw new AppError('SHEET_MISMATCH');
     if (event.type === 'wrenchChosen' && event.payload.wrench) this.assertOurs(event.payload.wrench, event.payload.pendingLead === true);
     // What a lead says is taken in only as it stands in the server's own list.
@@ -258,6 +284,13 @@ class Appending {
     this.fresh.push(sealed);
     this.last = sealed;
     this.answer(sealed);
+  }
+
+  /** A start and a take-over say from now on by what the holder is known; everything else shows it. */
+  private assertHolds({ type }: RunEvent): void {
+    const isNew = type === 'started' || type === 'tookOver' || this.hold.wanted === null;
+    if (isNew) this.hold.wanted = this.hold.shown;
+    else if (!this.hold.wanted?.equals(this.hold.shown)) throw new AppError('HOLD_ENDED');
   }
 
   /**
@@ -314,5 +347,6 @@ async function store(client: Client, shop: string, run: string, work: Appending,
     last.hash,
     last.stored.receivedAt,
     JSON.stringify(standingOf(state, next(state))),
+    work.hold.wanted,
   ]);
 }

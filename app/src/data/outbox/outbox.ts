@@ -7,16 +7,23 @@
 import { AppError } from '@stennet/core/errors';
 import type { RunEvent } from '@stennet/core/run';
 import { database, rangeOf, STRICT, type KeptEvent, type KeptRun } from '../database';
+import { isHeldHere } from './holdKeys';
+import { proofOf } from './proofs';
 
 export interface LocalRun {
   kept: KeptRun;
   events: KeptEvent[];
+  /** Whether this device holds it, as far as what is kept here says. */
+  isMine: boolean;
 }
 
 export async function readRun(run: string): Promise<LocalRun | undefined> {
   const db = await database();
   const kept = await db.get('runs', run);
-  return kept && { kept, events: await db.getAll('events', rangeOf(run)) };
+  if (!kept) return undefined;
+  const events = await db.getAll('events', rangeOf(run));
+  const begun = events.findLast((e) => !e.refused && (e.event.type === 'started' || e.event.type === 'tookOver'))?.event;
+  return { kept, events, isMine: await isHeldHere(run, begun ?? null) };
 }
 
 /**
@@ -25,10 +32,11 @@ export async function readRun(run: string): Promise<LocalRun | undefined> {
  */
 export async function keepEvent(event: RunEvent): Promise<void> {
   const db = await database();
+  const proof = await proofOf(event);
   const transaction = db.transaction('events', 'readwrite', STRICT);
   const done = transaction.done.catch(() => undefined);
   try {
-    await transaction.store.add({ event, sent: false, waits: event.run }, [event.run, event.hold, event.seq]);
+    await transaction.store.add({ event, sent: false, waits: event.run, ...(proof ? { proof } : {}) }, [event.run, event.hold, event.seq]);
     await transaction.done;
   } catch (error) {
     await done;
@@ -118,8 +126,9 @@ export async function forgetSentRuns(): Promise<void> {
   for (const run of await db.getAllKeys('runs')) {
     const events = await db.getAll('events', rangeOf(run));
     if (events.some((e) => !e.sent) || !events.some((e) => e.event.type === 'finished')) continue;
-    const transaction = db.transaction(['runs', 'events'], 'readwrite');
+    const transaction = db.transaction(['runs', 'events', 'holds'], 'readwrite');
     await transaction.objectStore('runs').delete(run);
+    await transaction.objectStore('holds').delete(rangeOf(run));
     await transaction.objectStore('events').delete(rangeOf(run));
     await transaction.done;
   }

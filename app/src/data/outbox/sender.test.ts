@@ -1,8 +1,10 @@
 import 'fake-indexeddb/auto';
 import { AppError } from '@stennet/core/errors';
+import { entryProof } from '@stennet/core/record';
 import { demoSheet, PLACE, Technician, testId } from '@stennet/core/testing';
 import type { RunEvent } from '@stennet/core/run';
 import { database } from '../database';
+import { makeHoldKey } from './holdKeys';
 import { keepEvent, readRun, waitingOf } from './outbox';
 import { onRunSent, onSending, send, sending } from './sender';
 
@@ -13,8 +15,18 @@ const mockServer = {
   signedIn: new Set<string>(),
   refuse: null as { id: string; code: string } | null,
   unseen: new Set<string>(),
+  shown: new Set<string>(),
 };
-const mockAppend = (as: string, events: RunEvent[]): Promise<unknown> => {
+interface Sent {
+  holdKey: string;
+  proofs: { event: string; session: string; proof: string }[];
+  events: RunEvent[];
+}
+const mockAppend = (on: string, { events, proofs, holdKey }: Sent): Promise<unknown> => {
+  const as = events.every((e) => proofs.some((p) => p.event === e.id && p.session === `of ${e.person}` && p.proof === mockProof(`key of ${e.person}`, e)))
+    ? (events[0]?.person ?? '')
+    : on;
+  mockServer.shown.add(holdKey);
   if (mockServer.isAway) return Promise.reject(new AppError('OFFLINE'));
   if (!mockServer.signedIn.has(as)) return Promise.reject(new AppError('SIGN_IN_NEEDED'));
   const stop = events.findIndex((e) => e.id === mockServer.refuse?.id);
@@ -22,27 +34,30 @@ const mockAppend = (as: string, events: RunEvent[]): Promise<unknown> => {
   mockServer.stored.push(...taken.map((event) => ({ event, as })));
   return Promise.resolve({ stored: taken.map((e) => ({ id: e.id })), ...(stop < 0 ? {} : { refused: { code: mockServer.refuse?.code, params: {} } }) });
 };
-const mockOn = { person: { id: testId(5) } };
+const mockOn = { person: { id: testId(5) }, entry: { session: `of ${testId(5)}`, key: `key of ${testId(5)}` } };
+const mockProof = entryProof;
+const isOn = (person: string): void => void Object.assign(mockOn, { person: { id: person }, entry: { session: `of ${person}`, key: `key of ${person}` } });
 jest.mock('@/platform/online', () => ({ onBackOnline: () => () => undefined }));
 jest.mock('@/platform/storage', () => ({ markStored: (unsent: number) => mockMarked.push(unsent), storedBefore: () => null }));
 const mockMarked: number[] = [];
-jest.mock('@/platform/device', () => ({ deviceName: () => 'phone' }));
+jest.mock('@/platform/device', () => ({ deviceId: () => 'device', deviceName: () => 'phone' }));
 const mockSignedOut: string[] = [];
 jest.mock('../queries', () => ({ queryClient: { getQueryData: () => mockOn }, noteSignedOut: (e: AppError) => mockSignedOut.push(e.code) }));
 jest.mock('../bay', () => ({ isUnseen: (person: string) => mockServer.unseen.has(person) }));
+jest.mock('../work', () => ({ work: async () => ({ entryProof: mockProof }) }));
 jest.mock('../traces', () => ({ sendTraces: () => Promise.resolve() }));
 jest.mock('../api', () => ({
   asAppError: (e: unknown) => e,
-  call: (_name: string, _params: unknown, body: { events: RunEvent[] }) => mockAppend(mockOn.person.id, body.events),
-  callAs: (person: string, _name: string, _params: unknown, body: { events: RunEvent[] }) => mockAppend(person, body.events),
+  call: (_name: string, _params: unknown, body: Sent) => mockAppend(mockOn.person.id, body),
 }));
 
 const JONAH = testId(5);
 const MEI = testId(7);
 beforeEach(async () => {
   const db = await database();
-  await Promise.all([db.clear('events'), db.clear('runs')]);
-  Object.assign(mockServer, { stored: [], isAway: false, refuse: null });
+  await Promise.all([db.clear('events'), db.clear('runs'), db.clear('holds')]);
+  Object.assign(mockServer, { stored: [], isAway: false, refuse: null, shown: new Set() });
+  isOn(JONAH);
   mockServer.signedIn = new Set([JONAH, MEI]);
   mockServer.unseen = new Set();
   mockSignedOut.length = 0;
@@ -110,14 +125,28 @@ test.each(['OFFLINE', 'DISK_FULL', 'INTERNAL', 'RUN_UNKNOWN'])('%s can pass: not
   expect(mockServer.stored).toHaveLength(3);
 });
 
-test('each goes out under the name of who confirmed it, whoever is on', async () => {
+test('each goes out under the name of who confirmed it, whoever is on, by the proof that was made then; with what the device holds the run with', async () => {
   const mine = await confirmed(3);
   const run = mine[0]?.run ?? '';
+  const holdKey = await makeHoldKey(run, 1);
   const theirs = mine.slice(1).map((e, i) => ({ ...e, id: testId(500 + i), seq: 10 + i, person: MEI }));
+  isOn(MEI);
   for (const event of theirs) await keepEvent(event);
+  isOn(JONAH);
   await sent();
+  expect([...mockServer.shown]).toEqual([holdKey]);
   expect(mockServer.stored.map((s) => [s.event.person, s.as])).toEqual([...mine.map(() => [JONAH, JONAH]), ...theirs.map(() => [MEI, MEI])]);
   expect((await waitingOf(run)).length).toBe(0);
+});
+
+test('what was written under another’s name while they were not on waits for them, and is never sent as theirs', async () => {
+  const [event] = await confirmed(1, { run: testId(40), person: MEI });
+  await sent();
+  expect(sending()).toEqual({ unsent: 1, refused: 0, state: 'signIn' });
+  expect(mockServer.stored).toEqual([]);
+  isOn(MEI);
+  await sent();
+  expect(mockServer.stored.map((s) => [s.event.id, s.as])).toEqual([[event?.id, MEI]]);
 });
 
 test('somebody whom the server has not seen yet waits, and holds up nobody else’s run', async () => {

@@ -2,13 +2,16 @@ import type { Me } from '@stennet/core/contract';
 import type { ReplyOf } from '@stennet/core/contract/run';
 import { AppError } from '@stennet/core/errors';
 import type { RunEvent } from '@stennet/core/run';
+import type { KeptEvent } from '../database';
 import { onBackOnline } from '@/platform/online';
 import { deviceName } from '@/platform/device';
+import { newSecret } from '@/platform/ids';
 import { markStored } from '@/platform/storage';
-import { asAppError, call, callAs } from '../api';
+import { asAppError, call } from '../api';
 import { isUnseen } from '../bay';
 import { noteSignedOut, queryClient } from '../queries';
 import { sendTraces } from '../traces';
+import { holdKeyOf } from './holdKeys';
 import { countUnsent, markRefused, markSent, runsToSend, waitingOf } from './outbox';
 
 /** What the screen says of the way to the server. */
@@ -101,24 +104,28 @@ const worse = (a: Sending['state'], b: Sending['state']): Sending['state'] => (a
 
 async function sendRun(run: string): Promise<void> {
   for (;;) {
-    const waiting = (await waitingOf(run)).flatMap((e) => (e.refused ? [] : [e.event]));
-    // Each goes out under the name of who confirmed it; nothing of somebody whom the server has not seen yet.
-    const person = waiting[0]?.person;
-    const other = waiting.findIndex((e) => e.person !== person);
+    const waiting = (await waitingOf(run)).filter((e) => !e.refused);
+    // Each goes out under the name of who confirmed it, within one hold; nothing of somebody whom the server has not seen yet.
+    const first = waiting[0]?.event;
+    if (!first) return;
+    const other = waiting.findIndex(({ event }) => event.person !== first.person || event.hold !== first.hold);
     const batch = waiting.slice(0, Math.min(BATCH, other < 0 ? BATCH : other));
-    if (batch.length === 0) return;
-    if (isUnseen(person)) throw new AppError('SIGN_IN_NEEDED');
-    const refused = await sendBatch(run, batch, waiting);
+    if (isUnseen(first.person)) throw new AppError('SIGN_IN_NEEDED');
+    const refused = await sendBatch(
+      run,
+      batch,
+      waiting.map((e) => e.event),
+    );
     for (const tell of runListeners) tell(run);
     if (refused) return;
   }
 }
 
-async function sendBatch(run: string, batch: RunEvent[], waiting: RunEvent[]): Promise<boolean> {
+async function sendBatch(run: string, batch: KeptEvent[], waiting: RunEvent[]): Promise<boolean> {
   try {
     const { stored, refused } = await append(run, batch);
     const accepted = new Set(stored.map((s) => s.id));
-    await markSent(batch.filter((e) => accepted.has(e.id)));
+    await markSent(batch.flatMap(({ event }) => (accepted.has(event.id) ? [event] : [])));
     if (!refused) return false;
     throw new AppError(refused.code as never, refused.params);
   } catch (error) {
@@ -130,11 +137,15 @@ async function sendBatch(run: string, batch: RunEvent[], waiting: RunEvent[]): P
   }
 }
 
-/** Under the name of who confirmed them: another's session stands beside the one that is on. */
-function append(run: string, events: RunEvent[]): Promise<ReplyOf<'appendRunEvents'>> {
-  const person = events[0]?.person ?? '';
-  const body = { deviceName: deviceName(), events };
-  return person === queryClient.getQueryData<Me>(['me'])?.person.id ? call('appendRunEvents', { run }, body) : callAs(person, 'appendRunEvents', { run }, body);
+/** By whoever is on now: for another's entries speaks the proof that was made when they were confirmed, else that person signs in again. */
+async function append(run: string, batch: KeptEvent[]): Promise<ReplyOf<'appendRunEvents'>> {
+  const [first] = batch;
+  const isOwnWork = first?.event.person === queryClient.getQueryData<Me>(['me'])?.person.id;
+  if (!isOwnWork && batch.some((e) => !e.proof)) throw new AppError('WRONG_PERSON');
+  const proofs = isOwnWork ? [] : batch.flatMap(({ event, proof }) => (proof ? [{ event: event.id, ...proof }] : []));
+  // One that was lost with the device's storage: the server takes what comes with another as said by one who does not hold the run.
+  const holdKey = (first && (await holdKeyOf(run, first.event.hold))) ?? newSecret();
+  return call('appendRunEvents', { run }, { deviceName: deviceName(), holdKey, proofs, events: batch.map((e) => e.event) });
 }
 
 async function stillWaiting(run: string, waiting: RunEvent[]): Promise<RunEvent[]> {
