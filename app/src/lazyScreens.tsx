@@ -25,6 +25,7 @@ function lazyScreen(name: ScreenName): () => ReactElement {
 }
 
 export const TightenScreen = lazyScreen('TightenScreen');
+export const PeopleScreen = lazyScreen('PeopleScreen');
 export const PrepareScreen = lazyScreen('PrepareScreen');
 export const RecordScreen = lazyScreen('RecordScreen');
 export const ForeignRecordScreen = lazyScreen('ForeignRecordScreen');

@@ -7,6 +7,7 @@ export { HistoryScreen } from '@/features/history';
 export { LibraryScreen } from '@/features/library';
 export { MeasureScreen } from '@/features/measure';
 export { OrderFormScreen, OrderScreen, OrdersScreen, PartsScreen } from '@/features/order';
+export { PeopleScreen } from '@/features/people';
 export { PrepareScreen } from '@/features/prepare';
 export { ForeignRecordScreen, RecordScreen } from '@/features/record';
 export { FindScreen, SheetScreen } from '@/features/sheet';

@@ -1,4 +1,4 @@
-export { isAllowed, permissions, ROLES, type Permission, type Role } from './permissions';
+export { IDLE_MINUTES, isAllowed, permissions, ROLES, SECURITY_KINDS, type Permission, type Role, type SecurityKind } from './permissions';
 export { routes, type RouteName } from './routes';
 export {
   ChangesQuery,
@@ -27,9 +27,10 @@ export {
   type Joint,
   type Me,
   type Order,
-  type Person,
   type RunBrief,
   type Shop,
   type Signing,
 } from './replies';
-export { DaySchema, finite, FastenerIdSchema, HashSchema, KeySchema, textOf, TimeSchema, UuidSchema } from './text';
+export { DaySchema, finite, FastenerIdSchema, HashSchema, KeySchema, textOf, TimeSchema, TimeZoneSchema, UuidSchema } from './text';
+export type { Person, SecurityLine, SessionLine } from './peopleReplies';
+export { nameKey, nameLook } from './personName';

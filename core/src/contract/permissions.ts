@@ -16,6 +16,28 @@ export const permissions = {
 } as const satisfies Record<string, readonly Role[]>;
 export type Permission = keyof typeof permissions;
 
+/** After how long without a touch a session may ask who it is. */
+export const IDLE_MINUTES = [15, 60, 240, 840] as const;
+
+/** What is kept of the door: who did it, when and from where. */
+export const SECURITY_KINDS = [
+  'signedIn',
+  'switchedIn',
+  'wrongPassword',
+  'wrongPin',
+  'passwordChanged',
+  'pinSet',
+  'codeGiven',
+  'codeUsed',
+  'personAdded',
+  'personChanged',
+  'sessionEnded',
+  'shopChanged',
+  'enrolled',
+  'customerErased',
+] as const;
+export type SecurityKind = (typeof SECURITY_KINDS)[number];
+
 /** @example isAllowed('adviser', 'run.write') // false */
 export function isAllowed(role: Role, permission: Permission): boolean {
   return (permissions[permission] as readonly Role[]).includes(role);

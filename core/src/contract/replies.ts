@@ -6,6 +6,7 @@ import { FOLLOW_UP_KINDS, FOLLOW_UP_STATES } from '../followUp/followUp';
 import { ENTRY_KINDS, ORDER_STATES } from '../order/names';
 import { narrowed } from '../order/scope';
 import { UNIT_CODES } from '../quantity/unit';
+import { PeopleSchema, SecuritySchema, SessionsSchema } from './peopleReplies';
 import { ROLES } from './permissions';
 
 /** Replies are read leniently: an older app meets a newer server and passes over what it does not know. */
@@ -21,6 +22,8 @@ export const ShopSchema = v.object({
   torqueUnit: v.picklist(UNIT_CODES),
   /** Every record is signed by a second person too. */
   secondSignature: v.optional(v.boolean(), false),
+  /** Minutes without a touch after which a session asks who it is. */
+  idleMinutes: v.optional(v.number(), 240),
 });
 export const MeSchema = v.object({
   person: v.object({ id, name: v.string() }),
@@ -29,6 +32,8 @@ export const MeSchema = v.object({
   shops: v.array(v.object({ id, name: v.string(), role: v.picklist(ROLES) })),
   /** Given only where “today” is set: demo pictures and tests. */
   clockSetTo: v.nullable(v.string()),
+  /** Proves of what is confirmed that it was while this session was on. Not for showing, and not kept beyond the session. */
+  entry: v.optional(v.object({ session: id, key: v.string() })),
 });
 export type Me = v.InferOutput<typeof MeSchema>;
 export type Shop = v.InferOutput<typeof ShopSchema>;
@@ -183,8 +188,6 @@ export const ToolsSchema = v.object({
     v.object({ id, version: v.number(), retired: v.boolean(), changedAt: v.string(), changedBy: nullableText, tool: v.looseObject({ kind: v.string(), name: v.string() }) }),
   ),
 });
-export const PeopleSchema = v.object({ people: v.array(v.object({ id, name: v.string(), role: v.picklist(ROLES), hasPin: v.boolean() })) });
-export type Person = v.InferOutput<typeof PeopleSchema>['people'][number];
 export const AppendedSchema = v.object({
   stored: v.array(v.object({ id, position: v.number(), hash: v.string() })),
   refused: v.nullable(v.object({ id, code: v.string(), params: v.record(v.string(), v.union([v.string(), v.number()])) })),
@@ -261,6 +264,15 @@ export const replies = {
   setup: v.object({ needed: v.boolean() }),
   makeShop: MeSchema,
   enrol: OkSchema,
+  touch: OkSchema,
+  useCode: MeSchema,
+  changePassword: OkSchema,
+  sessions: SessionsSchema,
+  endSessions: OkSchema,
+  endSession: OkSchema,
+  savePerson: OkSchema,
+  giveCode: v.object({ code: v.string(), hours: v.number() }),
+  security: SecuritySchema,
   switchPerson: MeSchema,
   addPerson: OkSchema,
   switchShop: MeSchema,

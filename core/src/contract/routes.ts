@@ -17,6 +17,15 @@ export const routes = {
   enrol: { method: 'POST', path: '/api/session/enrol', permission: null },
   switchPerson: { method: 'POST', path: '/api/session/pin', permission: 'door' },
   stream: { method: 'GET', path: '/api/stream', permission: 'order.read' },
+  touch: { method: 'POST', path: '/api/session/touch', permission: null },
+  useCode: { method: 'POST', path: '/api/session/code', permission: 'door' },
+  changePassword: { method: 'POST', path: '/api/me/password', permission: null },
+  sessions: { method: 'GET', path: '/api/people/:person/sessions', permission: null },
+  endSessions: { method: 'DELETE', path: '/api/people/:person/sessions', permission: null },
+  endSession: { method: 'DELETE', path: '/api/people/:person/sessions/:session', permission: null },
+  savePerson: { method: 'POST', path: '/api/people/:person', permission: 'shop.write' },
+  giveCode: { method: 'POST', path: '/api/people/:person/code', permission: 'shop.write' },
+  security: { method: 'GET', path: '/api/security', permission: 'shop.write' },
   addPerson: { method: 'POST', path: '/api/people', permission: 'shop.write' },
   me: { method: 'GET', path: '/api/me', permission: null },
   today: { method: 'GET', path: '/api/today', permission: 'order.read' },
@@ -72,7 +81,8 @@ export const routes = {
   dropFeed: { method: 'DELETE', path: '/api/me/feed', permission: 'order.read' },
   feed: { method: 'GET', path: '/api/feed/:token', permission: 'door' },
   saveShop: { method: 'POST', path: '/api/shop', permission: 'shop.write' },
-  appendRunEvents: { method: 'POST', path: '/api/runs/:run/events', permission: 'run.write' },
+  /** Also for others on a shared device, by their proof: the permission to write is asked of who confirmed it. */
+  appendRunEvents: { method: 'POST', path: '/api/runs/:run/events', permission: 'run.read' },
 } as const satisfies Record<string, Route>;
 
 export type RouteName = keyof typeof routes;

@@ -6,7 +6,8 @@ export const CLEAN = /^(?:[^\u0000-\u0008\u000b\u000c\u000e-\u001f\ud800-\udfff]
 /** Text that a person wrote, cleaned of nothing: what cannot be kept as it is, is refused. */
 export const textOf = (maxLength: number) => v.pipe(v.string(), v.minLength(1), v.maxLength(maxLength), v.regex(CLEAN, 'holds characters that cannot be stored'));
 
-export const UuidSchema = v.pipe(v.string(), v.uuid());
+/** In one spelling: what is counted or locked by an id has no second name. */
+export const UuidSchema = v.pipe(v.string(), v.uuid(), v.regex(/^[0-9a-f-]+$/, 'is not in small letters'));
 export const TimeSchema = v.pipe(v.string(), v.isoTimestamp());
 /** Short names inside a sheet: stages, steps, groups, fasteners. */
 /** SHA-256 in hex: what is kept by its content. */
@@ -14,6 +15,15 @@ export const HashSchema = v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/));
 export const KeySchema = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,39}$/));
 /** A fastener with its life: position 7's first bolt is 7/1, its replacement 7/2. */
 export const FastenerIdSchema = v.pipe(v.string(), v.regex(/^[A-Za-z0-9]{1,6}[a-z]?\/[1-9]\d?$/));
+/** A time zone that the calendar knows: Europe/Lisbon. */
+export const TimeZoneSchema = v.pipe(textOf(60), v.check(isTimeZone, 'is no time zone'));
+function isTimeZone(zone: string): boolean {
+  try {
+    return /^[A-Z]/.test(new Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone);
+  } catch {
+    return false;
+  }
+}
 export const finite = v.pipe(v.number(), v.finite());
 /** A day that the calendar has: 2027-02-30 is none. */
 export const DaySchema = v.pipe(

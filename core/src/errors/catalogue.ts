@@ -32,6 +32,7 @@ export const catalogue = {
   // at the door
   BAD_REQUEST: entry((p) => `This request cannot be read: ${p.where ?? 'body'}.`, 'Load the page again. If it stays, the app and the server are of different age.'),
   TOO_LARGE: entry('This is more than one request may carry.', 'Send it in smaller parts.'),
+  BUSY: entry('Something large of yours is still under way.', 'Wait until it has come, then ask again.'),
   NOT_FOUND: entry('There is nothing at this address.', 'Go back to Today.'),
   SIGN_IN_NEEDED: entry('You are not signed in, or your sign-in has run out.', 'Sign in. What you entered is kept on this device.'),
   SIGN_IN_WRONG: entry('Name and password do not belong together.', 'Check both, mind capitals, and try again.'),
@@ -158,7 +159,18 @@ export const catalogue = {
   SETUP_DONE: entry('There is a shop here already.', 'Sign in. A lead adds people on the account page.'),
   SETUP_CODE: entry('That is not the code of this installation.', 'It is printed where Stennet was started; ./stennet status prints it again.'),
   NAME_TAKEN: entry((p) => `There is a ${p.name} here already.`, 'Add something that tells them apart, a second name for example.'),
-  PASSWORD_FORM: entry('This password is too easy to guess.', 'Take ten signs or more, not a name and not a row of digits.'),
+  PASSWORD_FORM: entry(
+    'This password is too easy to guess.',
+    'Take ten signs or more: no name, no year, no row of keys. Three words that have nothing to do with each other are good.',
+  ),
+  PASSWORD_NEEDED: entry((p) => `Type your password once more, ${p.name}: this opens a door.`, 'Then do it again.'),
+  CODE_WRONG: entry('Name and code do not belong together, or the code has run out.', 'A code is good once, for a day. Ask your lead technician for another.'),
+  CODE_ELSEWHERE: entry(
+    'This person works in another shop too, so no single shop’s lead gives them a code.',
+    'They change their password themselves, or whoever runs the server gives them a code.',
+  ),
+  HAS_LEFT: entry('You no longer belong to a shop here.', 'Ask the lead technician of the shop.'),
+  LAST_LEAD: entry('The shop would have no lead technician left.', 'Make somebody else lead first.'),
   NOT_ENROLLED: entry('This person is not enrolled on this device.', 'They sign in here once with their password and enrol.'),
 
   // the lead's word
@@ -181,6 +193,10 @@ export const catalogue = {
   WORD_EMPTY: entry('There are no words in it.', 'Write down what is to be added.'),
   FOREIGN_UNREADABLE: entry((p) => `This file cannot be read: ${p.why}.`, 'Export it again where it comes from, and choose that file. Nothing was written.'),
   FOREIGN_BROKEN: entry((p) => `The record of RO ${p.number}, ${p.joint}, does not hold: ${p.fault}`, 'Ask for it again where it comes from. Nothing was written.'),
+  FOREIGN_POSES: entry(
+    (p) => `The record of RO ${p.number}, ${p.joint}, says that it comes from this shop, but it is signed with another key.`,
+    'Nothing was written. Ask who gave you this file.',
+  ),
   FOREIGN_OTHER: entry(
     (p) => `Of RO ${p.number}, ${p.joint}, another record is kept, and this one does not agree with it.`,
     'Nothing was written. Ask where they come from, and compare the fingerprints with what stands on paper.',

@@ -1,49 +1,65 @@
-import { createHash, randomBytes } from 'node:crypto';
+import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import type { Request, Response } from 'express';
 import * as v from 'valibot';
 import { UuidSchema, type Me, type Role, type Shop } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import type { Client, Database } from '../db/database';
-import deleteSession from '../db/queries/deleteSession.sql';
+import endSessionRow from '../db/queries/endSession.sql';
 import findSession from '../db/queries/findSession.sql';
 import insertSession from '../db/queries/insertSession.sql';
+import touchSession from '../db/queries/touchSession.sql';
 
 /** Who asks, in which shop. The cookie names the shop, so that the look-up itself is already behind row-level security. */
 export interface Session {
+  id: string;
   person: { id: string; name: string };
   role: Role;
   shop: Shop;
+  /** What the app proves with that an entry was confirmed while this session was on; base64url. */
+  entryKey: string;
 }
 
 const COOKIE = 'stennet_session';
+const DEVICE = 'stennet_device';
 const WORKING_DAY_MS = 14 * 3_600_000;
+const DEVICE_MS = 365 * 24 * 3_600_000;
+const TOKEN = /^[\w-]{43}$/;
 
-const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
+export const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
+const freshToken = (): string => randomBytes(32).toString('base64url');
 
-/** On a shared device each person's session stays beside the one that is on: what they confirmed goes out under their own name. */
-const AS_PERSON = 'x-stennet-person';
-const cookieOfPerson = (account: string): string => `stennet_of_${account}`;
+interface Kept {
+  shop: string;
+  token: string;
+}
 
-function cookieOf(req: Request): { shop: string; token: string } | undefined {
-  // For sending entries only: nothing else is done, and nothing signed, under another's name.
-  const isSending = req.method === 'POST' && /^\/api\/runs\/[^/]+\/events$/.test(req.path);
-  const person = req.headers[AS_PERSON];
-  const name = isSending && typeof person === 'string' && v.is(UuidSchema, person) ? cookieOfPerson(person) : COOKIE;
-  const raw = req.headers.cookie
+const cookieNamed = (req: Request, name: string): string | undefined =>
+  req.headers.cookie
     ?.split(/; */)
     .find((c) => c.startsWith(`${name}=`))
     ?.slice(name.length + 1);
-  const [shop, token] = raw?.split('.') ?? [];
-  return token && v.is(UuidSchema, shop) && /^[\w-]{43}$/.test(token) ? { shop, token } : undefined;
+
+function cookieOf(req: Request): Kept | undefined {
+  const [shop, token] = cookieNamed(req, COOKIE)?.split('.') ?? [];
+  return token && v.is(UuidSchema, shop) && TOKEN.test(token) ? { shop, token } : undefined;
+}
+
+/** Hash of what names this browser, whoever is signed in there. */
+export function deviceOf(req: Request): Buffer | null {
+  const token = cookieNamed(req, DEVICE);
+  return token && TOKEN.test(token) ? hashOf(token) : null;
 }
 
 interface SessionRow {
+  id: string;
   account: string;
+  entry_key: Buffer;
   name: string;
   role: Role;
   shop: string;
   shop_name: string;
   second_signature: boolean;
+  idle_minutes: number;
   locale: string;
   time_zone: string;
   paper: Shop['paper'];
@@ -52,34 +68,82 @@ interface SessionRow {
 
 /** @throws AppError SIGN_IN_NEEDED */
 export async function requireSession(db: Database, req: Request, now: Date): Promise<Session> {
-  const cookie = cookieOf(req);
-  if (!cookie) throw new AppError('SIGN_IN_NEEDED');
-  const { rows } = await db.inShop(cookie.shop, (c) => c.query<SessionRow>(findSession, [hashOf(cookie.token), now]));
-  const row = rows[0];
+  const kept = cookieOf(req);
+  if (!kept) throw new AppError('SIGN_IN_NEEDED');
+  return sessionIn(db, kept, now, req.method !== 'GET');
+}
+
+/** @param isTouched somebody's hand was on it: what is asked for in the background keeps no session awake */
+async function sessionIn(db: Database, { shop, token }: Kept, now: Date, isTouched: boolean): Promise<Session> {
+  const row = await db.inShop(shop, async (c) => {
+    const [found] = (await c.query<SessionRow>(findSession, [hashOf(token), now])).rows;
+    if (found && isTouched) await c.query(touchSession, [hashOf(token), now]);
+    return found;
+  });
   if (!row) throw new AppError('SIGN_IN_NEEDED');
   return {
+    id: row.id,
     person: { id: row.account, name: row.name },
     role: row.role,
-    shop: { id: row.shop, name: row.shop_name, locale: row.locale, timeZone: row.time_zone, paper: row.paper, torqueUnit: row.torque_unit, secondSignature: row.second_signature },
+    shop: {
+      id: row.shop,
+      name: row.shop_name,
+      locale: row.locale,
+      timeZone: row.time_zone,
+      paper: row.paper,
+      torqueUnit: row.torque_unit,
+      secondSignature: row.second_signature,
+      idleMinutes: row.idle_minutes,
+    },
+    entryKey: row.entry_key.toString('base64url'),
   };
 }
 
-/** A new token for each sign-in and each change of shop; only its hash is stored. */
-export async function beginSession(client: Client, res: Response, shop: string, account: string, now: Date, secure: boolean): Promise<string> {
-  const token = randomBytes(32).toString('base64url');
-  await client.query(insertSession, [shop, hashOf(token), account, now, new Date(now.getTime() + WORKING_DAY_MS)]);
-  const kept = { httpOnly: true, sameSite: 'strict', secure, maxAge: WORKING_DAY_MS } as const;
-  res.cookie(COOKIE, `${shop}.${token}`, { ...kept, path: '/' });
-  res.cookie(cookieOfPerson(account), `${shop}.${token}`, { ...kept, path: '/api/runs' });
-  return token;
+/** What somebody comes in with: the request they come from, and where they go. */
+export interface Coming {
+  req: Request;
+  res: Response;
+  now: Date;
+  secure: boolean;
 }
 
+/** A new token for each sign-in and each change of shop; only its hash is stored. @returns the session that is on from here */
+export async function beginSession(db: Database, { req, res, now, secure }: Coming, shop: string, account: string): Promise<Session> {
+  const kept = { shop, token: freshToken() };
+  const ends = new Date(now.getTime() + WORKING_DAY_MS);
+  await db.inShop(shop, (c) => c.query(insertSession, [shop, hashOf(kept.token), account, now, ends, randomUUID(), randomBytes(32), browserOf(req), req.ip ?? '']));
+  res.cookie(COOKIE, `${shop}.${kept.token}`, { httpOnly: true, sameSite: 'strict', secure, maxAge: WORKING_DAY_MS, path: '/' });
+  return sessionIn(db, kept, now, false);
+}
+
+/** The browser gets a name of its own, if it has none yet. @returns its hash */
+export function nameDevice({ req, res, secure }: Coming): Buffer {
+  const known = deviceOf(req);
+  if (known) return known;
+  const token = freshToken();
+  res.cookie(DEVICE, token, { httpOnly: true, sameSite: 'strict', secure, maxAge: DEVICE_MS, path: '/api' });
+  return hashOf(token);
+}
+
+/** Enough for a person to know it again: “Firefox on Android”. */
+export function browserOf(req: Request): string {
+  const agent = req.get('user-agent') ?? '';
+  const browser = /Edg|Firefox|Chrome|Safari/.exec(agent)?.[0] ?? 'Browser';
+  const system = /Android|iPhone|iPad|Windows|Macintosh|Linux/.exec(agent)?.[0];
+  return system ? `${browser} on ${system}` : browser;
+}
+
+export const isSameSession = (req: Request, tokenHash: Buffer): boolean => {
+  const kept = cookieOf(req);
+  return kept !== undefined && hashOf(kept.token).equals(tokenHash);
+};
+
 export async function endSession(db: Database, req: Request, res: Response, now: Date): Promise<void> {
-  const cookie = cookieOf(req);
-  if (cookie) await db.inShop(cookie.shop, (c) => c.query(deleteSession, [hashOf(cookie.token), now]));
+  const kept = cookieOf(req);
+  if (kept) await db.inShop(kept.shop, (c: Client) => c.query(endSessionRow, [hashOf(kept.token), now]));
   res.clearCookie(COOKIE, { path: '/' });
 }
 
 export function meOf(session: Session, shops: Me['shops'], clockSetTo: string | null): Me {
-  return { person: session.person, shop: session.shop, role: session.role, shops, clockSetTo };
+  return { person: session.person, shop: session.shop, role: session.role, shops, clockSetTo, entry: { session: session.id, key: session.entryKey } };
 }

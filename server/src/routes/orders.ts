@@ -1,6 +1,6 @@
 import type { Express } from 'express';
 import * as v from 'valibot';
-import { OrdersQuery, type Order, type Person } from '@stennet/core/contract';
+import { OrdersQuery, type Order } from '@stennet/core/contract';
 import type { JointSheet } from '@stennet/core/contract/run';
 import { dayIn } from '@stennet/core/followUp';
 import { AppError } from '@stennet/core/errors';
@@ -14,7 +14,6 @@ import findVehicle from '../db/queries/findVehicle.sql';
 import insertJoint from '../db/queries/insertJoint.sql';
 import setJointSheet from '../db/queries/setJointSheet.sql';
 import countOverdue from '../db/queries/countOverdue.sql';
-import listPeople from '../db/queries/listPeople.sql';
 import { serve, type Deps } from '../http/serve';
 
 export function orderRoutes(app: Express, deps: Deps): void {
@@ -29,7 +28,6 @@ export function orderRoutes(app: Express, deps: Deps): void {
     return { overdue: 0, orders: (await client.query<Order>(listOrders, [null, q ? likeOf(q) : null, state ?? null, all === 'yes' || state === 'handedOver'])).rows };
   });
   serve(app, deps, 'order', async ({ client, params }) => orderIn(client, params.order));
-  serve(app, deps, 'people', async ({ client }) => ({ people: (await client.query<Person>(listPeople)).rows }));
   serve(app, deps, 'jointSheet', async ({ client, params }) => {
     const joint = await jointWithSheet(client, params.joint ?? '');
     return { joint: joint.joint, order: orderLabel(joint), sheet: JSON.parse(joint.body), sheetHash: joint.hash, supersededBy: joint.superseded_by };

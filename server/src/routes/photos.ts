@@ -24,7 +24,7 @@ const MOST_PIXELS = 60_000_000;
  * it is drawn anew: smaller, as JPEG, without where and when it was taken. What is kept is named by its own hash.
  */
 export function photoRoutes(app: Express, deps: Deps): void {
-  app.post('/api/photos/:photo', express.raw({ type: 'application/octet-stream', limit: PIECE_BYTES }));
+  app.post('/api/photos/:photo', express.raw({ type: 'application/octet-stream', limit: PIECE_BYTES, inflate: false }));
   register(app, 'photoPiece', async (req, res) => {
     const session = await requirePerson(deps, 'photoPiece', req);
     const { photo: sent = '' } = namesIn(req);

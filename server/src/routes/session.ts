@@ -1,29 +1,28 @@
 import type { Express, Request } from 'express';
-import type * as v from 'valibot';
-import type { Me, Role, SignInBody } from '@stennet/core/contract';
+import type { BodyOf } from '@stennet/core/contract/run';
+import { nameKey, type Me, type Role } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import type { Client } from '../db/database';
-import { passwordFits } from '../http/passwords';
-import { beginSession, endSession, meOf, requireSession } from '../http/session';
-import { parseBody, register, serve, type Deps } from '../http/serve';
+import { compareGuess, type Limit } from '../http/guesses';
+import { assertGoodPassword, hashPassword, passwordFits } from '../http/passwords';
+import { noteAtDoor } from '../http/securityLog';
+import { parseBody, register, requirePerson, serve, type Deps } from '../http/serve';
+import { beginSession, deviceOf, endSession, hashOf, meOf, nameDevice, type Coming } from '../http/session';
+import { spokenCode } from '../http/spokenCode';
 
-const WINDOW_MINUTES = 15;
-const TRIES_PER_NAME = 6;
-const TRIES_PER_ADDRESS = 60;
-
+/** Signing in, with a password or with a code that a lead has given, and out again. */
 export function sessionRoutes(app: Express, deps: Deps): void {
   register(app, 'signIn', async (req, res) => {
-    const body = parseBody('signIn', req) as v.InferOutput<typeof SignInBody>;
-    const now = deps.now();
-    const { account, shops } = await signIn(deps, req, body, now);
-    const first = shops[0];
-    if (!first) throw new AppError('FORBIDDEN', { role: 'person without a shop' });
-    await deps.db.inShop(first.id, async (client) =>
-      beginSession(client, res, first.id, account, now, deps.secureCookie).then((token) => {
-        req.headers.cookie = `stennet_session=${first.id}.${token}`;
-      }),
-    );
-    res.json(meOf(await requireSession(deps.db, req, now), shops, deps.clockSetTo));
+    const { name, password } = parseBody('signIn', req) as BodyOf<'signIn'>;
+    const account = await passwordOf(deps, req, name, password);
+    await enter(deps, coming(deps, req, res), account, 'signedIn');
+  });
+
+  register(app, 'useCode', async (req, res) => {
+    const { name, code, password } = parseBody('useCode', req) as BodyOf<'useCode'>;
+    assertGoodPassword(password, [name]);
+    const account = await takeCode(deps, req, { name, code, password });
+    await enter(deps, coming(deps, req, res), account, 'codeUsed');
   });
 
   register(app, 'signOut', async (req, res) => {
@@ -31,45 +30,96 @@ export function sessionRoutes(app: Express, deps: Deps): void {
     res.json({ ok: true });
   });
 
+  // Whoever asks with a write has touched it: the session look-up notes that.
+  serve(app, deps, 'touch', async () => ({ ok: true }));
+
   serve(app, deps, 'me', async ({ client, session }) => meOf(session, await shopsOf(client, session.person.id), deps.clockSetTo));
 
   register(app, 'switchShop', async (req, res) => {
-    const now = deps.now();
-    const session = await requireSession(deps.db, req, now);
-    const body = parseBody('switchShop', req) as { shop: string };
+    const session = await requirePerson(deps, 'switchShop', req);
+    const { shop } = parseBody('switchShop', req) as BodyOf<'switchShop'>;
     const shops = await deps.db.atDoor((c) => shopsOf(c, session.person.id));
-    if (!shops.some((s) => s.id === body.shop)) throw new AppError('NOT_FOUND');
-    await endSession(deps.db, req, res, now);
-    const token = await deps.db.inShop(body.shop, (c) => beginSession(c, res, body.shop, session.person.id, now, deps.secureCookie));
-    req.headers.cookie = `stennet_session=${body.shop}.${token}`;
-    res.json(meOf(await requireSession(deps.db, req, now), shops, deps.clockSetTo));
+    if (!shops.some((s) => s.id === shop)) throw new AppError('NOT_FOUND');
+    await endSession(deps.db, req, res, deps.now());
+    res.json(meOf(await beginSession(deps.db, coming(deps, req, res), shop, session.person.id), shops, deps.clockSetTo));
   });
 }
 
-/** Wrong tries are counted by name and by address; the right password forgets the name's. */
-async function signIn(deps: Deps, req: Request, body: { name: string; password: string }, now: Date): Promise<{ account: string; shops: Me['shops'] }> {
-  const nameKey = body.name.trim().toLowerCase();
-  const keys = [`name:${nameKey}`, `address:${req.ip ?? ''}`];
-  const since = new Date(now.getTime() - WINDOW_MINUTES * 60_000);
-  const found = await deps.db.atDoor(async (c) => {
-    const counts = await Promise.all(keys.map(async (k) => Number((await c.query('select recent_attempts($1, $2) as n', [k, since])).rows[0].n)));
-    if ((counts[0] ?? 0) >= TRIES_PER_NAME || (counts[1] ?? 0) >= TRIES_PER_ADDRESS) throw new AppError('SIGN_IN_LIMITED', { minutes: WINDOW_MINUTES });
-    return (await c.query<{ id: string; password_hash: string }>('select id, password_hash from find_account($1)', [nameKey])).rows[0];
-  });
-  const fits = await passwordFits(found?.password_hash, body.password);
-  return deps.db
-    .atDoor(async (c) => {
-      if (fits && found) {
-        await c.query('select forget_attempts($1)', [keys[0]]);
-        return { account: found.id, shops: await shopsOf(c, found.id) };
-      }
-      for (const key of keys) await c.query('select note_attempt($1, $2)', [key, now]);
-      return undefined;
-    })
-    .then((result) => {
-      if (!result) throw new AppError('SIGN_IN_WRONG');
-      return result;
+export const coming = (deps: Deps, req: Request, res: Coming['res']): Coming => ({ req, res, now: deps.now(), secure: deps.secureCookie });
+
+/** From here on this person is on; the browser is known as one of theirs. */
+async function enter(deps: Deps, at: Coming, account: string, kind: 'signedIn' | 'codeUsed'): Promise<void> {
+  const shops = await deps.db.atDoor((c) => shopsOf(c, account));
+  const [first] = shops;
+  if (!first) throw new AppError('HAS_LEFT');
+  const device = nameDevice(at);
+  await deps.db.atDoor((c) => c.query('select note_device($1, $2, $3)', [device, account, at.now]));
+  await deps.db.inShop(first.id, (c) => noteAtDoor(c, at.req, { shop: first.id, now: at.now, kind, person: account }));
+  at.res.json(meOf(await beginSession(deps.db, at, first.id, account), shops, deps.clockSetTo));
+}
+
+interface Account {
+  id: string;
+  password_hash: string;
+}
+
+const signInLimited = (minutes: number): AppError => new AppError('SIGN_IN_LIMITED', { minutes });
+const limit = (key: string, most: number): Limit => ({ key, most, first: '1 minute', longest: '15 minutes' });
+
+/** A device that this person has signed in on before is a place of its own; docs/adr/0003. */
+async function limitsOf(deps: Deps, req: Request, key: string, account: Account | undefined): Promise<{ own: Limit[]; shared: Limit[] }> {
+  const device = deviceOf(req);
+  const isKnown =
+    account !== undefined &&
+    device !== null &&
+    (await deps.db.atDoor(async (c) => (await c.query<{ known: boolean }>('select knows_device($1, $2) as known', [device, account.id])).rows[0]?.known));
+  if (isKnown) return { own: [limit(`name:${key}:device:${device.toString('hex')}`, 5)], shared: [] };
+  const address = req.ip ?? '';
+  return { own: [limit(`name:${key}:at:${address}`, 5), limit(`name:${key}`, 20)], shared: [limit(`address:${address}`, 100)] };
+}
+
+const accountNamed = (deps: Deps, key: string): Promise<Account | undefined> =>
+  deps.db.atDoor(async (c) => (await c.query<Account>('select id, password_hash from find_account($1)', [key])).rows[0]);
+
+/** @throws AppError SIGN_IN_WRONG, SIGN_IN_LIMITED */
+async function passwordOf(deps: Deps, req: Request, name: string, password: string): Promise<string> {
+  const key = nameKey(name);
+  const account = await accountNamed(deps, key);
+  const limits = await limitsOf(deps, req, key, account);
+  const fits = await compareGuess(deps, limits, signInLimited, () => passwordFits(account?.password_hash, password));
+  if (fits && account) return account.id;
+  await noteWrong(deps, req, account);
+  throw new AppError('SIGN_IN_WRONG');
+}
+
+/** @throws AppError CODE_WRONG, SIGN_IN_LIMITED */
+async function takeCode(deps: Deps, req: Request, { name, code, password }: { name: string; code: string; password: string }): Promise<string> {
+  const key = nameKey(name);
+  const account = await accountNamed(deps, key);
+  const hash = await hashPassword(password);
+  const taken = async (): Promise<boolean> =>
+    account !== undefined &&
+    (await deps.db.atDoor(
+      async (c) => (await c.query<{ taken: boolean }>('select take_code($1, $2, $3, $4) as taken', [account.id, hashOf(spokenCode(code)), hash, deps.now()])).rows[0]?.taken,
+    )) === true;
+  const fits = await compareGuess(deps, await limitsOf(deps, req, key, account), signInLimited, taken);
+  if (fits && account) {
+    // Whoever had the old password is out, wherever they are.
+    await deps.db.atDoor(async (c) => {
+      await c.query('select ends_sessions($1, null, $2)', [account.id, deps.now()]);
+      await c.query('select forget_devices($1)', [account.id]);
     });
+    return account.id;
+  }
+  await noteWrong(deps, req, account);
+  throw new AppError('CODE_WRONG');
+}
+
+/** Every shop of that person sees the wrong try. */
+async function noteWrong(deps: Deps, req: Request, account: Account | undefined): Promise<void> {
+  if (!account) return req.log.info({ security: 'wrongName', address: req.ip }, 'security');
+  for (const { id: shop } of await deps.db.atDoor((c) => shopsOf(c, account.id)))
+    await deps.db.inShop(shop, (c) => noteAtDoor(c, req, { shop, now: deps.now(), kind: 'wrongPassword', person: null, about: account.id }));
 }
 
 export async function shopsOf(client: Client, account: string): Promise<Me['shops']> {

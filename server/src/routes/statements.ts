@@ -6,12 +6,14 @@ import type { Say } from '@stennet/core/contract/run';
 import * as v from 'valibot';
 import { onlyRow, type Client } from '../db/database';
 import findPin from '../db/queries/findPin.sql';
+import forgetGuesses from '../db/queries/forgetGuesses.sql';
 import findRun from '../db/queries/findRun.sql';
 import insertStatement from '../db/queries/insertStatement.sql';
 import listStatements from '../db/queries/listStatements.sql';
 import savePin from '../db/queries/savePin.sql';
-import { hashPassword, passwordFits } from '../http/passwords';
-import { assertPin, limited, noteTries, TRIES_PER_DEVICE } from '../http/pins';
+import { hashPassword } from '../http/passwords';
+import { assertOwnPassword, assertPin, pinKey } from '../http/pins';
+import { noteAtDoor } from '../http/securityLog';
 import { parseBody, register, requirePerson, serve, namesIn, type Deps } from '../http/serve';
 import { hint } from '../db/hints';
 import type { Session } from '../http/session';
@@ -30,7 +32,7 @@ export function statementRoutes(app: Express, deps: Deps): void {
     await deps.db.inShop(session.shop.id, async (client) => onlyRow((await client.query(findRun, [run])).rows, new AppError('RUN_UNKNOWN')));
     // Counted outside the transaction that may be rolled back.
     if (body.say.kind === 'note') assertOwnNote(session, body);
-    else await assertLead(deps, session, body);
+    else await assertLead(deps, req, session, body);
     const statement = await deps.db.inShop(session.shop.id, async (client) => {
       await hint(client, session.shop.id, `run:${run}`);
       return keep(client, session.shop.id, run, { ...body, role: body.say.kind === 'note' && session.role !== 'lead' ? 'technician' : 'lead' }, deps.now());
@@ -42,15 +44,14 @@ export function statementRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'setPin', req);
     const { pin, password } = parseBody('setPin', req) as { pin: string; password: string };
     if (!isGoodPin(pin)) throw new AppError('PIN_FORM');
-    const stored = await deps.db.atDoor(async (c) => (await c.query<{ hash: string | null }>('select password_of($1) as hash', [session.person.id])).rows[0]?.hash ?? undefined);
-    const key = `password:${session.person.id}`;
-    await limited(deps, [[key, TRIES_PER_DEVICE]], session.person.name);
-    if (!(await passwordFits(stored, password))) {
-      await noteTries(deps, [key]);
-      throw new AppError('SIGN_IN_WRONG');
-    }
+    await assertOwnPassword(deps, session.person.id, password);
     const hash = await hashPassword(pin);
-    await deps.db.inShop(session.shop.id, (client) => client.query(savePin, [session.shop.id, session.person.id, hash, deps.now()]));
+    await deps.db.inShop(session.shop.id, async (client) => {
+      await client.query(savePin, [session.shop.id, session.person.id, hash, deps.now()]);
+      // Guesses at the PIN before say nothing of the new one.
+      await client.query(forgetGuesses, [pinKey(session.shop.id, session.person.id)]);
+      await noteAtDoor(client, req, { shop: session.shop.id, now: deps.now(), kind: 'pinSet', person: session.person.id });
+    });
     res.json({ ok: true });
   });
 }
@@ -83,7 +84,7 @@ function assertOwnNote(session: Session, { lead, text }: Said): void {
 }
 
 /** @throws AppError NOT_LEAD, PIN_NONE, PIN_WRONG, PIN_LIMITED */
-async function assertLead(deps: Deps, session: Session, { lead, pin, device }: Said): Promise<void> {
+async function assertLead(deps: Deps, req: Request, session: Session, { lead, pin }: Said): Promise<void> {
   if (pin === null) {
     if (session.role !== 'lead' || session.person.id !== lead) throw new AppError('NOT_LEAD');
     return;
@@ -92,7 +93,7 @@ async function assertLead(deps: Deps, session: Session, { lead, pin, device }: S
     onlyRow((await client.query<{ name: string; role: string; hash: string | null }>(findPin, [lead])).rows, new AppError('NOT_LEAD')),
   );
   if (row.role !== 'lead') throw new AppError('NOT_LEAD');
-  await assertPin(deps, { shop: session.shop.id, person: lead, name: row.name, hash: row.hash, device }, pin);
+  await assertPin(deps, req, { shop: session.shop.id, person: lead, name: row.name, hash: row.hash, from: session.person.id, by: session.person.id }, pin);
 }
 
 /** Neither one digit over and over nor a row of them. */

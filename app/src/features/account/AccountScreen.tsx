@@ -9,7 +9,6 @@ import { chooseTheme, useThemeChoice, type ThemeChoice } from '@/platform/prefer
 import { takeNewVersion, useNewVersion } from '@/platform/serviceWorker';
 import { BigButton, Card, Notice, ScreenFrame, useInks } from '@/ui';
 import { BayCard } from './BayCard';
-import { PeopleCard } from './PeopleCard';
 import { PinCard } from './PinCard';
 import { ShopCard } from './ShopCard';
 import { UnsentCard } from './UnsentCard';
@@ -64,12 +63,10 @@ export function AccountScreen() {
       </Card>
       <BayCard />
       <PinCard />
-      {isAllowed(me.role, 'shop.write') ? (
-        <>
-          <ShopCard />
-          <PeopleCard />
-        </>
-      ) : null}
+      {isAllowed(me.role, 'shop.write') ? <ShopCard /> : null}
+      <Card>
+        <BigButton text={isAllowed(me.role, 'shop.write') ? text.people : text.ownDoors} look="plain" size="desk" onPress={() => router.push('/people')} />
+      </Card>
       <UnsentCard />
       <Card>
         <BigButton

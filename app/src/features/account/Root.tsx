@@ -5,7 +5,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import type { Me } from '@stennet/core/contract';
-import { formatterOf, isKept, KEEP_MS, persister, queryClient, SignedIn, startEntries, startLive, startSending, useMe, useSetup } from '@/data';
+import { formatterOf, isKept, KEEP_MS, persister, queryClient, SignedIn, startEntries, startLive, startSending, startTouching, useMe, useSetup } from '@/data';
 import { setClock } from '@/platform/clock';
 import { useThemeChoice } from '@/platform/preferences';
 import { registerServiceWorker } from '@/platform/serviceWorker';
@@ -54,6 +54,7 @@ function Door({ children }: { children: ReactNode }) {
   useEffect(startSending, []);
   const isIn = me.data !== null && me.data !== undefined;
   useEffect(() => (isIn ? startLive() : undefined), [isIn]);
+  useEffect(() => (isIn ? startTouching() : undefined), [isIn]);
   // A sign-in that runs out does not take the run from under somebody's hands: it goes on, and says that it must be sent.
   const known = me.data ?? (isInRun && me.data === null ? last : null);
   useEffect(() => {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
 import type { AppError } from '@stennet/core/errors';
-import { asAppError, signIn, useSending, useUnsentByPerson } from '@/data';
+import { asAppError, enterByCode, signIn, useSending, useUnsentByPerson } from '@/data';
 import { BigButton, Card, Line, ScreenFrame, useInks } from '@/ui';
 import { SwitchList } from './BayCard';
 import { text } from './text';
@@ -11,16 +11,18 @@ export function SignInScreen() {
   const inks = useInks();
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
+  /** null: no code was given; else as far as it is typed. */
+  const [code, setCode] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<AppError | null>(null);
   const { unsent } = useSending();
   const waiting = useUnsentByPerson(unsent).data ?? [];
 
   const submit = (): void => {
-    if (busy || !name.trim() || !password) return;
+    if (busy || !name.trim() || !password || code === '') return;
     setBusy(true);
     setError(null);
-    signIn(name, password).catch((e: unknown) => {
+    (code === null ? signIn(name, password) : enterByCode(name, code, password)).catch((e: unknown) => {
       setError(asAppError(e));
       setBusy(false);
     });
@@ -42,14 +44,27 @@ export function SignInScreen() {
             onSubmitEditing={submit}
             style={styles.field}
           />
+          {code === null ? null : (
+            <TextInput
+              mode="outlined"
+              label={text.code}
+              accessibilityLabel={text.code}
+              value={code}
+              onChangeText={setCode}
+              autoComplete="one-time-code"
+              autoCapitalize="characters"
+              onSubmitEditing={submit}
+              style={styles.field}
+            />
+          )}
           <TextInput
             mode="outlined"
-            label={text.password}
-            accessibilityLabel={text.password}
+            label={code === null ? text.password : text.codePassword}
+            accessibilityLabel={code === null ? text.password : text.codePassword}
             value={password}
             onChangeText={setPassword}
             secureTextEntry
-            autoComplete="current-password"
+            autoComplete={code === null ? 'current-password' : 'new-password'}
             onSubmitEditing={submit}
             style={styles.field}
           />
@@ -60,7 +75,8 @@ export function SignInScreen() {
               </Text>
             </View>
           ) : null}
-          <BigButton text={busy ? text.signingIn : text.signIn} onPress={submit} disabled={busy} size="desk" />
+          <BigButton text={busy ? text.signingIn : code === null ? text.signIn : text.codeGo} onPress={submit} disabled={busy} size="desk" />
+          <BigButton text={code === null ? text.haveCode : text.noCode} look="quiet" size="desk" onPress={() => setCode(code === null ? '' : null)} />
         </Card>
         <SwitchList except={null} />
         {waiting.map((w) => (

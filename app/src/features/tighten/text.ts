@@ -192,7 +192,7 @@ export const text = {
     stepDone: 'step done',
     failed: 'something is wrong',
     swapped: 'new one in',
-    held: 'gone on',
+    held: 'answer at the hold point',
     restarted: 'begun anew',
     pulled: 'pull',
   } as Record<string, string>,

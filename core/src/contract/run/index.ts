@@ -6,7 +6,7 @@ import { SignInBody, SwitchShopBody } from '../bodies';
 import { RecordFileSchema } from '../../record/recordFile';
 import { replies } from '../replies';
 import type { RouteName } from '../routes';
-import { textOf } from '../text';
+import { HashSchema, textOf, UuidSchema } from '../text';
 import { AddJointBody, ApproveBody, DiscardDraftBody, JointSheetBody, SaveDraftBody } from './libraryBodies';
 import { ApprovedSchema, DraftReplySchema, JointIdSchema, LibraryChangesSchema, LibrarySchema, SavedDraftSchema, VehicleReplySchema } from './libraryReplies';
 import {
@@ -16,6 +16,10 @@ import {
   EnrolBody,
   MakeShopBody,
   SwitchPersonBody,
+  ChangePasswordBody,
+  GiveCodeBody,
+  SavePersonBody,
+  UseCodeBody,
   OrderStateBody,
   SaveEntryBody,
   SaveOrderBody,
@@ -34,8 +38,15 @@ export type { DraftBrief, DraftReply, ImportLine, Library } from './libraryRepli
 export { KeptRunSchema } from './runReplies';
 export type { JointSheet, KeptRun, RunReply, SheetBrief, SheetReply } from './runReplies';
 
+/** Made by the device at a start or a take-over and known to nobody else: whoever writes in that hold shows it. */
+const holdKey = v.pipe(v.string(), v.regex(/^[\w-]{43}$/));
+/** Of an entry that goes out while another person is on: the session that it was confirmed in, and the proof (core/contract/proof). */
+const ProofSchema = v.strictObject({ event: UuidSchema, session: UuidSchema, proof: HashSchema });
+
 export const AppendBody = v.strictObject({
   deviceName: textOf(60),
+  holdKey,
+  proofs: v.optional(v.pipe(v.array(ProofSchema), v.maxLength(200)), []),
   events: v.pipe(v.array(RunEventSchema), v.minLength(1), v.maxLength(200)),
 });
 
@@ -62,6 +73,10 @@ export const allBodies = {
   saveShop: SaveShopBody,
   makeShop: MakeShopBody,
   addPerson: AddPersonBody,
+  savePerson: SavePersonBody,
+  giveCode: GiveCodeBody,
+  useCode: UseCodeBody,
+  changePassword: ChangePasswordBody,
   enrol: EnrolBody,
   switchPerson: SwitchPersonBody,
   keepTrace: TraceSchema,

@@ -1,10 +1,11 @@
 import * as v from 'valibot';
 import { NewJobSchema, OrderEntrySchema, OrderHeadSchema, ORDER_STATES } from '../../order';
 import { ShopToolSchema } from '../../prepare';
-import { ROLES } from '../permissions';
+import { IDLE_MINUTES, ROLES } from '../permissions';
 import { FOLLOW_UP_STATES } from '../../followUp/followUp';
 import { SIGNED_KINDS } from '../../record/signedWord';
-import { FastenerIdSchema, finite, KeySchema, textOf, UuidSchema } from '../text';
+import { PersonNameSchema } from '../personName';
+import { FastenerIdSchema, finite, KeySchema, textOf, TimeZoneSchema, UuidSchema } from '../text';
 
 const version = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1_000_000));
 
@@ -67,16 +68,22 @@ export const MakeShopBody = v.strictObject({
   shop: v.strictObject({
     name: textOf(80),
     locale: v.pipe(v.string(), v.regex(/^[a-z]{2,3}(-[A-Z]{2})?$/)),
-    timeZone: textOf(60),
+    timeZone: TimeZoneSchema,
     paper: v.picklist(['A4', 'Letter']),
     torqueUnit: v.picklist(['N.m', '[ft_i].[lbf_av]', 'kgf.m']),
   }),
-  name: textOf(80),
+  name: PersonNameSchema,
   password,
 });
-export const AddPersonBody = v.strictObject({ id: UuidSchema, name: textOf(80), password, role: v.picklist(ROLES) });
+/** own: the password of whoever does it, asked once more where it opens a door. */
+const own = v.optional(textOf(200));
+export const AddPersonBody = v.strictObject({ id: UuidSchema, name: PersonNameSchema, password, role: v.picklist(ROLES), own });
+export const SavePersonBody = v.strictObject({ role: v.picklist(ROLES), active: v.boolean(), own });
+export const GiveCodeBody = v.strictObject({ own: textOf(200) });
+export const UseCodeBody = v.strictObject({ name: textOf(80), code: textOf(40), password });
+export const ChangePasswordBody = v.strictObject({ own: textOf(200), password });
 /** secret: made by the device, kept there; the server has its hash. */
 const secret = v.pipe(v.string(), v.regex(/^[\w-]{43}$/));
 export const EnrolBody = v.strictObject({ device: UuidSchema, secret });
 export const SwitchPersonBody = v.strictObject({ shop: UuidSchema, device: UuidSchema, person: UuidSchema, secret, pin });
-export const SaveShopBody = v.strictObject({ secondSignature: v.boolean() });
+export const SaveShopBody = v.strictObject({ secondSignature: v.boolean(), timeZone: TimeZoneSchema, idleMinutes: v.picklist(IDLE_MINUTES), own });

@@ -1,0 +1,39 @@
+import { useState } from 'react';
+import { ROLES, type Role } from '@stennet/core/contract';
+import { call, queryClient } from '@/data';
+import { newId } from '@/platform/ids';
+import { BigButton, ChoiceField, PinField, Section, TextField } from '@/ui';
+import { Said } from './Said';
+import { text } from './text';
+import { useDoing } from './useDoing';
+
+/** Somebody new, with a password to begin with. Another lead opens every door: that asks who does it. */
+export function AddPersonCard() {
+  const [name, setName] = useState('');
+  const [password, setPassword] = useState('');
+  const [own, setOwn] = useState('');
+  const [role, setRole] = useState<Role>('technician');
+  const { error, done, isBusy, doing } = useDoing();
+  const add = (): void =>
+    doing(
+      () => call('addPerson', {}, { id: newId(), name, password, role, ...(role === 'lead' ? { own } : {}) }),
+      text.added(name.trim()),
+      () => {
+        setName('');
+        setPassword('');
+        setOwn('');
+        void queryClient.invalidateQueries({ queryKey: ['people'] });
+      },
+    );
+  const isReady = name.trim() !== '' && password.length >= 10 && (role !== 'lead' || own !== '');
+  return (
+    <Section title={text.add}>
+      <Said error={error} done={done} />
+      <TextField label={text.addName} value={name} onChange={(n) => setName(n.slice(0, 80))} />
+      <PinField label={text.addPassword} value={password} onChange={setPassword} isDigits={false} />
+      <ChoiceField label={text.role} value={role} options={ROLES.map((value) => ({ value, text: text.roles[value] }))} onChange={setRole} />
+      {role === 'lead' ? <PinField label={text.own} value={own} onChange={setOwn} isDigits={false} /> : null}
+      <BigButton text={text.addGo} look="plain" size="desk" disabled={!isReady || isBusy} onPress={add} />
+    </Section>
+  );
+}
