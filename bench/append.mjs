@@ -58,7 +58,7 @@ async function openRun(url) {
     headers: { 'Content-Type': 'application/json', Origin: url },
     body: JSON.stringify({ name: 'Mei Sandoval', password: 'witness-mark' }),
   });
-  const cookie = reply.headers.get('set-cookie').split(';')[0];
+  const cookie = /stennet_session=[^;]+/.exec(reply.headers.get('set-cookie'))[0];
   const me = await reply.json();
   const { sheetHash, sheet } = await fetch(`${url}/api/joints/${JOINT}/sheet`, { headers: { cookie } }).then((r) => r.json());
   const run = randomUUID();
@@ -69,7 +69,7 @@ async function openRun(url) {
     const answer = await fetch(`${url}/api/runs/${run}/events`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json', Origin: url, cookie },
-      body: JSON.stringify({ deviceName: 'bench', events: [e] }),
+      body: JSON.stringify({ deviceName: 'bench', holdKey: 'b'.repeat(43), events: [e] }),
     });
     if (!answer.ok) throw new Error(await answer.text());
   };

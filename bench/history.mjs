@@ -104,7 +104,7 @@ export async function signIn(url) {
     headers: { Origin: url, 'Content-Type': 'application/json' },
     body: JSON.stringify({ name: 'Ines Corte', password: 'witness-mark' }),
   });
-  return (reply.headers.get('set-cookie') ?? '').split(';')[0];
+  return /stennet_session=[^;]+/.exec(reply.headers.get('set-cookie') ?? '')?.[0] ?? '';
 }
 
 export async function ask(url, cookie, address) {

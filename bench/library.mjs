@@ -35,7 +35,7 @@ async function signIn(url) {
     headers: { 'Content-Type': 'application/json', Origin: url },
     body: JSON.stringify({ name: 'Ines Corte', password: 'witness-mark' }),
   });
-  return { url, headers: { Cookie: String(reply.headers.get('set-cookie')).split(';')[0], Origin: url } };
+  return { url, headers: { Cookie: /stennet_session=[^;]+/.exec(String(reply.headers.get('set-cookie')))[0], Origin: url } };
 }
 
 async function bring({ url, headers }, file, mode) {

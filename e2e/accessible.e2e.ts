@@ -256,7 +256,10 @@ test.describe(() => {
       await expect(t.page.getByRole('heading', { name: heading }).first()).toBeVisible();
       await clean(t, screen);
     };
-    await to('/account', 'People', 'account');
+    await to('/account', 'Your PIN', 'account');
+    await to('/people', 'People', 'people');
+    await t.button(/^Change Mei Sandoval/).click();
+    await clean(t, 'people, one chosen');
     await to('/follow-ups', 'Follow-ups', 'follow-ups');
     await t.tab('Month').click();
     await clean(t, 'follow-ups, month');

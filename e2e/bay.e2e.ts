@@ -1,5 +1,5 @@
 import fs from 'node:fs';
-import { expect, test, type Technician } from './house';
+import { aSecondDevice, expect, test, type Technician } from './house';
 
 const JONAH = '5e000000-0000-4000-8000-000000000011';
 const MEI = '5e000000-0000-4000-8000-000000000012';
@@ -130,11 +130,15 @@ test('the first visit makes the shop and its lead, who adds the others', { tag: 
   await t.field('Code of this installation', 'kiln-4711');
   await t.button('Make the shop').click();
   await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
-  await t.page.goto(`${house.url}/account`);
+  await t.page.goto(`${house.url}/people`);
   await t.field('Their name', 'Bo Lindgren');
+  await t.field('First password, 10 signs or more', 'password1234');
+  await t.button('Add them').click();
+  await expect(t.page.getByRole('alert')).toContainText('too easy to guess');
   await t.field('First password, 10 signs or more', 'tighten in order');
   await t.button('Add them').click();
   await expect(t.page.getByText('Bo Lindgren can sign in now.')).toBeVisible();
+  await t.page.goto(`${house.url}/account`);
   await t.button('Sign out').click();
   await expect(t.page.getByRole('heading', { name: 'The first visit' })).toHaveCount(0);
   await t.field('Name', 'Bo Lindgren');
@@ -144,3 +148,38 @@ test('the first visit makes the shop and its lead, who adds the others', { tag: 
   const { rows } = await house.admin.query('select paper from shop');
   expect(rows).toEqual([{ paper: 'Letter' }]);
 });
+
+test(
+  'people come and go: a code for a new password, another role with the lead’s own password, and whoever has left is out',
+  { tag: ['@phone'] },
+  async ({ technician: t, house, context }) => {
+    await t.signIn('Ines Corte');
+    await t.page.goto(`${house.url}/people`);
+    await t.button('Change Mei Sandoval').click();
+    await t.field('Your own password, once more', 'witness-mark');
+    await t.button('Make a code').click();
+    await expect(t.page.getByText('Code for Mei Sandoval, good once within 24 hours')).toBeVisible();
+    const code = (await t.page.getByText(/^[A-Z0-9]{5}-[A-Z0-9]{5}$/).textContent()) ?? '';
+    const mei = await aSecondDevice(context, house);
+    await mei.page.goto(house.url);
+    await mei.button('I was given a code').click();
+    await mei.field('Name', 'mei sandoval');
+    await mei.field('Code', code.replace('-', ' ').toLowerCase());
+    await mei.field('New password, 10 signs or more', 'three odd words');
+    await mei.button('Set the password and sign in').click();
+    await expect(mei.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    // Once: the code is used up, and the old password is gone.
+    await t.button('Close').click();
+    await t.button('Change Mei Sandoval').click();
+    await t.page.getByRole('radio', { name: 'lead technician' }).first().click();
+    await expect(t.button('Save what they are')).toBeDisabled();
+    await t.page.getByRole('textbox', { name: 'Your own password, once more' }).first().fill('witness-mark');
+    await t.button('Save what they are').click();
+    await expect(t.page.getByText('Mei Sandoval, lead technician')).toBeVisible();
+    await t.button('Mei Sandoval has left: sign out everywhere').click();
+    await expect(t.page.getByText('Mei Sandoval, has left')).toBeVisible();
+    await mei.page.reload();
+    await expect(mei.button('Sign in')).toBeVisible();
+    await expect(t.page.getByText('Ines Corte made a code for Mei Sandoval')).toBeVisible();
+  },
+);

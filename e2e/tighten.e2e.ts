@@ -226,7 +226,7 @@ test('away in the middle of an angle stage: the stripe is looked at before anyth
   await expect(t.page.getByRole('heading', { name: /You were away for 2\d minutes/ })).toBeVisible();
   await expect(t.page.getByText(/Last was bolt 2, .* Look at the stripe of bolt 3/)).toBeVisible();
   await t.button('It is turned: read it off').click();
-  await t.field('Turned by, in degrees', '74');
+  await t.field('Somewhere else: degrees from the painted mark', '74');
   await t.pull('Record it');
   await expect(t.page.getByText('4th of 10')).toBeVisible();
   await t.expectSaved();

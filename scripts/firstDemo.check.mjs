@@ -61,7 +61,7 @@ async function signIn() {
     body: JSON.stringify({ name: people.find((p) => p.name === 'Jonah Pike').name, password }),
   });
   assert.equal(answer.status, 200, await answer.clone().text());
-  return answer.headers.get('set-cookie').split(';')[0];
+  return /stennet_session=[^;]+/.exec(answer.headers.get('set-cookie'))[0];
 }
 
 /** A day at work: one run left half-way, and one that waits for the lead. */

@@ -2,7 +2,7 @@
 // Holds when every acknowledged pull is there exactly once, every record equals its replay and verifies, and everything that was
 // confirmed on a device but not taken into the run's list is kept as a claim.
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { randomUUID } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -31,6 +31,8 @@ const counted = { pulls: 0, kills: 0, databaseKills: 0, cuts: 0, takeOvers: 0, r
 /** What each device was told that the server has, and what it was told is kept aside. */
 const acknowledged = new Map<string, string>();
 const keptAside = new Set<string>();
+/** What was confirmed, to the letter, by id. */
+const sent = new Map<string, string>();
 const runs = new Set<string>();
 let isOver = false;
 const sleep = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
@@ -67,6 +69,8 @@ class Server {
 /** One phone in the bay: it confirms without waiting for anybody, keeps what it confirmed, and sends until it is told. */
 class Device {
   private readonly id = randomUUID();
+  /** What it holds runs with. */
+  private readonly holdKey = randomBytes(32).toString('base64url');
   private cookie = '';
   private person = '';
   private wrenches: Wrench[] = [];
@@ -110,7 +114,7 @@ class Device {
 
   async signIn(): Promise<void> {
     const { reply, cookie } = await this.until(() => this.ask('/api/session', { name: this.name, password: 'witness-mark' }));
-    this.cookie = (cookie ?? '').split(';')[0] ?? '';
+    this.cookie = /stennet_session=[^;]+/.exec(cookie ?? '')?.[0] ?? '';
     this.person = reply.person.id;
     const { reply: list } = await this.until(() => this.ask('/api/tools'));
     this.wrenches = wrenchesOf(list.tools.map((tool: any) => ({ id: tool.id, ...tool.tool }))).filter((w: Wrench) => /^Wrench [23]/.test(w.name));
@@ -156,9 +160,10 @@ class Device {
     const batch = this.unsent.slice(0, 1 + Math.floor(Math.random() * 6));
     if (batch.length === 0) return sleep(20);
     try {
-      const { reply } = await this.ask(`/api/runs/${run}/events`, { deviceName: 'Soak', events: batch });
+      const { reply } = await this.ask(`/api/runs/${run}/events`, { deviceName: 'Soak', holdKey: this.holdKey, events: batch });
       for (const { id } of reply.stored ?? []) {
         const event = batch.find((e) => e.id === id);
+        if (event) sent.set(id, canonicalJson(event));
         if (event?.type === 'pulled' && !acknowledged.has(id)) counted.pulls += 1;
         acknowledged.set(id, run);
       }
@@ -176,10 +181,13 @@ class Device {
   private async lose(run: string): Promise<void> {
     const late = this.unsent;
     for (let at = 0; at < late.length; at += 100) {
-      const { reply } = await this.until(() => this.ask(`/api/runs/${run}/events`, { deviceName: 'Soak', events: late.slice(at, at + 100) }));
+      const { reply } = await this.until(() => this.ask(`/api/runs/${run}/events`, { deviceName: 'Soak', holdKey: this.holdKey, events: late.slice(at, at + 100) }));
       if (reply.refused?.code !== 'KEPT_AS_CLAIM') throw new Error(`a late entry was not kept: ${JSON.stringify(reply)}`);
     }
-    for (const e of late) keptAside.add(e.id);
+    for (const e of late) {
+      keptAside.add(e.id);
+      sent.set(e.id, canonicalJson(e));
+    }
     counted.claims += late.length;
     this.unsent = [];
     this.t = null;
@@ -197,9 +205,10 @@ class Device {
     const before = t.state.events.length;
     t.takeOver(this.id);
     const took = fresh(t, t.state.events.at(before) as RunEvent);
-    const { reply: taken } = await this.until(() => this.ask(`/api/runs/${run}/events`, { deviceName: 'Soak', events: [took] }));
+    const { reply: taken } = await this.until(() => this.ask(`/api/runs/${run}/events`, { deviceName: 'Soak', holdKey: this.holdKey, events: [took] }));
     if (taken.refused || taken.error) return false;
     acknowledged.set(took.id, run);
+    sent.set(took.id, canonicalJson(took));
     // As the app does it: what the other one still got through comes before.
     const isNext = taken.stored[0].position === reply.events.length + 1;
     if (!isNext) t.state = replay(headSheet, (await this.until(() => this.ask(`/api/runs/${run}`))).reply.events as RunEvent[]);
@@ -269,6 +278,12 @@ async function standsStill(): Promise<never> {
   throw new Error(`nothing was acknowledged for ${STILL_MS / 1000} s: ${JSON.stringify(counted)}`);
 }
 
+const eventIn = (body: string): RunEvent => (JSON.parse(body) as { event: RunEvent }).event;
+
+/** What stands there otherwise than it was sent. */
+const changedIn = (stored: readonly RunEvent[]): string[] =>
+  stored.flatMap((e) => (sent.has(e.id) && sent.get(e.id) !== canonicalJson(e) ? [`${e.type} ${e.id} is not what was sent`] : []));
+
 async function check(admin: pg.Client): Promise<string[]> {
   const faults: string[] = [];
   const kept = (
@@ -277,8 +292,14 @@ async function check(admin: pg.Client): Promise<string[]> {
   const times = new Map<string, number>();
   for (const { id } of kept) times.set(id, (times.get(id) ?? 0) + 1);
   for (const id of acknowledged.keys()) if (times.get(id) !== 1) faults.push(`acknowledged ${id} is there ${times.get(id) ?? 0} times`);
-  const late = new Set((await admin.query<{ id: string }>('select id from late_event')).rows.map((r) => r.id));
-  for (const id of keptAside) if (!late.has(id)) faults.push(`late ${id} was not kept`);
+  const late = (await admin.query<{ id: string; body: string }>('select id, body from late_event')).rows;
+  const lateIds = new Set(late.map((r) => r.id));
+  for (const id of keptAside) if (!lateIds.has(id)) faults.push(`late ${id} was not kept`);
+  const stored = [...kept.map((r) => eventIn(r.body)), ...late.map((r) => JSON.parse(r.body) as RunEvent)];
+  faults.push(...changedIn(stored));
+  // The check itself is checked: a changed time in a single pull does not pass it.
+  const [one] = stored.filter((e) => e.type === 'pulled');
+  if (one && changedIn([{ ...one, deviceTime: new Date(Date.parse(one.deviceTime) + 1).toISOString() }]).length !== 1) faults.push('a changed time would not have been seen');
   for (const run of runs) {
     const rows = kept.filter((r) => r.run === run);
     if (rows.length === 0) continue;
@@ -286,7 +307,7 @@ async function check(admin: pg.Client): Promise<string[]> {
     if (broken) faults.push(`run ${run} breaks at ${broken.position}`);
     const state = replay(
       headSheet,
-      rows.map((r) => (JSON.parse(r.body) as { event: RunEvent }).event),
+      rows.map((r) => eventIn(r.body)),
     );
     const head = (await admin.query<{ state: string; last_position: number; head_hash: string }>('select state, last_position, head_hash from run where id = $1', [run])).rows[0];
     if (head?.state !== state.status || head.last_position !== rows.length || head.head_hash !== rows.at(-1)?.hash) faults.push(`the head of run ${run} is not what its list says`);
@@ -319,7 +340,7 @@ async function main(): Promise<void> {
   await admin.end();
   const verified = execFileSync(process.execPath, ['server/dist/verify.js', '--all'], { env, encoding: 'utf8' }).trim();
   console.log(
-    `${counted.pulls} acknowledged pulls of ${DEVICES} devices in ${runs.size} runs; ${counted.kills} servers killed, ${counted.databaseKills} databases killed, ${counted.cuts} cuts, ${counted.takeOvers} take-overs, ${counted.claims} entries kept as claims, ${counted.retries} tries again, ${counted.endedThemselves} servers that ended by themselves, ${Math.round((Date.now() - from) / 1000)} s.`,
+    `${counted.pulls} acknowledged pulls of ${DEVICES} devices in ${runs.size} runs; ${counted.kills} servers killed, ${counted.databaseKills} databases killed, ${counted.cuts} cuts, ${counted.takeOvers} take-overs, ${counted.claims} entries kept as claims, ${counted.retries} tries again, ${counted.endedThemselves} servers that ended by themselves, ${sent.size} entries compared to the letter, ${Math.round((Date.now() - from) / 1000)} s.`,
   );
   console.log(verified);
   for (const fault of faults.slice(0, 20)) console.error(fault);

@@ -1,6 +1,7 @@
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import request from 'supertest';
+import { entryProof } from '@stennet/core/record';
 import type { Statement } from '@stennet/core/run';
 import { createApp } from './app';
 import { openDatabase } from './db/database';
@@ -16,7 +17,7 @@ beforeAll(async () => {
   [ines, jonah, mei] = [await house.signIn('Ines Corte'), await house.signIn(), await house.signIn('Mei Sandoval')];
 });
 afterAll(() => house.close());
-beforeEach(() => house.admin.query('truncate sign_in_attempt'));
+beforeEach(() => house.admin.query('truncate guess'));
 
 const ANY = 'm'.repeat(43);
 const post = (path: string, body: object) => request(house.app).post(path).set('Host', 'shop.test').set('Origin', ORIGIN).send(body);
@@ -93,32 +94,39 @@ describe('a phone that several share', () => {
     expect((await post('/api/session/pin', { shop: demoId(2), device, person: ines.person, secret: ANY, pin: '2580' })).body.error.code).toBe('NOT_ENROLLED');
   });
 
-  test('what the one before confirmed goes out under their own name while another is on', async () => {
+  test('what the one before confirmed goes out under their own name while another is on, by the proof of their session alone', async () => {
     await ines.post('/api/session/enrol', { device, secret: ANY }).expect(200);
+    const { entry } = (await jonah.get('/api/me')).body as { entry: { session: string; key: string } };
     const t = await jonah.technician(await house.freshJoint());
     t.until((d) => d.kind === 'pull');
     const events = t.state.events.toArray();
+    const proofsBy = (key: string, session = entry.session) => events.map((e) => ({ event: e.id, session, proof: entryProof(key, e) }));
     const switched = await switchTo(ines.person, '2580').expect(200);
-    const own = [switched.headers['set-cookie']].flat().map((c) => String(c).split(';')[0]);
-    const jonahs = jonah.cookie.replace('stennet_session=', `stennet_of_${jonah.person}=`);
-    const send = (headers: Record<string, string>) =>
-      request(house.app)
-        .post(`/api/runs/${t.place.run}/events`)
-        .set({ Host: 'shop.test', Origin: ORIGIN, Cookie: [...own, jonahs].join('; '), ...headers })
-        .send({ deviceName: 'Shared', events });
-    expect((await send({})).body.error.code).toBe('WRONG_PERSON');
-    expect((await send({ 'X-Stennet-Person': mei.person })).body.error.code).toBe('SIGN_IN_NEEDED');
-    expect((await send({ 'X-Stennet-Person': jonah.person })).body).toMatchObject({ refused: null });
-    // For that alone: nothing is signed or said under another's name.
-    const signed = await request(house.app)
-      .post(`/api/runs/${t.place.run}/signatures`)
-      .set({ Host: 'shop.test', Origin: ORIGIN, Cookie: [...own, jonahs].join('; '), 'X-Stennet-Person': jonah.person })
-      .send({ id: demoId(9912), kind: 'second', position: events.length });
-    expect(signed.body.error.code).toBe('RECORD_NOT_FINISHED');
-    const me = await request(house.app)
-      .get('/api/me')
-      .set({ Host: 'shop.test', Cookie: [...own, jonahs].join('; '), 'X-Stennet-Person': jonah.person });
-    expect(me.body.person.id).toBe(ines.person);
+    const shared = ines.as(switched);
+    expect((await shared.append(t.place.run, events)).body.error.code).toBe('WRONG_PERSON');
+    // Of another session than the one named, with another text, for one entry only.
+    const theirs = (await shared.get('/api/me')).body.entry as typeof entry;
+    for (const proofs of [
+      proofsBy(theirs.key),
+      proofsBy(entry.key, theirs.session),
+      proofsBy(entry.key).slice(1),
+      proofsBy(entry.key).map((p) => ({ ...p, proof: 'a'.repeat(64) })),
+    ])
+      expect((await shared.append(t.place.run, events, { proofs })).body.error.code).toBe('WRONG_PERSON');
+    const changed = events.map((e, i) => (i === 1 ? { ...e, deviceTime: '2026-11-24T09:59:59.000Z' } : e));
+    expect((await shared.append(t.place.run, changed, { proofs: proofsBy(entry.key) })).body.error.code).toBe('WRONG_PERSON');
+    // Signed out since: what was confirmed before that still counts.
+    await jonah.delete('/api/session').expect(200);
+    expect((await shared.append(t.place.run, events, { proofs: proofsBy(entry.key) })).body).toMatchObject({ refused: null });
+    jonah = await house.signIn();
+  });
+
+  test('whoever switches the phone ends the session that was on it', async () => {
+    await ines.post('/api/session/enrol', { device, secret: ANY }).expect(200);
+    const shared = ines.as(await switchTo(ines.person, '2580').expect(200));
+    const again = ines.as(await switchTo(ines.person, '2580').set('Cookie', shared.cookie).expect(200));
+    expect((await shared.get('/api/me')).body.error.code).toBe('SIGN_IN_NEEDED');
+    expect((await again.get('/api/me')).status).toBe(200);
   });
 });
 

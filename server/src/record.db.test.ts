@@ -80,13 +80,17 @@ describe('signing', () => {
     expect((await sign(jonah, t.place.run, t.state.events.length)).body.error.code).toBe('RECORD_NOT_FINISHED');
   });
 
+  const shop = (secondSignature: boolean) => ({ secondSignature, timeZone: 'Europe/Lisbon', idleMinutes: 240 });
   test('the shop may want a second signature for everything; only a lead or the owner decides that', async () => {
-    await jonah.post('/api/shop', { secondSignature: true }).expect(403);
-    await ines.post('/api/shop', { secondSignature: true }).expect(200);
+    await jonah.post('/api/shop', shop(true)).expect(403);
+    await ines.post('/api/shop', shop(true)).expect(200);
     const { run, count } = await finishedRun();
     expect((await sign(jonah, run, count)).body.state).toBe('wantsSecond');
     expect((await sign(ines, run, count, 'second')).body.state).toBe('signed');
-    await ines.post('/api/shop', { secondSignature: false }).expect(200);
+    // Letting go of it asks who it is.
+    expect((await ines.post('/api/shop', shop(false))).body.error.code).toBe('PASSWORD_NEEDED');
+    expect((await ines.post('/api/shop', { ...shop(false), own: 'not it' })).body.error.code).toBe('SIGN_IN_WRONG');
+    await ines.post('/api/shop', { ...shop(false), own: 'witness-mark' }).expect(200);
   });
 
   test('nothing follows a signature: neither an entry nor a change of the tables by the serving role', async () => {

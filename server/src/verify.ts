@@ -3,7 +3,7 @@ import { faultText } from '@stennet/core/record';
 import { openDatabase, type Client } from './db/database';
 import listRunsByNumber from './db/queries/listRunsByNumber.sql';
 import listShops from './db/queries/listShops.sql';
-import { faultOf, readForeign } from './record/foreign';
+import { faultOf, readForeign } from './record/readForeign';
 import { keysIn, type ShopKey } from './record/keys';
 import { faultIn, keptRecord } from './record/readRecord';
 

@@ -19,6 +19,8 @@ const at = (url: string, database: string): string => Object.assign(new URL(url)
 export const demoId = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 export const HALDEN = demoId(1);
 export const TERN = demoId(2);
+/** What the phone of these tests holds runs with. */
+export const HOLD_KEY = 'k'.repeat(43);
 export const ORIGIN = 'http://shop.test';
 
 /** A server on a database of its own; its clock can be set. */
@@ -49,7 +51,7 @@ export class House {
     await maker.query(`create database ${this.database} template ${new URL(template.admin).pathname.slice(1)}`);
     await maker.end();
     await this.admin.connect();
-    await this.admin.query('truncate sign_in_attempt');
+    await this.admin.query('truncate guess');
     return this;
   }
 
@@ -103,13 +105,18 @@ export class Session {
   delete(path: string): request.Test {
     return request(this.house.app).delete(path).set('Host', 'shop.test').set('Origin', ORIGIN).set('Cookie', this.cookie);
   }
+  /** The same person, in the session that a reply has begun. */
+  as(reply: request.Response): Session {
+    return new Session(this.house, sessionIn(reply), reply.body.person?.id, this.shop);
+  }
+
   /** The same person, working in another of their shops. */
   async into(shop: string): Promise<Session> {
     const reply = await this.post('/api/session/shop', { shop }).expect(200);
     return new Session(this.house, sessionIn(reply), this.person, shop);
   }
-  append(run: string, events: readonly RunEvent[]): request.Test {
-    return this.post(`/api/runs/${run}/events`, { deviceName: 'Phone', events });
+  append(run: string, events: readonly RunEvent[], more: object = {}): request.Test {
+    return this.post(`/api/runs/${run}/events`, { deviceName: 'Phone', holdKey: HOLD_KEY, events, ...more });
   }
 
   async wrenches(): Promise<Wrench[]> {
