@@ -1,4 +1,4 @@
-// ./stennet verify FILE|RO: a record file, an archive, or what stands in the database under a repair order's number.
+// ./stennet verify FILE|RO: a record file, an archive, or what stands in the database: under a repair order's number, or all of it.
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import { clusterIn, dataHome, keyFolder } from './cluster.mjs';
@@ -6,11 +6,14 @@ import { ensurePostgres, Refusal, root } from './install.mjs';
 
 const DATABASES = ['stennet', 'stennet_demo'];
 
-export async function verify([what]) {
-  if (!what) throw new Refusal('Name what to check: ./stennet verify record.json, ./stennet verify ro-2389.zip, or ./stennet verify 2389');
+export async function verify([what, witness]) {
+  if (!what) throw new Refusal('Name what to check: ./stennet verify record.json, ./stennet verify ro-2389.zip, ./stennet verify 2389, or ./stennet verify --all [WITNESS]');
   const built = spawnSync(process.execPath, ['scripts/build-server.mjs'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
   if (built.status !== 0) throw new Refusal('The server could not be built; see above.');
-  if (fs.existsSync(what)) return check([fs.realpathSync(what)]);
+  if (what !== '--all' && fs.existsSync(what)) {
+    process.exitCode = check([fs.realpathSync(what)]);
+    return;
+  }
   ensurePostgres();
   const home = dataHome();
   const cluster = clusterIn(home);
@@ -19,10 +22,9 @@ export async function verify([what]) {
   try {
     const known = DATABASES.filter((name) => cluster.hasDatabase(name));
     if (known.length === 0) throw new Refusal('There is no database yet. Start Stennet first: ./stennet demo');
-    for (const name of known) {
-      const code = check(['--order', what], { OWNER_DATABASE_URL: cluster.urls(name).owner, KEY_DIR: keyFolder(home) });
-      if (code === 0) return;
-    }
+    const asked = what === '--all' ? ['--all', ...(witness ? [fs.realpathSync(witness)] : [])] : ['--order', what];
+    const codes = known.map((name) => check(asked, { OWNER_DATABASE_URL: cluster.urls(name).owner, KEY_DIR: keyFolder(home) }));
+    process.exitCode = codes.includes(1) ? 1 : codes.includes(0) ? 0 : 2;
   } finally {
     if (!wasRunning) cluster.stop();
   }
@@ -31,7 +33,5 @@ export async function verify([what]) {
 /** @returns the exit code: 0 all holds, 1 something does not, 2 there is nothing to check */
 function check(args, env = {}) {
   const done = spawnSync(process.execPath, ['server/dist/verify.js', ...args], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } });
-  if (done.status !== 0) process.exitCode = done.status ?? 2;
-  else process.exitCode = 0;
-  return done.status;
+  return done.status ?? 2;
 }

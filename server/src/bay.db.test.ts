@@ -4,6 +4,7 @@ import request from 'supertest';
 import { entryProof } from '@stennet/core/record';
 import type { Statement } from '@stennet/core/run';
 import { createApp } from './app';
+import { journalOf } from './journal/journal';
 import { openDatabase } from './db/database';
 import { listenTo } from './db/hints';
 import { demoId, HALDEN, House, ORIGIN, type Session } from '../test/world';
@@ -166,7 +167,10 @@ describe('word from one server to the browsers of another', () => {
 
   test('a change is said within the shop, to nobody else; nothing of it is in the word itself', async () => {
     // A second server on the same database.
-    const db = openDatabase(house.urls.app);
+    const db = openDatabase(
+      house.urls.app,
+      journalOf(house.keys, () => house.clock),
+    );
     const hints = listenTo(house.urls.app);
     const app = createApp({ db, hints, keys: house.keys, now: () => house.clock, clockSetTo: null, secureCookie: false, logLevel: 'silent', fonts: '', setupCode: null });
     const server = http.createServer(app).listen(0);

@@ -5,6 +5,7 @@ import path from 'node:path';
 import { createApp } from './app';
 import { assertHarmlessRole, HarmfulRole, openDatabase } from './db/database';
 import { listenTo } from './db/hints';
+import { journalOf } from './journal/journal';
 import { keysIn } from './record/keys';
 import { dropRoot } from './dropRoot';
 
@@ -25,17 +26,20 @@ async function main(): Promise<void> {
   const offsetMs = clockSetTo ? new Date(clockSetTo).getTime() - Date.now() : 0;
   const replica = process.env.READ_DATABASE_URL || undefined;
   if (replica) await assertHarmlessRole(replica).catch(dangerOnly);
-  const db = openDatabase(url, replica);
+  const now = (): Date => new Date(Date.now() + offsetMs);
+  const keys = keysIn(env('KEY_DIR'));
+  const db = openDatabase(url, journalOf(keys, now), replica);
   const hints = listenTo(url);
   const app = createApp({
     db,
-    now: () => new Date(Date.now() + offsetMs),
+    now,
     clockSetTo,
     secureCookie: process.env.STENNET_SECURE === '1',
     // Beside this program, wherever it was started from.
     fonts: path.join(path.dirname(path.resolve(process.argv[1] ?? '')), 'fonts'),
-    keys: keysIn(env('KEY_DIR')),
+    keys,
     hints,
+    hosts: (process.env.HOSTS ?? '').toLowerCase().split(',').filter(Boolean),
     trustProxy: process.env.TRUST_PROXY === '1',
     setupCode: process.env.SETUP_CODE ?? null,
     logLevel: process.env.LOG_LEVEL ?? 'info',
@@ -57,6 +61,8 @@ async function main(): Promise<void> {
   };
   process.on('SIGTERM', stop);
   process.on('SIGINT', stop);
+  // Whoever keeps this server running holds the other end: gone without a word, it is gone for good.
+  if (process.env.KEPT) process.stdin.on('end', stop).resume();
 }
 
 /** A replica that is away now may come later; a role that sees too much never serves. */

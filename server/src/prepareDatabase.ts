@@ -1,8 +1,10 @@
+import pg from 'pg';
+import { readyJournals } from './journal/adopt';
 import { migrate } from './db/migrate';
 import { keysIn } from './record/keys';
 import { seedDemo } from './demo/seedDemo';
 
-// Before the server starts: migrations as the owner of the tables, then, where asked, the demo world.
+// Before the server starts: migrations as the owner of the tables; where asked, the demo world; then the journals and their keys are looked at.
 // node prepareDatabase.js MIGRATIONS [DEMO]
 async function main(): Promise<void> {
   const url = process.env.OWNER_DATABASE_URL;
@@ -12,8 +14,15 @@ async function main(): Promise<void> {
   if (ran.length > 0) console.log(`migrations run: ${ran.join(', ')}`);
   const now = process.env.STENNET_NOW ? new Date(process.env.STENNET_NOW) : new Date();
   const keys = process.env.KEY_DIR;
-  if (demo && !keys) throw new Error('KEY_DIR is needed: the demo’s records are signed');
-  if (demo && keys && (await seedDemo(url, demo, now, keysIn(keys)))) console.log('demo data written');
+  if (!keys) throw new Error('KEY_DIR is needed: what the shops have is sealed');
+  if (demo && (await seedDemo(url, demo, now, keysIn(keys)))) console.log('demo data written');
+  const owner = new pg.Client({ connectionString: url });
+  await owner.connect();
+  try {
+    await readyJournals(owner, keysIn(keys), () => new Date());
+  } finally {
+    await owner.end();
+  }
 }
 
 main().catch((error: unknown) => {

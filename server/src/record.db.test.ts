@@ -122,7 +122,8 @@ describe('what it was signed for', () => {
     );
     const [order] = rows;
     if (!order) throw new Error('no order');
-    const put = (vin: string) => house.admin.query("update repair_order set vehicle = jsonb_set(vehicle, '{vin}', to_jsonb($2::text)) where id = $1", [order.id, vin]);
+    const put = (vin: string) =>
+      house.db.inShop(HALDEN, (c) => c.query("update repair_order set vehicle = jsonb_set(vehicle, '{vin}', to_jsonb($2::text)) where id = $1", [order.id, vin]));
     await put('ZZ9SOMEBODYELSES1');
     const seen = await signing(run);
     expect(seen).toMatchObject({ fault: null, mayNot: null });
@@ -136,7 +137,7 @@ describe('what it was signed for', () => {
     await put(order.vehicle.vin);
     expect((await signing(run)).signedForOther).toContain('ZZ9SOMEBODYELSES1');
     // The command says so too, and calls nothing broken: a copy with such an order is restored.
-    const env = { ...process.env, OWNER_DATABASE_URL: house.urls.owner, KEY_DIR: process.env.TEST_KEY_DIR ?? '' };
+    const env = { ...process.env, OWNER_DATABASE_URL: house.urls.owner, KEY_DIR: house.keys.folder };
     const done = spawnSync(process.execPath, [path.resolve(__dirname, '../dist/verify.js'), '--order', order.number], { encoding: 'utf8', env });
     expect(done).toMatchObject({ status: 0, stdout: expect.stringMatching(/LOOK {4}RO .*\n +It was signed for RO/) });
   });
@@ -299,7 +300,7 @@ describe('going out and coming back', () => {
     expect((await take(before)).records[0].kept).toBe('known');
     expect((await tern.get(`/api/foreign/${run}`).expect(200)).body).toEqual(after);
     // The same run, told anew by somebody with a key of their own.
-    const key = keysIn(fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-key-'))).of(HALDEN);
+    const key = keysIn(fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-key-'))).make(HALDEN);
     const chain = after.chain.map((c) => ({ ...c, seal: key.sign(c.hash) }));
     const fake = { ...after, shop: { ...after.shop, key: key.publicKey, fingerprint: key.fingerprint }, chain, signatures: [] };
     expect((await take({ ...fake, seal: key.sign(recordFileHash(fake)) })).error.code).toBe('FOREIGN_OTHER');

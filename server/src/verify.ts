@@ -1,24 +1,15 @@
 import fs from 'node:fs';
-import { faultText } from '@stennet/core/record';
-import { openDatabase, type Client } from './db/database';
-import listRunsByNumber from './db/queries/listRunsByNumber.sql';
+import { AppError } from '@stennet/core/errors';
+import { openDatabase } from './db/database';
 import listShops from './db/queries/listShops.sql';
 import { faultOf, readForeign } from './record/readForeign';
-import { keysIn, type ShopKey } from './record/keys';
-import { faultIn, keptRecord } from './record/readRecord';
+import { checkShop, type Checked, type ShopChecked } from './journal/checkShop';
+import { checkpointsIn, outsideOf, type Checkpoint } from './journal/journal';
+import { keysIn, type Keys, type ShopKey } from './record/keys';
 
 // `./stennet verify FILE|RO`: checks records from their first entry to their last signature, and names the first thing that does not fit.
-// node verify.js FILE, or node verify.js --order NUMBER or --all with OWNER_DATABASE_URL and KEY_DIR.
-interface Checked {
-  name: string;
-  entries: number;
-  signed: number;
-  key: string;
-  fault: string | null;
-  /** Holds, but the repair order was changed after it was signed. */
-  changed?: boolean;
-}
-
+// node verify.js FILE, or node verify.js --order NUMBER or --all [WITNESS] with OWNER_DATABASE_URL and KEY_DIR. A database is checked against its
+// journal too, and that against the checkpoints outside: those in KEY_DIR, and a witness, a file of checkpoints that was taken elsewhere.
 function checkFile(file: string): Checked[] {
   return readForeign(fs.readFileSync(file)).files.map((f) => ({
     name: `RO ${f.order.number}, ${f.joint}, from ${f.shop.name}`,
@@ -30,28 +21,35 @@ function checkFile(file: string): Checked[] {
 }
 
 /** @param number of a repair order; null: everything that there is */
-async function checkOrder(number: string | null): Promise<Checked[]> {
+async function checkDatabase(number: string | null, witness: readonly Checkpoint[]): Promise<ShopChecked> {
   const keys = keysIn(env('KEY_DIR'));
-  const db = openDatabase(env('OWNER_DATABASE_URL'));
+  const db = openDatabase(env('OWNER_DATABASE_URL'), null);
   try {
     const shops = await db.atDoor(async (c) => (await c.query<{ shop: string }>(listShops)).rows);
-    const all: Checked[] = [];
-    for (const { shop } of shops) all.push(...(await db.inShop(shop, (client) => checkIn(client, number, keys.of(shop)))));
+    const all: ShopChecked = { records: [], faults: [] };
+    for (const { shop } of shops) {
+      const key = keyOf(keys, shop);
+      if (!key) {
+        all.faults.push(`The signing key of shop ${shop} is missing: nothing of it can be checked.`);
+        continue;
+      }
+      const found = await db.inShop(shop, (client) => checkShop(client, { shop, key, number, outside: [...outsideOf(keys.folder, shop), ...witness] }));
+      all.records.push(...found.records);
+      all.faults.push(...found.faults);
+    }
     return all;
   } finally {
     await db.close();
   }
 }
 
-async function checkIn(client: Client, number: string | null, key: ShopKey): Promise<Checked[]> {
-  const checked: Checked[] = [];
-  for (const { run } of (await client.query<{ run: string }>(listRunsByNumber, [number])).rows) {
-    const kept = await keptRecord(client, run);
-    const fault = faultIn(kept, key);
-    const name = `RO ${kept.row.number}, ${kept.name}`;
-    checked.push({ name, entries: kept.chain.length, signed: kept.words.length, key: key.fingerprint, fault: fault && faultText(fault), changed: fault?.where === 'order' });
+function keyOf(keys: Keys, shop: string): ShopKey | null {
+  try {
+    return keys.of(shop);
+  } catch (error) {
+    if (error instanceof AppError) return null;
+    throw error;
   }
-  return checked;
 }
 
 const env = (name: string): string => {
@@ -60,18 +58,26 @@ const env = (name: string): string => {
   return value;
 };
 
+/** So many sentences of one database are said; the first is what counts. */
+const MOST_SAID = 20;
+
 async function main(): Promise<void> {
   const [first, second] = process.argv.slice(2);
   if (!first) throw new Error('Name a file, or a repair order’s number.');
-  const checked = first === '--all' ? await checkOrder(null) : first === '--order' ? await checkOrder(second ?? '') : checkFile(first);
-  const broken = checked.filter((c) => c.fault && !c.changed);
-  if (first === '--all') console.log(`${checked.length} records, ${broken.length} of them broken`);
-  else if (checked.length === 0) throw new Error(`There is no record of RO ${second ?? ''}.`);
-  for (const c of checked.filter((one) => first !== '--all' || one.fault))
+  const number = first === '--order' ? (second ?? '') : null;
+  const witness = first === '--all' && second ? checkpointsIn(fs.readFileSync(second, 'utf8')) : [];
+  const { records, faults } = first.startsWith('--') ? await checkDatabase(number, witness) : { records: checkFile(first), faults: [] };
+  const broken = records.filter((c) => c.fault && !c.changed);
+  if (first === '--all') console.log(`${records.length} records, ${broken.length} of them broken`);
+  else if (records.length === 0) console.error(`There is no record of RO ${second ?? ''}.`);
+  for (const c of records.filter((one) => first !== '--all' || one.fault))
     console.log(
       `${!c.fault ? 'holds ' : c.changed ? 'LOOK  ' : 'BROKEN'}  ${c.name}: ${c.entries} entries, ${c.signed} signed words, key ${c.key}${c.fault ? `\n        ${c.fault}` : ''}`,
     );
-  if (broken.length > 0) process.exit(1);
+  for (const fault of faults.slice(0, MOST_SAID)) console.log(`BROKEN  ${fault}`);
+  if (faults.length > MOST_SAID) console.log(`BROKEN  … and ${faults.length - MOST_SAID} more`);
+  if (broken.length + faults.length > 0) process.exit(1);
+  if (records.length === 0 && first !== '--all') process.exit(2);
 }
 
 main().catch((error: unknown) => {

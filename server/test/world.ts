@@ -1,3 +1,5 @@
+import fs from 'node:fs';
+import os from 'node:os';
 import path from 'node:path';
 import type { Express } from 'express';
 import pg from 'pg';
@@ -7,8 +9,9 @@ import { headSheet, Technician, type Place } from '@stennet/core/testing';
 import type { RunEvent } from '@stennet/core/run';
 import { wrenchesOf, type ShopTool } from '@stennet/core/prepare';
 import type { Wrench } from '@stennet/core/quantity';
-import { createApp } from '../src/app';
+import { createApp, type AppOptions } from '../src/app';
 import { listenTo, type Hints } from '../src/db/hints';
+import { journalOf } from '../src/journal/journal';
 import { keysIn, type Keys } from '../src/record/keys';
 import { openDatabase, type Database } from '../src/db/database';
 
@@ -23,25 +26,37 @@ export const TERN = demoId(2);
 export const HOLD_KEY = 'k'.repeat(43);
 export const ORIGIN = 'http://shop.test';
 
+/** Each house goes on from where the template was sealed, by itself. */
+function ownCopy(keys: string): string {
+  const own = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-keys-'));
+  fs.cpSync(keys, own, { recursive: true });
+  return own;
+}
+
 /** A server on a database of its own; its clock can be set. */
 export class House {
   clock = new Date('2026-11-24T10:00:00Z');
   private readonly database = `test_${process.pid}_${Math.floor(Math.random() * 1e9)}`;
   readonly urls: Urls = { admin: at(template.admin, this.database), owner: at(template.owner, this.database), app: at(template.app, this.database) };
-  readonly db: Database = openDatabase(this.urls.app);
-  readonly keys: Keys = keysIn(process.env.TEST_KEY_DIR ?? '');
+  readonly keys: Keys = keysIn(ownCopy(process.env.TEST_KEY_DIR ?? ''));
+  readonly db: Database = openDatabase(
+    this.urls.app,
+    journalOf(this.keys, () => this.clock),
+  );
   readonly hints: Hints = listenTo(this.urls.app);
-  readonly app: Express = createApp({
+  readonly options: AppOptions = {
     db: this.db,
     now: () => this.clock,
     clockSetTo: null,
     secureCookie: false,
+    hosts: ['shop.test'],
     logLevel: 'silent',
     fonts: path.resolve(__dirname, '../dist/fonts'),
     keys: this.keys,
     hints: this.hints,
     setupCode: 'first-visit',
-  });
+  };
+  readonly app: Express = createApp(this.options);
   readonly admin = new pg.Client({ connectionString: this.urls.admin });
   private made = 0;
 
@@ -59,6 +74,7 @@ export class House {
     await this.admin.end();
     await this.hints.close();
     await this.db.close();
+    fs.rmSync(this.keys.folder, { recursive: true });
   }
 
   async signIn(name = 'Jonah Pike'): Promise<Session> {
@@ -72,7 +88,7 @@ export class House {
     this.made += 1;
     const id = `7e000000-0000-4000-8000-${String(Date.now() % 1e6).padStart(6, '0')}${String(process.pid % 1000).padStart(3, '0')}${String(this.made).padStart(3, '0')}`;
     const job = shop === HALDEN ? demoId(301) : demoId(311);
-    await this.admin.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [shop, id, job, 'Test head', sheet.id, sheet.revision]);
+    await this.db.inShop(shop, (c) => c.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [shop, id, job, 'Test head', sheet.id, sheet.revision]));
     return id;
   }
 }

@@ -38,10 +38,20 @@ export const catalogue = {
   SIGN_IN_WRONG: entry('Name and password do not belong together.', 'Check both, mind capitals, and try again.'),
   SIGN_IN_LIMITED: entry((p) => `Too many wrong tries. Signing in with this name rests for ${p.minutes ?? 15} minutes.`, 'Wait, or ask your lead technician.'),
   WRONG_ORIGIN: entry('This request came from another site.', 'Open the app at its own address.'),
+  WRONG_HOST: entry(
+    (p) => `“${p.host ?? ''}” is not a name of this server.`,
+    'Open the app at its own address. Whoever runs the server gives it this name with --hosts.',
+  ),
+  ID_TAKEN: entry('Something is stored under this id already.', 'Load the page again: it may have been saved before.'),
   FORBIDDEN: entry((p) => `A ${p.role ?? 'person'} may not do this.`, 'Ask your lead technician.'),
   WRONG_PERSON: entry('These entries were made by another person.', 'That person signs in to send them; they are kept until then.'),
   OFFLINE: entry('The server cannot be reached.', 'Go on: what you confirm is kept on this device and sent later.'),
   INTERNAL: entry('Something went wrong on the server.', 'Try again. If it stays, note the time and tell whoever runs the server.'),
+  KEY_MISSING: entry('The shop’s signing key is missing on the server: nothing can be recorded.', 'Tell whoever runs the server: put the key file back from a backup.'),
+  KEY_CHANGED: entry(
+    'The signing key on the server is not the one this shop’s records are sealed with: nothing can be recorded.',
+    'Tell whoever runs the server: put the right key file back from a backup.',
+  ),
   DISK_FULL: entry(
     'The server’s disk is full: it takes nothing more.',
     'Go on: what you confirm is kept on this device and sent when there is room. Tell whoever runs the server.',

@@ -1,5 +1,6 @@
 import pg from 'pg';
 import { AppError } from '@stennet/core/errors';
+import type { Journal } from '../journal/journal';
 import roleDangers from './queries/roleDangers.sql';
 
 export type Client = pg.PoolClient;
@@ -37,8 +38,8 @@ function preparesOnce(client: pg.PoolClient): void {
 
 type InShop = Database['inShop'];
 
-/** @param begin `begin read only` where nothing may be written */
-function transactionsOn(pool: pg.Pool, begin: string): InShop {
+/** @param journal what is changed is sealed there; null: nothing may be written */
+function transactionsOn(pool: pg.Pool, journal: Journal | null): InShop {
   pool.on('connect', preparesOnce);
   pool.on('error', () => undefined); // a connection that dies while idle is replaced at its next use
   return async (shop, work) => {
@@ -47,10 +48,12 @@ function transactionsOn(pool: pg.Pool, begin: string): InShop {
     client.on('error', ignore);
     let broken = false;
     try {
-      await client.query(begin);
+      await client.query(journal ? 'begin' : 'begin read only');
       await client.query("select set_config('stennet.shop', $1, true)", [shop]);
       const result = await work(client);
+      const sealed = (await journal?.seal(client)) ?? [];
       await client.query('commit');
+      journal?.keep(sealed);
       return result;
     } catch (error) {
       await client.query('rollback').catch(() => (broken = true));
@@ -63,13 +66,13 @@ function transactionsOn(pool: pg.Pool, begin: string): InShop {
 }
 
 /** @param replica of a streaming replica, where there is one: history and calendars are read there */
-export function openDatabase(connectionString: string, replica?: string): Database {
+export function openDatabase(connectionString: string, journal: Journal | null, replica?: string): Database {
   const pool = new pg.Pool({ connectionString, max: 10, connectionTimeoutMillis: 5000 });
-  const inShop = transactionsOn(pool, 'begin');
+  const inShop = transactionsOn(pool, journal);
   const copy = replica ? new pg.Pool({ connectionString: replica, max: 10, connectionTimeoutMillis: 1000 }) : null;
   return {
     inShop,
-    readInShop: copy ? orHere(transactionsOn(copy, 'begin read only'), inShop) : inShop,
+    readInShop: copy ? orHere(transactionsOn(copy, null), inShop) : inShop,
     atDoor: (work) => inShop('', work),
     isUp: () =>
       pool.query('select 1').then(

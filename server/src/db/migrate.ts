@@ -2,9 +2,10 @@ import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import pg from 'pg';
+import { guardTables } from '../journal/guarded';
 
 /**
- * Runs the plain SQL files of a folder in order, each in a transaction of its own, and records name and hash.
+ * Runs the plain SQL files of a folder in order, each in a transaction of its own, and records name and hash; then guards the tables.
  * A file that has run is never changed: if it was, nothing runs and the file is named.
  */
 export async function migrate(ownerUrl: string, folder: string): Promise<string[]> {
@@ -16,10 +17,13 @@ export async function migrate(ownerUrl: string, folder: string): Promise<string[
     await client.query('create table if not exists migration (name text primary key, hash text not null, at timestamptz not null default now())');
     const { rows } = await client.query<{ name: string; hash: string }>('select name, hash from migration');
     const known = new Map(rows.map((r) => [r.name, r.hash]));
-    for (const name of fs
+    const names = fs
       .readdirSync(folder)
       .filter((f) => f.endsWith('.sql'))
-      .sort()) {
+      .sort();
+    const newer = rows.find((r) => !names.includes(r.name));
+    if (newer) throw new Error(`The database was made by a newer version (${newer.name}). Update Stennet; this version does not touch it.`);
+    for (const name of names) {
       const text = fs.readFileSync(path.join(folder, name), 'utf8');
       const hash = createHash('sha256').update(text).digest('hex');
       if (known.get(name) === hash) continue;
@@ -30,6 +34,7 @@ export async function migrate(ownerUrl: string, folder: string): Promise<string[
       await client.query('commit');
       ran.push(name);
     }
+    await guardTables(client);
   } finally {
     await client.end();
   }

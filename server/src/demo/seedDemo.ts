@@ -11,6 +11,7 @@ import insertEntry from '../db/queries/insertEntry.sql';
 import insertOrder from '../db/queries/insertOrder.sql';
 import savePin from '../db/queries/savePin.sql';
 import saveTool from '../db/queries/saveTool.sql';
+import { forgetOutside, journalOf } from '../journal/journal';
 import type { Keys } from '../record/keys';
 import { hashPassword } from '../http/passwords';
 import { promisedAt } from './promisedAt';
@@ -57,8 +58,15 @@ export async function seedDemo(ownerUrl: string, folder: string, now: Date, keys
     await client.query('begin');
     const hash = await hashPassword(world.password);
     for (const p of world.people) await client.query('insert into account values ($1, $2, $3, $4)', [p.id, p.name, p.name.toLowerCase(), hash]);
-    for (const shop of world.shops) await seedShop(client, shop, world, folder, now, keys);
+    for (const shop of world.shops) {
+      keys.make(shop.id);
+      forgetOutside(keys.folder, shop.id);
+      await seedShop(client, shop, world, folder, now, keys);
+    }
+    const journal = journalOf(keys, () => now);
+    const sealed = await journal.seal(client);
     await client.query('commit');
+    journal.keep(sealed);
     return true;
   } finally {
     await client.end();

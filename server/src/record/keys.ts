@@ -1,6 +1,7 @@
 import { createHash, createPrivateKey, createPublicKey, generateKeyPairSync, randomUUID, sign, verify, type KeyObject } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
+import { AppError } from '@stennet/core/errors';
 
 /** What a shop signs its records with (Ed25519, RFC 8032). */
 export interface ShopKey {
@@ -11,8 +12,12 @@ export interface ShopKey {
   fits: (text: string, signature: string) => boolean;
 }
 export interface Keys {
-  /** The key of a shop; made when it is asked for the first time. */
+  /** Where they lie. */
+  folder: string;
+  /** @throws AppError KEY_MISSING */
   of: (shop: string) => ShopKey;
+  /** For a shop that has not sealed anything yet: its key, made if there is none. */
+  make: (shop: string) => ShopKey;
 }
 
 /**
@@ -21,19 +26,25 @@ export interface Keys {
  */
 export function keysIn(folder: string): Keys {
   const known = new Map<string, ShopKey>();
+  const of = (shop: string): ShopKey => {
+    const key = known.get(shop) ?? read(keyFile(folder, shop));
+    known.set(shop, key);
+    return key;
+  };
   return {
-    of: (shop) => {
-      const key = known.get(shop) ?? read(fileIn(folder, shop));
-      known.set(shop, key);
-      return key;
+    folder,
+    of,
+    make: (shop) => {
+      if (!fs.existsSync(keyFile(folder, shop))) make(keyFile(folder, shop));
+      return of(shop);
     },
   };
 }
 
-const fileIn = (folder: string, shop: string): string => path.join(folder, `${shop}.pem`);
+export const keyFile = (folder: string, shop: string): string => path.join(folder, `${shop}.pem`);
 
 function read(file: string): ShopKey {
-  if (!fs.existsSync(file)) make(file);
+  if (!fs.existsSync(file)) throw new AppError('KEY_MISSING');
   const privateKey = createPrivateKey(fs.readFileSync(file, 'utf8'));
   const publicKey = rawOf(createPublicKey(privateKey));
   const fits = fitsKey(publicKey);

@@ -1,0 +1,57 @@
+import type pg from 'pg';
+import listShops from '../db/queries/listShops.sql';
+import lastOfJournal from '../db/queries/lastOfJournal.sql';
+import type { Keys } from '../record/keys';
+import { keyFile } from '../record/keys';
+import { GUARDED, keyText, sealedText, type Guarded } from './guarded';
+import { journalOf, outsideOf, shortenOutside, writeLines, type Change, type Checkpoint, type Line } from './journal';
+
+/**
+ * Before anybody serves: a shop from before there were journals gets one that begins with all that it has; of every other shop
+ * the key that it is sealed with has to be there.
+ * @param owner a connection of the owner of the tables
+ */
+export async function readyJournals(owner: pg.ClientBase, keys: Keys, now: () => Date): Promise<void> {
+  const shops = (await owner.query<{ shop: string }>(listShops)).rows.map((r) => r.shop);
+  for (const shop of shops) {
+    await owner.query('begin');
+    await owner.query("select set_config('stennet.shop', $1, true)", [shop]);
+    const [last] = (await owner.query<{ body: string }>(lastOfJournal)).rows;
+    if (last) assertKey(shop, (JSON.parse(last.body) as Line).key, keys);
+    const sealed = last ? [] : await adopt(owner, shop, keys, now());
+    await owner.query('commit');
+    if (last) shortenOutside(keys.folder, shop);
+    journalOf(keys, now).keep(sealed);
+  }
+}
+
+function assertKey(shop: string, publicKey: string, keys: Keys): void {
+  const file = keyFile(keys.folder, shop);
+  let isTheSame = false;
+  try {
+    isTheSame = keys.of(shop).publicKey === publicKey;
+  } catch {
+    throw new Error(`The signing key of a shop cannot be read: ${file}. Put it back from a backup, readable for the server’s user; without it nothing is recorded.`);
+  }
+  if (!isTheSame) throw new Error(`${file} is not the key that this shop’s records are sealed with. Put the right one back from a backup.`);
+}
+
+async function adopt(owner: pg.ClientBase, shop: string, keys: Keys, now: Date): Promise<Checkpoint[]> {
+  const known = outsideOf(keys.folder, shop).at(-1);
+  if (known)
+    throw new Error(
+      `The journal of a shop is empty in the database, and ${known.place} lines of it are known in ${keys.folder}/${shop}.journal: it was removed, or the database is not the one that belongs to these keys. Restore a backup.`,
+    );
+  const changes: Change[] = [];
+  for (const guarded of GUARDED) changes.push(...(await rowsOf(owner, guarded)));
+  return writeLines(owner, keys, { shop, now, changes });
+}
+
+async function rowsOf(owner: pg.ClientBase, guarded: Guarded): Promise<Change[]> {
+  const label = guarded.label ? `r."${guarded.label}"::text` : 'null';
+  const of = guarded.of ? `r."${guarded.of[0]}"::text` : 'null';
+  const { rows } = await owner.query<Omit<Change, 'table'>>(
+    `select ${keyText(guarded)} as key, ${label} as label, ${of} as of, encode(sha256(convert_to(${sealedText(guarded)}, 'UTF8')), 'hex') as digest from "${guarded.table}" r where r.shop = current_shop()`,
+  );
+  return rows.map((r) => ({ table: guarded.table, ...r }));
+}

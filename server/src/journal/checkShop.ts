@@ -1,0 +1,48 @@
+import { faultText } from '@stennet/core/record';
+import type { Client } from '../db/database';
+import listRunsByNumber from '../db/queries/listRunsByNumber.sql';
+import type { ShopKey } from '../record/keys';
+import { faultIn, keptRecord } from '../record/readRecord';
+import type { Checkpoint } from './journal';
+import { journalFaults } from './verifyJournal';
+
+/** One record, from its first entry to its last signature. */
+export interface Checked {
+  name: string;
+  entries: number;
+  signed: number;
+  key: string;
+  fault: string | null;
+  /** Holds, but the repair order was changed after it was signed. */
+  changed?: boolean;
+}
+export interface ShopChecked {
+  records: Checked[];
+  /** What is wrong with the journal, or was done past it. */
+  faults: string[];
+}
+
+/** @param asked number: of a repair order, null: all that there is; outside: checkpoints from outside of the database */
+export async function checkShop(client: Client, asked: { shop: string; key: ShopKey; number: string | null; outside: readonly Checkpoint[] }): Promise<ShopChecked> {
+  return { faults: await journalFaults(client, asked.shop, asked.key, asked.outside), records: await checkRecords(client, asked.number, asked.key) };
+}
+
+async function checkRecords(client: Client, number: string | null, key: ShopKey): Promise<Checked[]> {
+  const checked: Checked[] = [];
+  for (const { run } of (await client.query<{ run: string }>(listRunsByNumber, [number])).rows) {
+    checked.push(await checkRecord(client, run, key));
+  }
+  return checked;
+}
+
+async function checkRecord(client: Client, run: string, key: ShopKey): Promise<Checked> {
+  const kept = await keptRecord(client, run).catch((error: unknown) => {
+    // What is no JSON any more.
+    if (error instanceof SyntaxError) return null;
+    throw error;
+  });
+  if (!kept) return { name: `run ${run}`, entries: 0, signed: 0, key: key.fingerprint, fault: 'Its entries or its sheet cannot be read any more.' };
+  const fault = faultIn(kept, key);
+  const name = `RO ${kept.row.number}, ${kept.name}`;
+  return { name, entries: kept.chain.length, signed: kept.words.length, key: key.fingerprint, fault: fault && faultText(fault), changed: fault?.where === 'order' };
+}
