@@ -1,18 +1,21 @@
 // ./stennet backup FILE, restore FILE: everything of a shop's database and its keys in one file; checked before anything is replaced.
-import { spawnSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { clusterIn, dataHome, keyFolder, postgresProgram } from './cluster.mjs';
-import { ensurePostgres, Refusal } from './install.mjs';
-import { assertHome, node } from './serving.mjs';
+import { createHash } from 'node:crypto';
+import { isEncrypted, pack, publicKeys, unpack } from './backupFile.mjs';
+import { clusterIn, dataHome, keyFolder } from './cluster.mjs';
+import { ensurePostgres, Refusal, root } from './install.mjs';
+import { assertHome, node, option } from './serving.mjs';
 import { DATABASE, runningShop } from './shop.mjs';
+import { loadTables, saveTables } from './tables.mjs';
 
 const FRESH = 'stennet_restoring';
+const MIGRATIONS = path.join(root, 'server/migrations');
 
-/** PostgreSQL of this installation, running while the work lasts. */
+/** PostgreSQL of this installation, running while the work lasts; and a folder that only this user can look into, which goes with it. */
 async function withCluster(work) {
+  process.umask(0o077);
   ensurePostgres();
   const home = dataHome();
   assertHome(home);
@@ -28,76 +31,95 @@ async function withCluster(work) {
   }
 }
 
-function run(program, args, why) {
-  const done = spawnSync(program, args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], maxBuffer: 1e8 });
-  if (done.error || done.status !== 0) throw new Refusal(`${why}:\n${(done.stderr ?? String(done.error)).slice(-1500)}`);
-  return done.stdout;
+/** From a file or the environment, never from the command line, which others can list. */
+function passphraseOf(args) {
+  const file = option(args, '--passphrase-file');
+  if (file && !fs.existsSync(file)) throw new Refusal(`${file} is not there.`);
+  return (file ? fs.readFileSync(file, 'utf8').trim() : process.env.STENNET_PASSPHRASE) || undefined;
 }
 
-const sha256 = (file) => createHash('sha256').update(fs.readFileSync(file)).digest('hex');
-
-export async function backup([file]) {
-  if (!file) throw new Refusal('Name the file: ./stennet backup stennet-2026-11-25.tar');
+export async function backup([file, ...args]) {
+  if (!file) throw new Refusal('Name the file: ./stennet backup stennet-2026-11-25.tar [--passphrase-file F]');
   const target = path.resolve(file);
+  const passphrase = passphraseOf(args);
   await withCluster(async ({ home, cluster, folder }) => {
     if (!cluster.hasDatabase(DATABASE)) throw new Refusal('There is nothing to keep a copy of yet: ./stennet start makes the shop.');
-    run(postgresProgram('pg_dump'), ['-Fc', '-f', path.join(folder, 'database.dump'), cluster.urls(DATABASE).admin], 'The database could not be copied');
-    fs.cpSync(keyFolder(home), path.join(folder, 'keys'), { recursive: true });
-    const files = ['database.dump', ...fs.readdirSync(path.join(folder, 'keys')).map((name) => `keys/${name}`)];
-    const manifest = { format: 'stennet-backup', v: 1, madeAt: new Date().toISOString(), files: Object.fromEntries(files.map((name) => [name, sha256(path.join(folder, name))])) };
-    fs.writeFileSync(path.join(folder, 'manifest.json'), JSON.stringify(manifest, null, 1));
-    // Beside it and renamed when whole: a copy that was cut off never looks like one.
-    const half = `${target}.making`;
-    run('tar', ['-cf', half, '-C', folder, 'manifest.json', ...files], 'The copy could not be written');
-    fs.renameSync(half, target);
-    fs.chmodSync(target, 0o600);
-    console.log(`Kept in ${target}: the database and the keys its records are signed with. Whoever has this file can sign as the shop; keep it safe.`);
+    fs.mkdirSync(path.join(folder, 'tables'));
+    fs.mkdirSync(path.join(folder, 'keys'));
+    // Checkpoints first: what is sealed meanwhile is in the tables, and no line is known outside that the tables lack.
+    for (const name of fs.readdirSync(keyFolder(home))) fs.copyFileSync(path.join(keyFolder(home), name), path.join(folder, 'keys', name));
+    const { migrations } = saveTables(cluster.urls(DATABASE).admin, path.join(folder, 'tables'));
+    await pack(folder, target, { migrations }, passphrase);
+    const care = passphrase ? 'It opens only with the passphrase.' : 'Whoever has this file can sign as the shop; keep it safe, or encrypt it with --passphrase-file.';
+    console.log(`Kept in ${target}: the database and the keys its records are signed with. ${care}`);
   });
 }
 
-export async function restore([file]) {
+export async function restore([file, ...args]) {
   if (!file || !fs.existsSync(file)) throw new Refusal('Name a file that ./stennet backup made.');
   const running = runningShop();
   if (running) throw new Refusal(`Stennet runs at ${running.url}. Stop it first: ./stennet stop`);
+  const passphrase = passphraseOf(args);
+  if (isEncrypted(file) && !passphrase) throw new Refusal('This backup is encrypted. Give its passphrase in a file: --passphrase-file F');
   await withCluster(async ({ home, cluster, folder }) => {
-    unpack(path.resolve(file), folder);
+    const manifest = await unpack(path.resolve(file), folder, passphrase);
+    assertOwnKeys(path.join(folder, 'keys'), keyFolder(home), args.includes('--other-keys'));
+    const older = migrationsOf(manifest, folder);
     node(['scripts/build-server.mjs']);
     cluster.dropDatabase(FRESH);
-    const urls = cluster.ensureDatabase(FRESH);
+    const { owner } = cluster.ensureDatabase(FRESH);
     try {
-      run(postgresProgram('pg_restore'), ['--exit-on-error', '--clean', '--if-exists', '-d', urls.admin, path.join(folder, 'database.dump')], 'The copy does not restore');
-      node(['server/dist/prepareDatabase.js', 'server/migrations'], { OWNER_DATABASE_URL: urls.owner });
-      node(['server/dist/verify.js', '--all'], { OWNER_DATABASE_URL: urls.owner, KEY_DIR: path.join(folder, 'keys') });
+      const env = { OWNER_DATABASE_URL: owner, KEY_DIR: path.join(folder, 'keys') };
+      node(['server/dist/prepareDatabase.js', older], env);
+      loadTables(owner, path.join(folder, 'tables'));
+      node(['server/dist/prepareDatabase.js', MIGRATIONS], env);
+      node(['server/dist/verify.js', '--all'], env);
     } catch (error) {
       cluster.dropDatabase(FRESH);
       throw new Refusal(`${error.message}\nNothing was replaced: the data that were there are as before.`);
     }
     const stamp = new Date().toISOString().slice(0, 16).replace(/[-:T]/g, '');
-    if (cluster.hasDatabase(DATABASE)) cluster.renameDatabase(DATABASE, `${DATABASE}_before_${stamp}`);
+    const had = cluster.hasDatabase(DATABASE);
+    if (had) cluster.renameDatabase(DATABASE, `${DATABASE}_before_${stamp}`);
     cluster.renameDatabase(FRESH, DATABASE);
-    const keys = keyFolder(home);
-    if (fs.readdirSync(keys).length > 0) fs.cpSync(keys, `${keys}-before-${stamp}`, { recursive: true });
-    for (const name of fs.readdirSync(path.join(folder, 'keys'))) {
-      fs.copyFileSync(path.join(folder, 'keys', name), path.join(keys, name));
-      const { uid, gid } = fs.statSync(keys);
-      if (process.getuid() === 0) fs.chownSync(path.join(keys, name), uid, gid);
-    }
-    console.log(`Restored, every record checked. What was there before is kept as database ${DATABASE}_before_${stamp}. Start it: ./stennet start`);
+    takeKeys(path.join(folder, 'keys'), keyFolder(home), stamp);
+    console.log(`Restored, every record checked.${had ? ` What was there before is kept as database ${DATABASE}_before_${stamp}.` : ''} Start it: ./stennet start`);
   });
 }
 
-/** Every file is what the list in it says, and nothing else is there. */
-function unpack(file, folder) {
-  const damaged = (why) => new Refusal(`${file} is damaged: ${why}. Nothing was replaced.`);
-  const listed = spawnSync('tar', ['-tf', file], { encoding: 'utf8' });
-  if (listed.status !== 0) throw damaged('it cannot be unpacked');
-  const names = listed.stdout.split('\n').filter(Boolean);
-  if (!names.includes('manifest.json') || names.some((name) => !/^(manifest\.json|database\.dump|keys\/[0-9a-f-]{36}\.pem)$/.test(name)))
-    throw damaged('it holds other files than a copy does');
-  run('tar', ['-xf', file, '-C', folder, '--no-same-owner'], 'It cannot be unpacked');
-  const manifest = JSON.parse(fs.readFileSync(path.join(folder, 'manifest.json'), 'utf8'));
-  for (const [name, hash] of Object.entries(manifest.files ?? {})) {
-    if (!fs.existsSync(path.join(folder, name)) || sha256(path.join(folder, name)) !== hash) throw damaged(`${name} is not what it was`);
+/** A backup of a shop that is here is signed with the key that is here; where no key is, on a new machine, it brings its own. */
+function assertOwnKeys(fresh, kept, isMeant) {
+  const [theirs, ours] = [publicKeys(fresh), publicKeys(kept)];
+  const other = Object.keys(theirs).find((shop) => ours[shop] && ours[shop] !== theirs[shop]);
+  if (other && !isMeant)
+    throw new Refusal(
+      `This backup has another signing key for shop ${other} than this machine: somebody else may have made it. If you know it is yours, restore it with --other-keys. Nothing was replaced.`,
+    );
+}
+
+/** A folder with just the migrations that made the tables of the backup: those that stand here, not any that it brings. */
+function migrationsOf({ migrations }, folder) {
+  const older = path.join(folder, 'migrations');
+  fs.mkdirSync(older);
+  for (const [name, hash] of Object.entries(migrations ?? {})) {
+    const own = path.join(MIGRATIONS, path.basename(name));
+    if (!fs.existsSync(own)) throw new Refusal('This backup was made by a newer version of Stennet. Update this one first. Nothing was replaced.');
+    if (createHash('sha256').update(fs.readFileSync(own)).digest('hex') !== hash)
+      throw new Refusal(`This backup was made with another ${path.basename(name)} than this version has. Nothing was replaced.`);
+    fs.copyFileSync(own, path.join(older, path.basename(name)));
   }
-  if (!manifest.files?.['database.dump']) throw damaged('the database is missing in it');
+  return older;
+}
+
+/** Keys and checkpoints of the backup in place of those that were here, which are kept aside. */
+function takeKeys(fresh, kept, stamp) {
+  const { uid, gid } = fs.statSync(kept);
+  if (fs.readdirSync(kept).length > 0) fs.cpSync(kept, `${kept}-before-${stamp}`, { recursive: true });
+  for (const shop of Object.keys(publicKeys(fresh))) fs.rmSync(path.join(kept, `${shop}.journal`), { force: true });
+  for (const name of fs.readdirSync(fresh)) {
+    const target = path.join(kept, name);
+    fs.rmSync(target, { force: true });
+    fs.copyFileSync(path.join(fresh, name), target);
+    if (process.getuid() === 0) fs.chownSync(target, uid, gid);
+  }
 }
