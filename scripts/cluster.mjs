@@ -96,11 +96,13 @@ function assertOwn(data) {
     );
 }
 
-function run(name, args, { env = {}, ok = false } = {}) {
+/** @param input what others must not see in a list of processes goes in here */
+function run(name, args, { env = {}, ok = false, input = '' } = {}) {
   const result = spawnSync(postgresProgram(name), args, {
     cwd: '/',
     ...owner(),
-    stdio: ['ignore', 'pipe', 'pipe'],
+    input,
+    stdio: ['pipe', 'pipe', 'pipe'],
     encoding: 'utf8',
     env: { PATH: process.env.PATH, LC_ALL: 'C.UTF-8', ...env },
   });
@@ -193,7 +195,8 @@ export function clusterIn(home) {
 
   function psql(database, text) {
     const s = state();
-    return run('psql', ['-X', '-q', '-v', 'ON_ERROR_STOP=1', '-h', '127.0.0.1', '-p', String(s.port), '-U', 'postgres', '-d', database, '-Atc', text], {
+    return run('psql', ['-X', '-q', '-v', 'ON_ERROR_STOP=1', '-h', '127.0.0.1', '-p', String(s.port), '-U', 'postgres', '-d', database, '-At', '-f', '-'], {
+      input: text,
       env: { PGPASSWORD: s.password, PGCONNECT_TIMEOUT: '10' },
     }).stdout.trim();
   }

@@ -1,10 +1,12 @@
-// Runs in the background for ./stennet start: PostgreSQL first, then migrations, then the server. Either is started again when it dies.
+// Runs for ./stennet start: PostgreSQL first, then migrations, then the server. Either is started again when it dies; when this one is
+// killed the server ends by itself, since nobody would start it again.
 import { spawn, spawnSync } from 'node:child_process';
 import { clusterIn, keyFolder } from './cluster.mjs';
 import { root } from './install.mjs';
 import { ended } from './serving.mjs';
+import { setupCode } from './shop.mjs';
 
-const { home, port, host, web, cert, key, isBehindProxy, code } = JSON.parse(process.argv[2] ?? '{}');
+const { home, port, host, hosts, web, cert, key, isBehindProxy } = JSON.parse(process.argv[2] ?? '{}');
 const LONGEST_WAIT_MS = 20_000;
 const LOOK_EVERY_MS = 1000;
 const cluster = process.env.DATABASE_URL ? null : clusterIn(home);
@@ -19,7 +21,7 @@ async function main() {
   const prepared = spawnSync(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations'], {
     cwd: root,
     stdio: 'inherit',
-    env: { ...process.env, OWNER_DATABASE_URL: urls.owner },
+    env: { ...process.env, OWNER_DATABASE_URL: urls.owner, KEY_DIR: keyFolder(home) },
   });
   if (prepared.status !== 0) throw new Error('the database could not be prepared; see above');
   serve(urls.app);
@@ -47,15 +49,19 @@ function serve(url) {
   const from = Date.now();
   server = spawn(process.execPath, ['server/dist/main.js'], {
     cwd: root,
-    stdio: ['ignore', 'inherit', 'inherit'],
+    stdio: ['pipe', 'inherit', 'inherit'],
     env: {
       ...process.env,
+      // The owner of the tables is nobody that serves.
+      OWNER_DATABASE_URL: undefined,
+      KEPT: '1',
       DATABASE_URL: url,
       KEY_DIR: keyFolder(home),
       PORT: String(port),
       HOST: host,
+      HOSTS: hosts,
       WEB_DIR: web,
-      SETUP_CODE: code,
+      SETUP_CODE: setupCode(home),
       ...(cert ? { TLS_CERT: cert, TLS_KEY: key } : {}),
       ...(isBehindProxy ? { TRUST_PROXY: '1' } : {}),
       ...(cert || isBehindProxy ? { STENNET_SECURE: '1' } : {}),

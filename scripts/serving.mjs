@@ -1,6 +1,8 @@
 // What every way of running the server needs: a free port, a built app where the server's user can read it, an answer to wait for.
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
+import http from 'node:http';
+import https from 'node:https';
 import net from 'node:net';
 import path from 'node:path';
 import { Refusal, root } from './install.mjs';
@@ -45,13 +47,20 @@ export function publish(dist, home, name = 'web') {
   return web;
 }
 
+/** Whether the server answers and has its database. A certificate of one's own is not known to this program, and it asks its own machine only. */
+export const isHealthy = (url) =>
+  new Promise((resolve) => {
+    const [{ get }, options] = url.startsWith('https:') ? [https, { rejectUnauthorized: false }] : [http, {}];
+    get(`${url}/api/health`, { ...options, timeout: 3000 }, (reply) => resolve(reply.resume().statusCode === 200))
+      .on('timeout', function () {
+        this.destroy();
+      })
+      .on('error', () => resolve(false));
+  });
+
 export async function healthy(url, gone) {
-  for (let tries = 0; tries < 150 && !gone(); tries += 1) {
-    const ok = await fetch(`${url}/api/health`).then(
-      (r) => r.ok,
-      () => false,
-    );
-    if (ok) return;
+  for (let tries = 0; tries < 300 && !gone(); tries += 1) {
+    if (await isHealthy(url)) return;
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
   throw new Refusal('The server does not answer; see above.');

@@ -4,9 +4,9 @@ import { randomBytes } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import { buildWeb } from './build-web.mjs';
-import { dataHome } from './cluster.mjs';
+import { clusterIn, dataHome } from './cluster.mjs';
 import { ensurePostgres, Refusal, root } from './install.mjs';
-import { assertHome, assertPortFree, healthy, node, option, portOf, publish } from './serving.mjs';
+import { assertHome, assertPortFree, ended, healthy, isHealthy, isOver, node, option, portOf, publish } from './serving.mjs';
 
 export const DATABASE = 'stennet';
 const fileIn = (home) => path.join(home, 'shop.json');
@@ -15,16 +15,72 @@ const fileIn = (home) => path.join(home, 'shop.json');
 export function runningShop(home = dataHome()) {
   try {
     const shop = JSON.parse(fs.readFileSync(fileIn(home), 'utf8'));
-    return fs.readFileSync(`/proc/${shop.pid}/cmdline`, 'utf8').includes('keep.mjs') ? shop : null;
+    return isProcess(shop.pid, 'keep.mjs') ? shop : null;
   } catch {
     return null;
   }
 }
 
+/** A number that a killed one left may belong to another program by now. */
+function isProcess(pid, program) {
+  try {
+    return fs.readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(program);
+  } catch {
+    return false;
+  }
+}
+
+/** Only one start at a time in a folder. @returns what lets the next one in */
+function onlyStart(home) {
+  const file = path.join(home, 'starting');
+  if (fs.existsSync(file) && !isProcess(fs.readFileSync(file, 'utf8'), 'stennet.mjs')) fs.rmSync(file, { force: true });
+  try {
+    fs.writeFileSync(file, String(process.pid), { flag: 'wx', mode: 0o600 });
+  } catch (error) {
+    if (error.code === 'EEXIST') throw new Refusal('Stennet is being started already. Wait for that one.');
+    throw error;
+  }
+  return () => fs.rmSync(file, { force: true });
+}
+
 export async function start(args) {
   const home = dataHome();
+  assertHome(home);
+  const done = onlyStart(home);
+  try {
+    await startAlone(home, args);
+  } finally {
+    done();
+  }
+}
+
+async function startAlone(home, args) {
   const already = runningShop(home);
   if (already) throw new Refusal(`Stennet runs already, at ${already.url}. Stop it first: ./stennet stop`);
+  const plan = await planOf(home, args);
+  const { host, port, cert } = plan;
+  const url = `${cert ? 'https' : 'http'}://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;
+  const log = path.join(home, 'shop.log');
+  const isInFront = args.includes('--foreground');
+  const out = isInFront ? 'inherit' : fs.openSync(log, 'a', 0o600);
+  const keeper = spawn(process.execPath, [path.join(root, 'scripts/keep.mjs'), JSON.stringify(plan)], { cwd: root, detached: !isInFront, stdio: ['ignore', out, out] });
+  fs.writeFileSync(fileIn(home), JSON.stringify({ pid: keeper.pid, url, log, startedAt: new Date().toISOString() }), { mode: 0o600 });
+  try {
+    await healthy(url, () => isOver(keeper));
+  } catch {
+    // Nothing of a start that failed goes on by itself.
+    keeper.kill('SIGTERM');
+    await ended(keeper);
+    fs.rmSync(fileIn(home), { force: true });
+    throw new Refusal(isInFront ? 'It did not start; see above.' : `It did not start. What it said last (${log}):\n${fs.readFileSync(log, 'utf8').slice(-1500)}`);
+  }
+  console.log(`Stennet runs at ${url}\nOn the first visit this code makes the shop: ${setupCode(home)}\nStop it with ./stennet stop; ./stennet backup FILE keeps a copy.`);
+  if (isInFront) await inFront(keeper, home);
+  else keeper.unref();
+}
+
+/** What the keeper is told; nothing secret, since a list of processes shows it. */
+async function planOf(home, args) {
   const port = portOf(args, 4200);
   const host = option(args, '--host') ?? '127.0.0.1';
   const [cert, key] = [option(args, '--tls-cert'), option(args, '--tls-key')];
@@ -36,48 +92,44 @@ export async function start(args) {
       'This address is reachable from outside without encryption: phones will not keep the screen on nor start off-line there. Add --tls-cert and --tls-key, or put it behind a proxy.',
     );
   }
-  assertHome(home);
+  const hosts = option(args, '--hosts') ?? '';
   await assertPortFree(port, './stennet start', host);
   if (!process.env.DATABASE_URL) ensurePostgres();
   const web = publish(buildWeb(), home, 'web-shop');
   node(['scripts/build-server.mjs']);
-  const url = `${cert ? 'https' : 'http'}://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;
-  const code = setupCode(home);
-  const log = path.join(home, 'shop.log');
-  const out = fs.openSync(log, 'a');
-  const plan = { home, port, host, web, cert: cert && path.resolve(cert), key: key && path.resolve(key), isBehindProxy, code };
-  const keeper = spawn(process.execPath, [path.join(root, 'scripts/keep.mjs'), JSON.stringify(plan)], { cwd: root, detached: true, stdio: ['ignore', out, out] });
-  fs.writeFileSync(fileIn(home), JSON.stringify({ pid: keeper.pid, url, log, startedAt: new Date().toISOString() }), { mode: 0o600 });
-  let isGone = false;
-  keeper.once('exit', () => (isGone = true));
-  // A certificate of one's own is not known to this program; the keeper says itself when it is up.
-  await (cert ? upInLog(log, () => isGone) : healthy(url, () => isGone)).catch(() => {
-    fs.rmSync(fileIn(home), { force: true });
-    throw new Refusal(`It did not start. What it said last (${log}):\n${fs.readFileSync(log, 'utf8').slice(-1500)}`);
-  });
-  keeper.unref();
-  console.log(`Stennet runs at ${url}\nOn the first visit this code makes the shop: ${code}\nStop it with ./stennet stop; ./stennet backup FILE keeps a copy.`);
+  return { home, port, host, hosts, web, cert: cert && path.resolve(cert), key: key && path.resolve(key), isBehindProxy };
 }
 
-async function upInLog(log, gone) {
-  for (let i = 0; i < 300 && !gone(); i += 1) {
-    if (fs.readFileSync(log, 'utf8').trimEnd().split('\n').slice(-5).includes('listening')) return;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Error('not up');
+/** For a supervisor of the system, such as systemd: this one ends when the keeper does, and takes it along. */
+async function inFront(keeper, home) {
+  for (const signal of ['SIGTERM', 'SIGINT']) process.on(signal, () => keeper.kill('SIGTERM'));
+  await ended(keeper);
+  fs.rmSync(fileIn(home), { force: true });
+  process.exitCode = keeper.exitCode ?? 1;
 }
 
 /** Kept, so that a start anew does not make another one. */
-function setupCode(home) {
+export function setupCode(home) {
   const file = path.join(home, 'setup-code');
   if (!fs.existsSync(file)) fs.writeFileSync(file, randomBytes(6).toString('hex').match(/.{4}/g).join('-'), { mode: 0o600 });
   return fs.readFileSync(file, 'utf8').trim();
 }
 
+/** Its keeper killed, the server ends by itself, and its PostgreSQL is left. */
+const leftCluster = (home) => {
+  const cluster = clusterIn(home);
+  return cluster.running() ? cluster : null;
+};
+
 export async function stop() {
   const home = dataHome();
   const shop = runningShop(home);
-  if (!shop) return console.log('Stennet does not run.');
+  if (!shop) {
+    const left = leftCluster(home);
+    left?.stop();
+    fs.rmSync(fileIn(home), { force: true });
+    return console.log(left ? 'Stennet did not run; its PostgreSQL did, and is stopped now.' : 'Stennet does not run.');
+  }
   process.kill(shop.pid, 'SIGTERM');
   for (let i = 0; i < 600 && runningShop(home); i += 1) await new Promise((resolve) => setTimeout(resolve, 100));
   if (runningShop(home)) throw new Refusal(`It does not stop; look at ${shop.log}.`);
@@ -89,9 +141,14 @@ export async function status() {
   const home = dataHome();
   const shop = runningShop(home);
   if (!shop) {
-    console.log(`Stennet does not run. Its data lie in ${home}.`);
+    const left = leftCluster(home) ? ' Its PostgreSQL does: ./stennet start goes on with it, ./stennet stop ends it.' : '';
+    console.log(`Stennet does not run.${left} Its data lie in ${home}.`);
     process.exitCode = 3;
     return;
   }
-  console.log(`Stennet runs at ${shop.url} since ${shop.startedAt}, process ${shop.pid}.\nData: ${home}\nLog: ${shop.log}\nCode for the first visit: ${setupCode(home)}`);
+  const answers = await isHealthy(shop.url);
+  console.log(
+    `Stennet runs at ${shop.url} since ${shop.startedAt}, process ${shop.pid}.${answers ? '' : ' It does not answer: look at the log.'}\nData: ${home}\nLog: ${shop.log}\nCode for the first visit: ${setupCode(home)}`,
+  );
+  if (!answers) process.exitCode = 4;
 }

@@ -2,11 +2,11 @@
 import { ensurePackages, Refusal } from './install.mjs';
 
 const usage = `./stennet demo [--port N] [--fresh]   everything with demo data
-./stennet start [--port N] [--host A] [--tls-cert F --tls-key F | --behind-proxy]   a real shop, in the background
+./stennet start [--port N] [--host A] [--hosts NAME,NAME] [--tls-cert F --tls-key F | --behind-proxy] [--foreground]   a real shop, in the background
 ./stennet stop | status
-./stennet backup FILE | restore FILE    everything of the shop, and its keys
+./stennet backup FILE | restore FILE [--passphrase-file F]   everything of the shop, and its keys
 ./stennet test [--all]                every check; --all adds the long sweeps
-./stennet verify FILE|RO              checks records, and names the first thing that does not fit
+./stennet verify FILE|RO|--all [WITNESS]   checks records and the journal, and names the first thing that does not fit
 ./stennet wrench [--port N] [--name S]   a simulated digital wrench; the demo has one already
 ./stennet soak [--short]                many devices, two servers, machines that fail; against a ledger
 ./stennet bench                       measurements, as ratios; writes docs/BENCHMARKS.md`;
@@ -37,6 +37,7 @@ async function run() {
 }
 
 run().catch((error) => {
-  console.error(error instanceof Refusal ? error.message : error);
+  // Whoever runs a shop reads sentences; whoever mends this program asks for more.
+  console.error(error instanceof Refusal || !process.env.STENNET_DEBUG ? error.message : error);
   process.exit(1);
 });
