@@ -29,7 +29,7 @@ export { startTouching } from './touch';
 export { readUnsent, saveUnsent, useUnsentByPerson } from './unsentFile';
 export { sending, onSending, startSending, type Sending } from './outbox/sender';
 export { useSignedIn, SignedIn, type Account } from './account';
-export { useFollowUp } from './useFollowUp';
+export { useFollowUp, useSteadyFollowUps } from './useFollowUp';
 export { useLibraryOnDevice } from './useLibraryOnDevice';
 export { noteStored, useStored } from './stored';
 export { loadWorkBy } from './work';

@@ -1,9 +1,10 @@
+import { useState } from 'react';
 import { isAllowed, type FollowUp } from '@stennet/core/contract';
 import { dayIn } from '@stennet/core/followUp';
 import { now } from '@/platform/clock';
 import { useSignedIn } from './account';
 import { settleFollowUp } from './records';
-import { useKeptForm } from './useKeptForm';
+import { useIsTyping, useKeptForm } from './useKeptForm';
 
 /** What somebody has begun to say of one. */
 export interface FollowUpForm {
@@ -24,7 +25,26 @@ export function useFollowUp(followUp: FollowUp) {
     mayWrite: isAllowed(me.role, 'order.write'),
     againTo: isAllowed(me.role, 'run.write') ? { pathname: '/joints/[joint]' as const, params: { joint: followUp.joint, part: followUp.after } } : null,
     form,
-    onForm: (next: FollowUpForm | null) => (next ? put(next) : clear()),
+    onForm: (change: Partial<FollowUpForm> | null) => (change ? put(change) : clear()),
     onSettle: (said: Parameters<typeof settleFollowUp>[1]) => settleFollowUp(followUp, said),
   };
+}
+
+const isAsked = (key: string, form: object): boolean => key.startsWith('form followUp ') && (form as FollowUpForm).asking !== null;
+
+/**
+ * The list in its order, each with its group. While somebody says something of one of them the rest stays where it is: a form that
+ * moves under the fingers loses what is typed into it.
+ */
+export function useSteadyFollowUps<T extends FollowUp, G>(list: readonly T[], groupOf: (followUp: T) => G): { followUp: T; group: G }[] {
+  const isTyping = useIsTyping(isAsked);
+  // Where each stood when the form was opened; null: nothing is being said.
+  const [held, setHeld] = useState<ReadonlyMap<string, { place: number; group: G }> | null>(null);
+  const placed = list.map((followUp, i) => {
+    const was = held?.get(followUp.id);
+    return { followUp, group: was?.group ?? groupOf(followUp), place: was?.place ?? list.length + i };
+  });
+  if (isTyping && !held) setHeld(new Map(placed.map(({ followUp, group }, place) => [followUp.id, { place, group }])));
+  if (!isTyping && held) setHeld(null);
+  return placed.sort((a, b) => a.place - b.place);
 }

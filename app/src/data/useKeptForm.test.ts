@@ -48,12 +48,13 @@ test('closed and opened again, it is brought back and said to be; once let go it
   expect((await open('note')).result.current.isTouched).toBe(false);
 });
 
-test('who typed before the disk was read keeps what they typed', async () => {
+test('who typed before the disk was read keeps what they typed, and what stood there beside it', async () => {
   await (await database()).put('answers', JSON.stringify({ note: 'older', km: 1 }), 'form note of mei in halden');
   const { result } = await open('note');
   await act(() => result.current.put({ note: 'newer' }));
   await act(aMoment);
-  expect(result.current.form).toEqual({ note: 'newer', km: 0 });
+  expect(result.current.form).toEqual({ note: 'newer', km: 1 });
+  expect(await onDisk()).toEqual([JSON.stringify({ note: 'newer', km: 1 })]);
 });
 
 test('the same form of somebody else on this phone is another', async () => {

@@ -5,6 +5,8 @@ import { onLeaving } from './leaving';
 
 /** What is being typed, by its key; null for one that was let go, absent for one that was not looked for yet. */
 const typed = new Map<string, object | null>();
+/** What was typed before the disk was read: what stands there is put beneath it. */
+const early = new Map<string, object>();
 const listeners = new Set<() => void>();
 const subscribe = (tell: () => void): (() => void) => {
   listeners.add(tell);
@@ -24,7 +26,29 @@ function keep(key: string, form: object | null): void {
     .catch(() => undefined);
 }
 
-onLeaving(() => typed.clear());
+onLeaving(() => {
+  typed.clear();
+  early.clear();
+});
+
+/** What is kept of it on this device, brought back. @returns whether there was something */
+async function bringBack(key: string): Promise<boolean> {
+  early.set(key, {});
+  const text = await (await database()).get('answers', key);
+  const since = early.get(key);
+  early.delete(key);
+  // Let go meanwhile, or this person has left.
+  if (!text || !since) return false;
+  const stored = JSON.parse(text) as object;
+  if (typed.has(key)) keep(key, { ...stored, ...since });
+  else show(key, stored);
+  return true;
+}
+
+/** Whether somebody is in the middle of one of these forms: what is shown around it stays where it is. */
+export function useIsTyping(isOpen: (key: string, form: object) => boolean): boolean {
+  return useSyncExternalStore(subscribe, () => [...typed].some(([key, form]) => form !== null && isOpen(key, form)));
+}
 
 /**
  * What somebody is typing into a form, kept on this device until it is saved or let go: a closed tab or a crash takes nothing.
@@ -40,21 +64,22 @@ export function useKeptForm<T extends object>(
   const kept = useSyncExternalStore(subscribe, now);
   const [restored, setRestored] = useState(() => (now() ? key : ''));
   useEffect(() => {
-    if (typed.has(key)) return;
-    void database()
-      .then((db) => db.get('answers', key))
-      .then((text) => {
-        if (!text || typed.has(key)) return;
-        show(key, JSON.parse(text) as object);
-        setRestored(key);
-      })
+    if (typed.has(key) || early.has(key)) return;
+    void bringBack(key)
+      .then((isThere) => isThere && setRestored(key))
       .catch(() => undefined);
   }, [key]);
   return {
     form: kept ?? initial,
     isTouched: kept !== null,
     isRestored: restored === key && kept !== null,
-    put: (change) => keep(key, { ...(now() ?? initial), ...change }),
-    clear: () => keep(key, null),
+    put: (change) => {
+      if (early.has(key)) early.set(key, { ...early.get(key), ...change });
+      keep(key, { ...(now() ?? initial), ...change });
+    },
+    clear: () => {
+      early.delete(key);
+      keep(key, null);
+    },
   };
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Due } from '@stennet/core/contract';
 import { dayIn, standingOn } from '@stennet/core/followUp';
-import { asAppError, useFollowUps, useSignedIn } from '@/data';
+import { asAppError, useFollowUps, useSignedIn, useSteadyFollowUps } from '@/data';
 import { now } from '@/platform/clock';
 import { Chip, Heading, Line, Loading, Notice, ScreenFrame, useIsWide } from '@/ui';
 import { CalendarCard } from './parts/CalendarCard';
@@ -51,9 +51,11 @@ export function FollowUpsScreen() {
 
 function Groups({ due }: { due: readonly Due[] }) {
   const { me } = useSignedIn();
+  const today = dayIn(now(), me.shop.timeZone);
+  const steady = useSteadyFollowUps(due, (f) => standingOn(today, f));
   if (due.length === 0) return <Notice title={text.none} text={text.noneText} />;
   return GROUPS.map((group) => {
-    const own = due.filter((f) => standingOn(dayIn(now(), me.shop.timeZone), f) === group);
+    const own = steady.flatMap((s) => (s.group === group ? [s.followUp] : []));
     return own.length === 0 ? null : (
       <View key={group} style={styles.column}>
         <Heading>{`${text.groups[group]} (${own.length})`}</Heading>

@@ -34,7 +34,7 @@ interface Props {
   mayWrite: boolean;
   /** What somebody has begun to say of it, kept outside: the list may be sorted anew meanwhile. */
   form: Form;
-  onForm: (next: Form | null) => void;
+  onForm: (change: Partial<Form> | null) => void;
   /** Where the run that tightens again is begun; null where this person may not. */
   againTo: { pathname: '/joints/[joint]'; params: { joint: string; part: string } } | null;
   /** @throws AppError what is wrong with it */
@@ -46,7 +46,7 @@ export function FollowUpRow({ followUp: f, today, format, mayWrite, form, onForm
   const inks = useInks();
   const router = useRouter();
   const { asking } = form;
-  const ask = (kind: Form['asking']) => (): void => onForm({ ...form, asking: kind });
+  const ask = (kind: Form['asking']) => (): void => onForm({ asking: kind });
   const standing = standingOn(today, f);
   const isLate = standing === 'overdue';
   const when =
@@ -85,8 +85,8 @@ function Settle({ followUp: f, onSettle, form, onForm, state }: OnSettle & Pick<
   return (
     <View style={styles.row}>
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
-      <TextField label={state === 'declined' ? text.why : text.found} value={form.note} onChange={(typed) => onForm({ ...form, note: typed.slice(0, 400) })} lines={2} />
-      {f.distanceKm === null ? null : <NumberField label={text.odometer} value={form.km ?? undefined} onChange={(km) => onForm({ ...form, km: km ?? null })} />}
+      <TextField label={state === 'declined' ? text.why : text.found} value={form.note} onChange={(typed) => onForm({ note: typed.slice(0, 400) })} lines={2} />
+      {f.distanceKm === null ? null : <NumberField label={text.odometer} value={form.km ?? undefined} onChange={(km) => onForm({ km: km ?? null })} />}
       <View style={styles.buttons}>
         <BigButton
           text={state === 'declined' ? text.declineYes : text.doneYes}
@@ -95,7 +95,7 @@ function Settle({ followUp: f, onSettle, form, onForm, state }: OnSettle & Pick<
           disabled={wantsReason || isBusy}
           onPress={() => void settle({ state, note: note || null, seenKm: form.km }, () => onForm(null))}
         />
-        <BigButton text={text.cancel} look="quiet" size="desk" grow onPress={() => onForm({ ...form, asking: null })} />
+        <BigButton text={text.cancel} look="quiet" size="desk" grow onPress={() => onForm({ asking: null })} />
       </View>
     </View>
   );

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import type { FollowUp, Order } from '@stennet/core/contract';
 import { jointState } from '@stennet/core/order';
-import { archivePath, handOverPath, useFollowUp } from '@/data';
+import { archivePath, handOverPath, useFollowUp, useSteadyFollowUps } from '@/data';
 import { openFile } from '@/platform/files';
 import { BigButton, Section } from '@/ui';
 import { FollowUpRow } from '@/ui/work';
@@ -11,11 +11,12 @@ import { text } from '../text';
 /** What falls due once the work is done, and what the owner and others take along. */
 export function Afterwards({ order }: { order: Order }) {
   const router = useRouter();
+  const followUps = useSteadyFollowUps(order.followUps, () => null);
   const begun = order.jobs.some((j) => j.joints.some((t) => jointState(t) !== 'notStarted'));
   return (
     <Section title={text.afterwards}>
-      {order.followUps.map((f) => (
-        <Row key={f.id} followUp={f} />
+      {followUps.map(({ followUp }) => (
+        <Row key={followUp.id} followUp={followUp} />
       ))}
       <View style={{ gap: 8 }}>
         {begun ? <BigButton text={text.handOver} look="quiet" size="desk" onPress={() => openFile(handOverPath(order.id), 'show')} /> : null}
