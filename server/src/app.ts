@@ -9,7 +9,7 @@ import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
 import { AppError } from '@stennet/core/errors';
 import { WRENCH_ADDRESS } from '@stennet/core/trace';
-import { answerErrors, requireSameOrigin } from './http/guards';
+import { answerErrors, requireOwnHost, requireSameOrigin } from './http/guards';
 import { sessionFirst, type Deps } from './http/serve';
 import { foreignReader } from './record/foreignReader';
 import { bayRoutes } from './routes/bay';
@@ -42,9 +42,13 @@ export interface AppOptions extends Omit<Deps, 'foreign'> {
   /** Folder of the built web app; without it only the API is served. */
   web?: string;
   logLevel: string;
+  /** Names that the server is reached by besides its number and its name in the local network. */
+  hosts?: readonly string[];
   /** A proxy on this machine says from where a request came. */
   trustProxy?: boolean;
 }
+
+const YEAR_S = 31_536_000;
 
 export function createApp(given: AppOptions): Express {
   const options = { ...given, foreign: foreignReader(path.join(path.dirname(given.fonts), 'foreignWorker.js')) };
@@ -53,17 +57,18 @@ export function createApp(given: AppOptions): Express {
   app.set('query parser', 'simple');
   if (options.trustProxy) app.set('trust proxy', 'loopback');
   app.use(pinoHttp({ logger: logger(options.logLevel), genReqId: requestId, serializers: { req: briefRequest, res: briefResponse } }));
-  app.use(helmet({ contentSecurityPolicy: contentPolicy, strictTransportSecurity: false }));
+  app.use(helmet({ contentSecurityPolicy: contentPolicy, strictTransportSecurity: options.secureCookie ? { maxAge: YEAR_S, includeSubDomains: false } : false }));
   app.get('/api/health', async (_req, res) => {
     const up = await options.db.isUp();
     res.status(up ? 200 : 503).json({ ok: up });
   });
+  app.use(requireOwnHost(options.hosts ?? []));
   app.get('/api/openapi.json', (_req, res) => res.sendFile(path.join(path.dirname(options.fonts), 'openapi.json')));
   app.use('/api', (_req, res, next) => {
     res.set('Cache-Control', 'no-store');
     next();
   });
-  app.use('/api', requireSameOrigin, sessionFirst(options), compression());
+  app.use('/api', requireSameOrigin(options.secureCookie), sessionFirst(options), compression());
   // A file streams in past the reader of small bodies.
   importRoutes(app, options);
   photoRoutes(app, options);
@@ -111,7 +116,8 @@ function requestId(_req: http.IncomingMessage, res: http.ServerResponse): string
 
 /** No cookies, no bodies, no addresses of private feeds: what the log keeps of a request. */
 const briefRequest = (req: { id: unknown; method: string; url: string }): object => ({ id: req.id, method: req.method, path: pathOf(req.url) });
-const pathOf = (url: string): string | undefined => (url.startsWith('/api/feed/') ? '/api/feed/…' : url.split('?')[0]);
+/** What is as long as a token is left out, wherever it stands: Express takes an address in capitals too. */
+const pathOf = (url: string): string | undefined => url.split('?')[0]?.replace(/[^/]{40,}/g, '…');
 const briefResponse = (res: { statusCode: number }): object => ({ status: res.statusCode });
 
 // React Native for web and its fonts put style elements into the page: styles need 'unsafe-inline', scripts do not.

@@ -8,7 +8,13 @@ export const textOf = (maxLength: number) => v.pipe(v.string(), v.minLength(1), 
 
 /** In one spelling: what is counted or locked by an id has no second name. */
 export const UuidSchema = v.pipe(v.string(), v.uuid(), v.regex(/^[0-9a-f-]+$/, 'is not in small letters'));
-export const TimeSchema = v.pipe(v.string(), v.isoTimestamp());
+const isOfCalendar = (day: string): boolean => !Number.isNaN(Date.parse(`${day}T00:00:00Z`)) && new Date(`${day}T00:00:00Z`).toISOString().startsWith(day);
+/** A moment of a day that the calendar has. */
+export const TimeSchema = v.pipe(
+  v.string(),
+  v.isoTimestamp(),
+  v.check((moment) => isOfCalendar(moment.slice(0, 10)), 'is no day of the calendar'),
+);
 /** Short names inside a sheet: stages, steps, groups, fasteners. */
 /** SHA-256 in hex: what is kept by its content. */
 export const HashSchema = v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/));
@@ -26,8 +32,4 @@ function isTimeZone(zone: string): boolean {
 }
 export const finite = v.pipe(v.number(), v.finite());
 /** A day that the calendar has: 2027-02-30 is none. */
-export const DaySchema = v.pipe(
-  v.string(),
-  v.isoDate(),
-  v.check((day) => !Number.isNaN(Date.parse(`${day}T00:00:00Z`)) && new Date(`${day}T00:00:00Z`).toISOString().startsWith(day), 'is no day of the calendar'),
-);
+export const DaySchema = v.pipe(v.string(), v.isoDate(), v.check(isOfCalendar, 'is no day of the calendar'));

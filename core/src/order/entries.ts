@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { DaySchema, FastenerIdSchema, finite, KeySchema, textOf, UuidSchema } from '../contract/text';
+import { DaySchema, FastenerIdSchema, finite, KeySchema, textOf, TimeSchema, UuidSchema } from '../contract/text';
 import { measuredFields } from '../measure/measuredSchema';
 import { FRICTION_CONDITIONS } from '../thread/friction';
 import { PART_STATES } from './partState';
@@ -133,7 +133,7 @@ export const OrderHeadSchema = v.strictObject({
   customer: short,
   concern: long,
   bay: v.nullable(textOf(30)),
-  promisedAt: v.nullable(v.pipe(v.string(), v.isoTimestamp())),
+  promisedAt: v.nullable(TimeSchema),
 });
 export type OrderHead = v.InferOutput<typeof OrderHeadSchema>;
 

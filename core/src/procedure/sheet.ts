@@ -1,12 +1,11 @@
 import * as v from 'valibot';
-import { finite, KeySchema, textOf } from '../contract/text';
+import { DaySchema, finite, KeySchema, textOf } from '../contract/text';
 import { LabelSchema, PatternSchema } from '../joint';
 import { QuantitySchema } from '../quantity';
 import { FRICTION_CONDITIONS } from '../thread';
 import { StageSchema } from './stage';
 import { CompoundSchema, StepSchema } from './step';
 
-const day = v.pipe(v.string(), v.isoDate());
 const positive = v.pipe(finite, v.gtValue(0));
 /** The form that this version reads and writes; an older one is brought forward by `migrateSheet`. */
 export const SHEET_VERSION = 2;
@@ -79,7 +78,7 @@ const TellApartSchema = v.strictObject({
   about: v.picklist(TELL_APART),
   question: textOf(120),
   answers: v.pipe(
-    v.array(v.strictObject({ text: textOf(80), sheet: KeySchema, head: v.optional(v.picklist(HEADS)), builtFrom: v.optional(day), builtTo: v.optional(day) })),
+    v.array(v.strictObject({ text: textOf(80), sheet: KeySchema, head: v.optional(v.picklist(HEADS)), builtFrom: v.optional(DaySchema), builtTo: v.optional(DaySchema) })),
     v.minLength(2),
     v.maxLength(6),
   ),
@@ -100,13 +99,13 @@ export const SheetSchema = v.strictObject({
     maker: textOf(60),
     model: textOf(60),
     engine: textOf(30),
-    builtFrom: v.optional(day),
-    builtTo: v.optional(day),
+    builtFrom: v.optional(DaySchema),
+    builtTo: v.optional(DaySchema),
     bank: v.optional(textOf(30)),
     hardware: v.strictObject({ origin: v.picklist(['original', 'kit']), maker: v.optional(textOf(60)) }),
   }),
   tellApart: v.pipe(v.array(TellApartSchema), v.maxLength(6)),
-  source: v.strictObject({ title: textOf(120), publisher: textOf(80), page: textOf(30), revision: textOf(30), date: day, condition: textOf(120) }),
+  source: v.strictObject({ title: textOf(120), publisher: textOf(80), page: textOf(30), revision: textOf(30), date: DaySchema, condition: textOf(120) }),
   pattern: PatternSchema,
   seats: v.pipe(v.array(SeatSchema), v.minLength(1), v.maxLength(240)),
   groups: v.pipe(v.array(GroupSchema), v.minLength(1), v.maxLength(20)),

@@ -141,7 +141,7 @@ export const isSameSession = (req: Request, tokenHash: Buffer): boolean => {
 export async function endSession(db: Database, req: Request, res: Response, now: Date): Promise<void> {
   const kept = cookieOf(req);
   if (kept) await db.inShop(kept.shop, (c: Client) => c.query(endSessionRow, [hashOf(kept.token), now]));
-  res.clearCookie(COOKIE, { path: '/' });
+  res.clearCookie(COOKIE, { path: '/' }).set('Clear-Site-Data', '"cache"');
 }
 
 export function meOf(session: Session, shops: Me['shops'], clockSetTo: string | null): Me {

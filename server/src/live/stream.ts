@@ -1,5 +1,6 @@
 import type { Express } from 'express';
 import { register, requirePerson, type Deps } from '../http/serve';
+import { requireSession } from '../http/session';
 import type { Topic } from '../db/hints';
 
 const BEAT_MS = 20_000;
@@ -26,7 +27,13 @@ export function streamRoutes(app: Express, deps: Deps): void {
       topics.add(topic);
       gather ??= setTimeout(send, GATHER_MS);
     });
-    const beat = setInterval(() => res.write(': still here\n\n'), BEAT_MS);
+    // Signed out, put out or asleep: it ends with the session.
+    const beat = setInterval(() => {
+      requireSession(deps.db, req, deps.now()).then(
+        () => res.write(': still here\n\n'),
+        () => res.end(),
+      );
+    }, BEAT_MS);
     const end = setTimeout(() => res.end(), LONGEST_MS);
     res.on('close', () => {
       stop();

@@ -80,10 +80,10 @@ export async function jointWithSheet(client: Client, joint: string): Promise<Joi
   return onlyRow((await client.query<JointRow>(findJoint, [joint])).rows, new AppError('NOT_FOUND'));
 }
 
-/** Sent again after a lost answer: it is there already. */
+/** Sent again after a lost answer, it is there already. @throws AppError ID_TAKEN another is there under this id */
 export async function keepJoint(client: Client, shop: string, j: { joint: string; job: string; name: string; sheet: string; revision: string }): Promise<void> {
-  if ((await client.query(findJoint, [j.joint])).rows.length > 0) return;
-  await client.query(insertJoint, [shop, j.joint, j.job, j.name, j.sheet, j.revision]);
+  const { rowCount } = await client.query(insertJoint, [shop, j.joint, j.job, j.name, j.sheet, j.revision]);
+  if (rowCount === 0) throw new AppError('ID_TAKEN');
 }
 
 /** Only what stands is tightened by. */

@@ -52,8 +52,8 @@ export function photoRoutes(app: Express, deps: Deps): void {
     const { photo = '' } = namesIn(req);
     const row = await deps.db.inShop(session.shop.id, async (client) => onlyRow((await client.query<{ bytes: Buffer }>(findPhoto, [photo])).rows, new AppError('NOT_FOUND')));
     res.set('Content-Type', 'image/jpeg');
-    // The address is the content: it never becomes another picture. Only this browser may keep it.
-    res.set('Cache-Control', 'private, max-age=31536000, immutable');
+    // The address is the content, so it never becomes another picture; whether it may be seen is asked each time.
+    res.set('Cache-Control', 'private, no-cache').set('ETag', `"${photo}"`);
     res.send(row.bytes);
   });
 }

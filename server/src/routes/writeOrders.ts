@@ -1,5 +1,5 @@
 import type { Express } from 'express';
-import { jointSeen } from '@stennet/core/contract';
+import { jointSeen, type Order } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { mayNotBecome, ORDER_STATE_TEXT, stepsFrom, type OrderHead, type OrderState } from '@stennet/core/order';
 import { brokenConstraint, onlyRow, type Client } from '../db/database';
@@ -23,7 +23,8 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'createOrder', async ({ client, body, session, deps: { now } }) => {
     const number = body.head.number ?? (await freshNumber(client));
     const head = { ...body.head, number };
-    await unlessTaken(number, () => client.query(insertOrder, [session.shop.id, body.order, ...columns(head), session.person.id, now()]));
+    const { rowCount } = await unlessTaken(number, () => client.query(insertOrder, [session.shop.id, body.order, ...columns(head), session.person.id, now()]));
+    if (rowCount === 0) assertSame(await orderIn(client, body.order), head);
     await expectAnew(client, head.vehicle.vin.toUpperCase(), head.vehicle.built);
     return { order: body.order };
   });
@@ -49,7 +50,8 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'addJob', async ({ client, params, body, session }) => {
     await orderIn(client, params.order);
     for (const joint of body.joints) await assertStanding(client, joint.sheet, joint.revision);
-    await client.query(insertJob, [session.shop.id, body.id, params.order, body.kind, body.title]);
+    const { rowCount } = await client.query(insertJob, [session.shop.id, body.id, params.order, body.kind, body.title]);
+    if (rowCount === 0) assertSameJob(await orderIn(client, params.order), body);
     for (const { id, ...joint } of body.joints) await keepJoint(client, session.shop.id, { ...joint, joint: id, job: body.id });
     return { job: body.id };
   });
@@ -82,6 +84,15 @@ interface EntryRow {
 }
 
 const columns = (h: OrderHead): unknown[] => [h.number, JSON.stringify(h.vehicle), h.odometer.value, h.odometer.unit, h.customer, h.concern, h.bay, h.promisedAt];
+
+/** Sent again after a lost answer it is the same; anything else under its id would be lost. @throws AppError ID_TAKEN */
+function assertSame(known: Order, { vehicle, concern, customer }: OrderHead): void {
+  if (known.vehicle.vin !== vehicle.vin || known.concern !== concern || known.customer !== customer) throw new AppError('ID_TAKEN');
+}
+
+function assertSameJob(order: Order, { id, title }: { id: string; title: string }): void {
+  if (order.jobs.find((j) => j.id === id)?.title !== title) throw new AppError('ID_TAKEN');
+}
 
 /** Two at the counter at the same moment get two numbers. */
 async function freshNumber(client: Client): Promise<string> {
