@@ -1,6 +1,8 @@
 // Runs for ./stennet start: PostgreSQL first, then migrations, then the server. Either is started again when it dies; when this one is
 // killed the server ends by itself, since nobody would start it again.
 import { spawn, spawnSync } from 'node:child_process';
+import fs from 'node:fs';
+import path from 'node:path';
 import { clusterIn, keyFolder } from './cluster.mjs';
 import { root } from './install.mjs';
 import { ended } from './serving.mjs';
@@ -13,6 +15,9 @@ const cluster = process.env.DATABASE_URL ? null : clusterIn(home);
 let server;
 let isEnding = false;
 let wait = 500;
+/** One that has never served is given up after three tries: somebody waits for the start. */
+let hasServed = false;
+let tries = 0;
 
 async function main() {
   if (cluster) await cluster.start();
@@ -69,6 +74,12 @@ function serve(url) {
   });
   server.once('exit', (exit) => {
     if (isEnding) return;
+    hasServed ||= Date.now() - from > 5000;
+    tries += 1;
+    if (!hasServed && tries >= 3) {
+      console.error('the server does not start; see above');
+      return void end(1);
+    }
     if (Date.now() - from > 60_000) wait = 500;
     console.error(`the server ended (${exit}); it is started again in ${wait} ms`);
     setTimeout(() => isEnding || serve(cluster ? cluster.urls('stennet').app : url), wait);
@@ -76,7 +87,18 @@ function serve(url) {
   });
 }
 
-async function end() {
+/** The log is cut before it fills the disk; the part before is kept beside it. */
+const LONGEST_LOG = 20e6;
+function cutLog() {
+  const log = path.join(home, 'shop.log');
+  if (!fs.existsSync(log) || fs.statSync(log).size < LONGEST_LOG) return;
+  fs.copyFileSync(log, `${log}.1`);
+  fs.chmodSync(`${log}.1`, 0o600);
+  fs.truncateSync(log);
+}
+setInterval(cutLog, 600_000).unref();
+
+async function end(code = 0) {
   if (isEnding) return;
   isEnding = true;
   if (server) {
@@ -84,7 +106,7 @@ async function end() {
     await ended(server);
   }
   cluster?.stop();
-  process.exit(0);
+  process.exit(code);
 }
 
 process.on('SIGTERM', () => void end());

@@ -108,7 +108,7 @@ try {
   assert.equal(await everything(), before);
   must('stop');
   await overTls(home, stennet);
-  console.log('started, first visit, killed, backed up, eight prepared copies refused, wiped, restored from an encrypted one, twice at once, with TLS');
+  console.log('started, first visit, killed, backed up, prepared copies refused, wiped, restored from an encrypted one, twice at once, with TLS');
 } finally {
   stennet('stop');
   spawnSync('rm', ['-rf', home]);

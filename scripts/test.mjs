@@ -30,6 +30,7 @@ const CHECKS = [
   ['types: e2e', bin('tsc'), ['-p', 'e2e']],
   ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
   ['the door needs no package', node, ['scripts/gate.check.mjs']],
+  ['bill of materials', node, ['scripts/sbom.check.mjs']],
   ['layers', bin('depcruise'), ['core/src', 'server/src', 'app/src', 'device/src']],
   ['generated files', node, ['scripts/generate-assets.mjs', '--check']],
   ['demo’s past', node, ['--import', 'tsx', 'scripts/generate-past.mts', '--check']],

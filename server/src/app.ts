@@ -28,6 +28,7 @@ import { sheetRoutes } from './routes/sheets';
 import { exportRoutes } from './routes/exportSheets';
 import { importRoutes } from './routes/importSheets';
 import { libraryRoutes } from './routes/library';
+import { privacyRoutes } from './routes/privacy';
 import { printRoutes } from './routes/printSheet';
 import { partsListRoutes } from './routes/partsList';
 import { logger } from './http/log';
@@ -96,6 +97,7 @@ export function createApp(given: AppOptions): Express {
   followUpRoutes(app, options);
   calendarRoutes(app, options);
   shopRoutes(app, options);
+  privacyRoutes(app, options);
   app.use('/api', () => {
     throw new AppError('NOT_FOUND');
   });

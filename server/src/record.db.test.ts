@@ -80,7 +80,7 @@ describe('signing', () => {
     expect((await sign(jonah, t.place.run, t.state.events.length)).body.error.code).toBe('RECORD_NOT_FINISHED');
   });
 
-  const shop = (secondSignature: boolean) => ({ secondSignature, timeZone: 'Europe/Lisbon', idleMinutes: 240 });
+  const shop = (secondSignature: boolean) => ({ secondSignature, timeZone: 'Europe/Lisbon', idleMinutes: 240, retentionMonths: null });
   test('the shop may want a second signature for everything; only a lead or the owner decides that', async () => {
     await jonah.post('/api/shop', shop(true)).expect(403);
     await ines.post('/api/shop', shop(true)).expect(200);

@@ -39,6 +39,8 @@ export { useStatements, say } from './statements';
 export {
   archivePath,
   calendarPath,
+  eraseCustomer,
+  witnessPath,
   dropFeed,
   foreignPath,
   useForeignCheck,

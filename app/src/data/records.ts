@@ -78,6 +78,14 @@ export async function dropFeed(): Promise<void> {
   void queryClient.invalidateQueries({ queryKey: ['followUps'] });
 }
 export const calendarPath = routes.calendar.path;
+export const witnessPath = routes.witness.path;
+
+/** Who had it done is forgotten, on every order of theirs for this vehicle. @throws AppError ERASE_OPEN, SIGN_IN_WRONG */
+export async function eraseCustomer(order: string, own: string): Promise<number> {
+  const { erased } = await call('eraseCustomer', { order }, { own });
+  await Promise.all(['order', 'orders', 'today', 'followUps', 'history'].map((key) => queryClient.invalidateQueries({ queryKey: [key] })));
+  return erased;
+}
 
 /** What the shop decides for itself; taken over by asking anew who is signed in. */
 export async function saveShop(shop: NonNullable<BodyOf<'saveShop'>>): Promise<void> {

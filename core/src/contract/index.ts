@@ -1,4 +1,4 @@
-export { IDLE_MINUTES, isAllowed, permissions, ROLES, SECURITY_KINDS, type Permission, type Role, type SecurityKind } from './permissions';
+export { ERASED, IDLE_MINUTES, isAllowed, permissions, RETENTION_MONTHS, ROLES, SECURITY_KINDS, type Permission, type Role, type SecurityKind } from './permissions';
 export { routes, type RouteName } from './routes';
 export {
   ChangesQuery,

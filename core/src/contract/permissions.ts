@@ -19,6 +19,12 @@ export type Permission = keyof typeof permissions;
 /** After how long without a touch a session may ask who it is. */
 export const IDLE_MINUTES = [15, 60, 240, 840] as const;
 
+/** What stands where a customer was erased. */
+export const ERASED = '—';
+
+/** Months after hand-over for which a shop keeps who had it done. */
+export const RETENTION_MONTHS = [24, 60, 120] as const;
+
 /** What is kept of the door: who did it, when and from where. */
 export const SECURITY_KINDS = [
   'signedIn',

@@ -24,6 +24,8 @@ export const ShopSchema = v.object({
   secondSignature: v.optional(v.boolean(), false),
   /** Minutes without a touch after which a session asks who it is. */
   idleMinutes: v.optional(v.number(), 240),
+  /** Months after hand-over for which customers are kept; null: always. */
+  retentionMonths: v.optional(v.nullable(v.number()), null),
 });
 export const MeSchema = v.object({
   person: v.object({ id, name: v.string() }),
@@ -309,6 +311,8 @@ export const replies = {
   }),
   followUps: v.object({ due: v.array(DueSchema), hasFeed: v.boolean() }),
   settleFollowUp: OkSchema,
+  eraseCustomer: v.object({ erased: v.number() }),
+  witness: v.object({ format: v.literal('stennet-checkpoint'), v: v.literal(1), shop: id, place: v.number(), hash: v.string(), seal: v.string() }),
   makeFeed: v.object({ path: v.string() }),
   dropFeed: OkSchema,
   saveShop: OkSchema,

@@ -77,6 +77,10 @@ export const routes = {
   followUps: { method: 'GET', path: '/api/follow-ups', permission: 'order.read' },
   settleFollowUp: { method: 'POST', path: '/api/follow-ups/:followUp', permission: 'order.write' },
   calendar: { method: 'GET', path: '/api/follow-ups/calendar', permission: 'order.read' },
+  /** Who had it done is forgotten; the record stays. */
+  eraseCustomer: { method: 'POST', path: '/api/orders/:order/erase', permission: 'shop.write' },
+  /** How far the journal has come, signed: taken elsewhere, it witnesses what stands here. */
+  witness: { method: 'GET', path: '/api/witness', permission: 'shop.write' },
   makeFeed: { method: 'POST', path: '/api/me/feed', permission: 'order.read' },
   dropFeed: { method: 'DELETE', path: '/api/me/feed', permission: 'order.read' },
   feed: { method: 'GET', path: '/api/feed/:token', permission: 'door' },

@@ -38,10 +38,7 @@ export const catalogue = {
   SIGN_IN_WRONG: entry('Name and password do not belong together.', 'Check both, mind capitals, and try again.'),
   SIGN_IN_LIMITED: entry((p) => `Too many wrong tries. Signing in with this name rests for ${p.minutes ?? 15} minutes.`, 'Wait, or ask your lead technician.'),
   WRONG_ORIGIN: entry('This request came from another site.', 'Open the app at its own address.'),
-  WRONG_HOST: entry(
-    (p) => `“${p.host ?? ''}” is not a name of this server.`,
-    'Open the app at its own address. Whoever runs the server gives it this name with --hosts.',
-  ),
+  WRONG_HOST: entry((p) => `“${p.host ?? ''}” is not a name of this server.`, 'Open the app at its own address. Whoever runs the server gives it this name with --hosts.'),
   ID_TAKEN: entry('Something is stored under this id already.', 'Load the page again: it may have been saved before.'),
   FORBIDDEN: entry((p) => `A ${p.role ?? 'person'} may not do this.`, 'Ask your lead technician.'),
   WRONG_PERSON: entry('These entries were made by another person.', 'That person signs in to send them; they are kept until then.'),
@@ -216,6 +213,7 @@ export const catalogue = {
 
   // the repair order
   ORDER_CHANGED: entry((p) => `${p.by} has changed this meanwhile (${p.at}).`, 'What you typed is still here. Look at both, then keep one.'),
+  ERASE_OPEN: entry('This repair order is not handed over yet: whose it is, is still needed.', 'Hand it over first, then erase the customer.'),
   ORDER_NUMBER_TAKEN: entry((p) => `RO ${p.number} is there already.`, 'Open that one, or take another number.'),
   ORDER_STATE: entry((p) => `This repair order is not ready to be ${p.state}: ${p.why}.`, 'Do that first, or look at what blocks it.'),
   TOOL_CHANGED: entry((p) => `${p.by} has changed this tool meanwhile.`, 'What you typed is still here. Load the list again, then enter it once more.'),

@@ -86,7 +86,13 @@ export class Past {
   private session(person: string): Session {
     const role = this.shop.members.find((m) => m.person === person)?.role as Role;
     const { members: _members, ...shop } = this.shop;
-    return { id: '', entryKey: '', person: { id: person, name: this.nameOf(person) ?? '' }, role, shop: { ...shop, secondSignature: false, idleMinutes: 240 } as Session['shop'] };
+    return {
+      id: '',
+      entryKey: '',
+      person: { id: person, name: this.nameOf(person) ?? '' },
+      role,
+      shop: { ...shop, secondSignature: false, idleMinutes: 240, retentionMonths: null } as Session['shop'],
+    };
   }
 }
 

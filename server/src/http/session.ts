@@ -60,6 +60,7 @@ interface SessionRow {
   shop_name: string;
   second_signature: boolean;
   idle_minutes: number;
+  retention_months: number | null;
   locale: string;
   time_zone: string;
   paper: Shop['paper'];
@@ -94,6 +95,7 @@ async function sessionIn(db: Database, { shop, token }: Kept, now: Date, isTouch
       torqueUnit: row.torque_unit,
       secondSignature: row.second_signature,
       idleMinutes: row.idle_minutes,
+      retentionMonths: row.retention_months,
     },
     entryKey: row.entry_key.toString('base64url'),
   };

@@ -83,6 +83,7 @@ export const statusOf: Record<ErrorCode, number> = {
   FOLLOW_UP_CHANGED: 409,
   REASON_NEEDED: 422,
   ORDER_CHANGED: 409,
+  ERASE_OPEN: 409,
   ORDER_NUMBER_TAKEN: 409,
   ORDER_STATE: 409,
   TOOL_CHANGED: 409,

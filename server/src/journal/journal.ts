@@ -40,6 +40,15 @@ export interface Checkpoint {
   seal: string;
 }
 
+export const checkpointOf = (shop: string, { place, hash, seal }: { place: number | string; hash: string; seal: string }): Checkpoint => ({
+  format: 'stennet-checkpoint',
+  v: 1,
+  shop,
+  place: Number(place),
+  hash,
+  seal,
+});
+
 export interface Journal {
   /** Seals what this transaction has changed, as the last thing before it is committed. */
   seal: (client: pg.ClientBase) => Promise<Checkpoint[]>;
@@ -93,7 +102,7 @@ export async function writeLines(client: pg.ClientBase, keys: Keys, { shop, now,
     const hash = sha256Hex(body);
     const seal = key.sign(hash);
     await client.query(insertJournal, [shop, place, body, hash, seal]);
-    sealed.push({ format: 'stennet-checkpoint', v: 1, shop, place, hash, seal });
+    sealed.push(checkpointOf(shop, { place, hash, seal }));
     before = hash;
   }
   return sealed;

@@ -8,6 +8,7 @@ import { assertGoodPassword, hashPassword, passwordFits } from '../http/password
 import { noteAtDoor } from '../http/securityLog';
 import { parseBody, register, requirePerson, serve, type Deps } from '../http/serve';
 import { beginSession, deviceOf, endSession, hashOf, meOf, nameDevice, type Coming } from '../http/session';
+import { eraseWhatIsDue } from './privacy';
 import { spokenCode } from '../http/spokenCode';
 
 /** Signing in, with a password or with a code that a lead has given, and out again. */
@@ -54,7 +55,10 @@ async function enter(deps: Deps, at: Coming, account: string, kind: 'signedIn' |
   if (!first) throw new AppError('HAS_LEFT');
   const device = nameDevice(at);
   await deps.db.atDoor((c) => c.query('select note_device($1, $2, $3)', [device, account, at.now]));
-  await deps.db.inShop(first.id, (c) => noteAtDoor(c, at.req, { shop: first.id, now: at.now, kind, person: account }));
+  await deps.db.inShop(first.id, async (c) => {
+    await noteAtDoor(c, at.req, { shop: first.id, now: at.now, kind, person: account });
+    await eraseWhatIsDue(c, at.now);
+  });
   at.res.json(meOf(await beginSession(deps.db, at, first.id, account), shops, deps.clockSetTo));
 }
 

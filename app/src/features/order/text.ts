@@ -81,6 +81,10 @@ export const text = {
   handOver: 'Hand-over sheet for the owner',
   archive: 'All of it in one archive',
   earlier: 'This vehicle before',
+  erase: 'Erase the customer',
+  eraseText: 'Name, plate, concern and notes are erased on every order of this customer for this vehicle. What was tightened stays on the record. It cannot be taken back.',
+  erasePassword: 'Your password',
+  eraseYes: 'Erase for good',
   history: 'History',
 
   // list

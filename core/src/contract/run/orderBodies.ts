@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { NewJobSchema, OrderEntrySchema, OrderHeadSchema, ORDER_STATES } from '../../order';
 import { ShopToolSchema } from '../../prepare';
-import { IDLE_MINUTES, ROLES } from '../permissions';
+import { IDLE_MINUTES, RETENTION_MONTHS, ROLES } from '../permissions';
 import { FOLLOW_UP_STATES } from '../../followUp/followUp';
 import { SIGNED_KINDS } from '../../record/signedWord';
 import { PersonNameSchema } from '../personName';
@@ -86,4 +86,11 @@ export const ChangePasswordBody = v.strictObject({ own: textOf(200), password })
 const secret = v.pipe(v.string(), v.regex(/^[\w-]{43}$/));
 export const EnrolBody = v.strictObject({ device: UuidSchema, secret });
 export const SwitchPersonBody = v.strictObject({ shop: UuidSchema, device: UuidSchema, person: UuidSchema, secret, pin });
-export const SaveShopBody = v.strictObject({ secondSignature: v.boolean(), timeZone: TimeZoneSchema, idleMinutes: v.picklist(IDLE_MINUTES), own });
+export const SaveShopBody = v.strictObject({
+  secondSignature: v.boolean(),
+  timeZone: TimeZoneSchema,
+  idleMinutes: v.picklist(IDLE_MINUTES),
+  retentionMonths: v.nullable(v.picklist(RETENTION_MONTHS)),
+  own,
+});
+export const EraseCustomerBody = v.strictObject({ own: textOf(200) });

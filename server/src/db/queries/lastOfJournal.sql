@@ -1,2 +1,2 @@
 -- out: the last line of the shop's journal
-select place, hash, body from journal where shop = current_shop() order by place desc limit 1
+select place, hash, seal, body from journal where shop = current_shop() order by place desc limit 1
