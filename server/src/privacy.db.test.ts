@@ -45,7 +45,7 @@ test('a customer is erased by the lead with the password, after hand-over, on ev
   expect(await faults()).toEqual([]);
   const file = (await ines.get(`/api/runs/${demoId(821)}/record?form=json`).expect(200)).body as RecordFile;
   expect(verifyRecordFile(file, fitsKey(file.shop.key))).toBeNull();
-  expect((await ines.get('/api/security')).body.events[0]).toMatchObject({ kind: 'customerErased', who: 'Ines Corte' });
+  expect((await ines.get('/api/security')).body.events).toContainEqual(expect.objectContaining({ kind: 'customerErased', who: 'Ines Corte' }));
 });
 
 test('a shop that keeps customers for two years erases older ones by itself, and no open order', async () => {
