@@ -172,7 +172,18 @@ describe('word from one server to the browsers of another', () => {
       journalOf(house.keys, () => house.clock),
     );
     const hints = listenTo(house.urls.app);
-    const app = createApp({ db, hints, keys: house.keys, now: () => house.clock, clockSetTo: null, secureCookie: false, logLevel: 'silent', fonts: '', setupCode: null });
+    const app = createApp({
+      db,
+      hints,
+      keys: house.keys,
+      now: () => house.clock,
+      clockSetTo: null,
+      secureCookie: false,
+      logLevel: 'silent',
+      fonts: '',
+      setupCode: null,
+      judgesWaits: true,
+    });
     const server = http.createServer(app).listen(0);
     const { port } = server.address() as AddressInfo;
     closing = async () => {

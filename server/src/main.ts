@@ -39,6 +39,7 @@ async function main(): Promise<void> {
     fonts: path.join(path.dirname(path.resolve(process.argv[1] ?? '')), 'fonts'),
     keys,
     hints,
+    judgesWaits: process.env.STENNET_TRUST_WAITS !== '1',
     hosts: (process.env.HOSTS ?? '').toLowerCase().split(',').filter(Boolean),
     trustProxy: process.env.TRUST_PROXY === '1',
     setupCode: process.env.SETUP_CODE ?? null,

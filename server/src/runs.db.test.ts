@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
-import { firstBreak } from '@stennet/core/record';
+import { firstBreak, verifyRecordFile } from '@stennet/core/record';
 import { demoSheet, headSheet, type Technician } from '@stennet/core/testing';
 import { replay, type RunEvent } from '@stennet/core/run';
 import { demoId, HALDEN, House, type Session } from '../test/world';
+import { fitsKey } from './record/keys';
 
 let house: House;
 let jonah: Session;
@@ -213,4 +214,60 @@ test('the role that serves may neither change nor delete what was stored, and se
   await expect(asApp('select * from account')).rejects.toThrow(/permission denied/);
   expect((await house.db.atDoor((c) => c.query('select * from run_event'))).rows).toEqual([]);
   expect((await house.db.atDoor((c) => c.query('select * from shop'))).rows).toEqual([]);
+});
+
+describe('time', () => {
+  const sheet = demoSheet('cv30-intake');
+  /** Everything up to the wait is on the server the moment it is done; then the wait is confirmed on a clock that says that it is over. */
+  async function atWait(): Promise<{ t: Technician; waited: RunEvent; ms: number }> {
+    const t = await jonah.technician(await house.freshJoint(HALDEN, sheet), sheet);
+    t.until((d) => d.kind === 'waitClock');
+    const events = t.state.events.toArray();
+    await jonah.append(t.place.run, events, { sentAt: events.at(-1)?.deviceTime }).expect(200);
+    const waited = t.step() as RunEvent;
+    return { t, waited, ms: Date.parse(waited.deviceTime) - Date.parse(events.at(-1)?.deviceTime ?? '') };
+  }
+  const after = (ms: number): void => void (house.clock = new Date(house.clock.getTime() + ms));
+
+  test('a wait is as long as the server’s clock says, wherever the device’s was put', async () => {
+    const { t, waited, ms } = await atWait();
+    expect(ms).toBeGreaterThanOrEqual(5 * 60_000);
+    after(60_000);
+    expect((await jonah.append(t.place.run, [waited], { sentAt: waited.deviceTime })).body.error.code).toBe('TOO_EARLY');
+    after(ms - 60_000);
+    expect((await jonah.append(t.place.run, [waited], { sentAt: waited.deviceTime })).body.refused).toBeNull();
+  });
+
+  test('what lay on the device counts as waited; all at once after a day without a network is taken by its own clock', async () => {
+    const t = await jonah.technician(await house.freshJoint(HALDEN, sheet), sheet);
+    t.until((d) => d.kind === 'waitClock');
+    const events = t.state.events.toArray();
+    const begun = events.at(-1)?.deviceTime ?? '';
+    const waited = t.step() as RunEvent;
+    const ms = Date.parse(waited.deviceTime) - Date.parse(begun);
+    // The network came back a minute before the wait was over.
+    await jonah.append(t.place.run, events, { sentAt: new Date(Date.parse(begun) + ms - 60_000).toISOString() }).expect(200);
+    after(60_000);
+    expect((await jonah.append(t.place.run, [waited], { sentAt: waited.deviceTime })).body.refused).toBeNull();
+    const offline = await jonah.technician(await house.freshJoint(HALDEN, sheet), sheet);
+    offline.until((d) => d.kind === 'waitClock');
+    offline.step();
+    const all = offline.state.events.toArray();
+    expect((await jonah.append(offline.place.run, all, { sentAt: all.at(-1)?.deviceTime })).body.refused).toBeNull();
+  });
+
+  test('an entry from a clock that was put is marked on the record, in every form of it', async () => {
+    const t = await jonah.technician(await house.freshJoint());
+    const events = t.finish();
+    const from = events.findIndex((e) => e.type === 'pulled') + 3;
+    house.clock = new Date(events.at(-1)?.deviceTime ?? 0);
+    const put = events.map((e, i) => (i === from ? { ...e, deviceTime: new Date(Date.parse(e.deviceTime) + 3_600_000 * 24).toISOString() } : e)) as RunEvent[];
+    await jonah.append(t.place.run, put).expect(200);
+    const said = `Entry ${from + 1} is dated`;
+    expect((await jonah.get(`/api/runs/${t.place.run}/signatures`)).body.oddTimes[0]).toContain(said);
+    const file = (await jonah.get(`/api/runs/${t.place.run}/record?form=json`)).body;
+    expect(file.record.oddTimes[0]).toMatchObject({ entry: from + 1, why: 'ahead' });
+    expect((await jonah.get(`/api/runs/${t.place.run}/record?form=csv`)).text).toContain(said);
+    expect(verifyRecordFile(file, fitsKey(file.shop.key))).toBeNull();
+  });
 });

@@ -54,6 +54,7 @@ export class House {
     fonts: path.resolve(__dirname, '../dist/fonts'),
     keys: this.keys,
     hints: this.hints,
+    judgesWaits: true,
     setupCode: 'first-visit',
   };
   readonly app: Express = createApp(this.options);

@@ -1,8 +1,8 @@
 import { say } from './statements';
 import { useEffect, useSyncExternalStore } from 'react';
 import { AppError } from '@stennet/core/errors';
-import { admit, clocks, evolve, replay, type EventOf, type EventType, type PayloadOf, type RunEvent, type RunState } from '@stennet/core/run';
-import { now } from '@/platform/clock';
+import { admit, clocks, evolve, next, replay, waitIn, type EventOf, type EventType, type PayloadOf, type RunEvent, type RunState } from '@stennet/core/run';
+import { now, steadyNow } from '@/platform/clock';
 import { deviceId, deviceName } from '@/platform/device';
 import { newId } from '@/platform/ids';
 import { asAppError, call } from './api';
@@ -78,6 +78,7 @@ class RunStore {
     const { state, kept } = this.loaded;
     const event = this.eventOf(state, { hold: state.holder?.hold ?? 1, seq: state.lastSeq + 1 }, type, payload, person);
     admit(state, event);
+    assertWaited(state, event);
     this.saving = true;
     try {
       await keepEvent(event);
@@ -104,7 +105,7 @@ class RunStore {
     const event = this.eventOf(state, { hold: (state.holder?.hold ?? 0) + 1, seq: 1 }, 'tookOver', payload, person);
     admit(state, event);
     const holdKey = await makeHoldKey(this.run, event.hold);
-    const { stored } = await call('appendRunEvents', { run: this.run }, { deviceName: name, holdKey, events: [event] });
+    const { stored } = await call('appendRunEvents', { run: this.run }, { deviceName: name, holdKey, sentAt: now().toISOString(), events: [event] });
     // What the other device still got through between the look and the word comes before it, and belongs to what is gone on from.
     const isNext = stored[0]?.position === events.length + 1;
     await keepServerRun(kept, isNext ? [...events, event] : (await call('run', { run: this.run })).events);
@@ -205,6 +206,12 @@ export function useRun(
   };
 }
 
+/** By the clock that cannot be put forward. @throws AppError TOO_EARLY */
+function assertWaited(state: RunState, { type }: RunEvent): void {
+  const wait = type === 'waited' ? waitIn(next(state)) : null;
+  if (wait && steadyNow().getTime() < Date.parse(wait.until)) throw new AppError('TOO_EARLY', { until: wait.until });
+}
+
 /** Starting needs the server: it alone knows that no other device has begun on this joint. */
 export async function startRun(events: [EventOf<'started'>, ...EventOf<'variantAnswered'>[]], kept: KeptRun, device: string): Promise<void> {
   // What this device cannot keep it should not lead.
@@ -213,7 +220,7 @@ export async function startRun(events: [EventOf<'started'>, ...EventOf<'variantA
   });
   const [{ run }] = events;
   const holdKey = await makeHoldKey(run, events[0].hold);
-  const { refused } = await call('appendRunEvents', { run }, { deviceName: device, holdKey, events });
+  const { refused } = await call('appendRunEvents', { run }, { deviceName: device, holdKey, sentAt: now().toISOString(), events });
   if (refused) throw new AppError(refused.code as AppError['code'], refused.params);
   await keepServerRun(kept, events);
 }

@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from 'react';
+import { hearServer } from './clock';
 
 /** A record whose times are off by more cannot be read beside another. */
 const MOST_MS = 10 * 60_000;
@@ -9,6 +10,7 @@ const listeners = new Set<() => void>();
 export function noteServerTime(header: string | null): void {
   const server = header ? Date.parse(header) : NaN;
   if (Number.isNaN(server)) return;
+  hearServer(server);
   const off = Date.now() - server;
   const next = Math.abs(off) > MOST_MS ? Math.round(off / 60_000) * 60_000 : 0;
   if (next === offMs) return;

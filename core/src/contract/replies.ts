@@ -248,6 +248,8 @@ export const SigningSchema = v.object({
   fingerprint: v.string(),
   /** Late entries of another device that were kept beside it. */
   late: v.optional(v.number(), 0),
+  /** Entries whose time cannot be right, each in a sentence. */
+  oddTimes: v.optional(v.array(v.string()), []),
   /** What does not fit, where something does not. */
   fault: nullableText,
   /** It was signed for another vehicle, order or joint than the repair order names now; a later word puts that right. */

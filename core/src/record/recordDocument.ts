@@ -1,6 +1,7 @@
 import type { Sheet } from '../procedure';
 import type { Quantity } from '../quantity';
 import { CORE_VERSION, lifeOf, seatIdOf, type Deviation, type RunEvent } from '../run';
+import { oddTimeText, type OddTime } from './oddTimes';
 import { runRecord, type RecordedPull } from './runRecord';
 import { DEVIATION_TEXT } from './words';
 
@@ -55,10 +56,12 @@ export interface RecordDocument {
   done: { kind: string; what: string; result: string; fasteners: string[]; values: { row: string | null; value: DocumentValue }[]; note: string; person: string; at: string }[];
   toldApart: { question: string; answer: string; person: string }[];
   pulled: number;
+  /** Entries whose time cannot be right; left out where there are none. */
+  oddTimes?: OddTime[];
 }
 
-/** @param people names by id */
-export function recordDocument(sheet: Sheet, events: Iterable<RunEvent>, people: Readonly<Record<string, string>>): RecordDocument {
+/** @param people names by id; odd: what the list of entries says of their times */
+export function recordDocument(sheet: Sheet, events: Iterable<RunEvent>, people: Readonly<Record<string, string>>, odd: readonly OddTime[] = []): RecordDocument {
   const record = runRecord(sheet, events);
   const name = (id: string): string => people[id] ?? id;
   const pulls = record.fasteners.flatMap((f) => f.pulls);
@@ -100,6 +103,7 @@ export function recordDocument(sheet: Sheet, events: Iterable<RunEvent>, people:
     })),
     toldApart: record.told.map(({ question, answer, person }) => ({ question, answer, person: name(person) })),
     pulled: record.pullCount,
+    ...(odd.length > 0 ? { oddTimes: [...odd] } : {}),
   };
 }
 
@@ -138,7 +142,7 @@ export const PULL_COLUMNS = [
 export function pullRows(doc: RecordDocument, head: Head): (string | number)[][] {
   return [
     ...doc.pulls.map((p) => pullRow(doc, head, p)),
-    ...[...doc.done, ...doc.deviations.map((d) => deviationSeen(doc, d)), ...doc.said.map(saidSeen)].map((d) => doneRow(doc, head, d)),
+    ...[...doc.done, ...doc.deviations.map((d) => deviationSeen(doc, d)), ...doc.said.map(saidSeen), ...(doc.oddTimes ?? []).map(timeSeen)].map((d) => doneRow(doc, head, d)),
   ];
 }
 
@@ -202,6 +206,8 @@ const saidSeen = ({ decision, about, name, text, person, at }: RecordDocument['s
   person,
   at,
 });
+
+const timeSeen = (odd: OddTime): RecordDocument['done'][number] => ({ ...rest, kind: 'time', what: oddTimeText(odd), result: '', fasteners: [], person: '', at: '' });
 
 /** Everything but the pulls: its own columns at the end, those of a pull left empty. */
 function doneRow(doc: RecordDocument, head: Head, d: RecordDocument['done'][number]): (string | number)[] {

@@ -10,7 +10,8 @@ export function recordFileHash(file: Omit<RecordFile, 'seal'> & { seal?: string 
 }
 
 /** The events in a chain that was checked. */
-export const eventsIn = (chain: readonly { body: string }[]): RunEvent[] => chain.map((row) => (JSON.parse(row.body) as StoredEvent).event);
+export const storedIn = (chain: readonly { body: string }[]): StoredEvent[] => chain.map((row) => JSON.parse(row.body) as StoredEvent);
+export const eventsIn = (chain: readonly { body: string }[]): RunEvent[] => storedIn(chain).map((s) => s.event);
 
 /**
  * What a record is beside one that is kept of the same run: a later state of it (more entries or words behind the same ones, sealed

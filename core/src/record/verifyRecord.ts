@@ -5,7 +5,8 @@ import { RunEventSchema } from '../run/events';
 import { canonicalJson, firstBreak, GENESIS_HASH, sha256Hex, type StoredEvent } from './hashChain';
 import { recordDocument } from './recordDocument';
 import type { RecordFile } from './recordFile';
-import { eventsIn, fileIsFor, recordFileHash } from './sealedFile';
+import { oddTimes } from './oddTimes';
+import { eventsIn, fileIsFor, recordFileHash, storedIn } from './sealedFile';
 import { signedFor, SignedWordSchema, wordHash, type SignedFor, type SignedRow, type SignedWord } from './signedWord';
 
 /** What does not fit, and where it is the first time. */
@@ -105,7 +106,8 @@ export function verifyRecordFile(file: RecordFile, fits: FitsKey): Fault | null 
   if (fault) return fault;
   // Another version may tell the same events in other fields; the seal over the whole file holds all the same.
   const isOurs = file.record.core === CORE_VERSION;
-  if (isOurs && canonicalJson(recordDocument(file.sheet, eventsIn(file.chain), file.people)) !== canonicalJson(file.record)) return { where: 'record', why: 'differs' };
+  if (isOurs && canonicalJson(recordDocument(file.sheet, eventsIn(file.chain), file.people, oddTimes(storedIn(file.chain)))) !== canonicalJson(file.record))
+    return { where: 'record', why: 'differs' };
   const words = file.signatures.flatMap((row) => wordIn(row) ?? []);
   return orderFault(words, fileIsFor(file)) ?? (fits(recordFileHash(file), file.seal) ? null : { where: 'file', why: 'seal' });
 }

@@ -20,7 +20,7 @@ export {
 export { Log } from './log';
 export { admit } from './admit';
 export { evolve, initialState, progressBefore, replay } from './evolve';
-export { next, type Next, type PullNext, type Reason } from './next';
+export { next, waitIn, type Next, type PullNext, type Reason } from './next';
 export { explain } from './explain';
 export { isRefusedOpen } from './deviation';
 export { isBroken, WAYS, type Way } from './hold';

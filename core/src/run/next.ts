@@ -223,6 +223,14 @@ function atNamedStep(sheet: Sheet, p: Progress, stage: Stage): Next {
   return { kind: 'step', reason: p.steps[step.id]?.then ? 'consequence' : 'betweenStages', step, also: [] };
 }
 
+/** The wait by minutes that is due, from when to when; null: none is. */
+export function waitIn(due: Next): { from: string; until: string } | null {
+  if (due.kind === 'waitClock') return { from: due.running.startedAt, until: due.running.limitAt };
+  if (due.kind !== 'wait' || due.until === null) return null;
+  const minutes = due.stage.waitUntil && 'minutes' in due.stage.waitUntil ? due.stage.waitUntil.minutes : 0;
+  return { from: new Date(Date.parse(due.until) - minutes * 60_000).toISOString(), until: due.until };
+}
+
 /** When a wait by minutes is over; a wait for a temperature ends with a reading. */
 export function waitEnds(stage: Stage, since: string | null): string | null {
   const until = stage.waitUntil;

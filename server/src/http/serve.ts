@@ -20,6 +20,8 @@ export interface Deps {
   keys: Keys;
   hints: Hints;
   foreign: ForeignReader;
+  /** false only where a test puts a device's clock forward by hand. */
+  judgesWaits: boolean;
   /** Printed by the start command: who has it makes the first shop. null: none can be made. */
   setupCode: string | null;
 }

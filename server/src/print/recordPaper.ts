@@ -8,11 +8,14 @@ import {
   boltLabel,
   deviationText,
   METHOD_TEXT,
+  oddTimes,
+  oddTimeText,
   OUTCOME_TEXT,
   runRecord,
   saidText,
   sightResult,
   sightTitle,
+  storedIn,
   type RecordFile,
   type RunRecord,
   type SignedWord,
@@ -147,6 +150,7 @@ function summary(record: RunRecord, { fault, file }: RecordPaper): Block {
   const n = record.deviations.length;
   const lines = [!record.complete ? text.recordOpen : n === 0 ? text.recordWhole : text.recordWith(n)];
   if (fault) lines.push(fault);
+  lines.push(...oddTimes(storedIn(file.chain)).map(oddTimeText));
   if (file.sheet.invented) lines.push(text.invented);
   const derived = record.stages.filter((s) => s.derived).map((s) => s.name);
   if (derived.length > 0) lines.push(text.derivedStages(derived.join(', ')));

@@ -4,6 +4,7 @@ import { AppError } from '@stennet/core/errors';
 import type { Sheet } from '@stennet/core/procedure';
 import {
   fileIsFor,
+  oddTimes,
   orderFault,
   recordDocument,
   recordFileHash,
@@ -11,6 +12,7 @@ import {
   wordIn,
   type ChainRow,
   type Fault,
+  type OddTime,
   type RecordFile,
   type SignedFor,
   type SignedRow,
@@ -55,6 +57,8 @@ export interface KeptRecord {
   sheet: Sheet;
   chain: ChainRow[];
   events: RunEvent[];
+  /** Entries whose time cannot be right. */
+  odd: OddTime[];
   words: SignedWord[];
   signatures: SignedRow[];
   people: Record<string, string>;
@@ -68,13 +72,15 @@ export interface KeptRecord {
 export async function keptRecord(client: Client, run: string): Promise<KeptRecord> {
   const row = onlyRow((await client.query<RecordRow>(findRecord, [run])).rows, new AppError('RUN_UNKNOWN'));
   const chain = (await client.query<ChainRow>(listChain, [run])).rows;
+  const stored = chain.map((c) => JSON.parse(c.body) as StoredEvent);
   const signatures = (await client.query<SignedRow>(listSignedWords, [run])).rows;
   const people = Object.fromEntries((await client.query<{ id: string; name: string }>(listPeople)).rows.map((p) => [p.id, p.name]));
   return {
     row,
     sheet: JSON.parse(row.sheet) as Sheet,
     chain,
-    events: chain.map((c) => (JSON.parse(c.body) as StoredEvent).event),
+    events: stored.map((s) => s.event),
+    odd: oddTimes(stored),
     signatures,
     words: signatures.flatMap((s) => wordIn(s) ?? []),
     people,
@@ -115,7 +121,7 @@ export function recordFileOf(kept: KeptRecord, shop: { id: string; name: string 
     people,
     chain: kept.chain.map((c) => ({ body: c.body, hash: c.hash, seal: c.seal ?? '' })),
     signatures: kept.signatures,
-    record: { ...recordDocument(kept.sheet, kept.events, people) },
+    record: { ...recordDocument(kept.sheet, kept.events, people, kept.odd) },
   };
   return { ...file, seal: key.sign(recordFileHash(file)) };
 }

@@ -67,7 +67,7 @@ function sendJson(res: Response, value: unknown): void {
 function sendTable(res: Response, kept: KeptRecord): void {
   const { vehicle } = kept.row;
   const head = { order: kept.row.number, vehicle: `${vehicle.maker} ${vehicle.model}, ${vehicle.vin}`, joint: kept.name };
-  const rows = pullRows(recordDocument(kept.sheet, kept.events, kept.people), head);
+  const rows = pullRows(recordDocument(kept.sheet, kept.events, kept.people, kept.odd), head);
   res.set('Content-Type', 'text/csv; charset=utf-8').send(`\ufeff${Papa.unparse([[...PULL_COLUMNS], ...rows], { escapeFormulae: true })}\r\n`);
 }
 

@@ -1,7 +1,7 @@
 import type { Express } from 'express';
 import type { Signing } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
-import { faultText, signingState, wordHash, wordText, type Fault, type SignedKind, type SignedWord } from '@stennet/core/record';
+import { faultText, oddTimeText, signingState, wordHash, wordText, type Fault, type SignedKind, type SignedWord } from '@stennet/core/record';
 import { replay } from '@stennet/core/run';
 import { brokenConstraint, type Client } from '../db/database';
 import insertSignedWord from '../db/queries/insertSignedWord.sql';
@@ -35,6 +35,7 @@ function signingOf(kept: KeptRecord, session: Session, deps: Deps): Signing {
     words: kept.words.map(({ id, kind, person, name, role, at, text = '' }) => ({ id, kind, person, name, role, at, text })),
     position: kept.chain.length,
     late: kept.late,
+    oddTimes: kept.odd.map(oddTimeText),
     headHash: kept.row.head_hash,
     fingerprint: key.fingerprint,
     fault: isOther ? null : fault,

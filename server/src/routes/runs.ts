@@ -2,8 +2,8 @@ import { timingSafeEqual } from 'node:crypto';
 import type { Express } from 'express';
 import { AppError } from '@stennet/core/errors';
 import { assertRunnable, PROCEDURE, TAKE_APART, type Sheet } from '@stennet/core/procedure';
-import { canonicalJson, entryProof, GENESIS_HASH, sealEvent, type StoredEvent } from '@stennet/core/record';
-import { admit, evolve, initialState, next, replay, type EventOf, type RunEvent, type RunState } from '@stennet/core/run';
+import { canonicalJson, entryProof, GENESIS_HASH, sealEvent, waitedAtMost, type StoredEvent } from '@stennet/core/record';
+import { admit, evolve, initialState, next, replay, timeOf, waitIn, type EventOf, type RunEvent, type RunState } from '@stennet/core/run';
 import { isAllowed, runName, type Appended, type Role } from '@stennet/core/contract';
 import { crankHeldBy, leftOutBefore, startBlockers, wrenchesOf, type ListedTool, type RunBefore } from '@stennet/core/prepare';
 import type { Adapter, Wrench } from '@stennet/core/quantity';
@@ -50,7 +50,7 @@ export function runRoutes(app: Express, deps: Deps): void {
 }
 
 /** What appending needs of a call: the server's own, or the demo's that writes what was done before today. */
-export type AppendCall = Pick<Call<'appendRunEvents'>, 'client' | 'session' | 'params' | 'body'> & { deps: Pick<Deps, 'now' | 'keys'> };
+export type AppendCall = Pick<Call<'appendRunEvents'>, 'client' | 'session' | 'params' | 'body'> & { deps: Pick<Deps, 'now' | 'keys' | 'judgesWaits'> };
 
 interface RunRow {
   joint: string;
@@ -67,10 +67,12 @@ interface Sealed {
   body: string;
   hash: string;
   seal: string;
+  /** How long it had lain on the device; null: not said. */
+  lateMs: number | null;
 }
 
 async function storedEvents(client: Client, run: string): Promise<Sealed[]> {
-  const { rows } = await client.query<Pick<Sealed, 'body' | 'hash' | 'seal'>>(listRunEvents, [run]);
+  const { rows } = await client.query<Omit<Sealed, 'stored'>>(listRunEvents, [run]);
   return rows.map((r) => ({ ...r, stored: JSON.parse(r.body) as StoredEvent }));
 }
 
@@ -95,7 +97,7 @@ export async function append({ client, session, params, body, deps }: AppendCall
     earlier,
     { tools: await toolsInUse(client), said: new Map(said.map((s) => [s.id, s.body])), key: deps.keys.of(session.shop.id), isSigned: head.isSigned },
     { shown: hashOf(body.holdKey), wanted: head.holdKey },
-    receivedAt,
+    { at: receivedAt, sentAt: body.sentAt ?? null, judgesWaits: deps.judgesWaits },
   );
   await assertCrankFree(client, work.state, body.events);
   const refused = work.takeAll(body.events, head.sheetHash);
@@ -230,6 +232,9 @@ async function assertCrankFree(client: Client, state: RunState, events: readonly
   if (held) throw new AppError('CRANK_BLOCKED', { instance: held });
 }
 
+/** Clocks are read at two ends of a network. */
+const WAIT_SLACK_MS = 5000;
+
 /** One batch on its way into a run's list. */
 class Appending {
   readonly answered: Appended['stored'] = [];
@@ -243,7 +248,7 @@ class Appending {
     private readonly shop: { tools: readonly ListedTool[]; said: ReadonlyMap<string, string>; key: ShopKey; isSigned: boolean },
     /** What the device shows that it holds the run with, and what it has to be. */
     readonly hold: { shown: Buffer; wanted: Buffer | null },
-    private readonly receivedAt: string,
+    private readonly received: { at: string; sentAt: string | null; judgesWaits: boolean },
   ) {
     this.byId = new Map(earlier.map((s) => [s.stored.event.id, s]));
     this.last = earlier.at(-1);
@@ -271,15 +276,17 @@ class Appending {
     if (this.state.holder && event.hold < this.state.holder.hold) throw new AppError('HOLD_ENDED');
     if (this.shop.isSigned) throw new AppError('RUN_SIGNED');
     admit(this.state, event);
+    if (event.type === 'waited') this.assertWaited();
     this.assertHolds(event);
     if (event.type === 'started' && event.payload.sheetHash !== sheetHash) throw new AppError('SHEET_MISMATCH');
     if (event.type === 'wrenchChosen' && event.payload.wrench) this.assertOurs(event.payload.wrench, event.payload.pendingLead === true);
     // What a lead says is taken in only as it stands in the server's own list.
     if (event.type === 'used' && this.shop.said.get(event.payload.statement.id) !== canonicalJson(event.payload.statement)) throw new AppError('STATEMENT_UNKNOWN');
     this.state = evolve(this.state, event);
-    const stored: StoredEvent = { position: (this.last?.stored.position ?? 0) + 1, receivedAt: this.receivedAt, prevHash: this.last?.hash ?? GENESIS_HASH, event };
+    const stored: StoredEvent = { position: (this.last?.stored.position ?? 0) + 1, receivedAt: this.received.at, prevHash: this.last?.hash ?? GENESIS_HASH, event };
     const { body, hash } = sealEvent(stored);
-    const sealed = { stored, body, hash, seal: this.shop.key.sign(hash) };
+    const lateMs = this.received.sentAt === null ? null : Math.max(0, Date.parse(this.received.sentAt) - Date.parse(timeOf(event)));
+    const sealed = { stored, body, hash, seal: this.shop.key.sign(hash), lateMs };
     this.byId.set(event.id, sealed);
     this.fresh.push(sealed);
     this.last = sealed;
@@ -301,7 +308,17 @@ class Appending {
     const ours = wrenchesOf(this.shop.tools).find((w) => w.id === wrench.id);
     if (!ours || scaleOf(ours) !== scaleOf(wrench) || !this.isOurAdapter(wrench.adapter)) throw new AppError('WRENCH_UNKNOWN');
     const isAllowed = isPending || this.state.progress.allowed[`wrench:${wrench.id}`] !== undefined;
-    if (!isAllowed && ours.calibratedUntil < this.receivedAt.slice(0, 10)) throw new AppError('WRENCH_OUT_OF_CALIBRATION', { wrench: ours.name, until: ours.calibratedUntil });
+    if (!isAllowed && ours.calibratedUntil < this.received.at.slice(0, 10)) throw new AppError('WRENCH_OUT_OF_CALIBRATION', { wrench: ours.name, until: ours.calibratedUntil });
+  }
+
+  /** A device's clock may have been put: what a wait began with came here before, so this clock knows how long ago at most. */
+  private assertWaited(): void {
+    const wait = waitIn(next(this.state));
+    if (!wait || !this.received.judgesWaits) return;
+    const begun = [...this.byId.values()].filter((s) => timeOf(s.stored.event) === wait.from).at(-1);
+    if (!begun || begun.lateMs === null || begun.stored.receivedAt === this.received.at) return;
+    const wanted = Date.parse(wait.until) - Date.parse(wait.from);
+    if (waitedAtMost(begun.stored, begun.lateMs, this.received.at) < wanted - WAIT_SLACK_MS) throw new AppError('TOO_EARLY', { until: wait.until });
   }
 
   private isOurAdapter(adapter: Adapter | undefined): boolean {
@@ -333,6 +350,7 @@ async function store(client: Client, shop: string, run: string, work: Appending,
     column((s) => s.body),
     column((s) => s.hash),
     column((s) => s.seal),
+    column((s) => s.lateMs),
   ]);
   const newHolder = fresh.some((s) => s.stored.event.type === 'tookOver') ? deviceName : null;
   await client.query(updateRunHead, [

@@ -1,3 +1,4 @@
+import { now } from '@/platform/clock';
 import type { Me } from '@stennet/core/contract';
 import type { ReplyOf } from '@stennet/core/contract/run';
 import { AppError } from '@stennet/core/errors';
@@ -145,7 +146,7 @@ async function append(run: string, batch: KeptEvent[]): Promise<ReplyOf<'appendR
   const proofs = isOwnWork ? [] : batch.flatMap(({ event, proof }) => (proof ? [{ event: event.id, ...proof }] : []));
   // One that was lost with the device's storage: the server takes what comes with another as said by one who does not hold the run.
   const holdKey = (first && (await holdKeyOf(run, first.event.hold))) ?? newSecret();
-  return call('appendRunEvents', { run }, { deviceName: deviceName(), holdKey, proofs, events: batch.map((e) => e.event) });
+  return call('appendRunEvents', { run }, { deviceName: deviceName(), holdKey, proofs, sentAt: now().toISOString(), events: batch.map((e) => e.event) });
 }
 
 async function stillWaiting(run: string, waiting: RunEvent[]): Promise<RunEvent[]> {

@@ -6,7 +6,7 @@ import { SignInBody, SwitchShopBody } from '../bodies';
 import { RecordFileSchema } from '../../record/recordFile';
 import { replies } from '../replies';
 import type { RouteName } from '../routes';
-import { HashSchema, textOf, UuidSchema } from '../text';
+import { HashSchema, textOf, TimeSchema, UuidSchema } from '../text';
 import { AddJointBody, ApproveBody, DiscardDraftBody, JointSheetBody, SaveDraftBody } from './libraryBodies';
 import { ApprovedSchema, DraftReplySchema, JointIdSchema, LibraryChangesSchema, LibrarySchema, SavedDraftSchema, VehicleReplySchema } from './libraryReplies';
 import {
@@ -45,6 +45,8 @@ const holdKey = v.pipe(v.string(), v.regex(/^[\w-]{43}$/));
 const ProofSchema = v.strictObject({ event: UuidSchema, session: UuidSchema, proof: HashSchema });
 
 export const AppendBody = v.strictObject({
+  /** The device's own clock as it sends: how long each entry has lain there. */
+  sentAt: v.optional(TimeSchema),
   deviceName: textOf(60),
   holdKey,
   proofs: v.optional(v.pipe(v.array(ProofSchema), v.maxLength(200)), []),

@@ -38,6 +38,9 @@ function Signed({ view, signing }: { view: RunView; signing: Signing }) {
         {text.key(signing.fingerprint)}
       </Text>
       {signing.late > 0 ? <Line strong>{text.late(signing.late)}</Line> : null}
+      {signing.oddTimes.map((odd) => (
+        <Line key={odd}>{`▲ ${odd}`}</Line>
+      ))}
       <WhatNext view={view} signing={signing} />
     </Section>
   );
