@@ -1,6 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { KeptRun } from '@stennet/core/contract/run';
-import type { ErrorCode, ErrorParams } from '@stennet/core/errors';
+import { AppError, type ErrorCode, type ErrorParams } from '@stennet/core/errors';
 import type { OrderEntry } from '@stennet/core/order';
 import type { Sheet } from '@stennet/core/procedure';
 import type { RunEvent } from '@stennet/core/run';
@@ -71,11 +71,48 @@ interface Schema extends DBSchema {
   traces: { key: string; value: Trace };
 }
 
+/** Open before on this page: if nothing is there afterwards, it was cleared under it. */
+let wasOpen = false;
 let opened: Promise<IDBPDatabase<Schema>> | undefined;
+
+/** A storage that does not answer for so long hangs: another tab holds it, or the browser's own file is stuck. */
+const HANGS_MS = 3000;
+
+/** @throws AppError STORAGE_HANGS after three seconds; what comes in later counts all the same */
+export function inTime<T>(work: Promise<T>): Promise<T> {
+  return new Promise((resolve, reject) => {
+    const late = setTimeout(() => {
+      noteStored({ is: 'hangs' });
+      reject(new AppError('STORAGE_HANGS'));
+    }, HANGS_MS);
+    void work.then(resolve, reject).finally(() => {
+      clearTimeout(late);
+      noteOpened();
+    });
+  });
+}
+
+/** Open for one piece of work; a connection that the browser closed in that moment is opened once more. */
+export async function onDisk<T>(work: (db: IDBPDatabase<Schema>) => Promise<T>): Promise<T> {
+  try {
+    return await inTime(database().then(work));
+  } catch (error) {
+    if (!(error instanceof DOMException) || error.name !== 'InvalidStateError') throw error;
+    opened = undefined;
+    return inTime(database().then(work));
+  }
+}
+
+/** Closed from outside: opened anew at once, so that what the screens know is put back before anything else happens. */
+function openAgain(): void {
+  opened = undefined;
+  void database().catch(() => undefined);
+}
 
 export function database(): Promise<IDBPDatabase<Schema>> {
   opened ??= open().then(
     (db) => {
+      wasOpen = true;
       noteOpened();
       return db;
     },
@@ -93,7 +130,7 @@ async function open(): Promise<IDBPDatabase<Schema>> {
   return openDB<Schema>('stennet', 6, {
     async upgrade(db, from, _to, transaction) {
       const before = from === 0 ? storedBefore() : null;
-      if (before !== null) noteStored({ is: 'cleared', unsent: before });
+      if (before !== null || (from === 0 && wasOpen)) noteStored({ is: 'cleared', unsent: before ?? 0 });
       if (from < 1) {
         db.createObjectStore('runs');
         db.createObjectStore('events');
@@ -115,10 +152,13 @@ async function open(): Promise<IDBPDatabase<Schema>> {
       }
     },
     // A newer app in another tab takes over; this one opens it again when it next needs it.
-    blocking: (_now, _next, event) => {
+    blocking: (_now, next, event) => {
       (event.target as IDBDatabase).close();
       opened = undefined;
+      // Not a newer app: it is being deleted under this one.
+      if (next === null) openAgain();
     },
+    terminated: openAgain,
   });
 }
 

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { deleteDB } from 'idb';
 import { act, renderHook, waitFor } from '@testing-library/react-native';
 import { AppError } from '@stennet/core/errors';
 import { admit, evolve, replay, type RunEvent, type RunState } from '@stennet/core/run';
@@ -74,4 +75,79 @@ test('one who was slower learns it, and keeps nothing of it', async () => {
   await expect(act(() => run.current.takeOver())).rejects.toEqual(expect.objectContaining({ code: 'HOLD_ENDED' } satisfies Partial<AppError>));
   expect((await readRun(testId(802)))?.events.map((e) => e.event)).toEqual(events);
   expect(run.current.loaded).toMatchObject({ status: 'ready', isMine: false });
+});
+
+describe('a storage that goes away under an open run', () => {
+  const own = async (run: string): Promise<{ t: Technician; run: Awaited<ReturnType<typeof opened>> }> => {
+    const t = elsewhere(run, 0);
+    const open = await opened(run);
+    await act(() => open.current.takeOver());
+    return { t, run: open };
+  };
+  const onDisk = async (run: string): Promise<number> => (await readRun(run))?.events.length ?? 0;
+  const pause = async (run: Awaited<ReturnType<typeof opened>>, times: number): Promise<void> => {
+    for (let i = 0; i < times; i += 1) {
+      await act(() => run.current.confirm('paused', {}));
+      await act(() => run.current.confirm('resumed', {}));
+    }
+  };
+
+  test('closed by the browser: the next confirmation opens it again and is kept', async () => {
+    const { run } = await own(testId(811));
+    const before = await onDisk(testId(811));
+    (await database()).close();
+    await pause(run, 1);
+    expect(await onDisk(testId(811))).toBe(before + 2);
+  });
+
+  test('deleted: what the screen knows is put back, with what is confirmed afterwards', async () => {
+    const { run } = await own(testId(812));
+    await pause(run, 2);
+    const before = await onDisk(testId(812));
+    await deleteDB('stennet');
+    await waitFor(async () => expect(await onDisk(testId(812))).toBe(before));
+    await pause(run, 2);
+    expect(await onDisk(testId(812))).toBe(before + 4);
+  });
+
+  test('hanging: it says so within seconds, and nothing is taken twice when it answers', async () => {
+    const { run } = await own(testId(813));
+    const before = await onDisk(testId(813));
+    const db = await database();
+    // Somebody else's transaction that does not end.
+    const other = db.transaction('events', 'readwrite');
+    let isHeld = true;
+    const hold = (): void =>
+      void other.store.count().then(
+        () => isHeld && hold(),
+        () => undefined,
+      );
+    hold();
+    const refused = await run.current.confirm('paused', {}).then(
+      () => null,
+      (e: unknown) => e,
+    );
+    expect(refused).toMatchObject({ code: 'STORAGE_HANGS' });
+    isHeld = false;
+    await other.done;
+    await waitFor(async () => expect(await onDisk(testId(813))).toBe(before + 1));
+    await act(() => run.current.confirm('paused', {}).catch(() => undefined));
+    await waitFor(async () => expect(await onDisk(testId(813))).toBe(before + 1));
+  }, 20_000);
+});
+
+test('two tabs on one run: what one writes the other shows, and it does not write beside it', async () => {
+  elsewhere(testId(821), 0);
+  const run = await opened(testId(821));
+  await act(() => run.current.takeOver());
+  const loaded = (): number => (run.current.loaded.status === 'ready' ? run.current.loaded.state.events.length : 0);
+  const before = loaded();
+  const { state } = run.current.loaded as unknown as { state: RunState };
+  const last = state.events.at(-1) as RunEvent;
+  const event = { ...last, id: testId(99_821), seq: state.lastSeq + 1, type: 'paused', payload: {} } as RunEvent;
+  await (await database()).add('events', { event, sent: false, waits: event.run }, [event.run, event.hold, event.seq]);
+  const other = new BroadcastChannel('stennet.runs');
+  other.postMessage(testId(821));
+  await waitFor(() => expect(loaded()).toBe(before + 1));
+  other.close();
 });

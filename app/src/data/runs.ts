@@ -7,13 +7,14 @@ import { deviceId, deviceName } from '@/platform/device';
 import { newId } from '@/platform/ids';
 import { asAppError, call } from './api';
 import { noteClocks } from './clocks';
-import { database, type KeptRun } from './database';
+import { database, inTime, type KeptRun } from './database';
 import { isLive, onHint } from './stream';
 import { onLeaving } from './leaving';
 import { onCleared } from './stored';
 import { makeHoldKey } from './outbox/holdKeys';
 import { dropRefused, keepBack, keepEvent, keepServerRun, readRun, waitingOf, type LocalRun } from './outbox/outbox';
 import { noteConfirmed, onRunSent } from './outbox/sender';
+import { onOtherTab } from './outbox/tabs';
 
 /** One run as this device knows it. */
 export interface RunView {
@@ -38,7 +39,8 @@ class RunStore {
   readonly dispose: () => void;
 
   constructor(private readonly run: string) {
-    this.dispose = onRunSent((sent) => sent === run && void this.afterSending());
+    const ends = [onRunSent((sent) => sent === run && void this.afterSending()), onOtherTab((written) => written === run && void this.refresh().catch(() => undefined))];
+    this.dispose = () => ends.forEach((end) => end());
   }
 
   readonly get = (): Loaded => this.loaded;
@@ -49,7 +51,7 @@ class RunStore {
 
   /** From this device first, so that it opens without the server; then what the server has besides. */
   async load(): Promise<void> {
-    const local = await readRun(this.run).catch(() => undefined);
+    const local = await inTime(readRun(this.run)).catch(() => undefined);
     if (local) this.show(local);
     try {
       const { events, headHash: _head, ...kept } = await call('run', { run: this.run });

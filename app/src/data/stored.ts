@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 
 /** How this device's own storage stands. */
-export type Stored = { is: 'well' } | { is: 'refused' } | { is: 'cleared'; unsent: number };
+export type Stored = { is: 'well' } | { is: 'refused' } | { is: 'hangs' } | { is: 'cleared'; unsent: number };
 
 let stored: Stored = { is: 'well' };
 const listeners = new Set<() => void>();
@@ -15,9 +15,9 @@ export function noteStored(next: Stored): void {
   if (next.is === 'cleared') for (const act of afterClearing) act();
 }
 
-/** A storage that was refused before has opened. */
+/** A storage that was refused before has opened, one that hung has answered. */
 export function noteOpened(): void {
-  if (stored.is === 'refused') noteStored({ is: 'well' });
+  if (stored.is === 'refused' || stored.is === 'hangs') noteStored({ is: 'well' });
 }
 
 /** What is still in memory is put back. */

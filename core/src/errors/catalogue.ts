@@ -53,6 +53,10 @@ export const catalogue = {
     'The server’s disk is full: it takes nothing more.',
     'Go on: what you confirm is kept on this device and sent when there is room. Tell whoever runs the server.',
   ),
+  STORAGE_HANGS: entry(
+    'This device’s storage does not answer, so the last entry was not taken.',
+    'Close other tabs of Stennet, then confirm it again. If it stays, restart the browser.',
+  ),
   STORAGE_FAILED: entry('This device could not keep the last entry, so it was not taken.', 'Free some storage or leave private browsing, then confirm it again.'),
 
   // the run's list of events

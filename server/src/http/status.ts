@@ -19,6 +19,7 @@ export const statusOf: Record<ErrorCode, number> = {
   KEY_MISSING: 503,
   KEY_CHANGED: 503,
   DISK_FULL: 507,
+  STORAGE_HANGS: 507,
   STORAGE_FAILED: 507,
   RUN_UNKNOWN: 404,
   RUN_NOT_STARTED: 409,

@@ -6,9 +6,10 @@
 // - “Saved” is said only of what the server has.
 import { AppError } from '@stennet/core/errors';
 import type { RunEvent } from '@stennet/core/run';
-import { database, rangeOf, STRICT, type KeptEvent, type KeptRun } from '../database';
+import { database, onDisk, rangeOf, STRICT, type KeptEvent, type KeptRun } from '../database';
 import { isHeldHere } from './holdKeys';
 import { proofOf } from './proofs';
+import { tellTabs } from './tabs';
 
 export interface LocalRun {
   kept: KeptRun;
@@ -28,20 +29,26 @@ export async function readRun(run: string): Promise<LocalRun | undefined> {
 
 /**
  * Puts one confirmation on disk.
- * @throws AppError STORAGE_FAILED when the device cannot keep it; HOLD_ENDED when another tab was faster
+ * @throws AppError STORAGE_FAILED when the device cannot keep it; STORAGE_HANGS when it does not say; EVENT_ID_REUSED when another tab was faster
  */
 export async function keepEvent(event: RunEvent): Promise<void> {
-  const db = await database();
   const proof = await proofOf(event);
-  const transaction = db.transaction('events', 'readwrite', STRICT);
-  const done = transaction.done.catch(() => undefined);
   try {
-    await transaction.store.add({ event, sent: false, waits: event.run, ...(proof ? { proof } : {}) }, [event.run, event.hold, event.seq]);
-    await transaction.done;
+    await onDisk(async (db) => {
+      const transaction = db.transaction('events', 'readwrite', STRICT);
+      const done = transaction.done.catch(() => undefined);
+      try {
+        await transaction.store.add({ event, sent: false, waits: event.run, ...(proof ? { proof } : {}) }, [event.run, event.hold, event.seq]);
+        await transaction.done;
+      } finally {
+        await done;
+      }
+    });
   } catch (error) {
-    await done;
+    if (error instanceof AppError) throw error;
     throw new AppError(error instanceof DOMException && error.name === 'ConstraintError' ? 'EVENT_ID_REUSED' : 'STORAGE_FAILED');
   }
+  tellTabs(event.run);
 }
 
 /** What the server holds of a run, laid over what this device has; nothing unsent is touched. */

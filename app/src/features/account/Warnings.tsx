@@ -16,6 +16,7 @@ export function Warnings({ me }: { me: Me }) {
   return (
     <>
       {stored.is === 'refused' ? <Notice title={text.storageRefused} text={text.storageRefusedText} look="warn" alert /> : null}
+      {stored.is === 'hangs' ? <Notice title={text.storageHangs} text={text.storageHangsText} look="warn" alert /> : null}
       {stored.is === 'cleared' ? (
         <Notice
           title={text.storageCleared(stored.unsent)}

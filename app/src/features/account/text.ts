@@ -83,6 +83,8 @@ export const text = {
   storageRefused: 'This browser keeps nothing on this device',
   storageRefusedText:
     'A private window, or storage is blocked for this address. Everything can be looked at; what is confirmed is refused, because a crash would lose it. Open Stennet in an ordinary window.',
+  storageHangs: 'This device’s storage does not answer',
+  storageHangsText: 'Nothing can be confirmed until it does. Close other tabs of Stennet; if it stays, restart the browser. What the server has is safe.',
   storageCleared: (n: number) =>
     n === 0 ? 'The browser has cleared this device' : `The browser has cleared this device; ${n} ${n === 1 ? 'entry had' : 'entries had'} not been sent`,
   storageNothingLost: 'Nothing was waiting: the server has everything, and it is loaded again as it is opened.',
