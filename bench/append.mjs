@@ -27,7 +27,7 @@ export async function measureAppend(url, urls) {
     position += 1;
     await client.query('begin');
     await client.query("select set_config('stennet.shop', $1, true)", [SHOP]);
-    await client.query(text, [SHOP, run, [position], [randomUUID()], [1], [position], ['paused'], [randomUUID()], [body], ['0'.repeat(64)], ['0'.repeat(88)]]);
+    await client.query(text, [SHOP, run, [position], [randomUUID()], [1], [position], ['paused'], [randomUUID()], [body], ['0'.repeat(64)], ['0'.repeat(88)], [0]]);
     await client.query('commit');
   };
   const kinds = { bare: insert(statement.replace('insert into run_event', 'insert into bare_event')), secured: insert(statement), request: request.send };

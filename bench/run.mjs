@@ -14,6 +14,7 @@ import { measureFrames } from './frames.mjs';
 import { measureHistory, renderHistory } from './history.mjs';
 import { measureLibrary } from './library.mjs';
 import { measureReplica, renderReplica } from './replica.mjs';
+import { measureStalls, renderStalls } from './stalls.mjs';
 import { measureStart } from './start.mjs';
 
 export async function bench(args) {
@@ -39,6 +40,7 @@ export async function bench(args) {
     const results = {
       start: wanted('start') ? await measureStart(browser, app, emptyPage) : undefined,
       frames: wanted('frames') ? await measureFrames(browser, app, urls) : undefined,
+      stalls: wanted('stalls') ? await measureStalls(app, servers[0].pid) : undefined,
       append: wanted('append') ? await measureAppend(app, urls) : undefined,
       reduce: wanted('reduce') ? JSON.parse(must(process.execPath, ['--import', 'tsx', 'bench/reduce.mts'])) : undefined,
     };
@@ -115,7 +117,7 @@ async function serve(servers, databaseUrl, web, more = {}) {
   throw new Error('the server does not answer');
 }
 
-function render({ start, frames, append, reduce, find, library, history, replica }) {
+function render({ start, frames, stalls, append, reduce, find, library, history, replica }) {
   const row = (cells) => `| ${cells.join(' | ')} |`;
   const lines = ['# Benchmarks', '', 'Made by `./stennet bench`; ratios within one run on one machine are what counts, the absolute numbers only tell of that machine.', ''];
   if (start) {
@@ -137,6 +139,7 @@ function render({ start, frames, append, reduce, find, library, history, replica
       '',
     );
   }
+  if (stalls) lines.push(...renderStalls(stalls));
   if (frames) {
     lines.push(
       '## From the key to the next fastener',

@@ -76,9 +76,11 @@ const quietEnv = () => ({ ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_
 
 async function unitTests() {
   const file = path.join(root, 'test-results/jest.json');
-  fs.rmSync(file, { force: true });
+  const held = path.join(root, 'test-results/held.txt');
+  for (const old of [file, held]) fs.rmSync(old, { force: true });
   const ok = await told('Jest: core, server, device, app', bin('jest'), ['--ci', '--maxWorkers', '2', '--json', '--outputFile', file]);
   countJest(file, ok);
+  if (fs.existsSync(held)) console.log(`attacked, and held:\n${fs.readFileSync(held, 'utf8')}`);
 }
 
 function run(title, command, args) {

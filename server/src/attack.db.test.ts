@@ -2,7 +2,7 @@ import { connect, type AddressInfo } from 'node:net';
 import { gzipSync } from 'node:zlib';
 import request from 'supertest';
 import { testId } from '@stennet/core/testing';
-import { demoId, HALDEN, House, ORIGIN, type Session } from '../test/world';
+import { demoId, HALDEN, House, noteHeld, ORIGIN, type Session } from '../test/world';
 import { createApp } from './app';
 import { openDatabase } from './db/database';
 
@@ -58,6 +58,7 @@ describe('guesses', () => {
     const replies = (await many(GUESSES, (i) => say(jonah, String(3000 + i)))) as request.Response[];
     const codes = codesOf(replies);
     expect([codes.PIN_WRONG, codes.in, (codes.PIN_LIMITED ?? 0) + (codes.OFFLINE ?? 0)]).toEqual([5, undefined, GUESSES - 5]);
+    noteHeld('guesses at a PIN at once', GUESSES);
     // The right one neither, while it rests; from a colleague’s device it still opens.
     expect(((await say(jonah, '2580')) as request.Response).body.error.code).toBe('PIN_LIMITED');
     expect(((await say(mei, '2580')) as request.Response).status).toBe(200);
@@ -101,6 +102,7 @@ describe('guesses', () => {
     const codes = codesOf(await many(GUESSES, (i) => door({ name: i % 2 ? 'mei sandoval' : ' MEI  SANDOVAL', password: `guess ${i}` })));
     // Whoever waited too long for a connection was not compared either.
     expect([codes.SIGN_IN_WRONG, codes.in, (codes.SIGN_IN_LIMITED ?? 0) + (codes.OFFLINE ?? 0)]).toEqual([5, undefined, GUESSES - 5]);
+    noteHeld('guesses at a password at once', GUESSES);
     expect((await door({ name: 'Mei Sandoval', password: 'witness-mark' })).body.error.code).toBe('SIGN_IN_LIMITED');
     expect((await door({ name: 'Mei Sandoval', password: 'witness-mark' }, device)).status).toBe(200);
     // Nobody else in the shop is kept out by it.

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import request from 'supertest';
 import pastTraces from '../../demo/past-traces.json';
 import { isAllowed, ROLES, routes, type Role, type RouteName } from '@stennet/core/contract';
-import { demoId, HALDEN, House, ORIGIN, TERN, type Session } from '../test/world';
+import { demoId, HALDEN, House, noteHeld, ORIGIN, TERN, type Session } from '../test/world';
 
 let house: House;
 const as = new Map<Role | 'tern', Session>();
@@ -92,6 +92,7 @@ describe('hostile requests', () => {
       await Promise.all(asked);
     }
     expect(count).toBeGreaterThan(2000);
+    noteHeld('hostile requests', count);
   }, 400_000);
 
   test('with the other shop’s ids: nothing of it is read or written', async () => {

@@ -26,6 +26,13 @@ export const TERN = demoId(2);
 export const HOLD_KEY = 'k'.repeat(43);
 export const ORIGIN = 'http://shop.test';
 
+/** What was tried against the server and held, for the end of `./stennet test`. */
+export function noteHeld(what: string, count: number): void {
+  const folder = path.resolve(__dirname, '../../test-results');
+  fs.mkdirSync(folder, { recursive: true });
+  fs.appendFileSync(path.join(folder, 'held.txt'), `${count} ${what}\n`);
+}
+
 /** Each house goes on from where the template was sealed, by itself. */
 function ownCopy(keys: string): string {
   const own = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-keys-'));

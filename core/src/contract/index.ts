@@ -1,3 +1,4 @@
+export type { Signing } from './signingReply';
 export { ERASED, IDLE_MINUTES, isAllowed, permissions, RETENTION_MONTHS, ROLES, SECURITY_KINDS, type Permission, type Role, type SecurityKind } from './permissions';
 export { routes, type RouteName } from './routes';
 export {
@@ -29,7 +30,6 @@ export {
   type Order,
   type RunBrief,
   type Shop,
-  type Signing,
 } from './replies';
 export { DaySchema, finite, FastenerIdSchema, HashSchema, KeySchema, textOf, TimeSchema, TimeZoneSchema, UuidSchema } from './text';
 export type { Person, SecurityLine, SessionLine } from './peopleReplies';

@@ -8,6 +8,7 @@ import { narrowed } from '../order/scope';
 import { UNIT_CODES } from '../quantity/unit';
 import { PeopleSchema, SecuritySchema, SessionsSchema } from './peopleReplies';
 import { ROLES } from './permissions';
+import { SigningSchema } from './signingReply';
 
 /** Replies are read leniently: an older app meets a newer server and passes over what it does not know. */
 const id = v.string();
@@ -227,37 +228,6 @@ export const HistoryLineSchema = v.object({
   use: v.optional(v.nullable(v.object({ firstAt: v.string(), lastAt: v.string(), pulls: v.number(), readings: v.number(), ratio: v.nullable(v.number()) })), null),
 });
 export type HistoryLine = v.InferOutput<typeof HistoryLineSchema>;
-
-export const SigningSchema = v.object({
-  state: v.picklist(['open', 'wantsSecond', 'signed']),
-  wantsSecond: v.boolean(),
-  words: v.array(
-    v.object({
-      id,
-      kind: v.picklist(['technician', 'second', 'addendum']),
-      person: v.string(),
-      name: v.string(),
-      role: v.string(),
-      at: v.string(),
-      text: v.optional(v.string(), ''),
-    }),
-  ),
-  /** How many entries the server has. */
-  position: v.number(),
-  headHash: v.string(),
-  fingerprint: v.string(),
-  /** Late entries of another device that were kept beside it. */
-  late: v.optional(v.number(), 0),
-  /** Entries whose time cannot be right, each in a sentence. */
-  oddTimes: v.optional(v.array(v.string()), []),
-  /** What does not fit, where something does not. */
-  fault: nullableText,
-  /** It was signed for another vehicle, order or joint than the repair order names now; a later word puts that right. */
-  signedForOther: v.optional(nullableText, null),
-  /** Why it cannot be signed now. */
-  mayNot: v.nullable(v.object({ code: v.string(), params: v.record(v.string(), v.union([v.string(), v.number()])) })),
-});
-export type Signing = v.InferOutput<typeof SigningSchema>;
 
 export const OkSchema = v.object({ ok: v.literal(true) });
 

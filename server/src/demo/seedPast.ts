@@ -80,7 +80,12 @@ export class Past {
     await sign({ client: this.client as unknown as Client, session: this.session(person), params: { run }, body: { id: randomUUID(), kind, position }, deps: this.deps(now) });
   }
 
-  private readonly deps = (now: Date): { now: () => Date; keys: Keys; judgesWaits: boolean } => ({ now: () => now, keys: this.keys, judgesWaits: true });
+  private readonly deps = (now: Date): { now: () => Date; keys: Keys; judgesWaits: boolean; foreign: null } => ({
+    now: () => now,
+    keys: this.keys,
+    judgesWaits: true,
+    foreign: null,
+  });
   private readonly lead = (): string => this.shop.members.find((m) => m.role === 'lead')?.person ?? '';
 
   private session(person: string): Session {

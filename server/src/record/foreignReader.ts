@@ -1,15 +1,24 @@
 import { Worker } from 'node:worker_threads';
 import { AppError, type ErrorCode, type ErrorParams } from '@stennet/core/errors';
-import type { newerRecord } from '@stennet/core/record';
+import type { ChainRow, Fault, newerRecord, SignedRow, verifyRun } from '@stennet/core/record';
 import type { ForeignRead } from './readForeign';
 
-export type ForeignTask = { do: 'read'; bytes: Uint8Array } | { do: 'compare'; known: string; fresh: string } | { do: 'check'; text: string };
+export type ForeignTask = { do: 'read'; bytes: Uint8Array } | { do: 'compare'; known: string; fresh: string } | { do: 'check'; text: string } | ({ do: 'verify' } & OwnRun);
 
-/** Reads and checks records from elsewhere, in a thread of its own each time. */
+/** A run of this shop, as verifyRun takes it, with what it is sealed by. */
+export interface OwnRun {
+  pinned: Parameters<typeof verifyRun>[0];
+  chain: ChainRow[];
+  signatures: SignedRow[];
+  publicKey: string;
+}
+
+/** Reads and checks records from elsewhere, and long ones of this shop, in a thread of its own each time. */
 export interface ForeignReader {
   read: (bytes: Uint8Array) => Promise<ForeignRead>;
   compare: (known: string, fresh: string) => Promise<ReturnType<typeof newerRecord>>;
   check: (text: string) => Promise<string | null>;
+  verify: (run: OwnRun) => Promise<Fault | null>;
 }
 
 const LONGEST_MS = 30_000;
@@ -41,7 +50,12 @@ export function foreignReader(program: string): ForeignReader {
       queue.shift()?.();
     }
   };
-  return { read: (bytes) => run({ do: 'read', bytes }), compare: (known, fresh) => run({ do: 'compare', known, fresh }), check: (text) => run({ do: 'check', text }) };
+  return {
+    read: (bytes) => run({ do: 'read', bytes }),
+    compare: (known, fresh) => run({ do: 'compare', known, fresh }),
+    check: (text) => run({ do: 'check', text }),
+    verify: (own) => run({ do: 'verify', ...own }),
+  };
 }
 
 /** What takes too long or too much room is no record. */

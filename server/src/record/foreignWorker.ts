@@ -1,5 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { AppError } from '@stennet/core/errors';
+import { verifyRun } from '@stennet/core/record';
+import { fitsKey } from './keys';
 import type { ForeignTask } from './foreignReader';
 import { faultOfText, headsOf, standsTo } from './readForeign';
 
@@ -12,6 +14,8 @@ function work(task: ForeignTask): unknown {
       return standsTo(task.known, task.fresh);
     case 'check':
       return faultOfText(task.text);
+    case 'verify':
+      return verifyRun(task.pinned, task.chain, task.signatures, fitsKey(task.publicKey));
   }
 }
 

@@ -26,6 +26,7 @@ import listChain from '../db/queries/listChain.sql';
 import listLateIds from '../db/queries/listLateIds.sql';
 import listPeople from '../db/queries/listPeople.sql';
 import listSignedWords from '../db/queries/listSignedWords.sql';
+import type { ForeignReader } from './foreignReader';
 import type { ShopKey } from './keys';
 
 interface RecordRow {
@@ -91,8 +92,22 @@ export async function keptRecord(client: Client, run: string): Promise<KeptRecor
 
 /** What does not fit in a run as it stands in the tables: its list, its signed words, and what the head of the run says of both. */
 export function faultIn(kept: KeptRecord, key: ShopKey): Fault | null {
-  const { row, sheet, chain, signatures, words } = kept;
-  const fault = verifyRun({ sheet, hash: row.sheet_hash, run: row.id }, chain, signatures, key.fits);
+  const { row, sheet, chain, signatures } = kept;
+  return headFault(kept, verifyRun({ sheet, hash: row.sheet_hash, run: row.id }, chain, signatures, key.fits));
+}
+
+/** A longer list is checked in a thread of its own: nobody else waits for it. */
+const LONG = 250;
+
+/** The same, for whoever answers others meanwhile. @param checker null: nobody else is answered */
+export async function faultFound(kept: KeptRecord, key: ShopKey, checker: Pick<ForeignReader, 'verify'> | null): Promise<Fault | null> {
+  const { row, sheet, chain, signatures } = kept;
+  if (chain.length <= LONG || !checker) return faultIn(kept, key);
+  return headFault(kept, await checker.verify({ pinned: { sheet, hash: row.sheet_hash, run: row.id }, chain, signatures, publicKey: key.publicKey }));
+}
+
+function headFault(kept: KeptRecord, fault: Fault | null): Fault | null {
+  const { row, chain, words } = kept;
   if (fault) return fault;
   if (chain.length !== row.last_position || chain.at(-1)?.hash !== row.head_hash)
     return { where: 'event', position: Math.min(chain.length, row.last_position) + 1, why: 'position' };

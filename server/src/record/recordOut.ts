@@ -17,7 +17,7 @@ import { recordPaper } from '../print/recordPaper';
 import { orderIn } from '../routes/orders';
 import { tracesOf } from '../routes/traces';
 import { packArchive } from './archive';
-import { faultIn, keptRecord, recordFileOf, type KeptRecord } from './readRecord';
+import { faultFound, keptRecord, recordFileOf, type KeptRecord } from './readRecord';
 
 /** Records as they leave the house: on paper, as documents that can be checked, as a table, all of an order in one archive. */
 export function recordOutRoutes(app: Express, deps: Deps): void {
@@ -81,9 +81,9 @@ const besideIt = async (client: Client, kept: KeptRecord): Promise<Beside> => ({
   traces: await tracesOf(client, tracesNamed(kept.events)),
 });
 
-function paperOf(kept: KeptRecord, beside: Beside, session: Session, deps: Deps): ReturnType<typeof recordPaper> {
+async function paperOf(kept: KeptRecord, beside: Beside, session: Session, deps: Deps): Promise<Awaited<ReturnType<typeof recordPaper>>> {
   const key = deps.keys.of(session.shop.id);
-  const fault = faultIn(kept, key);
+  const fault = await faultFound(kept, key, deps.foreign);
   return recordPaper({
     file: recordFileOf(kept, session.shop, key),
     events: kept.events,

@@ -9,9 +9,9 @@ import lockRun from '../db/queries/lockRun.sql';
 import setSigning from '../db/queries/setSigning.sql';
 import { serve, type Call, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
-import { faultIn, isFor, keptRecord, type KeptRecord } from './readRecord';
+import { faultFound, isFor, keptRecord, type KeptRecord } from './readRecord';
 
-type SignCall = Pick<Call<'signRun'>, 'client' | 'session' | 'params' | 'body'> & { deps: Pick<Deps, 'now' | 'keys'> };
+type SignCall = Pick<Call<'signRun'>, 'client' | 'session' | 'params' | 'body'> & { deps: Pick<Deps, 'now' | 'keys'> & { foreign: Deps['foreign'] | null } };
 
 const NO_WORD = '0'.repeat(64);
 
@@ -23,9 +23,9 @@ export function signRoutes(app: Express, deps: Deps): void {
 
 const wantsSecond = ({ sheet }: Pick<KeptRecord, 'sheet'>, session: Session): boolean => session.shop.secondSignature || sheet.secondSignature === true;
 
-function signingOf(kept: KeptRecord, session: Session, deps: Deps): Signing {
+async function signingOf(kept: KeptRecord, session: Session, deps: Deps): Promise<Signing> {
   const key = deps.keys.of(session.shop.id);
-  const found = faultIn(kept, key);
+  const found = await faultFound(kept, key, deps.foreign);
   const fault = found && faultText(found);
   const isOther = found?.where === 'order';
   const why = mayNotSign(kept, found);
@@ -59,7 +59,7 @@ export async function sign({ client, params, body, session, deps }: SignCall): P
   const kept = await keptRecord(client, run);
   // Sent again after a lost answer.
   if (kept.words.some((w) => w.id === body.id)) return kept;
-  const why = mayNotSign(kept, faultIn(kept, deps.keys.of(session.shop.id)));
+  const why = mayNotSign(kept, await faultFound(kept, deps.keys.of(session.shop.id), deps.foreign));
   if (why) throw why;
   if (body.position !== kept.chain.length) throw new AppError('RECORD_UNSENT');
   assertTurn(kept, body.kind, session, body.text);
