@@ -1,4 +1,4 @@
-import pg from 'pg';
+import { connected } from './db/connection';
 import { readyJournals } from './journal/adopt';
 import { migrate } from './db/migrate';
 import { keysIn } from './record/keys';
@@ -16,13 +16,7 @@ async function main(): Promise<void> {
   const keys = process.env.KEY_DIR;
   if (!keys) throw new Error('KEY_DIR is needed: what the shops have is sealed');
   if (demo && (await seedDemo(url, demo, now, keysIn(keys)))) console.log('demo data written');
-  const owner = new pg.Client({ connectionString: url });
-  await owner.connect();
-  try {
-    await readyJournals(owner, keysIn(keys), () => new Date());
-  } finally {
-    await owner.end();
-  }
+  await connected(url, (owner) => readyJournals(owner, keysIn(keys), () => new Date()));
 }
 
 main().catch((error: unknown) => {

@@ -1,6 +1,6 @@
 import { isIP } from 'node:net';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
-import { DatabaseError } from 'pg';
+import { DatabaseError } from '../db/connection';
 import { AppError, toWire } from '@stennet/core/errors';
 import { statusOf } from './status';
 

@@ -1,4 +1,4 @@
-import type pg from 'pg';
+import type { Connection } from '../db/connection';
 import listShops from '../db/queries/listShops.sql';
 import lastOfJournal from '../db/queries/lastOfJournal.sql';
 import type { Keys } from '../record/keys';
@@ -11,7 +11,7 @@ import { journalOf, outsideOf, shortenOutside, writeLines, type Change, type Che
  * the key that it is sealed with has to be there.
  * @param owner a connection of the owner of the tables
  */
-export async function readyJournals(owner: pg.ClientBase, keys: Keys, now: () => Date): Promise<void> {
+export async function readyJournals(owner: Connection, keys: Keys, now: () => Date): Promise<void> {
   const shops = (await owner.query<{ shop: string }>(listShops)).rows.map((r) => r.shop);
   for (const shop of shops) {
     await owner.query('begin');
@@ -36,7 +36,7 @@ function assertKey(shop: string, publicKey: string, keys: Keys): void {
   if (!isTheSame) throw new Error(`${file} is not the key that this shop’s records are sealed with. Put the right one back from a backup.`);
 }
 
-async function adopt(owner: pg.ClientBase, shop: string, keys: Keys, now: Date): Promise<Checkpoint[]> {
+async function adopt(owner: Connection, shop: string, keys: Keys, now: Date): Promise<Checkpoint[]> {
   const known = outsideOf(keys.folder, shop).at(-1);
   if (known)
     throw new Error(
@@ -47,7 +47,7 @@ async function adopt(owner: pg.ClientBase, shop: string, keys: Keys, now: Date):
   return writeLines(owner, keys, { shop, now, changes });
 }
 
-async function rowsOf(owner: pg.ClientBase, guarded: Guarded): Promise<Change[]> {
+async function rowsOf(owner: Connection, guarded: Guarded): Promise<Change[]> {
   const label = guarded.label ? `r."${guarded.label}"::text` : 'null';
   const of = guarded.of ? `r."${guarded.of[0]}"::text` : 'null';
   const { rows } = await owner.query<Omit<Change, 'table'>>(

@@ -1,4 +1,4 @@
-import type pg from 'pg';
+import type { Connection } from '../db/connection';
 
 /** A table whose rows nobody changes unseen. */
 export interface Guarded {
@@ -102,7 +102,7 @@ export const sealedText = ({ sealed }: Guarded): string =>
 export const keyText = ({ key }: Guarded, row = 'r'): string => `concat_ws(' ', ${key.map((c) => `${row}."${c}"`).join(', ')})`;
 
 /** Triggers on every guarded table, as this version of the server wants them; a backup is first loaded into the tables of its own time. Run by the owner of the tables, after migrations. */
-export async function guardTables(owner: pg.ClientBase): Promise<void> {
+export async function guardTables(owner: Connection): Promise<void> {
   for (const guarded of GUARDED) {
     const [row] = (await owner.query<{ there: boolean }>('select to_regclass($1) is not null as there', [`public.${guarded.table}`])).rows;
     if (row?.there) await owner.query(triggerOf(guarded));

@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import type pg from 'pg';
+import type { Connection } from '../db/connection';
 import { AppError } from '@stennet/core/errors';
 import { canonicalJson, GENESIS_HASH, sha256Hex } from '@stennet/core/record';
 import insertJournal from '../db/queries/insertJournal.sql';
@@ -51,7 +51,7 @@ export const checkpointOf = (shop: string, { place, hash, seal }: { place: numbe
 
 export interface Journal {
   /** Seals what this transaction has changed, as the last thing before it is committed. */
-  seal: (client: pg.ClientBase) => Promise<Checkpoint[]>;
+  seal: (client: Connection) => Promise<Checkpoint[]>;
   /** Once it is committed. */
   keep: (sealed: readonly Checkpoint[]) => void;
 }
@@ -66,7 +66,7 @@ export function journalOf(keys: Keys, now: () => Date): Journal {
 /** More rows than that go into several lines. */
 const ROWS_IN_LINE = 5000;
 
-async function sealChanges(client: pg.ClientBase, keys: Keys, now: Date): Promise<Checkpoint[]> {
+async function sealChanges(client: Connection, keys: Keys, now: Date): Promise<Checkpoint[]> {
   const { rows } = await client.query<Change & { shop: string }>(takeUnsealed);
   const byShop = new Map<string, Map<string, Change>>();
   for (const { shop, ...change } of rows) {
@@ -79,7 +79,7 @@ async function sealChanges(client: pg.ClientBase, keys: Keys, now: Date): Promis
 }
 
 /** Only one at a time writes in a shop's journal; it has it until its transaction ends. @throws AppError KEY_MISSING, KEY_CHANGED */
-export async function writeLines(client: pg.ClientBase, keys: Keys, { shop, now, changes }: { shop: string; now: Date; changes: readonly Change[] }): Promise<Checkpoint[]> {
+export async function writeLines(client: Connection, keys: Keys, { shop, now, changes }: { shop: string; now: Date; changes: readonly Change[] }): Promise<Checkpoint[]> {
   await client.query(lockJournal, [shop]);
   const [last] = (await client.query<{ place: string; hash: string; body: string }>(lastOfJournal)).rows;
   const key = last ? keys.of(shop) : keys.make(shop);

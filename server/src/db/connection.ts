@@ -1,0 +1,18 @@
+import pg from 'pg';
+
+/** What statements go through, whoever opened it. */
+export type Connection = pg.ClientBase;
+/** What PostgreSQL refused, with its code. */
+export const { DatabaseError } = pg;
+export type DatabaseError = pg.DatabaseError;
+
+/** A connection of its own while the work lasts: the commands' way, not the server's. */
+export async function connected<T>(url: string, work: (client: Connection) => Promise<T>): Promise<T> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  try {
+    return await work(client);
+  } finally {
+    await client.end();
+  }
+}
