@@ -281,7 +281,7 @@ describe('what no request should break', () => {
       jonah.post('/api/orders', { order, head: head() }),
       jonah.post('/api/orders', { order: testId(943), head: head({ concern: 'a\u0000b' }) }),
       jonah.post('/api/orders', { order: testId(943), head: head({ concern: '\ud800' }) }),
-      jonah.post(`/api/jobs/${demoId(301)}/joints`, joint(twice)),
+      jonah.post(`/api/jobs/${demoId(302)}/joints`, joint(twice)),
       jonah.post(`/api/jobs/${testId(944)}/joints`, joint(testId(945))),
       jonah.post(`/api/orders/${order}/jobs`, { id: demoId(301), kind: 'other', title: 'Again', joints: [] }),
       ines.post('/api/people', { id: ines.person, name: 'Somebody New', password: 'torque to yield 7', role: 'technician' }),

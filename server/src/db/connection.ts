@@ -3,8 +3,7 @@ import pg from 'pg';
 /** What statements go through, whoever opened it. */
 export type Connection = pg.ClientBase;
 /** What PostgreSQL refused, with its code. */
-export const { DatabaseError } = pg;
-export type DatabaseError = pg.DatabaseError;
+export { DatabaseError } from 'pg';
 
 /** A connection of its own while the work lasts: the commands' way, not the server's. */
 export async function connected<T>(url: string, work: (client: Connection) => Promise<T>): Promise<T> {
