@@ -35,7 +35,15 @@ export class House {
   async start(more: Record<string, string> = {}): Promise<void> {
     // A page's clock is put forward by hand here; the server's is not.
     this.server = spawn(process.execPath, ['server/dist/main.js'], {
-      env: { ...process.env, DATABASE_URL: this.databaseUrl, PORT: String(this.port), WEB_DIR: process.env.STENNET_E2E_WEB, LOG_LEVEL: 'silent', STENNET_TRUST_WAITS: '1', ...more },
+      env: {
+        ...process.env,
+        DATABASE_URL: this.databaseUrl,
+        PORT: String(this.port),
+        WEB_DIR: process.env.STENNET_E2E_WEB,
+        LOG_LEVEL: 'silent',
+        STENNET_TRUST_WAITS: '1',
+        ...more,
+      },
       stdio: ['ignore', 'ignore', 'inherit'],
     });
     await expect
