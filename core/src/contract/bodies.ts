@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { ORDER_STATES } from '../order/names';
 import { FOLLOW_UP_STATES } from '../followUp/followUp';
-import { DaySchema, KeySchema, textOf, UuidSchema } from './text';
+import { DaySchema, KeySchema, textOf, UuidSchema } from '../schema/text';
 
 /** Bodies are read strictly: an unknown field is refused. */
 export const SignInBody = v.strictObject({ name: textOf(80), password: textOf(200) });

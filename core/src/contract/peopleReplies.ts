@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { ROLES } from './permissions';
+import { ROLES } from '../people/permissions';
 
 const id = v.string();
 const nullableText = v.nullable(v.string());

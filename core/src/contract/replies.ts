@@ -7,7 +7,7 @@ import { ENTRY_KINDS, ORDER_STATES } from '../order/names';
 import { narrowed } from '../order/scope';
 import { UNIT_CODES } from '../quantity/unit';
 import { PeopleSchema, SecuritySchema, SessionsSchema } from './peopleReplies';
-import { ROLES } from './permissions';
+import { ROLES } from '../people/permissions';
 import { SigningSchema } from './signingReply';
 
 /** Replies are read leniently: an older app meets a newer server and passes over what it does not know. */

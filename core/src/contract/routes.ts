@@ -1,4 +1,4 @@
-import type { Permission } from './permissions';
+import type { Permission } from '../people/permissions';
 
 interface Route {
   method: 'GET' | 'POST' | 'DELETE';

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { CLEAN } from '../contract/text';
+import { CLEAN } from '../schema/text';
 
 /** What a schema is made of, as far as it is walked here. */
 interface Node {

@@ -3,4 +3,4 @@ export { FITS, isNear, rarity } from './fit';
 export { SheetIndex, type Entry, type Hit } from './sheetIndex';
 export { checkVin, type VinVerdict } from './vin';
 export { seeded, typedLike } from './typos';
-export { sheetBrief } from './sheetBrief';
+export { sheetBrief, type SheetBrief } from './sheetBrief';

@@ -1,5 +1,26 @@
-import type { SheetBrief } from '../contract/run';
-import { lineOf, printLine, type Sheet } from '../procedure';
+import * as v from 'valibot';
+import { lineOf, printLine, StageSchema, type Sheet } from '../procedure';
+
+/** A sheet as lists show it: enough for its ribbon and its line. */
+export const SheetBriefSchema = v.object({
+  sheet: v.string(),
+  revision: v.string(),
+  title: v.string(),
+  kind: v.string(),
+  status: v.picklist(['draft', 'approved', 'superseded']),
+  maker: v.string(),
+  model: v.string(),
+  engine: v.string(),
+  /** Whose kit, where it is not the maker's own hardware. */
+  hardware: v.nullable(v.string()),
+  source: v.string(),
+  line: v.string(),
+  oneTimeUse: v.boolean(),
+  compounds: v.array(v.string()),
+  conflicts: v.number(),
+  stages: v.array(StageSchema),
+});
+export type SheetBrief = v.InferOutput<typeof SheetBriefSchema>;
 
 /** A sheet as lists show it. */
 export function sheetBrief(sheet: Sheet): SheetBrief {

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { finite, KeySchema, textOf } from '../contract/text';
+import { finite, KeySchema, textOf } from '../schema/text';
 import { MEASURE_KINDS } from './names';
 
 /** Raw readings as they were typed, in their unit, with what they were taken by. */

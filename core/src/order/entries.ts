@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { DaySchema, FastenerIdSchema, finite, KeySchema, textOf, TimeSchema, UuidSchema } from '../contract/text';
+import { DaySchema, FastenerIdSchema, finite, KeySchema, textOf, TimeSchema, UuidSchema } from '../schema/text';
 import { measuredFields } from '../measure/measuredSchema';
 import { FRICTION_CONDITIONS } from '../thread/friction';
 import { PART_STATES } from './partState';

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { DaySchema, finite, textOf } from '../contract/text';
+import { DaySchema, finite, textOf } from '../schema/text';
 import { DRIVES, DriveSchema, QuantitySchema, UnitSchema, WrenchSchema, type Wrench } from '../quantity';
 
 const positive = v.pipe(finite, v.gtValue(0));

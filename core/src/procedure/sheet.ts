@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { DaySchema, finite, KeySchema, textOf } from '../contract/text';
+import { DaySchema, finite, KeySchema, textOf } from '../schema/text';
 import { LabelSchema, PatternSchema } from '../joint';
 import { QuantitySchema } from '../quantity';
 import { FRICTION_CONDITIONS } from '../thread';

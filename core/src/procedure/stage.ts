@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { finite, KeySchema, textOf } from '../contract/text';
+import { finite, KeySchema, textOf } from '../schema/text';
 import { UnitSchema } from '../quantity';
 
 export const ACTIONS = ['handStart', 'runDown', 'drawDown', 'torque', 'angle', 'stretch', 'loosen', 'check', 'draw', 'swap', 'wait', 'hold', 'turnCrank', 'do', 'each'] as const;

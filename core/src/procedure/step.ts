@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { finite, KeySchema, textOf } from '../contract/text';
+import { finite, KeySchema, textOf } from '../schema/text';
 import { MEASURE_KINDS } from '../measure/names';
 import { QuantitySchema } from '../quantity';
 

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { finite, textOf, UuidSchema } from '../contract/text';
+import { finite, textOf, UuidSchema } from '../schema/text';
 import { SheetSchema } from '../procedure/sheet';
 
 const hex = v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/));

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
-import { ROLES } from '../contract/permissions';
-import { textOf, TimeSchema, UuidSchema } from '../contract/text';
+import { ROLES } from '../people/permissions';
+import { textOf, TimeSchema, UuidSchema } from '../schema/text';
 import { canonicalJson, sha256Hex } from './hashChain';
 
 /** technician, second: what stands is so. addendum: a word that came later; nothing before it changes. */

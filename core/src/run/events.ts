@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { FastenerIdSchema, finite, HashSchema, KeySchema, textOf, TimeSchema, UuidSchema } from '../contract/text';
+import { FastenerIdSchema, finite, HashSchema, KeySchema, textOf, TimeSchema, UuidSchema } from '../schema/text';
 import { LabelSchema } from '../joint';
 import { MeasuredSchema } from '../measure/measuredSchema';
 import { QuantitySchema, WrenchSchema } from '../quantity';

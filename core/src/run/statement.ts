@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { FastenerIdSchema, KeySchema, textOf, TimeSchema, UuidSchema } from '../contract/text';
+import { FastenerIdSchema, KeySchema, textOf, TimeSchema, UuidSchema } from '../schema/text';
 
 const envelope = { id: UuidSchema, person: UuidSchema, role: v.picklist(['lead', 'technician']), at: TimeSchema, text: v.optional(textOf(400)) } as const;
 

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { finite, textOf } from '../contract/text';
+import { finite, textOf } from '../schema/text';
 
 const MOST_SAMPLES = 6000;
 const samples = (lo: number, hi: number) => v.pipe(v.array(v.pipe(finite, v.minValue(lo), v.maxValue(hi))), v.minLength(2), v.maxLength(MOST_SAMPLES));

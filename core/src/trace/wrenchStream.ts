@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { finite, textOf, UuidSchema } from '../contract/text';
+import { finite, textOf, UuidSchema } from '../schema/text';
 import { convert, QuantitySchema, units } from '../quantity';
 import { TraceSchema } from './trace';
 

@@ -6,7 +6,7 @@ import { SignInBody, SwitchShopBody } from '../bodies';
 import { RecordFileSchema } from '../../record/recordFile';
 import { replies } from '../replies';
 import type { RouteName } from '../routes';
-import { HashSchema, textOf, TimeSchema, UuidSchema } from '../text';
+import { HashSchema, textOf, TimeSchema, UuidSchema } from '../../schema/text';
 import { AddJointBody, ApproveBody, DiscardDraftBody, JointSheetBody, SaveDraftBody } from './libraryBodies';
 import { ApprovedSchema, DraftReplySchema, JointIdSchema, LibraryChangesSchema, LibrarySchema, SavedDraftSchema, VehicleReplySchema } from './libraryReplies';
 import {
@@ -37,7 +37,8 @@ export type { Say } from './orderBodies';
 export { ImportLineSchema } from './libraryReplies';
 export type { DraftBrief, DraftReply, ImportLine, Library } from './libraryReplies';
 export { KeptRunSchema } from './runReplies';
-export type { JointSheet, KeptRun, RunReply, SheetBrief, SheetReply } from './runReplies';
+export type { SheetBrief } from '../../find/sheetBrief';
+export type { JointSheet, KeptRun, RunReply, SheetReply } from './runReplies';
 
 /** Made by the device at a start or a take-over and known to nobody else: whoever writes in that hold shows it. */
 const holdKey = v.pipe(v.string(), v.regex(/^[\w-]{43}$/));

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { DraftSchema } from '../../draft/draft';
-import { KeySchema, textOf, UuidSchema } from '../text';
+import { KeySchema, textOf, UuidSchema } from '../../schema/text';
 
 const version = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1_000_000));
 const revision = v.pipe(v.string(), v.regex(/^[A-Z]{1,3}$/));

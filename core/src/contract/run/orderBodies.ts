@@ -1,11 +1,11 @@
 import * as v from 'valibot';
 import { NewJobSchema, OrderEntrySchema, OrderHeadSchema, ORDER_STATES } from '../../order';
 import { ShopToolSchema } from '../../prepare';
-import { IDLE_MINUTES, RETENTION_MONTHS, ROLES } from '../permissions';
+import { IDLE_MINUTES, RETENTION_MONTHS, ROLES } from '../../people/permissions';
 import { FOLLOW_UP_STATES } from '../../followUp/followUp';
 import { SIGNED_KINDS } from '../../record/signedWord';
-import { PersonNameSchema } from '../personName';
-import { FastenerIdSchema, finite, KeySchema, textOf, TimeZoneSchema, UuidSchema } from '../text';
+import { PersonNameSchema } from '../../people/personName';
+import { FastenerIdSchema, finite, KeySchema, textOf, TimeZoneSchema, UuidSchema } from '../../schema/text';
 
 const version = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1_000_000));
 

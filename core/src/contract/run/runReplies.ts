@@ -1,6 +1,6 @@
 import * as v from 'valibot';
+import { SheetBriefSchema } from '../../find/sheetBrief';
 import { SheetSchema } from '../../procedure/sheet';
-import { StageSchema } from '../../procedure/stage';
 import { RunEventSchema } from '../../run/events';
 
 const id = v.string();
@@ -26,27 +26,6 @@ export type RunReply = v.InferOutput<typeof RunReplySchema>;
 /** What a device needs to lead a run without the server: its events are kept one by one. */
 export const KeptRunSchema = v.omit(RunReplySchema, ['events', 'headHash']);
 export type KeptRun = v.InferOutput<typeof KeptRunSchema>;
-
-/** A sheet as lists show it: enough for its ribbon and its line. */
-export const SheetBriefSchema = v.object({
-  sheet: v.string(),
-  revision: v.string(),
-  title: v.string(),
-  kind: v.string(),
-  status: v.picklist(['draft', 'approved', 'superseded']),
-  maker: v.string(),
-  model: v.string(),
-  engine: v.string(),
-  /** Whose kit, where it is not the maker's own hardware. */
-  hardware: v.nullable(v.string()),
-  source: v.string(),
-  line: v.string(),
-  oneTimeUse: v.boolean(),
-  compounds: v.array(v.string()),
-  conflicts: v.number(),
-  stages: v.array(StageSchema),
-});
-export type SheetBrief = v.InferOutput<typeof SheetBriefSchema>;
 
 export const FoundSchema = v.object({ sheets: v.array(SheetBriefSchema) });
 

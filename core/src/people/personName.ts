@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { textOf } from './text';
+import { textOf } from '../schema/text';
 
 /**
  * What somebody signs in by: the name without regard to case, width and spaces. Case is folded the same way everywhere (a Turkish
