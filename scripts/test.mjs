@@ -32,6 +32,7 @@ const CHECKS = [
   ['the door needs no package', node, ['scripts/gate.check.mjs']],
   ['bill of materials', node, ['scripts/sbom.check.mjs']],
   ['layers', bin('depcruise'), ['core/src', 'server/src', 'app/src', 'device/src']],
+  ['folders are a tree', bin('depcruise'), ['--config', '.dependency-cruiser.folders.cjs', 'core/src', 'server/src']],
   ['generated files', node, ['scripts/generate-assets.mjs', '--check']],
   ['demo’s past', node, ['--import', 'tsx', 'scripts/generate-past.mts', '--check']],
   ['generated documents', node, ['--import', 'tsx', 'scripts/generate-docs.mjs', '--check']],

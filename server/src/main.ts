@@ -6,7 +6,7 @@ import { createApp } from './app';
 import { assertHarmlessRole, HarmfulRole, openDatabase } from './db/database';
 import { listenTo } from './db/hints';
 import { journalOf } from './journal/journal';
-import { keysIn } from './record/keys';
+import { keysIn } from './keys/keys';
 import { dropRoot } from './dropRoot';
 
 // The process that serves: environment in, listening socket out. `./stennet demo` starts it.

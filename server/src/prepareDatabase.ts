@@ -1,7 +1,8 @@
 import { connected } from './db/connection';
 import { readyJournals } from './journal/adopt';
+import { guardTables } from './journal/guarded';
 import { migrate } from './db/migrate';
-import { keysIn } from './record/keys';
+import { keysIn } from './keys/keys';
 import { seedDemo } from './demo/seedDemo';
 
 // Before the server starts: migrations as the owner of the tables; where asked, the demo world; then the journals and their keys are looked at.
@@ -11,6 +12,7 @@ async function main(): Promise<void> {
   const [migrations, demo] = process.argv.slice(2);
   if (!url || !migrations) throw new Error('OWNER_DATABASE_URL and the folder of the migrations are needed');
   const ran = await migrate(url, migrations);
+  await connected(url, guardTables);
   if (ran.length > 0) console.log(`migrations run: ${ran.join(', ')}`);
   const now = process.env.STENNET_NOW ? new Date(process.env.STENNET_NOW) : new Date();
   const keys = process.env.KEY_DIR;

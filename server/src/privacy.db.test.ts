@@ -2,7 +2,7 @@ import { demoId, HALDEN, House, type Session } from '../test/world';
 import { checkShop } from './journal/checkShop';
 import { checkpointsIn, outsideOf } from './journal/journal';
 import { verifyRecordFile, type RecordFile } from '@stennet/core/record';
-import { fitsKey } from './record/keys';
+import { fitsKey } from './keys/keys';
 
 let house: House;
 let ines: Session;

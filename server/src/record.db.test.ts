@@ -9,7 +9,7 @@ import Papa from 'papaparse';
 import type { Signing } from '@stennet/core/contract';
 import { canonicalJson, eventsIn, PULL_COLUMNS, recordFileHash, sealEvent, sha256Hex, traceName, tracesNamed, type RecordFile, type StoredEvent } from '@stennet/core/record';
 import type { Trace } from '@stennet/core/trace';
-import { keysIn } from './record/keys';
+import { keysIn } from './keys/keys';
 import { demoId, HALDEN, House, ORIGIN, type Session } from '../test/world';
 import request from 'supertest';
 

@@ -4,7 +4,7 @@ import { firstBreak, verifyRecordFile } from '@stennet/core/record';
 import { demoSheet, headSheet, type Technician } from '@stennet/core/testing';
 import { replay, type RunEvent } from '@stennet/core/run';
 import { demoId, HALDEN, House, type Session } from '../test/world';
-import { fitsKey } from './record/keys';
+import { fitsKey } from './keys/keys';
 
 let house: House;
 let jonah: Session;

@@ -5,7 +5,7 @@ import listShops from './db/queries/listShops.sql';
 import { faultOf, readForeign } from './record/readForeign';
 import { checkShop, type Checked, type ShopChecked } from './journal/checkShop';
 import { checkpointsIn, outsideOf, type Checkpoint } from './journal/journal';
-import { keysIn, type Keys, type ShopKey } from './record/keys';
+import { keysIn, type Keys, type ShopKey } from './keys/keys';
 
 // `./stennet verify FILE|RO`: checks records from their first entry to their last signature, and names the first thing that does not fit.
 // node verify.js FILE, or node verify.js --order NUMBER or --all [WITNESS] with OWNER_DATABASE_URL and KEY_DIR. A database is checked against its

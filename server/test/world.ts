@@ -12,7 +12,7 @@ import type { Wrench } from '@stennet/core/quantity';
 import { createApp, type AppOptions } from '../src/app';
 import { listenTo, type Hints } from '../src/db/hints';
 import { journalOf } from '../src/journal/journal';
-import { keysIn, type Keys } from '../src/record/keys';
+import { keysIn, type Keys } from '../src/keys/keys';
 import { openDatabase, type Database } from '../src/db/database';
 
 type Urls = Record<'admin' | 'owner' | 'app', string>;

@@ -1,9 +1,16 @@
 import pg from 'pg';
 import { AppError } from '@stennet/core/errors';
-import type { Journal } from '../journal/journal';
+import type { Connection } from './connection';
 import roleDangers from './queries/roleDangers.sql';
 
 export type Client = pg.PoolClient;
+
+/** Where what a transaction has changed is sealed before it is committed; server/src/journal. */
+export interface Journal {
+  /** The last thing before it is committed. @returns what is left to do once it is */
+  seal: (client: Connection) => Promise<() => void>;
+}
+
 export interface Database {
   /** One transaction in which only this shop's rows exist. Rolled back when the work throws. */
   inShop<T>(shop: string, work: (client: Client) => Promise<T>): Promise<T>;
@@ -51,9 +58,9 @@ function transactionsOn(pool: pg.Pool, journal: Journal | null): InShop {
       await client.query(journal ? 'begin' : 'begin read only');
       await client.query("select set_config('stennet.shop', $1, true)", [shop]);
       const result = await work(client);
-      const sealed = (await journal?.seal(client)) ?? [];
+      const committed = await journal?.seal(client);
       await client.query('commit');
-      journal?.keep(sealed);
+      committed?.();
       return result;
     } catch (error) {
       await client.query('rollback').catch(() => (broken = true));

@@ -2,10 +2,9 @@ import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import pg from 'pg';
-import { guardTables } from '../journal/guarded';
 
 /**
- * Runs the plain SQL files of a folder in order, each in a transaction of its own, and records name and hash; then guards the tables.
+ * Runs the plain SQL files of a folder in order, each in a transaction of its own, and records name and hash.
  * A file that has run is never changed: if it was, nothing runs and the file is named.
  */
 export async function migrate(ownerUrl: string, folder: string): Promise<string[]> {
@@ -34,7 +33,6 @@ export async function migrate(ownerUrl: string, folder: string): Promise<string[
       await client.query('commit');
       ran.push(name);
     }
-    await guardTables(client);
   } finally {
     await client.end();
   }

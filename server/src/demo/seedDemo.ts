@@ -12,7 +12,7 @@ import insertOrder from '../db/queries/insertOrder.sql';
 import savePin from '../db/queries/savePin.sql';
 import saveTool from '../db/queries/saveTool.sql';
 import { forgetOutside, journalOf } from '../journal/journal';
-import type { Keys } from '../record/keys';
+import type { Keys } from '../keys/keys';
 import { hashPassword } from '../http/passwords';
 import { promisedAt } from './promisedAt';
 import { Past, type PastRun, type PastShop } from './seedPast';
@@ -63,10 +63,9 @@ export async function seedDemo(ownerUrl: string, folder: string, now: Date, keys
       forgetOutside(keys.folder, shop.id);
       await seedShop(client, shop, world, folder, now, keys);
     }
-    const journal = journalOf(keys, () => now);
-    const sealed = await journal.seal(client);
+    const committed = await journalOf(keys, () => now).seal(client);
     await client.query('commit');
-    journal.keep(sealed);
+    committed();
     return true;
   } finally {
     await client.end();

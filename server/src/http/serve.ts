@@ -5,7 +5,7 @@ import { allBodies, type BodyOf, type ReplyOf } from '@stennet/core/contract/run
 import { AppError } from '@stennet/core/errors';
 import type { Client, Database } from '../db/database';
 import type { ForeignReader } from '../record/foreignReader';
-import type { Keys } from '../record/keys';
+import type { Keys } from '../keys/keys';
 import { hint, type Hints } from '../db/hints';
 import { requireSession, type Session } from './session';
 

@@ -1,10 +1,10 @@
 import type { Connection } from '../db/connection';
 import listShops from '../db/queries/listShops.sql';
 import lastOfJournal from '../db/queries/lastOfJournal.sql';
-import type { Keys } from '../record/keys';
-import { keyFile } from '../record/keys';
+import type { Keys } from '../keys/keys';
+import { keyFile } from '../keys/keys';
 import { GUARDED, keyText, sealedText, type Guarded } from './guarded';
-import { journalOf, outsideOf, shortenOutside, writeLines, type Change, type Checkpoint, type Line } from './journal';
+import { keepOutside, outsideOf, shortenOutside, writeLines, type Change, type Checkpoint, type Line } from './journal';
 
 /**
  * Before anybody serves: a shop from before there were journals gets one that begins with all that it has; of every other shop
@@ -21,7 +21,7 @@ export async function readyJournals(owner: Connection, keys: Keys, now: () => Da
     const sealed = last ? [] : await adopt(owner, shop, keys, now());
     await owner.query('commit');
     if (last) shortenOutside(keys.folder, shop);
-    journalOf(keys, now).keep(sealed);
+    for (const checkpoint of sealed) keepOutside(keys.folder, checkpoint);
   }
 }
 

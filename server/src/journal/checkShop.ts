@@ -1,7 +1,7 @@
 import { faultText } from '@stennet/core/record';
 import type { Client } from '../db/database';
 import listRunsByNumber from '../db/queries/listRunsByNumber.sql';
-import type { ShopKey } from '../record/keys';
+import type { ShopKey } from '../keys/keys';
 import { faultIn, keptRecord } from '../record/readRecord';
 import type { Checkpoint } from './journal';
 import { journalFaults } from './verifyJournal';

@@ -1,13 +1,14 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import type { Connection } from '../db/connection';
+import type { Journal } from '../db/database';
 import { AppError } from '@stennet/core/errors';
 import { canonicalJson, GENESIS_HASH, sha256Hex } from '@stennet/core/record';
 import insertJournal from '../db/queries/insertJournal.sql';
 import lastOfJournal from '../db/queries/lastOfJournal.sql';
 import lockJournal from '../db/queries/lockJournal.sql';
 import takeUnsealed from '../db/queries/takeUnsealed.sql';
-import type { Keys } from '../record/keys';
+import type { Keys } from '../keys/keys';
 
 /** What became of one row. digest null: it was taken away. */
 export interface Change {
@@ -49,17 +50,12 @@ export const checkpointOf = (shop: string, { place, hash, seal }: { place: numbe
   seal,
 });
 
-export interface Journal {
-  /** Seals what this transaction has changed, as the last thing before it is committed. */
-  seal: (client: Connection) => Promise<Checkpoint[]>;
-  /** Once it is committed. */
-  keep: (sealed: readonly Checkpoint[]) => void;
-}
-
 export function journalOf(keys: Keys, now: () => Date): Journal {
   return {
-    seal: (client) => sealChanges(client, keys, now()),
-    keep: (sealed) => sealed.forEach((c) => keepOutside(keys.folder, c)),
+    seal: async (client) => {
+      const sealed = await sealChanges(client, keys, now());
+      return () => sealed.forEach((c) => keepOutside(keys.folder, c));
+    },
   };
 }
 
@@ -117,7 +113,7 @@ function giveAway(file: string): void {
 }
 
 /** A line more. What cannot be written (no room) is made up for by the next one: each covers all before it. */
-function keepOutside(folder: string, checkpoint: Checkpoint): void {
+export function keepOutside(folder: string, checkpoint: Checkpoint): void {
   const file = fileOf(folder, checkpoint.shop);
   try {
     fs.appendFileSync(file, `${JSON.stringify(checkpoint)}\n`, { mode: 0o600 });

@@ -3,7 +3,7 @@ import type { Trace } from '@stennet/core/trace';
 import { createHash } from 'node:crypto';
 import type { Client } from '../db/database';
 import listJournal from '../db/queries/listJournal.sql';
-import type { ShopKey } from '../record/keys';
+import type { ShopKey } from '../keys/keys';
 import { GUARDED, keyText, sealedText, type Guarded } from './guarded';
 import type { Change, Checkpoint, Line } from './journal';
 

@@ -1,7 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { AppError } from '@stennet/core/errors';
 import { verifyRun } from '@stennet/core/record';
-import { fitsKey } from './keys';
+import { fitsKey } from '../keys/keys';
 import type { ForeignTask } from './foreignReader';
 import { faultOfText, headsOf, standsTo } from './readForeign';
 

@@ -3,7 +3,7 @@ import { AppError } from '@stennet/core/errors';
 import { eventsIn, faultText, newerRecord, RecordFileSchema, traceName, tracesNamed, verifyRecordFile, canonicalJson, type RecordFile } from '@stennet/core/record';
 import { TraceSchema, type Trace } from '@stennet/core/trace';
 import { isArchive, unpackArchive } from './archive';
-import { fingerprintOf, fitsKey } from './keys';
+import { fingerprintOf, fitsKey } from '../keys/keys';
 
 /** The longest run that anybody has worked has a fifth of that. */
 const MOST_CHARACTERS = 12_000_000;

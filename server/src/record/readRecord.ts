@@ -27,7 +27,7 @@ import listLateIds from '../db/queries/listLateIds.sql';
 import listPeople from '../db/queries/listPeople.sql';
 import listSignedWords from '../db/queries/listSignedWords.sql';
 import type { ForeignReader } from './foreignReader';
-import type { ShopKey } from './keys';
+import type { ShopKey } from '../keys/keys';
 
 interface RecordRow {
   id: string;

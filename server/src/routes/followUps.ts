@@ -10,7 +10,7 @@ import findFollowUp from '../db/queries/findFollowUp.sql';
 import listFollowUps from '../db/queries/listFollowUps.sql';
 import settleFollowUp from '../db/queries/settleFollowUp.sql';
 import { serve, type Deps } from '../http/serve';
-import { expectAnew, odometersSeen } from './keepFollowUps';
+import { expectAnew, odometersSeen } from '../followUps/keepFollowUps';
 
 type Due = ReplyOf<'followUps'>['due'][number];
 

@@ -14,10 +14,10 @@ import { namesIn, register, requirePerson, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
 import { handOverPaper } from '../print/handOverPaper';
 import { recordPaper } from '../print/recordPaper';
-import { orderIn } from '../routes/orders';
-import { tracesOf } from '../routes/traces';
-import { packArchive } from './archive';
-import { faultFound, keptRecord, recordFileOf, type KeptRecord } from './readRecord';
+import { orderIn } from './orders';
+import { tracesOf } from './traces';
+import { packArchive } from '../record/archive';
+import { faultFound, keptRecord, recordFileOf, type KeptRecord } from '../record/readRecord';
 
 /** Records as they leave the house: on paper, as documents that can be checked, as a table, all of an order in one archive. */
 export function recordOutRoutes(app: Express, deps: Deps): void {

@@ -7,7 +7,7 @@ import insertForeign from '../db/queries/insertForeign.sql';
 import insertTrace from '../db/queries/insertTrace.sql';
 import { namesIn, register, requirePerson, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
-import type { ForeignHead } from './readForeign';
+import type { ForeignHead } from '../record/readForeign';
 
 const MOST_BYTES = '60mb';
 

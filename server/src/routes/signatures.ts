@@ -9,7 +9,7 @@ import lockRun from '../db/queries/lockRun.sql';
 import setSigning from '../db/queries/setSigning.sql';
 import { serve, type Call, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
-import { faultFound, isFor, keptRecord, type KeptRecord } from './readRecord';
+import { faultFound, isFor, keptRecord, type KeptRecord } from '../record/readRecord';
 
 type SignCall = Pick<Call<'signRun'>, 'client' | 'session' | 'params' | 'body'> & { deps: Pick<Deps, 'now' | 'keys'> & { foreign: Deps['foreign'] | null } };
 
