@@ -2,6 +2,7 @@
 import { execFileSync } from 'node:child_process';
 import path from 'node:path';
 import { build } from 'esbuild';
+import { sqlStatements } from '../scripts/sqlStatement.cjs';
 import { root } from '../scripts/install.mjs';
 
 export async function measureFind(cluster) {
@@ -13,7 +14,7 @@ export async function measureFind(cluster) {
     platform: 'node',
     format: 'esm',
     target: 'node20',
-    loader: { '.sql': 'text' },
+    plugins: [sqlStatements],
     external: ['pg', 'fast-check'],
     logLevel: 'warning',
   });

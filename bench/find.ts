@@ -93,8 +93,8 @@ async function ask(client: pg.Client, list: readonly Question[]): Promise<{ ms: 
 async function plan(client: pg.Client): Promise<string[]> {
   const forms = nearForms('flyweel');
   const rows = [
-    ...(await client.query<{ 'QUERY PLAN': string }>(`explain ${findWords}`, [['flyweel'], forms, forms.map(() => 1)])).rows,
-    ...(await client.query<{ 'QUERY PLAN': string }>(`explain ${findSheets}`, [['flywheel'], [1], [1], ['flywheel'], 400, 60, null, null, null])).rows,
+    ...(await client.query<{ 'QUERY PLAN': string }>(`explain ${findWords.text}`, [['flyweel'], forms, forms.map(() => 1)])).rows,
+    ...(await client.query<{ 'QUERY PLAN': string }>(`explain ${findSheets.text}`, [['flywheel'], [1], [1], ['flywheel'], 400, 60, null, null, null])).rows,
   ];
   return rows.map((r) => r['QUERY PLAN'].trim()).filter((l) => /Scan/.test(l));
 }

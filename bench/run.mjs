@@ -17,7 +17,7 @@ import { measureReplica, renderReplica } from './replica.mjs';
 import { measureStalls, renderStalls } from './stalls.mjs';
 import { measureStart } from './start.mjs';
 
-export async function bench(args) {
+export async function bench([only]) {
   const home = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-bench-'));
   fs.chmodSync(home, 0o755);
   const cluster = clusterIn(home);
@@ -35,7 +35,6 @@ export async function bench(args) {
     const app = await serve(servers, urls.app, web);
     const emptyPage = await serve(servers, urls.app, empty);
     const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
-    const only = args.find((a) => !a.startsWith('-'));
     const wanted = (name) => !only || only === name;
     const results = {
       start: wanted('start') ? await measureStart(browser, app, emptyPage) : undefined,

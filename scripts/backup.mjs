@@ -6,7 +6,7 @@ import { createHash } from 'node:crypto';
 import { isEncrypted, pack, publicKeys, unpack } from './backupFile.mjs';
 import { clusterIn, dataHome, keyFolder } from './cluster.mjs';
 import { ensurePostgres, Refusal, root } from './install.mjs';
-import { assertHome, node, option } from './serving.mjs';
+import { assertHome, node } from './serving.mjs';
 import { DATABASE, runningShop } from './shop.mjs';
 import { loadTables, saveTables } from './tables.mjs';
 
@@ -32,16 +32,15 @@ async function withCluster(work) {
 }
 
 /** From a file or the environment, never from the command line, which others can list. */
-function passphraseOf(args) {
-  const file = option(args, '--passphrase-file');
+function passphraseOf({ 'passphrase-file': file }) {
   if (file && !fs.existsSync(file)) throw new Refusal(`${file} is not there.`);
   return (file ? fs.readFileSync(file, 'utf8').trim() : process.env.STENNET_PASSPHRASE) || undefined;
 }
 
-export async function backup([file, ...args]) {
+export async function backup([file], options) {
   if (!file) throw new Refusal('Name the file: ./stennet backup stennet-2026-11-25.tar [--passphrase-file F]');
   const target = path.resolve(file);
-  const passphrase = passphraseOf(args);
+  const passphrase = passphraseOf(options);
   await withCluster(async ({ home, cluster, folder }) => {
     if (!cluster.hasDatabase(DATABASE)) throw new Refusal('There is nothing to keep a copy of yet: ./stennet start makes the shop.');
     fs.mkdirSync(path.join(folder, 'tables'));
@@ -55,15 +54,15 @@ export async function backup([file, ...args]) {
   });
 }
 
-export async function restore([file, ...args]) {
+export async function restore([file], options) {
   if (!file || !fs.existsSync(file)) throw new Refusal('Name a file that ./stennet backup made.');
   const running = runningShop();
   if (running) throw new Refusal(`Stennet runs at ${running.url}. Stop it first: ./stennet stop`);
-  const passphrase = passphraseOf(args);
+  const passphrase = passphraseOf(options);
   if (isEncrypted(file) && !passphrase) throw new Refusal('This backup is encrypted. Give its passphrase in a file: --passphrase-file F');
   await withCluster(async ({ home, cluster, folder }) => {
     const manifest = await unpack(path.resolve(file), folder, passphrase);
-    assertOwnKeys(path.join(folder, 'keys'), keyFolder(home), args.includes('--other-keys'));
+    assertOwnKeys(path.join(folder, 'keys'), keyFolder(home), options['other-keys'] === true);
     const older = migrationsOf(manifest, folder);
     node(['scripts/build-server.mjs']);
     cluster.dropDatabase(FRESH);

@@ -3,10 +3,11 @@ import { build } from 'esbuild';
 import fs from 'node:fs';
 import path from 'node:path';
 import { root, sourcesHash } from './install.mjs';
+import { sqlStatements } from './sqlStatement.cjs';
 
 // Nothing is written where nothing has changed: other programs may be starting from what is there.
 const mark = path.join(root, 'server/dist/.built-from');
-const hash = sourcesHash('server/src', 'core/src', 'device/src', 'scripts/build-server.mjs', 'docs/openapi.json', 'package-lock.json');
+const hash = sourcesHash('server/src', 'core/src', 'device/src', 'scripts/build-server.mjs', 'scripts/sqlStatement.cjs', 'docs/openapi.json', 'package-lock.json');
 if (fs.existsSync(mark) && fs.readFileSync(mark, 'utf8') === hash) process.exit(0);
 fs.rmSync(mark, { force: true });
 
@@ -20,8 +21,24 @@ await build({
   platform: 'node',
   format: 'esm',
   target: 'node20',
-  loader: { '.sql': 'text' },
-  external: ['@node-rs/argon2', 'express', 'fflate', 'ics', 'qrcode', 'express-static-gzip', 'compression', 'helmet', 'papaparse', 'pdfkit', 'pg', 'pino', 'pino-http', 'sharp'],
+  plugins: [sqlStatements],
+  external: [
+    '@node-rs/argon2',
+    'cookie',
+    'express',
+    'fflate',
+    'ics',
+    'qrcode',
+    'express-static-gzip',
+    'compression',
+    'helmet',
+    'papaparse',
+    'pdfkit',
+    'pg',
+    'pino',
+    'pino-http',
+    'sharp',
+  ],
   logLevel: 'warning',
 });
 await build({

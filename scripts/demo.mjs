@@ -10,8 +10,8 @@ import { assertHome, assertPortFree, ended, healthy, isOver, node, portOf, publi
 
 const DATABASE = 'stennet_demo';
 
-export async function demo(args) {
-  const port = portOf(args, 4180);
+export async function demo(options) {
+  const port = portOf(options, 4180);
   await assertPortFree(port, './stennet demo');
   ensurePostgres();
   const home = dataHome();
@@ -39,7 +39,7 @@ export async function demo(args) {
     const web = publish(buildWeb(), home);
     node(['scripts/build-server.mjs']);
     await cluster.start();
-    if (args.includes('--fresh')) cluster.dropDatabase(DATABASE);
+    if (options.fresh) cluster.dropDatabase(DATABASE);
     const urls = cluster.ensureDatabase(DATABASE);
     node(['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], { OWNER_DATABASE_URL: urls.owner, KEY_DIR: keyFolder(home) });
     server = spawn(process.execPath, ['server/dist/main.js'], {

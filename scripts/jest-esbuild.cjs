@@ -1,10 +1,11 @@
-// Jest transform for core and server: TypeScript to CommonJS, SQL files to their text.
+// Jest transform for core and server: TypeScript to CommonJS, SQL files to statements.
 const { transformSync } = require('esbuild');
 const crypto = require('node:crypto');
+const { statementOf } = require('./sqlStatement.cjs');
 module.exports = {
   process: (src, file) =>
     file.endsWith('.sql')
-      ? { code: `module.exports = { __esModule: true, default: ${JSON.stringify(src)} };` }
+      ? { code: `module.exports = { __esModule: true, default: ${JSON.stringify(statementOf(src, file))} };` }
       : { ...transformSync(src, { loader: file.endsWith('x') ? 'tsx' : 'ts', format: 'cjs', target: 'node20', sourcemap: 'inline', sourcefile: file, sourcesContent: false }) },
-  getCacheKey: (src, file) => crypto.createHash('sha1').update(src).update(file).update('2').digest('hex'),
+  getCacheKey: (src, file) => crypto.createHash('sha1').update(src).update(file).update('3').digest('hex'),
 };

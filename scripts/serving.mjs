@@ -7,13 +7,8 @@ import net from 'node:net';
 import path from 'node:path';
 import { Refusal, root } from './install.mjs';
 
-export function option(args, name) {
-  const at = args.indexOf(name);
-  return at >= 0 ? args[at + 1] : undefined;
-}
-
-export function portOf(args, usual) {
-  const port = Number(option(args, '--port') ?? process.env.PORT ?? usual);
+export function portOf({ port: given }, usual) {
+  const port = Number(given ?? process.env.PORT ?? usual);
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Refusal('--port needs a number from 1 to 65535.');
   return port;
 }

@@ -6,7 +6,7 @@ import path from 'node:path';
 import { buildWeb } from './build-web.mjs';
 import { clusterIn, dataHome } from './cluster.mjs';
 import { ensurePostgres, Refusal, root } from './install.mjs';
-import { assertHome, assertPortFree, ended, healthy, isHealthy, isOver, node, option, portOf, publish } from './serving.mjs';
+import { assertHome, assertPortFree, ended, healthy, isHealthy, isOver, node, portOf, publish } from './serving.mjs';
 
 export const DATABASE = 'stennet';
 const fileIn = (home) => path.join(home, 'shop.json');
@@ -43,25 +43,25 @@ function onlyStart(home) {
   return () => fs.rmSync(file, { force: true });
 }
 
-export async function start(args) {
+export async function start(options) {
   const home = dataHome();
   assertHome(home);
   const done = onlyStart(home);
   try {
-    await startAlone(home, args);
+    await startAlone(home, options);
   } finally {
     done();
   }
 }
 
-async function startAlone(home, args) {
+async function startAlone(home, options) {
   const already = runningShop(home);
   if (already) throw new Refusal(`Stennet runs already, at ${already.url}. Stop it first: ./stennet stop`);
-  const plan = await planOf(home, args);
+  const plan = await planOf(home, options);
   const { host, port, cert } = plan;
   const url = `${cert ? 'https' : 'http'}://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;
   const log = path.join(home, 'shop.log');
-  const isInFront = args.includes('--foreground');
+  const isInFront = options.foreground === true;
   const out = isInFront ? 'inherit' : fs.openSync(log, 'a', 0o600);
   const keeper = spawn(process.execPath, [path.join(root, 'scripts/keep.mjs'), JSON.stringify(plan)], { cwd: root, detached: !isInFront, stdio: ['ignore', out, out] });
   fs.writeFileSync(fileIn(home), JSON.stringify({ pid: keeper.pid, url, log, startedAt: new Date().toISOString() }), { mode: 0o600 });
@@ -80,11 +80,9 @@ async function startAlone(home, args) {
 }
 
 /** What the keeper is told; nothing secret, since a list of processes shows it. */
-async function planOf(home, args) {
-  const port = portOf(args, 4200);
-  const host = option(args, '--host') ?? '127.0.0.1';
-  const [cert, key] = [option(args, '--tls-cert'), option(args, '--tls-key')];
-  const isBehindProxy = args.includes('--behind-proxy');
+async function planOf(home, options) {
+  const port = portOf(options, 4200);
+  const { host = '127.0.0.1', hosts = '', 'tls-cert': cert, 'tls-key': key, 'behind-proxy': isBehindProxy = false } = options;
   if (Boolean(cert) !== Boolean(key)) throw new Refusal('--tls-cert and --tls-key go together.');
   for (const file of [cert, key]) if (file && !fs.existsSync(file)) throw new Refusal(`${file} is not there.`);
   if (host !== '127.0.0.1' && host !== 'localhost' && !cert && !isBehindProxy) {
@@ -92,7 +90,6 @@ async function planOf(home, args) {
       'This address is reachable from outside without encryption: phones will not keep the screen on nor start off-line there. Add --tls-cert and --tls-key, or put it behind a proxy.',
     );
   }
-  const hosts = option(args, '--hosts') ?? '';
   await assertPortFree(port, './stennet start', host);
   if (!process.env.DATABASE_URL) ensurePostgres();
   const web = publish(buildWeb(), home, 'web-shop');

@@ -2,10 +2,10 @@
 import { spawnSync } from 'node:child_process';
 import { ensurePostgres, Refusal, root } from './install.mjs';
 
-export async function soak(args) {
+export async function soak({ short }) {
   ensurePostgres();
   const built = spawnSync(process.execPath, ['scripts/build-server.mjs'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
   if (built.status !== 0) throw new Refusal('The server could not be built; see above.');
-  const done = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/soak.mts', ...args], { cwd: root, stdio: 'inherit' });
+  const done = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/soak.mts', ...(short ? ['--short'] : [])], { cwd: root, stdio: 'inherit' });
   process.exitCode = done.status ?? 1;
 }

@@ -1,4 +1,5 @@
 // The one door. Nothing here, nor what it imports before the gate below, may import an npm package: on a fresh machine there are none.
+import { parseArgs } from 'node:util';
 import { ensurePackages, Refusal } from './install.mjs';
 
 const usage = `./stennet demo [--port N] [--fresh]   everything with demo data
@@ -11,18 +12,28 @@ const usage = `./stennet demo [--port N] [--fresh]   everything with demo data
 ./stennet soak [--short]                many devices, two servers, machines that fail; against a ledger
 ./stennet bench                       measurements, as ratios; writes docs/BENCHMARKS.md`;
 
+const text = { type: 'string' };
+const flag = { type: 'boolean' };
+/** Each command with its options; one that it does not know is refused, not passed over. */
 const commands = {
-  demo: async (args) => (await import('./demo.mjs')).demo(args),
-  test: async (args) => (await import('./test.mjs')).test(args),
-  start: async (args) => (await import('./shop.mjs')).start(args),
-  stop: async () => (await import('./shop.mjs')).stop(),
-  status: async () => (await import('./shop.mjs')).status(),
-  backup: async (args) => (await import('./backup.mjs')).backup(args),
-  restore: async (args) => (await import('./backup.mjs')).restore(args),
-  soak: async (args) => (await import('./soak.mjs')).soak(args),
-  verify: async (args) => (await import('./verify.mjs')).verify(args),
-  wrench: async (args) => (await import('./wrench.mjs')).wrench(args),
-  bench: async (args) => (await import('../bench/run.mjs')).bench(args),
+  demo: { options: { port: text, fresh: flag }, run: async (o) => (await import('./demo.mjs')).demo(o) },
+  start: {
+    options: { port: text, host: text, hosts: text, 'tls-cert': text, 'tls-key': text, 'behind-proxy': flag, foreground: flag },
+    run: async (o) => (await import('./shop.mjs')).start(o),
+  },
+  stop: { run: async () => (await import('./shop.mjs')).stop() },
+  status: { run: async () => (await import('./shop.mjs')).status() },
+  backup: { options: { 'passphrase-file': text }, names: 1, run: async (o, names) => (await import('./backup.mjs')).backup(names, o) },
+  restore: {
+    options: { 'passphrase-file': text, 'other-keys': flag },
+    names: 1,
+    run: async (o, names) => (await import('./backup.mjs')).restore(names, o),
+  },
+  test: { options: { all: flag }, run: async (o) => (await import('./test.mjs')).test(o) },
+  soak: { options: { short: flag }, run: async (o) => (await import('./soak.mjs')).soak(o) },
+  verify: { options: { all: flag }, names: 1, run: async (o, names) => (await import('./verify.mjs')).verify(names, o) },
+  wrench: { options: { port: text, name: text }, run: async (o) => (await import('./wrench.mjs')).wrench(o) },
+  bench: { names: 1, run: async (_o, names) => (await import('../bench/run.mjs')).bench(names) },
 };
 
 const [name, ...args] = process.argv.slice(2);
@@ -31,9 +42,21 @@ if (!command) {
   console.log(usage);
   process.exit(name === undefined || name === 'help' || name === '--help' ? 0 : 2);
 }
+
+function asked() {
+  try {
+    const { values, positionals } = parseArgs({ args, options: command.options ?? {}, allowPositionals: true });
+    if (positionals.length > (command.names ?? 0)) throw new Error(`“${positionals.at(-1)}” is one thing too many.`);
+    return { values, positionals };
+  } catch (error) {
+    throw new Refusal(`./stennet ${name}: ${error.message.split('. To specify')[0]}\n\n${usage}`);
+  }
+}
+
 async function run() {
+  const { values, positionals } = asked();
   ensurePackages();
-  await command(args);
+  await command.run(values, positionals);
 }
 
 run().catch((error) => {

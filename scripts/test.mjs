@@ -10,14 +10,14 @@ let failed = 0;
 const bin = (name) => path.join(root, 'node_modules/.bin', name);
 const node = process.execPath;
 /** One after the other, beside the rest: the app is built, and what needs it starts and kills servers of its own. */
-const withServers = (args) => [
+const withServers = (all) => [
   ['web app', node, ['scripts/build-web.mjs']],
   ['first load', node, ['scripts/firstLoad.check.mjs']],
   ['a shop by its commands', node, ['scripts/shop.check.mjs']],
   ['folders that are broken', node, ['scripts/folder.check.mjs']],
   ['a full disk', node, ['scripts/fullDisk.check.mjs']],
   ['a streaming replica', node, ['scripts/replica.check.mjs']],
-  ['soak, short', node, ['--import', 'tsx', 'scripts/soak.mts', ...(args.includes('--all') ? [] : ['--short'])]],
+  ['soak, short', node, ['--import', 'tsx', 'scripts/soak.mts', ...(all ? [] : ['--short'])]],
 ];
 
 /** What only reads. */
@@ -38,8 +38,8 @@ const CHECKS = [
   ['generated documents', node, ['--import', 'tsx', 'scripts/generate-docs.mjs', '--check']],
 ];
 
-export async function test(args) {
-  if (args.includes('--all')) process.env.STENNET_ALL = '1';
+export async function test({ all = false }) {
+  if (all) process.env.STENNET_ALL = '1';
   // Which of the long ones the short run takes: others with each state of the code, the same for the same one.
   process.env.STENNET_SEED ??= spawnSync('git', ['rev-parse', 'HEAD'], { cwd: root, encoding: 'utf8' }).stdout.trim();
   console.log(`sample drawn with STENNET_SEED=${process.env.STENNET_SEED}`);
@@ -60,7 +60,7 @@ export async function test(args) {
   const inTurn = async (checks) => {
     for (const one of checks) await check(...one);
   };
-  await Promise.all([inTurn(withServers(args)), inTurn(CHECKS).then(unitTests)]);
+  await Promise.all([inTurn(withServers(all)), inTurn(CHECKS).then(unitTests)]);
 
   const e2eFile = path.join(root, 'test-results/e2e.json');
   fs.rmSync(e2eFile, { force: true });

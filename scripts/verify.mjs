@@ -6,11 +6,13 @@ import { ensurePostgres, Refusal, root } from './install.mjs';
 
 const DATABASES = ['stennet', 'stennet_demo'];
 
-export async function verify([what, witness]) {
-  if (!what) throw new Refusal('Name what to check: ./stennet verify record.json, ./stennet verify ro-2389.zip, ./stennet verify 2389, or ./stennet verify --all [WITNESS]');
+export async function verify([named], { all = false }) {
+  const [what, witness] = all ? [null, named] : [named];
+  if (!all && !what)
+    throw new Refusal('Name what to check: ./stennet verify record.json, ./stennet verify ro-2389.zip, ./stennet verify 2389, or ./stennet verify --all [WITNESS]');
   const built = spawnSync(process.execPath, ['scripts/build-server.mjs'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
   if (built.status !== 0) throw new Refusal('The server could not be built; see above.');
-  if (what !== '--all' && fs.existsSync(what)) {
+  if (!all && fs.existsSync(what)) {
     process.exitCode = check([fs.realpathSync(what)]);
     return;
   }
@@ -22,7 +24,7 @@ export async function verify([what, witness]) {
   try {
     const known = DATABASES.filter((name) => cluster.hasDatabase(name));
     if (known.length === 0) throw new Refusal('There is no database yet. Start Stennet first: ./stennet demo');
-    const asked = what === '--all' ? ['--all', ...(witness ? [fs.realpathSync(witness)] : [])] : ['--order', what];
+    const asked = all ? ['--all', ...(witness ? [fs.realpathSync(witness)] : [])] : ['--order', what];
     const codes = known.map((name) => check(asked, { OWNER_DATABASE_URL: cluster.urls(name).owner, KEY_DIR: keyFolder(home) }));
     process.exitCode = codes.includes(1) ? 1 : codes.includes(0) ? 0 : 2;
   } finally {

@@ -1,15 +1,15 @@
 // ./stennet wrench: a simulated digital wrench on this machine. Ctrl-C turns it off.
 import { spawn } from 'node:child_process';
 import { root } from './install.mjs';
-import { assertPortFree, ended, node, option, portOf } from './serving.mjs';
+import { assertPortFree, ended, node, portOf } from './serving.mjs';
 
 export const WRENCH_PORT = 4188;
 
-export async function wrench(args) {
-  const port = portOf(args, WRENCH_PORT);
+export async function wrench(options) {
+  const port = portOf(options, WRENCH_PORT);
   await assertPortFree(port, './stennet wrench');
   node(['scripts/build-server.mjs']);
-  const child = startWrench(port, option(args, '--name'), 'inherit');
+  const child = startWrench(port, options.name, 'inherit');
   process.on('SIGINT', () => child.kill('SIGTERM'));
   process.on('SIGTERM', () => child.kill('SIGTERM'));
   await ended(child);

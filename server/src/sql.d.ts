@@ -1,4 +1,5 @@
 declare module '*.sql' {
-  const text: string;
-  export default text;
+  /** Text and name of a statement (scripts/sqlStatement.cjs). */
+  const statement: { name: string; text: string };
+  export default statement;
 }

@@ -25,35 +25,17 @@ export interface Database {
 // A date stays the day it is, whatever the server's own zone.
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
 
-const ignore = (): void => undefined;
-
-/** Each statement by a name of its own. */
-const names = new Map<string, string>();
-const TRANSACTION = /^(begin|commit|rollback)/;
-
-/** A statement is parsed and planned once on a connection, not each time: planning the joins cost more than reading what they find. */
-function preparesOnce(client: pg.PoolClient): void {
-  const plain = client.query.bind(client) as (statement: string | pg.QueryConfig, ...more: unknown[]) => unknown;
-  client.query = ((text: string, values: unknown[] = [], ...more: unknown[]) => {
-    // The pool's own way, with a function to call at the end, stays what it is.
-    if (more.length > 0 || TRANSACTION.test(text)) return plain(text, values, ...more);
-    const name = names.get(text) ?? `statement_${names.size + 1}`;
-    names.set(text, name);
-    return plain({ name, text, values });
-  }) as typeof client.query;
-}
-
 type InShop = Database['inShop'];
 
 /** @param journal what is changed is sealed there; null: nothing may be written */
 function transactionsOn(pool: pg.Pool, journal: Journal | null): InShop {
-  pool.on('connect', preparesOnce);
   pool.on('error', () => undefined); // a connection that dies while idle is replaced at its next use
   return async (shop, work) => {
-    const client = await pool.connect();
+    const client = await pool.connect().catch(outOfReach);
+    let [broken, gone] = [false, false];
     // A connection that dies while it is used fails its query; said a second time as an event it must not end the process.
-    client.on('error', ignore);
-    let broken = false;
+    const lost = (): void => void (gone = true);
+    client.on('error', lost);
     try {
       await client.query(journal ? 'begin' : 'begin read only');
       await client.query("select set_config('stennet.shop', $1, true)", [shop]);
@@ -64,12 +46,19 @@ function transactionsOn(pool: pg.Pool, journal: Journal | null): InShop {
       return result;
     } catch (error) {
       await client.query('rollback').catch(() => (broken = true));
+      if (gone) outOfReach(error);
       throw error;
     } finally {
-      client.off('error', ignore);
+      client.off('error', lost);
       client.release(broken);
     }
   };
+}
+
+/** The driver says without a code that a connection broke off, or that none became free in time. @throws AppError OFFLINE, or what it was */
+function outOfReach(error: unknown): never {
+  if (error instanceof AppError || (error as { code?: string }).code) throw error;
+  throw new AppError('OFFLINE');
 }
 
 /** @param replica of a streaming replica, where there is one: history and calendars are read there */
@@ -104,7 +93,7 @@ function orHere(there: InShop, here: InShop): InShop {
     try {
       return await there(shop, work);
     } catch (error) {
-      if (error instanceof AppError) throw error;
+      if (error instanceof AppError && error.code !== 'OFFLINE') throw error;
       awayUntil = performance.now() + LEFT_ALONE_MS;
       return here(shop, work);
     }

@@ -47,9 +47,6 @@ const NOWHERE = '23503';
 /** PostgreSQL's disk_full, and the system's own. */
 const NO_ROOM = ['53100', 'ENOSPC'];
 
-/** What the driver says without a code: broken off, or none became free in time. */
-const NO_CONNECTION = /^(Connection terminated|timeout exceeded when trying to connect)/;
-
 function refusalOf(error: unknown): AppError {
   if (error instanceof AppError) return error;
   const { type, code } = (error ?? {}) as { type?: string; code?: string };
@@ -61,7 +58,6 @@ function refusalOf(error: unknown): AppError {
   if (code && NO_ROOM.includes(code)) return new AppError('DISK_FULL');
   if (code && (AWAY.includes(code) || (code.length === 5 && code.startsWith(AWAY_CLASS)))) return new AppError('OFFLINE');
   if (error instanceof DatabaseError) return refusalOfDatabase(error);
-  if (error instanceof Error && NO_CONNECTION.test(error.message)) return new AppError('OFFLINE');
   return new AppError('INTERNAL');
 }
 

@@ -1,4 +1,5 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import { parse } from 'cookie';
 import type { Request, Response } from 'express';
 import * as v from 'valibot';
 import { UuidSchema, type Me, type Role, type Shop } from '@stennet/core/contract';
@@ -33,11 +34,7 @@ interface Kept {
   token: string;
 }
 
-const cookieNamed = (req: Request, name: string): string | undefined =>
-  req.headers.cookie
-    ?.split(/; */)
-    .find((c) => c.startsWith(`${name}=`))
-    ?.slice(name.length + 1);
+const cookieNamed = (req: Request, name: string): string | undefined => parse(req.headers.cookie ?? '')[name];
 
 function cookieOf(req: Request): Kept | undefined {
   const [shop, token] = cookieNamed(req, COOKIE)?.split('.') ?? [];

@@ -71,7 +71,7 @@ async function linesOf(client: Client, asked: Asked, before: string | undefined)
   return (await client.query<HistoryLine>(query, [at, run, ...values])).rows;
 }
 
-function queryOf(asked: Asked): [string, (string | null)[]] {
+function queryOf(asked: Asked): [typeof historyOfVehicle, (string | null)[]] {
   switch (asked.by) {
     case 'vehicle':
       return [historyOfVehicle, [asked.vin]];
