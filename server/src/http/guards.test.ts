@@ -20,8 +20,6 @@ test.each([
   ['no room for a file', withCode('ENOSPC'), 507, 'DISK_FULL'],
   ['a database that is away', withCode('ECONNREFUSED'), 503, 'OFFLINE'],
   ['a database that recovers', withCode('57P03'), 503, 'OFFLINE'],
-  ['a connection that was cut', new Error('Connection terminated unexpectedly'), 503, 'OFFLINE'],
-  ['no connection that became free in time', new Error('timeout exceeded when trying to connect'), 503, 'OFFLINE'],
   ['a refusal', new AppError('FORBIDDEN', { role: 'adviser' }), 403, 'FORBIDDEN'],
   ['an address that cannot be read', new URIError('x'), 404, 'NOT_FOUND'],
 ])('%s is said as what it is, and is no fault of ours in the log', (_what, error, status, code) => {

@@ -1,0 +1,27 @@
+import { HALDEN, House } from '../../test/world';
+import { openDatabase } from './database';
+
+const house = new House();
+beforeAll(() => house.open());
+afterAll(() => house.close());
+
+test('a connection that is cut in the middle is out of reach, and the next one is whole', async () => {
+  const work = house.db.inShop(HALDEN, async (client) => {
+    const [row] = (await client.query<{ pid: number }>('select pg_backend_pid() as pid')).rows;
+    await house.admin.query('select pg_terminate_backend($1)', [row?.pid]);
+    await client.query('select pg_sleep(5)');
+  });
+  await expect(work).rejects.toMatchObject(expect.objectContaining({ message: expect.stringMatching(/cannot be reached|terminating connection/) }));
+  expect(await house.db.inShop(HALDEN, async (client) => (await client.query('select 1 as one')).rows)).toEqual([{ one: 1 }]);
+});
+
+test('no connection that became free in time is out of reach', async () => {
+  const db = openDatabase(house.urls.app, null);
+  let done: () => void = () => undefined;
+  const held = new Promise<void>((resolve) => (done = resolve));
+  const busy = Array.from({ length: 10 }, () => db.inShop(HALDEN, () => held));
+  await expect(db.inShop(HALDEN, async () => undefined)).rejects.toMatchObject({ code: 'OFFLINE' });
+  done();
+  await Promise.all(busy);
+  await db.close();
+}, 20_000);
