@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { copyOf, draftOf, newDraft, nextRevision, sheetIdFor, type NewSheet, isLater } from '@stennet/core/draft';
 import type { Me } from '@stennet/core/contract';
@@ -10,6 +10,8 @@ import { useSignedIn } from './account';
 import { asAppError, call } from './api';
 import { database, type KeptDraft } from './database';
 import { DraftKeeper, type DraftState } from './draftKeeper';
+import { queryKeys } from './queryKeys';
+import { refresh } from './refresh';
 
 type Key = [string, string, string];
 /** Whose draft: a person's, in a shop. */
@@ -85,13 +87,13 @@ export function useDraft(sheet: string): { editing: Editing | null; error: AppEr
 }
 const nothing = (): (() => void) => () => undefined;
 
-export const useLibrary = () => useQuery({ queryKey: ['library'], queryFn: () => call('library'), refetchOnMount: 'always' });
+export const useLibrary = () => useQuery({ queryKey: queryKeys.library, queryFn: () => call('library'), refetchOnMount: 'always' });
 
 /** Drafts of this person on this device that the server does not have as they are. */
 export function useUnsentDrafts(): KeptDraft[] {
   const { me } = useSignedIn();
   const { data } = useQuery({
-    queryKey: ['unsentDrafts', me.person.id, me.shop.id],
+    queryKey: queryKeys.unsentDrafts(me.person.id, me.shop.id),
     queryFn: async () => (await (await database()).getAll('drafts', IDBKeyRange.bound([me.person.id, me.shop.id], [me.person.id, me.shop.id, []]))).filter((k) => k.dirty),
     refetchOnMount: 'always',
     gcTime: 0,
@@ -106,12 +108,11 @@ export function useBeginDraft(): {
   revise: (from: Sheet, related: readonly Sheet[]) => Promise<string>;
 } {
   const { me } = useSignedIn();
-  const client = useQueryClient();
   const start = async (draft: Sheet, basedOn: string | null, related: Sheet[]): Promise<string> => {
     const has = await (await database()).get('drafts', keyOf(whose(me), draft.id));
     // Somebody's unsent words are never written over by a new beginning.
     if (!has?.dirty) await keep(whose(me), { draft, version: 0, basedOn, related, dirty: true, changedAt: now().toISOString() });
-    await client.invalidateQueries({ queryKey: ['library'] });
+    await refresh(queryKeys.library);
     return draft.id;
   };
   const mark = (): string => newId().slice(0, 4);
@@ -125,3 +126,11 @@ export function useBeginDraft(): {
     },
   };
 }
+
+/** As the server has it. @throws AppError NOT_FOUND, OFFLINE */
+export const draftOnServer = (sheet: string) => call('draft', { sheet });
+/** One that the server has no more is let go all the same. @throws AppError DRAFT_CHANGED, OFFLINE */
+export const discardDraft = (sheet: string, version: number): Promise<unknown> =>
+  call('discardDraft', { sheet }, { version }).catch((error: unknown) => {
+    if (asAppError(error).code !== 'NOT_FOUND') throw error;
+  });

@@ -9,7 +9,8 @@ import { isUnseen } from './bay';
 import { database, type KeptEntry } from './database';
 import { onLeaving } from './leaving';
 import { sendPhoto } from './photos';
-import { queryClient } from './queries';
+import { queryKeys } from './queryKeys';
+import { refresh } from './refresh';
 
 /*
  * What is written on a repair order, on its way to the server:
@@ -128,9 +129,9 @@ async function withPhoto({ body, photo }: KeptEntry): Promise<OrderEntry> {
 /** The server has it. What was changed here meanwhile goes out on top of it. */
 async function taken(sent: KeptEntry, version: number): Promise<void> {
   // What the server has is shown before the change leaves the screen.
-  await queryClient.invalidateQueries({ queryKey: ['order', sent.order] });
-  void queryClient.invalidateQueries({ queryKey: ['today'] });
-  void queryClient.invalidateQueries({ queryKey: ['orders'] });
+  await refresh(queryKeys.order(sent.order));
+  void refresh(queryKeys.today);
+  void refresh(queryKeys.orders);
   await putBack(sent, null);
   const newer = waiting.find((k) => k.entry === sent.entry);
   if (!newer) return;

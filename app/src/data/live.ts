@@ -1,7 +1,8 @@
 import { routes } from '@stennet/core/contract';
 import { eventStream } from '@/platform/eventStream';
-import { queryClient } from './queries';
 import { noteLive, tellHint } from './stream';
+import { queryKeys } from './queryKeys';
+import { refresh } from './refresh';
 
 /*
  * Word that something has changed elsewhere, from one stream for the whole browser:
@@ -44,6 +45,6 @@ function hear(topic: string): void {
   if (topic === LOST) return;
   const run = topic.startsWith('run:') ? topic.slice(4) : null;
   tellHint(run);
-  const keys = run ? [['statements', run], ['signing', run], ['order'], ['today'], ['orders']] : [['order'], ['today'], ['orders'], ['followUps']];
-  for (const queryKey of keys) void queryClient.invalidateQueries({ queryKey });
+  const lists = [queryKeys.everyOrder, queryKeys.today, queryKeys.orders];
+  void refresh(...lists, ...(run ? [queryKeys.statements(run), queryKeys.signing(run)] : [queryKeys.followUps]));
 }

@@ -7,6 +7,7 @@ import type { ListedTool, ShopTool } from '@stennet/core/prepare';
 import { call, asAppError } from './api';
 import { unverified, verifyNow } from './bay';
 import { database } from './database';
+import { queryKeys } from './queryKeys';
 
 const DAY_MS = 86_400_000;
 
@@ -50,14 +51,14 @@ export const KEEP_MS = 7 * DAY_MS;
 export const isKept = (query: Query): boolean => defaultShouldDehydrateQuery(query) && query.meta?.kept !== false;
 
 /** Who is signed in; null when nobody is. */
-export const useMe = () => useQuery({ queryKey: ['me'], queryFn: askMe, staleTime: 0 });
+export const useMe = () => useQuery({ queryKey: queryKeys.me, queryFn: askMe, staleTime: 0 });
 
 /** Whether this installation has no shop yet. */
-export const useSetup = () => useQuery({ queryKey: ['setup'], queryFn: () => call('setup'), gcTime: 0 });
+export const useSetup = () => useQuery({ queryKey: queryKeys.setup, queryFn: () => call('setup'), gcTime: 0 });
 
 /** The door opens to the sign-in; a run on the screen goes on. */
 export function noteSignedOut(error: AppError): void {
-  if (error.code === 'SIGN_IN_NEEDED') queryClient.setQueryData(['me'], null);
+  if (error.code === 'SIGN_IN_NEEDED') queryClient.setQueryData(queryKeys.me, null);
 }
 
 async function askMe(): Promise<Me | null> {
@@ -67,17 +68,17 @@ async function askMe(): Promise<Me | null> {
   });
 }
 
-export const useToday = () => useQuery({ queryKey: ['today'], queryFn: () => call('today'), refetchInterval: 15_000 });
+export const useToday = () => useQuery({ queryKey: queryKeys.today, queryFn: () => call('today'), refetchInterval: 15_000 });
 export const useOrder = (order: string) =>
   useQuery({
-    queryKey: ['order', order],
+    queryKey: queryKeys.order(order),
     queryFn: () => call('order', { order }),
     enabled: order !== '',
     // Today has it already: shown at once, and off-line.
-    placeholderData: () => queryClient.getQueryData<Awaited<ReturnType<typeof call<'today'>>>>(['today'])?.orders.find((o) => o.id === order),
+    placeholderData: () => queryClient.getQueryData<Awaited<ReturnType<typeof call<'today'>>>>(queryKeys.today)?.orders.find((o) => o.id === order),
   });
-export const useJointSheet = (joint: string) => useQuery({ queryKey: ['jointSheet', joint], queryFn: () => call('jointSheet', { joint }) });
-export const usePeople = () => useQuery({ queryKey: ['people'], queryFn: () => call('people'), staleTime: 60_000 });
+export const useJointSheet = (joint: string) => useQuery({ queryKey: queryKeys.jointSheet(joint), queryFn: () => call('jointSheet', { joint }) });
+export const usePeople = () => useQuery({ queryKey: queryKeys.people, queryFn: () => call('people'), staleTime: 60_000 });
 
 /** One of the shop's tools, as the list of tools has it. */
 export interface KeptTool {
@@ -89,7 +90,7 @@ export interface KeptTool {
 }
 export const useTools = () =>
   useQuery({
-    queryKey: ['tools'],
+    queryKey: queryKeys.tools,
     queryFn: () => call('tools'),
     select: ({ tools }): KeptTool[] => tools.map((t) => ({ ...t, tool: t.tool as ShopTool })),
   });
@@ -103,7 +104,7 @@ export interface OrderFilter {
 /** While typing, the last answer stays until the next one is there. */
 export const useOrders = ({ q, state }: OrderFilter) =>
   useQuery({
-    queryKey: ['orders', q ?? '', state ?? ''],
+    queryKey: queryKeys.ordersLike(q ?? '', state ?? ''),
     queryFn: () => call('orders', {}, undefined, { ...(q ? { q } : {}), ...(state ? { state } : {}) }),
     placeholderData: keepPreviousData,
     gcTime: q ? 60_000 : 7 * DAY_MS,

@@ -8,16 +8,18 @@ import { AppError } from '@stennet/core/errors';
 import { call, refusalIn } from './api';
 import type { BodyOf } from '@stennet/core/contract/run';
 import { queryClient } from './queries';
+import { queryKeys } from './queryKeys';
+import { refresh, refreshOrders } from './refresh';
 
 /** Who signed a record, whether it holds, and what keeps it from being signed. Only the server knows. */
 export const useSigning = (run: string) =>
-  useQuery({ queryKey: ['signing', run], queryFn: () => call('signatures', { run }), gcTime: 60_000, staleTime: 0, refetchOnMount: 'always' });
+  useQuery({ queryKey: queryKeys.signing(run), queryFn: () => call('signatures', { run }), gcTime: 60_000, staleTime: 0, refetchOnMount: 'always' });
 
 /** @throws AppError why it was not signed */
 export async function signRun(run: string, said: { kind: SignedKind; position: number; text?: string }): Promise<void> {
-  queryClient.setQueryData(['signing', run], await call('signRun', { run }, { id: newId(), ...said }));
-  void queryClient.invalidateQueries({ queryKey: ['order'] });
-  void queryClient.invalidateQueries({ queryKey: ['today'] });
+  queryClient.setQueryData(queryKeys.signing(run), await call('signRun', { run }, { id: newId(), ...said }));
+  void refresh(queryKeys.everyOrder);
+  void refresh(queryKeys.today);
 }
 
 export const recordPath = (run: string, form: 'pdf' | 'json' | 'csv'): string => `${routes.recordOut.path.replace(':run', run)}?form=${form}`;
@@ -28,7 +30,7 @@ export const handOverPath = (order: string): string => routes.handOver.path.repl
 export type Asked = Record<string, string>;
 export const useHistory = (asked: Asked | null) =>
   useInfiniteQuery({
-    queryKey: ['history', asked],
+    queryKey: queryKeys.historyOf(asked),
     queryFn: ({ pageParam }) => call('history', {}, undefined, { ...asked, ...(pageParam ? { before: pageParam } : {}) }),
     initialPageParam: '',
     getNextPageParam: (last) => last.next ?? undefined,
@@ -36,10 +38,10 @@ export const useHistory = (asked: Asked | null) =>
   });
 export const recallPath = (asked: Asked): string => `${routes.history.path}?${new URLSearchParams({ ...asked, form: 'csv' }).toString()}`;
 
-export const useForeignRecord = (run: string) => useQuery({ queryKey: ['foreign', run], queryFn: () => call('foreignRecord', { run }), meta: { kept: false } });
+export const useForeignRecord = (run: string) => useQuery({ queryKey: queryKeys.foreign(run), queryFn: () => call('foreignRecord', { run }), meta: { kept: false } });
 /** Whether it holds, looked at on the server each time. */
 export const useForeignCheck = (run: string) =>
-  useQuery({ queryKey: ['foreign', run, 'check'], queryFn: () => call('checkForeign', { run }), staleTime: 0, gcTime: 60_000, refetchOnMount: 'always' });
+  useQuery({ queryKey: queryKeys.foreignCheck(run), queryFn: () => call('checkForeign', { run }), staleTime: 0, gcTime: 60_000, refetchOnMount: 'always' });
 export const foreignPath = (run: string): string => routes.foreignRecord.path.replace(':run', run);
 
 type Taken = v.InferOutput<typeof replies.takeForeign>;
@@ -53,29 +55,29 @@ export async function takeForeign(file: File): Promise<Taken> {
   );
   const reply: unknown = await response.json().catch(() => undefined);
   if (!response.ok) throw refusalIn(reply);
-  void queryClient.invalidateQueries({ queryKey: ['history'] });
-  void queryClient.invalidateQueries({ queryKey: ['foreign'] });
+  void refresh(queryKeys.history);
+  void refresh(queryKeys.everyForeign);
   return v.parse(replies.takeForeign, reply);
 }
 
 export const useFollowUps = (state?: FollowUpState) =>
-  useQuery({ queryKey: ['followUps', state ?? 'all'], queryFn: () => call('followUps', {}, undefined, state ? { state } : {}) });
+  useQuery({ queryKey: queryKeys.followUpsThat(state ?? 'all'), queryFn: () => call('followUps', {}, undefined, state ? { state } : {}) });
 
 /** @throws AppError FOLLOW_UP_CHANGED, REASON_NEEDED, OFFLINE */
 export async function settleFollowUp({ id, version }: Pick<FollowUp, 'id' | 'version'>, said: { state: FollowUpState; note: string | null; seenKm: number | null }): Promise<void> {
   await call('settleFollowUp', { followUp: id }, { version, ...said });
-  await Promise.all(['followUps', 'order', 'orders', 'today'].map((key) => queryClient.invalidateQueries({ queryKey: [key] })));
+  await refresh(queryKeys.followUps, queryKeys.everyOrder, queryKeys.orders, queryKeys.today);
 }
 
 /** A private calendar address of this person; a new one ends the one before. */
 export async function makeFeed(): Promise<string> {
   const { path } = await call('makeFeed');
-  void queryClient.invalidateQueries({ queryKey: ['followUps'] });
+  void refresh(queryKeys.followUps);
   return new URL(path, window.location.href).href;
 }
 export async function dropFeed(): Promise<void> {
   await call('dropFeed');
-  void queryClient.invalidateQueries({ queryKey: ['followUps'] });
+  void refresh(queryKeys.followUps);
 }
 export const calendarPath = routes.calendar.path;
 export const witnessPath = routes.witness.path;
@@ -83,12 +85,12 @@ export const witnessPath = routes.witness.path;
 /** Who had it done is forgotten, on every order of theirs for this vehicle. @throws AppError ERASE_OPEN, SIGN_IN_WRONG */
 export async function eraseCustomer(order: string, own: string): Promise<number> {
   const { erased } = await call('eraseCustomer', { order }, { own });
-  await Promise.all(['order', 'orders', 'today', 'followUps', 'history'].map((key) => queryClient.invalidateQueries({ queryKey: [key] })));
+  await refreshOrders();
   return erased;
 }
 
 /** What the shop decides for itself; taken over by asking anew who is signed in. */
 export async function saveShop(shop: NonNullable<BodyOf<'saveShop'>>): Promise<void> {
   await call('saveShop', {}, shop);
-  await queryClient.invalidateQueries({ queryKey: ['me'] });
+  await refresh(queryKeys.me);
 }

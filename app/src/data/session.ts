@@ -9,6 +9,8 @@ import { leave } from './leaving';
 import { forgetSentRuns } from './outbox/outbox';
 import { send } from './outbox/sender';
 import { queryClient } from './queries';
+import { queryKeys } from './queryKeys';
+import { refresh } from './refresh';
 
 const VERIFY_MS = 4000;
 
@@ -17,7 +19,7 @@ async function enter(me: Me): Promise<void> {
   await stopAsking();
   forgetAnswers();
   noteNewSignIn();
-  queryClient.setQueryData(['me'], me);
+  queryClient.setQueryData(queryKeys.me, me);
   setClock(me.clockSetTo);
   leave();
   void send();
@@ -52,7 +54,7 @@ export async function switchPerson(enrolled: Enrolled, pin: string): Promise<voi
 /** Asked again until the server has said whether it was the right PIN. */
 function keepVerifying(): void {
   if (!unverified()) return;
-  setTimeout(() => void queryClient.invalidateQueries({ queryKey: ['me'] }).finally(keepVerifying), VERIFY_MS);
+  setTimeout(() => void refresh(queryKeys.me).finally(keepVerifying), VERIFY_MS);
 }
 
 export async function switchShop(shop: string): Promise<void> {
@@ -75,7 +77,7 @@ export async function signOut(goHome: () => void): Promise<void> {
   await forgetSentRuns();
   goHome();
   // Emptied first, then removed: a save that is still waiting must not bring the answers back.
-  queryClient.setQueryData(['me'], null);
+  queryClient.setQueryData(queryKeys.me, null);
   forgetAnswers();
   await (await database()).clear('answers');
 }
@@ -86,7 +88,7 @@ async function forgetLibrary(): Promise<void> {
 }
 
 /** An answer to “who is signed in” that is still on its way says who was: it must not arrive after the change. */
-const stopAsking = (): Promise<void> => queryClient.cancelQueries({ queryKey: ['me'] });
+const stopAsking = (): Promise<void> => queryClient.cancelQueries({ queryKey: queryKeys.me });
 
 /** All but who is signed in: that question stays open on the screen and must not be torn from it. */
 function forgetAnswers(): void {

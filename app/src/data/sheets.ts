@@ -3,6 +3,7 @@ import type { SheetBrief, SheetReply } from '@stennet/core/contract/run';
 import { asAppError, call } from './api';
 import { database } from './database';
 import { useSignedIn } from './account';
+import { queryKeys } from './queryKeys';
 
 export interface SheetFilter {
   maker?: string;
@@ -43,7 +44,7 @@ function onlyAway(error: unknown): null {
 export function useFoundSheets(q: string, filter: SheetFilter) {
   const shop = useSignedIn().me.shop.id;
   return useQuery({
-    queryKey: ['findSheets', q, filter],
+    queryKey: queryKeys.found(q, filter),
     queryFn: () => find(shop, q, filter),
     placeholderData: keepPreviousData,
     staleTime: 30_000,
@@ -55,14 +56,14 @@ export function useFoundSheets(q: string, filter: SheetFilter) {
 export function useSheetPlaces() {
   const shop = useSignedIn().me.shop.id;
   const onDevice = async () => ({ places: await (await (await import('./library')).libraryOf(shop)).places() });
-  return useQuery({ queryKey: ['sheetPlaces'], queryFn: () => call('sheetPlaces').catch(async (e: unknown) => onlyAway(e) ?? onDevice()), staleTime: 60_000 });
+  return useQuery({ queryKey: queryKeys.sheetPlaces, queryFn: () => call('sheetPlaces').catch(async (e: unknown) => onlyAway(e) ?? onDevice()), staleTime: 60_000 });
 }
 
 /** From the server; where it cannot be reached, what was seen before, else what the device's library has of it. */
 export function useSheet(sheet: string, revision: string) {
   const shop = useSignedIn().me.shop.id;
   const client = useQueryClient();
-  const key = ['sheet', sheet, revision];
+  const key = queryKeys.sheet(sheet, revision);
   const onDevice = async (away: unknown): Promise<SheetReply> => {
     const look = async () => (await (await import('./library')).libraryOf(shop)).get(sheet, revision);
     // A device without workers has no library: the server’s being away is what there is to say.
@@ -89,14 +90,14 @@ export function useSheetsAtHand(): { atHand: AtHand; noteSeen: (brief: SheetBrie
   const { me } = useSignedIn();
   // Each person's, in each shop: one never sees what the other has.
   const key = `sheets at hand of ${me.person.id} in ${me.shop.id}`;
-  const { data } = useQuery({ queryKey: ['sheetsAtHand', key], queryFn: async () => atHandIn(await (await database()).get('answers', key)), staleTime: Infinity });
+  const { data } = useQuery({ queryKey: queryKeys.sheetsAtHand(key), queryFn: async () => atHandIn(await (await database()).get('answers', key)), staleTime: Infinity });
   const change = async (by: (was: AtHand) => AtHand): Promise<void> => {
     try {
       const { store, done } = (await database()).transaction('answers', 'readwrite');
       const next = by(atHandIn(await store.get(key)));
       await store.put(JSON.stringify(next), key);
       await done;
-      client.setQueryData(['sheetsAtHand', key], next);
+      client.setQueryData(queryKeys.sheetsAtHand(key), next);
     } catch {
       // A device that keeps nothing says so on every screen.
     }

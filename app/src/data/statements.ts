@@ -3,10 +3,11 @@ import type { Say } from '@stennet/core/contract/run';
 import type { Statement } from '@stennet/core/run';
 import { deviceId } from '@/platform/device';
 import { call } from './api';
+import { queryKeys } from './queryKeys';
 
 /** What was said of a run by others; looked up while it is open on the screen. */
 export const useStatements = (run: string, isOpen: boolean) =>
-  useQuery({ queryKey: ['statements', run], queryFn: () => call('statements', { run }), enabled: isOpen, refetchInterval: 8000, gcTime: 60_000 });
+  useQuery({ queryKey: queryKeys.statements(run), queryFn: () => call('statements', { run }), enabled: isOpen, refetchInterval: 8000, gcTime: 60_000 });
 
 /**
  * A lead says something of a run: with the PIN on this device, or (pin null) signed in here themselves.

@@ -8,6 +8,7 @@ import type { Trace } from '@stennet/core/trace';
 import { asAppError, call } from './api';
 import { database, STRICT } from './database';
 import { work } from './work';
+import { queryKeys } from './queryKeys';
 
 /**
  * Keeps a trace on this device. @returns its name, for the pull it belongs to
@@ -81,7 +82,7 @@ async function traceOf(name: string): Promise<Trace | null> {
 export function useTraces(names: readonly string[]): { traces: ReadonlyMap<string, Trace>; missing: number; isLoading: boolean } {
   return useQueries({
     queries: names.map((name) => ({
-      queryKey: ['trace', name],
+      queryKey: queryKeys.trace(name),
       queryFn: () => traceOf(name),
       meta: { kept: false },
       staleTime: ({ state }: { state: { data: unknown } }) => (state.data ? Infinity : 0),

@@ -7,6 +7,7 @@ import { keepBack, readRun, runsToSend, waitingOf } from './outbox/outbox';
 import { send } from './outbox/sender';
 import { keepTrace, waitingTraces } from './traces';
 import { work } from './work';
+import { queryKeys } from './queryKeys';
 
 /** Everything that the server does not have yet, as a file: for a device that is about to be wiped. @returns how many entries */
 export async function saveUnsent(): Promise<number> {
@@ -47,7 +48,7 @@ export async function readUnsent(file: File): Promise<number> {
 /** Whose entries wait here, by name: each goes out when that person is signed in here. */
 export const useUnsentByPerson = (unsent: number) =>
   useQuery({
-    queryKey: ['unsent', unsent],
+    queryKey: queryKeys.unsent(unsent),
     gcTime: 0,
     queryFn: async () => {
       const people = new Map<string, { name: string; count: number }>();

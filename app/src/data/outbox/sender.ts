@@ -14,6 +14,7 @@ import { noteSignedOut, queryClient } from '../queries';
 import { sendTraces } from '../traces';
 import { holdKeyOf } from './holdKeys';
 import { countUnsent, markRefused, markSent, runsToSend, waitingOf } from './outbox';
+import { queryKeys } from '../queryKeys';
 
 /** What the screen says of the way to the server. */
 export interface Sending {
@@ -97,7 +98,7 @@ async function tryRun(run: string): Promise<Sending['state']> {
 
 async function isOwn(run: string): Promise<boolean> {
   const [first] = (await waitingOf(run)).filter((e) => !e.refused);
-  const me = queryClient.getQueryData<Me>(['me']);
+  const me = queryClient.getQueryData<Me>(queryKeys.me);
   return !first || !me || (first.event.person === me.person.id && !isUnseen(me.person.id));
 }
 
@@ -141,7 +142,7 @@ async function sendBatch(run: string, batch: KeptEvent[], waiting: RunEvent[]): 
 /** By whoever is on now: for another's entries speaks the proof that was made when they were confirmed, else that person signs in again. */
 async function append(run: string, batch: KeptEvent[]): Promise<ReplyOf<'appendRunEvents'>> {
   const [first] = batch;
-  const isOwnWork = first?.event.person === queryClient.getQueryData<Me>(['me'])?.person.id;
+  const isOwnWork = first?.event.person === queryClient.getQueryData<Me>(queryKeys.me)?.person.id;
   if (!isOwnWork && batch.some((e) => !e.proof)) throw new AppError('WRONG_PERSON');
   const proofs = isOwnWork ? [] : batch.flatMap(({ event, proof }) => (proof ? [{ event: event.id, ...proof }] : []));
   // One that was lost with the device's storage: the server takes what comes with another as said by one who does not hold the run.

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { AppError } from '@stennet/core/errors';
-import { asAppError, call } from '@/data';
+import { asAppError } from '@/data';
+import { setPin as setPinOf } from '@/data/shop';
 import { BigButton, Line, Notice, PinField, Section } from '@/ui';
 import { text } from './text';
 
@@ -13,7 +14,7 @@ export function PinCard() {
   const [isSet, setIsSet] = useState(false);
   const save = (): void => {
     setIsSet(false);
-    call('setPin', {}, { pin, password }).then(
+    setPinOf(pin, password).then(
       () => {
         setError(null);
         setIsSet(true);

@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { asAppError, call, useSignedIn } from '@/data';
-import { forgetDraft, useDraft, type Editing } from '@/data/drafts';
+import { asAppError, useSignedIn } from '@/data';
+import { forgetDraft, useDraft, type Editing, draftOnServer } from '@/data/drafts';
 import { BigButton, Chip, Line, Loading, Notice, ScreenFrame, useInks, useIsWide } from '@/ui';
 import { EditorContext, useEditor, useEditorOf } from './hooks/useEditor';
 import { usePlacing, type Placing } from './hooks/usePlacing';
@@ -155,7 +155,7 @@ function Refused({ editing, onReload }: { editing: Editing; onReload: () => void
   }
   const sheet = kept.draft.id;
   const mine = async (): Promise<void> => {
-    const theirs = await call('draft', { sheet }).catch((e: unknown) => (asAppError(e).code === 'NOT_FOUND' ? null : undefined));
+    const theirs = await draftOnServer(sheet).catch((e: unknown) => (asAppError(e).code === 'NOT_FOUND' ? null : undefined));
     if (theirs === undefined) setProblem(text.notNow);
     else keeper.goOnOver(theirs?.version ?? 0);
   };

@@ -1,10 +1,10 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
 import type { Library } from '@stennet/core/contract/run';
-import { asAppError, call, useSignedIn } from '@/data';
+import { asAppError, useSignedIn } from '@/data';
+import { setJointSheet } from '@/data/orders';
 import { useBeginDraft, useLibrary, useUnsentDrafts } from '@/data/drafts';
 import { BigButton, FieldRow, Line, Loading, Notice, ScreenFrame, Section, TextField, useIsWide } from '@/ui';
 import { DraftList } from './parts/DraftList';
@@ -96,16 +96,12 @@ function WriteNew() {
 }
 
 function Replaced({ library }: { library: Library }) {
-  const client = useQueryClient();
   const { me } = useSignedIn();
   const [problem, setProblem] = useState<string | null>(null);
   if (library.replaced.length === 0) return null;
   const take = (r: Library['replaced'][number]): void => {
     setProblem(null);
-    call('setJointSheet', { joint: r.joint }, { sheet: r.sheet, revision: r.by }).then(
-      () => client.invalidateQueries(),
-      (e: unknown) => setProblem(`${asAppError(e).message} ${asAppError(e).fix}`),
-    );
+    setJointSheet(r.joint, r.sheet, r.by).catch((e: unknown) => setProblem(`${asAppError(e).message} ${asAppError(e).fix}`));
   };
   return (
     <Section title={text.replaced}>

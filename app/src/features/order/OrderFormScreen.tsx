@@ -1,10 +1,10 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Order } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { checkVin } from '@stennet/core/find';
-import { asAppError, call, useKeptForm, useOrder, useSignedIn } from '@/data';
+import { asAppError, useKeptForm, useOrder, useSignedIn } from '@/data';
+import { createOrder, saveOrder, useVehicle } from '@/data/orders';
 import { newId } from '@/platform/ids';
 import { BigButton, Card, ChoiceField, FieldRow, Line, Loading, Notice, ScreenFrame, Section, TextField } from '@/ui';
 import { EMPTY, formOf, readForm, type HeadForm, type Problems } from './orderForm';
@@ -29,7 +29,6 @@ function Edit({ id }: { id: string }) {
 
 function Form({ order }: { order: Order | null }) {
   const router = useRouter();
-  const client = useQueryClient();
   const { me } = useSignedIn();
   const time = shopTimeIn(me.shop.timeZone);
   const { form, put, clear, isTouched, isRestored } = useKeptForm<HeadForm & { id: string; version: number }>(`order ${order?.id ?? 'new'}`, {
@@ -47,18 +46,16 @@ function Form({ order }: { order: Order | null }) {
     setProblems({});
     setBusy(true);
     const sent = order
-      ? call('saveOrder', { order: order.id }, { version, head: read.head })
-      : call('createOrder', {}, { order: form.id, head: { ...read.head, number: form.number.trim() ? read.head.number : null } });
+      ? saveOrder(order.id, { version, head: read.head })
+      : createOrder({ order: form.id, head: { ...read.head, number: form.number.trim() ? read.head.number : null } });
     sent.then(
       () => {
         clear();
-        void client.invalidateQueries();
         router.replace(`/orders/${form.id}`);
       },
       (e: unknown) => {
         setError(asAppError(e));
         setBusy(false);
-        void client.invalidateQueries({ queryKey: ['order', form.id] });
       },
     );
   };
@@ -137,7 +134,7 @@ function Refusal({ error, order, onOver, onTheirs }: { error: AppError; order: O
 function ByVin({ vin, onTake }: { vin: string; onTake: (change: Partial<HeadForm>) => void }) {
   const tidy = vin.replace(/[\s-]/g, '').toUpperCase();
   const isGood = checkVin(tidy).kind === 'good';
-  const found = useQuery({ queryKey: ['vehicle', tidy], queryFn: () => call('vehicle', { vin: tidy }), enabled: isGood, gcTime: 60_000 });
+  const found = useVehicle(tidy, isGood);
   const vehicle = isGood ? found.data?.vehicle : null;
   if (!vehicle) return null;
   return <Notice title={text.known(`${vehicle.maker} ${vehicle.model}, ${vehicle.plate}`)} action={{ text: text.takeKnown, onPress: () => onTake({ ...vehicle, vin: tidy }) }} />;

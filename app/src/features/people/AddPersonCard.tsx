@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { ROLES, type Role } from '@stennet/core/contract';
-import { call, queryClient } from '@/data';
+import { addPerson } from '@/data/shop';
 import { newId } from '@/platform/ids';
 import { BigButton, ChoiceField, PinField, Section, TextField } from '@/ui';
 import { Said } from './Said';
@@ -16,13 +16,12 @@ export function AddPersonCard() {
   const { error, done, isBusy, doing } = useDoing();
   const add = (): void =>
     doing(
-      () => call('addPerson', {}, { id: newId(), name, password, role, ...(role === 'lead' ? { own } : {}) }),
+      () => addPerson({ id: newId(), name, password, role, ...(role === 'lead' ? { own } : {}) }),
       text.added(name.trim()),
       () => {
         setName('');
         setPassword('');
         setOwn('');
-        void queryClient.invalidateQueries({ queryKey: ['people'] });
       },
     );
   const isReady = name.trim() !== '' && password.length >= 10 && (role !== 'lead' || own !== '');

@@ -1,7 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { SecurityLine } from '@stennet/core/contract';
-import { asAppError, call, formatterOf, useSignedIn } from '@/data';
+import { asAppError, formatterOf, useSignedIn } from '@/data';
+import { useSecurityLog } from '@/data/shop';
 import { BigButton, Line, Loading, Notice, Section } from '@/ui';
 import { text } from './text';
 
@@ -11,7 +11,7 @@ const SHORT = 12;
 export function DoorLog() {
   const { me } = useSignedIn();
   const [isLong, setLong] = useState(false);
-  const { data, isError, error, refetch } = useQuery({ queryKey: ['security'], queryFn: () => call('security'), gcTime: 0 });
+  const { data, isError, error, refetch } = useSecurityLog();
   const lines = (data?.events ?? []).filter((e) => text.kinds[e.kind] !== undefined);
   const said = (e: SecurityLine): string =>
     text.logLine(text.kinds[e.kind]?.(e.who ?? '', e.about ?? '') ?? e.kind, `${formatterOf(me).dateTime(new Date(e.at))}, ${e.device}, ${e.address}`);

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { call, queryClient } from '@/data';
+import { changePassword } from '@/data/shop';
 import { BigButton, PinField, Section } from '@/ui';
 import { Said } from './Said';
 import { text } from './text';
@@ -11,12 +11,11 @@ export function PasswordCard() {
   const { error, done, isBusy, doing } = useDoing();
   const change = (): void =>
     doing(
-      () => call('changePassword', {}, { own, password }),
+      () => changePassword(own, password),
       text.passwordDone,
       () => {
         setOwn('');
         setPassword('');
-        void queryClient.invalidateQueries({ queryKey: ['sessions'] });
       },
     );
   return (

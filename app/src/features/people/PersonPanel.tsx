@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ROLES, type Person, type Role } from '@stennet/core/contract';
-import { call, queryClient } from '@/data';
+import { giveCode, savePerson } from '@/data/shop';
 import { BigButton, ChoiceField, Heading, Line, PinField } from '@/ui';
 import { Said } from './Said';
 import { SessionList } from './SessionList';
@@ -13,12 +13,7 @@ export function PersonPanel({ person, onClose }: { person: Person; onClose: () =
   const [role, setRole] = useState<Role>(person.role);
   const [own, setOwn] = useState('');
   const { error, done, isBusy, doing } = useDoing();
-  const save = (to: { role: Role; active: boolean }): void =>
-    doing(
-      () => call('savePerson', { person: person.id }, { ...to, ...(own ? { own } : {}) }),
-      text.saved,
-      () => void queryClient.invalidateQueries({ queryKey: ['people'] }),
-    );
+  const save = (to: { role: Role; active: boolean }): void => doing(() => savePerson(person.id, { ...to, ...(own ? { own } : {}) }), text.saved);
   const asksPassword = role === 'lead' && person.role !== 'lead';
   return (
     <View style={{ gap: 12 }}>
@@ -70,13 +65,7 @@ function CodeGiver({ person }: { person: Person }) {
       <Line>{text.codeText}</Line>
       <Said error={error} done="" />
       <PinField label={text.own} value={own} onChange={setOwn} isDigits={false} />
-      <BigButton
-        text={text.codeGo}
-        look="plain"
-        size="desk"
-        disabled={!own || isBusy}
-        onPress={() => doing(async () => setGiven(await call('giveCode', { person: person.id }, { own })), '')}
-      />
+      <BigButton text={text.codeGo} look="plain" size="desk" disabled={!own || isBusy} onPress={() => doing(async () => setGiven(await giveCode(person.id, own)), '')} />
     </View>
   );
 }

@@ -1,7 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
 import { View } from 'react-native';
 import type { SessionLine } from '@stennet/core/contract';
-import { asAppError, call, formatterOf, useSignedIn } from '@/data';
+import { asAppError, formatterOf, useSignedIn } from '@/data';
+import { endSessionOf, useSessions } from '@/data/shop';
 import { BigButton, Line, Loading, Notice } from '@/ui';
 import { Said } from './Said';
 import { text } from './text';
@@ -10,7 +10,7 @@ import { useDoing } from './useDoing';
 /** Where somebody is signed in, each with its way out. */
 export function SessionList({ person }: { person: string }) {
   const { me } = useSignedIn();
-  const { data, isError, error, refetch } = useQuery({ queryKey: ['sessions', person], queryFn: () => call('sessions', { person }), gcTime: 0 });
+  const { data, isError, error, refetch } = useSessions(person);
   const doing = useDoing();
   if (isError) return <Notice title={text.failed} text={asAppError(error).fix} action={{ text: text.retry, onPress: () => void refetch() }} alert />;
   if (!data) return <Loading text={text.loading} />;
@@ -31,7 +31,7 @@ export function SessionList({ person }: { person: string }) {
               disabled={doing.isBusy}
               onPress={() =>
                 doing.doing(
-                  () => call('endSession', { person, session: s.id }),
+                  () => endSessionOf(person, s.id),
                   '',
                   () => void refetch(),
                 )
@@ -48,7 +48,7 @@ export function SessionList({ person }: { person: string }) {
           disabled={doing.isBusy}
           onPress={() =>
             doing.doing(
-              () => call('endSessions', { person }),
+              () => endSessionOf(person, null),
               '',
               () => void refetch(),
             )

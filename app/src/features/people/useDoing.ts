@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { AppError } from '@stennet/core/errors';
-import { asAppError, queryClient } from '@/data';
+import { asAppError } from '@/data';
 
 /** One thing at a time that the server may refuse: what it said, and what was done. */
 export function useDoing(): { error: AppError | null; done: string; isBusy: boolean; doing: (act: () => Promise<unknown>, done: string, after?: () => void) => void } {
@@ -16,8 +16,6 @@ export function useDoing(): { error: AppError | null; done: string; isBusy: bool
       .then(
         () => {
           setDone(said);
-          // Whatever was done stands in the log of the door.
-          void queryClient.invalidateQueries({ queryKey: ['security'] });
           after?.();
         },
         (e: unknown) => setError(asAppError(e)),

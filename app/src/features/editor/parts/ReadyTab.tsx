@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -7,8 +6,9 @@ import { isAllowed } from '@stennet/core/contract';
 import { findingKey, isApprovable, type DraftFinding } from '@stennet/core/draft';
 import { AppError } from '@stennet/core/errors';
 import { differences } from '@stennet/core/procedure';
-import { asAppError, call, useSignedIn } from '@/data';
-import { forgetDraft, type Editing } from '@/data/drafts';
+import { asAppError, useSignedIn } from '@/data';
+import { approveDrafts } from '@/data/orders';
+import { forgetDraft, type Editing, discardDraft } from '@/data/drafts';
 import { BigButton, Chip, Line, Notice, Section, useInks } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { text, type Tab } from '../text';
@@ -107,7 +107,6 @@ function Against({ editing }: { editing: Editing }) {
 function Approve({ editing, seen, isReady }: { editing: Editing; seen: readonly string[]; isReady: boolean }) {
   const { me } = useSignedIn();
   const router = useRouter();
-  const client = useQueryClient();
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<AppError | null>(null);
   const { draft } = editing.state.kept;
@@ -122,11 +121,9 @@ function Approve({ editing, seen, isReady }: { editing: Editing; seen: readonly 
       if (refused) throw refused;
       // The server still has an older one: that would be approved, not what is on the screen.
       if (kept.dirty) throw new AppError('OFFLINE');
-      const { approved } = await call('approveDrafts', {}, { drafts: [{ sheet: draft.id, version: kept.version, seen: [...seen] }] });
+      const [done] = await approveDrafts([{ sheet: draft.id, version: kept.version, seen: [...seen] }]);
       editing.keeper.stop();
       await forgetDraft(me, draft.id);
-      await client.invalidateQueries();
-      const [done] = approved;
       if (done) router.replace(`/sheets/${done.sheet}/${done.revision}`);
     } catch (thrown) {
       setError(asAppError(thrown));
@@ -152,9 +149,7 @@ function Discard({ editing }: { editing: Editing }) {
   const discard = async (): Promise<void> => {
     try {
       if (version > 0) {
-        await call('discardDraft', { sheet: draft.id }, { version: editing.keeper.state().kept.version }).catch((e: unknown) => {
-          if (asAppError(e).code !== 'NOT_FOUND') throw e;
-        });
+        await discardDraft(draft.id, editing.keeper.state().kept.version);
       }
       editing.keeper.stop();
       await forgetDraft(me, draft.id);

@@ -1,10 +1,10 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
 import type { DraftBrief, Library } from '@stennet/core/contract/run';
-import { asAppError, call, useSignedIn } from '@/data';
+import { asAppError, useSignedIn } from '@/data';
+import { approveDrafts } from '@/data/orders';
 import { now } from '@/platform/clock';
 import { BigButton, Line, Notice, Section, useInks } from '@/ui';
 import { text } from '../text';
@@ -50,7 +50,6 @@ function DraftCard({ draft }: { draft: DraftBrief }) {
 /** A library that came from a file is approved whole; each that has something to answer is opened by itself. */
 function ApproveAll({ library }: { library: Library }) {
   const { me } = useSignedIn();
-  const client = useQueryClient();
   const [done, setDone] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const ready = library.drafts.filter((d) => d.imported && d.errors === 0 && d.warnings === 0 && (library.soleLead || d.editor.id !== me.person.id));
@@ -60,14 +59,13 @@ function ApproveAll({ library }: { library: Library }) {
     try {
       for (let at = 0; at < ready.length; at += AT_ONCE) {
         setDone(at);
-        await call('approveDrafts', {}, { drafts: ready.slice(at, at + AT_ONCE).map((d) => ({ sheet: d.sheet, version: d.version, seen: [] })) });
+        await approveDrafts(ready.slice(at, at + AT_ONCE).map((d) => ({ sheet: d.sheet, version: d.version, seen: [] })));
       }
     } catch (thrown) {
       const error = asAppError(thrown);
       setProblem(`${error.message} ${error.fix}`);
     }
     setDone(null);
-    await client.invalidateQueries();
   };
   return (
     <>

@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { ProgressBar } from 'react-native-paper';
@@ -6,6 +5,7 @@ import { isAllowed, routes } from '@stennet/core/contract';
 import type { ImportLine } from '@stennet/core/contract/run';
 import { AppError, catalogue, type ErrorCode } from '@stennet/core/errors';
 import { asAppError, useSignedIn } from '@/data';
+import { refreshLibrary } from '@/data/refresh';
 import { importFile, type ImportProgress } from '@/data/importFile';
 import { chooseFile, openFile } from '@/platform/files';
 import { BigButton, Line, Notice, Section, useInks } from '@/ui';
@@ -33,7 +33,6 @@ type Stand =
   | { at: 'failed'; error: AppError };
 
 function Import() {
-  const client = useQueryClient();
   const [stand, setStand] = useState<Stand>({ at: 'choose' });
   const run = async (file: File, mode: 'look' | 'write', skips: boolean): Promise<void> => {
     setStand({ at: 'busy', file, mode, progress: { sent: 0, line: null } });
@@ -42,7 +41,7 @@ function Import() {
       if (line.error) return setStand({ at: 'failed', error: refused(line) });
       if (mode === 'look') return setStand({ at: 'looked', file, line });
       setStand({ at: 'done', count: line.new + line.changed });
-      await client.invalidateQueries();
+      await refreshLibrary();
     } catch (thrown) {
       setStand({ at: 'failed', error: asAppError(thrown) });
     }

@@ -1,12 +1,12 @@
 import { partsList, type JointParts, type PartLine } from '@stennet/core/prepare';
-import { useQueries } from '@tanstack/react-query';
 import type { Order } from '@stennet/core/contract';
-import { call, type ShownEntry } from '@/data';
+import { type ShownEntry } from '@/data';
+import { useJointSheets } from '@/data/orders';
 
 /** What the order's joints ask for by their sheets, with what is known of each. `missing`: joints whose sheet is not at hand. */
 export function usePartsList(order: Order, entries: readonly ShownEntry[]): { lines: PartLine[]; sheets: JointParts[]; missing: string[] } {
   const joints = order.jobs.flatMap((job) => job.joints.map((joint) => ({ job: job.id, joint: joint.id, name: joint.name })));
-  const asked = useQueries({ queries: joints.map(({ joint }) => ({ queryKey: ['jointSheet', joint], queryFn: () => call('jointSheet', { joint }) })) });
+  const asked = useJointSheets(joints.map((j) => j.joint));
   const sheets = joints.flatMap((j, i): JointParts[] => {
     const sheet = asked[i]?.data?.sheet;
     return sheet ? [{ ...j, sheet }] : [];

@@ -1,11 +1,11 @@
-import { useQueries, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Order } from '@stennet/core/contract';
 import type { SheetBrief } from '@stennet/core/contract/run';
 import type { AppError } from '@stennet/core/errors';
 import { JOB_KINDS, type JobKind } from '@stennet/core/order';
 import { jointKindText } from '@stennet/core/procedure';
-import { asAppError, call } from '@/data';
+import { asAppError } from '@/data';
+import { addJob, useSheetsForJob } from '@/data/orders';
 import { newId } from '@/platform/ids';
 import { BigButton, ChoiceField, Line, Loading, Notice, Section, TextField } from '@/ui';
 import { text } from '../text';
@@ -34,7 +34,6 @@ const keyOf = (s: Pick<SheetBrief, 'sheet' | 'revision'>): string => `${s.sheet}
 const NONE = 'none';
 
 function Joints({ order, kind, onDone }: { order: Order; kind: JobKind; onDone: () => void }) {
-  const client = useQueryClient();
   const { maker, engine } = order.vehicle;
   const [title, setTitle] = useState(kind.title);
   const [chosen, setChosen] = useState<Record<string, string>>({});
@@ -42,12 +41,7 @@ function Joints({ order, kind, onDone }: { order: Order; kind: JobKind; onDone: 
   // Sent again after a lost answer, it is the same job.
   const [id] = useState(newId);
   const [joints] = useState(() => kind.joints.map(newId));
-  const found = useQueries({
-    queries: kind.joints.map((k) => ({
-      queryKey: ['findSheets', '', { maker, engine, kind: k }, 'job'],
-      queryFn: () => call('findSheets', {}, undefined, { maker, engine, kind: k }),
-    })),
-  });
+  const found = useSheetsForJob(maker, engine, kind.joints);
   if (found.some((f) => f.isPending)) return <Loading text={text.looking} />;
   const choices = kind.joints.map((k, i) => ({ kind: k, sheets: (found[i]?.data?.sheets ?? []).filter((s) => s.status === 'approved') }));
   // One sheet alone goes along; of look-alikes none is taken for granted.
@@ -58,9 +52,7 @@ function Joints({ order, kind, onDone }: { order: Order; kind: JobKind; onDone: 
       const sheet = c.sheets.find((s) => keyOf(s) === pick(c));
       return sheet ? [{ id: joints[i] ?? newId(), name: jointKindText(c.kind), sheet: sheet.sheet, revision: sheet.revision }] : [];
     });
-    call('addJob', { order: order.id }, { id, kind: kind.id, title: title.trim(), joints: taken })
-      .then(() => client.invalidateQueries())
-      .then(onDone, (e: unknown) => setError(asAppError(e)));
+    addJob(order.id, { id, kind: kind.id, title: title.trim(), joints: taken }).then(onDone, (e: unknown) => setError(asAppError(e)));
   };
   return (
     <>

@@ -1,10 +1,10 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { jointSeen, type Order } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { blockers, mayNotBecome, ORDER_STATE_TEXT, stepsFrom, type OrderSeen, type OrderState } from '@stennet/core/order';
-import { asAppError, call, type ShownEntry } from '@/data';
+import { asAppError, type ShownEntry } from '@/data';
+import { setOrderState } from '@/data/orders';
 import { BigButton, Line, Notice, Section } from '@/ui';
 import { text } from '../text';
 
@@ -17,7 +17,6 @@ export const seenOf = (order: Order, entries: readonly Pick<ShownEntry, 'body'>[
 
 /** Where the order stands, what holds it up, and where it goes next. */
 export function StateBar({ order, entries, mayWrite }: { order: Order; entries: readonly ShownEntry[]; mayWrite: boolean }) {
-  const client = useQueryClient();
   const [error, setError] = useState<AppError | null>(null);
   const [tried, setTried] = useState<OrderState | null>(null);
   const seen = seenOf(order, entries);
@@ -29,9 +28,7 @@ export function StateBar({ order, entries, mayWrite }: { order: Order; entries: 
     setTried(state);
     setError(null);
     if (mayNotBecome(state, seen)) return;
-    call('setOrderState', { order: order.id }, { version: order.version, state })
-      .catch((e: unknown) => setError(asAppError(e)))
-      .finally(() => void client.invalidateQueries());
+    setOrderState(order.id, order.version, state).catch((e: unknown) => setError(asAppError(e)));
   };
   return (
     <Section title={`${text.stateTitle}: ${ORDER_STATE_TEXT[order.state]}`}>

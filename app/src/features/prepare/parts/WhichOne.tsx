@@ -1,10 +1,10 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text, TouchableRipple } from 'react-native-paper';
 import type { JointSheet } from '@stennet/core/contract/run';
 import { differences, lineOf, printLine, type Sheet } from '@stennet/core/procedure';
-import { asAppError, call } from '@/data';
+import { asAppError } from '@/data';
+import { setJointSheet } from '@/data/orders';
 import { useSheet } from '@/data/sheets';
 import { BigButton, Card, Notice, pressedBySpace, useInks } from '@/ui';
 import { AnswerCard } from '@/ui/work';
@@ -94,14 +94,10 @@ function TakeOther({ data, to }: { data: JointSheet; to: Sheet }) {
 
 /** The joint gets another sheet; one that has been begun keeps its own. */
 export function TakeSheet({ joint, sheet, revision, label }: { joint: string; sheet: string; revision: string; label: string }) {
-  const client = useQueryClient();
   const [problem, setProblem] = useState<string | null>(null);
   const take = (): void => {
     setProblem(null);
-    call('setJointSheet', { joint }, { sheet, revision }).then(
-      () => client.invalidateQueries(),
-      (e: unknown) => setProblem(`${asAppError(e).message} ${asAppError(e).fix}`),
-    );
+    setJointSheet(joint, sheet, revision).catch((e: unknown) => setProblem(`${asAppError(e).message} ${asAppError(e).fix}`));
   };
   return (
     <>

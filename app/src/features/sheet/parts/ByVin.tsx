@@ -1,6 +1,6 @@
-import { useQuery } from '@tanstack/react-query';
 import { checkVin } from '@stennet/core/find';
-import { asAppError, call } from '@/data';
+import { asAppError } from '@/data';
+import { useVehicle } from '@/data/orders';
 import type { SheetFilter } from '@/data/sheets';
 import { BigButton, Loading, Notice } from '@/ui';
 import { text } from '../text';
@@ -12,7 +12,7 @@ export const looksLikeVin = (typed: string): boolean => /^[A-Za-z0-9]{12,}$/.tes
 export function ByVin({ typed, onFilter }: { typed: string; onFilter: (filter: SheetFilter) => void }) {
   const verdict = checkVin(typed);
   const isGood = verdict.kind === 'good';
-  const found = useQuery({ queryKey: ['vehicle', typed.toUpperCase()], queryFn: () => call('vehicle', { vin: typed }), enabled: isGood, gcTime: 60_000 });
+  const found = useVehicle(typed.toUpperCase(), isGood);
   if (!isGood) {
     return verdict.why === 'length' ? (
       <Notice title={text.vinLength(typed.length)} text={text.vinLengthText} look="warn" />

@@ -1,10 +1,10 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed, type Order } from '@stennet/core/contract';
 import { jointKindText, type Sheet } from '@stennet/core/procedure';
-import { asAppError, call, useSignedIn, useToday } from '@/data';
+import { asAppError, useSignedIn, useToday } from '@/data';
+import { addJoint, setJointSheet } from '@/data/orders';
 import { newId } from '@/platform/ids';
 import { BigButton, Line, Notice, Section } from '@/ui';
 import { text } from '../text';
@@ -32,7 +32,6 @@ export function UseOn({ sheet }: { sheet: Sheet }) {
 
 function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
   const router = useRouter();
-  const client = useQueryClient();
   const [problem, setProblem] = useState<string | null>(null);
   const [joint] = useState(newId);
   const [sure, setSure] = useState(false);
@@ -41,7 +40,7 @@ function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
   const done = (work: Promise<unknown>, to: string): void => {
     setProblem(null);
     work.then(
-      () => client.invalidateQueries().then(() => router.navigate(`/joints/${to}`)),
+      () => router.navigate(`/joints/${to}`),
       (e: unknown) => setProblem(`${asAppError(e).message} ${asAppError(e).fix}`),
     );
   };
@@ -63,7 +62,7 @@ function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
           hint={text.useInstead(t.sheetTitle)}
           look="quiet"
           size="desk"
-          onPress={() => done(call('setJointSheet', { joint: t.id }, { sheet: sheet.id, revision }), t.id)}
+          onPress={() => done(setJointSheet(t.id, sheet.id, revision), t.id)}
         />
       ))}
       {(isOther && !sure ? [] : order.jobs).map((j) => (
@@ -73,7 +72,7 @@ function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
           label={`${text.useJob(j.title)}, RO ${order.number}`}
           look="quiet"
           size="desk"
-          onPress={() => done(call('addJoint', { job: j.id }, { joint, name: jointKindText(sheet.kind), sheet: sheet.id, revision }), joint)}
+          onPress={() => done(addJoint(j.id, { joint, name: jointKindText(sheet.kind), sheet: sheet.id, revision }), joint)}
         />
       ))}
     </View>

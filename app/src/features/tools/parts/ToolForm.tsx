@@ -1,9 +1,9 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { AppError } from '@stennet/core/errors';
 import { TOOL_KINDS, type ShopToolKind } from '@stennet/core/prepare';
 import { DRIVES, UNIT_CODES, units } from '@stennet/core/quantity';
-import { asAppError, call, useKeptForm, type KeptTool } from '@/data';
+import { asAppError, useKeptForm, type KeptTool } from '@/data';
+import { saveTool } from '@/data/shop';
 import { newId } from '@/platform/ids';
 import { BigButton, ChoiceField, FieldRow, Notice, Section, TextField } from '@/ui';
 import { FIELDS, formOfTool, lowestHint, readTool, type ToolForm as Form, type ToolProblems } from '../toolForm';
@@ -13,7 +13,6 @@ const TORQUES = UNIT_CODES.filter((u) => units[u].kind === 'torque');
 
 /** A tool as it is read off the tool itself; what is not understood says so beside its field. */
 export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: () => void }) {
-  const client = useQueryClient();
   const { form, put, clear } = useKeptForm<{ id: string; kind: ShopToolKind; fields: Form }>(`tool ${kept?.id ?? 'new'}`, {
     id: kept?.id ?? newId(),
     kind: kept?.tool.kind ?? 'click',
@@ -30,9 +29,7 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
     const read = readTool(form.kind, form.fields);
     if ('problems' in read) return setProblems(read.problems);
     setProblems({});
-    call('saveTool', { tool: form.id }, { version: kept?.version ?? 0, tool: read.tool, retired })
-      .then(() => client.invalidateQueries({ queryKey: ['tools'] }))
-      .then(close, (e: unknown) => setError(asAppError(e)));
+    saveTool(form.id, { version: kept?.version ?? 0, tool: read.tool, retired }).then(close, (e: unknown) => setError(asAppError(e)));
   };
   return (
     <Section title={kept ? text.edit(kept.tool.name) : text.add}>
