@@ -84,7 +84,6 @@ class Device {
   constructor(
     private readonly name: string,
     private readonly servers: readonly Server[],
-    private readonly admin: pg.Client,
   ) {}
 
   private async ask(where: string, body?: unknown): Promise<{ status: number; reply: any; cookie: string | null }> {
@@ -139,7 +138,7 @@ class Device {
 
   private async begin(): Promise<void> {
     const joint = randomUUID();
-    await this.until(() => this.admin.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [HALDEN, joint, JOB, 'Soak', headSheet.id, headSheet.revision]));
+    await this.until(() => this.ask(`/api/jobs/${JOB}/joints`, { joint, name: 'Soak', sheet: headSheet.id, revision: headSheet.revision }));
     const run = randomUUID();
     runs.add(run);
     this.t = new Technician(headSheet, {
@@ -327,7 +326,7 @@ async function main(): Promise<void> {
   // Through the pool: a database that was killed is found again.
   const admin = new pg.Pool({ connectionString: urls.admin, max: 2 }) as unknown as pg.Client;
   admin.on('error', () => undefined);
-  const devices = Array.from({ length: DEVICES }, (_, i) => new Device(PEOPLE[i % PEOPLE.length] ?? '', servers, admin));
+  const devices = Array.from({ length: DEVICES }, (_, i) => new Device(PEOPLE[i % PEOPLE.length] ?? '', servers));
   for (const device of devices) await device.signIn();
   const from = Date.now();
   const work = Promise.all(devices.map((d) => d.work()));
