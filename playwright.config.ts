@@ -27,11 +27,12 @@ export default defineConfig({
       args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
     },
   },
+  // The short run has the main path of every screen; what is tagged @long or @all comes with `--all`.
   projects: [
-    { ...(process.env.STENNET_ALL ? {} : { grepInvert: /@all/ }), name: 'phone', use: phone, testIgnore: ['**/keyboard.e2e.ts', '**/editor.e2e.ts'] },
+    { ...(process.env.STENNET_ALL ? {} : { grepInvert: /@all|@long/ }), name: 'phone', use: phone, testIgnore: ['**/keyboard.e2e.ts', '**/editor.e2e.ts'] },
     // What differs on a wide screen, and all that a keyboard does. What hardly differs there is left to `--all`.
     {
-      ...(process.env.STENNET_ALL ? {} : { grepInvert: /@phone|@all/ }),
+      ...(process.env.STENNET_ALL ? {} : { grepInvert: /@phone|@all|@long/ }),
       name: 'wide',
       use: wide,
       testMatch: [

@@ -90,7 +90,7 @@ test.describe(() => {
 
 test.describe(() => {
   onlyOn('wide');
-  test('the sheet library and every part of the editor are clean for axe, light and dark', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
+  test('the sheet library and every part of the editor are clean for axe, light and dark', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
     await t.signIn('Ines Corte');
     await t.page.goto(`${t.house.url}/sheets/brenna-2-0-head/C`);
     await t.button('Write the next revision').click();
@@ -108,7 +108,7 @@ test.describe(() => {
 
 test.describe(() => {
   onlyOn('phone');
-  test('finding a sheet and what holds a run up are clean for axe, light and dark', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+  test('finding a sheet and what holds a run up are clean for axe, light and dark', { tag: '@phone' }, async ({ technician: t, house }) => {
     await t.signIn();
     await t.button('Find a sheet').click();
     await expect(t.button('Belmaro')).toBeVisible();
@@ -140,7 +140,7 @@ test.describe(() => {
   onlyOn('wide');
   test(
     'the repair order, its parts and forms, preparing, tools and the lead’s word are clean for axe, light and dark',
-    { tag: ['@phone', '@sample'] },
+    { tag: ['@phone', '@long'] },
     async ({ technician: t, house, isMobile }) => {
       await t.signIn('Ines Corte');
       const id = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
@@ -180,7 +180,7 @@ test.describe(() => {
 
 test.describe(() => {
   onlyOn('phone');
-  test('taking apart, looking, measuring and trying in a run are clean for axe, light and dark', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+  test('taking apart, looking, measuring and trying in a run are clean for axe, light and dark', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
     await t.signIn();
     const id = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
     await t.page.goto(`${house.url}/joints/${id(437)}?part=takeApart&of=left`);
@@ -218,7 +218,7 @@ test.describe(() => {
 
 test.describe(() => {
   onlyOn('wide');
-  test('what stands beside a pull is clean for axe: several, one fastener, map and hands, very large, locked', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
+  test('what stands beside a pull is clean for axe: several, one fastener, map and hands, very large, locked', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
     await t.signIn();
     await t.startHead();
     await t.pull('It turned');
@@ -249,7 +249,7 @@ test.describe(() => {
 
 test.describe(() => {
   onlyOn('phone');
-  test('what comes afterwards, and the account of a shop, are clean for axe', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+  test('what comes afterwards, and the account of a shop, are clean for axe', { tag: '@phone' }, async ({ technician: t, house }) => {
     await t.signIn('Ines Corte');
     const to = async (path: string, heading: string, screen: string): Promise<void> => {
       await t.page.goto(`${house.url}${path}`);

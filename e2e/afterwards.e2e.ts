@@ -47,7 +47,7 @@ test('the technician’s and the lead’s day: finished, signed by two, a later 
   await expect(t.page.getByText(`Entry ${rows[0]?.position} is the first that does not fit: its text was changed.`)).toBeVisible();
 });
 
-test('the adviser’s day: what is overdue, done with the odometer, declined with a reason, and taken along', async ({ technician: t }) => {
+test('the adviser’s day: what is overdue, done with the odometer, declined with a reason, and taken along', { tag: '@phone' }, async ({ technician: t }) => {
   await t.signIn('Petra Voll');
   await t.button(/^Follow-ups, \d+ overdue$/).click();
   await expect(t.page.getByRole('heading', { name: /^Overdue \(\d+\)$/ })).toBeVisible();
@@ -84,7 +84,7 @@ test('the adviser’s day: what is overdue, done with the odometer, declined wit
   await expect(t.page.getByText('1 record holds and is kept:')).toBeVisible();
 });
 
-test('the lead’s day: a wrench found out of calibration, everything tightened with it, whom to call', async ({ technician: t }) => {
+test('the lead’s day: a wrench found out of calibration, everything tightened with it, whom to call', { tag: '@phone' }, async ({ technician: t }) => {
   await t.signIn('Ines Corte');
   await t.button('Tools').click();
   await t.button('What was tightened with it: Wrench 4, digital').click();
@@ -101,7 +101,7 @@ test('the lead’s day: a wrench found out of calibration, everything tightened 
   await expect(t.page.getByRole('heading', { name: 'How far they lie apart' })).toBeVisible();
 });
 
-test('a record from another shop: read as it was made, whether it holds, and one that was changed is not taken', { tag: '@sample' }, async ({ technician: t, house }) => {
+test('a record from another shop: read as it was made, whether it holds, and one that was changed is not taken', { tag: '@long' }, async ({ technician: t, house }) => {
   await t.signIn('Ines Corte');
   const [archive] = await Promise.all([
     t.page.waitForEvent('download'),

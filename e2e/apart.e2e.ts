@@ -1,61 +1,57 @@
 import { driveTo } from './drive';
 import { expect, test } from './house';
 
-test(
-  'a gearbox comes off: catch bolts last, what carries it is written down, a nut falls and stops everything, bags',
-  { tag: ['@phone', '@sample'] },
-  async ({ technician: t, house }) => {
-    await t.signIn();
-    await t.openOrder('2438');
-    await t.button('Take apart bell housing').click();
-    await expect(t.page.getByText('3. catch bolts out, the box moves now. 6 · 5')).toBeVisible();
-    await t.button('Start taking apart').click();
-    await driveTo(t, 'A photo first');
-    const [chooser] = await Promise.all([t.page.waitForEvent('filechooser'), t.button('Take a photo').click()]);
-    await chooser.setFiles('docs/screenshots/today.png');
-    await expect(t.page.getByText('One photo is kept.')).toBeVisible();
-    await t.pull('The photos are taken');
-    await t.pull('Done');
-    await t.more('On the way: dropped, put in, photo');
-    await t.button(/^Put in$/).click();
-    await t.field('What was put in, and where', 'rags in the starter hole');
-    await t.field('How many', '2');
-    await t.button('Save').click();
-    await expect(t.page.getByText('rags in the starter hole: 0 of 2 out')).toBeVisible();
-    await t.button(/^Dropped$/).click();
-    await t.field('What fell', 'M8 nut');
-    await t.field('Where it went, as far as seen', 'into the housing');
-    await t.button('Save').click();
-    await expect(t.page.getByRole('heading', { name: 'Dropped and not found: M8 nut' })).toBeVisible();
-    await expect(t.button('Done')).toHaveCount(0);
-    // A closed tab does not find it either.
-    await t.page.reload();
-    await expect(t.page.getByRole('heading', { name: 'Dropped and not found: M8 nut' })).toBeVisible();
-    await t.field('Where it was found', 'magnet, lower left');
-    await t.button('Found, still good').click();
-    await driveTo(t, 'Before the last one comes out');
-    expect((await house.events()).some((e) => e.type === 'pulled' && e.payload.stage === 'catch-out')).toBe(false);
-    await expect(t.button('It rests on that')).toBeDisabled();
-    await t.field('What it rests on', 'Gearbox jack, belt round it');
-    await t.pull('It rests on that');
-    await driveTo(t, /Where are they kept/);
-    await t.page.getByRole('checkbox', { name: 'bolt 8' }).click();
-    await t.field('Bag, board or bin', 'Tray 1');
-    await t.pull('These 5 are in it');
-    await driveTo(t, 'It is apart');
-    await t.pull('Finish taking apart');
-    await t.button('See what came off').click();
-    await expect(t.page.getByText('Gearbox jack, belt round it')).toBeVisible();
-    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
-    await expect(t.page.getByText(/Tray 1: 3, 4, 5, 6, 7\./)).toBeVisible();
-    await expect(t.page.getByText('Still in: bell cover. It must come out before the job closes.')).toBeVisible();
-    await t.field('How many are out', '1');
-    await t.button('Counted out: rags in the starter hole').click();
-    await expect(t.page.getByText('Put in: 1 of 2 × rags in the starter hole: still in')).toBeVisible();
-  },
-);
+test('a gearbox comes off: catch bolts last, what carries it is written down, a nut falls and stops everything, bags', { tag: '@phone' }, async ({ technician: t, house }) => {
+  await t.signIn();
+  await t.openOrder('2438');
+  await t.button('Take apart bell housing').click();
+  await expect(t.page.getByText('3. catch bolts out, the box moves now. 6 · 5')).toBeVisible();
+  await t.button('Start taking apart').click();
+  await driveTo(t, 'A photo first');
+  const [chooser] = await Promise.all([t.page.waitForEvent('filechooser'), t.button('Take a photo').click()]);
+  await chooser.setFiles('docs/screenshots/today.png');
+  await expect(t.page.getByText('One photo is kept.')).toBeVisible();
+  await t.pull('The photos are taken');
+  await t.pull('Done');
+  await t.more('On the way: dropped, put in, photo');
+  await t.button(/^Put in$/).click();
+  await t.field('What was put in, and where', 'rags in the starter hole');
+  await t.field('How many', '2');
+  await t.button('Save').click();
+  await expect(t.page.getByText('rags in the starter hole: 0 of 2 out')).toBeVisible();
+  await t.button(/^Dropped$/).click();
+  await t.field('What fell', 'M8 nut');
+  await t.field('Where it went, as far as seen', 'into the housing');
+  await t.button('Save').click();
+  await expect(t.page.getByRole('heading', { name: 'Dropped and not found: M8 nut' })).toBeVisible();
+  await expect(t.button('Done')).toHaveCount(0);
+  // A closed tab does not find it either.
+  await t.page.reload();
+  await expect(t.page.getByRole('heading', { name: 'Dropped and not found: M8 nut' })).toBeVisible();
+  await t.field('Where it was found', 'magnet, lower left');
+  await t.button('Found, still good').click();
+  await driveTo(t, 'Before the last one comes out');
+  expect((await house.events()).some((e) => e.type === 'pulled' && e.payload.stage === 'catch-out')).toBe(false);
+  await expect(t.button('It rests on that')).toBeDisabled();
+  await t.field('What it rests on', 'Gearbox jack, belt round it');
+  await t.pull('It rests on that');
+  await driveTo(t, /Where are they kept/);
+  await t.page.getByRole('checkbox', { name: 'bolt 8' }).click();
+  await t.field('Bag, board or bin', 'Tray 1');
+  await t.pull('These 5 are in it');
+  await driveTo(t, 'It is apart');
+  await t.pull('Finish taking apart');
+  await t.button('See what came off').click();
+  await expect(t.page.getByText('Gearbox jack, belt round it')).toBeVisible();
+  await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+  await expect(t.page.getByText(/Tray 1: 3, 4, 5, 6, 7\./)).toBeVisible();
+  await expect(t.page.getByText('Still in: bell cover. It must come out before the job closes.')).toBeVisible();
+  await t.field('How many are out', '1');
+  await t.button('Counted out: rags in the starter hole').click();
+  await expect(t.page.getByText('Put in: 1 of 2 × rags in the starter hole: still in')).toBeVisible();
+});
 
-test('a broken manifold stud, up the ladder: each attempt stands on the record with how it ended', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('a broken manifold stud, up the ladder: each attempt stands on the record with how it ended', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.openOrder('2433');
   await t.button('Take apart exhaust manifold left').click();
@@ -88,7 +84,7 @@ test('a broken manifold stud, up the ladder: each attempt stands on the record w
     .toEqual(['grip didNot', 'drill didNot', 'extractor worked']);
 });
 
-test('no room for a drill: the part comes off and goes out, it stands on the order, and all begins anew', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
+test('no room for a drill: the part comes off and goes out, it stands on the order, and all begins anew', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
   await t.signIn();
   await t.startHead();
   await t.pulls('It turned', 2);
@@ -105,7 +101,7 @@ test('no room for a drill: the part comes off and goes out, it stands on the ord
   await expect(t.page.getByText('Out of the house: Cylinder head, bolt 3: at Quay Machine Shop')).toBeVisible();
 });
 
-test('cams in time: nobody but the lead lets it go on, and “it is not” sends back to the first torque', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('cams in time: nobody but the lead lets it go on, and “it is not” sends back to the first torque', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.openOrder('2441');
   await t.button('Tighten cylinder head').click();
@@ -161,7 +157,7 @@ test('cams in time: nobody but the lead lets it go on, and “it is not” sends
   expect(events.filter((e) => e.type === 'held')).toHaveLength(0);
 });
 
-test('a cam that sticks sends back over two stages, and everything from there is done again', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('a cam that sticks sends back over two stages, and everything from there is done again', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.openOrder('2430');
   await t.button('Tighten cam caps').click();

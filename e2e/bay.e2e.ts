@@ -71,7 +71,7 @@ test('a shared phone: switched by PIN with pulls that were never sent; each goes
   expect(MEI).not.toBe(JONAH);
 });
 
-test('what is not sent is saved as a file and read back; the server is gone for the whole run', { tag: '@phone' }, async ({ technician: t, house }) => {
+test('what is not sent is saved as a file and read back; the server is gone for the whole run', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.startHead();
   await t.expectSaved();
@@ -111,7 +111,7 @@ test('what is not sent is saved as a file and read back; the server is gone for 
     .toBe(50);
 });
 
-test('the first visit makes the shop and its lead, who adds the others', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('the first visit makes the shop and its lead, who adds the others', { tag: '@phone' }, async ({ technician: t, house }) => {
   await house.kill();
   await house.admin.query('truncate account, shop cascade');
   await house.start({ SETUP_CODE: 'kiln-4711' });

@@ -1,6 +1,6 @@
 import { expect, test } from './house';
 
-test('a clutch: steps, rounds until it is seated, a hold point that sends back, and the values on the repair order', { tag: '@sample' }, async ({ technician: t, house }) => {
+test('a clutch: steps, rounds until it is seated, a hold point that sends back, and the values on the repair order', { tag: '@long' }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.openOrder('2430');
   await t.button('Tighten pressure plate').click();
@@ -39,7 +39,7 @@ test('a clutch: steps, rounds until it is seated, a hold point that sends back, 
   expect(events.filter((e) => e.type === 'held').map((e) => e.payload.decision)).toEqual(['failed', 'passed']);
 });
 
-test('a damper: drawn on to its gap, seated with the old bolt, finished with the new one', { tag: '@sample' }, async ({ technician: t, house }) => {
+test('a damper: drawn on to its gap, seated with the old bolt, finished with the new one', { tag: '@long' }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.openOrder('2433');
   await t.button('Tighten crank damper').click();

@@ -26,7 +26,7 @@ async function tapMap(page: Page, [x, y]: readonly [number, number]): Promise<vo
   await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
 }
 
-test('a lead places thirty-four fasteners by pointer, numbers them, approves the sheet, and a technician runs it', { tag: '@sample' }, async ({ technician: t, house }) => {
+test('a lead places thirty-four fasteners by pointer, numbers them, approves the sheet, and a technician runs it', { tag: '@long' }, async ({ technician: t, house }) => {
   await t.signIn('Ines Corte');
   await beginSheet(t);
   await t.tab('Places').click();
@@ -78,36 +78,32 @@ test('a lead places thirty-four fasteners by pointer, numbers them, approves the
   await expect(t.page.getByRole('main')).toContainText('2nd of 34');
 });
 
-test(
-  'a draft survives a tab that crashes, goes back a step at a time, and is only on this device until the server has it',
-  { tag: '@sample' },
-  async ({ technician: t, context }) => {
-    await t.signIn('Ines Corte');
-    await beginSheet(t);
-    await t.field('Shorthand', '8 × M8×1.25 8.8 reusable, dry, cross: 10 N·m; 24 N·m');
-    await t.button('Take it over').click();
-    await t.settled('saved');
-    await context.setOffline(true);
-    await t.tab('About').click();
-    await t.field('Publisher', 'Belmaro, typed off-line');
-    await t.settled('kept on this device');
-    const address = t.page.url();
-    await t.page.evaluate(() => undefined);
-    await t.page.close({ runBeforeUnload: false });
-    const again = t.on(await context.newPage());
-    await again.page.clock.install();
-    await again.page.goto(address);
-    await again.tab('About').click();
-    await expect(again.page.getByRole('textbox', { name: 'Publisher' })).toHaveValue('Belmaro, typed off-line');
-    await context.setOffline(false);
-    await again.settled('saved');
-    await again.page.goto(`${again.house.url}/library`);
-    await expect(again.page.getByRole('link', { name: 'Open the draft of Oil pan, BV48' })).toBeVisible();
-    await expect(again.page.getByText('On this device only')).toHaveCount(0);
-  },
-);
+test('a draft survives a tab that crashes, goes back a step at a time, and is only on this device until the server has it', async ({ technician: t, context }) => {
+  await t.signIn('Ines Corte');
+  await beginSheet(t);
+  await t.field('Shorthand', '8 × M8×1.25 8.8 reusable, dry, cross: 10 N·m; 24 N·m');
+  await t.button('Take it over').click();
+  await t.settled('saved');
+  await context.setOffline(true);
+  await t.tab('About').click();
+  await t.field('Publisher', 'Belmaro, typed off-line');
+  await t.settled('kept on this device');
+  const address = t.page.url();
+  await t.page.evaluate(() => undefined);
+  await t.page.close({ runBeforeUnload: false });
+  const again = t.on(await context.newPage());
+  await again.page.clock.install();
+  await again.page.goto(address);
+  await again.tab('About').click();
+  await expect(again.page.getByRole('textbox', { name: 'Publisher' })).toHaveValue('Belmaro, typed off-line');
+  await context.setOffline(false);
+  await again.settled('saved');
+  await again.page.goto(`${again.house.url}/library`);
+  await expect(again.page.getByRole('link', { name: 'Open the draft of Oil pan, BV48' })).toBeVisible();
+  await expect(again.page.getByText('On this device only')).toHaveCount(0);
+});
 
-test('a fastener is dragged to its place, and by its numbers without a pointer', { tag: '@sample' }, async ({ technician: t }) => {
+test('a fastener is dragged to its place, and by its numbers without a pointer', { tag: '@long' }, async ({ technician: t }) => {
   await t.signIn('Ines Corte');
   await beginSheet(t);
   await t.tab('Places').click();
@@ -139,7 +135,7 @@ test('a fastener is dragged to its place, and by its numbers without a pointer',
   expect(Math.abs(Number(await y.inputValue()) - dragged)).toBeGreaterThan(30);
 });
 
-test('what a line cannot read is named by its place, and a value off by a unit is said beside its field', { tag: '@sample' }, async ({ technician: t }) => {
+test('what a line cannot read is named by its place, and a value off by a unit is said beside its field', { tag: '@long' }, async ({ technician: t }) => {
   await t.signIn('Ines Corte');
   await beginSheet(t);
   await t.field('Shorthand', '10 × M10×1.5 10.9 new, oiled: 27 Nm; 50 somethings');

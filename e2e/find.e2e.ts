@@ -19,7 +19,7 @@ test('from Today to the right one of two look-alikes, in at most five touches an
   expect(acts).toBeLessThanOrEqual(5);
 });
 
-test('by tapping maker, engine and job; from a repair order the vehicle filters by itself; conflicts say what they would do', { tag: '@sample' }, async ({ technician: t }) => {
+test('by tapping maker, engine and job; from a repair order the vehicle filters by itself; conflicts say what they would do', { tag: '@long' }, async ({ technician: t }) => {
   await t.signIn();
   await t.button('Find a sheet').click();
   await t.button('Belmaro').click();
@@ -39,7 +39,7 @@ test('by tapping maker, engine and job; from a repair order the vehicle filters 
   await expect(t.page.getByRole('heading', { name: 'Pinned' })).toBeVisible();
 });
 
-test('what is pinned is one person’s in one shop, and leaves the device at sign-out', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('what is pinned is one person’s in one shop, and leaves the device at sign-out', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   const pinned = t.page.getByRole('heading', { name: 'Pinned' });
   /** With a sheet seen here, so that what is at hand is known to be on the screen. */
   const find = async (): Promise<void> => {
@@ -72,7 +72,7 @@ test('what is pinned is one person’s in one shop, and leaves the device at sig
   await expect(pinned).toHaveCount(0);
 });
 
-test('what was seen opens off-line, and a superseded sheet says by what', { tag: '@sample' }, async ({ technician: t, house, context }) => {
+test('what was seen opens off-line, and a superseded sheet says by what', { tag: '@long' }, async ({ technician: t, house, context }) => {
   await t.signIn();
   await t.button('Find a sheet').click();
   await t.page.getByRole('searchbox', { name: 'Engine, vehicle, part or joint' }).fill('ob20 head');

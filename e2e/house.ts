@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { spawn, type ChildProcess } from 'node:child_process';
 import net from 'node:net';
 import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
@@ -252,27 +251,7 @@ export class Technician {
 }
 
 let made = 0;
-/** One of six in the short run; which ones changes with each state of the code. All of them with `--all`. */
-const SAMPLED = 6;
-const drawn = (title: string): boolean =>
-  parseInt(
-    createHash('sha256')
-      .update(`${process.env.STENNET_SEED ?? ''} ${title}`)
-      .digest('hex')
-      .slice(0, 8),
-    16,
-  ) %
-    SAMPLED ===
-  0;
-
-export const test = base.extend<{ house: House; technician: Technician; sample: void }>({
-  sample: [
-    async ({}, use, info) => {
-      test.skip(!process.env.STENNET_ALL && info.tags.includes('@sample') && !drawn(info.title), 'not among the sample of this state of the code');
-      await use();
-    },
-    { auto: true },
-  ],
+export const test = base.extend<{ house: House; technician: Technician }>({
   house: async ({}, use) => {
     made += 1;
     const house = await House.open(`e2e_${process.pid}_${made}_${Date.now() % 1e6}`);

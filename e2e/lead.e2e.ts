@@ -32,7 +32,7 @@ test('an overdue wrench is taken with the lead’s PIN, and the record names who
   await expect(t.page.getByText(/Ines Corte allowed: wrench/)).toBeVisible();
 });
 
-test('with the lead away it goes on, waits for them on their own device, and their word is taken in', { tag: ['@phone', '@sample'] }, async ({ technician: t, browser }) => {
+test('with the lead away it goes on, waits for them on their own device, and their word is taken in', { tag: ['@phone', '@long'] }, async ({ technician: t, browser }) => {
   await t.signIn();
   await toFirstWrench(t);
   await t.tap('Ask the lead: Wrench 4, digital');
@@ -62,7 +62,7 @@ test('with the lead away it goes on, waits for them on their own device, and the
   expect(order?.asks).toBe(0);
 });
 
-test('used bolts against the sheet stop until the lead allows them in writing', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('used bolts against the sheet stop until the lead allows them in writing', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.openOrder('2417');
   await t.button('Tighten cylinder head').click();
@@ -78,7 +78,7 @@ test('used bolts against the sheet stop until the lead allows them in writing', 
   expect((await house.events()).map((e) => e.type)).toContain('used');
 });
 
-test('a crowfoot changes what the scale must say, and is drawn as it stands', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('a crowfoot changes what the scale must say, and is drawn as it stands', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await toFirstWrench(t);
   await t.tap('With a crowfoot or offset');
@@ -96,7 +96,7 @@ test('a crowfoot changes what the scale must say, and is drawn as it stands', { 
   expect((await house.events()).find((e) => e.type === 'wrenchSet')?.payload).toMatchObject({ setting: { value: 24, unit: 'N.m' } });
 });
 
-test('a lead sets a PIN with their password; one in a row is refused', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('a lead sets a PIN with their password; one in a row is refused', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   await t.signIn('Ines Corte');
   await t.page.goto(`${house.url}/account`);
   await t.field('New PIN, 4 to 8 digits', '1234');

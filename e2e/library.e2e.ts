@@ -12,39 +12,35 @@ async function choose(t: Technician, name: string, text: string): Promise<void> 
   await chooser.setFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
 }
 
-test(
-  'the library goes out as a file, a broken file is refused in words, a good one is looked at first and then brought in',
-  { tag: ['@phone', '@sample'] },
-  async ({ technician: t }) => {
-    await t.signIn('Ines Corte');
-    await openLibrary(t);
-    const [download] = await Promise.all([t.page.waitForEvent('download'), t.button('Export the library as JSON').click()]);
-    const file = fs.readFileSync((await download.path()) ?? '', 'utf8');
-    const { sheets } = JSON.parse(file) as { sheets: { id: string; title: string; tellApart: unknown[]; conflicts: unknown[] }[] };
-    expect(sheets.length).toBeGreaterThan(20);
+test('the library goes out as a file, a broken file is refused in words, a good one is looked at first and then brought in', { tag: '@phone' }, async ({ technician: t }) => {
+  await t.signIn('Ines Corte');
+  await openLibrary(t);
+  const [download] = await Promise.all([t.page.waitForEvent('download'), t.button('Export the library as JSON').click()]);
+  const file = fs.readFileSync((await download.path()) ?? '', 'utf8');
+  const { sheets } = JSON.parse(file) as { sheets: { id: string; title: string; tellApart: unknown[]; conflicts: unknown[] }[] };
+  expect(sheets.length).toBeGreaterThan(20);
 
-    await choose(t, 'cut-off.json', file.slice(0, 5000));
-    await expect(t.page.getByRole('alert')).toContainText('it stops in the middle');
-    await expect(t.page.getByRole('alert')).toContainText('Nothing was written');
+  await choose(t, 'cut-off.json', file.slice(0, 5000));
+  await expect(t.page.getByRole('alert')).toContainText('it stops in the middle');
+  await expect(t.page.getByRole('alert')).toContainText('Nothing was written');
 
-    await choose(t, 'same.json', file);
-    await expect(t.page.getByText(`${sheets.length} the same, nothing to do`)).toBeVisible();
-    await expect(t.page.getByText('There is nothing to import: everything in it is here already.')).toBeVisible();
-    await t.button('Cancel').click();
+  await choose(t, 'same.json', file);
+  await expect(t.page.getByText(`${sheets.length} the same, nothing to do`)).toBeVisible();
+  await expect(t.page.getByText('There is nothing to import: everything in it is here already.')).toBeVisible();
+  await t.button('Cancel').click();
 
-    const fresh = sheets
-      .slice(0, 3)
-      .map((s, i) => ({ ...s, id: `fresh-${i}`, title: `Fresh ${s.title}`, tellApart: [], conflicts: [], status: 'approved', supersededBy: undefined }));
-    await choose(t, 'fresh.json', JSON.stringify([...fresh, { ...fresh[0], id: 'broken', stages: [] }]));
-    await expect(t.page.getByText('3 new')).toBeVisible();
-    await expect(t.page.getByText('sheet 4, Fresh', { exact: false })).toBeVisible();
-    await t.button('Import 3, leave out 1').click();
-    await expect(t.page.getByText('3 sheets are in')).toBeVisible();
-    await expect(t.page.getByRole('link', { name: /^Open the draft of Fresh/ })).toHaveCount(3);
-    await t.button('Approve all 3 from files').click();
-    await expect(t.page.getByText('Nobody is writing a sheet.')).toBeVisible();
-  },
-);
+  const fresh = sheets
+    .slice(0, 3)
+    .map((s, i) => ({ ...s, id: `fresh-${i}`, title: `Fresh ${s.title}`, tellApart: [], conflicts: [], status: 'approved', supersededBy: undefined }));
+  await choose(t, 'fresh.json', JSON.stringify([...fresh, { ...fresh[0], id: 'broken', stages: [] }]));
+  await expect(t.page.getByText('3 new')).toBeVisible();
+  await expect(t.page.getByText('sheet 4, Fresh', { exact: false })).toBeVisible();
+  await t.button('Import 3, leave out 1').click();
+  await expect(t.page.getByText('3 sheets are in')).toBeVisible();
+  await expect(t.page.getByRole('link', { name: /^Open the draft of Fresh/ })).toHaveCount(3);
+  await t.button('Approve all 3 from files').click();
+  await expect(t.page.getByText('Nobody is writing a sheet.')).toBeVisible();
+});
 
 test('off-line the whole library is searched on the device, also sheets that were never opened', async ({ technician: t, context }) => {
   await t.signIn();
@@ -77,7 +73,7 @@ test('off-line the whole library is searched on the device, also sheets that wer
   await expect(t.page.getByRole('heading', { name: 'Stages' })).toBeVisible();
 });
 
-test('by the vehicle’s number: too short and wrong letters are refused, a vehicle that was here narrows the list', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
+test('by the vehicle’s number: too short and wrong letters are refused, a vehicle that was here narrows the list', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
   await t.signIn();
   await t.button('Find a sheet').click();
   const box = t.page.getByRole('searchbox');
@@ -94,7 +90,7 @@ test('by the vehicle’s number: too short and wrong letters are refused, a vehi
 
 test(
   'a look-alike is told apart before the start: the other sheet is taken, and what was seen stands in the record',
-  { tag: ['@phone', '@sample'] },
+  { tag: ['@phone', '@long'] },
   async ({ technician: t, house }) => {
     await t.signIn();
     await t.openOrder('2417');
@@ -116,7 +112,7 @@ test(
 test.describe(() => {
   // Before the app's own store of screens is filled.
   test.use({ serviceWorkers: 'block' });
-  test('a screen that is not on the device and cannot be fetched says so, and loads again', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
+  test('a screen that is not on the device and cannot be fetched says so, and loads again', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
     await t.signIn();
     await t.button('Find a sheet').click();
     await t.page.getByRole('searchbox').fill('spiral exhaust qn47');

@@ -2,7 +2,7 @@ import { expect, test } from './house';
 
 test(
   'a head with a marginal face: measured line by line, kept raw, and it holds the order up until something is done about it',
-  { tag: ['@phone', '@sample'] },
+  { tag: '@phone' },
   async ({ technician: t, house }) => {
     await t.signIn();
     await t.openOrder('2417');
@@ -41,7 +41,7 @@ test(
   },
 );
 
-test('an absurd reading is questioned before it is kept, and inches are kept as inches', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('an absurd reading is questioned before it is kept, and inches are kept as inches', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.openOrder('2417');
   await t.button('Measure').click();

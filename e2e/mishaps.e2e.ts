@@ -29,7 +29,7 @@ test('a first torque that did not turn is looked at before it counts', async ({ 
   await expect(t.page.getByText('2nd of 10')).toBeVisible();
 });
 
-test('going back asks what happened to the bolt: not turned is asked again, turned is corrected', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
+test('going back asks what happened to the bolt: not turned is asked again, turned is corrected', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
   await t.signIn();
   await t.startHead();
   await t.settle();
@@ -76,7 +76,7 @@ test('going back asks what happened to the bolt: not turned is asked again, turn
   await expect(t.page.getByText(/Bolt 2\/2 .* turned past its window/)).toBeVisible();
 });
 
-test('a paused run says what was last and what is next', { tag: '@sample' }, async ({ technician: t }) => {
+test('a paused run says what was last and what is next', { tag: '@long' }, async ({ technician: t }) => {
   await t.signIn();
   await t.startHead();
   await t.pulls('It turned', 2);
@@ -149,14 +149,14 @@ test('a sign-in that runs out mid-run stops nothing: the run goes on, and what w
   expect((await house.events()).filter((e) => e.type === 'pulled')).toHaveLength(3);
 });
 
-test('an adviser looks, and has nothing to tighten with', { tag: '@sample' }, async ({ technician: t }) => {
+test('an adviser looks, and has nothing to tighten with', { tag: '@long' }, async ({ technician: t }) => {
   await t.signIn('Petra Voll');
   await t.openOrder('2417');
   await expect(t.page.getByText('not started', { exact: true })).toBeVisible();
   await expect(t.button(/Tighten/)).toHaveCount(0);
 });
 
-test('a lead of two shops changes over, and sees nothing of the first there', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
+test('a lead of two shops changes over, and sees nothing of the first there', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
   await t.signIn('Ines Corte');
   await expect(t.page.getByText('Halden Quay Motor Works')).toBeVisible();
   await expect(t.page.getByRole('link', { name: /Open RO/ })).toHaveCount(9);
@@ -167,7 +167,7 @@ test('a lead of two shops changes over, and sees nothing of the first there', { 
   await expect(t.page.getByRole('link', { name: 'Open RO 118' })).toBeVisible();
 });
 
-test('wrong names and passwords are refused in words, and signing out leaves nothing behind', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
+test('wrong names and passwords are refused in words, and signing out leaves nothing behind', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
   await t.page.goto(t.house.url);
   await t.page.getByRole('textbox', { name: 'Name' }).fill('Jonah Pike');
   await t.page.getByRole('textbox', { name: 'Password' }).fill('wrong');
@@ -183,7 +183,7 @@ test('wrong names and passwords are refused in words, and signing out leaves not
   await expect(t.page.getByText('RO 2417')).toHaveCount(0);
 });
 
-test('where the browser stores nothing, everything can be looked at and nothing is begun', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
+test('where the browser stores nothing, everything can be looked at and nothing is begun', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
   await t.page.addInitScript(() => {
     IDBFactory.prototype.open = () => {
       throw new DOMException('not in a private window', 'SecurityError');
@@ -198,7 +198,7 @@ test('where the browser stores nothing, everything can be looked at and nothing 
   await expect(t.page.getByText('This device could not keep the last entry, so it was not taken.')).toBeVisible();
 });
 
-test('a device that is full takes nothing, says so, and goes on when there is room', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('a device that is full takes nothing, says so, and goes on when there is room', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.startHead();
   await t.page.evaluate(() => {

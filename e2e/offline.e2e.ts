@@ -26,7 +26,7 @@ test('the network is cut mid-run, the page reloaded, the network comes back: not
   expect(pulls).toEqual([...round(1), ...round(2)]);
 });
 
-test('Today opens off-line with what was last seen, and says so', { tag: '@sample' }, async ({ technician: t, context }) => {
+test('Today opens off-line with what was last seen, and says so', { tag: '@long' }, async ({ technician: t, context }) => {
   await t.signIn();
   await t.page.waitForFunction(() => navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null));
   await expect(t.page.getByRole('link', { name: 'Open RO 2417' })).toBeVisible();

@@ -1,6 +1,6 @@
 import { expect, test } from './house';
 
-test('an adviser opens a repair order, and a job comes with the sheets for its engine', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
+test('an adviser opens a repair order, and a job comes with the sheets for its engine', { tag: '@phone' }, async ({ technician: t }) => {
   await t.signIn('Petra Voll');
   await t.button('Repair orders').click();
   await t.button('New repair order').click();
@@ -42,7 +42,7 @@ test('an adviser opens a repair order, and a job comes with the sheets for its e
   await expect(t.button('Add this job')).toBeEnabled();
 });
 
-test('looked at first, notes, people, a part out of the house, something put in: and what blocks the order says so', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
+test('looked at first, notes, people, a part out of the house, something put in: and what blocks the order says so', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
   await t.signIn();
   await t.openOrder('2430');
   await t.button('Write down what was found').click();
@@ -78,7 +78,7 @@ test('looked at first, notes, people, a part out of the house, something put in:
   await expect(t.page.getByText('Rag in the bell housing')).toHaveCount(0);
 });
 
-test('two who write at the same time: nothing is written over silently', { tag: ['@phone', '@sample'] }, async ({ technician: t, house, browser }) => {
+test('two who write at the same time: nothing is written over silently', { tag: ['@phone', '@long'] }, async ({ technician: t, house, browser }) => {
   await t.signIn();
   await t.openOrder('2417');
   const other = await browser.newPage();
@@ -98,7 +98,7 @@ test('two who write at the same time: nothing is written over silently', { tag: 
   await other.close();
 });
 
-test('what is written without a network stays on the device and goes out afterwards, a photo too', { tag: ['@phone', '@sample'] }, async ({ technician: t, house, context }) => {
+test('what is written without a network stays on the device and goes out afterwards, a photo too', { tag: ['@phone', '@long'] }, async ({ technician: t, house, context }) => {
   await t.signIn();
   await t.openOrder('2417');
   await expect(t.page.getByText('Two studs at the turbo heat shield')).toBeVisible();
@@ -129,7 +129,7 @@ test('what is written without a network stays on the device and goes out afterwa
   expect(await stored()).toBe(2);
 });
 
-test('the list is narrowed by what is typed and by state; on a wide screen the chosen one stands beside', { tag: '@sample' }, async ({ technician: t }, info) => {
+test('the list is narrowed by what is typed and by state; on a wide screen the chosen one stands beside', async ({ technician: t }, info) => {
   await t.signIn('Petra Voll');
   await t.button('Repair orders').click();
   const search = t.page.getByRole('searchbox', { name: 'Number, plate, name, vehicle or concern' });
@@ -145,7 +145,7 @@ test('the list is narrowed by what is typed and by state; on a wide screen the c
   expect(await t.page.getByRole('link', { name: 'Open RO 2425' }).count()).toBe(info.project.name === 'wide' ? 1 : 0);
 });
 
-test('at the desk the chosen one begins at its top, and the list stays where it was chosen', { tag: '@sample' }, async ({ technician: t }, info) => {
+test('at the desk the chosen one begins at its top, and the list stays where it was chosen', { tag: '@long' }, async ({ technician: t }, info) => {
   test.skip(info.project.name !== 'wide', 'on a phone it is a screen of its own');
   await t.signIn('Petra Voll');
   await t.button('Repair orders').click();

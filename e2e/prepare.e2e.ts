@@ -1,6 +1,6 @@
 import { expect, test } from './house';
 
-test('a clutch job: two compounds at their places, and a kit that has no alignment tool', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
+test('a clutch job: two compounds at their places, and a kit that has no alignment tool', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
   await t.signIn();
   await t.openOrder('2438');
   await t.button('Parts list: 1 not here').click();
@@ -23,53 +23,49 @@ test('a clutch job: two compounds at their places, and a kit that has no alignme
   await expect(t.page.getByText('High-strength thread-locker on the last 10 mm').first()).toBeVisible();
 });
 
-test(
-  'a head job whose bolts are not here: it does not start by itself, and the adviser’s word that they came opens it',
-  { tag: ['@phone', '@sample'] },
-  async ({ technician: t, browser }) => {
-    await t.signIn();
-    await t.openOrder('2425');
-    await t.button('Tighten cylinder head').click();
-    await t.choose('radio', 'hexagon head, M10');
-    await expect(t.page.getByRole('heading', { name: '10 head bolts, new ones only' })).toBeVisible();
-    await expect(t.page.getByText('Ordered, not here.')).toBeVisible();
-    await expect(t.page.getByRole('alert').filter({ hasText: 'Cylinder head is at Quay Machine Shop.' })).toBeVisible();
-    await expect(t.button('Start tightening')).toBeDisabled();
-    const desk = t.on(await browser.newPage());
-    await desk.signIn('Petra Voll');
-    await desk.openOrder('2425');
-    await desk.field('What came back', 'Skimmed by 0.05 mm');
-    await desk.button(/^It came back/).click();
-    await desk.button(/^It is checked/).click();
-    await expect.poll(() => t.house.admin.query("select 1 from order_entry where body like '%checked%'").then((r) => r.rows.length)).toBe(1);
-    await t.page.reload();
-    await t.choose('radio', 'hexagon head, M10');
-    await expect(t.page.getByText('Still open above: the new parts.')).toBeVisible();
-    await expect(t.button('Start tightening')).toBeDisabled();
-    await desk.button('Parts list: 1 not here').click();
-    // What came is looked at first: the wrong thread is caught.
-    await desk.button('Check what came: Head bolts').click();
-    await desk.field('Thread on the part, like M10 × 1.5', 'M11');
-    await expect(desk.page.getByRole('alert').filter({ hasText: 'it goes in crossed or not at all' })).toBeVisible();
-    await desk.field('Thread on the part, like M10 × 1.5', 'M10');
-    await desk.field('How many came', 'ten');
-    await expect(desk.page.getByText('“ten” is not a number.')).toBeVisible();
-    await desk.field('How many came', '10');
-    await expect(desk.page.getByText('It is the one, as far as that tells.')).toBeVisible();
-    await desk.page.getByRole('radiogroup', { name: 'How it stands: Head bolts' }).getByRole('radio', { name: 'here' }).click();
-    await expect.poll(() => t.house.admin.query('select 1 from order_entry where version = 2').then((r) => r.rows.length)).toBeGreaterThan(0);
-    await desk.page.close();
-    await t.page.reload();
-    await expect(t.page.getByText('10 new head bolts are here.')).toBeVisible();
-    await t.choose('radio', 'hexagon head, M10');
-    await t.button('Start tightening').click();
-    await expect(t.button('10 new ones are in, by hand')).toBeVisible();
-  },
-);
+test('a head job whose bolts are not here: it does not start by itself, and the adviser’s word that they came opens it', { tag: '@phone' }, async ({ technician: t, browser }) => {
+  await t.signIn();
+  await t.openOrder('2425');
+  await t.button('Tighten cylinder head').click();
+  await t.choose('radio', 'hexagon head, M10');
+  await expect(t.page.getByRole('heading', { name: '10 head bolts, new ones only' })).toBeVisible();
+  await expect(t.page.getByText('Ordered, not here.')).toBeVisible();
+  await expect(t.page.getByRole('alert').filter({ hasText: 'Cylinder head is at Quay Machine Shop.' })).toBeVisible();
+  await expect(t.button('Start tightening')).toBeDisabled();
+  const desk = t.on(await browser.newPage());
+  await desk.signIn('Petra Voll');
+  await desk.openOrder('2425');
+  await desk.field('What came back', 'Skimmed by 0.05 mm');
+  await desk.button(/^It came back/).click();
+  await desk.button(/^It is checked/).click();
+  await expect.poll(() => t.house.admin.query("select 1 from order_entry where body like '%checked%'").then((r) => r.rows.length)).toBe(1);
+  await t.page.reload();
+  await t.choose('radio', 'hexagon head, M10');
+  await expect(t.page.getByText('Still open above: the new parts.')).toBeVisible();
+  await expect(t.button('Start tightening')).toBeDisabled();
+  await desk.button('Parts list: 1 not here').click();
+  // What came is looked at first: the wrong thread is caught.
+  await desk.button('Check what came: Head bolts').click();
+  await desk.field('Thread on the part, like M10 × 1.5', 'M11');
+  await expect(desk.page.getByRole('alert').filter({ hasText: 'it goes in crossed or not at all' })).toBeVisible();
+  await desk.field('Thread on the part, like M10 × 1.5', 'M10');
+  await desk.field('How many came', 'ten');
+  await expect(desk.page.getByText('“ten” is not a number.')).toBeVisible();
+  await desk.field('How many came', '10');
+  await expect(desk.page.getByText('It is the one, as far as that tells.')).toBeVisible();
+  await desk.page.getByRole('radiogroup', { name: 'How it stands: Head bolts' }).getByRole('radio', { name: 'here' }).click();
+  await expect.poll(() => t.house.admin.query('select 1 from order_entry where version = 2').then((r) => r.rows.length)).toBeGreaterThan(0);
+  await desk.page.close();
+  await t.page.reload();
+  await expect(t.page.getByText('10 new head bolts are here.')).toBeVisible();
+  await t.choose('radio', 'hexagon head, M10');
+  await t.button('Start tightening').click();
+  await expect(t.button('10 new ones are in, by hand')).toBeVisible();
+});
 
 test(
   'a wrench that cannot reach the first stage is said before the work and at the stage; the lead enters one that can',
-  { tag: ['@phone', '@sample'] },
+  { tag: ['@phone', '@long'] },
   async ({ technician: t, browser }) => {
     await t.signIn();
     await t.openOrder('2441');
@@ -100,7 +96,7 @@ test(
   },
 );
 
-test('a clock runs on every screen and through a reload; when it ran out, that step begins again', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('a clock runs on every screen and through a reload; when it ran out, that step begins again', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   const small = { kind: 'click', name: 'Wrench 5, small', unit: '[in_i].[lbf_av]', min: 10, max: 80, graduation: 1, calibratedUntil: '2099-01-01' };
   await house.admin.query("insert into shop_tool select shop, gen_random_uuid(), 'click', $1, $2, 1, false, null, now() from repair_order where number = '2441'", [
     small.name,

@@ -55,7 +55,7 @@ async function startOn(t: Technician, sheet: Sheet, part?: string): Promise<void
 }
 
 for (const sheet of sheets.filter((s) => s.status === 'approved')) {
-  const tag = IN_THE_SHORT_RUN.has(sheet.id) ? ['@phone', '@sample'] : ['@all'];
+  const tag = IN_THE_SHORT_RUN.has(sheet.id) ? ['@phone', '@long'] : ['@all'];
   test(`${sheet.id} ${sheet.revision}, by taps alone, to its end`, { tag }, async ({ technician: t, house }) => {
     test.slow();
     await giveJoint(house, sheet);
@@ -80,7 +80,7 @@ for (const sheet of sheets.filter((s) => s.status === 'approved')) {
   });
 }
 
-test('two hands on the bar: several at once, said so on the record, and “it was another one”', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('two hands on the bar: several at once, said so on the record, and “it was another one”', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.startHead();
   await t.more('Several at once');
@@ -108,7 +108,7 @@ test('two hands on the bar: several at once, said so on the record, and “it wa
 
 test(
   '“did I do this one?”: what happened to it, put right, pulled once more, eased besides, left out by the lead',
-  { tag: ['@phone', '@sample'] },
+  { tag: ['@phone', '@long'] },
   async ({ technician: t, house }) => {
     await t.signIn();
     await t.startHead();
@@ -152,7 +152,7 @@ test(
   },
 );
 
-test('the map as one stands to it: turned, mirrored, larger, tapped, and so again next time', { tag: ['@phone', '@sample'] }, async ({ technician: t }) => {
+test('the map as one stands to it: turned, mirrored, larger, tapped, and so again next time', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
   await t.signIn();
   await t.startHead();
   // The first two lie in the middle: mirrored they are where they were.
@@ -178,7 +178,7 @@ test('the map as one stands to it: turned, mirrored, larger, tapped, and so agai
 
 test(
   'very large for two metres; wet glass: locked, drops press nothing, the pedal goes on, two presses apart open it',
-  { tag: ['@phone', '@sample'] },
+  { tag: ['@phone', '@long'] },
   async ({ technician: t, house }) => {
     await t.signIn();
     await t.startHead();
@@ -210,7 +210,7 @@ test(
   },
 );
 
-test('away in the middle of an angle stage: the stripe is looked at before anything is pulled', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('away in the middle of an angle stage: the stripe is looked at before anything is pulled', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.startHead();
   for (const said of ['It turned', 'It did not turn']) {
@@ -243,7 +243,7 @@ const FAILURES: readonly [said: string, then: RegExp][] = [
   ['It broke', /Attempt 1 of 5/],
   ['The drive is rounded', /Attempt 1 of 3/],
 ];
-test('every failure is said with one press, and what comes next follows from it', { tag: ['@phone', '@sample'] }, async ({ technician: t, house }) => {
+test('every failure is said with one press, and what comes next follows from it', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
   await t.signIn();
   await t.startHead();
   for (const [said, then] of FAILURES) {
@@ -273,27 +273,23 @@ test('every failure is said with one press, and what comes next follows from it'
   expect(kinds).toEqual(['wontStartByHand', 'crossThreaded', 'bottomed', 'stripped', 'broke', 'driveRounded', 'driveRounded']);
 });
 
-test(
-  'a whole shift off-line: everything goes on, a reload included, and is there once the network is',
-  { tag: ['@phone', '@sample'] },
-  async ({ technician: t, house, context }) => {
-    test.slow();
-    await t.signIn();
-    await t.startHead();
-    await t.expectSaved();
-    await expect.poll(() => t.page.evaluate(() => navigator.serviceWorker.controller !== null), { timeout: 60_000 }).toBe(true);
-    await context.setOffline(true);
-    await driveTo(t, '3rd of 10');
-    await t.page.reload();
-    await driveTo(t, 'All done');
-    await t.pull('Finish and record');
-    await expect(t.page.getByRole('heading', { name: 'Finished' })).toBeVisible();
-    expect((await house.events()).some((e) => e.type === 'finished')).toBe(false);
-    await context.setOffline(false);
-    await t.expectSaved();
-    const events = await house.events();
-    expect(events.at(-1)?.type).toBe('finished');
-    expect(new Set(events.map((e) => e.id)).size).toBe(events.length);
-    expect(events.map((e) => e.seq)).toEqual(events.map((_e, i) => i + 1));
-  },
-);
+test('a whole shift off-line: everything goes on, a reload included, and is there once the network is', { tag: ['@phone', '@long'] }, async ({ technician: t, house, context }) => {
+  test.slow();
+  await t.signIn();
+  await t.startHead();
+  await t.expectSaved();
+  await expect.poll(() => t.page.evaluate(() => navigator.serviceWorker.controller !== null), { timeout: 60_000 }).toBe(true);
+  await context.setOffline(true);
+  await driveTo(t, '3rd of 10');
+  await t.page.reload();
+  await driveTo(t, 'All done');
+  await t.pull('Finish and record');
+  await expect(t.page.getByRole('heading', { name: 'Finished' })).toBeVisible();
+  expect((await house.events()).some((e) => e.type === 'finished')).toBe(false);
+  await context.setOffline(false);
+  await t.expectSaved();
+  const events = await house.events();
+  expect(events.at(-1)?.type).toBe('finished');
+  expect(new Set(events.map((e) => e.id)).size).toBe(events.length);
+  expect(events.map((e) => e.seq)).toEqual(events.map((_e, i) => i + 1));
+});

@@ -1,38 +1,42 @@
 import { driveTo } from './drive';
 import { aSecondDevice, expect, test } from './house';
 
-test('taken over in the second angle stage: the stripe is read from where it was painted, and nothing is left short', async ({ technician: t, house, context }) => {
-  test.slow();
-  await t.signIn();
-  await t.startHead();
-  await driveTo(t, 'Yes, +65° each');
-  await t.pull(/^Yes, \+65° each/);
-  await t.pull(/^Turned 65° by gauge/);
-  await t.expectSaved();
-  const mei = await aSecondDevice(context, house);
-  await mei.signIn('Mei Sandoval');
-  await mei.tap('Look at it, RO 2417');
-  await mei.tap('Take over here');
-  await expect(mei.page.getByText(/turned means at 140°, not turned means at 75°/)).toBeVisible();
-  for (let bolt = 1; bolt <= 10; bolt += 1) {
-    await mei.page
-      .getByRole('group', { name: `bolt ${bolt}`, exact: true })
-      .getByRole('button', { name: bolt === 1 ? /^turned/ : bolt === 2 ? /^cannot tell/ : /^not turned/ })
-      .click();
-  }
-  await mei.tap('That is what I see');
-  await mei.tap('Read off the stripe');
-  await expect(mei.page.getByText('Before this stage it was at 75°. When this stage is done it is at 140°.')).toBeVisible();
-  // The earlier stage's angle is no turn of this one: what is missing is asked for.
-  await mei.tap(/^Not turned yet/);
-  await mei.pull(/^Yes, \+65° each/);
-  await expect(mei.page.getByText('Bolt 2', { exact: true })).toBeVisible();
-  await driveTo(mei, 'All done');
-  await mei.pull('Finish and record');
-  await mei.expectSaved();
-  const turned = (await house.events()).filter((e) => e.type === 'pulled' && e.payload.stage === 'second-angle' && e.payload.fastener === '2/1');
-  expect(turned.map((e) => (e.type === 'pulled' ? e.payload.method : ''))).toEqual(['stripe', 'angleGauge']);
-});
+test(
+  'taken over in the second angle stage: the stripe is read from where it was painted, and nothing is left short',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house, context }) => {
+    test.slow();
+    await t.signIn();
+    await t.startHead();
+    await driveTo(t, 'Yes, +65° each');
+    await t.pull(/^Yes, \+65° each/);
+    await t.pull(/^Turned 65° by gauge/);
+    await t.expectSaved();
+    const mei = await aSecondDevice(context, house);
+    await mei.signIn('Mei Sandoval');
+    await mei.tap('Look at it, RO 2417');
+    await mei.tap('Take over here');
+    await expect(mei.page.getByText(/turned means at 140°, not turned means at 75°/)).toBeVisible();
+    for (let bolt = 1; bolt <= 10; bolt += 1) {
+      await mei.page
+        .getByRole('group', { name: `bolt ${bolt}`, exact: true })
+        .getByRole('button', { name: bolt === 1 ? /^turned/ : bolt === 2 ? /^cannot tell/ : /^not turned/ })
+        .click();
+    }
+    await mei.tap('That is what I see');
+    await mei.tap('Read off the stripe');
+    await expect(mei.page.getByText('Before this stage it was at 75°. When this stage is done it is at 140°.')).toBeVisible();
+    // The earlier stage's angle is no turn of this one: what is missing is asked for.
+    await mei.tap(/^Not turned yet/);
+    await mei.pull(/^Yes, \+65° each/);
+    await expect(mei.page.getByText('Bolt 2', { exact: true })).toBeVisible();
+    await driveTo(mei, 'All done');
+    await mei.pull('Finish and record');
+    await mei.expectSaved();
+    const turned = (await house.events()).filter((e) => e.type === 'pulled' && e.payload.stage === 'second-angle' && e.payload.fastener === '2/1');
+    expect(turned.map((e) => (e.type === 'pulled' ? e.payload.method : ''))).toEqual(['stripe', 'angleGauge']);
+  },
+);
 
 test('stopped short and finished: the lead settles it from Today, the order or the record, and then it can be signed', async ({ technician: t, browser }) => {
   await t.signIn('Ines Corte');

@@ -103,7 +103,7 @@ test('a digital wrench is heard: what it read waits for a word, and its curve st
   await expect(t.page.getByText('Nothing stands out in its curve.')).toBeVisible();
 });
 
-test('another wrench than the one chosen is heard and not kept', { tag: ['@phone', '@sample'] }, async ({ technician: t, house, turnOn }) => {
+test('another wrench than the one chosen is heard and not kept', { tag: ['@phone', '@long'] }, async ({ technician: t, house, turnOn }) => {
   await turnOn('Wrench 9');
   await toWrench4(t);
   await t.tap(/^The lead is not here: go on/);

@@ -40,9 +40,6 @@ const CHECKS = [
 
 export async function test({ all = false }) {
   if (all) process.env.STENNET_ALL = '1';
-  // Which of the long ones the short run takes: others with each state of the code, the same for the same one.
-  process.env.STENNET_SEED ??= spawnSync('git', ['rev-parse', 'HEAD'], { cwd: root, encoding: 'utf8' }).stdout.trim();
-  console.log(`sample drawn with STENNET_SEED=${process.env.STENNET_SEED}`);
   ensurePostgres();
   ensureChromium();
   fs.mkdirSync(path.join(root, 'test-results'), { recursive: true });
