@@ -9,7 +9,8 @@ export type Outcome = (typeof OUTCOMES)[number];
 export type Verdict = (typeof VERDICTS)[number];
 export type FailureKind = (typeof FAILURES)[number];
 export type FittedCondition = (typeof FITTED)[number];
-type Map<T> = Readonly<Record<string, T>>;
+/** Something of each, by its name. */
+type ById<T> = Readonly<Record<string, T>>;
 
 export interface Tool {
   method: Method;
@@ -23,9 +24,9 @@ export interface SeatProgress {
   /** asLeft: tight from an earlier run that this one goes on from. */
   fitted: FittedCondition | 'asLeft' | null;
   /** Stages that this fastener, or its position where that is what counts, has behind it. */
-  done: Map<true>;
+  done: ById<true>;
   /** Turned in angle stages (by stage, or stage.part), in degrees; null where a stop short was not measured. */
-  turnedDeg: Map<number | null>;
+  turnedDeg: ById<number | null>;
   /** Parts of an `each` stage that are done on it. */
   parts: number;
   marked: boolean;
@@ -119,30 +120,30 @@ export interface Progress {
   /** Something was swapped or eased in this pass: it cannot be a quiet one. */
   disturbed: boolean;
   round: number;
-  seats: Map<SeatProgress>;
-  inPass: Map<PassMark>;
-  lastPass: Map<PassMark>;
-  tools: Map<Tool>;
+  seats: ById<SeatProgress>;
+  inPass: ById<PassMark>;
+  lastPass: ById<PassMark>;
+  tools: ById<Tool>;
   /** What the scale of each wrench was last set to; an angle's gauge is confirmed once by stage. */
-  settings: Map<Quantity>;
-  values: Map<Quantity>;
-  steps: Map<StepAnswer>;
+  settings: ById<Quantity>;
+  values: ById<Quantity>;
+  steps: ById<StepAnswer>;
   /** When steps and stages were done, as the device said: `step:x`, `stage:y`. Clocks start and end by them. */
-  times: Map<string>;
+  times: ById<string>;
   /** When the present stage came due. */
   since: string | null;
-  waited: Map<true>;
+  waited: ById<true>;
   deviations: readonly Deviation[];
   hold: OpenHold | null;
   claims: readonly Claim[];
   /** What the lead allowed beforehand: `reuse:group`, `wrench:id`, `compound:step`. */
-  allowed: Map<string>;
+  allowed: ById<string>;
   /** Fasteners next to a replaced one, to be looked at once it has joined. */
   neighbours: readonly string[];
   /** Where each fastener that came out is kept, by seat. */
-  bags: Map<string>;
+  bags: ById<string>;
   /** Rungs of a failure's ladder that did not work, by seat. */
-  ladder: Map<number>;
+  ladder: ById<number>;
   /** Still clamped from what is done again: slackened first, in this order. */
   toSlacken: readonly string[];
   /** Fasteners a new holder has to look at before anything else. */

@@ -68,7 +68,7 @@ export function openDatabase(connectionString: string, journal: Journal | null, 
   const copy = replica ? new pg.Pool({ connectionString: replica, max: 10, connectionTimeoutMillis: 1000 }) : null;
   return {
     inShop,
-    readInShop: copy ? orHere(transactionsOn(copy, null), inShop) : inShop,
+    readInShop: copy ? withFallback(transactionsOn(copy, null), inShop) : inShop,
     atDoor: (work) => inShop('', work),
     isUp: () =>
       pool.query('select 1').then(
@@ -86,16 +86,16 @@ const LEFT_ALONE_MS = 10_000;
  * Reads from the replica; where it is away, still starting or broke off (a statement it had to give up for what the primary sent
  * counts too), the same work is done on the primary. What the work itself refuses is an answer and stays one.
  */
-function orHere(there: InShop, here: InShop): InShop {
+function withFallback(replica: InShop, primary: InShop): InShop {
   let awayUntil = 0;
   return async (shop, work) => {
-    if (performance.now() < awayUntil) return here(shop, work);
+    if (performance.now() < awayUntil) return primary(shop, work);
     try {
-      return await there(shop, work);
+      return await replica(shop, work);
     } catch (error) {
       if (error instanceof AppError && error.code !== 'OFFLINE') throw error;
       awayUntil = performance.now() + LEFT_ALONE_MS;
-      return here(shop, work);
+      return primary(shop, work);
     }
   };
 }

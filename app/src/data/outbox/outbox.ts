@@ -11,6 +11,9 @@ import { isHeldHere } from './holdKeys';
 import { proofOf } from './proofs';
 import { tellTabs } from './tabs';
 
+/** Where an entry goes whose place was taken by another: behind every hold that a run can have. */
+const SET_ASIDE = 100_000;
+
 export interface LocalRun {
   kept: KeptRun;
   events: KeptEvent[];
@@ -63,7 +66,7 @@ export async function keepServerRun(kept: KeptRun, events: readonly RunEvent[]):
     if (local?.sent && local.event.id === event.id) continue;
     // Another entry on the same place: this device lost its hold while it was away. Its own words are kept aside.
     if (local && local.event.id !== event.id)
-      await store.put({ ...local, waits: event.run, refused: { code: 'HOLD_ENDED', params: {} } }, [event.run, event.hold + 100_000, event.seq]);
+      await store.put({ ...local, waits: event.run, refused: { code: 'HOLD_ENDED', params: {} } }, [event.run, event.hold + SET_ASIDE, event.seq]);
     await store.put({ event, sent: true }, key);
   }
   await transaction.done;
