@@ -2,6 +2,7 @@ import type { AppError } from '@stennet/core/errors';
 import type { Sheet } from '@stennet/core/procedure';
 import { asAppError } from './api';
 import type { KeptDraft } from './database';
+import { fateOf } from './sendPolicy';
 
 /** Where a draft is kept on the device, and who takes it from there. */
 export interface DraftPorts {
@@ -138,7 +139,7 @@ export class DraftKeeper {
       if (!isLatest) this.sendSoon(PAUSE_MS);
     } catch (thrown) {
       const error = asAppError(thrown);
-      const isAway = error.code === 'OFFLINE' || error.code === 'SIGN_IN_NEEDED' || error.code === 'INTERNAL';
+      const isAway = fateOf(error) !== 'refused';
       this.set(isAway ? { saving: 'offline' } : { saving: 'refused', refused: error });
       if (isAway) this.sendSoon(RETRY_MS);
     }

@@ -11,6 +11,7 @@ import { onLeaving } from './leaving';
 import { sendPhoto } from './photos';
 import { queryKeys } from './queryKeys';
 import { refresh } from './refresh';
+import { fateOf, Retry } from './sendPolicy';
 
 /*
  * What is written on a repair order, on its way to the server:
@@ -19,7 +20,6 @@ import { refresh } from './refresh';
  * - What somebody else changed meanwhile is not written over: it is refused, kept here, and shown beside theirs.
  * - It goes out only as the person who wrote it, in the shop it was written for.
  */
-const RETRY_MS = 4000;
 type Key = [string, string, string];
 
 let whose: { person: string; shop: string } | null = null;
@@ -27,7 +27,7 @@ let waiting: readonly KeptEntry[] = [];
 const listeners = new Set<() => void>();
 let working = false;
 let again = false;
-let retry: ReturnType<typeof setTimeout> | undefined;
+const retry = new Retry(() => send());
 let isListening = false;
 
 const keyOf = (entry: string): Key => [whose?.person ?? '', whose?.shop ?? '', entry];
@@ -90,7 +90,7 @@ async function send(): Promise<void> {
   if (isUnseen(whose?.person)) return;
   if (working) return void (again = true);
   working = true;
-  clearTimeout(retry);
+  retry.stop();
   try {
     do {
       again = false;
@@ -101,9 +101,10 @@ async function send(): Promise<void> {
         await sendOne(kept);
       }
     } while (again);
+    retry.reset();
   } catch {
     // Off-line, signed out or the server failed: later.
-    retry = setTimeout(() => void send(), RETRY_MS);
+    retry.later();
   } finally {
     working = false;
   }
@@ -116,7 +117,7 @@ async function sendOne(kept: KeptEntry): Promise<void> {
     await taken(kept, version);
   } catch (error) {
     const { code, params } = asAppError(error);
-    if (['OFFLINE', 'INTERNAL', 'DISK_FULL', 'SIGN_IN_NEEDED'].includes(code)) throw error;
+    if (fateOf({ code }) !== 'refused') throw error;
     await putBack(kept, { ...kept, refused: { code, params } });
   }
 }

@@ -7,6 +7,7 @@ import { AppError } from '@stennet/core/errors';
 import type { Trace } from '@stennet/core/trace';
 import { asAppError, call } from './api';
 import { database, STRICT } from './database';
+import { fateOf } from './sendPolicy';
 import { work } from './work';
 import { queryKeys } from './queryKeys';
 
@@ -28,9 +29,6 @@ export async function keepTrace(trace: Trace): Promise<string> {
 }
 
 let isSending = false;
-/** Whoever is on cannot send now; the next sign-in or the next network does. */
-const LATER: readonly string[] = ['OFFLINE', 'SIGN_IN_NEEDED', 'FORBIDDEN', 'INTERNAL', 'DISK_FULL'];
-
 /** Goes out beside the entries, one after the other. */
 export async function sendTraces(): Promise<void> {
   if (isSending) return;
@@ -55,7 +53,8 @@ async function isTaken(name: string, trace: Trace): Promise<boolean> {
     await call('keepTrace', { trace: name }, trace);
     return true;
   } catch (error) {
-    return !LATER.includes(asAppError(error).code);
+    // Whoever is on may not; the next sign-in does.
+    return fateOf(asAppError(error), { FORBIDDEN: 'person' }) === 'refused';
   }
 }
 

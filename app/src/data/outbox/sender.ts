@@ -15,6 +15,7 @@ import { sendTraces } from '../traces';
 import { holdKeyOf } from './holdKeys';
 import { countUnsent, markRefused, markSent, runsToSend, waitingOf } from './outbox';
 import { queryKeys } from '../queryKeys';
+import { fateOf, Retry, type Fate } from '../sendPolicy';
 
 /** What the screen says of the way to the server. */
 export interface Sending {
@@ -24,16 +25,18 @@ export interface Sending {
 }
 
 const BATCH = 100;
-const RETRY_MS = 2500;
-/** Goes out when the one who made it is signed in again, in its shop. */
-const NEEDS_PERSON: readonly string[] = ['SIGN_IN_NEEDED', 'WRONG_PERSON', 'RUN_UNKNOWN', 'FORBIDDEN'];
+/**
+ * Goes out when the one who made it is signed in again, in its shop. A pull was done: what an app and a server of different age do not
+ * understand of each other is no reason to refuse it.
+ */
+const fate = (error: AppError): Fate => fateOf(error, { RUN_UNKNOWN: 'person', FORBIDDEN: 'person', BAD_REQUEST: 'later', TOO_LARGE: 'later', NOT_FOUND: 'later' });
 
 let current: Sending = { unsent: 0, refused: 0, state: 'idle' };
 const listeners = new Set<() => void>();
 const runListeners = new Set<(run: string) => void>();
 let working = false;
 let again = false;
-let retry: ReturnType<typeof setTimeout> | undefined;
+const retry = new Retry(() => send());
 
 export const sending = (): Sending => current;
 export function onSending(tell: () => void): () => void {
@@ -64,7 +67,7 @@ export async function send(): Promise<void> {
     return;
   }
   working = true;
-  clearTimeout(retry);
+  retry.stop();
   let state: Sending['state'] = 'idle';
   try {
     do {
@@ -74,7 +77,8 @@ export async function send(): Promise<void> {
         state = worse(state, await tryRun(run));
       }
     } while (again && state === 'idle');
-    if (state === 'offline') retry = setTimeout(() => void send(), RETRY_MS);
+    if (state === 'offline') retry.later();
+    else retry.reset();
   } finally {
     working = false;
     set({ ...(await countUnsent().catch(() => ({ unsent: current.unsent, refused: current.refused }))), state });
@@ -92,7 +96,7 @@ async function tryRun(run: string): Promise<Sending['state']> {
   } catch (error) {
     // Another person's sign-in that ran out is not that of whoever is on.
     if (await isOwn(run)) noteSignedOut(asAppError(error));
-    return NEEDS_PERSON.includes(asAppError(error).code) ? 'signIn' : 'offline';
+    return fate(asAppError(error)) === 'person' ? 'signIn' : 'offline';
   }
 }
 
@@ -132,7 +136,7 @@ async function sendBatch(run: string, batch: KeptEvent[], waiting: RunEvent[]): 
     throw new AppError(refused.code as never, refused.params);
   } catch (error) {
     const problem = asAppError(error);
-    if (!isFinal(problem)) throw problem;
+    if (fate(problem) !== 'refused') throw problem;
     // What builds on a refused entry cannot stand either; all of it is kept and shown.
     await markRefused(await stillWaiting(run, waiting), { code: problem.code, params: problem.params });
     return true;
@@ -155,17 +159,11 @@ async function stillWaiting(run: string, waiting: RunEvent[]): Promise<RunEvent[
   return waiting.filter((e) => unsent.has(e.id));
 }
 
-/** What trying again cannot change. A missing network, a sign-in, another person's turn are not. */
-function isFinal(problem: AppError): boolean {
-  const passing: readonly string[] = [...NEEDS_PERSON, 'OFFLINE', 'INTERNAL', 'DISK_FULL', 'SIGN_IN_LIMITED', 'BAD_REQUEST', 'TOO_LARGE', 'NOT_FOUND', 'WRONG_ORIGIN'];
-  return !passing.includes(problem.code);
-}
-
 export function startSending(): () => void {
   void send();
   const stop = onBackOnline(() => void send());
   return () => {
     stop();
-    clearTimeout(retry);
+    retry.stop();
   };
 }
