@@ -93,8 +93,8 @@ describe('finding a sheet', () => {
       // A few dozen rows are read whole by choice; what is asked is whether the index can be used at all.
       await client.query('set local enable_seqscan = off');
       const forms = nearForms('flyweel');
-      const words = await client.query<{ 'QUERY PLAN': string }>(`explain ${findWords}`, [['flyweel'], forms, forms.map(() => 1)]);
-      const sheets = await client.query<{ 'QUERY PLAN': string }>(`explain ${findSheets}`, [['flywheel'], [1], [1], ['flywheel'], 400, 60, 'Belmaro', null, null]);
+      const words = await client.query<{ 'QUERY PLAN': string }>(`explain ${findWords.text}`, [['flyweel'], forms, forms.map(() => 1)]);
+      const sheets = await client.query<{ 'QUERY PLAN': string }>(`explain ${findSheets.text}`, [['flywheel'], [1], [1], ['flywheel'], 400, 60, 'Belmaro', null, null]);
       const plan = [...words.rows, ...sheets.rows].map((r) => r['QUERY PLAN']).join('\n');
       for (const index of ['word_count_pkey', 'word_form_pkey', 'sheet_word']) expect(plan).toContain(index);
       expect(plan).not.toMatch(/Seq Scan on (sheet_word|word_count|word_form)/);

@@ -7,10 +7,12 @@ import { keepTrace, sendTraces, waitingTraces } from './traces';
 
 const mockServer = new Map<string, Trace>();
 let mockRefuse: (name: string) => AppError | null = () => null;
+let mockMeanwhile: () => Promise<unknown> = () => Promise.resolve();
 jest.mock('@/platform/storage', () => ({ storedBefore: () => null, markStored: () => undefined }));
 jest.mock('./api', () => ({
   asAppError: (e: unknown) => e,
-  call: (_name: string, { trace }: { trace: string }, body: Trace) => {
+  call: async (_name: string, { trace }: { trace: string }, body: Trace) => {
+    await mockMeanwhile();
     const why = mockRefuse(trace);
     if (why) return Promise.reject(why);
     mockServer.set(trace, body);
@@ -51,6 +53,17 @@ test('one that the server will never have does not hold up the others', async ()
   await sendTraces();
   expect(mockServer.size).toBe(2);
   expect(await here()).toEqual([]);
+});
+
+test('one that is made while others are on their way goes out behind them', async () => {
+  await keepTrace(traceOf(1));
+  mockMeanwhile = async () => {
+    mockMeanwhile = () => Promise.resolve();
+    await keepTrace(traceOf(2));
+    await sendTraces();
+  };
+  await sendTraces();
+  expect([mockServer.size, await here()]).toEqual([2, []]);
 });
 
 test('twice at the same time sends each once', async () => {

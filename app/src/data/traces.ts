@@ -29,21 +29,26 @@ export async function keepTrace(trace: Trace): Promise<string> {
 }
 
 let isSending = false;
+let again = false;
 /** Goes out beside the entries, one after the other. */
 export async function sendTraces(): Promise<void> {
-  if (isSending) return;
+  // One that came while others were on their way goes out behind them.
+  if (isSending) return void (again = true);
   isSending = true;
   try {
     const db = await database();
-    for (const name of await db.getAllKeys('traces')) {
-      const trace = await db.get('traces', name);
-      if (trace && !(await isTaken(name, trace))) return;
-      await db.delete('traces', name);
-    }
+    do {
+      again = false;
+      for (const name of await db.getAllKeys('traces')) {
+        const trace = await db.get('traces', name);
+        if (trace && !(await isTaken(name, trace))) return;
+        await db.delete('traces', name);
+      }
+    } while (again);
   } catch {
     // The device's own storage is away: they stay where they are.
   } finally {
-    isSending = false;
+    isSending = again = false;
   }
 }
 
