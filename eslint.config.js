@@ -1,13 +1,38 @@
 const expo = require('eslint-config-expo/flat');
 
 const node = Object.fromEntries(
-  ['__dirname', '__filename', 'module', 'require', 'process', 'console', 'Buffer', 'URL', 'fetch', 'setTimeout', 'clearTimeout', 'globalThis'].map((k) => [k, 'readonly']),
+  [
+    '__dirname',
+    '__filename',
+    'module',
+    'require',
+    'process',
+    'console',
+    'Buffer',
+    'URL',
+    'fetch',
+    'setTimeout',
+    'clearTimeout',
+    'globalThis',
+  ].map((k) => [k, 'readonly']),
 );
 const impure = [
-  { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'core reads no clock: time comes in the event' },
-  { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'core reads no clock: time comes in the event' },
-  { selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']", message: 'core knows no chance' },
-  { selector: "CallExpression[callee.property.name='randomUUID']", message: 'ids come from outside core' },
+  {
+    selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+    message: 'core reads no clock: time comes in the event',
+  },
+  {
+    selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+    message: 'core reads no clock: time comes in the event',
+  },
+  {
+    selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']",
+    message: 'core knows no chance',
+  },
+  {
+    selector: "CallExpression[callee.property.name='randomUUID']",
+    message: 'ids come from outside core',
+  },
 ];
 const sizes = (file, fn) => ({
   'max-lines': ['error', { max: file, skipBlankLines: true }],
@@ -17,29 +42,75 @@ const tests = ['**/*.test.ts', '**/*.test.tsx', '**/testing/**', 'server/test/**
 
 module.exports = [
   ...expo,
-  { ignores: ['**/dist/**', '**/.expo/**', '**/.shaken/**', 'app/src/ui/icons.gen.ts', 'app/expo-env.d.ts', 'test-results/**'] },
-  { settings: { 'import/resolver': { typescript: { project: ['app/tsconfig.json', 'core/tsconfig.json', 'device/tsconfig.json', 'server/tsconfig.json'] } } } },
-  { files: ['**/*.cjs', '**/*.mjs', '**/*.config.js', 'scripts/**', 'bench/**'], languageOptions: { globals: node }, rules: { 'import/namespace': 'off' } },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/.expo/**',
+      '**/.shaken/**',
+      'app/src/ui/icons.gen.ts',
+      'app/expo-env.d.ts',
+      'test-results/**',
+    ],
+  },
+  {
+    settings: {
+      'import/resolver': {
+        typescript: {
+          project: [
+            'app/tsconfig.json',
+            'core/tsconfig.json',
+            'device/tsconfig.json',
+            'server/tsconfig.json',
+          ],
+        },
+      },
+    },
+  },
+  {
+    files: ['**/*.cjs', '**/*.mjs', '**/*.config.js', 'scripts/**', 'bench/**'],
+    languageOptions: { globals: node },
+    rules: { 'import/namespace': 'off' },
+  },
   {
     files: ['**/*.ts', '**/*.tsx'],
     rules: {
       // The types say it, and faster.
       'import/namespace': 'off',
       '@typescript-eslint/no-explicit-any': 'error',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true },
+      ],
       'no-restricted-exports': ['error', { restrictDefaultExports: { namespaceFrom: true } }],
       eqeqeq: 'error',
     },
   },
-  { files: ['core/src/**/*.ts'], ignores: tests, rules: { ...sizes(300, 50), 'no-restricted-syntax': ['error', ...impure] } },
-  { files: ['server/src/**/*.ts'], ignores: tests, rules: { ...sizes(400, 60), 'expo/no-dynamic-env-var': 'off' } },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: tests,
+    rules: { ...sizes(300, 50), 'no-restricted-syntax': ['error', ...impure] },
+  },
+  {
+    files: ['server/src/**/*.ts'],
+    ignores: tests,
+    rules: { ...sizes(400, 60), 'expo/no-dynamic-env-var': 'off' },
+  },
   { files: ['app/src/**/*.tsx', 'app/src/**/*.ts'], ignores: tests, rules: sizes(300, 120) },
   {
-    // A screen asks by hooks and changes by functions of app/src/data: keys and calls have one place each.
+    // A screen asks by hooks and changes by functions of app/src/data: keys and calls have one
+    // place each.
     files: ['app/src/features/**/*.ts', 'app/src/features/**/*.tsx'],
     ignores: ['app/src/features/account/Root.tsx', ...tests],
     rules: {
-      'no-restricted-imports': ['error', { paths: ['@tanstack/react-query', { name: '@/data', importNames: ['call', 'queryClient'] }] }],
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            '@tanstack/react-query',
+            { name: '@/data', importNames: ['call', 'queryClient'] },
+          ],
+        },
+      ],
     },
   },
   { files: tests, rules: { 'import/no-named-as-default-member': 'off' } },

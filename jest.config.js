@@ -9,7 +9,13 @@ module.exports = {
   testTimeout: 120_000,
   projects: [
     { displayName: 'core', rootDir: '<rootDir>/core', ...node },
-    { displayName: 'server', rootDir: '<rootDir>/server', ...node, globalSetup: '<rootDir>/test/global-setup.cjs', globalTeardown: '<rootDir>/test/global-teardown.cjs' },
+    {
+      displayName: 'server',
+      rootDir: '<rootDir>/server',
+      ...node,
+      globalSetup: '<rootDir>/test/global-setup.cjs',
+      globalTeardown: '<rootDir>/test/global-teardown.cjs',
+    },
     { displayName: 'device', rootDir: '<rootDir>/device', ...node },
     '<rootDir>/app/jest.config.js',
   ],

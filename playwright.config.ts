@@ -1,6 +1,11 @@
 import { defineConfig } from '@playwright/test';
 
-const phone = { viewport: { width: 390, height: 844 }, deviceScaleFactor: 2, isMobile: true, hasTouch: true };
+const phone = {
+  viewport: { width: 390, height: 844 },
+  deviceScaleFactor: 2,
+  isMobile: true,
+  hasTouch: true,
+};
 const wide = { viewport: { width: 1280, height: 800 } };
 
 export default defineConfig({
@@ -24,13 +29,28 @@ export default defineConfig({
     colorScheme: 'light',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
     },
   },
-  // The short run has the main path of every screen; what is tagged @long or @all comes with `--all`.
+  // The short run has the main path of every screen; what is tagged @long or @all comes with
+  // `--all`.
   projects: [
-    { ...(process.env.STENNET_ALL ? {} : { grepInvert: /@all|@long/ }), name: 'phone', use: phone, testIgnore: ['**/keyboard.e2e.ts', '**/editor.e2e.ts'] },
-    // What differs on a wide screen, and all that a keyboard does. What hardly differs there is left to `--all`.
+    {
+      ...(process.env.STENNET_ALL ? {} : { grepInvert: /@all|@long/ }),
+      name: 'phone',
+      use: phone,
+      testIgnore: ['**/keyboard.e2e.ts', '**/editor.e2e.ts'],
+    },
+    // What differs on a wide screen, and all that a keyboard does. What hardly differs there is
+    // left to `--all`.
     {
       ...(process.env.STENNET_ALL ? {} : { grepInvert: /@phone|@all|@long/ }),
       name: 'wide',

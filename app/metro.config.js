@@ -12,6 +12,8 @@ const instead = {
 const resolve = config.resolver.resolveRequest;
 config.resolver.resolveRequest = (context, name, platform) => {
   const filePath = instead[name];
-  return filePath && fs.existsSync(filePath) ? { type: 'sourceFile', filePath } : (resolve ?? context.resolveRequest)(context, name, platform);
+  return filePath && fs.existsSync(filePath)
+    ? { type: 'sourceFile', filePath }
+    : (resolve ?? context.resolveRequest)(context, name, platform);
 };
 module.exports = config;

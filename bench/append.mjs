@@ -15,11 +15,16 @@ export async function measureAppend(url, urls) {
   const admin = new pg.Client({ connectionString: urls.admin });
   await admin.connect();
   // The same columns and indexes, but the rows belong to nobody.
-  await admin.query('create table bare_event (like run_event including all); grant insert on bare_event to stennet_app');
+  await admin.query(
+    'create table bare_event (like run_event including all); grant insert on bare_event to stennet_app',
+  );
   const client = new pg.Client({ connectionString: urls.app });
   await client.connect();
   const request = await openRun(url);
-  const statement = fs.readFileSync(path.join(root, 'server/src/db/queries/appendRunEvents.sql'), 'utf8');
+  const statement = fs.readFileSync(
+    path.join(root, 'server/src/db/queries/appendRunEvents.sql'),
+    'utf8',
+  );
   const body = JSON.stringify(request.sample);
   const run = request.run;
   let position = 1_000_000;
@@ -27,12 +32,30 @@ export async function measureAppend(url, urls) {
     position += 1;
     await client.query('begin');
     await client.query("select set_config('stennet.shop', $1, true)", [SHOP]);
-    await client.query(text, [SHOP, run, [position], [randomUUID()], [1], [position], ['paused'], [randomUUID()], [body], ['0'.repeat(64)], ['0'.repeat(88)], [0]]);
+    await client.query(text, [
+      SHOP,
+      run,
+      [position],
+      [randomUUID()],
+      [1],
+      [position],
+      ['paused'],
+      [randomUUID()],
+      [body],
+      ['0'.repeat(64)],
+      ['0'.repeat(88)],
+      [0],
+    ]);
     await client.query('commit');
   };
-  const kinds = { bare: insert(statement.replace('insert into run_event', 'insert into bare_event')), secured: insert(statement), request: request.send };
+  const kinds = {
+    bare: insert(statement.replace('insert into run_event', 'insert into bare_event')),
+    secured: insert(statement),
+    request: request.send,
+  };
   const taken = { bare: [], secured: [], request: [] };
-  // The first round only warms up. What was inserted past the server is taken out again before the server reads the run.
+  // The first round only warms up. What was inserted past the server is taken out again before the
+  // server reads the run.
   for (let i = 0; i <= ROUNDS; i += 1) {
     for (const [name, act] of Object.entries(kinds)) {
       if (name === 'request') await admin.query('delete from run_event where position >= 1000000');
@@ -42,7 +65,10 @@ export async function measureAppend(url, urls) {
   }
   await client.end();
   await admin.end();
-  return { rounds: ROUNDS, ...Object.fromEntries(Object.entries(taken).map(([name, ms]) => [name, median(ms)])) };
+  return {
+    rounds: ROUNDS,
+    ...Object.fromEntries(Object.entries(taken).map(([name, ms]) => [name, median(ms)])),
+  };
 }
 
 async function repeat(act, times) {
@@ -51,7 +77,10 @@ async function repeat(act, times) {
   return (performance.now() - from) / times;
 }
 
-/** A run that is paused and resumed again and again: the cheapest events, so that nothing but the way is measured. */
+/**
+ * A run that is paused and resumed again and again: the cheapest events, so that nothing but the
+ * way is measured.
+ */
 async function openRun(url) {
   const reply = await fetch(`${url}/api/session`, {
     method: 'POST',
@@ -60,11 +89,23 @@ async function openRun(url) {
   });
   const cookie = /stennet_session=[^;]+/.exec(reply.headers.get('set-cookie'))[0];
   const me = await reply.json();
-  const { sheetHash, sheet } = await fetch(`${url}/api/joints/${JOINT}/sheet`, { headers: { cookie } }).then((r) => r.json());
+  const { sheetHash, sheet } = await fetch(`${url}/api/joints/${JOINT}/sheet`, {
+    headers: { cookie },
+  }).then((r) => r.json());
   const run = randomUUID();
   let seq = 0;
   let paused = false;
-  const envelope = () => ({ v: 1, id: randomUUID(), shop: SHOP, run, hold: 1, seq: (seq += 1), device: run, person: me.person.id, deviceTime: new Date().toISOString() });
+  const envelope = () => ({
+    v: 1,
+    id: randomUUID(),
+    shop: SHOP,
+    run,
+    hold: 1,
+    seq: (seq += 1),
+    device: run,
+    person: me.person.id,
+    deviceTime: new Date().toISOString(),
+  });
   const post = async (e) => {
     const answer = await fetch(`${url}/api/runs/${run}/events`, {
       method: 'POST',
@@ -73,7 +114,18 @@ async function openRun(url) {
     });
     if (!answer.ok) throw new Error(await answer.text());
   };
-  await post({ ...envelope(), type: 'started', payload: { joint: JOINT, sheet: sheet.id, revision: sheet.revision, sheetHash, core: 'bench', cautionsRead: true } });
+  await post({
+    ...envelope(),
+    type: 'started',
+    payload: {
+      joint: JOINT,
+      sheet: sheet.id,
+      revision: sheet.revision,
+      sheetHash,
+      core: 'bench',
+      cautionsRead: true,
+    },
+  });
   const sample = { ...envelope(), type: 'paused', payload: {} };
   seq -= 1;
   return {

@@ -1,4 +1,5 @@
-// Bundles bench/find.ts (it reads .sql files) and runs it on databases of its own, which it fills first.
+// Bundles bench/find.ts (it reads .sql files) and runs it on databases of its own, which it fills
+// first.
 import { execFileSync } from 'node:child_process';
 import path from 'node:path';
 import { build } from 'esbuild';
@@ -20,15 +21,27 @@ export async function measureFind(cluster) {
   });
   const run = (name, shops, sheets) => {
     const urls = cluster.ensureDatabase(name);
-    execFileSync(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations'], { cwd: root, env: { ...process.env, OWNER_DATABASE_URL: urls.owner } });
+    execFileSync(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations'], {
+      cwd: root,
+      env: { ...process.env, OWNER_DATABASE_URL: urls.owner },
+    });
     const out = execFileSync(process.execPath, [outfile], {
       cwd: root,
       encoding: 'utf8',
       maxBuffer: 1e8,
-      env: { ...process.env, ADMIN_URL: urls.admin, APP_URL: urls.app, SHOPS: String(shops), SHEETS: String(sheets) },
+      env: {
+        ...process.env,
+        ADMIN_URL: urls.admin,
+        APP_URL: urls.app,
+        SHOPS: String(shops),
+        SHEETS: String(sheets),
+      },
     });
     return JSON.parse(out);
   };
   const scale = Number(process.env.STENNET_BENCH_SCALE ?? 1);
-  return [run('stennet_find_one', 1, Math.round(200_000 * scale)), run('stennet_find_many', Math.round(200 * scale), 1000)];
+  return [
+    run('stennet_find_one', 1, Math.round(200_000 * scale)),
+    run('stennet_find_many', Math.round(200 * scale), 1000),
+  ];
 }

@@ -1,5 +1,5 @@
-// Searching 200,000 sheets of one shop, and of one shop among 200; each under row-level security and bare, by the typist of
-// core/src/find/typos.ts. Run by bench/find.mjs.
+// Searching 200,000 sheets of one shop, and of one shop among 200; each under row-level security
+// and bare, by the typist of core/src/find/typos.ts. Run by bench/find.mjs.
 import pg from 'pg';
 import { nearForms, seeded, sheetBrief, sheetWords, typedLike, wordsOf } from '../core/src/find';
 import { searchSheets } from '../server/src/db/searchSheets';
@@ -49,7 +49,8 @@ async function main(): Promise<void> {
   await admin.end();
 }
 
-const at = (list: number[], share: number): number => [...list].sort((a, b) => a - b)[Math.floor(list.length * share)] ?? 0;
+const at = (list: number[], share: number): number =>
+  [...list].sort((a, b) => a - b)[Math.floor(list.length * share)] ?? 0;
 
 interface Question {
   text: string;
@@ -64,20 +65,26 @@ function questions(): Question[] {
   for (let shop = 0; shop < shops; shop += 1) {
     let n = 0;
     for (const s of manySheets(sheets, 100 + shop)) {
-      if ((shop * sheets + n) % every === 0) list.push({ text: typedLike(tellingWords(s), random, 2), id: s.id, shop });
+      if ((shop * sheets + n) % every === 0)
+        list.push({ text: typedLike(tellingWords(s), random, 2), id: s.id, shop });
       n += 1;
     }
   }
   return list.slice(0, QUERIES);
 }
 
-/** What a person types who looks for this one: its engine, the job, and what else the title says. */
+/**
+ * What a person types who looks for this one: its engine, the job, and what else the title says.
+ */
 function tellingWords(s: Sheet): string[] {
   const engine = s.applies.engine.toLowerCase();
   return [engine, ...wordsOf(s.title).filter((w) => w !== engine)];
 }
 
-async function ask(client: pg.Client, list: readonly Question[]): Promise<{ ms: number[]; found: number }> {
+async function ask(
+  client: pg.Client,
+  list: readonly Question[],
+): Promise<{ ms: number[]; found: number }> {
   const ms: number[] = [];
   let found = 0;
   for (const q of list) {
@@ -93,8 +100,26 @@ async function ask(client: pg.Client, list: readonly Question[]): Promise<{ ms: 
 async function plan(client: pg.Client): Promise<string[]> {
   const forms = nearForms('flyweel');
   const rows = [
-    ...(await client.query<{ 'QUERY PLAN': string }>(`explain ${findWords.text}`, [['flyweel'], forms, forms.map(() => 1)])).rows,
-    ...(await client.query<{ 'QUERY PLAN': string }>(`explain ${findSheets.text}`, [['flywheel'], [1], [1], ['flywheel'], 400, 60, null, null, null])).rows,
+    ...(
+      await client.query<{ 'QUERY PLAN': string }>(`explain ${findWords.text}`, [
+        ['flyweel'],
+        forms,
+        forms.map(() => 1),
+      ])
+    ).rows,
+    ...(
+      await client.query<{ 'QUERY PLAN': string }>(`explain ${findSheets.text}`, [
+        ['flywheel'],
+        [1],
+        [1],
+        ['flywheel'],
+        400,
+        60,
+        null,
+        null,
+        null,
+      ])
+    ).rows,
   ];
   return rows.map((r) => r['QUERY PLAN'].trim()).filter((l) => /Scan/.test(l));
 }
@@ -105,12 +130,22 @@ async function fill(admin: pg.Client): Promise<void> {
     'alter table sheet_word drop constraint sheet_word_pkey; drop index sheet_word_of_sheet; drop index sheet_word_heaviest; drop index sheet_revision_place; drop index sheet_revision_change',
   );
   for (let shop = 0; shop < shops; shop += 1) {
-    await admin.query("insert into shop values ($1, $2, 'en-GB', 'Europe/Berlin', 'A4', 'N.m')", [shopId(shop), `Shop ${shop}`]);
+    await admin.query("insert into shop values ($1, $2, 'en-GB', 'Europe/Berlin', 'A4', 'N.m')", [
+      shopId(shop),
+      `Shop ${shop}`,
+    ]);
     const counts = new Map<string, number>();
     let batch = empty();
     for (const sheet of manySheets(sheets, 100 + shop)) {
       const words = sheetWords(sheet);
-      batch.revisions.push([sheet.id, sheet.title, sheet.applies.maker, sheet.applies.engine, sheet.kind, JSON.stringify(sheetBrief(sheet))]);
+      batch.revisions.push([
+        sheet.id,
+        sheet.title,
+        sheet.applies.maker,
+        sheet.applies.engine,
+        sheet.kind,
+        JSON.stringify(sheetBrief(sheet)),
+      ]);
       for (const [word, weight] of words) {
         batch.words.push([word, sheet.id, weight]);
         counts.set(word, (counts.get(word) ?? 0) + 1);
@@ -147,21 +182,29 @@ async function put(admin: pg.Client, shop: string, { revisions, words }: Batch):
      select $1, s, 'A', t, '{}', '', 'approved', m, e, k, b::jsonb from unnest($2::text[], $3::text[], $4::text[], $5::text[], $6::text[], $7::text[]) x (s, t, m, e, k, b)`,
     [shop, ...[0, 1, 2, 3, 4, 5].map((n) => col(revisions, n))],
   );
-  await admin.query("insert into sheet_word select $1, w, s, 'A', g from unnest($2::text[], $3::text[], $4::float4[]) x (w, s, g)", [
-    shop,
-    words.map((w) => w[0]),
-    words.map((w) => w[1]),
-    words.map((w) => w[2]),
-  ]);
+  await admin.query(
+    "insert into sheet_word select $1, w, s, 'A', g from unnest($2::text[], $3::text[], $4::float4[]) x (w, s, g)",
+    [shop, words.map((w) => w[0]), words.map((w) => w[1]), words.map((w) => w[2])],
+  );
 }
 
-async function putWords(admin: pg.Client, shop: string, counts: ReadonlyMap<string, number>): Promise<void> {
+async function putWords(
+  admin: pg.Client,
+  shop: string,
+  counts: ReadonlyMap<string, number>,
+): Promise<void> {
   const words = [...counts];
   for (let from = 0; from < words.length; from += 5000) {
     const piece = words.slice(from, from + 5000);
     const forms = piece.flatMap(([w]) => nearForms(w).map((f) => [f, w]));
-    await admin.query('insert into word_count select $1, w, n from unnest($2::text[], $3::int[]) x (w, n)', [shop, piece.map(([w]) => w), piece.map(([, n]) => n)]);
-    await admin.query('insert into word_form select $1, f, w from unnest($2::text[], $3::text[]) x (f, w)', [shop, col(forms, 0), col(forms, 1)]);
+    await admin.query(
+      'insert into word_count select $1, w, n from unnest($2::text[], $3::int[]) x (w, n)',
+      [shop, piece.map(([w]) => w), piece.map(([, n]) => n)],
+    );
+    await admin.query(
+      'insert into word_form select $1, f, w from unnest($2::text[], $3::text[]) x (f, w)',
+      [shop, col(forms, 0), col(forms, 1)],
+    );
   }
 }
 

@@ -14,7 +14,10 @@ function watchFrames() {
   window.addEventListener(
     'keydown',
     () => {
-      const read = () => document.querySelector('[role="main"]')?.textContent?.replace(/(off-line, )?\d+ to send|saved/g, '');
+      const read = () =>
+        document
+          .querySelector('[role="main"]')
+          ?.textContent?.replace(/(off-line, )?\d+ to send|saved/g, '');
       const before = read();
       let count = 0;
       const tick = () => {
@@ -57,20 +60,38 @@ export async function measureFrames(browser, url, urls) {
 const HOLD_KEY = 'b'.repeat(43);
 const JOB = '5e000000-0000-4000-8000-000000000301';
 
-/** Forty fasteners, eight stages, two thousand events: held by this browser, the next press is a settling pull. */
+/**
+ * Forty fasteners, eight stages, two thousand events: held by this browser, the next press is a
+ * settling pull.
+ */
 async function longRun(context, url, urls) {
   const get = async (path) => (await context.request.get(`${url}${path}`)).json();
   const [me, { tools }] = [await get('/api/me'), await get('/api/tools')];
-  const where = { shop: me.shop.id, person: me.person.id, run: randomUUID(), joint: randomUUID(), device: randomUUID(), tools: tools.map((t) => ({ id: t.id, ...t.tool })) };
-  const made = spawnSync(process.execPath, ['--import', 'tsx', 'bench/longRun.mts', JSON.stringify(where)], { cwd: root, encoding: 'utf8', maxBuffer: 1 << 28 });
+  const where = {
+    shop: me.shop.id,
+    person: me.person.id,
+    run: randomUUID(),
+    joint: randomUUID(),
+    device: randomUUID(),
+    tools: tools.map((t) => ({ id: t.id, ...t.tool })),
+  };
+  const made = spawnSync(
+    process.execPath,
+    ['--import', 'tsx', 'bench/longRun.mts', JSON.stringify(where)],
+    { cwd: root, encoding: 'utf8', maxBuffer: 1 << 28 },
+  );
   if (made.status !== 0) throw new Error(made.stderr);
   const { sheet, events } = JSON.parse(made.stdout);
   await keepJoint(urls, where, sheet, events[0].payload.sheetHash);
   for (let at = 0; at < events.length; at += 100) {
     const data = { deviceName: 'Bench', holdKey: HOLD_KEY, events: events.slice(at, at + 100) };
-    const reply = await context.request.post(`${url}/api/runs/${where.run}/events`, { headers: { Origin: url }, data });
+    const reply = await context.request.post(`${url}/api/runs/${where.run}/events`, {
+      headers: { Origin: url },
+      data,
+    });
     const body = await reply.json();
-    if (!reply.ok() || body.refused) throw new Error(`the long run was refused: ${JSON.stringify(body)}`);
+    if (!reply.ok() || body.refused)
+      throw new Error(`the long run was refused: ${JSON.stringify(body)}`);
   }
   return async (page) => {
     await page.goto(url);
@@ -98,21 +119,22 @@ function holdHere({ device, run, holdKey }) {
 async function keepJoint(urls, { shop, joint }, sheet, hash) {
   const admin = new pg.Client({ connectionString: urls.admin });
   await admin.connect();
-  const columns = 'shop, sheet, revision, title, body, hash, status, maker, engine, kind, brief, change';
+  const columns =
+    'shop, sheet, revision, title, body, hash, status, maker, engine, kind, brief, change';
   const body = JSON.stringify(sheet);
   const { maker, engine } = sheet.applies;
-  await admin.query(`insert into sheet_revision (${columns}) values ($1, $2, $3, $4, $5, $6, 'approved', $7, $8, $9, '{}', 0)`, [
+  await admin.query(
+    `insert into sheet_revision (${columns}) values ($1, $2, $3, $4, $5, $6, 'approved', $7, $8, $9, '{}', 0)`,
+    [shop, sheet.id, sheet.revision, sheet.title, body, hash, maker, engine, sheet.kind],
+  );
+  await admin.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [
     shop,
+    joint,
+    JOB,
+    'Forty',
     sheet.id,
     sheet.revision,
-    sheet.title,
-    body,
-    hash,
-    maker,
-    engine,
-    sheet.kind,
   ]);
-  await admin.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [shop, joint, JOB, 'Forty', sheet.id, sheet.revision]);
   await admin.end();
 }
 
@@ -129,11 +151,16 @@ async function press(context, prepare) {
   await page.waitForTimeout(HAND_MS);
   const frames = await page.evaluate(() => window.frames);
   await page.close();
-  if (frames.length !== PRESSES) throw new Error(`${frames.length} of ${PRESSES} presses were answered`);
+  if (frames.length !== PRESSES)
+    throw new Error(`${frames.length} of ${PRESSES} presses were answered`);
   return frames;
 }
 
 function summary(frames) {
   const sorted = [...frames].sort((a, b) => a - b);
-  return { median: sorted[Math.floor(sorted.length / 2)], p95: sorted[Math.floor(sorted.length * 0.95)], worst: sorted.at(-1) };
+  return {
+    median: sorted[Math.floor(sorted.length / 2)],
+    p95: sorted[Math.floor(sorted.length * 0.95)],
+    worst: sorted.at(-1),
+  };
 }

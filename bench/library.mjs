@@ -1,4 +1,5 @@
-// A library of 5,000 sheets: brought in while others work, caught up by a device, searched off-line while typing.
+// A library of 5,000 sheets: brought in while others work, caught up by a device, searched off-line
+// while typing.
 import { build } from 'esbuild';
 import path from 'node:path';
 import { root } from '../scripts/install.mjs';
@@ -20,7 +21,11 @@ export async function measureLibrary(browser, url) {
   });
   const { manySheets } = await import(outfile);
   const session = await signIn(url);
-  const file = JSON.stringify({ format: 'stennet-sheets', v: 1, sheets: [...manySheets(SHEETS, 1)] });
+  const file = JSON.stringify({
+    format: 'stennet-sheets',
+    v: 1,
+    sheets: [...manySheets(SHEETS, 1)],
+  });
   const quiet = await pings(url, () => new Promise((resolve) => setTimeout(resolve, 4000)));
   const look = await pings(url, () => bring(session, file, 'look'));
   const write = await pings(url, () => bring(session, file, 'write'));
@@ -35,20 +40,39 @@ async function signIn(url) {
     headers: { 'Content-Type': 'application/json', Origin: url },
     body: JSON.stringify({ name: 'Ines Corte', password: 'witness-mark' }),
   });
-  return { url, headers: { Cookie: /stennet_session=[^;]+/.exec(String(reply.headers.get('set-cookie')))[0], Origin: url } };
+  return {
+    url,
+    headers: {
+      Cookie: /stennet_session=[^;]+/.exec(String(reply.headers.get('set-cookie')))[0],
+      Origin: url,
+    },
+  };
 }
 
 async function bring({ url, headers }, file, mode) {
-  const reply = await fetch(`${url}/api/library/import?mode=${mode}`, { method: 'POST', headers: { ...headers, 'Content-Type': 'application/octet-stream' }, body: file });
+  const reply = await fetch(`${url}/api/library/import?mode=${mode}`, {
+    method: 'POST',
+    headers: { ...headers, 'Content-Type': 'application/octet-stream' },
+    body: file,
+  });
   const last = JSON.parse((await reply.text()).trim().split('\n').at(-1));
-  if (last.new !== SHEETS || last.error) throw new Error(`import: ${JSON.stringify(last).slice(0, 400)}`);
+  if (last.new !== SHEETS || last.error)
+    throw new Error(`import: ${JSON.stringify(last).slice(0, 400)}`);
 }
 
 async function approveAll({ url, headers }) {
   const { drafts } = await (await fetch(`${url}/api/library`, { headers })).json();
   for (let at = 0; at < drafts.length; at += 100) {
-    const body = JSON.stringify({ drafts: drafts.slice(at, at + 100).map((d) => ({ sheet: d.sheet, version: d.version, seen: [] })) });
-    const reply = await fetch(`${url}/api/library/approve`, { method: 'POST', headers: { ...headers, 'Content-Type': 'application/json' }, body });
+    const body = JSON.stringify({
+      drafts: drafts
+        .slice(at, at + 100)
+        .map((d) => ({ sheet: d.sheet, version: d.version, seen: [] })),
+    });
+    const reply = await fetch(`${url}/api/library/approve`, {
+      method: 'POST',
+      headers: { ...headers, 'Content-Type': 'application/json' },
+      body,
+    });
     if (!reply.ok) throw new Error(await reply.text());
   }
 }
@@ -74,7 +98,10 @@ async function pings(url, work) {
   return { seconds, p95: waits[Math.floor(waits.length * 0.95)], worst: waits.at(-1) };
 }
 
-/** Types letter by letter, off-line over the whole library, and beside it into a field that does nothing. */
+/**
+ * Types letter by letter, off-line over the whole library, and beside it into a field that does
+ * nothing.
+ */
 async function typeOffline(browser, url) {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
   const page = await context.newPage();
@@ -86,11 +113,16 @@ async function typeOffline(browser, url) {
     page.evaluate(
       () =>
         new Promise(
-          (done) => (indexedDB.open('stennet').onsuccess = (e) => (e.target.result.transaction('library').objectStore('library').count().onsuccess = (c) => done(c.target.result))),
+          (done) =>
+            (indexedDB.open('stennet').onsuccess = (e) =>
+              (e.target.result.transaction('library').objectStore('library').count().onsuccess = (
+                c,
+              ) => done(c.target.result))),
         ),
     );
   const from = performance.now();
-  while ((await count()) < SHEETS && performance.now() - from < 180_000) await page.waitForTimeout(500);
+  while ((await count()) < SHEETS && performance.now() - from < 180_000)
+    await page.waitForTimeout(500);
   const caughtUpSeconds = (performance.now() - from) / 1000;
   await page.getByRole('button', { name: 'Find a sheet' }).click();
   await page.getByRole('searchbox').waitFor();

@@ -1,4 +1,5 @@
-// A run of forty fasteners and eight stages with two thousand events behind it, made as a technician's screen would make them.
+// A run of forty fasteners and eight stages with two thousand events behind it, made as a
+// technician's screen would make them.
 import { wrenchesOf, type ListedTool } from '../core/src/prepare/index.ts';
 import type { Sheet, Stage } from '../core/src/procedure/index.ts';
 import { canonicalJson, sha256Hex } from '../core/src/record/index.ts';
@@ -18,7 +19,14 @@ interface Where {
 const where = JSON.parse(process.argv[2] ?? '') as Where;
 
 const labels = Array.from({ length: COUNT }, (_, i) => String(i + 1));
-const torque = (id: string, value: number, over: Partial<Stage>): Stage => ({ id, name: `${value} N·m`, on: ['all'], action: 'torque', target: { value, unit: 'N.m' }, ...over });
+const torque = (id: string, value: number, over: Partial<Stage>): Stage => ({
+  id,
+  name: `${value} N·m`,
+  on: ['all'],
+  action: 'torque',
+  target: { value, unit: 'N.m' },
+  ...over,
+});
 const settle = { kind: 'untilSettled', maxPasses: 20, movedMoreThanDeg: 3 } as const;
 const sheet: Sheet = {
   ...headSheet,
@@ -55,7 +63,12 @@ const sheet: Sheet = {
 };
 
 const wrench = wrenchesOf(where.tools).find((w) => w.name.startsWith('Wrench 1'));
-const t = new Technician(sheet, { ...where, sheetHash: sha256Hex(canonicalJson(sheet)), wrenches: wrench ? [wrench] : [], from: 5_000_000 });
+const t = new Technician(sheet, {
+  ...where,
+  sheetHash: sha256Hex(canonicalJson(sheet)),
+  wrenches: wrench ? [wrench] : [],
+  from: 5_000_000,
+});
 t.until((due) => due.kind === 'pull' && due.stage.id === 'fourth');
 const events = t.state.events.toArray();
 if (events.length < EVENTS) throw new Error(`${events.length} events are too few`);

@@ -42,8 +42,9 @@ const JOINTS: readonly [string, string][] = [
 ];
 
 /**
- * An invented library of any size, the same each time: forty makers, each with models, each model with engines, each engine
- * with eight joints. Codes and names are made up from syllables and digits.
+ * An invented library of any size, the same each time: forty makers, each with models, each model
+ * with engines, each engine with eight joints. Codes and names are made up from syllables and
+ * digits.
  */
 export function* manySheets(count: number, seed: number): Generator<Sheet> {
   const random = seeded(seed);
@@ -52,7 +53,10 @@ export function* manySheets(count: number, seed: number): Generator<Sheet> {
     const text = Array.from({ length: n }, () => pick(PARTS)).join('');
     return text.charAt(0).toUpperCase() + text.slice(1);
   };
-  const makers = Array.from({ length: 40 }, () => ({ name: word(2), models: Array.from({ length: 60 }, () => word(2)) }));
+  const makers = Array.from({ length: 40 }, () => ({
+    name: word(2),
+    models: Array.from({ length: 60 }, () => word(2)),
+  }));
   const letters = 'ABCDEFGHJKLMNPRSTUVWXYZ';
   const folder = path.resolve('demo/sheets');
   const template = fs

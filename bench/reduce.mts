@@ -1,6 +1,15 @@
-// Reducing 10,000 events, against a bare loop over the same events; and whether the cost of one grows with the list.
+// Reducing 10,000 events, against a bare loop over the same events; and whether the cost of one
+// grows with the list.
 import { headSheet, PLACE, Technician } from '../core/src/testing/index.ts';
-import { admit, evolve, initialState, next, undoable, type RunEvent, type RunState } from '../core/src/run/index.ts';
+import {
+  admit,
+  evolve,
+  initialState,
+  next,
+  undoable,
+  type RunEvent,
+  type RunState,
+} from '../core/src/run/index.ts';
 
 const EVENTS = 10_000;
 const ROUNDS = 7;
@@ -29,10 +38,17 @@ const timed = (work: () => void): number => {
   work();
   return performance.now() - from;
 };
-const median = (xs: number[]): number => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)] ?? NaN;
+const median = (xs: number[]): number =>
+  [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)] ?? NaN;
 
 const events = longRun();
-const rounds = { bare: [] as number[], evolve: [] as number[], admit: [] as number[], early: [] as number[], late: [] as number[] };
+const rounds = {
+  bare: [] as number[],
+  evolve: [] as number[],
+  admit: [] as number[],
+  early: [] as number[],
+  late: [] as number[],
+};
 for (let i = 0; i < ROUNDS; i += 1) {
   rounds.bare.push(
     timed(() => {
@@ -69,5 +85,12 @@ for (let i = 0; i < ROUNDS; i += 1) {
   );
 }
 console.log(
-  JSON.stringify({ events: EVENTS, bare: median(rounds.bare), evolve: median(rounds.evolve), admit: median(rounds.admit), early: median(rounds.early), late: median(rounds.late) }),
+  JSON.stringify({
+    events: EVENTS,
+    bare: median(rounds.bare),
+    evolve: median(rounds.evolve),
+    admit: median(rounds.admit),
+    early: median(rounds.early),
+    late: median(rounds.late),
+  }),
 );

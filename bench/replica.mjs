@@ -1,4 +1,5 @@
-// History read on a streaming replica beside the same on the primary, and how soon the replica has what was written.
+// History read on a streaming replica beside the same on the primary, and how soon the replica has
+// what was written.
 import pg from 'pg';
 import { ask, quantile, signIn, timed, WRENCH } from './history.mjs';
 
@@ -17,10 +18,13 @@ export async function measureReplica(primaryUrl, replicaUrl, urls, replica) {
     }
   }
   const admin = new pg.Client({ connectionString: urls.admin });
-  const copy = new pg.Client({ connectionString: Object.assign(new URL(urls.admin), { port: new URL(replica).port }).href });
+  const copy = new pg.Client({
+    connectionString: Object.assign(new URL(urls.admin), { port: new URL(replica).port }).href,
+  });
   await Promise.all([admin.connect(), copy.connect()]);
   await admin.query('create table bench_lag (n integer)');
-  while ((await copy.query("select to_regclass('bench_lag') as made")).rows[0].made === null) await new Promise((resolve) => setTimeout(resolve, 20));
+  while ((await copy.query("select to_regclass('bench_lag') as made")).rows[0].made === null)
+    await new Promise((resolve) => setTimeout(resolve, 20));
   const lags = [];
   for (let n = 0; n < WRITTEN; n += 1) {
     await admin.query('insert into bench_lag values ($1)', [n]);
@@ -47,7 +51,11 @@ export function renderReplica({ primary, replica, lag }, row) {
     row(['---', '---', '---']),
     row(['history from the primary', ms(primary.p50), ms(primary.p95)]),
     row(['history from the replica', ms(replica.p50), ms(replica.p95)]),
-    row(['replica against primary', `${(replica.p50 / primary.p50).toFixed(2)} ×`, `${(replica.p95 / primary.p95).toFixed(2)} ×`]),
+    row([
+      'replica against primary',
+      `${(replica.p50 / primary.p50).toFixed(2)} ×`,
+      `${(replica.p95 / primary.p95).toFixed(2)} ×`,
+    ]),
     row(['seen on the replica after', ms(lag.p50), ms(lag.p95)]),
     '',
   ];

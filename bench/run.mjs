@@ -1,4 +1,5 @@
-// ./stennet bench: what is measured here is said as ratios within one run; absolute numbers only tell of this machine.
+// ./stennet bench: what is measured here is said as ratios within one run; absolute numbers only
+// tell of this machine.
 import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import net from 'node:net';
@@ -31,22 +32,31 @@ export async function bench([only]) {
     must(process.execPath, ['scripts/build-server.mjs']);
     await cluster.start();
     const urls = cluster.ensureDatabase('stennet_bench');
-    must(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], { OWNER_DATABASE_URL: urls.owner });
+    must(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], {
+      OWNER_DATABASE_URL: urls.owner,
+    });
     const app = await serve(servers, urls.app, web);
     const emptyPage = await serve(servers, urls.app, empty);
-    const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+    const browser = await chromium.launch({
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu'],
+    });
     const wanted = (name) => !only || only === name;
     const results = {
       start: wanted('start') ? await measureStart(browser, app, emptyPage) : undefined,
       frames: wanted('frames') ? await measureFrames(browser, app, urls) : undefined,
       stalls: wanted('stalls') ? await measureStalls(app, servers[0].pid) : undefined,
       append: wanted('append') ? await measureAppend(app, urls) : undefined,
-      reduce: wanted('reduce') ? JSON.parse(must(process.execPath, ['--import', 'tsx', 'bench/reduce.mts'])) : undefined,
+      reduce: wanted('reduce')
+        ? JSON.parse(must(process.execPath, ['--import', 'tsx', 'bench/reduce.mts']))
+        : undefined,
     };
     // Last: they fill the database.
     results.library = wanted('library') ? await measureLibrary(browser, app) : undefined;
     results.history = wanted('history') ? await measureHistory(app, urls) : undefined;
-    results.replica = wanted('history') ? await fromReplica(cluster, home, servers, app, web) : undefined;
+    results.replica = wanted('history')
+      ? await fromReplica(cluster, home, servers, app, web)
+      : undefined;
     results.find = wanted('find') ? await measureFind(cluster) : undefined;
     await browser.close();
     const table = render(results);
@@ -60,16 +70,38 @@ export async function bench([only]) {
 }
 
 function must(command, args, env = {}, cwd = root) {
-  const done = spawnSync(command, args, { cwd, encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env } });
-  if (done.status !== 0) throw new Error(`${command} ${args.join(' ')}:\n${done.stdout}${done.stderr}`);
+  const done = spawnSync(command, args, {
+    cwd,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, ...env },
+  });
+  if (done.status !== 0)
+    throw new Error(`${command} ${args.join(' ')}:\n${done.stdout}${done.stderr}`);
   return done.stdout;
 }
 
 function buildEmptyPage(to) {
-  const env = { CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', EXPO_UNSTABLE_METRO_OPTIMIZE_GRAPH: '1', EXPO_UNSTABLE_TREE_SHAKING: '1', NODE_ENV: 'production' };
+  const env = {
+    CI: '1',
+    EXPO_NO_TELEMETRY: '1',
+    EXPO_OFFLINE: '1',
+    EXPO_UNSTABLE_METRO_OPTIMIZE_GRAPH: '1',
+    EXPO_UNSTABLE_TREE_SHAKING: '1',
+    NODE_ENV: 'production',
+  };
   must(
     process.execPath,
-    [path.join(root, 'node_modules/expo/bin/cli'), 'export', '--platform', 'web', '--max-workers', '2', '--output-dir', to],
+    [
+      path.join(root, 'node_modules/expo/bin/cli'),
+      'export',
+      '--platform',
+      'web',
+      '--max-workers',
+      '2',
+      '--output-dir',
+      to,
+    ],
     env,
     path.join(root, 'bench/empty-page'),
   );
@@ -81,7 +113,12 @@ async function fromReplica(cluster, home, servers, app, web) {
   try {
     const urls = cluster.urls('stennet_bench');
     const url = replica.url('stennet_bench');
-    return await measureReplica(app, await serve(servers, urls.app, web, { READ_DATABASE_URL: url }), urls, url);
+    return await measureReplica(
+      app,
+      await serve(servers, urls.app, web, { READ_DATABASE_URL: url }),
+      urls,
+      url,
+    );
   } finally {
     replica.kill();
   }
@@ -99,7 +136,14 @@ async function serve(servers, databaseUrl, web, more = {}) {
     spawn(process.execPath, ['server/dist/main.js'], {
       cwd: root,
       stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), WEB_DIR: web, LOG_LEVEL: 'silent', ...more },
+      env: {
+        ...process.env,
+        DATABASE_URL: databaseUrl,
+        PORT: String(port),
+        WEB_DIR: web,
+        LOG_LEVEL: 'silent',
+        ...more,
+      },
     }),
   );
   const url = `http://localhost:${port}`;
@@ -118,7 +162,12 @@ async function serve(servers, databaseUrl, web, more = {}) {
 
 function render({ start, frames, stalls, append, reduce, find, library, history, replica }) {
   const row = (cells) => `| ${cells.join(' | ')} |`;
-  const lines = ['# Benchmarks', '', 'Made by `./stennet bench`; ratios within one run on one machine are what counts, the absolute numbers only tell of that machine.', ''];
+  const lines = [
+    '# Benchmarks',
+    '',
+    'Made by `./stennet bench`; ratios within one run on one machine are what counts, the absolute numbers only tell of that machine.',
+    '',
+  ];
   if (start) {
     lines.push(
       '## Until Today is usable',
@@ -126,8 +175,18 @@ function render({ start, frames, stalls, append, reduce, find, library, history,
       'Empty browser cache, 4x processor slow-down, 7 runs of each in turn, medians. The empty page is Expo Router and Paper with one button, built and served the same way.',
       '',
     );
-    lines.push(row(['', 'Today', 'empty page', 'Today against empty']), row(['---', '---', '---', '---']));
-    lines.push(row(['all bytes on the wire (kB)', start.app.kB.toFixed(0), start.empty.kB.toFixed(0), `+${(start.app.kB - start.empty.kB).toFixed(0)} kB`]));
+    lines.push(
+      row(['', 'Today', 'empty page', 'Today against empty']),
+      row(['---', '---', '---', '---']),
+    );
+    lines.push(
+      row([
+        'all bytes on the wire (kB)',
+        start.app.kB.toFixed(0),
+        start.empty.kB.toFixed(0),
+        `+${(start.app.kB - start.empty.kB).toFixed(0)} kB`,
+      ]),
+    );
     lines.push(
       row([
         'blocking time (ms over 50 ms tasks)',
@@ -167,14 +226,22 @@ function render({ start, frames, stalls, append, reduce, find, library, history,
     for (const [name, ms] of [
       ['bare INSERT, no row-level security', bare],
       ['the same statement under row-level security', append.secured],
-      ['the whole request: session, parse, load, replay, admit, hash, append, reply', append.request],
+      [
+        'the whole request: session, parse, load, replay, admit, hash, append, reply',
+        append.request,
+      ],
     ]) {
       lines.push(row([name, ms.toFixed(2), `${(ms / bare).toFixed(2)} ×`]));
     }
     lines.push('');
   }
   if (reduce) {
-    lines.push('## Reducing a run', '', `${reduce.events} events with pulls, undo and pauses; medians of 7 rounds in turn. The bare loop makes one small object per event.`, '');
+    lines.push(
+      '## Reducing a run',
+      '',
+      `${reduce.events} events with pulls, undo and pauses; medians of 7 rounds in turn. The bare loop makes one small object per event.`,
+      '',
+    );
     lines.push(row(['', 'ms', 'against the bare loop']), row(['---', '---', '---']));
     for (const [name, ms] of [
       ['bare loop', reduce.bare],
@@ -182,7 +249,11 @@ function render({ start, frames, stalls, append, reduce, find, library, history,
       ['admit and evolve, as a server does', reduce.admit],
     ])
       lines.push(row([name, ms.toFixed(1), `${(ms / reduce.bare).toFixed(1)} ×`]));
-    lines.push('', `The last thousand events against the second thousand: ${(reduce.late / reduce.early).toFixed(2)} ×. The cost of one does not grow with the list.`, '');
+    lines.push(
+      '',
+      `The last thousand events against the second thousand: ${(reduce.late / reduce.early).toFixed(2)} ×. The cost of one does not grow with the list.`,
+      '',
+    );
   }
   if (find) lines.push(...renderFind(find, row));
   if (library) lines.push(...renderLibrary(library, row));
@@ -197,10 +268,24 @@ function renderFind(find, row) {
     '',
     `${find[0].queries} queries of the typist in core/src/find/typos.ts (two to four words in any order, one in three with a slip, one in four unfinished), both statements, in turn under row-level security and bare (a superuser, the same text).`,
     '',
-    row(['library', 'in the first three', 'median (ms)', 'p95 (ms)', 'bare p95 (ms)', 'p95 against bare']),
+    row([
+      'library',
+      'in the first three',
+      'median (ms)',
+      'p95 (ms)',
+      'bare p95 (ms)',
+      'p95 against bare',
+    ]),
     row(['---', '---', '---', '---', '---', '---']),
     ...find.map((f) =>
-      row([`${f.shops} × ${f.sheets}`, `${(f.top3 * 100).toFixed(1)} %`, f.p50.toFixed(1), f.p95.toFixed(1), f.bareP95.toFixed(1), `${(f.p95 / f.bareP95).toFixed(2)} ×`]),
+      row([
+        `${f.shops} × ${f.sheets}`,
+        `${(f.top3 * 100).toFixed(1)} %`,
+        f.p50.toFixed(1),
+        f.p95.toFixed(1),
+        f.bareP95.toFixed(1),
+        `${(f.p95 / f.bareP95).toFixed(2)} ×`,
+      ]),
     ),
     '',
     'Plans at that size:',
@@ -213,7 +298,12 @@ function renderFind(find, row) {
 }
 
 function renderLibrary({ sheets, mb, quiet, look, write, approve, typing }, row) {
-  const phases = { 'nothing else going on': quiet, 'an import is looked at': look, 'it is written': write, 'all are approved': approve };
+  const phases = {
+    'nothing else going on': quiet,
+    'an import is looked at': look,
+    'it is written': write,
+    'all are approved': approve,
+  };
   return [
     '## A library of 5,000 sheets',
     '',
@@ -221,7 +311,9 @@ function renderLibrary({ sheets, mb, quiet, look, write, approve, typing }, row)
     '',
     row(['while', 'seconds', 'wait p95 (ms)', 'longest wait (ms)']),
     row(['---', '---', '---', '---']),
-    ...Object.entries(phases).map(([name, p]) => row([name, p.seconds.toFixed(1), p.p95.toFixed(1), p.worst.toFixed(0)])),
+    ...Object.entries(phases).map(([name, p]) =>
+      row([name, p.seconds.toFixed(1), p.p95.toFixed(1), p.worst.toFixed(0)]),
+    ),
     '',
     `A device catches up with all of it in ${typing.caughtUpSeconds.toFixed(0)} s. Then off-line, 4x processor slow-down, ${typing.found.keys} keys typed into Find, and into a field on an empty page: time from frame to frame.`,
     '',
@@ -230,7 +322,9 @@ function renderLibrary({ sheets, mb, quiet, look, write, approve, typing }, row)
     ...[
       ['Find, off-line', typing.found],
       ['an empty page', typing.bare],
-    ].map(([name, t]) => row([name, t.median.toFixed(0), t.p95.toFixed(0), t.p99.toFixed(0), t.worst.toFixed(0)])),
+    ].map(([name, t]) =>
+      row([name, t.median.toFixed(0), t.p95.toFixed(0), t.p99.toFixed(0), t.worst.toFixed(0)]),
+    ),
     '',
   ];
 }

@@ -1,20 +1,45 @@
-// What one person does to keep others waiting, and how long another waits meanwhile; and what strangers make the server grow by.
+// What one person does to keep others waiting, and how long another waits meanwhile; and what
+// strangers make the server grow by.
 import fs from 'node:fs';
 import net from 'node:net';
 import { gzipSync } from 'node:zlib';
 
 const FLOOD = 60;
-const rss = (pid) => Number(/VmRSS:\s+(\d+)/.exec(fs.readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1000;
+const rss = (pid) =>
+  Number(/VmRSS:\s+(\d+)/.exec(fs.readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1000;
 
 /** @param pid of the server that answers at url */
 export async function measureStalls(url, pid) {
   const [busy, other] = [await signIn(url, 'Ines Corte'), await signIn(url, 'Mei Sandoval')];
   const grown = await flood(url, pid);
-  const take = (body) => fetch(`${url}/api/foreign`, { method: 'POST', headers: { Origin: url, Cookie: busy, 'Content-Type': 'application/octet-stream' }, body });
-  const long = JSON.stringify({ format: 'stennet-record', v: 1, chain: Array.from({ length: 30_000 }, () => ({ body: '{}'.repeat(50), hash: '0'.repeat(64), seal: '' })) });
-  const waits = { nothing: await waitsWhile(url, other, () => new Promise((resolve) => setTimeout(resolve, 2000))) };
-  waits['a nested record of 50 MB'] = await waitsWhile(url, other, () => take(Buffer.from('['.repeat(50_000_000))));
-  waits['a record of 30,000 entries, three times'] = await waitsWhile(url, other, () => Promise.all([1, 2, 3].map(() => take(long))));
+  const take = (body) =>
+    fetch(`${url}/api/foreign`, {
+      method: 'POST',
+      headers: { Origin: url, Cookie: busy, 'Content-Type': 'application/octet-stream' },
+      body,
+    });
+  const long = JSON.stringify({
+    format: 'stennet-record',
+    v: 1,
+    chain: Array.from({ length: 30_000 }, () => ({
+      body: '{}'.repeat(50),
+      hash: '0'.repeat(64),
+      seal: '',
+    })),
+  });
+  const waits = {
+    nothing: await waitsWhile(
+      url,
+      other,
+      () => new Promise((resolve) => setTimeout(resolve, 2000)),
+    ),
+  };
+  waits['a nested record of 50 MB'] = await waitsWhile(url, other, () =>
+    take(Buffer.from('['.repeat(50_000_000))),
+  );
+  waits['a record of 30,000 entries, three times'] = await waitsWhile(url, other, () =>
+    Promise.all([1, 2, 3].map(() => take(long))),
+  );
   waits['12 exports that nobody reads'] = await waitsWhile(url, other, () => unread(url, busy));
   return { grown, waits };
 }
@@ -37,7 +62,12 @@ async function flood(url, pid) {
   const body = gzipSync(Buffer.alloc(57_000_000, 'a'));
   let most = before;
   const watch = setInterval(() => (most = Math.max(most, rss(pid))), 20);
-  const one = () => fetch(`${url}/api/foreign`, { method: 'POST', headers: { Origin: url, 'Content-Encoding': 'gzip' }, body }).catch(() => undefined);
+  const one = () =>
+    fetch(`${url}/api/foreign`, {
+      method: 'POST',
+      headers: { Origin: url, 'Content-Encoding': 'gzip' },
+      body,
+    }).catch(() => undefined);
   await Promise.all(Array.from({ length: FLOOD }, one));
   clearInterval(watch);
   return most - before;
@@ -65,7 +95,9 @@ async function unread(url, cookie) {
     const socket = net.connect(Number(port), hostname);
     socket.on('error', () => undefined);
     socket.pause();
-    socket.write(`GET /api/library/export?form=json HTTP/1.1\r\nHost: ${hostname}:${port}\r\nCookie: ${cookie}\r\n\r\n`);
+    socket.write(
+      `GET /api/library/export?form=json HTTP/1.1\r\nHost: ${hostname}:${port}\r\nCookie: ${cookie}\r\n\r\n`,
+    );
     return socket;
   });
   await new Promise((resolve) => setTimeout(resolve, 3000));
@@ -74,7 +106,8 @@ async function unread(url, cookie) {
 
 export function renderStalls({ grown, waits }) {
   const { nothing, ...rest } = waits;
-  const row = (name, w) => `| ${name} | ${w.p95.toFixed(0)} | ${(w.p95 / nothing.p95).toFixed(1)} × | ${w.worst.toFixed(0)} | ${w.asked} |`;
+  const row = (name, w) =>
+    `| ${name} | ${w.p95.toFixed(0)} | ${(w.p95 / nothing.p95).toFixed(1)} × | ${w.worst.toFixed(0)} | ${w.asked} |`;
   return [
     '## While somebody keeps the server busy',
     '',

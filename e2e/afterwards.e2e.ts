@@ -1,151 +1,222 @@
 import fs from 'node:fs';
 import { expect, test } from './house';
 
-test('the technician’s and the lead’s day: finished, signed by two, a later word, and out as a document that holds', { tag: '@phone' }, async ({ technician: t, house }) => {
-  await t.signIn();
-  await t.page.goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`);
-  // Somebody else's work: nothing to sign here.
-  await expect(t.page.getByText('Whoever did the work signs first.')).toBeVisible();
-  await t.signOut();
-  await t.signInAgain('Mei Sandoval');
-  await t.page.goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`);
-  await expect(t.page.getByText(/carry the shop’s seal\. Not signed yet\./)).toBeVisible();
-  await t.button('Sign: I did this as it stands here').click();
-  await expect(t.page.getByText('Signed by who did the work: Mei Sandoval')).toBeVisible();
-  await t.signOut();
-  await t.signInAgain('Ines Corte');
-  await t.page.goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`);
-  await t.button('Sign as the second: I checked it').click();
-  await expect(t.page.getByText('Signed by a second person: Ines Corte')).toBeVisible();
-  await t.button('Add a later word').click();
-  await t.field('What is to be added', 'Owner came back for the first look: dry.');
-  await t.button('Sign and add it').click();
-  await expect(t.page.getByText('Added later: Ines Corte')).toBeVisible();
-  await expect(t.page.getByText(/Owner came back for the first look: dry\./)).toBeVisible();
-  await expect(t.page.getByText(/Checked just now: all \d+ entries are as they were signed\./)).toBeVisible();
-  const [file] = await Promise.all([t.page.waitForEvent('download'), t.button('Record as a document').click()]);
-  const record = JSON.parse(fs.readFileSync(await file.path(), 'utf8')) as { signatures: unknown[]; record: { complete: boolean } };
-  expect(record.signatures).toHaveLength(3);
-  expect(record.record.complete).toBe(true);
-  // The order names another vehicle than it was signed for: said, and a later word puts it right.
-  const vin = (to: string) => house.admin.query("update repair_order set vehicle = jsonb_set(vehicle, '{vin}', to_jsonb($1::text)) where number = '2410'", [to]);
-  await vin('ZZ9BREN20H0002411');
-  await t.page.reload();
-  await expect(t.page.getByText('Signed for something else than the repair order says')).toBeVisible();
-  await t.button('Add a later word').click();
-  await t.field('What is to be added', 'Number read off the body anew.');
-  await t.button('Sign and add it').click();
-  await expect(t.page.getByText(/Number read off the body anew\./)).toBeVisible();
-  await expect(t.page.getByText('Signed for something else than the repair order says')).toHaveCount(0);
-  // Somebody with the database changes one value: seen at the next look.
-  const { rows } = await house.admin.query<{ position: number }>(
-    `update run_event set body = replace(body, '"pass":1', '"pass":2') where run = '5e000000-0000-4000-8000-000000000824'
+test(
+  'the technician’s and the lead’s day: finished, signed by two, a later word, and out as a document that holds',
+  { tag: '@phone' },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.page.goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`);
+    // Somebody else's work: nothing to sign here.
+    await expect(t.page.getByText('Whoever did the work signs first.')).toBeVisible();
+    await t.signOut();
+    await t.signInAgain('Mei Sandoval');
+    await t.page.goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`);
+    await expect(t.page.getByText(/carry the shop’s seal\. Not signed yet\./)).toBeVisible();
+    await t.button('Sign: I did this as it stands here').click();
+    await expect(t.page.getByText('Signed by who did the work: Mei Sandoval')).toBeVisible();
+    await t.signOut();
+    await t.signInAgain('Ines Corte');
+    await t.page.goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`);
+    await t.button('Sign as the second: I checked it').click();
+    await expect(t.page.getByText('Signed by a second person: Ines Corte')).toBeVisible();
+    await t.button('Add a later word').click();
+    await t.field('What is to be added', 'Owner came back for the first look: dry.');
+    await t.button('Sign and add it').click();
+    await expect(t.page.getByText('Added later: Ines Corte')).toBeVisible();
+    await expect(t.page.getByText(/Owner came back for the first look: dry\./)).toBeVisible();
+    await expect(
+      t.page.getByText(/Checked just now: all \d+ entries are as they were signed\./),
+    ).toBeVisible();
+    const [file] = await Promise.all([
+      t.page.waitForEvent('download'),
+      t.button('Record as a document').click(),
+    ]);
+    const record = JSON.parse(fs.readFileSync(await file.path(), 'utf8')) as {
+      signatures: unknown[];
+      record: { complete: boolean };
+    };
+    expect(record.signatures).toHaveLength(3);
+    expect(record.record.complete).toBe(true);
+    // The order names another vehicle than it was signed for: said, and a later word puts it right.
+    const vin = (to: string) =>
+      house.admin.query(
+        "update repair_order set vehicle = jsonb_set(vehicle, '{vin}', to_jsonb($1::text)) where number = '2410'",
+        [to],
+      );
+    await vin('ZZ9BREN20H0002411');
+    await t.page.reload();
+    await expect(
+      t.page.getByText('Signed for something else than the repair order says'),
+    ).toBeVisible();
+    await t.button('Add a later word').click();
+    await t.field('What is to be added', 'Number read off the body anew.');
+    await t.button('Sign and add it').click();
+    await expect(t.page.getByText(/Number read off the body anew\./)).toBeVisible();
+    await expect(
+      t.page.getByText('Signed for something else than the repair order says'),
+    ).toHaveCount(0);
+    // Somebody with the database changes one value: seen at the next look.
+    const { rows } = await house.admin.query<{ position: number }>(
+      `update run_event set body = replace(body, '"pass":1', '"pass":2') where run = '5e000000-0000-4000-8000-000000000824'
        and position = (select max(position) - 3 from run_event where run = '5e000000-0000-4000-8000-000000000824') returning position`,
-  );
-  await t.page.reload();
-  await expect(t.page.getByText('This record does not hold')).toBeVisible();
-  await expect(t.page.getByText(`Entry ${rows[0]?.position} is the first that does not fit: its text was changed.`)).toBeVisible();
-});
+    );
+    await t.page.reload();
+    await expect(t.page.getByText('This record does not hold')).toBeVisible();
+    await expect(
+      t.page.getByText(
+        `Entry ${rows[0]?.position} is the first that does not fit: its text was changed.`,
+      ),
+    ).toBeVisible();
+  },
+);
 
-test('the adviser’s day: what is overdue, done with the odometer, declined with a reason, and taken along', { tag: '@phone' }, async ({ technician: t }) => {
-  await t.signIn('Petra Voll');
-  await t.button(/^Follow-ups, \d+ overdue$/).click();
-  await expect(t.page.getByRole('heading', { name: /^Overdue \(\d+\)$/ })).toBeVisible();
-  await t.button('Done: Check the nuts after 500 km.').click();
-  await t.page.getByRole('textbox', { name: /^Odometer now/ }).fill('148.730');
-  await t.button('It is done').click();
-  await expect(t.button('Done: Check the nuts after 500 km.')).toHaveCount(0);
-  await t.button('Declined: Oil change with the first check.').click();
-  await expect(t.button('Declined, with this reason')).toBeDisabled();
-  await t.field('What the owner said', 'Does it himself.');
-  await t.button('Declined, with this reason').click();
-  await t.tab('Done and declined').click();
-  await expect(t.page.getByText('Does it himself.')).toBeVisible();
-  await expect(t.page.getByText(/declined, Petra Voll/)).toBeVisible();
-  await t.tab('Month').click();
-  await t.button('The month after').click();
-  await t
-    .button(/: \d follow-ups?$/)
-    .first()
-    .click();
-  await expect(t.page.getByRole('heading', { name: /^On / })).toBeVisible();
-  const [calendar] = await Promise.all([t.page.waitForEvent('download'), t.button('Calendar file').click()]);
-  expect(fs.readFileSync(await calendar.path(), 'utf8')).toContain('BEGIN:VEVENT');
-  await t.button('Make a private address').click();
-  await expect(t.page.getByText(/\/api\/feed\/[\w-]{43}\.ics/)).toBeVisible();
-  await t.page.getByRole('link', { name: /^Open RO 2402/ }).click();
-  await expect(t.page.getByRole('heading', { name: 'Afterwards' })).toBeVisible();
-  const [archive] = await Promise.all([t.page.waitForEvent('download'), t.button('All of it in one archive').click()]);
-  await t.button('This vehicle before').click();
-  await expect(t.page.getByRole('link', { name: /^Record of RO 2402/ })).toBeVisible();
-  // The same archive, brought back in: checked, and known.
-  const [chooser] = await Promise.all([t.page.waitForEvent('filechooser'), t.button('Bring in a record or an archive').click()]);
-  await chooser.setFiles(await archive.path());
-  await expect(t.page.getByText('1 record holds and is kept:')).toBeVisible();
-});
-
-test('the lead’s day: a wrench found out of calibration, everything tightened with it, whom to call', { tag: '@phone' }, async ({ technician: t }) => {
-  await t.signIn('Ines Corte');
-  await t.button('Tools').click();
-  await t.button('What was tightened with it: Wrench 4, digital').click();
-  await expect(t.page.getByRole('link', { name: 'Record of RO 2410, Flywheel' })).toBeVisible();
-  await expect(t.page.getByRole('heading', { name: 'How its readings lay' })).toBeVisible();
-  const [list] = await Promise.all([t.page.waitForEvent('download'), t.button('List of whom to call').click()]);
-  expect(fs.readFileSync(await list.path(), 'utf8')).toContain('2410,Oduya');
-  await t.page.getByRole('textbox', { name: /^From day/ }).fill('2026');
-  await expect(t.page.getByText('A day is written 2026-05-01.')).toBeVisible();
-  await t.page.getByRole('textbox', { name: /^From day/ }).fill(new Date(Date.now() - 60 * 86_400_000).toISOString().slice(0, 10));
-  await t.button('Look it up').click();
-  await expect(t.page.getByRole('heading', { name: '1 found' })).toBeVisible();
-  await t.page.getByRole('link', { name: 'Record of RO 2410, Flywheel' }).click();
-  await expect(t.page.getByRole('heading', { name: 'How far they lie apart' })).toBeVisible();
-});
-
-test('a record from another shop: read as it was made, whether it holds, and one that was changed is not taken', { tag: '@long' }, async ({ technician: t, house }) => {
-  await t.signIn('Ines Corte');
-  const [archive] = await Promise.all([
-    t.page.waitForEvent('download'),
-    t.page.goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`).then(() => t.button('The whole repair order').click()),
-  ]);
-  await t.page.goto(`${house.url}/account`);
-  await t.button('Work at Tern Street').click();
-  await expect(t.page.getByText('Tern Street', { exact: true })).toBeVisible();
-  await t.page.goto(`${house.url}/history`);
-  const bringIn = async (file: string | { name: string; mimeType: string; buffer: Buffer }): Promise<void> => {
-    const [chooser] = await Promise.all([t.page.waitForEvent('filechooser'), t.button('Bring in a record or an archive').click()]);
-    await chooser.setFiles(file);
-  };
-  const path = await archive.path();
-  await bringIn(path);
-  await t.button('Open this record: RO 2410, Flywheel').click();
-  await expect(t.page.getByRole('heading', { name: 'Made by Halden Quay Motor Works' })).toBeVisible();
-  await expect(t.page.getByText(/^Checked just now: all \d+ entries, and what stands beside them/)).toBeVisible();
-  await expect(t.page.getByRole('heading', { name: 'Tightened values' })).toBeVisible();
-  // Its curves came along.
-  await expect(t.page.getByRole('img', { name: /^Torque over angle/ }).first()).toBeVisible();
-  await t.page.getByRole('link', { name: 'Back to history' }).click();
-  await expect(t.page.getByText('RO 2410, Flywheel').first()).toBeVisible();
-  await bringIn(path);
-  await expect(t.page.getByText(/it was here already/)).toBeVisible();
-  const [file] = await Promise.all([
-    t.page.waitForEvent('download'),
-    t
-      .button('Open this record: RO 2410, Flywheel')
+test(
+  'the adviser’s day: what is overdue, done with the odometer, declined with a reason, and taken along',
+  { tag: '@phone' },
+  async ({ technician: t }) => {
+    await t.signIn('Petra Voll');
+    await t.button(/^Follow-ups, \d+ overdue$/).click();
+    await expect(t.page.getByRole('heading', { name: /^Overdue \(\d+\)$/ })).toBeVisible();
+    await t.button('Done: Check the nuts after 500 km.').click();
+    await t.page.getByRole('textbox', { name: /^Odometer now/ }).fill('148.730');
+    await t.button('It is done').click();
+    await expect(t.button('Done: Check the nuts after 500 km.')).toHaveCount(0);
+    await t.button('Declined: Oil change with the first check.').click();
+    await expect(t.button('Declined, with this reason')).toBeDisabled();
+    await t.field('What the owner said', 'Does it himself.');
+    await t.button('Declined, with this reason').click();
+    await t.tab('Done and declined').click();
+    await expect(t.page.getByText('Does it himself.')).toBeVisible();
+    await expect(t.page.getByText(/declined, Petra Voll/)).toBeVisible();
+    await t.tab('Month').click();
+    await t.button('The month after').click();
+    await t
+      .button(/: \d follow-ups?$/)
       .first()
-      .click()
-      .then(() => t.button('Record as a document').click()),
-  ]);
-  const text = fs.readFileSync(await file.path(), 'utf8');
-  await t.page.goBack();
-  await bringIn({ name: 'r.json', mimeType: 'application/json', buffer: Buffer.from(text.replaceAll('"plate":"', '"plate":"X')) });
-  await expect(t.page.getByText(/Beside its entries something in the file was changed/)).toBeVisible();
-});
+      .click();
+    await expect(t.page.getByRole('heading', { name: /^On / })).toBeVisible();
+    const [calendar] = await Promise.all([
+      t.page.waitForEvent('download'),
+      t.button('Calendar file').click(),
+    ]);
+    expect(fs.readFileSync(await calendar.path(), 'utf8')).toContain('BEGIN:VEVENT');
+    await t.button('Make a private address').click();
+    await expect(t.page.getByText(/\/api\/feed\/[\w-]{43}\.ics/)).toBeVisible();
+    await t.page.getByRole('link', { name: /^Open RO 2402/ }).click();
+    await expect(t.page.getByRole('heading', { name: 'Afterwards' })).toBeVisible();
+    const [archive] = await Promise.all([
+      t.page.waitForEvent('download'),
+      t.button('All of it in one archive').click(),
+    ]);
+    await t.button('This vehicle before').click();
+    await expect(t.page.getByRole('link', { name: /^Record of RO 2402/ })).toBeVisible();
+    // The same archive, brought back in: checked, and known.
+    const [chooser] = await Promise.all([
+      t.page.waitForEvent('filechooser'),
+      t.button('Bring in a record or an archive').click(),
+    ]);
+    await chooser.setFiles(await archive.path());
+    await expect(t.page.getByText('1 record holds and is kept:')).toBeVisible();
+  },
+);
 
-test('tightened again after heat: a run of its own, and it is done by itself', { tag: '@phone' }, async ({ technician: t }) => {
-  await t.signIn('Mei Sandoval');
-  await t.button(/^Follow-ups/).click();
-  await t.button('Tighten again').first().click();
-  await expect(t.page.getByRole('heading', { name: 'Prepare to tighten again' })).toBeVisible();
-  await t.button('Start tightening').click();
-  await expect(t.page.getByText(/Cylinder head, again/).first()).toBeVisible();
-});
+test(
+  'the lead’s day: a wrench found out of calibration, everything tightened with it, whom to call',
+  { tag: '@phone' },
+  async ({ technician: t }) => {
+    await t.signIn('Ines Corte');
+    await t.button('Tools').click();
+    await t.button('What was tightened with it: Wrench 4, digital').click();
+    await expect(t.page.getByRole('link', { name: 'Record of RO 2410, Flywheel' })).toBeVisible();
+    await expect(t.page.getByRole('heading', { name: 'How its readings lay' })).toBeVisible();
+    const [list] = await Promise.all([
+      t.page.waitForEvent('download'),
+      t.button('List of whom to call').click(),
+    ]);
+    expect(fs.readFileSync(await list.path(), 'utf8')).toContain('2410,Oduya');
+    await t.page.getByRole('textbox', { name: /^From day/ }).fill('2026');
+    await expect(t.page.getByText('A day is written 2026-05-01.')).toBeVisible();
+    await t.page
+      .getByRole('textbox', { name: /^From day/ })
+      .fill(new Date(Date.now() - 60 * 86_400_000).toISOString().slice(0, 10));
+    await t.button('Look it up').click();
+    await expect(t.page.getByRole('heading', { name: '1 found' })).toBeVisible();
+    await t.page.getByRole('link', { name: 'Record of RO 2410, Flywheel' }).click();
+    await expect(t.page.getByRole('heading', { name: 'How far they lie apart' })).toBeVisible();
+  },
+);
+
+test(
+  'a record from another shop: read as it was made, whether it holds, and one that was changed is not taken',
+  { tag: '@long' },
+  async ({ technician: t, house }) => {
+    await t.signIn('Ines Corte');
+    const [archive] = await Promise.all([
+      t.page.waitForEvent('download'),
+      t.page
+        .goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`)
+        .then(() => t.button('The whole repair order').click()),
+    ]);
+    await t.page.goto(`${house.url}/account`);
+    await t.button('Work at Tern Street').click();
+    await expect(t.page.getByText('Tern Street', { exact: true })).toBeVisible();
+    await t.page.goto(`${house.url}/history`);
+    const bringIn = async (
+      file: string | { name: string; mimeType: string; buffer: Buffer },
+    ): Promise<void> => {
+      const [chooser] = await Promise.all([
+        t.page.waitForEvent('filechooser'),
+        t.button('Bring in a record or an archive').click(),
+      ]);
+      await chooser.setFiles(file);
+    };
+    const path = await archive.path();
+    await bringIn(path);
+    await t.button('Open this record: RO 2410, Flywheel').click();
+    await expect(
+      t.page.getByRole('heading', { name: 'Made by Halden Quay Motor Works' }),
+    ).toBeVisible();
+    await expect(
+      t.page.getByText(/^Checked just now: all \d+ entries, and what stands beside them/),
+    ).toBeVisible();
+    await expect(t.page.getByRole('heading', { name: 'Tightened values' })).toBeVisible();
+    // Its curves came along.
+    await expect(t.page.getByRole('img', { name: /^Torque over angle/ }).first()).toBeVisible();
+    await t.page.getByRole('link', { name: 'Back to history' }).click();
+    await expect(t.page.getByText('RO 2410, Flywheel').first()).toBeVisible();
+    await bringIn(path);
+    await expect(t.page.getByText(/it was here already/)).toBeVisible();
+    const [file] = await Promise.all([
+      t.page.waitForEvent('download'),
+      t
+        .button('Open this record: RO 2410, Flywheel')
+        .first()
+        .click()
+        .then(() => t.button('Record as a document').click()),
+    ]);
+    const text = fs.readFileSync(await file.path(), 'utf8');
+    await t.page.goBack();
+    await bringIn({
+      name: 'r.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(text.replaceAll('"plate":"', '"plate":"X')),
+    });
+    await expect(
+      t.page.getByText(/Beside its entries something in the file was changed/),
+    ).toBeVisible();
+  },
+);
+
+test(
+  'tightened again after heat: a run of its own, and it is done by itself',
+  { tag: '@phone' },
+  async ({ technician: t }) => {
+    await t.signIn('Mei Sandoval');
+    await t.button(/^Follow-ups/).click();
+    await t.button('Tighten again').first().click();
+    await expect(t.page.getByRole('heading', { name: 'Prepare to tighten again' })).toBeVisible();
+    await t.button('Start tightening').click();
+    await expect(t.page.getByText(/Cylinder head, again/).first()).toBeVisible();
+  },
+);

@@ -21,133 +21,155 @@ async function switchTo(t: Technician, name: string, pin: string): Promise<void>
   await t.button('Switch over').click();
 }
 
-test('a shared phone: switched by PIN with pulls that were never sent; each goes out under its own name', { tag: '@phone' }, async ({ technician: t, house, context }) => {
-  await t.signIn('Mei Sandoval');
-  await enrol(t, house.url, '7391');
-  await t.signOut();
-  await t.signInAgain('Jonah Pike');
-  await enrol(t, house.url, '2846');
-  await t.page.goto(house.url);
-  await t.startHead();
-  await t.pulls('It turned', 2);
-  await t.expectSaved();
-  await context.setOffline(true);
-  await t.pulls('It turned', 2);
-  await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
-  await t.page.getByRole('link', { name: 'Back to Today' }).click();
-  await t.page.getByRole('link', { name: 'Account of Jonah Pike' }).click();
-  await expect(t.page.getByText('Jonah Pike signs in here to send 2 entries.')).toBeVisible();
-  // Without a network nobody can check the PIN: the phone says so.
-  await switchTo(t, 'Mei Sandoval', '7391');
-  await expect(t.page.getByText('Mei Sandoval: not verified yet')).toBeVisible();
-  await context.setOffline(false);
-  await expect
-    .poll(
-      async () => {
-        await t.page.clock.fastForward(3000);
-        return t.page.getByText('Mei Sandoval: not verified yet').count();
-      },
-      { timeout: 60_000 },
-    )
-    .toBe(0);
-  const pulled = async (): Promise<string[]> => (await house.events()).flatMap((e) => (e.type === 'pulled' ? [e.person] : []));
-  await expect
-    .poll(
-      async () => {
-        await t.page.clock.fastForward(3000);
-        return (await pulled()).length;
-      },
-      { timeout: 60_000 },
-    )
-    .toBe(4);
-  expect(await pulled()).toEqual([JONAH, JONAH, JONAH, JONAH]);
-  // And back again: a wrong PIN is refused in words, the right one is enough.
-  await t.page.goto(`${house.url}/account`);
-  await switchTo(t, 'Jonah Pike', '1111');
-  await expect(t.page.getByText('That is not Jonah Pike’s PIN.')).toBeVisible();
-  await t.field('PIN of Jonah Pike', '2846');
-  await t.button('Switch over').click();
-  await expect(t.page.getByRole('link', { name: 'Account of Jonah Pike' })).toBeVisible();
-  expect(MEI).not.toBe(JONAH);
-});
+test(
+  'a shared phone: switched by PIN with pulls that were never sent; each goes out under its own name',
+  { tag: '@phone' },
+  async ({ technician: t, house, context }) => {
+    await t.signIn('Mei Sandoval');
+    await enrol(t, house.url, '7391');
+    await t.signOut();
+    await t.signInAgain('Jonah Pike');
+    await enrol(t, house.url, '2846');
+    await t.page.goto(house.url);
+    await t.startHead();
+    await t.pulls('It turned', 2);
+    await t.expectSaved();
+    await context.setOffline(true);
+    await t.pulls('It turned', 2);
+    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+    await t.page.getByRole('link', { name: 'Back to Today' }).click();
+    await t.page.getByRole('link', { name: 'Account of Jonah Pike' }).click();
+    await expect(t.page.getByText('Jonah Pike signs in here to send 2 entries.')).toBeVisible();
+    // Without a network nobody can check the PIN: the phone says so.
+    await switchTo(t, 'Mei Sandoval', '7391');
+    await expect(t.page.getByText('Mei Sandoval: not verified yet')).toBeVisible();
+    await context.setOffline(false);
+    await expect
+      .poll(
+        async () => {
+          await t.page.clock.fastForward(3000);
+          return t.page.getByText('Mei Sandoval: not verified yet').count();
+        },
+        { timeout: 60_000 },
+      )
+      .toBe(0);
+    const pulled = async (): Promise<string[]> =>
+      (await house.events()).flatMap((e) => (e.type === 'pulled' ? [e.person] : []));
+    await expect
+      .poll(
+        async () => {
+          await t.page.clock.fastForward(3000);
+          return (await pulled()).length;
+        },
+        { timeout: 60_000 },
+      )
+      .toBe(4);
+    expect(await pulled()).toEqual([JONAH, JONAH, JONAH, JONAH]);
+    // And back again: a wrong PIN is refused in words, the right one is enough.
+    await t.page.goto(`${house.url}/account`);
+    await switchTo(t, 'Jonah Pike', '1111');
+    await expect(t.page.getByText('That is not Jonah Pike’s PIN.')).toBeVisible();
+    await t.field('PIN of Jonah Pike', '2846');
+    await t.button('Switch over').click();
+    await expect(t.page.getByRole('link', { name: 'Account of Jonah Pike' })).toBeVisible();
+    expect(MEI).not.toBe(JONAH);
+  },
+);
 
-test('what is not sent is saved as a file and read back; the server is gone for the whole run', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
-  await t.signIn();
-  await t.startHead();
-  await t.expectSaved();
-  await house.kill();
-  await t.settle();
-  await t.snug();
-  await t.angles();
-  await t.tap('Finish and record');
-  await t.tap('See the record');
-  await expect(t.page.getByText('Signatures are only on the server')).toBeVisible();
-  await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
-  await t.page.getByRole('link', { name: 'Back to Today' }).click();
-  await t.page.getByRole('link', { name: 'Account of Jonah Pike' }).click();
-  const [file] = await Promise.all([t.page.waitForEvent('download'), t.button('Save what is not sent as a file').click()]);
-  const kept = JSON.parse(fs.readFileSync(await file.path(), 'utf8')) as { runs: { events: { type: string }[] }[] };
-  expect(kept.runs[0]?.events.filter((e) => e.type === 'pulled')).toHaveLength(50);
-  // The device is wiped; what it held comes back from the file, and goes out when the server is there again.
-  await t.page.evaluate(() =>
-    indexedDB
-      .databases()
-      .then((all) => Promise.all(all.map((d) => indexedDB.deleteDatabase(d.name ?? ''))))
-      .then(() => undefined),
-  );
-  await house.start();
-  await t.page.goto(`${house.url}/account`);
-  const [chooser] = await Promise.all([t.page.waitForEvent('filechooser'), t.button('Read unsent entries back from a file').click()]);
-  await chooser.setFiles(await file.path());
-  await expect(t.page.getByText(/entries came back\./)).toBeVisible();
-  await expect
-    .poll(
-      async () => {
-        await t.page.clock.fastForward(3000);
-        return (await house.events()).filter((e) => e.type === 'pulled').length;
-      },
-      { timeout: 60_000 },
-    )
-    .toBe(50);
-});
+test(
+  'what is not sent is saved as a file and read back; the server is gone for the whole run',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.startHead();
+    await t.expectSaved();
+    await house.kill();
+    await t.settle();
+    await t.snug();
+    await t.angles();
+    await t.tap('Finish and record');
+    await t.tap('See the record');
+    await expect(t.page.getByText('Signatures are only on the server')).toBeVisible();
+    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+    await t.page.getByRole('link', { name: 'Back to Today' }).click();
+    await t.page.getByRole('link', { name: 'Account of Jonah Pike' }).click();
+    const [file] = await Promise.all([
+      t.page.waitForEvent('download'),
+      t.button('Save what is not sent as a file').click(),
+    ]);
+    const kept = JSON.parse(fs.readFileSync(await file.path(), 'utf8')) as {
+      runs: { events: { type: string }[] }[];
+    };
+    expect(kept.runs[0]?.events.filter((e) => e.type === 'pulled')).toHaveLength(50);
+    // The device is wiped; what it held comes back from the file, and goes out when the server is
+    // there again.
+    await t.page.evaluate(() =>
+      indexedDB
+        .databases()
+        .then((all) => Promise.all(all.map((d) => indexedDB.deleteDatabase(d.name ?? ''))))
+        .then(() => undefined),
+    );
+    await house.start();
+    await t.page.goto(`${house.url}/account`);
+    const [chooser] = await Promise.all([
+      t.page.waitForEvent('filechooser'),
+      t.button('Read unsent entries back from a file').click(),
+    ]);
+    await chooser.setFiles(await file.path());
+    await expect(t.page.getByText(/entries came back\./)).toBeVisible();
+    await expect
+      .poll(
+        async () => {
+          await t.page.clock.fastForward(3000);
+          return (await house.events()).filter((e) => e.type === 'pulled').length;
+        },
+        { timeout: 60_000 },
+      )
+      .toBe(50);
+  },
+);
 
-test('the first visit makes the shop and its lead, who adds the others', { tag: '@phone' }, async ({ technician: t, house }) => {
-  await house.kill();
-  await house.admin.query('truncate account, shop cascade');
-  await house.start({ SETUP_CODE: 'kiln-4711' });
-  await t.page.goto(house.url);
-  await expect(t.page.getByRole('heading', { name: 'The first visit' })).toBeVisible();
-  await t.field('Code of this installation', 'guessed');
-  await t.field('Name of the shop', 'Kiln Lane Motors');
-  await t.field('Your name', 'Ada Fenn');
-  await t.field('Password, 10 signs or more', 'short');
-  await expect(t.button('Make the shop')).toBeDisabled();
-  await t.field('Password, 10 signs or more', 'tighten in order');
-  await t.choose('radio', 'Letter');
-  await t.button('Make the shop').click();
-  await expect(t.page.getByRole('alert')).toContainText('code');
-  // What was typed is still there.
-  await t.field('Code of this installation', 'kiln-4711');
-  await t.button('Make the shop').click();
-  await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
-  await t.page.goto(`${house.url}/people`);
-  await t.field('Their name', 'Bo Lindgren');
-  await t.field('First password, 10 signs or more', 'password1234');
-  await t.button('Add them').click();
-  await expect(t.page.getByRole('alert')).toContainText('too easy to guess');
-  await t.field('First password, 10 signs or more', 'tighten in order');
-  await t.button('Add them').click();
-  await expect(t.page.getByText('Bo Lindgren can sign in now.')).toBeVisible();
-  await t.page.goto(`${house.url}/account`);
-  await t.button('Sign out').click();
-  await expect(t.page.getByRole('heading', { name: 'The first visit' })).toHaveCount(0);
-  await t.field('Name', 'Bo Lindgren');
-  await t.field('Password', 'tighten in order');
-  await t.button('Sign in').click();
-  await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
-  const { rows } = await house.admin.query('select paper from shop');
-  expect(rows).toEqual([{ paper: 'Letter' }]);
-});
+test(
+  'the first visit makes the shop and its lead, who adds the others',
+  { tag: '@phone' },
+  async ({ technician: t, house }) => {
+    await house.kill();
+    await house.admin.query('truncate account, shop cascade');
+    await house.start({ SETUP_CODE: 'kiln-4711' });
+    await t.page.goto(house.url);
+    await expect(t.page.getByRole('heading', { name: 'The first visit' })).toBeVisible();
+    await t.field('Code of this installation', 'guessed');
+    await t.field('Name of the shop', 'Kiln Lane Motors');
+    await t.field('Your name', 'Ada Fenn');
+    await t.field('Password, 10 signs or more', 'short');
+    await expect(t.button('Make the shop')).toBeDisabled();
+    await t.field('Password, 10 signs or more', 'tighten in order');
+    await t.choose('radio', 'Letter');
+    await t.button('Make the shop').click();
+    await expect(t.page.getByRole('alert')).toContainText('code');
+    // What was typed is still there.
+    await t.field('Code of this installation', 'kiln-4711');
+    await t.button('Make the shop').click();
+    await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    await t.page.goto(`${house.url}/people`);
+    await t.field('Their name', 'Bo Lindgren');
+    await t.field('First password, 10 signs or more', 'password1234');
+    await t.button('Add them').click();
+    await expect(t.page.getByRole('alert')).toContainText('too easy to guess');
+    await t.field('First password, 10 signs or more', 'tighten in order');
+    await t.button('Add them').click();
+    await expect(t.page.getByText('Bo Lindgren can sign in now.')).toBeVisible();
+    await t.page.goto(`${house.url}/account`);
+    await t.button('Sign out').click();
+    await expect(t.page.getByRole('heading', { name: 'The first visit' })).toHaveCount(0);
+    await t.field('Name', 'Bo Lindgren');
+    await t.field('Password', 'tighten in order');
+    await t.button('Sign in').click();
+    await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    const { rows } = await house.admin.query('select paper from shop');
+    expect(rows).toEqual([{ paper: 'Letter' }]);
+  },
+);
 
 test(
   'people come and go: a code for a new password, another role with the lead’s own password, and whoever has left is out',
@@ -158,7 +180,9 @@ test(
     await t.button('Change Mei Sandoval').click();
     await t.field('Your own password, once more', 'witness-mark');
     await t.button('Make a code').click();
-    await expect(t.page.getByText('Code for Mei Sandoval, good once within 24 hours')).toBeVisible();
+    await expect(
+      t.page.getByText('Code for Mei Sandoval, good once within 24 hours'),
+    ).toBeVisible();
     const code = (await t.page.getByText(/^[A-Z0-9]{5}-[A-Z0-9]{5}$/).textContent()) ?? '';
     const mei = await aSecondDevice(context, house);
     await mei.page.goto(house.url);
@@ -173,7 +197,10 @@ test(
     await t.button('Change Mei Sandoval').click();
     await t.page.getByRole('radio', { name: 'lead technician' }).first().click();
     await expect(t.button('Save what they are')).toBeDisabled();
-    await t.page.getByRole('textbox', { name: 'Your own password, once more' }).first().fill('witness-mark');
+    await t.page
+      .getByRole('textbox', { name: 'Your own password, once more' })
+      .first()
+      .fill('witness-mark');
     await t.button('Save what they are').click();
     await expect(t.page.getByText('Mei Sandoval, lead technician')).toBeVisible();
     await t.button('Mei Sandoval has left: sign out everywhere').click();

@@ -1,70 +1,89 @@
 import { expect, test } from './house';
 
-test('a clutch: steps, rounds until it is seated, a hold point that sends back, and the values on the repair order', { tag: '@long' }, async ({ technician: t, house }) => {
-  await t.signIn();
-  await t.openOrder('2430');
-  await t.button('Tighten pressure plate').click();
-  await t.button('Start tightening').click();
-  // What can ruin it stands alone, in the order met at the vehicle.
-  await expect(t.page.getByText('Disc in, gearbox side out; alignment tool in.')).toBeVisible();
-  await t.pull('Done');
-  await expect(t.page.getByText('High-temperature grease on the splines')).toBeVisible();
-  await t.pull('Done');
-  await t.tap('In, each in its own hole');
-  // What is started by hand is asked once, not bolt by bolt.
-  await t.pull('All 6 by hand');
-  await expect(t.page.getByRole('heading', { name: 'Round 1: draw down by part-turns' })).toBeVisible();
-  await t.tap('Not yet, another round');
-  await t.tap('It is seated');
-  await expect(t.page.getByRole('heading', { name: 'Hold point: alignment tool slides' })).toBeVisible();
-  await t.tap('It is not');
-  // Never a setting on a plate that is still clamped.
-  await expect(t.page.getByRole('heading', { name: 'Slacken these 6 first' })).toBeVisible();
-  await t.tap('All 6 are slack');
-  await expect(t.page.getByRole('heading', { name: 'Round 1: draw down by part-turns' })).toBeVisible();
-  await t.tap('It is seated');
-  await t.tap('It is as it should be');
-  await t.tap(/^Wrench 1/);
-  await t.tap('It is set');
-  for (let i = 0; i < 6; i += 1) await t.pull('Clicked');
-  // Everything put in for the job is out again before it closes.
-  await expect(t.page.getByText('Alignment tool out.')).toBeVisible();
-  await t.tap('All 2 seen and done');
-  await t.tap('Finish and record');
-  await t.button('See the record').click();
-  await expect(t.page.getByText('25 N·m').first()).toBeVisible();
-  await expect.poll(async () => (await house.events()).at(-1)?.type).toBe('finished');
-  const events = await house.events();
-  expect(events.filter((e) => e.type === 'pulled' && e.payload.stage === 't1')).toHaveLength(6);
-  expect(events.filter((e) => e.type === 'held').map((e) => e.payload.decision)).toEqual(['failed', 'passed']);
-});
+test(
+  'a clutch: steps, rounds until it is seated, a hold point that sends back, and the values on the repair order',
+  { tag: '@long' },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.openOrder('2430');
+    await t.button('Tighten pressure plate').click();
+    await t.button('Start tightening').click();
+    // What can ruin it stands alone, in the order met at the vehicle.
+    await expect(t.page.getByText('Disc in, gearbox side out; alignment tool in.')).toBeVisible();
+    await t.pull('Done');
+    await expect(t.page.getByText('High-temperature grease on the splines')).toBeVisible();
+    await t.pull('Done');
+    await t.tap('In, each in its own hole');
+    // What is started by hand is asked once, not bolt by bolt.
+    await t.pull('All 6 by hand');
+    await expect(
+      t.page.getByRole('heading', { name: 'Round 1: draw down by part-turns' }),
+    ).toBeVisible();
+    await t.tap('Not yet, another round');
+    await t.tap('It is seated');
+    await expect(
+      t.page.getByRole('heading', { name: 'Hold point: alignment tool slides' }),
+    ).toBeVisible();
+    await t.tap('It is not');
+    // Never a setting on a plate that is still clamped.
+    await expect(t.page.getByRole('heading', { name: 'Slacken these 6 first' })).toBeVisible();
+    await t.tap('All 6 are slack');
+    await expect(
+      t.page.getByRole('heading', { name: 'Round 1: draw down by part-turns' }),
+    ).toBeVisible();
+    await t.tap('It is seated');
+    await t.tap('It is as it should be');
+    await t.tap(/^Wrench 1/);
+    await t.tap('It is set');
+    for (let i = 0; i < 6; i += 1) await t.pull('Clicked');
+    // Everything put in for the job is out again before it closes.
+    await expect(t.page.getByText('Alignment tool out.')).toBeVisible();
+    await t.tap('All 2 seen and done');
+    await t.tap('Finish and record');
+    await t.button('See the record').click();
+    await expect(t.page.getByText('25 N·m').first()).toBeVisible();
+    await expect.poll(async () => (await house.events()).at(-1)?.type).toBe('finished');
+    const events = await house.events();
+    expect(events.filter((e) => e.type === 'pulled' && e.payload.stage === 't1')).toHaveLength(6);
+    expect(events.filter((e) => e.type === 'held').map((e) => e.payload.decision)).toEqual([
+      'failed',
+      'passed',
+    ]);
+  },
+);
 
-test('a damper: drawn on to its gap, seated with the old bolt, finished with the new one', { tag: '@long' }, async ({ technician: t, house }) => {
-  await t.signIn();
-  await t.openOrder('2433');
-  await t.button('Tighten crank damper').click();
-  await t.button('Start tightening').click();
-  await t.pull('Done');
-  await t.pull('Done');
-  await t.tap('In, each in its own hole');
-  await t.tap('It is seated');
-  await t.page.getByRole('textbox', { name: 'Measured, in mm' }).fill('3');
-  await t.button('Record it').click();
-  await expect(t.page.getByText('With a gap of 3 mm it is not seated.')).toBeVisible();
-  await t.page.getByRole('textbox', { name: 'Measured, in mm' }).fill('1,4');
-  await t.button('Record it').click();
-  await t.tap(/^Wrench 2/);
-  await t.tap('It is set');
-  await t.pull('Clicked');
-  await t.tap('New one in, by hand');
-  await t.tap('It is set');
-  await t.pull('Clicked');
-  await t.tap('The stripe is on');
-  await t.tap('Angle gauge');
-  await t.tap('Yes, +70° each');
-  await t.pull('Turned 70° by gauge');
-  await t.pull('Done');
-  await t.tap('Finish and record');
-  await expect.poll(async () => (await house.events()).at(-1)?.type).toBe('finished');
-  expect((await house.events()).flatMap((e) => (e.type === 'pulled' ? [e.payload.fastener] : []))).toEqual(['1/1', '1/2', '1/2']);
-});
+test(
+  'a damper: drawn on to its gap, seated with the old bolt, finished with the new one',
+  { tag: '@long' },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.openOrder('2433');
+    await t.button('Tighten crank damper').click();
+    await t.button('Start tightening').click();
+    await t.pull('Done');
+    await t.pull('Done');
+    await t.tap('In, each in its own hole');
+    await t.tap('It is seated');
+    await t.page.getByRole('textbox', { name: 'Measured, in mm' }).fill('3');
+    await t.button('Record it').click();
+    await expect(t.page.getByText('With a gap of 3 mm it is not seated.')).toBeVisible();
+    await t.page.getByRole('textbox', { name: 'Measured, in mm' }).fill('1,4');
+    await t.button('Record it').click();
+    await t.tap(/^Wrench 2/);
+    await t.tap('It is set');
+    await t.pull('Clicked');
+    await t.tap('New one in, by hand');
+    await t.tap('It is set');
+    await t.pull('Clicked');
+    await t.tap('The stripe is on');
+    await t.tap('Angle gauge');
+    await t.tap('Yes, +70° each');
+    await t.pull('Turned 70° by gauge');
+    await t.pull('Done');
+    await t.tap('Finish and record');
+    await expect.poll(async () => (await house.events()).at(-1)?.type).toBe('finished');
+    expect(
+      (await house.events()).flatMap((e) => (e.type === 'pulled' ? [e.payload.fastener] : [])),
+    ).toEqual(['1/1', '1/2', '1/2']);
+  },
+);

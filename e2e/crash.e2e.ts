@@ -1,6 +1,9 @@
 import { expect, test } from './house';
 
-test('the server is killed mid-run and started again: every confirmation is there, once', async ({ technician: t, house }) => {
+test('the server is killed mid-run and started again: every confirmation is there, once', async ({
+  technician: t,
+  house,
+}) => {
   await t.signIn();
   await t.startHead();
   await t.pulls('It turned', 2);
@@ -10,11 +13,17 @@ test('the server is killed mid-run and started again: every confirmation is ther
   await house.start();
   await t.pulls('It turned', 3);
   await t.expectSaved();
-  const pulled = (await house.events()).flatMap((e) => (e.type === 'pulled' ? [e.payload.fastener] : []));
+  const pulled = (await house.events()).flatMap((e) =>
+    e.type === 'pulled' ? [e.payload.fastener] : [],
+  );
   expect(pulled).toEqual(Array.from({ length: 10 }, (_, i) => `${i + 1}/1`));
 });
 
-test('the page crashes right after a confirmation: it opens again at the next bolt, by one tap from Today', async ({ technician: t, house, context }) => {
+test('the page crashes right after a confirmation: it opens again at the next bolt, by one tap from Today', async ({
+  technician: t,
+  house,
+  context,
+}) => {
   await t.signIn();
   await t.startHead();
   await t.pulls('It turned', 6);

@@ -1,7 +1,10 @@
 import type { Sheet, Stage, Step } from '@stennet/core/procedure';
 import type { Technician } from './house';
 
-/** What a person taps while all is well: the first of these that is on the screen and may be pressed. */
+/**
+ * What a person taps while all is well: the first of these that is on the screen and may be
+ * pressed.
+ */
 const WELL: readonly RegExp[] = [
   /^Carry on$/,
   /^(All \d+ are|It is) slack$/,
@@ -38,21 +41,28 @@ const SAID: readonly (readonly [field: string, words: string, then: RegExp])[] =
 /** A little at a time: what must tack also stays open only so long. */
 const WAIT_MS = 6 * 60_000;
 
-const exactly = (name: string): RegExp => new RegExp(`^${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}$`);
+const exactly = (name: string): RegExp =>
+  new RegExp(`^${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}$`);
 
 /** The buttons of the hand's panel that may be pressed now, by name, in the order they stand. */
 export async function buttonsOf(t: Technician): Promise<string[]> {
   const all = t.page.getByRole('main').getByRole('button');
   return all.evaluateAll((list) =>
-    list.flatMap((el) => (el.getAttribute('aria-disabled') === 'true' || el.hasAttribute('disabled') ? [] : [el.getAttribute('aria-label') ?? el.textContent ?? ''])),
+    list.flatMap((el) =>
+      el.getAttribute('aria-disabled') === 'true' || el.hasAttribute('disabled')
+        ? []
+        : [el.getAttribute('aria-label') ?? el.textContent ?? ''],
+    ),
   );
 }
 
-const isThere = async (t: Technician, field: string): Promise<boolean> => (await t.page.getByRole('textbox', { name: field, exact: true }).count()) > 0;
+const isThere = async (t: Technician, field: string): Promise<boolean> =>
+  (await t.page.getByRole('textbox', { name: field, exact: true }).count()) > 0;
 
 /**
  * One step as a person does it who is told what to do and finds everything as it should be.
- * @param stop looked at last thing before a tap: the screen may just have become the one that is waited for
+ * @param stop looked at last thing before a tap: the screen may just have become the one that is
+ * waited for
  * @returns false where nothing is known to do
  */
 async function asTold(t: Technician, stop: () => Promise<boolean>): Promise<boolean> {
@@ -63,9 +73,17 @@ async function asTold(t: Technician, stop: () => Promise<boolean>): Promise<bool
     return true;
   }
   const names = await buttonsOf(t);
-  const isFirstRound = !/\d(st|nd|rd|th) time round/.test(await t.page.getByRole('main').innerText());
-  const isCheck = names.includes('It did not turn') && names.indexOf('It did not turn') < names.indexOf('It turned');
-  const settled = names.includes('It did not turn') ? (isFirstRound && !isCheck ? 'It turned' : 'It did not turn') : undefined;
+  const isFirstRound = !/\d(st|nd|rd|th) time round/.test(
+    await t.page.getByRole('main').innerText(),
+  );
+  const isCheck =
+    names.includes('It did not turn') &&
+    names.indexOf('It did not turn') < names.indexOf('It turned');
+  const settled = names.includes('It did not turn')
+    ? isFirstRound && !isCheck
+      ? 'It turned'
+      : 'It did not turn'
+    : undefined;
   const name = settled ?? WELL.flatMap((pattern) => names.find((n) => pattern.test(n)) ?? [])[0];
   if (name === undefined || (await stop())) return false;
   if (name === 'Waited') await t.page.clock.fastForward(WAIT_MS);
@@ -75,7 +93,12 @@ async function asTold(t: Technician, stop: () => Promise<boolean>): Promise<bool
 
 type Knowing = (t: Technician) => Promise<boolean>;
 
-async function drive(t: Technician, target: () => Promise<boolean>, knows: Knowing, most: number): Promise<void> {
+async function drive(
+  t: Technician,
+  target: () => Promise<boolean>,
+  knows: Knowing,
+  most: number,
+): Promise<void> {
   await t.page.waitForURL(/\/runs\//);
   let idle = 0;
   for (let i = 0; i < most; i += 1) {
@@ -100,7 +123,10 @@ export async function driveTo(t: Technician, there: string | RegExp, most = 400)
   );
 }
 
-/** To the end of a run on a sheet that the person has read: they know what is good and what lies inside its limits. */
+/**
+ * To the end of a run on a sheet that the person has read: they know what is good and what lies
+ * inside its limits.
+ */
 export async function driveToEnd(t: Technician, sheet: Sheet, most = 1500): Promise<void> {
   const done = t.page.getByRole('heading', { name: 'Finished', exact: true });
   await drive(t, () => done.isVisible(), knowing(sheet), most);
@@ -116,7 +142,12 @@ function knowing(sheet: Sheet): Knowing {
       .catch(() => null);
     const step = sheet.steps.find((s) => s.text === title);
     if (step && (await knowsStep(t, step))) return true;
-    if (await isThere(t, 'Temperature, in °C')) return typed(t, 'Temperature, in °C', celsiusOf([...sheet.takeApart, ...sheet.stages], title));
+    if (await isThere(t, 'Temperature, in °C'))
+      return typed(
+        t,
+        'Temperature, in °C',
+        celsiusOf([...sheet.takeApart, ...sheet.stages], title),
+      );
     for (const stage of sheet.stages) if (await knowsStage(t, stage)) return true;
     if (await t.button(/^Ask the lead$/).count()) return leadPasses(t);
     return false;
@@ -137,7 +168,11 @@ const celsiusOf = (stages: readonly Stage[], title: string | null): number => {
 async function knowsStep(t: Technician, step: Step): Promise<boolean> {
   const good = step.answers?.find((a) => a.then === 'goOn')?.text;
   if (good !== undefined) {
-    for (const row of step.rows ?? []) await t.page.getByRole('radiogroup', { name: row, exact: true }).getByRole('radio', { name: good, exact: true }).click();
+    for (const row of step.rows ?? [])
+      await t.page
+        .getByRole('radiogroup', { name: row, exact: true })
+        .getByRole('radio', { name: good, exact: true })
+        .click();
     await t.pull(step.rows ? /^That is what I see$/ : exactly(good));
     return true;
   }
@@ -149,17 +184,25 @@ async function knowsStep(t: Technician, step: Step): Promise<boolean> {
   const limit = step.limits?.max ?? step.limits?.min;
   if (!limit) return false;
   const symbol = limit.unit === 'mm' ? 'mm' : 'in';
-  for (const row of step.rows ?? ['Measured']) await t.field(`${row}, in ${symbol}`, String(limit.value));
+  for (const row of step.rows ?? ['Measured'])
+    await t.field(`${row}, in ${symbol}`, String(limit.value));
   await t.pull(/^Record it$/);
   return true;
 }
 
 /** Well inside: a flat face, a strip in the middle of its window. */
-async function fillMeasured(t: Technician, { what, limits }: NonNullable<Step['measure']>): Promise<void> {
+async function fillMeasured(
+  t: Technician,
+  { what, limits }: NonNullable<Step['measure']>,
+): Promise<void> {
   await t.field('Instrument', 'as the sheet says');
   const middle = ((limits.min ?? 0) + (limits.max ?? 0)) / 2;
   if (what === 'strip') {
-    for (const [n, [w, c]] of [[1, middle + 0.02] as const, [1.5, middle] as const, [2, middle - 0.02] as const].entries()) {
+    for (const [n, [w, c]] of [
+      [1, middle + 0.02] as const,
+      [1.5, middle] as const,
+      [2, middle - 0.02] as const,
+    ].entries()) {
       await t.field(`Width, mark ${n + 1}`, String(w));
       await t.field(`Clearance, mark ${n + 1}`, c.toFixed(4));
     }
@@ -167,7 +210,10 @@ async function fillMeasured(t: Technician, { what, limits }: NonNullable<Step['m
     await t.field('width, other end', '1.5');
     return;
   }
-  const columns = what === 'flatness' ? ['place along it', 'leaf that enters', 'leaf that does not'] : ['along the manifold', 'gap, upper side', 'gap, lower side'];
+  const columns =
+    what === 'flatness'
+      ? ['place along it', 'leaf that enters', 'leaf that does not']
+      : ['along the manifold', 'gap, upper side', 'gap, lower side'];
   // Every place of every line: before that nothing is within limits.
   const named = await t.page
     .getByRole('radiogroup', { name: 'Readings' })
@@ -175,7 +221,10 @@ async function fillMeasured(t: Technician, { what, limits }: NonNullable<Step['m
     .count();
   const places = what === 'flatness' ? Math.max(named, 3) : 4;
   for (let i = 0; i < places; i += 1) {
-    const values = what === 'flatness' ? [String((i % 3) * 100), '0', '0.01'] : [String(i * 100), '0.01', '0.01'];
+    const values =
+      what === 'flatness'
+        ? [String((i % 3) * 100), '0', '0.01']
+        : [String(i * 100), '0.01', '0.01'];
     for (const [k, column] of columns.entries()) await t.field(column, values[k] ?? '');
     if (i < places - 1) await t.button('Next place').click();
   }
@@ -184,11 +233,20 @@ async function fillMeasured(t: Technician, { what, limits }: NonNullable<Step['m
 /** A gap that a part is drawn on to, an elongation, a value inside a published range. */
 async function knowsStage(t: Technician, { target, fallback }: Stage): Promise<boolean> {
   if (!target) return false;
-  if ('value' in target && (await t.button(/^Enter the reading$/).count()) > 0 && ['mm', '[in_i]'].includes(target.unit)) {
+  if (
+    'value' in target &&
+    (await t.button(/^Enter the reading$/).count()) > 0 &&
+    ['mm', '[in_i]'].includes(target.unit)
+  ) {
     await t.tap(/^Enter the reading$/);
     return typed(t, `Reading, in ${target.unit === 'mm' ? 'mm' : 'in'}`, target.value);
   }
-  if ('value' in target && ['mm', '[in_i]'].includes(target.unit) && (await isThere(t, 'Measured, in mm'))) return typed(t, 'Measured, in mm', target.value);
+  if (
+    'value' in target &&
+    ['mm', '[in_i]'].includes(target.unit) &&
+    (await isThere(t, 'Measured, in mm'))
+  )
+    return typed(t, 'Measured, in mm', target.value);
   if ('min' in target && (await t.page.getByRole('textbox', { name: /^Value, in / }).count()) > 0) {
     await t.page.getByRole('textbox', { name: /^Value, in / }).fill(String(target.min));
     await t.pull('Record it');

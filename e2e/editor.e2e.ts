@@ -4,15 +4,25 @@ import { expect, test, type Page, type Technician } from './house';
 async function beginSheet(t: Technician): Promise<void> {
   await t.button('Find a sheet').click();
   await t.button('Sheet library').click();
-  for (const [name, text] of Object.entries({ Maker: 'Belmaro', Model: 'Tessera', 'Engine code': 'BV48', 'Kind of joint': 'Oil pan', Title: 'Oil pan, BV48' })) {
+  for (const [name, text] of Object.entries({
+    Maker: 'Belmaro',
+    Model: 'Tessera',
+    'Engine code': 'BV48',
+    'Kind of joint': 'Oil pan',
+    Title: 'Oil pan, BV48',
+  })) {
     await t.page.getByRole('textbox', { name, exact: true }).fill(text);
   }
   await t.button('Begin').click();
   await expect(t.tab('Line')).toBeVisible();
 }
 
-const map = (page: Page): ReturnType<Page['getByRole']> => page.getByRole('img', { name: /^Map of/ });
-/** Thirty-four places round a pan: two long sides of thirteen, two short ones of four, as shares of the map. */
+const map = (page: Page): ReturnType<Page['getByRole']> =>
+  page.getByRole('img', { name: /^Map of/ });
+/**
+ * Thirty-four places round a pan: two long sides of thirteen, two short ones of four, as shares of
+ * the map.
+ */
 const ROUND: readonly [number, number][] = [
   ...Array.from({ length: 13 }, (_, i): [number, number] => [0.08 + i * 0.07, 0.22]),
   ...Array.from({ length: 4 }, (_, i): [number, number] => [0.94, 0.33 + i * 0.11]),
@@ -26,59 +36,71 @@ async function tapMap(page: Page, [x, y]: readonly [number, number]): Promise<vo
   await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
 }
 
-test('a lead places thirty-four fasteners by pointer, numbers them, approves the sheet, and a technician runs it', { tag: '@long' }, async ({ technician: t, house }) => {
-  await t.signIn('Ines Corte');
-  await beginSheet(t);
-  await t.tab('Places').click();
-  for (const at of ROUND) await tapMap(t.page, at);
-  await expect(map(t.page)).toHaveAccessibleName(/^Map of 34 places/);
-  await t.button('Undo').click();
-  await expect(map(t.page)).toHaveAccessibleName(/^Map of 33 places/);
-  await t.button('Redo').click();
+test(
+  'a lead places thirty-four fasteners by pointer, numbers them, approves the sheet, and a technician runs it',
+  { tag: '@long' },
+  async ({ technician: t, house }) => {
+    await t.signIn('Ines Corte');
+    await beginSheet(t);
+    await t.tab('Places').click();
+    for (const at of ROUND) await tapMap(t.page, at);
+    await expect(map(t.page)).toHaveAccessibleName(/^Map of 34 places/);
+    await t.button('Undo').click();
+    await expect(map(t.page)).toHaveAccessibleName(/^Map of 33 places/);
+    await t.button('Redo').click();
 
-  // Numbered the other way round, beginning at the last one.
-  await t.choose('radio', 'Number');
-  for (const at of [...ROUND].reverse()) await tapMap(t.page, at);
-  await expect(t.page.getByText('34 of 34 tapped')).toBeVisible();
-  await t.button('Use these numbers').click();
+    // Numbered the other way round, beginning at the last one.
+    await t.choose('radio', 'Number');
+    for (const at of [...ROUND].reverse()) await tapMap(t.page, at);
+    await expect(t.page.getByText('34 of 34 tapped')).toBeVisible();
+    await t.button('Use these numbers').click();
 
-  await t.tab('Fasteners').click();
-  await t.field('Thread', 'M6');
-  await t.field('Pitch, mm', '1');
-  await t.choose('radio', '8.8');
-  await t.field('Socket or bit', 'hex 10 mm');
-  await t.choose('radio', 'again');
-  await t.choose('radio', 'clean and dry');
-  await t.tab('Line').click();
-  await t.field('Shorthand', '34 × M6×1 8.8 reusable, dry, as listed: 7 N·m; 9 N·m');
-  await t.button('Take it over').click();
-  await t.tab('About').click();
-  for (const [name, text] of Object.entries({ Publisher: 'Belmaro (invented)', Page: '12-4', 'Published for': 'clean and dry' })) await t.field(name, text);
-  await t.page.getByRole('textbox', { name: 'Title', exact: true }).fill('BV48 pages');
-  await t.page.getByRole('textbox', { name: 'Revision', exact: true }).fill('1');
-  await t.choose('checkbox', 'made up for demonstration');
-  await t.tab(/^Ready/).click();
-  await t.button('Approve as revision A').click();
-  await expect(t.page.getByRole('heading', { name: 'Oil pan, BV48' })).toBeVisible();
-  await expect(t.page.getByText(/^Approved by Ines Corte/)).toBeVisible();
+    await t.tab('Fasteners').click();
+    await t.field('Thread', 'M6');
+    await t.field('Pitch, mm', '1');
+    await t.choose('radio', '8.8');
+    await t.field('Socket or bit', 'hex 10 mm');
+    await t.choose('radio', 'again');
+    await t.choose('radio', 'clean and dry');
+    await t.tab('Line').click();
+    await t.field('Shorthand', '34 × M6×1 8.8 reusable, dry, as listed: 7 N·m; 9 N·m');
+    await t.button('Take it over').click();
+    await t.tab('About').click();
+    for (const [name, text] of Object.entries({
+      Publisher: 'Belmaro (invented)',
+      Page: '12-4',
+      'Published for': 'clean and dry',
+    }))
+      await t.field(name, text);
+    await t.page.getByRole('textbox', { name: 'Title', exact: true }).fill('BV48 pages');
+    await t.page.getByRole('textbox', { name: 'Revision', exact: true }).fill('1');
+    await t.choose('checkbox', 'made up for demonstration');
+    await t.tab(/^Ready/).click();
+    await t.button('Approve as revision A').click();
+    await expect(t.page.getByRole('heading', { name: 'Oil pan, BV48' })).toBeVisible();
+    await expect(t.page.getByText(/^Approved by Ines Corte/)).toBeVisible();
 
-  await t.button('Add to Replace crank damper, RO 2433').click();
-  await expect(t.page.getByRole('heading', { name: 'Prepare' })).toBeVisible();
-  await t.signOut();
-  await t.signInAgain('Jonah Pike');
-  await t.openOrder('2433');
-  await t.button('Tighten Oil pan').click();
-  await t.button('Start tightening').click();
-  await expect.poll(async () => (await house.events()).map((e) => e.type)).toEqual(['started']);
-  await t.tap(/^They are in|^34 |^In, /);
-  await t.tap(/^Wrench/);
-  await t.tap('It is set');
-  await expect(t.page.getByRole('main')).toContainText('1st of 34');
-  await t.pull('Clicked');
-  await expect(t.page.getByRole('main')).toContainText('2nd of 34');
-});
+    await t.button('Add to Replace crank damper, RO 2433').click();
+    await expect(t.page.getByRole('heading', { name: 'Prepare' })).toBeVisible();
+    await t.signOut();
+    await t.signInAgain('Jonah Pike');
+    await t.openOrder('2433');
+    await t.button('Tighten Oil pan').click();
+    await t.button('Start tightening').click();
+    await expect.poll(async () => (await house.events()).map((e) => e.type)).toEqual(['started']);
+    await t.tap(/^They are in|^34 |^In, /);
+    await t.tap(/^Wrench/);
+    await t.tap('It is set');
+    await expect(t.page.getByRole('main')).toContainText('1st of 34');
+    await t.pull('Clicked');
+    await expect(t.page.getByRole('main')).toContainText('2nd of 34');
+  },
+);
 
-test('a draft survives a tab that crashes, goes back a step at a time, and is only on this device until the server has it', async ({ technician: t, context }) => {
+test('a draft survives a tab that crashes, goes back a step at a time, and is only on this device until the server has it', async ({
+  technician: t,
+  context,
+}) => {
   await t.signIn('Ines Corte');
   await beginSheet(t);
   await t.field('Shorthand', '8 × M8×1.25 8.8 reusable, dry, cross: 10 N·m; 24 N·m');
@@ -95,53 +117,66 @@ test('a draft survives a tab that crashes, goes back a step at a time, and is on
   await again.page.clock.install();
   await again.page.goto(address);
   await again.tab('About').click();
-  await expect(again.page.getByRole('textbox', { name: 'Publisher' })).toHaveValue('Belmaro, typed off-line');
+  await expect(again.page.getByRole('textbox', { name: 'Publisher' })).toHaveValue(
+    'Belmaro, typed off-line',
+  );
   await context.setOffline(false);
   await again.settled('saved');
   await again.page.goto(`${again.house.url}/library`);
-  await expect(again.page.getByRole('link', { name: 'Open the draft of Oil pan, BV48' })).toBeVisible();
+  await expect(
+    again.page.getByRole('link', { name: 'Open the draft of Oil pan, BV48' }),
+  ).toBeVisible();
   await expect(again.page.getByText('On this device only')).toHaveCount(0);
 });
 
-test('a fastener is dragged to its place, and by its numbers without a pointer', { tag: '@long' }, async ({ technician: t }) => {
-  await t.signIn('Ines Corte');
-  await beginSheet(t);
-  await t.tab('Places').click();
-  await tapMap(t.page, [0.3, 0.4]);
-  await tapMap(t.page, [0.7, 0.4]);
-  await t.choose('radio', 'Move');
-  const box = await map(t.page).boundingBox();
-  if (!box) throw new Error('no map');
-  await t.page.mouse.move(box.x + 0.7 * box.width, box.y + 0.4 * box.height);
-  await t.page.mouse.down();
-  for (let i = 1; i <= 8; i += 1) await t.page.mouse.move(box.x + 0.7 * box.width, box.y + (0.4 + i * 0.025) * box.height);
-  await t.page.mouse.up();
-  await t.choose('radio', 'Choose');
-  await t.choose('checkbox', '2');
-  const y = t.page.getByRole('textbox', { name: 'y, mm up' });
-  const dragged = Number(await y.inputValue());
-  await t.choose('checkbox', '2');
-  await t.choose('checkbox', '1');
-  expect(dragged).toBeLessThan(Number(await y.inputValue()) - 30);
-  await y.fill('12,5');
-  await t.choose('checkbox', '1');
-  await t.choose('checkbox', '1');
-  await expect(y).toHaveValue('12.5');
-  // One step back takes the whole drag, not its last inch.
-  await t.button('Undo').click();
-  await t.button('Undo').click();
-  await t.choose('checkbox', '1');
-  await t.choose('checkbox', '2');
-  expect(Math.abs(Number(await y.inputValue()) - dragged)).toBeGreaterThan(30);
-});
+test(
+  'a fastener is dragged to its place, and by its numbers without a pointer',
+  { tag: '@long' },
+  async ({ technician: t }) => {
+    await t.signIn('Ines Corte');
+    await beginSheet(t);
+    await t.tab('Places').click();
+    await tapMap(t.page, [0.3, 0.4]);
+    await tapMap(t.page, [0.7, 0.4]);
+    await t.choose('radio', 'Move');
+    const box = await map(t.page).boundingBox();
+    if (!box) throw new Error('no map');
+    await t.page.mouse.move(box.x + 0.7 * box.width, box.y + 0.4 * box.height);
+    await t.page.mouse.down();
+    for (let i = 1; i <= 8; i += 1)
+      await t.page.mouse.move(box.x + 0.7 * box.width, box.y + (0.4 + i * 0.025) * box.height);
+    await t.page.mouse.up();
+    await t.choose('radio', 'Choose');
+    await t.choose('checkbox', '2');
+    const y = t.page.getByRole('textbox', { name: 'y, mm up' });
+    const dragged = Number(await y.inputValue());
+    await t.choose('checkbox', '2');
+    await t.choose('checkbox', '1');
+    expect(dragged).toBeLessThan(Number(await y.inputValue()) - 30);
+    await y.fill('12,5');
+    await t.choose('checkbox', '1');
+    await t.choose('checkbox', '1');
+    await expect(y).toHaveValue('12.5');
+    // One step back takes the whole drag, not its last inch.
+    await t.button('Undo').click();
+    await t.button('Undo').click();
+    await t.choose('checkbox', '1');
+    await t.choose('checkbox', '2');
+    expect(Math.abs(Number(await y.inputValue()) - dragged)).toBeGreaterThan(30);
+  },
+);
 
-test('what a line cannot read is named by its place, and a value off by a unit is said beside its field', { tag: '@long' }, async ({ technician: t }) => {
-  await t.signIn('Ines Corte');
-  await beginSheet(t);
-  await t.field('Shorthand', '10 × M10×1.5 10.9 new, oiled: 27 Nm; 50 somethings');
-  await expect(t.page.getByText(/^▲ At \d+:/).first()).toBeVisible();
-  await t.field('Shorthand', '4 × M6×1 8.8 reusable, dry: 90 N·m');
-  await t.button('Take it over').click();
-  await t.tab('Stages').click();
-  await expect(t.page.getByText(/^▲ .*(inch|lbf·in|unit|yield)/i).first()).toBeVisible();
-});
+test(
+  'what a line cannot read is named by its place, and a value off by a unit is said beside its field',
+  { tag: '@long' },
+  async ({ technician: t }) => {
+    await t.signIn('Ines Corte');
+    await beginSheet(t);
+    await t.field('Shorthand', '10 × M10×1.5 10.9 new, oiled: 27 Nm; 50 somethings');
+    await expect(t.page.getByText(/^▲ At \d+:/).first()).toBeVisible();
+    await t.field('Shorthand', '4 × M6×1 8.8 reusable, dry: 90 N·m');
+    await t.button('Take it over').click();
+    await t.tab('Stages').click();
+    await expect(t.page.getByText(/^▲ .*(inch|lbf·in|unit|yield)/i).first()).toBeVisible();
+  },
+);

@@ -73,7 +73,9 @@ export class House {
 
   /** Everything that is stored of runs, in order; without what the demo brings along. */
   async events(): Promise<RunEvent[]> {
-    const { rows } = await this.admin.query<{ body: string }>("select body from run_event where run::text not like '5e000000-%' order by run, position");
+    const { rows } = await this.admin.query<{ body: string }>(
+      "select body from run_event where run::text not like '5e000000-%' order by run, position",
+    );
     return rows.map((r) => (JSON.parse(r.body) as { event: RunEvent }).event);
   }
 }
@@ -87,16 +89,21 @@ const freePort = (): Promise<number> =>
     });
   });
 
-/** A technician in front of a screen: finds things by role and visible name, as a person or a screen reader would. */
+/**
+ * A technician in front of a screen: finds things by role and visible name, as a person or a screen
+ * reader would.
+ */
 export class Technician {
   constructor(
     readonly page: Page,
     readonly house: House,
   ) {}
 
-  button = (name: string | RegExp): ReturnType<Page['getByRole']> => this.page.getByRole('button', { name });
+  button = (name: string | RegExp): ReturnType<Page['getByRole']> =>
+    this.page.getByRole('button', { name });
 
-  tab = (name: string | RegExp): ReturnType<Page['getByRole']> => this.page.getByRole('tab', { name });
+  tab = (name: string | RegExp): ReturnType<Page['getByRole']> =>
+    this.page.getByRole('tab', { name });
 
   async choose(role: 'radio' | 'checkbox', name: string): Promise<void> {
     await this.page.getByRole(role, { name, exact: true }).first().click();
@@ -167,7 +174,10 @@ export class Technician {
     await this.page.clock.pauseAt(await this.page.evaluate(() => Date.now() + 5000));
   }
 
-  /** With a clock that stands: seen within a few of its milliseconds, however long the machine takes for them. */
+  /**
+   * With a clock that stands: seen within a few of its milliseconds, however long the machine takes
+   * for them.
+   */
   async soon(text: string): Promise<void> {
     for (let i = 0; i < 60 && !(await this.page.getByText(text).isVisible()); i += 1) {
       await this.page.clock.runFor(2);
@@ -186,7 +196,8 @@ export class Technician {
   async tapMap(until: ReturnType<Page['getByRole']>): Promise<void> {
     const box = await this.page.getByRole('img', { name: /10 fasteners/ }).boundingBox();
     if (!box) throw new Error('no map');
-    for (let share = 0.2; share < 0.9 && !(await until.isVisible()); share += 0.1) await this.page.mouse.click(box.x + box.width / 2, box.y + box.height * share);
+    for (let share = 0.2; share < 0.9 && !(await until.isVisible()); share += 0.1)
+      await this.page.mouse.click(box.x + box.width / 2, box.y + box.height * share);
   }
 
   /** What is kept out of the way of the pull. */
@@ -204,7 +215,10 @@ export class Technician {
 
   /** What the hand's panel says now: place, round, value. */
   async where(): Promise<string> {
-    return (await this.page.getByRole('main').innerText()).replace(/(off-line, )?\d+ to send|saved/g, '');
+    return (await this.page.getByRole('main').innerText()).replace(
+      /(off-line, )?\d+ to send|saved/g,
+      '',
+    );
   }
 
   async pulls(name: string | RegExp, times: number): Promise<void> {

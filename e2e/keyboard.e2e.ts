@@ -1,10 +1,16 @@
 import { expect, test } from './house';
 
-test('the whole run by keyboard and pedal, from signing in to the record', async ({ technician: t, house }) => {
+test('the whole run by keyboard and pedal, from signing in to the record', async ({
+  technician: t,
+  house,
+}) => {
   const { page } = t;
   const { keyboard } = page;
   /** Tab until the thing with this name has the focus, then press it. */
-  const reach = async (name: RegExp, role: 'button' | 'link' | 'textbox' | 'radio' = 'button'): Promise<void> => {
+  const reach = async (
+    name: RegExp,
+    role: 'button' | 'link' | 'textbox' | 'radio' = 'button',
+  ): Promise<void> => {
     await expect(page.getByRole(role, { name }).first()).toBeVisible();
     await t.handTime();
     for (let i = 0; i < 60; i += 1) {
@@ -47,7 +53,19 @@ test('the whole run by keyboard and pedal, from signing in to the record', async
   await keyboard.press('Enter');
   await expect(page.getByText('Set the wrench')).toBeVisible();
   await press('Enter');
-  for (const key of ['Enter', ' ', 'PageDown', 'Enter', ' ', 'PageDown', 'Enter', ' ', 'PageDown', 'Enter']) await press(key);
+  for (const key of [
+    'Enter',
+    ' ',
+    'PageDown',
+    'Enter',
+    ' ',
+    'PageDown',
+    'Enter',
+    ' ',
+    'PageDown',
+    'Enter',
+  ])
+    await press(key);
   for (let i = 0; i < 9; i += 1) await press('PageUp');
   // Going back by key: mis-tapped, not turned; asked again.
   await press('Backspace');
@@ -75,7 +93,10 @@ test('the whole run by keyboard and pedal, from signing in to the record', async
   await expect(page.getByText('taken back: not turned')).toBeVisible();
 });
 
-test('a key that is held down confirms one bolt, not all of them', async ({ technician: t, house }) => {
+test('a key that is held down confirms one bolt, not all of them', async ({
+  technician: t,
+  house,
+}) => {
   await t.signIn();
   await t.startHead();
   await t.handTime();

@@ -8,41 +8,68 @@ async function openLibrary(t: Technician): Promise<void> {
 }
 
 async function choose(t: Technician, name: string, text: string): Promise<void> {
-  const [chooser] = await Promise.all([t.page.waitForEvent('filechooser'), t.button('Choose a file to import').click()]);
+  const [chooser] = await Promise.all([
+    t.page.waitForEvent('filechooser'),
+    t.button('Choose a file to import').click(),
+  ]);
   await chooser.setFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
 }
 
-test('the library goes out as a file, a broken file is refused in words, a good one is looked at first and then brought in', { tag: '@phone' }, async ({ technician: t }) => {
-  await t.signIn('Ines Corte');
-  await openLibrary(t);
-  const [download] = await Promise.all([t.page.waitForEvent('download'), t.button('Export the library as JSON').click()]);
-  const file = fs.readFileSync((await download.path()) ?? '', 'utf8');
-  const { sheets } = JSON.parse(file) as { sheets: { id: string; title: string; tellApart: unknown[]; conflicts: unknown[] }[] };
-  expect(sheets.length).toBeGreaterThan(20);
+test(
+  'the library goes out as a file, a broken file is refused in words, a good one is looked at first and then brought in',
+  { tag: '@phone' },
+  async ({ technician: t }) => {
+    await t.signIn('Ines Corte');
+    await openLibrary(t);
+    const [download] = await Promise.all([
+      t.page.waitForEvent('download'),
+      t.button('Export the library as JSON').click(),
+    ]);
+    const file = fs.readFileSync((await download.path()) ?? '', 'utf8');
+    const { sheets } = JSON.parse(file) as {
+      sheets: { id: string; title: string; tellApart: unknown[]; conflicts: unknown[] }[];
+    };
+    expect(sheets.length).toBeGreaterThan(20);
 
-  await choose(t, 'cut-off.json', file.slice(0, 5000));
-  await expect(t.page.getByRole('alert')).toContainText('it stops in the middle');
-  await expect(t.page.getByRole('alert')).toContainText('Nothing was written');
+    await choose(t, 'cut-off.json', file.slice(0, 5000));
+    await expect(t.page.getByRole('alert')).toContainText('it stops in the middle');
+    await expect(t.page.getByRole('alert')).toContainText('Nothing was written');
 
-  await choose(t, 'same.json', file);
-  await expect(t.page.getByText(`${sheets.length} the same, nothing to do`)).toBeVisible();
-  await expect(t.page.getByText('There is nothing to import: everything in it is here already.')).toBeVisible();
-  await t.button('Cancel').click();
+    await choose(t, 'same.json', file);
+    await expect(t.page.getByText(`${sheets.length} the same, nothing to do`)).toBeVisible();
+    await expect(
+      t.page.getByText('There is nothing to import: everything in it is here already.'),
+    ).toBeVisible();
+    await t.button('Cancel').click();
 
-  const fresh = sheets
-    .slice(0, 3)
-    .map((s, i) => ({ ...s, id: `fresh-${i}`, title: `Fresh ${s.title}`, tellApart: [], conflicts: [], status: 'approved', supersededBy: undefined }));
-  await choose(t, 'fresh.json', JSON.stringify([...fresh, { ...fresh[0], id: 'broken', stages: [] }]));
-  await expect(t.page.getByText('3 new')).toBeVisible();
-  await expect(t.page.getByText('sheet 4, Fresh', { exact: false })).toBeVisible();
-  await t.button('Import 3, leave out 1').click();
-  await expect(t.page.getByText('3 sheets are in')).toBeVisible();
-  await expect(t.page.getByRole('link', { name: /^Open the draft of Fresh/ })).toHaveCount(3);
-  await t.button('Approve all 3 from files').click();
-  await expect(t.page.getByText('Nobody is writing a sheet.')).toBeVisible();
-});
+    const fresh = sheets.slice(0, 3).map((s, i) => ({
+      ...s,
+      id: `fresh-${i}`,
+      title: `Fresh ${s.title}`,
+      tellApart: [],
+      conflicts: [],
+      status: 'approved',
+      supersededBy: undefined,
+    }));
+    await choose(
+      t,
+      'fresh.json',
+      JSON.stringify([...fresh, { ...fresh[0], id: 'broken', stages: [] }]),
+    );
+    await expect(t.page.getByText('3 new')).toBeVisible();
+    await expect(t.page.getByText('sheet 4, Fresh', { exact: false })).toBeVisible();
+    await t.button('Import 3, leave out 1').click();
+    await expect(t.page.getByText('3 sheets are in')).toBeVisible();
+    await expect(t.page.getByRole('link', { name: /^Open the draft of Fresh/ })).toHaveCount(3);
+    await t.button('Approve all 3 from files').click();
+    await expect(t.page.getByText('Nobody is writing a sheet.')).toBeVisible();
+  },
+);
 
-test('off-line the whole library is searched on the device, also sheets that were never opened', async ({ technician: t, context }) => {
+test('off-line the whole library is searched on the device, also sheets that were never opened', async ({
+  technician: t,
+  context,
+}) => {
   await t.signIn();
   await t.page.clock.fastForward(5000);
   // The worker catches up by itself; what it has is on the device.
@@ -54,18 +81,25 @@ test('off-line the whole library is searched on the device, also sheets that wer
             new Promise<number>(
               (done) =>
                 (indexedDB.open('stennet').onsuccess = (e) =>
-                  ((e.target as IDBOpenDBRequest).result.transaction('library').objectStore('library').count().onsuccess = (c) => done((c.target as IDBRequest<number>).result))),
+                  ((e.target as IDBOpenDBRequest).result
+                    .transaction('library')
+                    .objectStore('library')
+                    .count().onsuccess = (c) => done((c.target as IDBRequest<number>).result))),
             ),
         ),
       { timeout: 60_000 },
     )
     .toBeGreaterThan(20);
   // The screens too.
-  await t.page.waitForFunction(() => navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null));
+  await t.page.waitForFunction(() =>
+    navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null),
+  );
   await t.button('Find a sheet').click();
   await context.setOffline(true);
   await t.page.getByRole('searchbox').fill('sprial exhast qn47');
-  await expect(t.page.getByText(/^Off-line: found among the \d+ sheets on this device\.$/)).toBeVisible();
+  await expect(
+    t.page.getByText(/^Off-line: found among the \d+ sheets on this device\.$/),
+  ).toBeVisible();
   await t.page
     .getByRole('link', { name: /^Open Exhaust manifold/ })
     .first()
@@ -73,20 +107,26 @@ test('off-line the whole library is searched on the device, also sheets that wer
   await expect(t.page.getByRole('heading', { name: 'Stages' })).toBeVisible();
 });
 
-test('by the vehicle’s number: too short and wrong letters are refused, a vehicle that was here narrows the list', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
-  await t.signIn();
-  await t.button('Find a sheet').click();
-  const box = t.page.getByRole('searchbox');
-  await box.fill('ZZ9BREN20H000241');
-  await expect(t.page.getByText('A vehicle number has 17 characters; this has 16')).toBeVisible();
-  await box.fill('ZZ9BREN20H000O417');
-  await expect(t.page.getByText('A vehicle number has no I, O or Q')).toBeVisible();
-  await box.fill('zz9bren20h0002417');
-  await expect(t.page.getByText(/^Ostrel Brenna 2.0, OB20/)).toBeVisible();
-  await expect(t.page.getByText(/Its check digit does not fit/)).toBeVisible();
-  await t.button('Show sheets for OB20').click();
-  await expect(t.page.getByRole('link', { name: 'Open Cylinder head, Brenna 2.0, rev C' })).toBeVisible();
-});
+test(
+  'by the vehicle’s number: too short and wrong letters are refused, a vehicle that was here narrows the list',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t }) => {
+    await t.signIn();
+    await t.button('Find a sheet').click();
+    const box = t.page.getByRole('searchbox');
+    await box.fill('ZZ9BREN20H000241');
+    await expect(t.page.getByText('A vehicle number has 17 characters; this has 16')).toBeVisible();
+    await box.fill('ZZ9BREN20H000O417');
+    await expect(t.page.getByText('A vehicle number has no I, O or Q')).toBeVisible();
+    await box.fill('zz9bren20h0002417');
+    await expect(t.page.getByText(/^Ostrel Brenna 2.0, OB20/)).toBeVisible();
+    await expect(t.page.getByText(/Its check digit does not fit/)).toBeVisible();
+    await t.button('Show sheets for OB20').click();
+    await expect(
+      t.page.getByRole('link', { name: 'Open Cylinder head, Brenna 2.0, rev C' }),
+    ).toBeVisible();
+  },
+);
 
 test(
   'a look-alike is told apart before the start: the other sheet is taken, and what was seen stands in the record',
@@ -100,39 +140,54 @@ test(
     await expect(t.page.getByRole('alert')).toContainText('That is “Cylinder head, Brenna 2.0');
     await expect(t.button('Start tightening')).toBeDisabled();
     await t.button('Take that sheet for this joint').click();
-    await expect(t.page.getByText('The vehicle was built outside this sheet’s dates')).toBeVisible();
+    await expect(
+      t.page.getByText('The vehicle was built outside this sheet’s dates'),
+    ).toBeVisible();
     await t.button('Start tightening').click();
-    await expect.poll(async () => (await house.events()).map((e) => e.type)).toEqual(['started', 'variantAnswered']);
+    await expect
+      .poll(async () => (await house.events()).map((e) => e.type))
+      .toEqual(['started', 'variantAnswered']);
     const [started, answered] = await house.events();
     expect(started?.payload).toMatchObject({ sheet: 'brenna-2-0-head-early' });
-    expect(answered?.payload).toEqual({ question: 'Which bolt is in your hand?', answer: '12-point head, M11' });
+    expect(answered?.payload).toEqual({
+      question: 'Which bolt is in your hand?',
+      answer: '12-point head, M11',
+    });
   },
 );
 
 test.describe(() => {
   // Before the app's own store of screens is filled.
   test.use({ serviceWorkers: 'block' });
-  test('a screen that is not on the device and cannot be fetched says so, and loads again', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
-    await t.signIn();
-    await t.button('Find a sheet').click();
-    await t.page.getByRole('searchbox').fill('spiral exhaust qn47');
-    await expect(t.page.getByRole('link', { name: /^Open Exhaust manifold/ }).first()).toBeVisible();
-    const away = /revision.*\.js$/;
-    await t.page.route(away, (route) => route.abort());
-    await t.page
-      .getByRole('link', { name: /^Open Exhaust manifold/ })
-      .first()
-      .click();
-    await expect(t.page.getByText('This part of the app is not on this device yet')).toBeVisible();
-    await t.page.unroute(away);
-    await t.button('Load again').click();
-    await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
-    await t.button('Find a sheet').click();
-    await t.page.getByRole('searchbox').fill('spiral exhaust qn47');
-    await t.page
-      .getByRole('link', { name: /^Open Exhaust manifold/ })
-      .first()
-      .click();
-    await expect(t.page.getByRole('heading', { name: 'Stages' })).toBeVisible();
-  });
+  test(
+    'a screen that is not on the device and cannot be fetched says so, and loads again',
+    { tag: ['@phone', '@long'] },
+    async ({ technician: t }) => {
+      await t.signIn();
+      await t.button('Find a sheet').click();
+      await t.page.getByRole('searchbox').fill('spiral exhaust qn47');
+      await expect(
+        t.page.getByRole('link', { name: /^Open Exhaust manifold/ }).first(),
+      ).toBeVisible();
+      const away = /revision.*\.js$/;
+      await t.page.route(away, (route) => route.abort());
+      await t.page
+        .getByRole('link', { name: /^Open Exhaust manifold/ })
+        .first()
+        .click();
+      await expect(
+        t.page.getByText('This part of the app is not on this device yet'),
+      ).toBeVisible();
+      await t.page.unroute(away);
+      await t.button('Load again').click();
+      await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+      await t.button('Find a sheet').click();
+      await t.page.getByRole('searchbox').fill('spiral exhaust qn47');
+      await t.page
+        .getByRole('link', { name: /^Open Exhaust manifold/ })
+        .first()
+        .click();
+      await expect(t.page.getByRole('heading', { name: 'Stages' })).toBeVisible();
+    },
+  );
 });

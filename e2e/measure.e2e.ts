@@ -30,38 +30,73 @@ test(
     await t.page.reload();
     await expect(t.page.getByText('What you measured here before is still there.')).toBeVisible();
     await t.field('leaf that does not', '0.02');
-    await expect(t.page.getByText('too close to tell: measure again, or with a better instrument')).toBeVisible();
+    await expect(
+      t.page.getByText('too close to tell: measure again, or with a better instrument'),
+    ).toBeVisible();
     await expect(t.page.getByText('9 places not measured yet')).toBeVisible();
-    await expect(t.page.getByRole('img', { name: 'Flatness by straight-edge: 3 of 12 places measured' })).toBeVisible();
+    await expect(
+      t.page.getByRole('img', { name: 'Flatness by straight-edge: 3 of 12 places measured' }),
+    ).toBeVisible();
     await t.button('Keep this measurement').click();
     await expect(t.page.getByText(/long A: 200 \/ 0.05 \/ 0.06/)).toBeVisible();
-    await expect.poll(() => house.admin.query("select body from order_entry where body like '%gasket face%'").then((r) => r.rows.length)).toBe(1);
+    await expect
+      .poll(() =>
+        house.admin
+          .query("select body from order_entry where body like '%gasket face%'")
+          .then((r) => r.rows.length),
+      )
+      .toBe(1);
     await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
-    await expect(t.page.getByText('Measured: Cylinder head, gasket face: to be measured again')).toBeVisible();
+    await expect(
+      t.page.getByText('Measured: Cylinder head, gasket face: to be measured again'),
+    ).toBeVisible();
   },
 );
 
-test('an absurd reading is questioned before it is kept, and inches are kept as inches', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
-  await t.signIn();
-  await t.openOrder('2417');
-  await t.button('Measure').click();
-  await t.choose('radio', 'Wear, one against the others');
-  await t.choose('radio', 'inches');
-  await t.field('What it is, and where', 'Cam lobes');
-  await t.field('Instrument', 'Micrometer');
-  for (const [i, lobe] of ['1.496', '1.496', '1.4965', '14.96', '1.496', '1.4958', '1.496', '1.4962'].entries()) {
-    await t.field('measured', lobe);
-    if (i < 7) await t.button('Next place').click();
-  }
-  await expect(t.page.getByText('Look at 2 out again: a slip of the point or the unit?')).toBeVisible();
-  await expect(t.button('Keep this measurement')).toBeDisabled();
-  await t.page.getByRole('radio', { name: /^2 out/ }).click();
-  await t.field('measured', '1.433');
-  await expect(t.page.getByText(/2 out · 1\.433 in · unlike the others: look at it again/)).toBeVisible();
-  await t.choose('radio', 'look further');
-  await t.button('Keep this measurement').click();
-  await expect(t.page.getByText('What is done about it: look further')).toBeVisible();
-  await expect
-    .poll(() => house.admin.query<{ unit: string }>("select body::json ->> 'unit' as unit from order_entry where body like '%Cam lobes%'").then((r) => r.rows[0]?.unit))
-    .toBe('[in_i]');
-});
+test(
+  'an absurd reading is questioned before it is kept, and inches are kept as inches',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.openOrder('2417');
+    await t.button('Measure').click();
+    await t.choose('radio', 'Wear, one against the others');
+    await t.choose('radio', 'inches');
+    await t.field('What it is, and where', 'Cam lobes');
+    await t.field('Instrument', 'Micrometer');
+    for (const [i, lobe] of [
+      '1.496',
+      '1.496',
+      '1.4965',
+      '14.96',
+      '1.496',
+      '1.4958',
+      '1.496',
+      '1.4962',
+    ].entries()) {
+      await t.field('measured', lobe);
+      if (i < 7) await t.button('Next place').click();
+    }
+    await expect(
+      t.page.getByText('Look at 2 out again: a slip of the point or the unit?'),
+    ).toBeVisible();
+    await expect(t.button('Keep this measurement')).toBeDisabled();
+    await t.page.getByRole('radio', { name: /^2 out/ }).click();
+    await t.field('measured', '1.433');
+    await expect(
+      t.page.getByText(/2 out · 1\.433 in · unlike the others: look at it again/),
+    ).toBeVisible();
+    await t.choose('radio', 'look further');
+    await t.button('Keep this measurement').click();
+    await expect(t.page.getByText('What is done about it: look further')).toBeVisible();
+    await expect
+      .poll(() =>
+        house.admin
+          .query<{ unit: string }>(
+            "select body::json ->> 'unit' as unit from order_entry where body like '%Cam lobes%'",
+          )
+          .then((r) => r.rows[0]?.unit),
+      )
+      .toBe('[in_i]');
+  },
+);

@@ -1,8 +1,14 @@
 import { expect, test } from './house';
 
-test('the network is cut mid-run, the page reloaded, the network comes back: nothing is lost, nothing doubled', async ({ technician: t, house, context }) => {
+test('the network is cut mid-run, the page reloaded, the network comes back: nothing is lost, nothing doubled', async ({
+  technician: t,
+  house,
+  context,
+}) => {
   await t.signIn();
-  await t.page.waitForFunction(() => navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null));
+  await t.page.waitForFunction(() =>
+    navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null),
+  );
   await t.startHead();
   await t.pulls('It turned', 3);
   await t.expectSaved();
@@ -21,26 +27,35 @@ test('the network is cut mid-run, the page reloaded, the network comes back: not
 
   await context.setOffline(false);
   await t.expectSaved();
-  const pulls = (await house.events()).flatMap((e) => (e.type === 'pulled' ? [`${e.payload.pass}:${e.payload.fastener}`] : []));
-  const round = (pass: number): string[] => Array.from({ length: 10 }, (_, i) => `${pass}:${i + 1}/1`);
+  const pulls = (await house.events()).flatMap((e) =>
+    e.type === 'pulled' ? [`${e.payload.pass}:${e.payload.fastener}`] : [],
+  );
+  const round = (pass: number): string[] =>
+    Array.from({ length: 10 }, (_, i) => `${pass}:${i + 1}/1`);
   expect(pulls).toEqual([...round(1), ...round(2)]);
 });
 
-test('Today opens off-line with what was last seen, and says so', { tag: '@long' }, async ({ technician: t, context }) => {
-  await t.signIn();
-  await t.page.waitForFunction(() => navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null));
-  await expect(t.page.getByRole('link', { name: 'Open RO 2417' })).toBeVisible();
-  await t.page.clock.fastForward(2000);
-  await t.page.waitForTimeout(1000);
-  await context.setOffline(true);
-  await t.page.reload();
-  await expect(t.page.getByRole('link', { name: 'Open RO 2417' })).toBeVisible();
-  await expect
-    .poll(async () => {
-      await t.page.clock.fastForward(1000);
-      return t.page.getByText('No connection to the server').count();
-    })
-    .toBe(1);
-  await t.openOrder('2421');
-  await expect(t.page.getByText('Whistle at idle')).toBeVisible();
-});
+test(
+  'Today opens off-line with what was last seen, and says so',
+  { tag: '@long' },
+  async ({ technician: t, context }) => {
+    await t.signIn();
+    await t.page.waitForFunction(() =>
+      navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null),
+    );
+    await expect(t.page.getByRole('link', { name: 'Open RO 2417' })).toBeVisible();
+    await t.page.clock.fastForward(2000);
+    await t.page.waitForTimeout(1000);
+    await context.setOffline(true);
+    await t.page.reload();
+    await expect(t.page.getByRole('link', { name: 'Open RO 2417' })).toBeVisible();
+    await expect
+      .poll(async () => {
+        await t.page.clock.fastForward(1000);
+        return t.page.getByText('No connection to the server').count();
+      })
+      .toBe(1);
+    await t.openOrder('2421');
+    await expect(t.page.getByText('Whistle at idle')).toBeVisible();
+  },
+);

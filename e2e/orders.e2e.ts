@@ -1,135 +1,171 @@
 import { expect, test } from './house';
 
-test('an adviser opens a repair order, and a job comes with the sheets for its engine', { tag: '@phone' }, async ({ technician: t }) => {
-  await t.signIn('Petra Voll');
-  await t.button('Repair orders').click();
-  await t.button('New repair order').click();
-  // As people type it: a VIN with blanks, an odometer with a point, a day without zeros.
-  await t.field('VIN', 'ZZ9 TRDG2 5F000 24O9');
-  await t.field('Plate', 'hq 5 tr');
-  await t.field('Maker', 'Tarrow');
-  await t.field('Model', 'Ridge');
-  await t.field('Engine', 'tf25');
-  await t.field('Built, as 2018-03-12', '2017-5-8');
-  await t.field('Odometer', '-5');
-  await t.field('Concern', 'Clutch slips uphill.');
-  await t.field('Customer', 'Ash');
-  await t.button('Save').click();
-  await expect(t.page.getByText('A VIN has no I, O or Q')).toBeVisible();
-  await expect(t.page.getByText('not below zero')).toBeVisible();
-  // What is wrong is mended, what was typed is still there, also after the page was closed.
-  await t.page.reload();
-  await expect(t.page.getByText('What you typed here before is still there.')).toBeVisible();
-  await t.field('VIN', 'ZZ9 TRDG2 5F000 2409');
-  await t.field('Odometer', '84.300 km');
-  await t.button('Save').click();
-  await expect(t.page.getByRole('heading', { name: 'RO 2442' })).toBeVisible();
-  await expect(t.page.getByText('84,300 km')).toBeVisible();
-  await t.button('Add a job').click();
-  await t.choose('radio', 'Replace clutch');
-  await expect(t.page.getByText('Flywheel: no sheet for TF25 in the library.')).toBeVisible();
-  await expect(t.page.getByRole('radio', { name: /^Pressure plate.*rev B$/ })).toBeChecked();
-  await t.button('Add this job').click();
-  await expect(t.page.getByRole('heading', { name: 'Replace clutch' })).toBeVisible();
-  await expect(t.page.getByText('not started', { exact: true })).toBeVisible();
-  // Of look-alikes none is taken for granted.
-  await t.page.goto(`${t.house.url}/orders/5e000000-0000-4000-8000-000000000206`);
-  await t.button('Add a job').click();
-  await t.choose('radio', 'Replace flywheel');
-  await expect(t.page.getByRole('radiogroup', { name: 'Flywheel' }).getByRole('radio', { checked: true })).toHaveCount(0);
-  await expect(t.button('Add this job')).toBeDisabled();
-  await t.page.getByRole('radio', { name: 'Flywheel, OB20, rev B' }).click();
-  await expect(t.button('Add this job')).toBeEnabled();
-});
+test(
+  'an adviser opens a repair order, and a job comes with the sheets for its engine',
+  { tag: '@phone' },
+  async ({ technician: t }) => {
+    await t.signIn('Petra Voll');
+    await t.button('Repair orders').click();
+    await t.button('New repair order').click();
+    // As people type it: a VIN with blanks, an odometer with a point, a day without zeros.
+    await t.field('VIN', 'ZZ9 TRDG2 5F000 24O9');
+    await t.field('Plate', 'hq 5 tr');
+    await t.field('Maker', 'Tarrow');
+    await t.field('Model', 'Ridge');
+    await t.field('Engine', 'tf25');
+    await t.field('Built, as 2018-03-12', '2017-5-8');
+    await t.field('Odometer', '-5');
+    await t.field('Concern', 'Clutch slips uphill.');
+    await t.field('Customer', 'Ash');
+    await t.button('Save').click();
+    await expect(t.page.getByText('A VIN has no I, O or Q')).toBeVisible();
+    await expect(t.page.getByText('not below zero')).toBeVisible();
+    // What is wrong is mended, what was typed is still there, also after the page was closed.
+    await t.page.reload();
+    await expect(t.page.getByText('What you typed here before is still there.')).toBeVisible();
+    await t.field('VIN', 'ZZ9 TRDG2 5F000 2409');
+    await t.field('Odometer', '84.300 km');
+    await t.button('Save').click();
+    await expect(t.page.getByRole('heading', { name: 'RO 2442' })).toBeVisible();
+    await expect(t.page.getByText('84,300 km')).toBeVisible();
+    await t.button('Add a job').click();
+    await t.choose('radio', 'Replace clutch');
+    await expect(t.page.getByText('Flywheel: no sheet for TF25 in the library.')).toBeVisible();
+    await expect(t.page.getByRole('radio', { name: /^Pressure plate.*rev B$/ })).toBeChecked();
+    await t.button('Add this job').click();
+    await expect(t.page.getByRole('heading', { name: 'Replace clutch' })).toBeVisible();
+    await expect(t.page.getByText('not started', { exact: true })).toBeVisible();
+    // Of look-alikes none is taken for granted.
+    await t.page.goto(`${t.house.url}/orders/5e000000-0000-4000-8000-000000000206`);
+    await t.button('Add a job').click();
+    await t.choose('radio', 'Replace flywheel');
+    await expect(
+      t.page.getByRole('radiogroup', { name: 'Flywheel' }).getByRole('radio', { checked: true }),
+    ).toHaveCount(0);
+    await expect(t.button('Add this job')).toBeDisabled();
+    await t.page.getByRole('radio', { name: 'Flywheel, OB20, rev B' }).click();
+    await expect(t.button('Add this job')).toBeEnabled();
+  },
+);
 
-test('looked at first, notes, people, a part out of the house, something put in: and what blocks the order says so', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
-  await t.signIn();
-  await t.openOrder('2430');
-  await t.button('Write down what was found').click();
-  await t.choose('radio', 'Clutch slips');
-  await t.choose('radio', 'Oil on the disc: rear crankshaft seal, gearbox input seal');
-  await t.field('What was found', 'Dry, both seals.');
-  await t.button('Save').click();
-  await expect(t.page.getByText('Dry, both seals.')).toBeVisible();
-  await t.button('Send a part out').click();
-  await t.field('Part', 'Flywheel');
-  await t.field('To whom', 'Quay Machine Shop');
-  await t.field('What was asked', 'Grind the face.');
-  await t.button('Save').click();
-  await t.button('It is on its way out').click();
-  await expect(t.page.getByText('Out of the house: Flywheel: at Quay Machine Shop')).toBeVisible();
-  await t
-    .button(/^Put in$/)
-    .first()
-    .click();
-  await t.field('What was put in, and where', 'Rag in the bell housing');
-  await t.button('Save').click();
-  await t.button('Work goes on').click();
-  await expect(t.page.getByRole('heading', { name: 'Where it stands: in work' })).toBeVisible();
-  await t.button('Ready to check').click();
-  await expect(t.page.getByRole('alert').filter({ hasText: 'Rag in the bell housing: still in' })).toBeVisible();
-  await expect(t.button('It came back')).toBeDisabled();
-  await t.field('What came back', 'Ground, 0.2 mm off.');
-  await t.button('It came back').click();
-  await t.field('How it was checked here', 'Straight-edge.');
-  await t.button('It is checked').click();
-  await expect(t.page.getByText('Flywheel: checked')).toBeVisible();
-  await t.button('Rag in the bell housing is out').click();
-  await expect(t.page.getByText('Rag in the bell housing')).toHaveCount(0);
-});
+test(
+  'looked at first, notes, people, a part out of the house, something put in: and what blocks the order says so',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t }) => {
+    await t.signIn();
+    await t.openOrder('2430');
+    await t.button('Write down what was found').click();
+    await t.choose('radio', 'Clutch slips');
+    await t.choose('radio', 'Oil on the disc: rear crankshaft seal, gearbox input seal');
+    await t.field('What was found', 'Dry, both seals.');
+    await t.button('Save').click();
+    await expect(t.page.getByText('Dry, both seals.')).toBeVisible();
+    await t.button('Send a part out').click();
+    await t.field('Part', 'Flywheel');
+    await t.field('To whom', 'Quay Machine Shop');
+    await t.field('What was asked', 'Grind the face.');
+    await t.button('Save').click();
+    await t.button('It is on its way out').click();
+    await expect(
+      t.page.getByText('Out of the house: Flywheel: at Quay Machine Shop'),
+    ).toBeVisible();
+    await t
+      .button(/^Put in$/)
+      .first()
+      .click();
+    await t.field('What was put in, and where', 'Rag in the bell housing');
+    await t.button('Save').click();
+    await t.button('Work goes on').click();
+    await expect(t.page.getByRole('heading', { name: 'Where it stands: in work' })).toBeVisible();
+    await t.button('Ready to check').click();
+    await expect(
+      t.page.getByRole('alert').filter({ hasText: 'Rag in the bell housing: still in' }),
+    ).toBeVisible();
+    await expect(t.button('It came back')).toBeDisabled();
+    await t.field('What came back', 'Ground, 0.2 mm off.');
+    await t.button('It came back').click();
+    await t.field('How it was checked here', 'Straight-edge.');
+    await t.button('It is checked').click();
+    await expect(t.page.getByText('Flywheel: checked')).toBeVisible();
+    await t.button('Rag in the bell housing is out').click();
+    await expect(t.page.getByText('Rag in the bell housing')).toHaveCount(0);
+  },
+);
 
-test('two who write at the same time: nothing is written over silently', { tag: ['@phone', '@long'] }, async ({ technician: t, house, browser }) => {
-  await t.signIn();
-  await t.openOrder('2417');
-  const other = await browser.newPage();
-  const petra = t.on(other);
-  await petra.signIn('Petra Voll');
-  await other.goto(`${house.url}/orders/5e000000-0000-4000-8000-000000000201/edit`);
-  await petra.field('Bay', 'bay 9');
-  await t.page.goto(`${house.url}/orders/5e000000-0000-4000-8000-000000000201/edit`);
-  await t.field('Customer', 'Dorn, by phone');
-  await petra.button('Save').click();
-  await expect(other.getByRole('heading', { name: 'RO 2417' })).toBeVisible();
-  await t.button('Save').click();
-  await expect(t.page.getByRole('heading', { name: 'It was changed meanwhile' })).toBeVisible();
-  await expect(t.page.getByText('Petra Voll has changed this meanwhile')).toBeVisible();
-  await expect(t.page.getByText('bay 9')).toBeVisible();
-  await expect(t.page.getByRole('textbox', { name: 'Customer' })).toHaveValue('Dorn, by phone');
-  await other.close();
-});
+test(
+  'two who write at the same time: nothing is written over silently',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house, browser }) => {
+    await t.signIn();
+    await t.openOrder('2417');
+    const other = await browser.newPage();
+    const petra = t.on(other);
+    await petra.signIn('Petra Voll');
+    await other.goto(`${house.url}/orders/5e000000-0000-4000-8000-000000000201/edit`);
+    await petra.field('Bay', 'bay 9');
+    await t.page.goto(`${house.url}/orders/5e000000-0000-4000-8000-000000000201/edit`);
+    await t.field('Customer', 'Dorn, by phone');
+    await petra.button('Save').click();
+    await expect(other.getByRole('heading', { name: 'RO 2417' })).toBeVisible();
+    await t.button('Save').click();
+    await expect(t.page.getByRole('heading', { name: 'It was changed meanwhile' })).toBeVisible();
+    await expect(t.page.getByText('Petra Voll has changed this meanwhile')).toBeVisible();
+    await expect(t.page.getByText('bay 9')).toBeVisible();
+    await expect(t.page.getByRole('textbox', { name: 'Customer' })).toHaveValue('Dorn, by phone');
+    await other.close();
+  },
+);
 
-test('what is written without a network stays on the device and goes out afterwards, a photo too', { tag: ['@phone', '@long'] }, async ({ technician: t, house, context }) => {
-  await t.signIn();
-  await t.openOrder('2417');
-  await expect(t.page.getByText('Two studs at the turbo heat shield')).toBeVisible();
-  await context.setOffline(true);
-  await t.button('Add a note').click();
-  await t.field('Note', 'Third stud bent.');
-  await t.button('Save').click();
-  await expect(t.page.getByText('Third stud bent.')).toBeVisible();
-  await expect(t.page.getByText('on this device, not sent yet')).toBeVisible();
-  await t.field('What it shows', 'Bent stud');
-  const chooser = t.page.waitForEvent('filechooser');
-  await t.button('Add a photo').click();
-  // A picture of one dot.
-  const dot = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
-  await (await chooser).setFiles({ name: 'stud.png', mimeType: 'image/png', buffer: dot });
-  await expect(t.page.getByRole('img', { name: 'Photo: Bent stud' })).toBeVisible();
-  await context.setOffline(false);
-  const stored = async (): Promise<number> => (await house.admin.query("select 1 from order_entry where body like '%Third stud bent%' or body like '%Bent stud%'")).rows.length;
-  await expect
-    .poll(async () => {
-      await t.page.clock.fastForward(5000);
-      return stored();
-    })
-    .toBe(2);
-  await expect.poll(() => house.admin.query('select 1 from photo').then((r) => r.rows.length)).toBe(1);
-  await t.page.reload();
-  await expect(t.page.getByRole('img', { name: 'Photo: Bent stud, by Jonah Pike' })).toBeVisible();
-  expect(await stored()).toBe(2);
-});
+test(
+  'what is written without a network stays on the device and goes out afterwards, a photo too',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house, context }) => {
+    await t.signIn();
+    await t.openOrder('2417');
+    await expect(t.page.getByText('Two studs at the turbo heat shield')).toBeVisible();
+    await context.setOffline(true);
+    await t.button('Add a note').click();
+    await t.field('Note', 'Third stud bent.');
+    await t.button('Save').click();
+    await expect(t.page.getByText('Third stud bent.')).toBeVisible();
+    await expect(t.page.getByText('on this device, not sent yet')).toBeVisible();
+    await t.field('What it shows', 'Bent stud');
+    const chooser = t.page.waitForEvent('filechooser');
+    await t.button('Add a photo').click();
+    // A picture of one dot.
+    const dot = Buffer.from(
+      'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+      'base64',
+    );
+    await (await chooser).setFiles({ name: 'stud.png', mimeType: 'image/png', buffer: dot });
+    await expect(t.page.getByRole('img', { name: 'Photo: Bent stud' })).toBeVisible();
+    await context.setOffline(false);
+    const stored = async (): Promise<number> =>
+      (
+        await house.admin.query(
+          "select 1 from order_entry where body like '%Third stud bent%' or body like '%Bent stud%'",
+        )
+      ).rows.length;
+    await expect
+      .poll(async () => {
+        await t.page.clock.fastForward(5000);
+        return stored();
+      })
+      .toBe(2);
+    await expect
+      .poll(() => house.admin.query('select 1 from photo').then((r) => r.rows.length))
+      .toBe(1);
+    await t.page.reload();
+    await expect(
+      t.page.getByRole('img', { name: 'Photo: Bent stud, by Jonah Pike' }),
+    ).toBeVisible();
+    expect(await stored()).toBe(2);
+  },
+);
 
-test('the list is narrowed by what is typed and by state; on a wide screen the chosen one stands beside', async ({ technician: t }, info) => {
+test('the list is narrowed by what is typed and by state; on a wide screen the chosen one stands beside', async ({
+  technician: t,
+}, info) => {
   await t.signIn('Petra Voll');
   await t.button('Repair orders').click();
   const search = t.page.getByRole('searchbox', { name: 'Number, plate, name, vehicle or concern' });
@@ -142,24 +178,30 @@ test('the list is narrowed by what is typed and by state; on a wide screen the c
   await expect(t.page.getByText('Cylinder head: at Quay Machine Shop')).toBeVisible();
   await t.page.getByRole('link', { name: 'Open RO 2425' }).click();
   await expect(t.page.getByText('Where it stands: waiting for parts')).toBeVisible();
-  expect(await t.page.getByRole('link', { name: 'Open RO 2425' }).count()).toBe(info.project.name === 'wide' ? 1 : 0);
+  expect(await t.page.getByRole('link', { name: 'Open RO 2425' }).count()).toBe(
+    info.project.name === 'wide' ? 1 : 0,
+  );
 });
 
-test('at the desk the chosen one begins at its top, and the list stays where it was chosen', { tag: '@long' }, async ({ technician: t }, info) => {
-  test.skip(info.project.name !== 'wide', 'on a phone it is a screen of its own');
-  await t.signIn('Petra Voll');
-  await t.button('Repair orders').click();
-  const last = t.page.getByRole('link', { name: /^Open RO/ }).last();
-  await last.click();
-  const chosen = t.page.getByRole('region', { name: 'The chosen repair order' });
-  await expect(chosen.getByRole('heading', { name: 'Concern' })).toBeInViewport();
-  await expect(last).toBeInViewport();
-  // Read to its end, then another one is chosen: it too begins at its top.
-  await chosen.getByRole('heading').last().scrollIntoViewIfNeeded();
-  await expect(last).toBeInViewport();
-  await t.page
-    .getByRole('link', { name: /^Open RO/ })
-    .nth(-2)
-    .click();
-  await expect(chosen.getByRole('heading', { name: 'Concern' })).toBeInViewport();
-});
+test(
+  'at the desk the chosen one begins at its top, and the list stays where it was chosen',
+  { tag: '@long' },
+  async ({ technician: t }, info) => {
+    test.skip(info.project.name !== 'wide', 'on a phone it is a screen of its own');
+    await t.signIn('Petra Voll');
+    await t.button('Repair orders').click();
+    const last = t.page.getByRole('link', { name: /^Open RO/ }).last();
+    await last.click();
+    const chosen = t.page.getByRole('region', { name: 'The chosen repair order' });
+    await expect(chosen.getByRole('heading', { name: 'Concern' })).toBeInViewport();
+    await expect(last).toBeInViewport();
+    // Read to its end, then another one is chosen: it too begins at its top.
+    await chosen.getByRole('heading').last().scrollIntoViewIfNeeded();
+    await expect(last).toBeInViewport();
+    await t.page
+      .getByRole('link', { name: /^Open RO/ })
+      .nth(-2)
+      .click();
+    await expect(chosen.getByRole('heading', { name: 'Concern' })).toBeInViewport();
+  },
+);

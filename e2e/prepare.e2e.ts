@@ -1,67 +1,109 @@
 import { expect, test } from './house';
 
-test('a clutch job: two compounds at their places, and a kit that has no alignment tool', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
-  await t.signIn();
-  await t.openOrder('2438');
-  await t.button('Parts list: 1 not here').click();
-  await expect(t.page.getByText('Lacks: Alignment tool.')).toBeVisible();
-  await expect(t.page.getByText('With what it lacks 268.00; bought one by one 275.00.')).toBeVisible();
-  await t.page.getByRole('radiogroup', { name: 'How it stands: Alignment tool' }).getByRole('radio', { name: 'here' }).click();
-  await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
-  await expect(t.button('Parts list')).toBeVisible();
-  await t.button('Tighten flywheel').click();
-  await expect(t.page.getByRole('img', { name: 'A high-strength thread-locker on threads; B assembly lubricant on the underside of the head' })).toBeVisible();
-  // Another compound than the sheet's: what it does to the clamp load, in numbers.
-  await t.button('Another compound in the hand? Kit bolts').click();
-  await t.choose('radio', 'moly paste');
-  await expect(t.page.getByRole('alert').filter({ hasText: /Clamp load: \d+% more/ })).toBeVisible();
-  await expect(t.page.getByText('Wrench 2, 40–200 N·m: set to 62 N·m')).toBeVisible();
-  // Nothing is started before somebody has looked which bolt came.
-  await expect(t.button('Start tightening')).toBeDisabled();
-  await t.choose('radio', '6-lobe head, kit by Corvane Parts');
-  await t.button('Start tightening').click();
-  await expect(t.page.getByText('High-strength thread-locker on the last 10 mm').first()).toBeVisible();
-});
+test(
+  'a clutch job: two compounds at their places, and a kit that has no alignment tool',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t }) => {
+    await t.signIn();
+    await t.openOrder('2438');
+    await t.button('Parts list: 1 not here').click();
+    await expect(t.page.getByText('Lacks: Alignment tool.')).toBeVisible();
+    await expect(
+      t.page.getByText('With what it lacks 268.00; bought one by one 275.00.'),
+    ).toBeVisible();
+    await t.page
+      .getByRole('radiogroup', { name: 'How it stands: Alignment tool' })
+      .getByRole('radio', { name: 'here' })
+      .click();
+    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+    await expect(t.button('Parts list')).toBeVisible();
+    await t.button('Tighten flywheel').click();
+    await expect(
+      t.page.getByRole('img', {
+        name: 'A high-strength thread-locker on threads; B assembly lubricant on the underside of the head',
+      }),
+    ).toBeVisible();
+    // Another compound than the sheet's: what it does to the clamp load, in numbers.
+    await t.button('Another compound in the hand? Kit bolts').click();
+    await t.choose('radio', 'moly paste');
+    await expect(
+      t.page.getByRole('alert').filter({ hasText: /Clamp load: \d+% more/ }),
+    ).toBeVisible();
+    await expect(t.page.getByText('Wrench 2, 40–200 N·m: set to 62 N·m')).toBeVisible();
+    // Nothing is started before somebody has looked which bolt came.
+    await expect(t.button('Start tightening')).toBeDisabled();
+    await t.choose('radio', '6-lobe head, kit by Corvane Parts');
+    await t.button('Start tightening').click();
+    await expect(
+      t.page.getByText('High-strength thread-locker on the last 10 mm').first(),
+    ).toBeVisible();
+  },
+);
 
-test('a head job whose bolts are not here: it does not start by itself, and the adviser’s word that they came opens it', { tag: '@phone' }, async ({ technician: t, browser }) => {
-  await t.signIn();
-  await t.openOrder('2425');
-  await t.button('Tighten cylinder head').click();
-  await t.choose('radio', 'hexagon head, M10');
-  await expect(t.page.getByRole('heading', { name: '10 head bolts, new ones only' })).toBeVisible();
-  await expect(t.page.getByText('Ordered, not here.')).toBeVisible();
-  await expect(t.page.getByRole('alert').filter({ hasText: 'Cylinder head is at Quay Machine Shop.' })).toBeVisible();
-  await expect(t.button('Start tightening')).toBeDisabled();
-  const desk = t.on(await browser.newPage());
-  await desk.signIn('Petra Voll');
-  await desk.openOrder('2425');
-  await desk.field('What came back', 'Skimmed by 0.05 mm');
-  await desk.button(/^It came back/).click();
-  await desk.button(/^It is checked/).click();
-  await expect.poll(() => t.house.admin.query("select 1 from order_entry where body like '%checked%'").then((r) => r.rows.length)).toBe(1);
-  await t.page.reload();
-  await t.choose('radio', 'hexagon head, M10');
-  await expect(t.page.getByText('Still open above: the new parts.')).toBeVisible();
-  await expect(t.button('Start tightening')).toBeDisabled();
-  await desk.button('Parts list: 1 not here').click();
-  // What came is looked at first: the wrong thread is caught.
-  await desk.button('Check what came: Head bolts').click();
-  await desk.field('Thread on the part, like M10 × 1.5', 'M11');
-  await expect(desk.page.getByRole('alert').filter({ hasText: 'it goes in crossed or not at all' })).toBeVisible();
-  await desk.field('Thread on the part, like M10 × 1.5', 'M10');
-  await desk.field('How many came', 'ten');
-  await expect(desk.page.getByText('“ten” is not a number.')).toBeVisible();
-  await desk.field('How many came', '10');
-  await expect(desk.page.getByText('It is the one, as far as that tells.')).toBeVisible();
-  await desk.page.getByRole('radiogroup', { name: 'How it stands: Head bolts' }).getByRole('radio', { name: 'here' }).click();
-  await expect.poll(() => t.house.admin.query('select 1 from order_entry where version = 2').then((r) => r.rows.length)).toBeGreaterThan(0);
-  await desk.page.close();
-  await t.page.reload();
-  await expect(t.page.getByText('10 new head bolts are here.')).toBeVisible();
-  await t.choose('radio', 'hexagon head, M10');
-  await t.button('Start tightening').click();
-  await expect(t.button('10 new ones are in, by hand')).toBeVisible();
-});
+test(
+  'a head job whose bolts are not here: it does not start by itself, and the adviser’s word that they came opens it',
+  { tag: '@phone' },
+  async ({ technician: t, browser }) => {
+    await t.signIn();
+    await t.openOrder('2425');
+    await t.button('Tighten cylinder head').click();
+    await t.choose('radio', 'hexagon head, M10');
+    await expect(
+      t.page.getByRole('heading', { name: '10 head bolts, new ones only' }),
+    ).toBeVisible();
+    await expect(t.page.getByText('Ordered, not here.')).toBeVisible();
+    await expect(
+      t.page.getByRole('alert').filter({ hasText: 'Cylinder head is at Quay Machine Shop.' }),
+    ).toBeVisible();
+    await expect(t.button('Start tightening')).toBeDisabled();
+    const desk = t.on(await browser.newPage());
+    await desk.signIn('Petra Voll');
+    await desk.openOrder('2425');
+    await desk.field('What came back', 'Skimmed by 0.05 mm');
+    await desk.button(/^It came back/).click();
+    await desk.button(/^It is checked/).click();
+    await expect
+      .poll(() =>
+        t.house.admin
+          .query("select 1 from order_entry where body like '%checked%'")
+          .then((r) => r.rows.length),
+      )
+      .toBe(1);
+    await t.page.reload();
+    await t.choose('radio', 'hexagon head, M10');
+    await expect(t.page.getByText('Still open above: the new parts.')).toBeVisible();
+    await expect(t.button('Start tightening')).toBeDisabled();
+    await desk.button('Parts list: 1 not here').click();
+    // What came is looked at first: the wrong thread is caught.
+    await desk.button('Check what came: Head bolts').click();
+    await desk.field('Thread on the part, like M10 × 1.5', 'M11');
+    await expect(
+      desk.page.getByRole('alert').filter({ hasText: 'it goes in crossed or not at all' }),
+    ).toBeVisible();
+    await desk.field('Thread on the part, like M10 × 1.5', 'M10');
+    await desk.field('How many came', 'ten');
+    await expect(desk.page.getByText('“ten” is not a number.')).toBeVisible();
+    await desk.field('How many came', '10');
+    await expect(desk.page.getByText('It is the one, as far as that tells.')).toBeVisible();
+    await desk.page
+      .getByRole('radiogroup', { name: 'How it stands: Head bolts' })
+      .getByRole('radio', { name: 'here' })
+      .click();
+    await expect
+      .poll(() =>
+        t.house.admin
+          .query('select 1 from order_entry where version = 2')
+          .then((r) => r.rows.length),
+      )
+      .toBeGreaterThan(0);
+    await desk.page.close();
+    await t.page.reload();
+    await expect(t.page.getByText('10 new head bolts are here.')).toBeVisible();
+    await t.choose('radio', 'hexagon head, M10');
+    await t.button('Start tightening').click();
+    await expect(t.button('10 new ones are in, by hand')).toBeVisible();
+  },
+);
 
 test(
   'a wrench that cannot reach the first stage is said before the work and at the stage; the lead enters one that can',
@@ -70,7 +112,11 @@ test(
     await t.signIn();
     await t.openOrder('2441');
     await t.button('Tighten intake manifold').click();
-    await expect(t.page.getByText('None reaches down to it; the lowest, Wrench 3, inch-pounds, begins at 50 lbf·in.')).toBeVisible();
+    await expect(
+      t.page.getByText(
+        'None reaches down to it; the lowest, Wrench 3, inch-pounds, begins at 50 lbf·in.',
+      ),
+    ).toBeVisible();
     await expect(t.page.getByText('Sealant stays open: 25 minutes')).toBeVisible();
     const lead = t.on(await browser.newPage());
     await lead.signIn('Ines Corte');
@@ -96,51 +142,67 @@ test(
   },
 );
 
-test('a clock runs on every screen and through a reload; when it ran out, that step begins again', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
-  const small = { kind: 'click', name: 'Wrench 5, small', unit: '[in_i].[lbf_av]', min: 10, max: 80, graduation: 1, calibratedUntil: '2099-01-01' };
-  await house.admin.query("insert into shop_tool select shop, gen_random_uuid(), 'click', $1, $2, 1, false, null, now() from repair_order where number = '2441'", [
-    small.name,
-    JSON.stringify(small),
-  ]);
-  await t.signIn();
-  await t.openOrder('2441');
-  await t.button('Tighten intake manifold').click();
-  await t.button('Start tightening').click();
-  await expect(t.page.getByText('Gasket sealant at the four corners').first()).toBeVisible();
-  await t.pull('Done');
-  const clocks = t.page.getByRole('region', { name: 'Clocks that run' });
-  await expect(clocks.getByText(/Sealant stays open: 2[45]:\d\d left/)).toBeVisible();
-  await expect(clocks.getByText(/Sealant must tack: [45]:\d\d to wait/)).toBeVisible();
-  await t.page.goto(`${house.url}/`);
-  await expect(clocks.getByText(/Sealant stays open: 2[45]:\d\d left/)).toBeVisible();
-  await t.page.reload();
-  await expect(clocks.getByText(/Sealant stays open/)).toBeVisible();
-  await t.button('Carry on').first().click();
-  await t.page.clock.fastForward(5 * 60_000);
-  await expect(clocks.getByRole('status').filter({ hasText: 'Sealant must tack: waited long enough.' })).toHaveCount(1);
-  await t.tap('Waited');
-  await t.pull('Done');
-  await t.page.clock.fastForward(16 * 60_000);
-  await expect(clocks.getByRole('alert')).toHaveText('Sealant stays open: the time is nearly over.');
-  await t.page.clock.fastForward(6 * 60_000);
-  await expect(clocks.getByRole('alert')).toHaveText('Sealant stays open: the time is over.');
-  await t.tap('In, each in its own hole');
-  await expect(clocks.getByText(/Sealant stays open: over by/)).toBeVisible();
-  await t.tap(/^Wrench 5, small/);
-  await t.tap('It is set');
-  await t.pulls('Clicked', 9);
-  // The last one of the stage ends the clock: in time or not is asked, not assumed.
-  await t.tap('Clicked');
-  await expect(t.page.getByText('The time is over: Sealant stays open')).toBeVisible();
-  await expect(t.button('It was done then')).toBeDisabled();
-  await t.field('Done how many minutes ago', '1');
-  await t.tap('It was done then');
-  await expect(t.page.getByText('The time is over: Sealant stays open')).toBeVisible();
-  await t.tap('Too late: cleaned off, begin again');
-  // What is clamped already comes loose before the manifold comes off again.
-  await t.pull('All 9 are slack');
-  await expect(t.page.getByText('Gasket sealant at the four corners')).toBeVisible();
-  await expect(clocks).toHaveCount(0);
-  await t.pull('Done');
-  await expect(clocks.getByText(/Sealant stays open: 2[45]:\d\d left/)).toBeVisible();
-});
+test(
+  'a clock runs on every screen and through a reload; when it ran out, that step begins again',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house }) => {
+    const small = {
+      kind: 'click',
+      name: 'Wrench 5, small',
+      unit: '[in_i].[lbf_av]',
+      min: 10,
+      max: 80,
+      graduation: 1,
+      calibratedUntil: '2099-01-01',
+    };
+    await house.admin.query(
+      "insert into shop_tool select shop, gen_random_uuid(), 'click', $1, $2, 1, false, null, now() from repair_order where number = '2441'",
+      [small.name, JSON.stringify(small)],
+    );
+    await t.signIn();
+    await t.openOrder('2441');
+    await t.button('Tighten intake manifold').click();
+    await t.button('Start tightening').click();
+    await expect(t.page.getByText('Gasket sealant at the four corners').first()).toBeVisible();
+    await t.pull('Done');
+    const clocks = t.page.getByRole('region', { name: 'Clocks that run' });
+    await expect(clocks.getByText(/Sealant stays open: 2[45]:\d\d left/)).toBeVisible();
+    await expect(clocks.getByText(/Sealant must tack: [45]:\d\d to wait/)).toBeVisible();
+    await t.page.goto(`${house.url}/`);
+    await expect(clocks.getByText(/Sealant stays open: 2[45]:\d\d left/)).toBeVisible();
+    await t.page.reload();
+    await expect(clocks.getByText(/Sealant stays open/)).toBeVisible();
+    await t.button('Carry on').first().click();
+    await t.page.clock.fastForward(5 * 60_000);
+    await expect(
+      clocks.getByRole('status').filter({ hasText: 'Sealant must tack: waited long enough.' }),
+    ).toHaveCount(1);
+    await t.tap('Waited');
+    await t.pull('Done');
+    await t.page.clock.fastForward(16 * 60_000);
+    await expect(clocks.getByRole('alert')).toHaveText(
+      'Sealant stays open: the time is nearly over.',
+    );
+    await t.page.clock.fastForward(6 * 60_000);
+    await expect(clocks.getByRole('alert')).toHaveText('Sealant stays open: the time is over.');
+    await t.tap('In, each in its own hole');
+    await expect(clocks.getByText(/Sealant stays open: over by/)).toBeVisible();
+    await t.tap(/^Wrench 5, small/);
+    await t.tap('It is set');
+    await t.pulls('Clicked', 9);
+    // The last one of the stage ends the clock: in time or not is asked, not assumed.
+    await t.tap('Clicked');
+    await expect(t.page.getByText('The time is over: Sealant stays open')).toBeVisible();
+    await expect(t.button('It was done then')).toBeDisabled();
+    await t.field('Done how many minutes ago', '1');
+    await t.tap('It was done then');
+    await expect(t.page.getByText('The time is over: Sealant stays open')).toBeVisible();
+    await t.tap('Too late: cleaned off, begin again');
+    // What is clamped already comes loose before the manifold comes off again.
+    await t.pull('All 9 are slack');
+    await expect(t.page.getByText('Gasket sealant at the four corners')).toBeVisible();
+    await expect(clocks).toHaveCount(0);
+    await t.pull('Done');
+    await expect(clocks.getByText(/Sealant stays open: 2[45]:\d\d left/)).toBeVisible();
+  },
+);

@@ -14,10 +14,20 @@ const IN_THE_SHORT_RUN = new Set(['ob20-rod-caps', 'bv48-rods']);
 const JOINT = '7e000000-0000-4000-8000-000000000001';
 const JOB = '5e000000-0000-4000-8000-000000000301';
 
-/** A joint on RO 2417 that is tightened by this sheet, and a wrench that begins below the shop's own: some stages seat by very little. */
+/**
+ * A joint on RO 2417 that is tightened by this sheet, and a wrench that begins below the shop's
+ * own: some stages seat by very little.
+ */
 async function giveJoint(house: House, sheet: Sheet): Promise<void> {
   const shop = '5e000000-0000-4000-8000-000000000001';
-  await house.admin.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [shop, JOINT, JOB, 'Driven joint', sheet.id, sheet.revision]);
+  await house.admin.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [
+    shop,
+    JOINT,
+    JOB,
+    'Driven joint',
+    sheet.id,
+    sheet.revision,
+  ]);
   const wrench = {
     kind: 'click',
     name: 'Wrench 9, small',
@@ -30,7 +40,10 @@ async function giveJoint(house: House, sheet: Sheet): Promise<void> {
     lengthMm: 220,
     tolerancePercent: 4,
   };
-  await house.admin.query("insert into shop_tool values ($1, $2, 'click', $3, $4, 1, false, null, now())", [shop, JOINT, wrench.name, JSON.stringify(wrench)]);
+  await house.admin.query(
+    "insert into shop_tool values ($1, $2, 'click', $3, $4, 1, false, null, now())",
+    [shop, JOINT, wrench.name, JSON.stringify(wrench)],
+  );
 }
 
 /** Told apart from its look-alikes by what can be seen, the new ones at hand. */
@@ -41,7 +54,11 @@ async function startOn(t: Technician, sheet: Sheet, part?: string): Promise<void
   await expect(t.button(/^Start /)).toBeVisible();
   for (const question of sheet.tellApart) {
     const answer = question.answers.find((a) => a.sheet === sheet.id);
-    if (answer) await t.page.getByRole('radiogroup', { name: question.question }).getByRole('radio', { name: answer.text, exact: true }).click();
+    if (answer)
+      await t.page
+        .getByRole('radiogroup', { name: question.question })
+        .getByRole('radio', { name: answer.text, exact: true })
+        .click();
   }
   // What must be new is asked for once the repair order is here, one after the other.
   const here = t.button(/^(The new one is|\d+ new ones are) here$/);
@@ -56,55 +73,74 @@ async function startOn(t: Technician, sheet: Sheet, part?: string): Promise<void
 
 for (const sheet of sheets.filter((s) => s.status === 'approved')) {
   const tag = IN_THE_SHORT_RUN.has(sheet.id) ? ['@phone', '@long'] : ['@all'];
-  test(`${sheet.id} ${sheet.revision}, by taps alone, to its end`, { tag }, async ({ technician: t, house }) => {
-    test.slow();
-    await giveJoint(house, sheet);
-    await t.signIn();
-    if (sheet.takeApart.length > 0) {
-      await startOn(t, sheet, 'takeApart');
-      await driveToEnd(t, { ...sheet, stages: sheet.takeApart });
-    }
-    await startOn(t, sheet);
-    await driveToEnd(t, sheet);
-    await t.expectSaved();
-    const { rows } = await house.admin.query<{ state: string }>('select state from run where joint = $1', [JOINT]);
-    expect(rows.map((r) => r.state)).toEqual(rows.map(() => 'finished'));
-    const [, next] = sheet.instances?.labels ?? [];
-    if (!next || sheet.tellApart.length === 0) return;
-    // The next cap: what was looked at just before is said with one press, and stands where it can be changed.
-    await t.page.goto(`${house.url}/joints/${JOINT}?of=${next}`);
-    await expect(t.button(/^Start /)).toBeDisabled();
-    await t.button(/^The same as just before/).click();
-    for (const { question } of sheet.tellApart) await expect(t.page.getByRole('radiogroup', { name: question }).getByRole('radio', { checked: true })).toHaveCount(1);
-    await expect(t.button(/^Start /)).toBeEnabled();
-  });
+  test(
+    `${sheet.id} ${sheet.revision}, by taps alone, to its end`,
+    { tag },
+    async ({ technician: t, house }) => {
+      test.slow();
+      await giveJoint(house, sheet);
+      await t.signIn();
+      if (sheet.takeApart.length > 0) {
+        await startOn(t, sheet, 'takeApart');
+        await driveToEnd(t, { ...sheet, stages: sheet.takeApart });
+      }
+      await startOn(t, sheet);
+      await driveToEnd(t, sheet);
+      await t.expectSaved();
+      const { rows } = await house.admin.query<{ state: string }>(
+        'select state from run where joint = $1',
+        [JOINT],
+      );
+      expect(rows.map((r) => r.state)).toEqual(rows.map(() => 'finished'));
+      const [, next] = sheet.instances?.labels ?? [];
+      if (!next || sheet.tellApart.length === 0) return;
+      // The next cap: what was looked at just before is said with one press, and stands where it
+      // can be changed.
+      await t.page.goto(`${house.url}/joints/${JOINT}?of=${next}`);
+      await expect(t.button(/^Start /)).toBeDisabled();
+      await t.button(/^The same as just before/).click();
+      for (const { question } of sheet.tellApart)
+        await expect(
+          t.page.getByRole('radiogroup', { name: question }).getByRole('radio', { checked: true }),
+        ).toHaveCount(1);
+      await expect(t.button(/^Start /)).toBeEnabled();
+    },
+  );
 }
 
-test('two hands on the bar: several at once, said so on the record, and “it was another one”', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
-  await t.signIn();
-  await t.startHead();
-  await t.more('Several at once');
-  await t.page.getByRole('radio', { name: '4', exact: true }).click();
-  await expect(t.page.getByText('That is bolt 1, bolt 2, bolt 3, bolt 4.')).toBeVisible();
-  await t.choose('radio', 'Mei Sandoval');
-  await t.pull('4 of them: it turned');
-  await expect(t.page.getByText('5th of 10')).toBeVisible();
-  await t.button('Something is wrong').click();
-  await t.button('It was another one').click();
-  await t.page.getByRole('radio', { name: 'bolt 7' }).click();
-  // The one on the screen is asked next all the same.
-  await expect(t.page.getByText('5th of 10')).toBeVisible();
-  await t.pull('It turned');
-  await t.pull('It turned');
-  await expect(t.page.getByText('8th of 10')).toBeVisible();
-  await t.expectSaved();
-  const events = await house.events();
-  const together = events.find((e) => e.type === 'passConfirmed');
-  expect(together?.payload).toMatchObject({ fasteners: ['1/1', '2/1', '3/1', '4/1'], outcome: 'turned', puller: expect.stringMatching(/^5e/) });
-  expect(together?.payload.puller).not.toBe(together?.person);
-  await t.page.goto(`${house.url}/runs/${events[0]?.run}/record`);
-  await expect(t.page.getByText('confirmed together').first()).toBeVisible();
-});
+test(
+  'two hands on the bar: several at once, said so on the record, and “it was another one”',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.startHead();
+    await t.more('Several at once');
+    await t.page.getByRole('radio', { name: '4', exact: true }).click();
+    await expect(t.page.getByText('That is bolt 1, bolt 2, bolt 3, bolt 4.')).toBeVisible();
+    await t.choose('radio', 'Mei Sandoval');
+    await t.pull('4 of them: it turned');
+    await expect(t.page.getByText('5th of 10')).toBeVisible();
+    await t.button('Something is wrong').click();
+    await t.button('It was another one').click();
+    await t.page.getByRole('radio', { name: 'bolt 7' }).click();
+    // The one on the screen is asked next all the same.
+    await expect(t.page.getByText('5th of 10')).toBeVisible();
+    await t.pull('It turned');
+    await t.pull('It turned');
+    await expect(t.page.getByText('8th of 10')).toBeVisible();
+    await t.expectSaved();
+    const events = await house.events();
+    const together = events.find((e) => e.type === 'passConfirmed');
+    expect(together?.payload).toMatchObject({
+      fasteners: ['1/1', '2/1', '3/1', '4/1'],
+      outcome: 'turned',
+      puller: expect.stringMatching(/^5e/),
+    });
+    expect(together?.payload.puller).not.toBe(together?.person);
+    await t.page.goto(`${house.url}/runs/${events[0]?.run}/record`);
+    await expect(t.page.getByText('confirmed together').first()).toBeVisible();
+  },
+);
 
 test(
   '“did I do this one?”: what happened to it, put right, pulled once more, eased besides, left out by the lead',
@@ -144,37 +180,49 @@ test(
     await t.expectSaved();
     const events = await house.events();
     expect(events.filter((e) => e.type === 'corrected')).toHaveLength(1);
-    expect(events.flatMap((e) => (e.type === 'added' ? [[e.payload.action, e.payload.fasteners.length, e.payload.value?.value]] : []))).toEqual([
+    expect(
+      events.flatMap((e) =>
+        e.type === 'added'
+          ? [[e.payload.action, e.payload.fasteners.length, e.payload.value?.value]]
+          : [],
+      ),
+    ).toEqual([
       ['loosen', 1, undefined],
       ['torque', 9, 31.5],
     ]);
-    expect(events.flatMap((e) => (e.type === 'used' ? [e.payload.statement.kind] : []))).toEqual(['leaveOut']);
+    expect(events.flatMap((e) => (e.type === 'used' ? [e.payload.statement.kind] : []))).toEqual([
+      'leaveOut',
+    ]);
   },
 );
 
-test('the map as one stands to it: turned, mirrored, larger, tapped, and so again next time', { tag: ['@phone', '@long'] }, async ({ technician: t }) => {
-  await t.signIn();
-  await t.startHead();
-  // The first two lie in the middle: mirrored they are where they were.
-  await t.pulls('It turned', 2);
-  const where = t.page.getByText(/row, \d of 5 from the left/);
-  const before = await where.innerText();
-  await t.more('Map, sound, voice');
-  await t.button('Mirror: other bank, or from below').click();
-  await t.button('Larger').click();
-  await t.button('Back to the work').click();
-  await expect(where).not.toHaveText(before);
-  const mirrored = await where.innerText();
-  await t.page.reload();
-  await expect(where).toHaveText(mirrored);
-  await t.more('Map, sound, voice');
-  await t.button('Smaller').click();
-  await t.button('Back to the work').click();
-  // Somewhere on the map lies a fastener within a thumb's reach.
-  const told = t.page.getByRole('heading', { name: /What happened to bolt \d+/ });
-  await t.tapMap(told);
-  await expect(told).toBeVisible();
-});
+test(
+  'the map as one stands to it: turned, mirrored, larger, tapped, and so again next time',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t }) => {
+    await t.signIn();
+    await t.startHead();
+    // The first two lie in the middle: mirrored they are where they were.
+    await t.pulls('It turned', 2);
+    const where = t.page.getByText(/row, \d of 5 from the left/);
+    const before = await where.innerText();
+    await t.more('Map, sound, voice');
+    await t.button('Mirror: other bank, or from below').click();
+    await t.button('Larger').click();
+    await t.button('Back to the work').click();
+    await expect(where).not.toHaveText(before);
+    const mirrored = await where.innerText();
+    await t.page.reload();
+    await expect(where).toHaveText(mirrored);
+    await t.more('Map, sound, voice');
+    await t.button('Smaller').click();
+    await t.button('Back to the work').click();
+    // Somewhere on the map lies a fastener within a thumb's reach.
+    const told = t.page.getByRole('heading', { name: /What happened to bolt \d+/ });
+    await t.tapMap(told);
+    await expect(told).toBeVisible();
+  },
+);
 
 test(
   'very large for two metres; wet glass: locked, drops press nothing, the pedal goes on, two presses apart open it',
@@ -210,29 +258,42 @@ test(
   },
 );
 
-test('away in the middle of an angle stage: the stripe is looked at before anything is pulled', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
-  await t.signIn();
-  await t.startHead();
-  for (const said of ['It turned', 'It did not turn']) {
-    await t.more('Several at once');
-    await t.pull(`10 of them: ${said.toLowerCase()}`);
-  }
-  await t.snug();
-  await t.toFirstAngle();
-  await t.pulls('Turned 75° by gauge', 2);
-  await t.expectSaved();
-  await t.page.clock.fastForward(25 * 60_000);
-  await t.page.reload();
-  await expect(t.page.getByRole('heading', { name: /You were away for 2\d minutes/ })).toBeVisible();
-  await expect(t.page.getByText(/Last was bolt 2, .* Look at the stripe of bolt 3/)).toBeVisible();
-  await t.button('It is turned: read it off').click();
-  await t.field('Somewhere else: degrees from the painted mark', '74');
-  await t.pull('Record it');
-  await expect(t.page.getByText('4th of 10')).toBeVisible();
-  await t.expectSaved();
-  // Never a second angle on a bolt that has it.
-  expect((await house.events()).filter((e) => e.type === 'pulled' && e.payload.stage === 'first-angle' && e.payload.fastener === '3/1')).toHaveLength(1);
-});
+test(
+  'away in the middle of an angle stage: the stripe is looked at before anything is pulled',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.startHead();
+    for (const said of ['It turned', 'It did not turn']) {
+      await t.more('Several at once');
+      await t.pull(`10 of them: ${said.toLowerCase()}`);
+    }
+    await t.snug();
+    await t.toFirstAngle();
+    await t.pulls('Turned 75° by gauge', 2);
+    await t.expectSaved();
+    await t.page.clock.fastForward(25 * 60_000);
+    await t.page.reload();
+    await expect(
+      t.page.getByRole('heading', { name: /You were away for 2\d minutes/ }),
+    ).toBeVisible();
+    await expect(
+      t.page.getByText(/Last was bolt 2, .* Look at the stripe of bolt 3/),
+    ).toBeVisible();
+    await t.button('It is turned: read it off').click();
+    await t.field('Somewhere else: degrees from the painted mark', '74');
+    await t.pull('Record it');
+    await expect(t.page.getByText('4th of 10')).toBeVisible();
+    await t.expectSaved();
+    // Never a second angle on a bolt that has it.
+    expect(
+      (await house.events()).filter(
+        (e) =>
+          e.type === 'pulled' && e.payload.stage === 'first-angle' && e.payload.fastener === '3/1',
+      ),
+    ).toHaveLength(1);
+  },
+);
 
 const FAILURES: readonly [said: string, then: RegExp][] = [
   ['It stopped short', /2nd of 10/],
@@ -243,53 +304,75 @@ const FAILURES: readonly [said: string, then: RegExp][] = [
   ['It broke', /Attempt 1 of 5/],
   ['The drive is rounded', /Attempt 1 of 3/],
 ];
-test('every failure is said with one press, and what comes next follows from it', { tag: ['@phone', '@long'] }, async ({ technician: t, house }) => {
-  await t.signIn();
-  await t.startHead();
-  for (const [said, then] of FAILURES) {
+test(
+  'every failure is said with one press, and what comes next follows from it',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.startHead();
+    for (const [said, then] of FAILURES) {
+      await t.button('Something is wrong').click();
+      await t.pull(said);
+      // A stop short is asked about before it is recorded.
+      if (said === 'It stopped short') await t.pull('Record that it stopped short');
+      await expect(t.page.getByText(then).first()).toBeVisible();
+      await t.button('Go back').click();
+      // A stop short is a pull: what happened to the bolt is asked; the others are taken back.
+      await t.pull(said === 'It stopped short' ? 'It was not turned: ask again' : 'Take it back');
+      await expect(t.page.getByText('1st of 10')).toBeVisible();
+    }
     await t.button('Something is wrong').click();
-    await t.pull(said);
-    // A stop short is asked about before it is recorded.
-    if (said === 'It stopped short') await t.pull('Record that it stopped short');
-    await expect(t.page.getByText(then).first()).toBeVisible();
-    await t.button('Go back').click();
-    // A stop short is a pull: what happened to the bolt is asked; the others are taken back.
-    await t.pull(said === 'It stopped short' ? 'It was not turned: ask again' : 'Take it back');
-    await expect(t.page.getByText('1st of 10')).toBeVisible();
-  }
-  await t.button('Something is wrong').click();
-  await t.pull('Set it aside for now');
-  await expect(t.page.getByText('1st of 10')).toHaveCount(0);
-  // Nothing is a dead end: what cannot be put right the lead leaves as it is, in writing.
-  await t.button('Something is wrong').click();
-  await t.pull('The drive is rounded');
-  await t.pull('Stop trying');
-  await t.tap('Ask the lead');
-  await t.field('PIN of Ines Corte', '2580');
-  await t.pull('Leave it as it is');
-  await expect(t.page.getByText('3rd of 10')).toBeVisible();
-  await t.expectSaved();
-  const kinds = (await house.events()).flatMap((e) => (e.type === 'failed' ? [e.payload.kind] : []));
-  expect(kinds).toEqual(['wontStartByHand', 'crossThreaded', 'bottomed', 'stripped', 'broke', 'driveRounded', 'driveRounded']);
-});
+    await t.pull('Set it aside for now');
+    await expect(t.page.getByText('1st of 10')).toHaveCount(0);
+    // Nothing is a dead end: what cannot be put right the lead leaves as it is, in writing.
+    await t.button('Something is wrong').click();
+    await t.pull('The drive is rounded');
+    await t.pull('Stop trying');
+    await t.tap('Ask the lead');
+    await t.field('PIN of Ines Corte', '2580');
+    await t.pull('Leave it as it is');
+    await expect(t.page.getByText('3rd of 10')).toBeVisible();
+    await t.expectSaved();
+    const kinds = (await house.events()).flatMap((e) =>
+      e.type === 'failed' ? [e.payload.kind] : [],
+    );
+    expect(kinds).toEqual([
+      'wontStartByHand',
+      'crossThreaded',
+      'bottomed',
+      'stripped',
+      'broke',
+      'driveRounded',
+      'driveRounded',
+    ]);
+  },
+);
 
-test('a whole shift off-line: everything goes on, a reload included, and is there once the network is', { tag: ['@phone', '@long'] }, async ({ technician: t, house, context }) => {
-  test.slow();
-  await t.signIn();
-  await t.startHead();
-  await t.expectSaved();
-  await expect.poll(() => t.page.evaluate(() => navigator.serviceWorker.controller !== null), { timeout: 60_000 }).toBe(true);
-  await context.setOffline(true);
-  await driveTo(t, '3rd of 10');
-  await t.page.reload();
-  await driveTo(t, 'All done');
-  await t.pull('Finish and record');
-  await expect(t.page.getByRole('heading', { name: 'Finished' })).toBeVisible();
-  expect((await house.events()).some((e) => e.type === 'finished')).toBe(false);
-  await context.setOffline(false);
-  await t.expectSaved();
-  const events = await house.events();
-  expect(events.at(-1)?.type).toBe('finished');
-  expect(new Set(events.map((e) => e.id)).size).toBe(events.length);
-  expect(events.map((e) => e.seq)).toEqual(events.map((_e, i) => i + 1));
-});
+test(
+  'a whole shift off-line: everything goes on, a reload included, and is there once the network is',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house, context }) => {
+    test.slow();
+    await t.signIn();
+    await t.startHead();
+    await t.expectSaved();
+    await expect
+      .poll(() => t.page.evaluate(() => navigator.serviceWorker.controller !== null), {
+        timeout: 60_000,
+      })
+      .toBe(true);
+    await context.setOffline(true);
+    await driveTo(t, '3rd of 10');
+    await t.page.reload();
+    await driveTo(t, 'All done');
+    await t.pull('Finish and record');
+    await expect(t.page.getByRole('heading', { name: 'Finished' })).toBeVisible();
+    expect((await house.events()).some((e) => e.type === 'finished')).toBe(false);
+    await context.setOffline(false);
+    await t.expectSaved();
+    const events = await house.events();
+    expect(events.at(-1)?.type).toBe('finished');
+    expect(new Set(events.map((e) => e.id)).size).toBe(events.length);
+    expect(events.map((e) => e.seq)).toEqual(events.map((_e, i) => i + 1));
+  },
+);

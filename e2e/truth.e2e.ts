@@ -20,12 +20,16 @@ test(
     for (let bolt = 1; bolt <= 10; bolt += 1) {
       await mei.page
         .getByRole('group', { name: `bolt ${bolt}`, exact: true })
-        .getByRole('button', { name: bolt === 1 ? /^turned/ : bolt === 2 ? /^cannot tell/ : /^not turned/ })
+        .getByRole('button', {
+          name: bolt === 1 ? /^turned/ : bolt === 2 ? /^cannot tell/ : /^not turned/,
+        })
         .click();
     }
     await mei.tap('That is what I see');
     await mei.tap('Read off the stripe');
-    await expect(mei.page.getByText('Before this stage it was at 75°. When this stage is done it is at 140°.')).toBeVisible();
+    await expect(
+      mei.page.getByText('Before this stage it was at 75°. When this stage is done it is at 140°.'),
+    ).toBeVisible();
     // The earlier stage's angle is no turn of this one: what is missing is asked for.
     await mei.tap(/^Not turned yet/);
     await mei.pull(/^Yes, \+65° each/);
@@ -33,12 +37,21 @@ test(
     await driveTo(mei, 'All done');
     await mei.pull('Finish and record');
     await mei.expectSaved();
-    const turned = (await house.events()).filter((e) => e.type === 'pulled' && e.payload.stage === 'second-angle' && e.payload.fastener === '2/1');
-    expect(turned.map((e) => (e.type === 'pulled' ? e.payload.method : ''))).toEqual(['stripe', 'angleGauge']);
+    const turned = (await house.events()).filter(
+      (e) =>
+        e.type === 'pulled' && e.payload.stage === 'second-angle' && e.payload.fastener === '2/1',
+    );
+    expect(turned.map((e) => (e.type === 'pulled' ? e.payload.method : ''))).toEqual([
+      'stripe',
+      'angleGauge',
+    ]);
   },
 );
 
-test('stopped short and finished: the lead settles it from Today, the order or the record, and then it can be signed', async ({ technician: t, browser }) => {
+test('stopped short and finished: the lead settles it from Today, the order or the record, and then it can be signed', async ({
+  technician: t,
+  browser,
+}) => {
   await t.signIn('Ines Corte');
   // From Today, from the order and from the record: one tap each.
   await expect(t.button(/^RO 2431 · Flywheel/)).toBeVisible();

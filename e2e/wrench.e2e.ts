@@ -3,14 +3,20 @@ import { expect, test as base, type Technician } from './house';
 
 const WRENCH = 'http://127.0.0.1:4188';
 const turn = (value: number, how = 'ok', seed = 5) =>
-  fetch(`${WRENCH}/turn`, { method: 'POST', body: JSON.stringify({ to: { unit: 'N.m', value }, how, seed }) }).then((r) => r.json());
+  fetch(`${WRENCH}/turn`, {
+    method: 'POST',
+    body: JSON.stringify({ to: { unit: 'N.m', value }, how, seed }),
+  }).then((r) => r.json());
 
 /** Turns a wrench on for one test, and off after it. */
 const test = base.extend<{ turnOn: (name: string) => Promise<void> }>({
   turnOn: async ({}, use) => {
     const off: (() => Promise<unknown>)[] = [];
     await use(async (name) => {
-      const child = spawn(process.execPath, ['device/dist/wrench.mjs'], { stdio: 'ignore', env: { ...process.env, WRENCH_NAME: name } });
+      const child = spawn(process.execPath, ['device/dist/wrench.mjs'], {
+        stdio: 'ignore',
+        env: { ...process.env, WRENCH_NAME: name },
+      });
       // Listened for from the start: one that ended by itself says so only once.
       const ended = new Promise((resolve) => child.once('exit', resolve));
       off.push(() => (child.kill('SIGKILL'), ended));
@@ -38,84 +44,116 @@ async function toWrench4(t: Technician): Promise<void> {
   await t.tap('Ask the lead: Wrench 4, digital');
 }
 
-test('a digital wrench is heard: what it read waits for a word, and its curve stands in the record', { tag: '@phone' }, async ({ technician: t, house, turnOn }) => {
-  await turnOn('Wrench 4, digital');
-  await toWrench4(t);
-  await t.field('Why', 'Checked against wrench 2 this morning.');
-  await t.field('PIN of Ines Corte', '2580');
-  await t.tap('Allow it');
-  await t.tap(/^Wrench 4, digital/);
-  await t.tap('It is set');
-  await t.tap('Listen to the wrench');
-  await expect(t.page.getByText('Listening to Wrench 4, digital, a simulated wrench')).toBeVisible();
+test(
+  'a digital wrench is heard: what it read waits for a word, and its curve stands in the record',
+  { tag: '@phone' },
+  async ({ technician: t, house, turnOn }) => {
+    await turnOn('Wrench 4, digital');
+    await toWrench4(t);
+    await t.field('Why', 'Checked against wrench 2 this morning.');
+    await t.field('PIN of Ines Corte', '2580');
+    await t.tap('Allow it');
+    await t.tap(/^Wrench 4, digital/);
+    await t.tap('It is set');
+    await t.tap('Listen to the wrench');
+    await expect(
+      t.page.getByText('Listening to Wrench 4, digital, a simulated wrench'),
+    ).toBeVisible();
 
-  // Nothing counts before somebody says so; one that was thrown away is nowhere.
-  await turn(20);
-  await expect(t.page.getByRole('heading', { name: 'Wrench 4, digital on bolt 1' })).toBeVisible();
-  // A first torque that did not turn is looked at, whoever read it.
-  await t.tap(/, it did not turn$/);
-  await expect(t.page.getByText('Bolt 1 did not turn at its first torque')).toBeVisible();
-  await t.tap('Ask again');
-  await t.tap('Throw it away');
-  await expect(t.button('It turned')).toBeVisible();
-  for (const [bolt, seed] of [
-    [1, 11],
-    [2, 12],
-    [3, 13],
-  ] as const) {
-    await expect(t.page.getByText(new RegExp(`\\b${bolt}(st|nd|rd) of 10`)).first()).toBeVisible();
-    await turn(27, 'ok', seed);
-    await expect(t.button(/^27\.\d N·m, it turned$/)).toBeVisible();
-    // Still there after a look at something else; a pedal keeps it too.
-    if (bolt === 2) {
-      await t.button(/^More$/).click();
-      await t.button('Back to the work').click();
+    // Nothing counts before somebody says so; one that was thrown away is nowhere.
+    await turn(20);
+    await expect(
+      t.page.getByRole('heading', { name: 'Wrench 4, digital on bolt 1' }),
+    ).toBeVisible();
+    // A first torque that did not turn is looked at, whoever read it.
+    await t.tap(/, it did not turn$/);
+    await expect(t.page.getByText('Bolt 1 did not turn at its first torque')).toBeVisible();
+    await t.tap('Ask again');
+    await t.tap('Throw it away');
+    await expect(t.button('It turned')).toBeVisible();
+    for (const [bolt, seed] of [
+      [1, 11],
+      [2, 12],
+      [3, 13],
+    ] as const) {
+      await expect(
+        t.page.getByText(new RegExp(`\\b${bolt}(st|nd|rd) of 10`)).first(),
+      ).toBeVisible();
+      await turn(27, 'ok', seed);
+      await expect(t.button(/^27\.\d N·m, it turned$/)).toBeVisible();
+      // Still there after a look at something else; a pedal keeps it too.
+      if (bolt === 2) {
+        await t.button(/^More$/).click();
+        await t.button('Back to the work').click();
+      }
+      if (bolt !== 3) await t.tap(/^27\.\d N·m, it turned$/);
+      else {
+        await t.handTime();
+        await t.page.keyboard.press('PageDown');
+      }
     }
-    if (bolt !== 3) await t.tap(/^27\.\d N·m, it turned$/);
-    else {
-      await t.handTime();
-      await t.page.keyboard.press('PageDown');
+    await expect(t.page.getByText(/4th of 10/).first()).toBeVisible();
+    await t.expectSaved();
+    const pulled = (await house.events()).filter((e) => e.type === 'pulled');
+    expect(pulled).toHaveLength(3);
+    for (const { payload } of pulled) {
+      expect(payload).toMatchObject({
+        method: 'digital',
+        outcome: 'turned',
+        reading: { unit: 'N.m' },
+        trace: expect.stringMatching(/^[0-9a-f]{64}$/),
+      });
     }
-  }
-  await expect(t.page.getByText(/4th of 10/).first()).toBeVisible();
-  await t.expectSaved();
-  const pulled = (await house.events()).filter((e) => e.type === 'pulled');
-  expect(pulled).toHaveLength(3);
-  for (const { payload } of pulled) {
-    expect(payload).toMatchObject({ method: 'digital', outcome: 'turned', reading: { unit: 'N.m' }, trace: expect.stringMatching(/^[0-9a-f]{64}$/) });
-  }
-  await expect
-    .poll(async () => (await house.admin.query('select trace from trace where trace = any($1)', [pulled.map((e) => (e.payload as { trace?: string }).trace)])).rows.length)
-    .toBe(3);
+    await expect
+      .poll(
+        async () =>
+          (
+            await house.admin.query('select trace from trace where trace = any($1)', [
+              pulled.map((e) => (e.payload as { trace?: string }).trace),
+            ])
+          ).rows.length,
+      )
+      .toBe(3);
 
-  // With the network gone the value and its curve are kept here, and go out later.
-  await t.page.context().setOffline(true);
-  await turn(27, 'stick_slip', 41);
-  await t.tap(/^27\.\d N·m, it turned$/);
-  await t.page.context().setOffline(false);
-  await t.expectSaved();
-  const run = pulled[0]?.run ?? '';
-  await t.page.goto(`${house.url}/runs/${run}/record`);
-  await expect(t.page.getByRole('heading', { name: 'What the wrench saw' })).toBeVisible();
-  await expect(t.page.getByRole('img', { name: /^Torque over angle/ })).toBeVisible();
-  await expect(t.page.getByText('Simulated: these curves are made up.')).toBeVisible();
-  await t.choose('radio', '3');
-  await expect(t.page.getByText('Nothing stands out in its curve.')).toBeVisible();
-});
+    // With the network gone the value and its curve are kept here, and go out later.
+    await t.page.context().setOffline(true);
+    await turn(27, 'stick_slip', 41);
+    await t.tap(/^27\.\d N·m, it turned$/);
+    await t.page.context().setOffline(false);
+    await t.expectSaved();
+    const run = pulled[0]?.run ?? '';
+    await t.page.goto(`${house.url}/runs/${run}/record`);
+    await expect(t.page.getByRole('heading', { name: 'What the wrench saw' })).toBeVisible();
+    await expect(t.page.getByRole('img', { name: /^Torque over angle/ })).toBeVisible();
+    await expect(t.page.getByText('Simulated: these curves are made up.')).toBeVisible();
+    await t.choose('radio', '3');
+    await expect(t.page.getByText('Nothing stands out in its curve.')).toBeVisible();
+  },
+);
 
-test('another wrench than the one chosen is heard and not kept', { tag: ['@phone', '@long'] }, async ({ technician: t, house, turnOn }) => {
-  await turnOn('Wrench 9');
-  await toWrench4(t);
-  await t.tap(/^The lead is not here: go on/);
-  await t.tap('It is set');
-  await t.tap('Listen to the wrench');
-  await expect(t.page.getByText('Wrench 9 is heard, but this stage is tightened with Wrench 4, digital. What it reads is not kept.')).toBeVisible();
-  await turn(27);
-  await expect(t.page.getByText('Wrench 9 read this, and Wrench 4, digital is chosen for this stage.')).toBeVisible();
-  await expect(t.button(/^(Keep|27)/)).toHaveCount(0);
-  await t.tap('Throw it away');
-  await expect(t.button('It turned')).toBeVisible();
-  await t.tap('Type readings instead');
-  await expect(t.button('Listen to the wrench')).toBeVisible();
-  expect((await house.events()).filter((e) => e.type === 'pulled')).toHaveLength(0);
-});
+test(
+  'another wrench than the one chosen is heard and not kept',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house, turnOn }) => {
+    await turnOn('Wrench 9');
+    await toWrench4(t);
+    await t.tap(/^The lead is not here: go on/);
+    await t.tap('It is set');
+    await t.tap('Listen to the wrench');
+    await expect(
+      t.page.getByText(
+        'Wrench 9 is heard, but this stage is tightened with Wrench 4, digital. What it reads is not kept.',
+      ),
+    ).toBeVisible();
+    await turn(27);
+    await expect(
+      t.page.getByText('Wrench 9 read this, and Wrench 4, digital is chosen for this stage.'),
+    ).toBeVisible();
+    await expect(t.button(/^(Keep|27)/)).toHaveCount(0);
+    await t.tap('Throw it away');
+    await expect(t.button('It turned')).toBeVisible();
+    await t.tap('Type readings instead');
+    await expect(t.button('Listen to the wrench')).toBeVisible();
+    expect((await house.events()).filter((e) => e.type === 'pulled')).toHaveLength(0);
+  },
+);

@@ -1,4 +1,5 @@
-// For checks: a real shop in a folder of its own, worked by its commands and its API as somebody in it would.
+// For checks: a real shop in a folder of its own, worked by its commands and its API as somebody in
+// it would.
 import assert from 'node:assert/strict';
 import { spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
@@ -34,7 +35,11 @@ export async function aShop(home) {
     const send = () =>
       fetch(`${url}${where}`, {
         method: body ? 'POST' : 'GET',
-        headers: { Origin: url, Cookie: cookie, ...(body ? { 'Content-Type': 'application/json' } : {}) },
+        headers: {
+          Origin: url,
+          Cookie: cookie,
+          ...(body ? { 'Content-Type': 'application/json' } : {}),
+        },
         ...(body ? { body: JSON.stringify(body) } : {}),
       });
     // A connection of the server before is still in the pool.
@@ -57,13 +62,37 @@ export async function aShop(home) {
       const code = /makes the shop: (\S+)/.exec(said)?.[1];
       assert.ok(code, said);
       assert.deepEqual((await ask('/api/setup')).body, { needed: true });
-      const shop = { name: 'Kiln Lane Motors', locale: 'en-GB', timeZone: 'Europe/Berlin', paper: 'A4', torqueUnit: 'N.m' };
-      assert.equal((await ask('/api/setup', { code, shop, name: 'Ada Fenn', password: PASSWORD })).status, 200);
+      const shop = {
+        name: 'Kiln Lane Motors',
+        locale: 'en-GB',
+        timeZone: 'Europe/Berlin',
+        paper: 'A4',
+        torqueUnit: 'N.m',
+      };
+      assert.equal(
+        (await ask('/api/setup', { code, shop, name: 'Ada Fenn', password: PASSWORD })).status,
+        200,
+      );
     },
     signIn: () => ask('/api/session', { name: 'Ada Fenn', password: PASSWORD }),
     openOrder(number, order = randomUUID()) {
-      const vehicle = { maker: 'Ostrel', model: 'Brenna 2.0', engine: 'OB20', plate: 'KL 1', vin: 'ZZ9BREN20H0001001', built: '2018-03-12' };
-      const head = { number, vehicle, odometer: { value: 1000, unit: 'km' }, customer: 'Vann', concern: 'Coolant loss', bay: null, promisedAt: null };
+      const vehicle = {
+        maker: 'Ostrel',
+        model: 'Brenna 2.0',
+        engine: 'OB20',
+        plate: 'KL 1',
+        vin: 'ZZ9BREN20H0001001',
+        built: '2018-03-12',
+      };
+      const head = {
+        number,
+        vehicle,
+        odometer: { value: 1000, unit: 'km' },
+        customer: 'Vann',
+        concern: 'Coolant loss',
+        bay: null,
+        promisedAt: null,
+      };
       return ask('/api/orders', { order, head });
     },
     orders: async () => (await ask('/api/orders?all=yes')).body,

@@ -1,4 +1,5 @@
-// ./stennet backup FILE, restore FILE: everything of a shop's database and its keys in one file; checked before anything is replaced.
+// ./stennet backup FILE, restore FILE: everything of a shop's database and its keys in one file;
+// checked before anything is replaced.
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -13,7 +14,10 @@ import { loadTables, saveTables } from './tables.mjs';
 const FRESH = 'stennet_restoring';
 const MIGRATIONS = path.join(root, 'server/migrations');
 
-/** PostgreSQL of this installation, running while the work lasts; and a folder that only this user can look into, which goes with it. */
+/**
+ * PostgreSQL of this installation, running while the work lasts; and a folder that only this user
+ * can look into, which goes with it.
+ */
 async function withCluster(work) {
   process.umask(0o077);
   ensurePostgres();
@@ -34,23 +38,35 @@ async function withCluster(work) {
 /** From a file or the environment, never from the command line, which others can list. */
 function passphraseOf({ 'passphrase-file': file }) {
   if (file && !fs.existsSync(file)) throw new Refusal(`${file} is not there.`);
-  return (file ? fs.readFileSync(file, 'utf8').trim() : process.env.STENNET_PASSPHRASE) || undefined;
+  return (
+    (file ? fs.readFileSync(file, 'utf8').trim() : process.env.STENNET_PASSPHRASE) || undefined
+  );
 }
 
 export async function backup([file], options) {
-  if (!file) throw new Refusal('Name the file: ./stennet backup stennet-2026-11-25.tar [--passphrase-file F]');
+  if (!file)
+    throw new Refusal(
+      'Name the file: ./stennet backup stennet-2026-11-25.tar [--passphrase-file F]',
+    );
   const target = path.resolve(file);
   const passphrase = passphraseOf(options);
   await withCluster(async ({ home, cluster, folder }) => {
-    if (!cluster.hasDatabase(DATABASE)) throw new Refusal('There is nothing to keep a copy of yet: ./stennet start makes the shop.');
+    if (!cluster.hasDatabase(DATABASE))
+      throw new Refusal('There is nothing to keep a copy of yet: ./stennet start makes the shop.');
     fs.mkdirSync(path.join(folder, 'tables'));
     fs.mkdirSync(path.join(folder, 'keys'));
-    // Checkpoints first: what is sealed meanwhile is in the tables, and no line is known outside that the tables lack.
-    for (const name of fs.readdirSync(keyFolder(home))) fs.copyFileSync(path.join(keyFolder(home), name), path.join(folder, 'keys', name));
+    // Checkpoints first: what is sealed meanwhile is in the tables, and no line is known outside
+    // that the tables lack.
+    for (const name of fs.readdirSync(keyFolder(home)))
+      fs.copyFileSync(path.join(keyFolder(home), name), path.join(folder, 'keys', name));
     const { migrations } = saveTables(cluster.urls(DATABASE).admin, path.join(folder, 'tables'));
     await pack(folder, target, { migrations }, passphrase);
-    const care = passphrase ? 'It opens only with the passphrase.' : 'Whoever has this file can sign as the shop; keep it safe, or encrypt it with --passphrase-file.';
-    console.log(`Kept in ${target}: the database and the keys its records are signed with. ${care}`);
+    const care = passphrase
+      ? 'It opens only with the passphrase.'
+      : 'Whoever has this file can sign as the shop; keep it safe, or encrypt it with --passphrase-file.';
+    console.log(
+      `Kept in ${target}: the database and the keys its records are signed with. ${care}`,
+    );
   });
 }
 
@@ -59,7 +75,10 @@ export async function restore([file], options) {
   const running = runningShop();
   if (running) throw new Refusal(`Stennet runs at ${running.url}. Stop it first: ./stennet stop`);
   const passphrase = passphraseOf(options);
-  if (isEncrypted(file) && !passphrase) throw new Refusal('This backup is encrypted. Give its passphrase in a file: --passphrase-file F');
+  if (isEncrypted(file) && !passphrase)
+    throw new Refusal(
+      'This backup is encrypted. Give its passphrase in a file: --passphrase-file F',
+    );
   await withCluster(async ({ home, cluster, folder }) => {
     const manifest = await unpack(path.resolve(file), folder, passphrase);
     assertOwnKeys(path.join(folder, 'keys'), keyFolder(home), options['other-keys'] === true);
@@ -75,18 +94,25 @@ export async function restore([file], options) {
       node(['server/dist/verify.js', '--all'], env);
     } catch (error) {
       cluster.dropDatabase(FRESH);
-      throw new Refusal(`${error.message}\nNothing was replaced: the data that were there are as before.`);
+      throw new Refusal(
+        `${error.message}\nNothing was replaced: the data that were there are as before.`,
+      );
     }
     const stamp = new Date().toISOString().slice(0, 16).replace(/[-:T]/g, '');
     const had = cluster.hasDatabase(DATABASE);
     if (had) cluster.renameDatabase(DATABASE, `${DATABASE}_before_${stamp}`);
     cluster.renameDatabase(FRESH, DATABASE);
     takeKeys(path.join(folder, 'keys'), keyFolder(home), stamp);
-    console.log(`Restored, every record checked.${had ? ` What was there before is kept as database ${DATABASE}_before_${stamp}.` : ''} Start it: ./stennet start`);
+    console.log(
+      `Restored, every record checked.${had ? ` What was there before is kept as database ${DATABASE}_before_${stamp}.` : ''} Start it: ./stennet start`,
+    );
   });
 }
 
-/** A backup of a shop that is here is signed with the key that is here; where no key is, on a new machine, it brings its own. */
+/**
+ * A backup of a shop that is here is signed with the key that is here; where no key is, on a new
+ * machine, it brings its own.
+ */
 function assertOwnKeys(fresh, kept, isMeant) {
   const [theirs, ours] = [publicKeys(fresh), publicKeys(kept)];
   const other = Object.keys(theirs).find((shop) => ours[shop] && ours[shop] !== theirs[shop]);
@@ -96,15 +122,23 @@ function assertOwnKeys(fresh, kept, isMeant) {
     );
 }
 
-/** A folder with just the migrations that made the tables of the backup: those that stand here, not any that it brings. */
+/**
+ * A folder with just the migrations that made the tables of the backup: those that stand here, not
+ * any that it brings.
+ */
 function migrationsOf({ migrations }, folder) {
   const older = path.join(folder, 'migrations');
   fs.mkdirSync(older);
   for (const [name, hash] of Object.entries(migrations ?? {})) {
     const own = path.join(MIGRATIONS, path.basename(name));
-    if (!fs.existsSync(own)) throw new Refusal('This backup was made by a newer version of Stennet. Update this one first. Nothing was replaced.');
+    if (!fs.existsSync(own))
+      throw new Refusal(
+        'This backup was made by a newer version of Stennet. Update this one first. Nothing was replaced.',
+      );
     if (createHash('sha256').update(fs.readFileSync(own)).digest('hex') !== hash)
-      throw new Refusal(`This backup was made with another ${path.basename(name)} than this version has. Nothing was replaced.`);
+      throw new Refusal(
+        `This backup was made with another ${path.basename(name)} than this version has. Nothing was replaced.`,
+      );
     fs.copyFileSync(own, path.join(older, path.basename(name)));
   }
   return older;
@@ -113,8 +147,10 @@ function migrationsOf({ migrations }, folder) {
 /** Keys and checkpoints of the backup in place of those that were here, which are kept aside. */
 function takeKeys(fresh, kept, stamp) {
   const { uid, gid } = fs.statSync(kept);
-  if (fs.readdirSync(kept).length > 0) fs.cpSync(kept, `${kept}-before-${stamp}`, { recursive: true });
-  for (const shop of Object.keys(publicKeys(fresh))) fs.rmSync(path.join(kept, `${shop}.journal`), { force: true });
+  if (fs.readdirSync(kept).length > 0)
+    fs.cpSync(kept, `${kept}-before-${stamp}`, { recursive: true });
+  for (const shop of Object.keys(publicKeys(fresh)))
+    fs.rmSync(path.join(kept, `${shop}.journal`), { force: true });
   for (const name of fs.readdirSync(fresh)) {
     const target = path.join(kept, name);
     fs.rmSync(target, { force: true });

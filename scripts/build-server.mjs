@@ -1,4 +1,5 @@
-// Bundles the server's programs and the simulated wrench; the server's packages from npm stay outside.
+// Bundles the server's programs and the simulated wrench; the server's packages from npm stay
+// outside.
 import { build } from 'esbuild';
 import fs from 'node:fs';
 import path from 'node:path';
@@ -7,13 +8,26 @@ import { sqlStatements } from './sqlStatement.cjs';
 
 // Nothing is written where nothing has changed: other programs may be starting from what is there.
 const mark = path.join(root, 'server/dist/.built-from');
-const hash = sourcesHash('server/src', 'core/src', 'device/src', 'scripts/build-server.mjs', 'scripts/sqlStatement.cjs', 'docs/openapi.json', 'package-lock.json');
+const hash = sourcesHash(
+  'server/src',
+  'core/src',
+  'device/src',
+  'scripts/build-server.mjs',
+  'scripts/sqlStatement.cjs',
+  'docs/openapi.json',
+  'package-lock.json',
+);
 if (fs.existsSync(mark) && fs.readFileSync(mark, 'utf8') === hash) process.exit(0);
 fs.rmSync(mark, { force: true });
 
 await build({
   absWorkingDir: root,
-  entryPoints: ['server/src/main.ts', 'server/src/prepareDatabase.ts', 'server/src/verify.ts', 'server/src/record/foreignWorker.ts'],
+  entryPoints: [
+    'server/src/main.ts',
+    'server/src/prepareDatabase.ts',
+    'server/src/verify.ts',
+    'server/src/record/foreignWorker.ts',
+  ],
   outdir: 'server/dist',
   // Beside each other, whatever folder they come from.
   entryNames: '[name]',
@@ -63,6 +77,9 @@ for (const [name, from] of [
   ['next-bold', 'atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold'],
   ['mono-bold', 'atkinson-hyperlegible-mono/700Bold/AtkinsonHyperlegibleMono_700Bold'],
 ])
-  fs.copyFileSync(path.join(root, `node_modules/@expo-google-fonts/${from}.ttf`), path.join(fonts, `${name}.ttf`));
+  fs.copyFileSync(
+    path.join(root, `node_modules/@expo-google-fonts/${from}.ttf`),
+    path.join(fonts, `${name}.ttf`),
+  );
 
 fs.writeFileSync(mark, hash);

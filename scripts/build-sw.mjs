@@ -1,15 +1,24 @@
-// Service worker over the built shell, and brotli/gzip beside every text file. node scripts/build-sw.mjs DIST
+// Service worker over the built shell, and brotli/gzip beside every text file. node
+// scripts/build-sw.mjs DIST
 import fs from 'node:fs';
 import path from 'node:path';
 import zlib from 'node:zlib';
 import { generateSW } from 'workbox-build';
 
 const dist = process.argv[2];
-// Only the shell is kept here. Data go through the query cache and the outbox, per person and shop. A new version waits
-// until the app says that no run is open: code is never swapped under somebody's hands.
+// Only the shell is kept here. Data go through the query cache and the outbox, per person and shop.
+// A new version waits until the app says that no run is open: code is never swapped under
+// somebody's hands.
 await generateSW({
   globDirectory: dist,
-  globPatterns: ['index.html', '_expo/static/**/*.{js,css}', 'assets/**/*.{ttf,woff2,png}', '*.{svg,webmanifest,png}', 'fonts/*.woff2', 'workers/*.js'],
+  globPatterns: [
+    'index.html',
+    '_expo/static/**/*.{js,css}',
+    'assets/**/*.{ttf,woff2,png}',
+    '*.{svg,webmanifest,png}',
+    'fonts/*.woff2',
+    'workers/*.js',
+  ],
   maximumFileSizeToCacheInBytes: 6 * 1024 * 1024,
   dontCacheBustURLsMatching: /^(_expo\/static|assets)\//,
   swDest: path.join(dist, 'sw.js'),
@@ -27,9 +36,15 @@ function compress(folder) {
   for (const entry of fs.readdirSync(folder, { withFileTypes: true })) {
     const file = path.join(folder, entry.name);
     if (entry.isDirectory()) compress(file);
-    else if (/\.(js|css|html|svg|json|webmanifest)$/.test(entry.name) && fs.statSync(file).size > 1024) {
+    else if (
+      /\.(js|css|html|svg|json|webmanifest)$/.test(entry.name) &&
+      fs.statSync(file).size > 1024
+    ) {
       const bytes = fs.readFileSync(file);
-      fs.writeFileSync(`${file}.br`, zlib.brotliCompressSync(bytes, { params: { [zlib.constants.BROTLI_PARAM_QUALITY]: 11 } }));
+      fs.writeFileSync(
+        `${file}.br`,
+        zlib.brotliCompressSync(bytes, { params: { [zlib.constants.BROTLI_PARAM_QUALITY]: 11 } }),
+      );
       fs.writeFileSync(`${file}.gz`, zlib.gzipSync(bytes, { level: 9 }));
     }
   }

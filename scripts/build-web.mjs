@@ -1,4 +1,5 @@
-// The web app: icons, Expo export, service worker, precompressed files. Skipped when nothing it reads has changed.
+// The web app: icons, Expo export, service worker, precompressed files. Skipped when nothing it
+// reads has changed.
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import { buildSync } from 'esbuild';
@@ -8,23 +9,50 @@ import { root, Refusal, sourcesHash } from './install.mjs';
 export function buildWeb() {
   const dist = path.join(root, 'app/dist');
   const mark = path.join(root, 'app/dist/.built-from');
-  const hash = sourcesHash('app', 'core/src', 'package-lock.json', 'scripts/build-web.mjs', 'scripts/build-sw.mjs', 'scripts/generate-assets.mjs');
+  const hash = sourcesHash(
+    'app',
+    'core/src',
+    'package-lock.json',
+    'scripts/build-web.mjs',
+    'scripts/build-sw.mjs',
+    'scripts/generate-assets.mjs',
+  );
   if (fs.existsSync(mark) && fs.readFileSync(mark, 'utf8') === hash) return dist;
   console.log('Building the web app; the first time takes a minute or two …');
   const step = (command, args, cwd, env = {}) => {
-    const done = spawnSync(command, args, { cwd, encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...env } });
-    if (done.status !== 0) throw new Refusal(`${command} ${args.join(' ')} failed:\n${done.stdout.slice(-3000)}\n${done.stderr.slice(-3000)}`);
+    const done = spawnSync(command, args, {
+      cwd,
+      encoding: 'utf8',
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, ...env },
+    });
+    if (done.status !== 0)
+      throw new Refusal(
+        `${command} ${args.join(' ')} failed:\n${done.stdout.slice(-3000)}\n${done.stderr.slice(-3000)}`,
+      );
   };
   fs.rmSync(dist, { recursive: true, force: true });
   shakeValibot();
-  step(process.execPath, [path.join(root, 'node_modules/expo/bin/cli'), 'export', '--platform', 'web', '--max-workers', '2'], path.join(root, 'app'), {
-    CI: '1',
-    EXPO_NO_TELEMETRY: '1',
-    EXPO_OFFLINE: '1',
-    EXPO_UNSTABLE_METRO_OPTIMIZE_GRAPH: '1',
-    EXPO_UNSTABLE_TREE_SHAKING: '1',
-    NODE_ENV: 'production',
-  });
+  step(
+    process.execPath,
+    [
+      path.join(root, 'node_modules/expo/bin/cli'),
+      'export',
+      '--platform',
+      'web',
+      '--max-workers',
+      '2',
+    ],
+    path.join(root, 'app'),
+    {
+      CI: '1',
+      EXPO_NO_TELEMETRY: '1',
+      EXPO_OFFLINE: '1',
+      EXPO_UNSTABLE_METRO_OPTIMIZE_GRAPH: '1',
+      EXPO_UNSTABLE_TREE_SHAKING: '1',
+      NODE_ENV: 'production',
+    },
+  );
   buildWorkers(path.join(dist, 'workers'));
   step(process.execPath, [path.join(root, 'scripts/build-sw.mjs'), dist], root);
   fs.writeFileSync(mark, hash);
@@ -35,7 +63,9 @@ export function buildWeb() {
 function buildWorkers(outdir) {
   const folder = path.join(root, 'app/src/workers');
   buildSync({
-    entryPoints: fs.readdirSync(folder).map((file) => ({ in: path.join(folder, file), out: file.replace('.worker.ts', '') })),
+    entryPoints: fs
+      .readdirSync(folder)
+      .map((file) => ({ in: path.join(folder, file), out: file.replace('.worker.ts', '') })),
     outdir,
     bundle: true,
     minify: true,
@@ -47,8 +77,8 @@ function buildWorkers(outdir) {
 }
 
 /**
- * Metro keeps a package whole where it is imported as a namespace; of Valibot a tenth is used. What the sources name of it is
- * bundled here, and Metro is pointed there (app/metro.config.js).
+ * Metro keeps a package whole where it is imported as a namespace; of Valibot a tenth is used. What
+ * the sources name of it is bundled here, and Metro is pointed there (app/metro.config.js).
  */
 function shakeValibot() {
   const names = new Set();
@@ -56,11 +86,19 @@ function shakeValibot() {
     for (const entry of fs.readdirSync(folder, { withFileTypes: true })) {
       const full = path.join(folder, entry.name);
       if (entry.isDirectory()) read(full);
-      else if (/(?<!\.test)\.tsx?$/.test(entry.name)) for (const [, name] of fs.readFileSync(full, 'utf8').matchAll(/\bv\.(\w+)/g)) names.add(name);
+      else if (/(?<!\.test)\.tsx?$/.test(entry.name))
+        for (const [, name] of fs.readFileSync(full, 'utf8').matchAll(/\bv\.(\w+)/g))
+          names.add(name);
     }
   };
   for (const folder of ['core/src', 'app/src']) read(path.join(root, folder));
-  const known = buildSync({ stdin: { contents: `export * from 'valibot'`, resolveDir: root }, bundle: true, format: 'esm', write: false, metafile: true });
+  const known = buildSync({
+    stdin: { contents: `export * from 'valibot'`, resolveDir: root },
+    bundle: true,
+    format: 'esm',
+    write: false,
+    metafile: true,
+  });
   const exported = new Set(Object.values(known.metafile.outputs)[0].exports);
   const used = [...names].filter((name) => exported.has(name));
   buildSync({

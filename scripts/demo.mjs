@@ -6,7 +6,16 @@ import { buildWeb } from './build-web.mjs';
 import { clusterIn, dataHome, keyFolder } from './cluster.mjs';
 import { ensurePostgres, Refusal, root } from './install.mjs';
 import { startWrench, WRENCH_PORT } from './wrench.mjs';
-import { assertHome, assertPortFree, ended, healthy, isOver, node, portOf, publish } from './serving.mjs';
+import {
+  assertHome,
+  assertPortFree,
+  ended,
+  healthy,
+  isOver,
+  node,
+  portOf,
+  publish,
+} from './serving.mjs';
 
 const DATABASE = 'stennet_demo';
 
@@ -41,12 +50,23 @@ export async function demo(options) {
     await cluster.start();
     if (options.fresh) cluster.dropDatabase(DATABASE);
     const urls = cluster.ensureDatabase(DATABASE);
-    node(['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], { OWNER_DATABASE_URL: urls.owner, KEY_DIR: keyFolder(home) });
+    node(['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], {
+      OWNER_DATABASE_URL: urls.owner,
+      KEY_DIR: keyFolder(home),
+    });
     server = spawn(process.execPath, ['server/dist/main.js'], {
       cwd: root,
       stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DATABASE_URL: urls.app, KEY_DIR: keyFolder(home), PORT: String(port), WEB_DIR: web, LOG_LEVEL: process.env.LOG_LEVEL ?? 'silent' },
-      detached: true, // Ctrl-C reaches this process first, which stops the server before its database
+      env: {
+        ...process.env,
+        DATABASE_URL: urls.app,
+        KEY_DIR: keyFolder(home),
+        PORT: String(port),
+        WEB_DIR: web,
+        LOG_LEVEL: process.env.LOG_LEVEL ?? 'silent',
+      },
+      // Ctrl-C reaches this process first, which stops the server before its database
+      detached: true,
     });
     server.once('exit', (code) => {
       if (!ending) void end(code ?? 1);
@@ -70,7 +90,10 @@ function onlyOneIn(home) {
   const file = path.join(home, 'demo.pid');
   if (fs.existsSync(file)) {
     const pid = Number(fs.readFileSync(file, 'utf8'));
-    if (isDemo(pid)) throw new Refusal(`A demo runs already (process ${pid}). Stop it with Ctrl-C in its window, or: kill ${pid}`);
+    if (isDemo(pid))
+      throw new Refusal(
+        `A demo runs already (process ${pid}). Stop it with Ctrl-C in its window, or: kill ${pid}`,
+      );
   }
   fs.writeFileSync(file, String(process.pid));
   return () => fs.rmSync(file, { force: true });
@@ -79,17 +102,28 @@ function onlyOneIn(home) {
 /** A number left by a killed start may belong to another program by now. */
 function isDemo(pid) {
   try {
-    return pid !== process.pid && fs.readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('stennet.mjs');
+    return (
+      pid !== process.pid && fs.readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('stennet.mjs')
+    );
   } catch {
     return false;
   }
 }
 
 function greet(port) {
-  const { people, password, shops } = JSON.parse(fs.readFileSync(path.join(root, 'demo/world.json'), 'utf8'));
-  const roles = (id) => shops.flatMap((s) => s.members.filter((m) => m.person === id).map((m) => `${m.role}, ${s.name}`)).join('; ');
-  console.log(`\nStennet runs at http://localhost:${port}\n\nSign in with password “${password}” as`);
+  const { people, password, shops } = JSON.parse(
+    fs.readFileSync(path.join(root, 'demo/world.json'), 'utf8'),
+  );
+  const roles = (id) =>
+    shops
+      .flatMap((s) => s.members.filter((m) => m.person === id).map((m) => `${m.role}, ${s.name}`))
+      .join('; ');
+  console.log(
+    `\nStennet runs at http://localhost:${port}\n\nSign in with password “${password}” as`,
+  );
   for (const p of people) console.log(`  ${p.name.padEnd(14)} ${roles(p.id)}`);
   console.log(`\nA simulated digital wrench is on: pull it at http://127.0.0.1:${WRENCH_PORT}`);
-  console.log('\nAll vehicles, values and people in it are invented. Ctrl-C stops it; what you entered is kept.');
+  console.log(
+    '\nAll vehicles, values and people in it are invented. Ctrl-C stops it; what you entered is kept.',
+  );
 }

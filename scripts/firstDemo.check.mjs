@@ -1,5 +1,6 @@
-// `./stennet demo` as the first command in a fresh clone: its page comes, somebody signs in, Today is alive, Ctrl-C stops it.
-// Built on Node.js alone, because it runs before any package is installed.
+// `./stennet demo` as the first command in a fresh clone: its page comes, somebody signs in, Today
+// is alive, Ctrl-C stops it. Built on Node.js alone, because it runs before any package is
+// installed.
 import assert from 'node:assert/strict';
 import { spawn } from 'node:child_process';
 import fs from 'node:fs';
@@ -54,7 +55,9 @@ function greeting() {
 }
 
 async function signIn() {
-  const { password, people } = JSON.parse(fs.readFileSync(path.join(root, 'demo/world.json'), 'utf8'));
+  const { password, people } = JSON.parse(
+    fs.readFileSync(path.join(root, 'demo/world.json'), 'utf8'),
+  );
   const answer = await fetch(`${url}/api/session`, {
     method: 'POST',
     headers: { 'content-type': 'application/json', origin: url },

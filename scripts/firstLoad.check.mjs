@@ -1,5 +1,6 @@
-// What the web app loads before Today is shown, compressed. A way from Today into core's runs, drawings or charts would bring all of
-// them along: screens that need them import `@/ui/work` and stand in app/src/workScreens.ts.
+// What the web app loads before Today is shown, compressed. A way from Today into core's runs,
+// drawings or charts would bring all of them along: screens that need them import `@/ui/work` and
+// stand in app/src/workScreens.ts.
 import fs from 'node:fs';
 import path from 'node:path';
 import { root } from './install.mjs';
@@ -10,11 +11,17 @@ const dist = path.join(root, 'app/dist');
 const page = fs.readFileSync(path.join(dist, 'index.html'), 'utf8');
 const scripts = [...page.matchAll(/<script src="\/([^"]+\.js)"/g)].map(([, file]) => file);
 if (scripts.length === 0) throw new Error('index.html names no script.');
-const sizes = scripts.map((file) => [file, fs.statSync(path.join(dist, fs.existsSync(path.join(dist, `${file}.br`)) ? `${file}.br` : file)).size / 1000]);
+const sizes = scripts.map((file) => [
+  file,
+  fs.statSync(path.join(dist, fs.existsSync(path.join(dist, `${file}.br`)) ? `${file}.br` : file))
+    .size / 1000,
+]);
 const sum = sizes.reduce((all, [, kb]) => all + kb, 0);
 console.log(`${sum.toFixed(0)} kB in ${scripts.length} scripts before Today`);
 if (sum > MOST_KB) {
   for (const [file, kb] of sizes) console.log(`${kb.toFixed(1).padStart(8)} kB ${file}`);
-  console.error(`More than ${MOST_KB} kB: something that only runs, sheets or records need is loaded first.`);
+  console.error(
+    `More than ${MOST_KB} kB: something that only runs, sheets or records need is loaded first.`,
+  );
   process.exit(1);
 }

@@ -1,4 +1,5 @@
-// Data folders as machines that fail leave them: healed where that is safe, else said in words, and nothing in them is touched.
+// Data folders as machines that fail leave them: healed where that is safe, else said in words, and
+// nothing in them is touched.
 import assert from 'node:assert/strict';
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
@@ -15,9 +16,12 @@ fs.chmodSync(made, 0o755);
 const home = path.join(made, 'home');
 const folder = path.join(home, 'cluster');
 const cluster = clusterIn(home);
-const refused = (work, words) => assert.throws(work, (error) => words.test(error.message) || assert.fail(error.message));
-const refuses = (work, words) => assert.rejects(work, (error) => words.test(error.message) || assert.fail(error.message));
-const postmaster = () => Number(fs.readFileSync(path.join(folder, 'data/postmaster.pid'), 'utf8').split('\n')[0]);
+const refused = (work, words) =>
+  assert.throws(work, (error) => words.test(error.message) || assert.fail(error.message));
+const refuses = (work, words) =>
+  assert.rejects(work, (error) => words.test(error.message) || assert.fail(error.message));
+const postmaster = () =>
+  Number(fs.readFileSync(path.join(folder, 'data/postmaster.pid'), 'utf8').split('\n')[0]);
 const childrenOf = (pid) =>
   spawnSync('pgrep', ['-P', String(pid)])
     .stdout.toString()
@@ -44,7 +48,8 @@ try {
   assert.equal(here(), before);
   assert.ok(cluster.hasDatabase('stennet_folder'), 'what was there is there');
 
-  // Killed alone, and what belonged to it is slow to end: waited for, since two of them in one folder would break it.
+  // Killed alone, and what belonged to it is slow to end: waited for, since two of them in one
+  // folder would break it.
   const [slow] = childrenOf(postmaster());
   process.kill(slow, 'SIGSTOP');
   await killPostmaster();
@@ -66,7 +71,10 @@ try {
   const other = path.join(made, 'other');
   fs.mkdirSync(path.join(other, 'cluster/data'), { recursive: true });
   fs.writeFileSync(path.join(other, 'cluster/data/photo.jpg'), 'x');
-  await refuses(() => clusterIn(other).start(), /holds something that is not a cluster. Move it away/);
+  await refuses(
+    () => clusterIn(other).start(),
+    /holds something that is not a cluster. Move it away/,
+  );
   assert.ok(fs.existsSync(path.join(other, 'cluster/data/photo.jpg')));
 
   // Another user's folder: of the data, and of everything.
@@ -96,7 +104,9 @@ try {
       spawnSync('umount', [small]);
     }
   } else console.log('a full disk was not tried: no small one can be made here');
-  console.log('half-made, killed, damaged, foreign, another user’s and full folders: healed or told');
+  console.log(
+    'half-made, killed, damaged, foreign, another user’s and full folders: healed or told',
+  );
 } finally {
   cluster.destroy();
   fs.rmSync(made, { recursive: true, force: true });

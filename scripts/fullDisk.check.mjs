@@ -1,4 +1,5 @@
-// A shop whose disk becomes full while it runs: what is not kept is refused in words, what was kept is there, and with room it goes on by itself.
+// A shop whose disk becomes full while it runs: what is not kept is refused in words, what was kept
+// is there, and with room it goes on by itself.
 import assert from 'node:assert/strict';
 import { spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
@@ -11,7 +12,8 @@ import { soon } from './soon.mjs';
 const MOST = 3000;
 const ROOM_LEFT = 400_000;
 const home = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-full-'));
-const isMounted = spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=420m', 'tmpfs', home]).status === 0;
+const isMounted =
+  spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=420m', 'tmpfs', home]).status === 0;
 const { must, stennet, start, ask, firstVisit, signIn, openOrder } = await aShop(home);
 
 async function fillsUp() {
@@ -33,9 +35,15 @@ async function fillsUp() {
 
   fs.rmSync(filler);
   let tries = 0;
-  await soon('it takes orders again', async () => (await signIn()).status === 200 && (await openOrder(`later ${(tries += 1)}`)).status === 200);
+  await soon(
+    'it takes orders again',
+    async () =>
+      (await signIn()).status === 200 && (await openOrder(`later ${(tries += 1)}`)).status === 200,
+  );
   for (const order of kept) assert.equal((await ask(`/api/orders/${order}`)).status, 200);
-  console.log(`full after ${kept.length} orders, said ${refused.body.error.code}; all of them are there, and it goes on`);
+  console.log(
+    `full after ${kept.length} orders, said ${refused.body.error.code}; all of them are there, and it goes on`,
+  );
   must('stop');
 }
 

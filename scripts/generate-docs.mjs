@@ -1,11 +1,13 @@
-// Makes what the documents can say by themselves: JSON Schemas of the file formats, and every construct of the procedure
-// language in shorthand, JSON and ribbon. Run with `node --import tsx scripts/generate-docs.mjs`; `--check` only compares.
+// Makes what the documents can say by themselves: JSON Schemas of the file formats, and every
+// construct of the procedure language in shorthand, JSON and ribbon. Run with `node --import tsx
+// scripts/generate-docs.mjs`; `--check` only compares.
 import fs from 'node:fs';
 import path from 'node:path';
 import { toJsonSchema } from '@valibot/to-json-schema';
 import { root } from './install.mjs';
 
-const { SheetSchema, StageSchema, printLine, lineOf } = await import('../core/src/procedure/index.ts');
+const { SheetSchema, StageSchema, printLine, lineOf } =
+  await import('../core/src/procedure/index.ts');
 const { RecordFileSchema, SignedWordSchema } = await import('../core/src/record/index.ts');
 const { RunEventSchema } = await import('../core/src/run/index.ts');
 const { stageRibbon } = await import('../core/src/drawing/index.ts');
@@ -41,7 +43,8 @@ function put(file, text) {
 }
 
 // Checks that JSON Schema cannot say (finite numbers, clean text) are left to the code.
-const schemaOf = (schema, title) => `${JSON.stringify({ title, ...toJsonSchema(schema, { errorMode: 'ignore' }) }, null, 1)}\n`;
+const schemaOf = (schema, title) =>
+  `${JSON.stringify({ title, ...toJsonSchema(schema, { errorMode: 'ignore' }) }, null, 1)}\n`;
 put('docs/schema/sheet.schema.json', schemaOf(SheetSchema, 'Stennet spec sheet, form 2'));
 put('docs/schema/record.schema.json', schemaOf(RecordFileSchema, 'Stennet record, v 1'));
 put('docs/schema/signature.schema.json', schemaOf(SignedWordSchema, 'Stennet signed word, v 1'));
@@ -60,21 +63,47 @@ function openApi() {
     const names = [...address.matchAll(/:(\w+)/g)].map((m) => m[1]);
     const query = queries[name];
     const asked = query ? json(query) : undefined;
-    const fields = asked?.properties ?? Object.assign({}, ...(asked?.anyOf ?? asked?.oneOf ?? []).map((one) => one.properties));
+    const fields =
+      asked?.properties ??
+      Object.assign({}, ...(asked?.anyOf ?? asked?.oneOf ?? []).map((one) => one.properties));
     const reply = allReplies[name];
     paths[address.replace(/:(\w+)/g, '{$1}')] = {
       ...paths[address.replace(/:(\w+)/g, '{$1}')],
       [method.toLowerCase()]: {
         operationId: name,
-        ...(permission && permission !== 'door' ? { 'x-permission': permission, 'x-roles': permissions[permission] } : { 'x-permission': permission ?? 'signed in' }),
+        ...(permission && permission !== 'door'
+          ? { 'x-permission': permission, 'x-roles': permissions[permission] }
+          : { 'x-permission': permission ?? 'signed in' }),
         parameters: [
-          ...names.map((n) => ({ name: n, in: 'path', required: true, schema: { type: 'string' } })),
-          ...Object.entries(fields ?? {}).map(([n, schema]) => ({ name: n, in: 'query', required: asked?.required?.includes(n) ?? false, schema })),
+          ...names.map((n) => ({
+            name: n,
+            in: 'path',
+            required: true,
+            schema: { type: 'string' },
+          })),
+          ...Object.entries(fields ?? {}).map(([n, schema]) => ({
+            name: n,
+            in: 'query',
+            required: asked?.required?.includes(n) ?? false,
+            schema,
+          })),
         ],
-        ...(allBodies[name] ? { requestBody: { required: true, content: { 'application/json': { schema: json(allBodies[name]) } } } } : {}),
+        ...(allBodies[name]
+          ? {
+              requestBody: {
+                required: true,
+                content: { 'application/json': { schema: json(allBodies[name]) } },
+              },
+            }
+          : {}),
         responses: {
-          200: reply ? { description: 'done', content: { 'application/json': { schema: json(reply) } } } : { description: 'a file or a stream' },
-          default: { description: 'a refusal: a code, what is wrong, what to do', content: { 'application/json': { schema: { $ref: '#/components/schemas/Refusal' } } } },
+          200: reply
+            ? { description: 'done', content: { 'application/json': { schema: json(reply) } } }
+            : { description: 'a file or a stream' },
+          default: {
+            description: 'a refusal: a code, what is wrong, what to do',
+            content: { 'application/json': { schema: { $ref: '#/components/schemas/Refusal' } } },
+          },
         },
       },
     };
@@ -86,13 +115,22 @@ function openApi() {
       error: {
         type: 'object',
         required: ['code', 'message', 'fix'],
-        properties: { code: { enum: Object.keys(catalogue) }, params: { type: 'object' }, message: { type: 'string' }, fix: { type: 'string' } },
+        properties: {
+          code: { enum: Object.keys(catalogue) },
+          params: { type: 'object' },
+          message: { type: 'string' },
+          fix: { type: 'string' },
+        },
       },
     },
   };
   return {
     openapi: '3.1.0',
-    info: { title: 'Stennet', version: '1', description: 'Generated from the contract in core/src/contract.' },
+    info: {
+      title: 'Stennet',
+      version: '1',
+      description: 'Generated from the contract in core/src/contract.',
+    },
     paths,
     components: { schemas: { Refusal } },
   };
@@ -118,7 +156,8 @@ function svg(drawing) {
   const shapes = drawing.shapes.map((s) => {
     if (s.kind === 'path')
       return `<path d="${s.d}" fill="${ink(s.fill)}" stroke="${ink(s.stroke)}" stroke-width="${s.width}"${s.round ? ' stroke-linecap="round" stroke-linejoin="round"' : ''}/>`;
-    if (s.kind === 'circle') return `<circle cx="${s.x}" cy="${s.y}" r="${s.r}" fill="${ink(s.fill)}" stroke="${ink(s.stroke)}" stroke-width="${s.width}"/>`;
+    if (s.kind === 'circle')
+      return `<circle cx="${s.x}" cy="${s.y}" r="${s.r}" fill="${ink(s.fill)}" stroke="${ink(s.stroke)}" stroke-width="${s.width}"/>`;
     return `<text x="${s.x}" y="${s.y}" font-size="${s.size}" fill="${ink(s.ink)}">${s.text}</text>`;
   });
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${drawing.x} ${drawing.y} ${drawing.width} ${drawing.height}" width="${drawing.width * 1.4}" height="${drawing.height * 1.4}"><rect x="${drawing.x}" y="${drawing.y}" width="${drawing.width}" height="${drawing.height}" fill="#fff"/>${shapes.join('')}</svg>\n`;
@@ -159,12 +198,20 @@ const parts = constructs.map(({ title, says, stages }) => {
 });
 
 const file = path.join(root, 'docs/PROCEDURE.md');
-const [begin, end] = ['<!-- constructs: made by scripts/generate-docs.mjs -->', '<!-- end of constructs -->'];
+const [begin, end] = [
+  '<!-- constructs: made by scripts/generate-docs.mjs -->',
+  '<!-- end of constructs -->',
+];
 const text = fs.readFileSync(file, 'utf8');
 const from = text.indexOf(begin) + begin.length;
-put('docs/PROCEDURE.md', `${text.slice(0, from)}\n\n${parts.join('\n')}\n${text.slice(text.indexOf(end))}`);
+put(
+  'docs/PROCEDURE.md',
+  `${text.slice(0, from)}\n\n${parts.join('\n')}\n${text.slice(text.indexOf(end))}`,
+);
 
 if (stale.length > 0) {
-  console.error(`out of date: ${stale.join(', ')}. Run: node --import tsx scripts/generate-docs.mjs`);
+  console.error(
+    `out of date: ${stale.join(', ')}. Run: node --import tsx scripts/generate-docs.mjs`,
+  );
   process.exit(1);
 }

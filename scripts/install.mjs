@@ -1,4 +1,5 @@
-// What the commands need on a fresh Debian machine: installed where that is allowed, else the exact command is said.
+// What the commands need on a fresh Debian machine: installed where that is allowed, else the exact
+// command is said.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import fs from 'node:fs';
@@ -11,12 +12,21 @@ export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '
 export class Refusal extends Error {}
 
 function apt(packages, why) {
-  if (process.getuid() !== 0) throw new Refusal(`${why} is missing. Install it with:\n  sudo apt-get install ${packages.join(' ')}`);
+  if (process.getuid() !== 0)
+    throw new Refusal(
+      `${why} is missing. Install it with:\n  sudo apt-get install ${packages.join(' ')}`,
+    );
   console.log(`Installing ${packages.join(', ')} from Debian …`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   spawnSync('apt-get', ['update', '-q'], { env, stdio: 'ignore' });
-  const done = spawnSync('apt-get', ['install', '-y', '-q', ...packages], { env, encoding: 'utf8' });
-  if (done.error || done.status !== 0) throw new Refusal(`${why} could not be installed. Try:\n  apt-get install ${packages.join(' ')}\n${(done.stderr ?? '').slice(-800)}`);
+  const done = spawnSync('apt-get', ['install', '-y', '-q', ...packages], {
+    env,
+    encoding: 'utf8',
+  });
+  if (done.error || done.status !== 0)
+    throw new Refusal(
+      `${why} could not be installed. Try:\n  apt-get install ${packages.join(' ')}\n${(done.stderr ?? '').slice(-800)}`,
+    );
 }
 
 export function ensurePostgres() {
@@ -35,8 +45,12 @@ export function ensurePackages() {
     .digest('hex');
   if (fs.existsSync(mark) && fs.readFileSync(mark, 'utf8') === lock) return;
   console.log('Installing npm packages from the lock file …');
-  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
-  if (done.status !== 0) throw new Refusal('npm ci failed; see above. It needs access to an npm registry.');
+  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  if (done.status !== 0)
+    throw new Refusal('npm ci failed; see above. It needs access to an npm registry.');
   fs.writeFileSync(mark, lock);
 }
 
@@ -50,7 +64,10 @@ export function sourcesHash(...places) {
       return;
     }
     for (const name of fs.readdirSync(place).sort()) {
-      const isNoSource = ['node_modules', 'dist', '.expo', '.shaken', 'expo-env.d.ts', '.gitignore'].includes(name) || /\.test\.tsx?$/.test(name);
+      const isNoSource =
+        ['node_modules', 'dist', '.expo', '.shaken', 'expo-env.d.ts', '.gitignore'].includes(
+          name,
+        ) || /\.test\.tsx?$/.test(name);
       if (!isNoSource) walk(path.join(place, name));
     }
   };

@@ -5,7 +5,19 @@ const { statementOf } = require('./sqlStatement.cjs');
 module.exports = {
   process: (src, file) =>
     file.endsWith('.sql')
-      ? { code: `module.exports = { __esModule: true, default: ${JSON.stringify(statementOf(src, file))} };` }
-      : { ...transformSync(src, { loader: file.endsWith('x') ? 'tsx' : 'ts', format: 'cjs', target: 'node20', sourcemap: 'inline', sourcefile: file, sourcesContent: false }) },
-  getCacheKey: (src, file) => crypto.createHash('sha1').update(src).update(file).update('3').digest('hex'),
+      ? {
+          code: `module.exports = { __esModule: true, default: ${JSON.stringify(statementOf(src, file))} };`,
+        }
+      : {
+          ...transformSync(src, {
+            loader: file.endsWith('x') ? 'tsx' : 'ts',
+            format: 'cjs',
+            target: 'node20',
+            sourcemap: 'inline',
+            sourcefile: file,
+            sourcesContent: false,
+          }),
+        },
+  getCacheKey: (src, file) =>
+    crypto.createHash('sha1').update(src).update(file).update('3').digest('hex'),
 };

@@ -1,5 +1,6 @@
-// Runs for ./stennet start: PostgreSQL first, then migrations, then the server. Either is started again when it dies; when this one is
-// killed the server ends by itself, since nobody would start it again.
+// Runs for ./stennet start: PostgreSQL first, then migrations, then the server. Either is started
+// again when it dies; when this one is killed the server ends by itself, since nobody would start
+// it again.
 import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import path from 'node:path';
@@ -8,7 +9,9 @@ import { root } from './install.mjs';
 import { ended } from './serving.mjs';
 import { setupCode } from './shop.mjs';
 
-const { home, port, host, hosts, web, cert, key, isBehindProxy } = JSON.parse(process.argv[2] ?? '{}');
+const { home, port, host, hosts, web, cert, key, isBehindProxy } = JSON.parse(
+  process.argv[2] ?? '{}',
+);
 const LONGEST_WAIT_MS = 20_000;
 const LOOK_EVERY_MS = 1000;
 const cluster = process.env.DATABASE_URL ? null : clusterIn(home);
@@ -21,19 +24,31 @@ let tries = 0;
 
 async function main() {
   if (cluster) await cluster.start();
-  const urls = cluster ? cluster.ensureDatabase('stennet') : { app: process.env.DATABASE_URL, owner: process.env.OWNER_DATABASE_URL };
-  if (!urls.owner) throw new Error('With DATABASE_URL also OWNER_DATABASE_URL is needed: migrations run as the owner of the tables.');
-  const prepared = spawnSync(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations'], {
-    cwd: root,
-    stdio: 'inherit',
-    env: { ...process.env, OWNER_DATABASE_URL: urls.owner, KEY_DIR: keyFolder(home) },
-  });
+  const urls = cluster
+    ? cluster.ensureDatabase('stennet')
+    : { app: process.env.DATABASE_URL, owner: process.env.OWNER_DATABASE_URL };
+  if (!urls.owner)
+    throw new Error(
+      'With DATABASE_URL also OWNER_DATABASE_URL is needed: migrations run as the owner of the tables.',
+    );
+  const prepared = spawnSync(
+    process.execPath,
+    ['server/dist/prepareDatabase.js', 'server/migrations'],
+    {
+      cwd: root,
+      stdio: 'inherit',
+      env: { ...process.env, OWNER_DATABASE_URL: urls.owner, KEY_DIR: keyFolder(home) },
+    },
+  );
   if (prepared.status !== 0) throw new Error('the database could not be prepared; see above');
   serve(urls.app);
   if (cluster) void watch(urls.app);
 }
 
-/** PostgreSQL, for as long as this runs. Servers find it again where it was; only where that port is taken by now they are begun anew. */
+/**
+ * PostgreSQL, for as long as this runs. Servers find it again where it was; only where that port is
+ * taken by now they are begun anew.
+ */
 async function watch(url) {
   let pause = LOOK_EVERY_MS;
   while (!isEnding) {
@@ -41,7 +56,8 @@ async function watch(url) {
     if (isEnding || cluster.running()) continue;
     console.error('PostgreSQL is gone; it is started again');
     await cluster.start().catch((error) => console.error(error.message));
-    // One that does not start (no room) is tried less and less often, so that the log does not fill what is left.
+    // One that does not start (no room) is tried less and less often, so that the log does not fill
+    // what is left.
     pause = cluster.running() ? LOOK_EVERY_MS : Math.min(pause * 2, LONGEST_WAIT_MS);
     if (cluster.running() && cluster.urls('stennet').app !== url) {
       url = cluster.urls('stennet').app;

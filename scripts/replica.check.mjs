@@ -1,4 +1,5 @@
-// A streaming replica on loopback: what only reads is read there, it follows, and when it is away the primary answers instead.
+// A streaming replica on loopback: what only reads is read there, it follows, and when it is away
+// the primary answers instead.
 import assert from 'node:assert/strict';
 import { spawn } from 'node:child_process';
 import fs from 'node:fs';
@@ -22,14 +23,24 @@ try {
   await cluster.start();
   const urls = cluster.ensureDatabase(NAME);
   node(['scripts/build-server.mjs']);
-  node(['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], { OWNER_DATABASE_URL: urls.owner, KEY_DIR: keyFolder(home) });
+  node(['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], {
+    OWNER_DATABASE_URL: urls.owner,
+    KEY_DIR: keyFolder(home),
+  });
   replica = await cluster.replicate(home);
   const port = await freePort();
   const url = `http://127.0.0.1:${port}`;
   server = spawn(process.execPath, ['server/dist/main.js'], {
     cwd: root,
     stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, DATABASE_URL: urls.app, READ_DATABASE_URL: replica.url(NAME), KEY_DIR: keyFolder(home), PORT: String(port), LOG_LEVEL: 'silent' },
+    env: {
+      ...process.env,
+      DATABASE_URL: urls.app,
+      READ_DATABASE_URL: replica.url(NAME),
+      KEY_DIR: keyFolder(home),
+      PORT: String(port),
+      LOG_LEVEL: 'silent',
+    },
   });
   await healthy(url, () => isOver(server));
   const signedIn = await fetch(`${url}/api/session`, {
@@ -42,15 +53,21 @@ try {
     .map((c) => c.split(';')[0])
     .join('; ');
   const orders = async () => {
-    const reply = await fetch(`${url}/api/history?by=vehicle&vin=${VEHICLE}`, { headers: { Cookie: cookie } });
+    const reply = await fetch(`${url}/api/history?by=vehicle&vin=${VEHICLE}`, {
+      headers: { Cookie: cookie },
+    });
     assert.equal(reply.status, 200);
     return (await reply.json()).lines.map((l) => l.number);
   };
   const primary = new pg.Client({ connectionString: urls.admin });
-  const copy = new pg.Client({ connectionString: Object.assign(new URL(urls.admin), { port: new URL(replica.url(NAME)).port }).href });
+  const copy = new pg.Client({
+    connectionString: Object.assign(new URL(urls.admin), { port: new URL(replica.url(NAME)).port })
+      .href,
+  });
   await Promise.all([primary.connect(), copy.connect()]);
   copy.on('error', () => undefined);
-  const rename = (from, to) => primary.query('update repair_order set number = $2 where number = $1', [from, to]);
+  const rename = (from, to) =>
+    primary.query('update repair_order set number = $2 where number = $1', [from, to]);
 
   const [first] = await orders();
   assert.ok(first, 'the demo has a history for the vehicle');

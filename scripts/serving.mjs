@@ -1,4 +1,5 @@
-// What every way of running the server needs: a free port, a built app where the server's user can read it, an answer to wait for.
+// What every way of running the server needs: a free port, a built app where the server's user can
+// read it, an answer to wait for.
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import http from 'node:http';
@@ -9,7 +10,8 @@ import { Refusal, root } from './install.mjs';
 
 export function portOf({ port: given }, usual) {
   const port = Number(given ?? process.env.PORT ?? usual);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Refusal('--port needs a number from 1 to 65535.');
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Refusal('--port needs a number from 1 to 65535.');
   return port;
 }
 
@@ -17,23 +19,40 @@ export function portOf({ port: given }, usual) {
 export const isOver = (child) => child.exitCode !== null || child.signalCode !== null;
 
 /** Until a child process has ended; one that had ended before says so no more. */
-export const ended = (child) => new Promise((resolve) => (isOver(child) ? resolve() : child.once('exit', () => resolve())));
+export const ended = (child) =>
+  new Promise((resolve) => (isOver(child) ? resolve() : child.once('exit', () => resolve())));
 
 /** One of the server's own programs, to its end. */
 export function node(args, env = {}) {
-  const done = spawnSync(process.execPath, args, { cwd: root, encoding: 'utf8', stdio: ['ignore', 'inherit', 'pipe'], env: { ...process.env, ...env } });
+  const done = spawnSync(process.execPath, args, {
+    cwd: root,
+    encoding: 'utf8',
+    stdio: ['ignore', 'inherit', 'pipe'],
+    env: { ...process.env, ...env },
+  });
   if (done.status !== 0) throw new Refusal(`${args[0]} failed:\n${done.stderr}`);
 }
 
 export function assertPortFree(port, command, host = '127.0.0.1') {
   return new Promise((resolve, reject) => {
     const s = net.createServer();
-    s.once('error', (e) => reject(new Refusal(e.code === 'EADDRINUSE' ? `Port ${port} is taken. Stop what uses it, or choose another: ${command} --port ${port + 1}` : e.message)));
+    s.once('error', (e) =>
+      reject(
+        new Refusal(
+          e.code === 'EADDRINUSE'
+            ? `Port ${port} is taken. Stop what uses it, or choose another: ${command} --port ${port + 1}`
+            : e.message,
+        ),
+      ),
+    );
     s.listen(port, host, () => s.close(() => resolve()));
   });
 }
 
-/** As root the server becomes an ordinary user, who may not be able to read the clone: the built app goes where it can. */
+/**
+ * As root the server becomes an ordinary user, who may not be able to read the clone: the built app
+ * goes where it can.
+ */
 export function publish(dist, home, name = 'web') {
   if (process.getuid() !== 0) return dist;
   const web = path.join(home, name);
@@ -42,11 +61,18 @@ export function publish(dist, home, name = 'web') {
   return web;
 }
 
-/** Whether the server answers and has its database. A certificate of one's own is not known to this program, and it asks its own machine only. */
+/**
+ * Whether the server answers and has its database. A certificate of one's own is not known to this
+ * program, and it asks its own machine only.
+ */
 export const isHealthy = (url) =>
   new Promise((resolve) => {
-    const [{ get }, options] = url.startsWith('https:') ? [https, { rejectUnauthorized: false }] : [http, {}];
-    get(`${url}/api/health`, { ...options, timeout: 3000 }, (reply) => resolve(reply.resume().statusCode === 200))
+    const [{ get }, options] = url.startsWith('https:')
+      ? [https, { rejectUnauthorized: false }]
+      : [http, {}];
+    get(`${url}/api/health`, { ...options, timeout: 3000 }, (reply) =>
+      resolve(reply.resume().statusCode === 200),
+    )
       .on('timeout', function () {
         this.destroy();
       })
@@ -72,10 +98,16 @@ export function assertHome(home) {
     fs.rmSync(probe);
   } catch (error) {
     if (error.code === 'EACCES' || error.code === 'EPERM')
-      throw new Refusal(`${home} belongs to another user. Start Stennet as that user, or name another folder: STENNET_HOME=/path ./stennet …`);
-    if (error.code === 'ENOSPC') throw new Refusal(`There is no room left where ${home} is. Free some, then start again.`);
+      throw new Refusal(
+        `${home} belongs to another user. Start Stennet as that user, or name another folder: STENNET_HOME=/path ./stennet …`,
+      );
+    if (error.code === 'ENOSPC')
+      throw new Refusal(`There is no room left where ${home} is. Free some, then start again.`);
     throw new Refusal(`${home} cannot be written: ${error.message}`);
   }
   const { bavail, bsize } = fs.statfsSync(home);
-  if (bavail * bsize < LEAST_FREE) throw new Refusal(`Only ${Math.round((bavail * bsize) / 1e6)} MB are free where ${home} is; 200 are needed. Free some, then start again.`);
+  if (bavail * bsize < LEAST_FREE)
+    throw new Refusal(
+      `Only ${Math.round((bavail * bsize) / 1e6)} MB are free where ${home} is; 200 are needed. Free some, then start again.`,
+    );
 }

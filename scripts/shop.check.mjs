@@ -1,4 +1,5 @@
-// A shop's life, by its commands: started, first visit, a backup, wiped, restored; a damaged copy leaves what is there.
+// A shop's life, by its commands: started, first visit, a backup, wiped, restored; a damaged copy
+// leaves what is there.
 import assert from 'node:assert/strict';
 import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
@@ -12,7 +13,8 @@ import { isHealthy } from './serving.mjs';
 import { soon } from './soon.mjs';
 
 const home = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-shop-'));
-const { url, stennet, must, ask, start, cookie, firstVisit, signIn, openOrder, orders } = await aShop(home);
+const { url, stennet, must, ask, start, cookie, firstVisit, signIn, openOrder, orders } =
+  await aShop(home);
 const everything = async () => {
   await signIn();
   return JSON.stringify([await orders(), (await ask('/api/people')).body]);
@@ -27,11 +29,15 @@ try {
   assert.equal((await openOrder('1001')).status, 200);
   const before = await everything();
   const log = fs.readFileSync(path.join(home, 'shop.log'), 'utf8');
-  assert.ok(!log.includes(PASSWORD) && !log.includes(cookie().split('.')[1]), 'the log keeps no secret');
+  assert.ok(
+    !log.includes(PASSWORD) && !log.includes(cookie().split('.')[1]),
+    'the log keeps no secret',
+  );
 
   // The server killed, then PostgreSQL: each is there again by itself, with what was kept.
   const numberIn = (file) => /\d+/.exec(fs.readFileSync(path.join(home, file), 'utf8'))[0];
-  const server = () => spawnSync('pgrep', ['-P', numberIn('shop.json')], { encoding: 'utf8' }).stdout.trim();
+  const server = () =>
+    spawnSync('pgrep', ['-P', numberIn('shop.json')], { encoding: 'utf8' }).stdout.trim();
   const postmaster = () => numberIn('cluster/data/postmaster.pid');
   for (const one of [server, postmaster]) {
     const died = one();
@@ -40,10 +46,16 @@ try {
     await soon('it serves what was kept', async () => (await everything()) === before);
   }
 
-  // The one that keeps them killed: nothing is left that serves, it is said so, and a start goes on.
+  // The one that keeps them killed: nothing is left that serves, it is said so, and a start goes
+  // on.
   const [keeper, served] = [numberIn('shop.json'), server()];
   process.kill(Number(keeper), 'SIGKILL');
-  await soon('the server has ended too', () => !fs.existsSync(`/proc/${served}`) || fs.readFileSync(`/proc/${served}/stat`, 'utf8').includes(') Z'));
+  await soon(
+    'the server has ended too',
+    () =>
+      !fs.existsSync(`/proc/${served}`) ||
+      fs.readFileSync(`/proc/${served}/stat`, 'utf8').includes(') Z'),
+  );
   assert.match(stennet('status').said, /does not run. Its PostgreSQL does/);
   start();
   assert.equal(await everything(), before);
@@ -54,9 +66,16 @@ try {
   fs.writeFileSync(secret, 'a long one for the safe\n');
   const locked = path.join(home, 'locked.tar.age');
   must('backup', locked, '--passphrase-file', secret);
-  for (const file of [copy, locked, ...fs.readdirSync(path.join(home, 'keys')).map((name) => path.join(home, 'keys', name))])
+  for (const file of [
+    copy,
+    locked,
+    ...fs.readdirSync(path.join(home, 'keys')).map((name) => path.join(home, 'keys', name)),
+  ])
     assert.equal(fs.statSync(file).mode & 0o777, 0o600, file);
-  assert.ok(!fs.readFileSync(locked).includes('Kiln Lane'), 'nothing of an encrypted backup can be read');
+  assert.ok(
+    !fs.readFileSync(locked).includes('Kiln Lane'),
+    'nothing of an encrypted backup can be read',
+  );
   assert.match(stennet('restore', copy).said, /Stop it first/);
   must('stop');
   assert.match(stennet('stop').said, /does not run/);
@@ -75,14 +94,36 @@ try {
   const prepared = (change) => forged(copy, path.join(home, 'forged.tar'), change);
   refuses(
     /holds “keys\/.*”, which a backup does not/,
-    await prepared((files) => files.push([{ name: `keys/${'0'.repeat(8)}-0000-4000-8000-000000000000.pem`, type: 'symlink', linkname: '/etc/passwd' }])),
+    await prepared((files) =>
+      files.push([
+        {
+          name: `keys/${'0'.repeat(8)}-0000-4000-8000-000000000000.pem`,
+          type: 'symlink',
+          linkname: '/etc/passwd',
+        },
+      ]),
+    ),
   );
-  refuses(/holds “..\/..\/etc\/cron.d\/x”/, await prepared((files) => files.push([{ name: '../../etc/cron.d/x' }, 'x'])));
-  refuses(/tables\/evil.csv is not what it was/, await prepared((files) => files.push([{ name: 'tables/evil.csv' }, 'x'])));
-  refuses(/manifest is not signed/, await prepared((files) => (textOf(files, 'manifest.json').text += ' ')));
+  refuses(
+    /holds “..\/..\/etc\/cron.d\/x”/,
+    await prepared((files) => files.push([{ name: '../../etc/cron.d/x' }, 'x'])),
+  );
+  refuses(
+    /tables\/evil.csv is not what it was/,
+    await prepared((files) => files.push([{ name: 'tables/evil.csv' }, 'x'])),
+  );
+  refuses(
+    /manifest is not signed/,
+    await prepared((files) => (textOf(files, 'manifest.json').text += ' ')),
+  );
   refuses(/Give its passphrase/, locked);
   fs.writeFileSync(path.join(home, 'wrong'), 'another');
-  refuses(/does not open with this passphrase/, locked, '--passphrase-file', path.join(home, 'wrong'));
+  refuses(
+    /does not open with this passphrase/,
+    locked,
+    '--passphrase-file',
+    path.join(home, 'wrong'),
+  );
   start();
   assert.equal(await everything(), before);
   must('stop');
@@ -90,7 +131,10 @@ try {
   // The key gone: it does not start, and says why.
   const keys = path.join(home, 'keys');
   fs.renameSync(keys, `${keys}.away`);
-  assert.match(stennet('start', '--port', new URL(url).port).said, /signing key of a shop cannot be read.*Put it back from a backup/);
+  assert.match(
+    stennet('start', '--port', new URL(url).port).said,
+    /signing key of a shop cannot be read.*Put it back from a backup/,
+  );
   assert.match(stennet('status').said, /does not run/);
   fs.rmSync(keys, { recursive: true, force: true });
   fs.renameSync(`${keys}.away`, keys);
@@ -108,7 +152,9 @@ try {
   assert.equal(await everything(), before);
   must('stop');
   await overTls(home, stennet);
-  console.log('started, first visit, killed, backed up, prepared copies refused, wiped, restored from an encrypted one, twice at once, with TLS');
+  console.log(
+    'started, first visit, killed, backed up, prepared copies refused, wiped, restored from an encrypted one, twice at once, with TLS',
+  );
 } finally {
   stennet('stop');
   spawnSync('rm', ['-rf', home]);
@@ -144,14 +190,33 @@ async function forged(file, target, change) {
 function startBeside(folder, at) {
   return new Promise((resolve) => {
     const env = { ...process.env, STENNET_HOME: folder, DATABASE_URL: '', OWNER_DATABASE_URL: '' };
-    spawn(path.join(root, 'stennet'), ['start', '--port', new URL(at).port], { cwd: root, env, stdio: 'ignore' }).once('exit', (code) => resolve(code === 0));
+    spawn(path.join(root, 'stennet'), ['start', '--port', new URL(at).port], {
+      cwd: root,
+      env,
+      stdio: 'ignore',
+    }).once('exit', (code) => resolve(code === 0));
   });
 }
 
 async function overTls(folder, stennet) {
   const [cert, key] = ['cert.pem', 'key.pem'].map((name) => path.join(folder, name));
-  const made = spawnSync('openssl', ['req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-subj', '/CN=localhost', '-days', '2', '-keyout', key, '-out', cert]);
-  if (made.status !== 0) return console.log('TLS was not tried: there is no openssl to make a certificate with');
+  const made = spawnSync('openssl', [
+    'req',
+    '-x509',
+    '-newkey',
+    'rsa:2048',
+    '-nodes',
+    '-subj',
+    '/CN=localhost',
+    '-days',
+    '2',
+    '-keyout',
+    key,
+    '-out',
+    cert,
+  ]);
+  if (made.status !== 0)
+    return console.log('TLS was not tried: there is no openssl to make a certificate with');
   const port = String(await freePort());
   const begun = stennet('start', '--port', port, '--tls-cert', cert, '--tls-key', key);
   assert.ok(begun.ok, begun.said);

@@ -1,11 +1,19 @@
-// ./stennet soak: builds, starts a cluster of its own and two servers, and lets scripts/soak.mts do the rest.
+// ./stennet soak: builds, starts a cluster of its own and two servers, and lets scripts/soak.mts do
+// the rest.
 import { spawnSync } from 'node:child_process';
 import { ensurePostgres, Refusal, root } from './install.mjs';
 
 export async function soak({ short }) {
   ensurePostgres();
-  const built = spawnSync(process.execPath, ['scripts/build-server.mjs'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
+  const built = spawnSync(process.execPath, ['scripts/build-server.mjs'], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
   if (built.status !== 0) throw new Refusal('The server could not be built; see above.');
-  const done = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/soak.mts', ...(short ? ['--short'] : [])], { cwd: root, stdio: 'inherit' });
+  const done = spawnSync(
+    process.execPath,
+    ['--import', 'tsx', 'scripts/soak.mts', ...(short ? ['--short'] : [])],
+    { cwd: root, stdio: 'inherit' },
+  );
   process.exitCode = done.status ?? 1;
 }

@@ -1,5 +1,6 @@
-// A .sql file as the driver takes it: its text, with the file's name as the statement's. A named statement is parsed and planned once on
-// a connection, not each time: planning the joins cost more than reading what they find.
+// A .sql file as the driver takes it: its text, with the file's name as the statement's. A named
+// statement is parsed and planned once on a connection, not each time: planning the joins cost more
+// than reading what they find.
 const fs = require('node:fs/promises');
 const path = require('node:path');
 

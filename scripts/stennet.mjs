@@ -1,4 +1,5 @@
-// The one door. Nothing here, nor what it imports before the gate below, may import an npm package: on a fresh machine there are none.
+// The one door. Nothing here, nor what it imports before the gate below, may import an npm package:
+// on a fresh machine there are none.
 import { parseArgs } from 'node:util';
 import { ensurePackages, Refusal } from './install.mjs';
 
@@ -16,14 +17,29 @@ const text = { type: 'string' };
 const flag = { type: 'boolean' };
 /** Each command with its options; one that it does not know is refused, not passed over. */
 const commands = {
-  demo: { options: { port: text, fresh: flag }, run: async (o) => (await import('./demo.mjs')).demo(o) },
+  demo: {
+    options: { port: text, fresh: flag },
+    run: async (o) => (await import('./demo.mjs')).demo(o),
+  },
   start: {
-    options: { port: text, host: text, hosts: text, 'tls-cert': text, 'tls-key': text, 'behind-proxy': flag, foreground: flag },
+    options: {
+      port: text,
+      host: text,
+      hosts: text,
+      'tls-cert': text,
+      'tls-key': text,
+      'behind-proxy': flag,
+      foreground: flag,
+    },
     run: async (o) => (await import('./shop.mjs')).start(o),
   },
   stop: { run: async () => (await import('./shop.mjs')).stop() },
   status: { run: async () => (await import('./shop.mjs')).status() },
-  backup: { options: { 'passphrase-file': text }, names: 1, run: async (o, names) => (await import('./backup.mjs')).backup(names, o) },
+  backup: {
+    options: { 'passphrase-file': text },
+    names: 1,
+    run: async (o, names) => (await import('./backup.mjs')).backup(names, o),
+  },
   restore: {
     options: { 'passphrase-file': text, 'other-keys': flag },
     names: 1,
@@ -31,8 +47,15 @@ const commands = {
   },
   test: { options: { all: flag }, run: async (o) => (await import('./test.mjs')).test(o) },
   soak: { options: { short: flag }, run: async (o) => (await import('./soak.mjs')).soak(o) },
-  verify: { options: { all: flag }, names: 1, run: async (o, names) => (await import('./verify.mjs')).verify(names, o) },
-  wrench: { options: { port: text, name: text }, run: async (o) => (await import('./wrench.mjs')).wrench(o) },
+  verify: {
+    options: { all: flag },
+    names: 1,
+    run: async (o, names) => (await import('./verify.mjs')).verify(names, o),
+  },
+  wrench: {
+    options: { port: text, name: text },
+    run: async (o) => (await import('./wrench.mjs')).wrench(o),
+  },
   bench: { names: 1, run: async (_o, names) => (await import('../bench/run.mjs')).bench(names) },
 };
 
@@ -45,8 +68,13 @@ if (!command) {
 
 function asked() {
   try {
-    const { values, positionals } = parseArgs({ args, options: command.options ?? {}, allowPositionals: true });
-    if (positionals.length > (command.names ?? 0)) throw new Error(`“${positionals.at(-1)}” is one thing too many.`);
+    const { values, positionals } = parseArgs({
+      args,
+      options: command.options ?? {},
+      allowPositionals: true,
+    });
+    if (positionals.length > (command.names ?? 0))
+      throw new Error(`“${positionals.at(-1)}” is one thing too many.`);
     return { values, positionals };
   } catch (error) {
     throw new Refusal(`./stennet ${name}: ${error.message.split('. To specify')[0]}\n\n${usage}`);

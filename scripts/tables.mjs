@@ -1,25 +1,49 @@
-// Every table of a database as a CSV file, and back. Nothing of such a file is ever run: it is data, loaded as the owner of the tables.
+// Every table of a database as a CSV file, and back. Nothing of such a file is ever run: it is
+// data, loaded as the owner of the tables.
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import path from 'node:path';
 import { postgresProgram } from './cluster.mjs';
 import { Refusal } from './install.mjs';
 
-/** The password goes by the environment of this one child: a list of processes does not show that. */
+/**
+ * The password goes by the environment of this one child: a list of processes does not show that.
+ */
 function psql(url, input) {
   const { hostname, port, username, password, pathname } = new URL(url);
-  const args = ['-X', '-q', '-A', '-t', '-v', 'ON_ERROR_STOP=1', '-h', hostname, '-p', port, '-U', username, '-d', pathname.slice(1), '-f', '-'];
+  const args = [
+    '-X',
+    '-q',
+    '-A',
+    '-t',
+    '-v',
+    'ON_ERROR_STOP=1',
+    '-h',
+    hostname,
+    '-p',
+    port,
+    '-U',
+    username,
+    '-d',
+    pathname.slice(1),
+    '-f',
+    '-',
+  ];
   const done = spawnSync(postgresProgram('psql'), args, {
     input,
     encoding: 'utf8',
     maxBuffer: 1e8,
     env: { PATH: process.env.PATH, PGPASSWORD: password, PGCONNECT_TIMEOUT: '10' },
   });
-  if (done.error || done.status !== 0) throw new Refusal((done.stderr ?? String(done.error)).slice(-1500));
+  if (done.error || done.status !== 0)
+    throw new Refusal((done.stderr ?? String(done.error)).slice(-1500));
   return done.stdout.trim();
 }
 
-/** What is not kept: how far migrations have come is said in the list of the copy, and nothing is under way in it. */
+/**
+ * What is not kept: how far migrations have come is said in the list of the copy, and nothing is
+ * under way in it.
+ */
 const LEFT_OUT = ['migration', 'unsealed'];
 
 /** Tables with their own columns, each after those that its rows name. */
@@ -49,12 +73,24 @@ const listed = (columns) => columns.map((c) => `"${c}"`).join(', ');
 /** @returns names of the files, and the migrations that made these tables */
 export function saveTables(admin, folder) {
   const tables = tablesIn(admin);
-  const copies = tables.map((t) => `\\copy (select ${listed(t.columns)} from "${t.name}") to '${path.join(folder, `${t.name}.csv`)}' with (format csv, header)`);
-  psql(admin, ['begin isolation level repeatable read read only;', ...copies, 'commit;', ''].join('\n'));
-  return { names: tables.map((t) => t.name), migrations: JSON.parse(psql(admin, 'select json_object_agg(name, hash) from migration;')) };
+  const copies = tables.map(
+    (t) =>
+      `\\copy (select ${listed(t.columns)} from "${t.name}") to '${path.join(folder, `${t.name}.csv`)}' with (format csv, header)`,
+  );
+  psql(
+    admin,
+    ['begin isolation level repeatable read read only;', ...copies, 'commit;', ''].join('\n'),
+  );
+  return {
+    names: tables.map((t) => t.name),
+    migrations: JSON.parse(psql(admin, 'select json_object_agg(name, hash) from migration;')),
+  };
 }
 
-/** Into tables that are empty. The names and columns are those of the tables; a file only says what stands in them. */
+/**
+ * Into tables that are empty. The names and columns are those of the tables; a file only says what
+ * stands in them.
+ */
 export function loadTables(owner, folder) {
   const tables = tablesIn(owner);
   const there = tables.filter((t) => fs.existsSync(path.join(folder, `${t.name}.csv`)));
@@ -63,6 +99,12 @@ export function loadTables(owner, folder) {
     `alter table "${t.name}" disable trigger user;`,
     `\\copy "${t.name}" (${listed(t.columns)}) from '${path.join(folder, `${t.name}.csv`)}' with (format csv, header match)`,
   ];
-  const close = (t) => [`alter table "${t.name}" enable trigger user;`, ...(t.forced ? [`alter table "${t.name}" force row level security;`] : [])];
-  psql(owner, ['begin;', ...there.flatMap(load), ...there.flatMap(close), 'commit;', ''].join('\n'));
+  const close = (t) => [
+    `alter table "${t.name}" enable trigger user;`,
+    ...(t.forced ? [`alter table "${t.name}" force row level security;`] : []),
+  ];
+  psql(
+    owner,
+    ['begin;', ...there.flatMap(load), ...there.flatMap(close), 'commit;', ''].join('\n'),
+  );
 }

@@ -9,7 +9,10 @@ let failed = 0;
 
 const bin = (name) => path.join(root, 'node_modules/.bin', name);
 const node = process.execPath;
-/** One after the other, beside the rest: the app is built, and what needs it starts and kills servers of its own. */
+/**
+ * One after the other, beside the rest: the app is built, and what needs it starts and kills
+ * servers of its own.
+ */
 const withServers = (all) => [
   ['web app', node, ['scripts/build-web.mjs']],
   ['first load', node, ['scripts/firstLoad.check.mjs']],
@@ -32,7 +35,11 @@ const CHECKS = [
   ['the door needs no package', node, ['scripts/gate.check.mjs']],
   ['bill of materials', node, ['scripts/sbom.check.mjs']],
   ['layers', bin('depcruise'), ['core/src', 'server/src', 'app/src', 'device/src']],
-  ['folders are a tree', bin('depcruise'), ['--config', '.dependency-cruiser.folders.cjs', 'core/src', 'server/src']],
+  [
+    'folders are a tree',
+    bin('depcruise'),
+    ['--config', '.dependency-cruiser.folders.cjs', 'core/src', 'server/src'],
+  ],
   ['generated files', node, ['scripts/generate-assets.mjs', '--check']],
   ['demo’s past', node, ['--import', 'tsx', 'scripts/generate-past.mts', '--check']],
   ['generated documents', node, ['--import', 'tsx', 'scripts/generate-docs.mjs', '--check']],
@@ -65,25 +72,48 @@ export async function test({ all = false }) {
   countPlaywright(e2eFile, e2e);
 
   // `.ci/run` has tried the demo before anything was installed, and says here how it went.
-  if (process.env.STENNET_FIRST_DEMO) await check('the demo in a fresh clone', node, ['-e', `process.exit(${process.env.STENNET_FIRST_DEMO})`]);
+  if (process.env.STENNET_FIRST_DEMO)
+    await check('the demo in a fresh clone', node, [
+      '-e',
+      `process.exit(${process.env.STENNET_FIRST_DEMO})`,
+    ]);
   console.log(`\n${passed} passed, ${failed} failed`);
   process.exit(failed === 0 ? 0 : 1);
 }
 
-const quietEnv = () => ({ ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1', FORCE_COLOR: '0' });
+const quietEnv = () => ({
+  ...process.env,
+  CI: '1',
+  EXPO_NO_TELEMETRY: '1',
+  EXPO_OFFLINE: '1',
+  FORCE_COLOR: '0',
+});
 
 async function unitTests() {
   const file = path.join(root, 'test-results/jest.json');
   const held = path.join(root, 'test-results/held.txt');
   for (const old of [file, held]) fs.rmSync(old, { force: true });
-  const ok = await told('Jest: core, server, device, app', bin('jest'), ['--ci', '--maxWorkers', '2', '--json', '--outputFile', file]);
+  const ok = await told('Jest: core, server, device, app', bin('jest'), [
+    '--ci',
+    '--maxWorkers',
+    '2',
+    '--json',
+    '--outputFile',
+    file,
+  ]);
   countJest(file, ok);
   if (fs.existsSync(held)) console.log(`attacked, and held:\n${fs.readFileSync(held, 'utf8')}`);
 }
 
 function run(title, command, args) {
   console.log(`\n── ${title}`);
-  return spawnSync(command, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: quietEnv() }).status === 0;
+  return (
+    spawnSync(command, args, {
+      cwd: root,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: quietEnv(),
+    }).status === 0
+  );
 }
 
 async function check(title, command, args, cwd = root) {
@@ -91,7 +121,10 @@ async function check(title, command, args, cwd = root) {
   else failed += 1;
 }
 
-/** What hangs is ended, with all that it started: a failure that is told, instead of a run without an end. */
+/**
+ * What hangs is ended, with all that it started: a failure that is told, instead of a run without
+ * an end.
+ */
 const longestMin = () => (process.env.STENNET_ALL ? 120 : 25);
 const atWork = new Set();
 const endAll = (child) => {
@@ -102,24 +135,34 @@ const endAll = (child) => {
   }
 };
 
-/** Something beside others: what it says is shown when it has ended. @returns whether it went well */
+/**
+ * Something beside others: what it says is shown when it has ended. @returns whether it went well
+ */
 function told(title, command, args, cwd = root) {
   return new Promise((resolve) => {
     const said = [];
     const from = Date.now();
     // A group of its own, so that it can be ended as a whole.
-    const child = spawn(command, args, { cwd, stdio: ['ignore', 'pipe', 'pipe'], env: quietEnv(), detached: true });
+    const child = spawn(command, args, {
+      cwd,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: quietEnv(),
+      detached: true,
+    });
     atWork.add(child);
     const tooLong = setTimeout(() => {
       said.push(Buffer.from(`\nit did not end in ${longestMin()} minutes\n`));
       endAll(child);
     }, longestMin() * 60_000);
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => said.push(piece));
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (piece) => said.push(piece));
     const end = (ok) => {
       if (!atWork.delete(child)) return;
       clearTimeout(tooLong);
       endAll(child);
-      console.log(`\n── ${title}\n${Buffer.concat(said).toString('utf8')}${ok ? 'ok' : 'FAILED'}, ${Math.round((Date.now() - from) / 1000)} s`);
+      console.log(
+        `\n── ${title}\n${Buffer.concat(said).toString('utf8')}${ok ? 'ok' : 'FAILED'}, ${Math.round((Date.now() - from) / 1000)} s`,
+      );
       resolve(ok);
     };
     child.on('error', (error) => {
@@ -137,7 +180,12 @@ function countJest(file, ok) {
   const report = fs.existsSync(file) ? JSON.parse(fs.readFileSync(file, 'utf8')) : null;
   passed += report?.numPassedTests ?? 0;
   failed += (report?.numFailedTests ?? 0) + (report?.numRuntimeErrorTestSuites ?? 0);
-  if (!report || report.numPassedTests === 0 || (!ok && report.numFailedTests + report.numRuntimeErrorTestSuites === 0)) failed += 1;
+  if (
+    !report ||
+    report.numPassedTests === 0 ||
+    (!ok && report.numFailedTests + report.numRuntimeErrorTestSuites === 0)
+  )
+    failed += 1;
 }
 
 function countPlaywright(file, ok) {

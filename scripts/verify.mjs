@@ -1,4 +1,5 @@
-// ./stennet verify FILE|RO: a record file, an archive, or what stands in the database: under a repair order's number, or all of it.
+// ./stennet verify FILE|RO: a record file, an archive, or what stands in the database: under a
+// repair order's number, or all of it.
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import { clusterIn, dataHome, keyFolder } from './cluster.mjs';
@@ -9,8 +10,13 @@ const DATABASES = ['stennet', 'stennet_demo'];
 export async function verify([named], { all = false }) {
   const [what, witness] = all ? [null, named] : [named];
   if (!all && !what)
-    throw new Refusal('Name what to check: ./stennet verify record.json, ./stennet verify ro-2389.zip, ./stennet verify 2389, or ./stennet verify --all [WITNESS]');
-  const built = spawnSync(process.execPath, ['scripts/build-server.mjs'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
+    throw new Refusal(
+      'Name what to check: ./stennet verify record.json, ./stennet verify ro-2389.zip, ./stennet verify 2389, or ./stennet verify --all [WITNESS]',
+    );
+  const built = spawnSync(process.execPath, ['scripts/build-server.mjs'], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
   if (built.status !== 0) throw new Refusal('The server could not be built; see above.');
   if (!all && fs.existsSync(what)) {
     process.exitCode = check([fs.realpathSync(what)]);
@@ -23,9 +29,14 @@ export async function verify([named], { all = false }) {
   if (!wasRunning) await cluster.start();
   try {
     const known = DATABASES.filter((name) => cluster.hasDatabase(name));
-    if (known.length === 0) throw new Refusal('There is no database yet. Start Stennet first: ./stennet demo');
-    const asked = all ? ['--all', ...(witness ? [fs.realpathSync(witness)] : [])] : ['--order', what];
-    const codes = known.map((name) => check(asked, { OWNER_DATABASE_URL: cluster.urls(name).owner, KEY_DIR: keyFolder(home) }));
+    if (known.length === 0)
+      throw new Refusal('There is no database yet. Start Stennet first: ./stennet demo');
+    const asked = all
+      ? ['--all', ...(witness ? [fs.realpathSync(witness)] : [])]
+      : ['--order', what];
+    const codes = known.map((name) =>
+      check(asked, { OWNER_DATABASE_URL: cluster.urls(name).owner, KEY_DIR: keyFolder(home) }),
+    );
     process.exitCode = codes.includes(1) ? 1 : codes.includes(0) ? 0 : 2;
   } finally {
     if (!wasRunning) cluster.stop();
@@ -34,6 +45,10 @@ export async function verify([named], { all = false }) {
 
 /** @returns the exit code: 0 all holds, 1 something does not, 2 there is nothing to check */
 function check(args, env = {}) {
-  const done = spawnSync(process.execPath, ['server/dist/verify.js', ...args], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } });
+  const done = spawnSync(process.execPath, ['server/dist/verify.js', ...args], {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  });
   return done.status ?? 2;
 }

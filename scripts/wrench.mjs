@@ -18,5 +18,10 @@ export async function wrench(options) {
 /** Ends with whoever started it. */
 export function startWrench(port, name, stdout = 'ignore') {
   const env = { ...process.env, WRENCH_PORT: String(port), ...(name ? { WRENCH_NAME: name } : {}) };
-  return spawn(process.execPath, ['device/dist/wrench.mjs'], { cwd: root, stdio: ['ignore', stdout, 'inherit'], env, detached: true });
+  return spawn(process.execPath, ['device/dist/wrench.mjs'], {
+    cwd: root,
+    stdio: ['ignore', stdout, 'inherit'],
+    env,
+    detached: true,
+  });
 }

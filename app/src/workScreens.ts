@@ -1,5 +1,6 @@
-// Every screen but Today and the account, and what of core they work on: one piece, loaded with the first of them. In several pieces
-// what two of them share would be loaded before Today, and that is nearly all of core.
+// Every screen but Today and the account, and what of core they work on: one piece, loaded with the
+// first of them. In several pieces what two of them share would be loaded before Today, and that is
+// nearly all of core.
 export * from '@/data/workParts';
 export { EditorScreen } from '@/features/editor';
 export { FollowUpsScreen } from '@/features/followUps';

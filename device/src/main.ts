@@ -4,8 +4,14 @@ import { simulatedWrench } from './wrench';
 const port = Number(process.env.WRENCH_PORT ?? WRENCH_PORT);
 const server = simulatedWrench(process.env.WRENCH_NAME ?? 'Wrench 4, digital');
 server.on('error', (error: NodeJS.ErrnoException) => {
-  console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken: another simulated wrench runs already.` : error.message);
+  console.error(
+    error.code === 'EADDRINUSE'
+      ? `Port ${port} is taken: another simulated wrench runs already.`
+      : error.message,
+  );
   process.exit(1);
 });
-server.listen(port, '127.0.0.1', () => console.log(`A simulated wrench is on at http://127.0.0.1:${port}`));
+server.listen(port, '127.0.0.1', () =>
+  console.log(`A simulated wrench is on at http://127.0.0.1:${port}`),
+);
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => process.exit(0));

@@ -1,6 +1,9 @@
 const escaped = (text: string): string => text.replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`);
 
-/** The hand on the simulated wrench: to which torque or by which angle it pulls, and what is wrong with the bolt. */
+/**
+ * The hand on the simulated wrench: to which torque or by which angle it pulls, and what is wrong
+ * with the bolt.
+ */
 export const page = (name: string): string => `<!doctype html>
 <html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width">
 <title>Simulated wrench: ${escaped(name)}</title>

@@ -14,7 +14,8 @@ afterAll(() => {
   server.close();
 });
 
-const turn = (body: unknown, headers: Record<string, string> = {}) => fetch(`${url}/turn`, { method: 'POST', body: JSON.stringify(body), headers });
+const turn = (body: unknown, headers: Record<string, string> = {}) =>
+  fetch(`${url}/turn`, { method: 'POST', body: JSON.stringify(body), headers });
 
 /** The next messages of a stream. */
 async function* heard(): AsyncGenerator<{ event: string; data: unknown }> {
@@ -26,7 +27,8 @@ async function* heard(): AsyncGenerator<{ event: string; data: unknown }> {
     for (let end = text.indexOf('\n\n'); end >= 0; end = text.indexOf('\n\n')) {
       const [event = '', data = ''] = text.slice(0, end).split('\n');
       text = text.slice(end + 2);
-      if (event.startsWith('event: ')) yield { event: event.slice(7), data: JSON.parse(data.slice(6)) };
+      if (event.startsWith('event: '))
+        yield { event: event.slice(7), data: JSON.parse(data.slice(6)) };
     }
   }
 }
@@ -63,7 +65,9 @@ test.each([
 test('what is no JSON, what is too long and another page are refused', async () => {
   expect((await fetch(`${url}/turn`, { method: 'POST', body: 'x' })).status).toBe(400);
   expect((await fetch(`${url}/turn`, { method: 'POST', body: ' '.repeat(9000) })).status).toBe(400);
-  expect((await turn({ to: { unit: 'N.m', value: 40 } }, { Origin: 'http://elsewhere.test' })).status).toBe(403);
+  expect(
+    (await turn({ to: { unit: 'N.m', value: 40 } }, { Origin: 'http://elsewhere.test' })).status,
+  ).toBe(403);
   expect((await fetch(`${url}/else`)).status).toBe(404);
 });
 

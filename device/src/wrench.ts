@@ -1,22 +1,34 @@
 import { randomInt, randomUUID } from 'node:crypto';
 import http, { type IncomingMessage, type ServerResponse } from 'node:http';
 import * as v from 'valibot';
-import { simulateWrench, WrenchTaskSchema, type WrenchHello, type WrenchPull, type WrenchTask } from '@stennet/core/trace';
+import {
+  simulateWrench,
+  WrenchTaskSchema,
+  type WrenchHello,
+  type WrenchPull,
+  type WrenchTask,
+} from '@stennet/core/trace';
 import { page } from './page';
 
 const MOST_BYTES = 4096;
 const ALIVE_MS = 15_000;
 
 /**
- * A stand-in for a digital torque wrench: it says on a stream which wrench it is and what each pull was, as docs/WRENCH.md
- * describes; `POST /turn` is the hand that pulls. It measures nothing, keeps nothing, and every trace says that it is simulated.
+ * A stand-in for a digital torque wrench: it says on a stream which wrench it is and what each pull
+ * was, as docs/WRENCH.md describes; `POST /turn` is the hand that pulls. It measures nothing, keeps
+ * nothing, and every trace says that it is simulated.
  */
 export function simulatedWrench(name: string): http.Server {
   const listeners = new Set<ServerResponse>();
   const hello: WrenchHello = { format: 'stennet-wrench', v: 1, name, simulated: true };
-  const say = (to: ServerResponse, event: string, data: unknown): void => void to.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+  const say = (to: ServerResponse, event: string, data: unknown): void =>
+    void to.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
   const listen = (req: IncomingMessage, res: ServerResponse): void => {
-    res.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', ...anyOrigin });
+    res.writeHead(200, {
+      'Content-Type': 'text/event-stream',
+      'Cache-Control': 'no-store',
+      ...anyOrigin,
+    });
     say(res, 'wrench', hello);
     const alive = setInterval(() => res.write(': alive\n\n'), ALIVE_MS);
     listeners.add(res);
@@ -27,9 +39,13 @@ export function simulatedWrench(name: string): http.Server {
   };
   const turn = async (req: IncomingMessage, res: ServerResponse): Promise<void> => {
     // Only its own page or a program beside it pulls: no other page that happens to be open.
-    if (req.headers.origin !== undefined && req.headers.origin !== `http://${req.headers.host}`) return answer(res, 403, { problem: 'Only the page of this wrench may pull it.' });
+    if (req.headers.origin !== undefined && req.headers.origin !== `http://${req.headers.host}`)
+      return answer(res, 403, { problem: 'Only the page of this wrench may pull it.' });
     const task = v.safeParse(WrenchTaskSchema, await jsonOf(req));
-    if (!task.success) return answer(res, 400, { problem: 'Say to which torque in N.m or by how many degrees it is pulled.' });
+    if (!task.success)
+      return answer(res, 400, {
+        problem: 'Say to which torque in N.m or by how many degrees it is pulled.',
+      });
     const pull = pullOf(task.output, name);
     for (const to of listeners) say(to, 'pull', pull);
     answer(res, 200, { pull, heardBy: listeners.size });
@@ -37,8 +53,15 @@ export function simulatedWrench(name: string): http.Server {
   const server = http.createServer((req, res) => {
     const way = `${req.method} ${req.url}`;
     if (way === 'GET /stream') listen(req, res);
-    else if (way === 'POST /turn') void turn(req, res).catch(() => answer(res, 400, { problem: 'That cannot be read.' }));
-    else if (way === 'GET /') res.writeHead(200, { 'Content-Type': 'text/html; charset=utf-8', 'Content-Security-Policy': PAGE_POLICY }).end(page(name));
+    else if (way === 'POST /turn')
+      void turn(req, res).catch(() => answer(res, 400, { problem: 'That cannot be read.' }));
+    else if (way === 'GET /')
+      res
+        .writeHead(200, {
+          'Content-Type': 'text/html; charset=utf-8',
+          'Content-Security-Policy': PAGE_POLICY,
+        })
+        .end(page(name));
     else answer(res, 404, { problem: 'A wrench has /stream and /turn.' });
   });
   server.on('close', () => listeners.clear());
@@ -46,12 +69,22 @@ export function simulatedWrench(name: string): http.Server {
 }
 
 const anyOrigin = { 'Access-Control-Allow-Origin': '*' };
-const PAGE_POLICY = "default-src 'none'; style-src 'unsafe-inline'; script-src 'unsafe-inline'; connect-src 'self'; form-action 'none'";
+const PAGE_POLICY =
+  "default-src 'none'; style-src 'unsafe-inline'; script-src 'unsafe-inline'; connect-src 'self'; form-action 'none'";
 
 function pullOf(task: WrenchTask, name: string): WrenchPull {
-  const { peakNm, turnedDeg, trace } = simulateWrench(task, task.seed ?? randomInt(2 ** 32 - 1), name);
+  const { peakNm, turnedDeg, trace } = simulateWrench(
+    task,
+    task.seed ?? randomInt(2 ** 32 - 1),
+    name,
+  );
   const turned = turnedDeg === null ? {} : { turned: { value: turnedDeg, unit: 'deg' as const } };
-  return { id: randomUUID(), peak: { value: Math.round(peakNm * 10) / 10, unit: 'N.m' }, ...turned, trace };
+  return {
+    id: randomUUID(),
+    peak: { value: Math.round(peakNm * 10) / 10, unit: 'N.m' },
+    ...turned,
+    trace,
+  };
 }
 
 async function jsonOf(req: IncomingMessage): Promise<unknown> {
@@ -64,5 +97,7 @@ async function jsonOf(req: IncomingMessage): Promise<unknown> {
 }
 
 function answer(res: ServerResponse, status: number, body: unknown): void {
-  res.writeHead(status, { 'Content-Type': 'application/json; charset=utf-8' }).end(JSON.stringify(body));
+  res
+    .writeHead(status, { 'Content-Type': 'application/json; charset=utf-8' })
+    .end(JSON.stringify(body));
 }

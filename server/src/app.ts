@@ -52,19 +52,37 @@ export interface AppOptions extends Omit<Deps, 'foreign'> {
 const YEAR_S = 31_536_000;
 
 export function createApp(given: AppOptions): Express {
-  const options = { ...given, foreign: foreignReader(path.join(path.dirname(given.fonts), 'foreignWorker.js')) };
+  const options = {
+    ...given,
+    foreign: foreignReader(path.join(path.dirname(given.fonts), 'foreignWorker.js')),
+  };
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
   if (options.trustProxy) app.set('trust proxy', 'loopback');
-  app.use(pinoHttp({ logger: logger(options.logLevel), genReqId: requestId, serializers: { req: briefRequest, res: briefResponse } }));
-  app.use(helmet({ contentSecurityPolicy: contentPolicy, strictTransportSecurity: options.secureCookie ? { maxAge: YEAR_S, includeSubDomains: false } : false }));
+  app.use(
+    pinoHttp({
+      logger: logger(options.logLevel),
+      genReqId: requestId,
+      serializers: { req: briefRequest, res: briefResponse },
+    }),
+  );
+  app.use(
+    helmet({
+      contentSecurityPolicy: contentPolicy,
+      strictTransportSecurity: options.secureCookie
+        ? { maxAge: YEAR_S, includeSubDomains: false }
+        : false,
+    }),
+  );
   app.get('/api/health', async (_req, res) => {
     const up = await options.db.isUp();
     res.status(up ? 200 : 503).json({ ok: up });
   });
   app.use(requireOwnHost(options.hosts ?? []));
-  app.get('/api/openapi.json', (_req, res) => res.sendFile(path.join(path.dirname(options.fonts), 'openapi.json')));
+  app.get('/api/openapi.json', (_req, res) =>
+    res.sendFile(path.join(path.dirname(options.fonts), 'openapi.json')),
+  );
   app.use('/api', (_req, res, next) => {
     res.set('Cache-Control', 'no-store');
     next();
@@ -74,7 +92,10 @@ export function createApp(given: AppOptions): Express {
   importRoutes(app, options);
   photoRoutes(app, options);
   foreignRoutes(app, options);
-  app.use(['/api/session', '/api/setup'], express.json({ limit: '4kb', strict: true, inflate: false }));
+  app.use(
+    ['/api/session', '/api/setup'],
+    express.json({ limit: '4kb', strict: true, inflate: false }),
+  );
   app.use('/api', express.json({ limit: '256kb', strict: true, inflate: false }));
   sessionRoutes(app, options);
   bayRoutes(app, options);
@@ -117,12 +138,20 @@ function requestId(_req: http.IncomingMessage, res: http.ServerResponse): string
 }
 
 /** No cookies, no bodies, no addresses of private feeds: what the log keeps of a request. */
-const briefRequest = (req: { id: unknown; method: string; url: string }): object => ({ id: req.id, method: req.method, path: pathOf(req.url) });
-/** What is as long as a token is left out, wherever it stands: Express takes an address in capitals too. */
+const briefRequest = (req: { id: unknown; method: string; url: string }): object => ({
+  id: req.id,
+  method: req.method,
+  path: pathOf(req.url),
+});
+/**
+ * What is as long as a token is left out, wherever it stands: Express takes an address in capitals
+ * too.
+ */
 const pathOf = (url: string): string | undefined => url.split('?')[0]?.replace(/[^/]{40,}/g, '…');
 const briefResponse = (res: { statusCode: number }): object => ({ status: res.statusCode });
 
-// React Native for web and its fonts put style elements into the page: styles need 'unsafe-inline', scripts do not.
+// React Native for web and its fonts put style elements into the page: styles need 'unsafe-inline',
+// scripts do not.
 const contentPolicy = {
   useDefaults: false,
   directives: {
@@ -132,7 +161,8 @@ const contentPolicy = {
     styleSrc: ["'self'", "'unsafe-inline'"],
     imgSrc: ["'self'", 'data:', 'blob:'],
     fontSrc: ["'self'"],
-    // A digital wrench, or the bridge to it, on the device itself: nothing else outside of this server.
+    // A digital wrench, or the bridge to it, on the device itself: nothing else outside of this
+    // server.
     connectSrc: ["'self'", WRENCH_ADDRESS],
     manifestSrc: ["'self'"],
     baseUri: ["'none'"],
@@ -142,12 +172,21 @@ const contentPolicy = {
 };
 
 function serveWeb(app: Express, web: string): void {
-  if (!fs.existsSync(path.join(web, 'index.html'))) throw new Error(`There is no web app in ${web}; build it first.`);
+  if (!fs.existsSync(path.join(web, 'index.html')))
+    throw new Error(`There is no web app in ${web}; build it first.`);
   const setHeaders = (res: express.Response, file: string): void => {
     const hashed = /^(_expo\/static|assets)\//.test(path.relative(web, file));
     res.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
   };
-  app.use('/', expressStaticGzip(web, { enableBrotli: true, orderPreference: ['br', 'gz'], index: false, serveStatic: { index: false, setHeaders } as never }));
+  app.use(
+    '/',
+    expressStaticGzip(web, {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      index: false,
+      serveStatic: { index: false, setHeaders } as never,
+    }),
+  );
   app.get('/{*splat}', (req, res, next) => {
     if (/^\/(_expo|assets)\//.test(req.path) || /\.[a-z0-9]+$/i.test(req.path)) return next();
     res.set('Cache-Control', 'no-cache').sendFile('index.html', { root: web });

@@ -15,13 +15,18 @@ let jonah: Session;
 let mei: Session;
 beforeAll(async () => {
   house = await new House().open();
-  [ines, jonah, mei] = [await house.signIn('Ines Corte'), await house.signIn(), await house.signIn('Mei Sandoval')];
+  [ines, jonah, mei] = [
+    await house.signIn('Ines Corte'),
+    await house.signIn(),
+    await house.signIn('Mei Sandoval'),
+  ];
 });
 afterAll(() => house.close());
 beforeEach(() => house.admin.query('truncate guess'));
 
 const ANY = 'm'.repeat(43);
-const post = (path: string, body: object) => request(house.app).post(path).set('Host', 'shop.test').set('Origin', ORIGIN).send(body);
+const post = (path: string, body: object) =>
+  request(house.app).post(path).set('Host', 'shop.test').set('Origin', ORIGIN).send(body);
 
 describe('late entries of a device that lost its hold', () => {
   test('are kept whole as claims, once, and answered by whoever holds the run', async () => {
@@ -41,13 +46,26 @@ describe('late entries of a device that lost its hold', () => {
     const before = t.state.events.length;
     await mei.append(t.place.run, other.state.events.toArray().slice(before)).expect(200);
     const reply = await jonah.append(t.place.run, late).expect(200);
-    expect(reply.body).toMatchObject({ stored: [], refused: { id: late[0]?.id, code: 'KEPT_AS_CLAIM' } });
+    expect(reply.body).toMatchObject({
+      stored: [],
+      refused: { id: late[0]?.id, code: 'KEPT_AS_CLAIM' },
+    });
     await jonah.append(t.place.run, late).expect(200);
-    const kept = (await house.admin.query<{ body: string }>('select body from late_event where run = $1 order by hold, seq', [t.place.run])).rows;
+    const kept = (
+      await house.admin.query<{ body: string }>(
+        'select body from late_event where run = $1 order by hold, seq',
+        [t.place.run],
+      )
+    ).rows;
     expect(kept.map((r) => JSON.parse(r.body))).toEqual(late);
-    const statements = (await mei.get(`/api/runs/${t.place.run}/statements`)).body.statements as Statement[];
+    const statements = (await mei.get(`/api/runs/${t.place.run}/statements`)).body
+      .statements as Statement[];
     expect(statements).toHaveLength(1);
-    expect(statements[0]).toMatchObject({ kind: 'claims', person: jonah.person, claims: late.map((e) => ({ event: e.id })) });
+    expect(statements[0]).toMatchObject({
+      kind: 'claims',
+      person: jonah.person,
+      claims: late.map((e) => ({ event: e.id })),
+    });
     // Taken in, the run asks about each.
     const had = other.state.events.length;
     other.until((d) => d.kind !== 'reconcile');
@@ -69,21 +87,33 @@ describe('late entries of a device that lost its hold', () => {
     other.takeOver(demoId(702));
     const events = [...other.state.events.toArray(), ...other.finish()];
     await mei.append(t.place.run, events.slice(t.state.events.length)).expect(200);
-    await mei.post(`/api/runs/${t.place.run}/signatures`, { id: demoId(9911), kind: 'technician', position: events.length }).expect(200);
+    await mei
+      .post(`/api/runs/${t.place.run}/signatures`, {
+        id: demoId(9911),
+        kind: 'technician',
+        position: events.length,
+      })
+      .expect(200);
     if (!late) throw new Error('nothing was made');
     expect((await jonah.append(t.place.run, [late])).body.refused.code).toBe('KEPT_AS_CLAIM');
-    expect((await mei.get(`/api/runs/${t.place.run}/signatures`)).body).toMatchObject({ late: 1, fault: null });
+    expect((await mei.get(`/api/runs/${t.place.run}/signatures`)).body).toMatchObject({
+      late: 1,
+      fault: null,
+    });
   });
 });
 
 describe('a phone that several share', () => {
   const device = demoId(750);
-  const switchTo = (person: string, pin: string, secret = ANY) => post('/api/session/pin', { shop: HALDEN, device, person, secret, pin });
+  const switchTo = (person: string, pin: string, secret = ANY) =>
+    post('/api/session/pin', { shop: HALDEN, device, person, secret, pin });
 
   test('only who enrolled there with their password switches by PIN, and only so many wrong ones', async () => {
     expect((await switchTo(ines.person, '2580')).body.error.code).toBe('NOT_ENROLLED');
     await ines.post('/api/session/enrol', { device, secret: ANY }).expect(200);
-    expect((await switchTo(ines.person, '2580', 'x'.repeat(43))).body.error.code).toBe('NOT_ENROLLED');
+    expect((await switchTo(ines.person, '2580', 'x'.repeat(43))).body.error.code).toBe(
+      'NOT_ENROLLED',
+    );
     expect((await switchTo(ines.person, '1111')).body.error.code).toBe('PIN_WRONG');
     const reply = await switchTo(ines.person, '2580').expect(200);
     expect(reply.body.person.name).toBe('Ines Corte');
@@ -92,16 +122,29 @@ describe('a phone that several share', () => {
     await mei.post('/api/session/enrol', { device, secret: ANY }).expect(200);
     expect((await switchTo(mei.person, '1234')).body.error.code).toBe('PIN_NONE');
     // In another shop the same device knows nobody.
-    expect((await post('/api/session/pin', { shop: demoId(2), device, person: ines.person, secret: ANY, pin: '2580' })).body.error.code).toBe('NOT_ENROLLED');
+    expect(
+      (
+        await post('/api/session/pin', {
+          shop: demoId(2),
+          device,
+          person: ines.person,
+          secret: ANY,
+          pin: '2580',
+        })
+      ).body.error.code,
+    ).toBe('NOT_ENROLLED');
   });
 
   test('what the one before confirmed goes out under their own name while another is on, by the proof of their session alone', async () => {
     await ines.post('/api/session/enrol', { device, secret: ANY }).expect(200);
-    const { entry } = (await jonah.get('/api/me')).body as { entry: { session: string; key: string } };
+    const { entry } = (await jonah.get('/api/me')).body as {
+      entry: { session: string; key: string };
+    };
     const t = await jonah.technician(await house.freshJoint());
     t.until((d) => d.kind === 'pull');
     const events = t.state.events.toArray();
-    const proofsBy = (key: string, session = entry.session) => events.map((e) => ({ event: e.id, session, proof: entryProof(key, e) }));
+    const proofsBy = (key: string, session = entry.session) =>
+      events.map((e) => ({ event: e.id, session, proof: entryProof(key, e) }));
     const switched = await switchTo(ines.person, '2580').expect(200);
     const shared = ines.as(switched);
     expect((await shared.append(t.place.run, events)).body.error.code).toBe('WRONG_PERSON');
@@ -113,34 +156,61 @@ describe('a phone that several share', () => {
       proofsBy(entry.key).slice(1),
       proofsBy(entry.key).map((p) => ({ ...p, proof: 'a'.repeat(64) })),
     ])
-      expect((await shared.append(t.place.run, events, { proofs })).body.error.code).toBe('WRONG_PERSON');
-    const changed = events.map((e, i) => (i === 1 ? { ...e, deviceTime: '2026-11-24T09:59:59.000Z' } : e));
-    expect((await shared.append(t.place.run, changed, { proofs: proofsBy(entry.key) })).body.error.code).toBe('WRONG_PERSON');
+      expect((await shared.append(t.place.run, events, { proofs })).body.error.code).toBe(
+        'WRONG_PERSON',
+      );
+    const changed = events.map((e, i) =>
+      i === 1 ? { ...e, deviceTime: '2026-11-24T09:59:59.000Z' } : e,
+    );
+    expect(
+      (await shared.append(t.place.run, changed, { proofs: proofsBy(entry.key) })).body.error.code,
+    ).toBe('WRONG_PERSON');
     // Signed out since: what was confirmed before that still counts.
     await jonah.delete('/api/session').expect(200);
-    expect((await shared.append(t.place.run, events, { proofs: proofsBy(entry.key) })).body).toMatchObject({ refused: null });
+    expect(
+      (await shared.append(t.place.run, events, { proofs: proofsBy(entry.key) })).body,
+    ).toMatchObject({ refused: null });
     jonah = await house.signIn();
   });
 
   test('whoever switches the phone ends the session that was on it', async () => {
     await ines.post('/api/session/enrol', { device, secret: ANY }).expect(200);
     const shared = ines.as(await switchTo(ines.person, '2580').expect(200));
-    const again = ines.as(await switchTo(ines.person, '2580').set('Cookie', shared.cookie).expect(200));
+    const again = ines.as(
+      await switchTo(ines.person, '2580').set('Cookie', shared.cookie).expect(200),
+    );
     expect((await shared.get('/api/me')).body.error.code).toBe('SIGN_IN_NEEDED');
     expect((await again.get('/api/me')).status).toBe(200);
   });
 });
 
 describe('the first visit and people', () => {
-  const shop = { name: 'Kiln Lane Motors', locale: 'en-GB', timeZone: 'Europe/Berlin', paper: 'A4', torqueUnit: 'N.m' };
-  const first = (more: object = {}) => ({ code: 'first-visit', shop, name: 'Ada Fenn', password: 'long enough words', ...more });
+  const shop = {
+    name: 'Kiln Lane Motors',
+    locale: 'en-GB',
+    timeZone: 'Europe/Berlin',
+    paper: 'A4',
+    torqueUnit: 'N.m',
+  };
+  const first = (more: object = {}) => ({
+    code: 'first-visit',
+    shop,
+    name: 'Ada Fenn',
+    password: 'long enough words',
+    ...more,
+  });
 
   test('makes the shop and its lead once, with the code that was printed', async () => {
     expect((await request(house.app).get('/api/setup')).body).toEqual({ needed: false });
     expect((await post('/api/setup', first())).body.error.code).toBe('SETUP_DONE');
     const empty = await new House().open();
     await empty.admin.query('truncate account, shop cascade');
-    const to = (body: object) => request(empty.app).post('/api/setup').set('Host', 'shop.test').set('Origin', ORIGIN).send(body);
+    const to = (body: object) =>
+      request(empty.app)
+        .post('/api/setup')
+        .set('Host', 'shop.test')
+        .set('Origin', ORIGIN)
+        .send(body);
     expect((await request(empty.app).get('/api/setup')).body).toEqual({ needed: true });
     expect((await to(first({ code: 'guess' }))).body.error.code).toBe('SETUP_CODE');
     expect((await to(first({ password: '1234567890' }))).body.error.code).toBe('PASSWORD_FORM');
@@ -152,12 +222,23 @@ describe('the first visit and people', () => {
   });
 
   test('a lead adds a person, who signs in; nobody else does, and no name twice', async () => {
-    const person = { id: demoId(9801), name: 'Bo Lindgren', password: 'tighten in order', role: 'technician' };
+    const person = {
+      id: demoId(9801),
+      name: 'Bo Lindgren',
+      password: 'tighten in order',
+      role: 'technician',
+    };
     await jonah.post('/api/people', person).expect(403);
     await ines.post('/api/people', person).expect(200);
-    expect((await ines.post('/api/people', { ...person, id: demoId(9802), name: 'bo lindgren' })).body.error.code).toBe('NAME_TAKEN');
+    expect(
+      (await ines.post('/api/people', { ...person, id: demoId(9802), name: 'bo lindgren' })).body
+        .error.code,
+    ).toBe('NAME_TAKEN');
     const reply = await post('/api/session', { name: 'Bo Lindgren', password: 'tighten in order' });
-    expect(reply.body).toMatchObject({ role: 'technician', shop: { name: 'Halden Quay Motor Works' } });
+    expect(reply.body).toMatchObject({
+      role: 'technician',
+      shop: { name: 'Halden Quay Motor Works' },
+    });
   });
 });
 
@@ -195,10 +276,15 @@ describe('word from one server to the browsers of another', () => {
     const heard = async (cookie: string): Promise<{ said: string[]; stop: () => void }> => {
       const said: string[] = [];
       const stop = new AbortController();
-      const reply = await fetch(`http://127.0.0.1:${port}/api/stream`, { headers: { Cookie: cookie }, signal: stop.signal });
-      if (!reply.headers.get('content-type')?.includes('text/event-stream')) throw new Error(await reply.text());
+      const reply = await fetch(`http://127.0.0.1:${port}/api/stream`, {
+        headers: { Cookie: cookie },
+        signal: stop.signal,
+      });
+      if (!reply.headers.get('content-type')?.includes('text/event-stream'))
+        throw new Error(await reply.text());
       void (async () => {
-        for await (const part of reply.body as unknown as AsyncIterable<Uint8Array>) said.push(...new TextDecoder().decode(part).split('\n'));
+        for await (const part of reply.body as unknown as AsyncIterable<Uint8Array>)
+          said.push(...new TextDecoder().decode(part).split('\n'));
       })().catch(() => undefined);
       return { said, stop: () => stop.abort() };
     };
@@ -208,17 +294,34 @@ describe('word from one server to the browsers of another', () => {
     const t = await jonah.technician(await house.freshJoint());
     t.until((d) => d.kind === 'pull');
     const said = async (words: string): Promise<void> => {
-      for (let i = 0; i < 100 && !halden.said.includes(words); i += 1) await new Promise((resolve) => setTimeout(resolve, 50));
+      for (let i = 0; i < 100 && !halden.said.includes(words); i += 1)
+        await new Promise((resolve) => setTimeout(resolve, 50));
       expect(halden.said).toContain(words);
     };
     await said('event: hello');
     await jonah.append(t.place.run, t.state.events.toArray()).expect(200);
     await said(`data: run:${t.place.run}`);
     // A refused write says nothing; an order's does.
-    await jonah.post(`/api/orders/${demoId(201)}/entries/${demoId(9701)}`, { version: 7, body: { kind: 'note', text: 'x' }, gone: false }).expect(409);
-    await jonah.post(`/api/orders/${demoId(201)}/entries/${demoId(9701)}`, { version: 0, body: { kind: 'note', text: 'x' }, gone: false }).expect(200);
+    await jonah
+      .post(`/api/orders/${demoId(201)}/entries/${demoId(9701)}`, {
+        version: 7,
+        body: { kind: 'note', text: 'x' },
+        gone: false,
+      })
+      .expect(409);
+    await jonah
+      .post(`/api/orders/${demoId(201)}/entries/${demoId(9701)}`, {
+        version: 0,
+        body: { kind: 'note', text: 'x' },
+        gone: false,
+      })
+      .expect(200);
     await said('data: orders');
-    expect(tern.said.filter((line) => line.startsWith('data: ') && line !== 'data: {}' && line !== 'data: all')).toEqual([]);
+    expect(
+      tern.said.filter(
+        (line) => line.startsWith('data: ') && line !== 'data: {}' && line !== 'data: all',
+      ),
+    ).toEqual([]);
     halden.stop();
     tern.stop();
   });

@@ -8,7 +8,8 @@ export function dropRoot(): void {
     .split('\n')
     .map((l) => l.split(':'))
     .find((f) => f[0] === 'nobody');
-  if (!nobody) throw new Error('There is no user “nobody” to serve as. Start Stennet as an ordinary user.');
+  if (!nobody)
+    throw new Error('There is no user “nobody” to serve as. Start Stennet as an ordinary user.');
   process.setgroups?.([]);
   process.setgid?.(Number(nobody[3]));
   process.setuid?.(Number(nobody[2]));

@@ -26,7 +26,8 @@ const asText = (test: request.Test): request.Test =>
     res.on('data', (part: Buffer) => parts.push(part));
     res.on('end', () => done(null, Buffer.concat(parts).toString('utf8')));
   });
-const exported = async (query: string, who = ines): Promise<string> => String((await asText(who.get(`/api/library/export?${query}`)).expect(200)).body);
+const exported = async (query: string, who = ines): Promise<string> =>
+  String((await asText(who.get(`/api/library/export?${query}`)).expect(200)).body);
 async function bring(text: string | Buffer, how = 'mode=look', who = ines): Promise<ImportLine> {
   const reply = await asText(
     who
@@ -44,39 +45,75 @@ async function bring(text: string | Buffer, how = 'mode=look', who = ines): Prom
   return last;
 }
 const counts = async (): Promise<string> =>
-  JSON.stringify((await house.admin.query('select (select count(*) from sheet_revision) r, (select count(*) from sheet_draft) d, (select count(*) from sheet_word) w')).rows);
+  JSON.stringify(
+    (
+      await house.admin.query(
+        'select (select count(*) from sheet_revision) r, (select count(*) from sheet_draft) d, (select count(*) from sheet_word) w',
+      )
+    ).rows,
+  );
 const sheetsIn = (json: string): Sheet[] => (JSON.parse(json) as { sheets: Sheet[] }).sheets;
 
 describe('exporting', () => {
   test('the library as JSON holds every sheet of the shop, and no other shop’s', async () => {
     const all = sheetsIn(await exported('form=json'));
-    for (const sheet of demoSheets) expect(all.map((s) => canonicalJson(s))).toContain(canonicalJson(sheet));
-    const { rows } = await house.admin.query<{ n: number }>('select count(*)::int n from sheet_revision where shop = $1', [HALDEN]);
+    for (const sheet of demoSheets)
+      expect(all.map((s) => canonicalJson(s))).toContain(canonicalJson(sheet));
+    const { rows } = await house.admin.query<{ n: number }>(
+      'select count(*)::int n from sheet_revision where shop = $1',
+      [HALDEN],
+    );
     expect(all).toHaveLength(rows[0]?.n ?? 0);
   });
 
   test('one sheet, a selection, what a search narrows to', async () => {
-    expect(sheetsIn(await exported('form=json&pick=bv48-damper:B')).map((s) => s.id)).toEqual(['bv48-damper']);
-    expect(sheetsIn(await exported('form=json&pick=bv48-damper:B&pick=qn47-intake:B')).map((s) => s.id)).toEqual(['bv48-damper', 'qn47-intake']);
-    expect(sheetsIn(await exported('form=json&maker=Belmaro')).every((s) => s.applies.maker === 'Belmaro')).toBe(true);
-    for (const bad of ['form=xml', 'form=json&pick=../x', 'form=json&colour=green']) await ines.get(`/api/library/export?${bad}`).expect(400);
+    expect(sheetsIn(await exported('form=json&pick=bv48-damper:B')).map((s) => s.id)).toEqual([
+      'bv48-damper',
+    ]);
+    expect(
+      sheetsIn(await exported('form=json&pick=bv48-damper:B&pick=qn47-intake:B')).map((s) => s.id),
+    ).toEqual(['bv48-damper', 'qn47-intake']);
+    expect(
+      sheetsIn(await exported('form=json&maker=Belmaro')).every(
+        (s) => s.applies.maker === 'Belmaro',
+      ),
+    ).toBe(true);
+    for (const bad of ['form=xml', 'form=json&pick=../x', 'form=json&colour=green'])
+      await ines.get(`/api/library/export?${bad}`).expect(400);
   });
 
   test('tables have numbers in their own columns and nothing that a spreadsheet would run', async () => {
-    const table = Papa.parse<Record<string, string>>(await exported('form=stages&maker=Ostrel'), { header: true, skipEmptyLines: true });
+    const table = Papa.parse<Record<string, string>>(await exported('form=stages&maker=Ostrel'), {
+      header: true,
+      skipEmptyLines: true,
+    });
     expect(table.errors).toEqual([]);
-    expect(table.data.find((r) => r.sheet === headSheet.id && r.value !== '')).toMatchObject({ value: '27', unit: 'N.m' });
-    for (const row of table.data) for (const cell of Object.values(row)) expect(cell).not.toMatch(/^[=+@\t]|^-(?!\d)/);
+    expect(table.data.find((r) => r.sheet === headSheet.id && r.value !== '')).toMatchObject({
+      value: '27',
+      unit: 'N.m',
+    });
+    for (const row of table.data)
+      for (const cell of Object.values(row)) expect(cell).not.toMatch(/^[=+@\t]|^-(?!\d)/);
   });
 });
 
 describe('importing', () => {
-  const copy = (n: number, over: Partial<Sheet> = {}): Sheet => ({ ...copyOf(headSheet, `brought-${n}`), status: 'approved', ...over });
+  const copy = (n: number, over: Partial<Sheet> = {}): Sheet => ({
+    ...copyOf(headSheet, `brought-${n}`),
+    status: 'approved',
+    ...over,
+  });
 
   test('a library brought back into its own shop is all the same, as JSON and as tables; nothing is written', async () => {
     const before = await counts();
     const all = await exported('form=json');
-    expect(await bring(all)).toMatchObject({ read: sheetsIn(all).length, same: sheetsIn(all).length, new: 0, changed: 0, refusedCount: 0 });
+    expect(await bring(all)).toMatchObject({
+      read: sheetsIn(all).length,
+      same: sheetsIn(all).length,
+      new: 0,
+      changed: 0,
+      refusedCount: 0,
+    });
     for (const form of ['stages', 'fasteners']) {
       const line = await bring(await exported(`form=${form}`));
       expect(line).toMatchObject({ new: 0, changed: 0, refused: [], error: null });
@@ -91,46 +128,99 @@ describe('importing', () => {
     const file = JSON.stringify([copy(1), headSheet, changed, broken]);
     const before = await counts();
     const look = await bring(file);
-    expect(look).toMatchObject({ read: 4, new: 1, same: 1, changed: 1, refusedCount: 1, written: false });
+    expect(look).toMatchObject({
+      read: 4,
+      new: 1,
+      same: 1,
+      changed: 1,
+      refusedCount: 1,
+      written: false,
+    });
     expect(look.refused.map((r) => r.place)).toEqual(['sheet 4']);
     expect(look.refused[0]?.message).toContain('stages');
     const refused = await bring(file, 'mode=write');
     expect(refused.error).toMatchObject({ code: 'IMPORT_REFUSED', params: { count: 1 } });
     expect(await counts()).toBe(before);
-    expect(await bring(file, 'mode=write&skip=refused')).toMatchObject({ written: true, error: null });
-    expect((await ines.get('/api/drafts/brought-1').expect(200)).body).toMatchObject({ imported: true, draft: { status: 'draft', revision: 'A' }, editor: { name: 'Ines Corte' } });
+    expect(await bring(file, 'mode=write&skip=refused')).toMatchObject({
+      written: true,
+      error: null,
+    });
+    expect((await ines.get('/api/drafts/brought-1').expect(200)).body).toMatchObject({
+      imported: true,
+      draft: { status: 'draft', revision: 'A' },
+      editor: { name: 'Ines Corte' },
+    });
   });
 
   test('what stands is never changed: other content becomes the draft of the next revision', async () => {
     await bring(JSON.stringify({ ...headSheet, title: 'Cylinder head, other' }), 'mode=write');
-    expect((await ines.get(`/api/drafts/${headSheet.id}`)).body.draft).toMatchObject({ revision: 'D', title: 'Cylinder head, other' });
-    expect((await ines.get(`/api/sheets/${headSheet.id}/C`)).body.sheet.title).toBe(headSheet.title);
-    expect((await bring(JSON.stringify({ ...headSheet, title: 'A third' }))).refused[0]?.message).toContain('writing this sheet here already');
+    expect((await ines.get(`/api/drafts/${headSheet.id}`)).body.draft).toMatchObject({
+      revision: 'D',
+      title: 'Cylinder head, other',
+    });
+    expect((await ines.get(`/api/sheets/${headSheet.id}/C`)).body.sheet.title).toBe(
+      headSheet.title,
+    );
+    expect(
+      (await bring(JSON.stringify({ ...headSheet, title: 'A third' }))).refused[0]?.message,
+    ).toContain('writing this sheet here already');
   });
 
   test('a table changes the sheets it names', async () => {
-    const table = Papa.parse<Record<string, string>>(await exported(`form=stages&pick=${headSheet.id}:C`), { header: true, skipEmptyLines: true }).data;
+    const table = Papa.parse<Record<string, string>>(
+      await exported(`form=stages&pick=${headSheet.id}:C`),
+      { header: true, skipEmptyLines: true },
+    ).data;
     const edited = Papa.unparse(
       table.map((r) => (r.value === '27' ? { ...r, value: '28,5' } : r)),
       { delimiter: ';' },
     );
     expect(await bring(edited, 'mode=write')).toMatchObject({ read: 1, changed: 1, written: true });
-    expect((await ines.get(`/api/drafts/${headSheet.id}`)).body.draft.stages.map((s: Sheet['stages'][number]) => s.target)).toContainEqual({ value: 28.5, unit: 'N.m' });
+    expect(
+      (await ines.get(`/api/drafts/${headSheet.id}`)).body.draft.stages.map(
+        (s: Sheet['stages'][number]) => s.target,
+      ),
+    ).toContainEqual({ value: 28.5, unit: 'N.m' });
     const other = Papa.unparse(table.map((r) => ({ ...r, sheet: 'nowhere' })));
-    expect((await bring(other)).refused).toEqual([{ place: 'row 2', sheet: 'nowhere', message: expect.stringContaining('bring new ones in as JSON') }]);
-    expect((await bring(Papa.unparse(table.map((r) => ({ ...r, value: '=cmd()' }))))).refused[0]?.message).toContain('column “value”');
+    expect((await bring(other)).refused).toEqual([
+      {
+        place: 'row 2',
+        sheet: 'nowhere',
+        message: expect.stringContaining('bring new ones in as JSON'),
+      },
+    ]);
+    expect(
+      (await bring(Papa.unparse(table.map((r) => ({ ...r, value: '=cmd()' }))))).refused[0]
+        ?.message,
+    ).toContain('column “value”');
   });
 
   test('history comes in as history, and cannot be chosen', async () => {
     const old: Sheet = { ...copy(7), status: 'superseded', supersededBy: 'B' };
-    expect(await bring(JSON.stringify([old, { ...draftOf(old, 'B'), status: 'approved' }]), 'mode=write')).toMatchObject({ new: 2, written: true });
-    expect((await ines.get('/api/sheets/brought-7/A')).body.sheet).toMatchObject({ status: 'superseded', supersededBy: 'B' });
+    expect(
+      await bring(
+        JSON.stringify([old, { ...draftOf(old, 'B'), status: 'approved' }]),
+        'mode=write',
+      ),
+    ).toMatchObject({ new: 2, written: true });
+    expect((await ines.get('/api/sheets/brought-7/A')).body.sheet).toMatchObject({
+      status: 'superseded',
+      supersededBy: 'B',
+    });
     expect((await ines.get('/api/drafts/brought-7')).body.draft.revision).toBe('B');
   });
 
   test('only a lead, only from the page itself, only in their shop', async () => {
-    await jonah.post('/api/library/import?mode=write', undefined).type('application/octet-stream').send('[]').expect(403);
-    await ines.post('/api/library/import?mode=all', undefined).type('application/octet-stream').send('[]').expect(400);
+    await jonah
+      .post('/api/library/import?mode=write', undefined)
+      .type('application/octet-stream')
+      .send('[]')
+      .expect(403);
+    await ines
+      .post('/api/library/import?mode=all', undefined)
+      .type('application/octet-stream')
+      .send('[]')
+      .expect(400);
     await bring(JSON.stringify(copy(8)), 'mode=write');
     const { rows } = await house.admin.query('select 1 from sheet_draft where shop = $1', [TERN]);
     expect(rows).toEqual([]);
@@ -138,14 +228,31 @@ describe('importing', () => {
 
   test('another shop takes a whole library, approves it at once, and gives the same again', async () => {
     const lead = await (await house.signIn('Ines Corte')).into(TERN);
-    const fresh = demoSheets.map((s) => ({ ...s, id: `${s.id}`.slice(0, 30) + '-x', tellApart: [], conflicts: [], requires: [] }));
-    const arrived = await bring(JSON.stringify({ format: 'stennet-sheets', v: 1, sheets: fresh }), 'mode=write', lead);
+    const fresh = demoSheets.map((s) => ({
+      ...s,
+      id: `${s.id}`.slice(0, 30) + '-x',
+      tellApart: [],
+      conflicts: [],
+      requires: [],
+    }));
+    const arrived = await bring(
+      JSON.stringify({ format: 'stennet-sheets', v: 1, sheets: fresh }),
+      'mode=write',
+      lead,
+    );
     expect(arrived).toMatchObject({ refused: [], written: true });
-    const { drafts } = (await lead.get('/api/library')).body as { drafts: { sheet: string; version: number; errors: number }[] };
+    const { drafts } = (await lead.get('/api/library')).body as {
+      drafts: { sheet: string; version: number; errors: number }[];
+    };
     expect(drafts.every((d) => d.errors === 0)).toBe(true);
-    await lead.post('/api/library/approve', { drafts: drafts.map((d) => ({ sheet: d.sheet, version: d.version, seen: [] })) }).expect(200);
+    await lead
+      .post('/api/library/approve', {
+        drafts: drafts.map((d) => ({ sheet: d.sheet, version: d.version, seen: [] })),
+      })
+      .expect(200);
     const back = sheetsIn(await exported('form=json', lead));
-    const said = ({ status: _s, supersededBy: _b, ...sheet }: Sheet): string => canonicalJson(sheet);
+    const said = ({ status: _s, supersededBy: _b, ...sheet }: Sheet): string =>
+      canonicalJson(sheet);
     for (const sheet of fresh) expect(back.map(said)).toContain(said(sheet));
   });
 });
@@ -175,19 +282,50 @@ describe('files that are none', () => {
   });
 
   test('whatever is done to a good file, it is read or refused in words, and a look writes nothing', async () => {
-    const good = JSON.stringify({ format: 'stennet-sheets', v: 1, sheets: [copyOf(headSheet, 'fuzzed-1'), copyOf(demoSheets[3] ?? headSheet, 'fuzzed-2')] });
+    const good = JSON.stringify({
+      format: 'stennet-sheets',
+      v: 1,
+      sheets: [copyOf(headSheet, 'fuzzed-1'), copyOf(demoSheets[3] ?? headSheet, 'fuzzed-2')],
+    });
     const before = await counts();
     const harm = fc.oneof(
-      fc.record({ kind: fc.constant('cut' as const), at: fc.nat(good.length), with: fc.constant('') }),
+      fc.record({
+        kind: fc.constant('cut' as const),
+        at: fc.nat(good.length),
+        with: fc.constant(''),
+      }),
       fc.record({
         kind: fc.constant('put' as const),
         at: fc.nat(good.length),
-        with: fc.constantFrom('\u0000', '"', '{', '}', ']', '-', '1e999', 'null', '\ud83d\ude00', '__proto__', ',', '\\'),
+        with: fc.constantFrom(
+          '\u0000',
+          '"',
+          '{',
+          '}',
+          ']',
+          '-',
+          '1e999',
+          'null',
+          '\ud83d\ude00',
+          '__proto__',
+          ',',
+          '\\',
+        ),
       }),
       fc.record({
         kind: fc.constant('word' as const),
         at: fc.nat(400),
-        with: fc.constantFrom('null', '[]', '{}', '"x"', '-1', '1e308', 'true', '{"__proto__":{"x":1}}', `"${'y'.repeat(5000)}"`),
+        with: fc.constantFrom(
+          'null',
+          '[]',
+          '{}',
+          '"x"',
+          '-1',
+          '1e308',
+          'true',
+          '{"__proto__":{"x":1}}',
+          `"${'y'.repeat(5000)}"`,
+        ),
       }),
     );
     await fc.assert(
@@ -199,9 +337,15 @@ describe('files that are none', () => {
             ? good.slice(0, h.at)
             : h.kind === 'put'
               ? good.slice(0, h.at) + h.with + good.slice(h.at)
-              : good.slice(0, (hit?.index ?? 0) + 1) + h.with + good.slice((hit?.index ?? 0) + (hit?.[0].length ?? 0));
+              : good.slice(0, (hit?.index ?? 0) + 1) +
+                h.with +
+                good.slice((hit?.index ?? 0) + (hit?.[0].length ?? 0));
         const line = await bring(file);
-        expect(line.error === null || line.error.code === 'IMPORT_UNREADABLE' || line.error.code === 'TOO_LARGE').toBe(true);
+        expect(
+          line.error === null ||
+            line.error.code === 'IMPORT_UNREADABLE' ||
+            line.error.code === 'TOO_LARGE',
+        ).toBe(true);
         for (const r of line.refused) expect(r.message).toMatch(/[.]$/);
       }),
       { numRuns: process.env.STENNET_ALL ? 1000 : 60 },
@@ -229,7 +373,10 @@ describe('on paper', () => {
 
   test('in a shop that prints on Letter it is one page of that', async () => {
     const lead = await (await house.signIn('Ines Corte')).into(TERN);
-    const { rows } = await house.admin.query<{ sheet: string; revision: string }>('select sheet, revision from sheet_revision where shop = $1 limit 12', [TERN]);
+    const { rows } = await house.admin.query<{ sheet: string; revision: string }>(
+      'select sheet, revision from sheet_revision where shop = $1 limit 12',
+      [TERN],
+    );
     for (const { sheet, revision } of rows) {
       const { body } = await asText(lead.get(`/api/sheets/${sheet}/${revision}/print`)).expect(200);
       expect(String(body).match(/\/Type \/Page\b/g)).toHaveLength(1);

@@ -10,16 +10,42 @@ let house: House;
 const as = new Map<Role | 'tern', Session>();
 beforeAll(async () => {
   house = await new House().open();
-  await house.admin.query("insert into account select $1, 'Owen Vale', 'owen vale', password_hash from account limit 1", [demoId(19)]);
-  await house.admin.query("insert into membership values ($1, $2, 'Owen Vale', 'owner')", [HALDEN, demoId(19)]);
-  const names: Record<Role, string> = { lead: 'Ines Corte', technician: 'Jonah Pike', adviser: 'Petra Voll', apprentice: 'Rafi Daan', owner: 'Owen Vale' };
+  await house.admin.query(
+    "insert into account select $1, 'Owen Vale', 'owen vale', password_hash from account limit 1",
+    [demoId(19)],
+  );
+  await house.admin.query("insert into membership values ($1, $2, 'Owen Vale', 'owner')", [
+    HALDEN,
+    demoId(19),
+  ]);
+  const names: Record<Role, string> = {
+    lead: 'Ines Corte',
+    technician: 'Jonah Pike',
+    adviser: 'Petra Voll',
+    apprentice: 'Rafi Daan',
+    owner: 'Owen Vale',
+  };
   for (const role of ROLES) as.set(role, await house.signIn(names[role]));
   as.set('tern', await (await house.signIn('Ines Corte')).into(TERN));
 });
 afterAll(() => house.close());
 
 const NAMES = Object.keys(routes) as RouteName[];
-const HELD = ['order', 'joint', 'run', 'job', 'entry', 'tool', 'followUp', 'photo', 'trace', 'sheet', 'revision', 'vin', 'token'];
+const HELD = [
+  'order',
+  'joint',
+  'run',
+  'job',
+  'entry',
+  'tool',
+  'followUp',
+  'photo',
+  'trace',
+  'sheet',
+  'revision',
+  'vin',
+  'token',
+];
 const OF_HALDEN: Record<string, string[]> = {
   order: [demoId(201), demoId(252)],
   joint: [demoId(401), demoId(461)],
@@ -43,7 +69,16 @@ const names = fc.record(
       n,
       fc.oneof(
         { weight: 5, arbitrary: fc.constantFrom(...(OF_HALDEN[n] ?? [])) },
-        { weight: 1, arbitrary: fc.constantFrom("'; drop table run; --", '..%2f..', '0', 'x'.repeat(300), '%00') },
+        {
+          weight: 1,
+          arbitrary: fc.constantFrom(
+            "'; drop table run; --",
+            '..%2f..',
+            '0',
+            'x'.repeat(300),
+            '%00',
+          ),
+        },
       ),
     ]),
   ),
@@ -51,7 +86,21 @@ const names = fc.record(
 const junk = fc.oneof(
   fc.constant({}),
   fc.dictionary(
-    fc.constantFrom('id', 'shop', 'version', 'state', 'body', 'events', 'head', 'pin', 'lead', 'kind', 'position', 'tool', '__proto__'),
+    fc.constantFrom(
+      'id',
+      'shop',
+      'version',
+      'state',
+      'body',
+      'events',
+      'head',
+      'pin',
+      'lead',
+      'kind',
+      'position',
+      'tool',
+      '__proto__',
+    ),
     fc.jsonValue({ maxDepth: 2 }),
     { maxKeys: 5 },
   ),
@@ -60,16 +109,36 @@ const junk = fc.oneof(
   fc.constant({ id: demoId(9999), kind: 'technician', position: 61 }),
 );
 
-async function send(session: Session | undefined, route: RouteName, params: Record<string, string>, body: unknown): Promise<request.Response> {
+async function send(
+  session: Session | undefined,
+  route: RouteName,
+  params: Record<string, string>,
+  body: unknown,
+): Promise<request.Response> {
   const { method, path } = routes[route];
-  const address = path.replace(/:(\w+)/g, (_all, key: string) => encodeURIComponent(params[key] ?? 'x').replace(/%25/g, '%'));
-  const asked = request(house.app)[method.toLowerCase() as 'get' | 'post' | 'delete'](address).set('Host', 'shop.test').set('Origin', ORIGIN).timeout(20_000);
+  const address = path.replace(/:(\w+)/g, (_all, key: string) =>
+    encodeURIComponent(params[key] ?? 'x').replace(/%25/g, '%'),
+  );
+  const asked = request(house.app)
+    [method.toLowerCase() as 'get' | 'post' | 'delete'](address)
+    .set('Host', 'shop.test')
+    .set('Origin', ORIGIN)
+    .timeout(20_000);
   if (session) void asked.set('Cookie', session.cookie);
   return method === 'POST' ? asked.send(body as object) : asked;
 }
 
 /** A stream does not end; signing in and out would take the sessions from the other requests. */
-const LEFT_OUT: readonly RouteName[] = ['stream', 'signIn', 'signOut', 'switchShop', 'switchPerson', 'endSession', 'endSessions', 'savePerson'];
+const LEFT_OUT: readonly RouteName[] = [
+  'stream',
+  'signIn',
+  'signOut',
+  'switchShop',
+  'switchPerson',
+  'endSession',
+  'endSessions',
+  'savePerson',
+];
 
 describe('hostile requests', () => {
   test('over every route and role: what the table forbids is refused, and nothing breaks the server', async () => {
@@ -80,11 +149,18 @@ describe('hostile requests', () => {
         fc.assert(
           fc.asyncProperty(names, junk, async (params, body) => {
             count += 1;
-            const reply = await send(role === 'nobody' ? undefined : as.get(role), route, params as Record<string, string>, body);
-            if (reply.status >= 500) throw new Error(`${route} as ${role}: ${reply.status} ${JSON.stringify(reply.body)}`);
+            const reply = await send(
+              role === 'nobody' ? undefined : as.get(role),
+              route,
+              params as Record<string, string>,
+              body,
+            );
+            if (reply.status >= 500)
+              throw new Error(`${route} as ${role}: ${reply.status} ${JSON.stringify(reply.body)}`);
             if (permission === 'door') return;
             if (role === 'nobody') expect([401, 403, 404]).toContain(reply.status);
-            else if (permission && !isAllowed(role, permission)) expect([403, 404]).toContain(reply.status);
+            else if (permission && !isAllowed(role, permission))
+              expect([403, 404]).toContain(reply.status);
           }),
           { numRuns: process.env.STENNET_ALL ? 30 : 6, seed: 11 },
         ),
@@ -98,12 +174,15 @@ describe('hostile requests', () => {
   test('with the other shop’s ids: nothing of it is read or written', async () => {
     const before = await picture();
     const tern = as.get('tern');
-    for (const route of NAMES.filter((n) => !LEFT_OUT.includes(n) && routes[n].path.includes(':'))) {
+    for (const route of NAMES.filter(
+      (n) => !LEFT_OUT.includes(n) && routes[n].path.includes(':'),
+    )) {
       await fc.assert(
         fc.asyncProperty(names, junk, async (params, body) => {
           const reply = await send(tern, route, params as Record<string, string>, body);
           if (reply.status >= 500) throw new Error(`${route}: ${reply.status}`);
-          if (reply.status < 300) expect(JSON.stringify(reply.body)).not.toMatch(/Dorn|Kolb|HQ 417|Halden/);
+          if (reply.status < 300)
+            expect(JSON.stringify(reply.body)).not.toMatch(/Dorn|Kolb|HQ 417|Halden/);
         }),
         { numRuns: 12, seed: 5 },
       );
@@ -115,7 +194,9 @@ describe('hostile requests', () => {
     const session = as.get('lead');
     for (const route of NAMES.filter((n) => routes[n].method !== 'GET')) {
       const { method, path } = routes[route];
-      const asked = request(house.app)[method.toLowerCase() as 'post' | 'delete'](path.replace(/:(\w+)/g, (_a, k: string) => OF_HALDEN[k]?.[0] ?? 'x'));
+      const asked = request(house.app)[method.toLowerCase() as 'post' | 'delete'](
+        path.replace(/:(\w+)/g, (_a, k: string) => OF_HALDEN[k]?.[0] ?? 'x'),
+      );
       const reply = await asked
         .set('Host', 'shop.test')
         .set('Origin', 'http://elsewhere.test')
@@ -128,16 +209,47 @@ describe('hostile requests', () => {
 
 /** How many rows Halden has of everything, and the newest of each. */
 async function picture(): Promise<unknown> {
-  const tables = ['repair_order', 'job', 'joint', 'run', 'run_event', 'order_entry', 'statement', 'signed_word', 'follow_up', 'shop_tool', 'photo', 'trace', 'sheet_revision'];
+  const tables = [
+    'repair_order',
+    'job',
+    'joint',
+    'run',
+    'run_event',
+    'order_entry',
+    'statement',
+    'signed_word',
+    'follow_up',
+    'shop_tool',
+    'photo',
+    'trace',
+    'sheet_revision',
+  ];
   const rows: unknown[] = [];
-  for (const t of tables) rows.push((await house.admin.query(`select count(*) as n, max(md5(x::text)) as last from ${t} x where shop = $1`, [HALDEN])).rows[0]);
+  for (const t of tables)
+    rows.push(
+      (
+        await house.admin.query(
+          `select count(*) as n, max(md5(x::text)) as last from ${t} x where shop = $1`,
+          [HALDEN],
+        )
+      ).rows[0],
+    );
   return rows;
 }
 
 describe('the contract as a document', () => {
   test('is served, names every route, and what comes back is what it says', async () => {
     const doc = (await request(house.app).get('/api/openapi.json').expect(200)).body as {
-      paths: Record<string, Record<string, { operationId: string; responses: Record<string, { content?: Record<string, { schema: object }> }> }>>;
+      paths: Record<
+        string,
+        Record<
+          string,
+          {
+            operationId: string;
+            responses: Record<string, { content?: Record<string, { schema: object }> }>;
+          }
+        >
+      >;
     };
     const operations = Object.values(doc.paths).flatMap((p) => Object.values(p));
     expect(operations.map((o) => o.operationId).sort()).toEqual([...NAMES].sort());
@@ -162,9 +274,14 @@ describe('the contract as a document', () => {
     for (const [route, params, query = ''] of asked) {
       const path = routes[route].path.replace(/:(\w+)/g, (_all, key: string) => params[key] ?? '');
       const reply = await as.get('lead')?.get(`${path}${query}`).expect(200);
-      const schema = operations.find((o) => o.operationId === route)?.responses['200']?.content?.['application/json']?.schema;
+      const schema = operations.find((o) => o.operationId === route)?.responses['200']?.content?.[
+        'application/json'
+      ]?.schema;
       const validate = ajv.compile(schema ?? { not: {} });
-      expect([route, validate(reply?.body) ? null : validate.errors?.slice(0, 3)]).toEqual([route, null]);
+      expect([route, validate(reply?.body) ? null : validate.errors?.slice(0, 3)]).toEqual([
+        route,
+        null,
+      ]);
     }
   });
 });

@@ -11,25 +11,46 @@ let petra: Session;
 let tomas: Session;
 beforeAll(async () => {
   house = await new House().open();
-  [ines, jonah, petra, tomas] = [await house.signIn('Ines Corte'), await house.signIn('Jonah Pike'), await house.signIn('Petra Voll'), await house.signIn('Tomas Brandt')];
+  [ines, jonah, petra, tomas] = [
+    await house.signIn('Ines Corte'),
+    await house.signIn('Jonah Pike'),
+    await house.signIn('Petra Voll'),
+    await house.signIn('Tomas Brandt'),
+  ];
 });
 afterEach(() => house.admin.query('delete from sheet_draft'));
 afterAll(() => house.close());
 
 let made = 0;
 /** A copy of the ten-bolt head under a name of its own. */
-const fresh = (over: Partial<Sheet> = {}): Sheet => ({ ...copyOf(headSheet, `written-${(made += 1)}`), ...over });
-const save = (who: Session, draft: Sheet, version = 0, basedOn: string | null = null): ReturnType<Session['post']> =>
-  who.post(`/api/drafts/${draft.id}`, { version, basedOn, draft });
-const approve = (who: Session, ...drafts: { sheet: string; version: number; seen?: string[] }[]): ReturnType<Session['post']> =>
+const fresh = (over: Partial<Sheet> = {}): Sheet => ({
+  ...copyOf(headSheet, `written-${(made += 1)}`),
+  ...over,
+});
+const save = (
+  who: Session,
+  draft: Sheet,
+  version = 0,
+  basedOn: string | null = null,
+): ReturnType<Session['post']> => who.post(`/api/drafts/${draft.id}`, { version, basedOn, draft });
+const approve = (
+  who: Session,
+  ...drafts: { sheet: string; version: number; seen?: string[] }[]
+): ReturnType<Session['post']> =>
   who.post('/api/library/approve', { drafts: drafts.map((d) => ({ seen: [], ...d })) });
 /** For as long as a test runs, the shop has two leads. */
 async function withSecondLead(work: (mei: Session) => Promise<void>): Promise<void> {
-  await house.admin.query("update membership set role = 'lead' where shop = $1 and name = 'Mei Sandoval'", [HALDEN]);
+  await house.admin.query(
+    "update membership set role = 'lead' where shop = $1 and name = 'Mei Sandoval'",
+    [HALDEN],
+  );
   try {
     await work(await house.signIn('Mei Sandoval'));
   } finally {
-    await house.admin.query("update membership set role = 'technician' where shop = $1 and name = 'Mei Sandoval'", [HALDEN]);
+    await house.admin.query(
+      "update membership set role = 'technician' where shop = $1 and name = 'Mei Sandoval'",
+      [HALDEN],
+    );
   }
 }
 
@@ -38,15 +59,32 @@ describe('writing a draft', () => {
     const draft = fresh();
     expect((await save(jonah, draft).expect(200)).body).toEqual({ version: 1 });
     expect((await save(jonah, draft).expect(200)).body).toEqual({ version: 1 });
-    expect((await save(jonah, { ...draft, title: 'Other' }, 1).expect(200)).body).toEqual({ version: 2 });
+    expect((await save(jonah, { ...draft, title: 'Other' }, 1).expect(200)).body).toEqual({
+      version: 2,
+    });
     const { body } = await ines.get(`/api/drafts/${draft.id}`).expect(200);
-    expect(body).toMatchObject({ version: 2, draft: { ...draft, title: 'Other' }, editor: { name: 'Jonah Pike' }, soleLead: true });
+    expect(body).toMatchObject({
+      version: 2,
+      draft: { ...draft, title: 'Other' },
+      editor: { name: 'Jonah Pike' },
+      soleLead: true,
+    });
   });
 
   test('an empty one is kept too, and the library says how much is missing', async () => {
-    const draft = newDraft({ id: `written-${(made += 1)}`, maker: 'Corvane', model: 'Kestrel', engine: 'CK12', kind: 'cylinder-head', title: '', today: '2026-11-24' });
+    const draft = newDraft({
+      id: `written-${(made += 1)}`,
+      maker: 'Corvane',
+      model: 'Kestrel',
+      engine: 'CK12',
+      kind: 'cylinder-head',
+      title: '',
+      today: '2026-11-24',
+    });
     await save(ines, draft).expect(200);
-    const { drafts } = (await ines.get('/api/library').expect(200)).body as { drafts: { sheet: string; errors: number }[] };
+    const { drafts } = (await ines.get('/api/library').expect(200)).body as {
+      drafts: { sheet: string; errors: number }[];
+    };
     expect(drafts.find((d) => d.sheet === draft.id)?.errors).toBeGreaterThan(5);
   });
 
@@ -56,7 +94,9 @@ describe('writing a draft', () => {
     await save(ines, { ...draft, title: 'By Ines' }, 1).expect(200);
     const { body } = await save(jonah, { ...draft, title: 'By Jonah' }, 1).expect(409);
     expect(body.error).toMatchObject({ code: 'DRAFT_CHANGED', params: { by: 'Ines Corte' } });
-    expect((await save(jonah, { ...draft, title: 'By Jonah' }, 0).expect(409)).body.error.code).toBe('DRAFT_CHANGED');
+    expect(
+      (await save(jonah, { ...draft, title: 'By Jonah' }, 0).expect(409)).body.error.code,
+    ).toBe('DRAFT_CHANGED');
   });
 
   test('a new sheet may not take the name of one that is there; a revision of it may', async () => {
@@ -74,10 +114,20 @@ describe('writing a draft', () => {
     await petra.get('/api/library').expect(403);
     await save(jonah, draft).expect(200);
     await tomas.get(`/api/drafts/${draft.id}`).expect(404);
-    expect(((await tomas.get('/api/library').expect(200)).body as { drafts: unknown[] }).drafts).toEqual([]);
+    expect(
+      ((await tomas.get('/api/library').expect(200)).body as { drafts: unknown[] }).drafts,
+    ).toEqual([]);
     await jonah.post('/api/drafts/another-id', { version: 0, basedOn: null, draft }).expect(400);
-    await jonah.post(`/api/drafts/${draft.id}`, { version: 0, basedOn: null, draft: { ...draft, status: 'approved' } }).expect(400);
-    await jonah.post(`/api/drafts/${draft.id}`, { version: 0, basedOn: null, draft: { ...draft, extra: 1 } }).expect(400);
+    await jonah
+      .post(`/api/drafts/${draft.id}`, {
+        version: 0,
+        basedOn: null,
+        draft: { ...draft, status: 'approved' },
+      })
+      .expect(400);
+    await jonah
+      .post(`/api/drafts/${draft.id}`, { version: 0, basedOn: null, draft: { ...draft, extra: 1 } })
+      .expect(400);
     await jonah.post(`/api/drafts/${draft.id}`, { version: -1, basedOn: null, draft }).expect(400);
   });
 });
@@ -87,12 +137,16 @@ describe('approving', () => {
     const draft = fresh({ title: '' });
     await save(jonah, draft).expect(200);
     await approve(jonah, { sheet: draft.id, version: 1 }).expect(403);
-    expect((await approve(ines, { sheet: draft.id, version: 1 }).expect(409)).body.error).toMatchObject({
+    expect(
+      (await approve(ines, { sheet: draft.id, version: 1 }).expect(409)).body.error,
+    ).toMatchObject({
       code: 'DRAFT_NOT_READY',
       params: { what: expect.stringContaining('title') },
     });
     await save(jonah, { ...draft, title: 'Head' }, 1).expect(200);
-    expect((await approve(ines, { sheet: draft.id, version: 1 }).expect(409)).body.error.code).toBe('DRAFT_CHANGED');
+    expect((await approve(ines, { sheet: draft.id, version: 1 }).expect(409)).body.error.code).toBe(
+      'DRAFT_CHANGED',
+    );
     await approve(ines, { sheet: draft.id, version: 2 }).expect(200);
     const page = (await petra.get(`/api/sheets/${draft.id}/A`).expect(200)).body;
     expect(page).toMatchObject({ sheet: { status: 'approved' }, approval: { by: 'Ines Corte' } });
@@ -111,10 +165,14 @@ describe('approving', () => {
     } as const;
     const draft = fresh({ steps: [...headSheet.steps, sealant] });
     await save(jonah, draft).expect(200);
-    const { drafts } = (await ines.get('/api/library')).body as { drafts: { sheet: string; warnings: number }[] };
+    const { drafts } = (await ines.get('/api/library')).body as {
+      drafts: { sheet: string; warnings: number }[];
+    };
     const warnings = drafts.find((d) => d.sheet === draft.id)?.warnings ?? 0;
     expect(warnings).toBeGreaterThan(0);
-    expect((await approve(ines, { sheet: draft.id, version: 1 }).expect(409)).body.error).toMatchObject({ code: 'DRAFT_WARNINGS', params: { count: warnings } });
+    expect(
+      (await approve(ines, { sheet: draft.id, version: 1 }).expect(409)).body.error,
+    ).toMatchObject({ code: 'DRAFT_WARNINGS', params: { count: warnings } });
     const seen = checkDraft(draft, [])
       .filter((f) => f.level === 'warning')
       .map(findingKey);
@@ -125,7 +183,9 @@ describe('approving', () => {
     await withSecondLead(async (mei) => {
       const draft = fresh();
       await save(ines, draft).expect(200);
-      expect((await approve(ines, { sheet: draft.id, version: 1 }).expect(403)).body.error.code).toBe('OWN_DRAFT');
+      expect(
+        (await approve(ines, { sheet: draft.id, version: 1 }).expect(403)).body.error.code,
+      ).toBe('OWN_DRAFT');
       await approve(mei, { sheet: draft.id, version: 1 }).expect(200);
     });
     const draft = fresh();
@@ -138,15 +198,27 @@ describe('approving', () => {
     await save(ines, draft).expect(200);
     await approve(ines, { sheet: draft.id, version: 1 }).expect(200);
     const before = (await ines.get(`/api/sheets/${draft.id}/A`)).body;
-    const next: Sheet = { ...draftOf({ ...draft, status: 'approved' }, 'B'), title: 'Quorum head, newer' };
+    const next: Sheet = {
+      ...draftOf({ ...draft, status: 'approved' }, 'B'),
+      title: 'Quorum head, newer',
+    };
     await save(ines, next, 0, 'A').expect(200);
-    expect((await ines.get(`/api/sheets/${draft.id}/A`)).body.draft).toMatchObject({ editor: 'Ines Corte' });
-    expect((await approve(ines, { sheet: draft.id, version: 1 }).expect(200)).body).toEqual({ approved: [{ sheet: draft.id, revision: 'B' }] });
+    expect((await ines.get(`/api/sheets/${draft.id}/A`)).body.draft).toMatchObject({
+      editor: 'Ines Corte',
+    });
+    expect((await approve(ines, { sheet: draft.id, version: 1 }).expect(200)).body).toEqual({
+      approved: [{ sheet: draft.id, revision: 'B' }],
+    });
     const after = (await ines.get(`/api/sheets/${draft.id}/A`)).body;
     expect(after.sheet).toEqual({ ...before.sheet, status: 'superseded', supersededBy: 'B' });
     expect(after.hash).toBe(before.hash);
-    const found = (await jonah.get('/api/sheets?q=quorum')).body as { sheets: { revision: string; status: string }[] };
-    expect(found.sheets.map((s) => `${s.revision} ${s.status}`)).toEqual(['B approved', 'A superseded']);
+    const found = (await jonah.get('/api/sheets?q=quorum')).body as {
+      sheets: { revision: string; status: string }[];
+    };
+    expect(found.sheets.map((s) => `${s.revision} ${s.status}`)).toEqual([
+      'B approved',
+      'A superseded',
+    ]);
   });
 
   test('several at once are all approved or none', async () => {
@@ -161,13 +233,23 @@ describe('approving', () => {
   test('two who approve at the same moment: one does', async () => {
     const draft = fresh();
     await save(jonah, draft).expect(200);
-    const answers = await Promise.all([1, 2, 3].map(() => approve(ines, { sheet: draft.id, version: 1 })));
+    const answers = await Promise.all(
+      [1, 2, 3].map(() => approve(ines, { sheet: draft.id, version: 1 })),
+    );
     expect(answers.map((a) => a.status).sort()).toEqual([200, 409, 409]);
   });
 
   test('a revision that stands cannot be changed in the table, not even by the server’s own role', async () => {
-    await expect(house.db.inShop(HALDEN, (c) => c.query("update sheet_revision set body = 'x' where sheet = $1", [headSheet.id]))).rejects.toThrow(/permission denied/);
-    await expect(house.db.inShop(HALDEN, (c) => c.query('delete from sheet_revision where sheet = $1', [headSheet.id]))).rejects.toThrow(/permission denied/);
+    await expect(
+      house.db.inShop(HALDEN, (c) =>
+        c.query("update sheet_revision set body = 'x' where sheet = $1", [headSheet.id]),
+      ),
+    ).rejects.toThrow(/permission denied/);
+    await expect(
+      house.db.inShop(HALDEN, (c) =>
+        c.query('delete from sheet_revision where sheet = $1', [headSheet.id]),
+      ),
+    ).rejects.toThrow(/permission denied/);
   });
 });
 
@@ -180,7 +262,9 @@ describe('what uses a sheet', () => {
     const added = { joint, name: 'Head, second time', sheet: draft.id, revision: 'A' };
     await petra.post(`/api/jobs/${demoId(301)}/joints`, added).expect(200);
     await petra.post(`/api/jobs/${demoId(301)}/joints`, added).expect(200);
-    await tomas.post(`/api/jobs/${demoId(301)}/joints`, { ...added, joint: demoId(999) }).expect(404);
+    await tomas
+      .post(`/api/jobs/${demoId(301)}/joints`, { ...added, joint: demoId(999) })
+      .expect(404);
     const t = await jonah.technician(joint, { ...draft, status: 'approved' });
     const begun = `7f000000-0000-4000-8000-${String(made + 5000).padStart(12, '0')}`;
     await petra.post(`/api/jobs/${demoId(301)}/joints`, { ...added, joint: begun }).expect(200);
@@ -190,17 +274,42 @@ describe('what uses a sheet', () => {
 
     await save(ines, { ...draftOf(draft, 'B'), title: 'Newer' }, 0, 'A').expect(200);
     await approve(ines, { sheet: draft.id, version: 1 }).expect(200);
-    const { replaced } = (await ines.get('/api/library')).body as { replaced: { joint: string; by: string; state: string | null }[] };
-    expect(replaced.filter((r) => [joint, begun].includes(r.joint)).map((r) => [r.joint, r.by, r.state])).toEqual([
+    const { replaced } = (await ines.get('/api/library')).body as {
+      replaced: { joint: string; by: string; state: string | null }[];
+    };
+    expect(
+      replaced.filter((r) => [joint, begun].includes(r.joint)).map((r) => [r.joint, r.by, r.state]),
+    ).toEqual([
       [begun, 'B', null],
       [joint, 'B', 'open'],
     ]);
-    expect((await jonah.get(`/api/joints/${begun}/sheet`)).body).toMatchObject({ supersededBy: 'B', sheet: { revision: 'A' } });
-    expect((await jonah.get(`/api/runs/${t.place.run}`)).body).toMatchObject({ supersededBy: 'B', sheet: { revision: 'A', title: draft.title } });
-    expect((await jonah.post(`/api/joints/${joint}/sheet`, { sheet: draft.id, revision: 'B' }).expect(409)).body.error.code).toBe('JOINT_BEGUN');
-    expect((await jonah.post(`/api/joints/${begun}/sheet`, { sheet: 'brenna-2-0-head', revision: 'B' }).expect(409)).body.error.code).toBe('SHEET_NOT_STANDING');
+    expect((await jonah.get(`/api/joints/${begun}/sheet`)).body).toMatchObject({
+      supersededBy: 'B',
+      sheet: { revision: 'A' },
+    });
+    expect((await jonah.get(`/api/runs/${t.place.run}`)).body).toMatchObject({
+      supersededBy: 'B',
+      sheet: { revision: 'A', title: draft.title },
+    });
+    expect(
+      (
+        await jonah
+          .post(`/api/joints/${joint}/sheet`, { sheet: draft.id, revision: 'B' })
+          .expect(409)
+      ).body.error.code,
+    ).toBe('JOINT_BEGUN');
+    expect(
+      (
+        await jonah
+          .post(`/api/joints/${begun}/sheet`, { sheet: 'brenna-2-0-head', revision: 'B' })
+          .expect(409)
+      ).body.error.code,
+    ).toBe('SHEET_NOT_STANDING');
     await jonah.post(`/api/joints/${begun}/sheet`, { sheet: draft.id, revision: 'B' }).expect(200);
-    expect((await jonah.get(`/api/joints/${begun}/sheet`)).body).toMatchObject({ supersededBy: null, sheet: { title: 'Newer' } });
+    expect((await jonah.get(`/api/joints/${begun}/sheet`)).body).toMatchObject({
+      supersededBy: null,
+      sheet: { title: 'Newer' },
+    });
   });
 });
 
@@ -211,7 +320,9 @@ describe('the library for devices off-line', () => {
     const catchUp = async (): Promise<Sheet[]> => {
       const news: Sheet[] = [];
       for (;;) {
-        const { body } = await jonah.get(`/api/library/changes${after ? `?after=${encodeURIComponent(after)}` : ''}`).expect(200);
+        const { body } = await jonah
+          .get(`/api/library/changes${after ? `?after=${encodeURIComponent(after)}` : ''}`)
+          .expect(200);
         news.push(...(body.sheets as Sheet[]));
         after = body.after as string | null;
         if (!body.more) return news;
@@ -225,16 +336,24 @@ describe('the library for devices off-line', () => {
     await approve(ines, { sheet: draft.id, version: 1 }).expect(200);
     await save(ines, { ...draftOf(draft, 'B'), title: 'Newer' }, 0, 'A').expect(200);
     await approve(ines, { sheet: draft.id, version: 1 }).expect(200);
-    expect((await catchUp()).map((s) => `${s.revision} ${s.status}`)).toEqual(['A superseded', 'B approved']);
+    expect((await catchUp()).map((s) => `${s.revision} ${s.status}`)).toEqual([
+      'A superseded',
+      'B approved',
+    ]);
     await jonah.get('/api/library/changes?after=x').expect(400);
   });
 });
 
 describe('a vehicle by its number', () => {
   test('is the one of the shop’s newest repair order, or none', async () => {
-    const { rows } = await house.admin.query<{ vin: string }>("select vehicle ->> 'vin' as vin from repair_order where shop = $1 order by number limit 1", [HALDEN]);
+    const { rows } = await house.admin.query<{ vin: string }>(
+      "select vehicle ->> 'vin' as vin from repair_order where shop = $1 order by number limit 1",
+      [HALDEN],
+    );
     const vin = rows[0]?.vin ?? '';
-    expect((await jonah.get(`/api/vehicles/${vin.toLowerCase()}`).expect(200)).body.vehicle).toMatchObject({ maker: expect.any(String), engine: expect.any(String) });
+    expect(
+      (await jonah.get(`/api/vehicles/${vin.toLowerCase()}`).expect(200)).body.vehicle,
+    ).toMatchObject({ maker: expect.any(String), engine: expect.any(String) });
     expect((await tomas.get(`/api/vehicles/${vin}`).expect(200)).body).toEqual({ vehicle: null });
     await jonah.get('/api/vehicles/short').expect(404);
   });

@@ -18,7 +18,9 @@ const env = (name: string): string => {
 
 async function main(): Promise<void> {
   // Read while this process may: afterwards it is an ordinary user.
-  const tls = process.env.TLS_CERT ? { cert: fs.readFileSync(process.env.TLS_CERT), key: fs.readFileSync(env('TLS_KEY')) } : null;
+  const tls = process.env.TLS_CERT
+    ? { cert: fs.readFileSync(process.env.TLS_CERT), key: fs.readFileSync(env('TLS_KEY')) }
+    : null;
   dropRoot();
   const url = env('DATABASE_URL');
   await assertHarmlessRole(url);
@@ -51,9 +53,12 @@ async function main(): Promise<void> {
     console.error(error.code === 'EADDRINUSE' ? `Port ${env('PORT')} is taken.` : error.message);
     process.exit(1);
   });
-  // Who neither sends nor takes anything for so long has gone; a stream says every twenty seconds that it is there.
+  // Who neither sends nor takes anything for so long has gone; a stream says every twenty seconds
+  // that it is there.
   server.setTimeout(120_000);
-  server.listen(Number(env('PORT')), process.env.HOST ?? '127.0.0.1', () => console.log('listening'));
+  server.listen(Number(env('PORT')), process.env.HOST ?? '127.0.0.1', () =>
+    console.log('listening'),
+  );
   const stop = (): void => {
     server.close(() => void Promise.all([db.close(), hints.close()]).then(() => process.exit(0)));
     server.closeAllConnections();
@@ -62,7 +67,8 @@ async function main(): Promise<void> {
   };
   process.on('SIGTERM', stop);
   process.on('SIGINT', stop);
-  // Whoever keeps this server running holds the other end: gone without a word, it is gone for good.
+  // Whoever keeps this server running holds the other end: gone without a word, it is gone for
+  // good.
   if (process.env.KEPT) process.stdin.on('end', stop).resume();
 }
 

@@ -7,7 +7,11 @@ let petra: Session;
 let tomas: Session;
 beforeAll(async () => {
   house = await new House().open();
-  [jonah, petra, tomas] = [await house.signIn(), await house.signIn('Petra Voll'), await house.signIn('Tomas Brandt')];
+  [jonah, petra, tomas] = [
+    await house.signIn(),
+    await house.signIn('Petra Voll'),
+    await house.signIn('Tomas Brandt'),
+  ];
 });
 afterAll(() => house.close());
 
@@ -15,7 +19,14 @@ let made = 0;
 const freshId = (): string => `9e000000-0000-4000-8000-${String((made += 1)).padStart(12, '0')}`;
 const head = (more: Partial<OrderHead> = {}): OrderHead => ({
   number: `T${(made += 1)}`,
-  vehicle: { maker: 'Tarrow', model: 'Ridge', engine: 'TF25', plate: 'HQ 1', vin: 'ZZ9TRDG25F0009999', built: '2017-05-18' },
+  vehicle: {
+    maker: 'Tarrow',
+    model: 'Ridge',
+    engine: 'TF25',
+    plate: 'HQ 1',
+    vin: 'ZZ9TRDG25F0009999',
+    built: '2017-05-18',
+  },
   odometer: { value: 120_000, unit: 'km' },
   customer: 'Ash',
   concern: 'Clutch slips.',
@@ -36,7 +47,13 @@ describe('a repair order', () => {
     const body = { order, head: head() };
     await petra.post('/api/orders', body).expect(200);
     await petra.post('/api/orders', body).expect(200);
-    expect((await petra.get(`/api/orders/${order}`)).body).toMatchObject({ ...body.head, state: 'open', version: 1, jobs: [], entries: [] });
+    expect((await petra.get(`/api/orders/${order}`)).body).toMatchObject({
+      ...body.head,
+      state: 'open',
+      version: 1,
+      jobs: [],
+      entries: [],
+    });
   });
 
   test('without a number it gets the next one; a number that is there is refused in words', async () => {
@@ -45,22 +62,40 @@ describe('a repair order', () => {
     const { number } = (await petra.get(`/api/orders/${order}`)).body as { number: string };
     expect(Number(number)).toBeGreaterThan(2441);
     const again = await petra.post('/api/orders', { order: freshId(), head: head({ number }) });
-    expect([again.status, again.body.error.code, again.body.error.message]).toEqual([409, 'ORDER_NUMBER_TAKEN', `RO ${number} is there already.`]);
+    expect([again.status, again.body.error.code, again.body.error.message]).toEqual([
+      409,
+      'ORDER_NUMBER_TAKEN',
+      `RO ${number} is there already.`,
+    ]);
   });
 
   test('six at the counter at the same moment get six numbers', async () => {
     const orders = Array.from({ length: 6 }, freshId);
-    const replies = await Promise.all(orders.map((order) => petra.post('/api/orders', { order, head: { ...head(), number: null } })));
+    const replies = await Promise.all(
+      orders.map((order) =>
+        petra.post('/api/orders', { order, head: { ...head(), number: null } }),
+      ),
+    );
     expect(replies.map((r) => r.status)).toEqual([200, 200, 200, 200, 200, 200]);
-    const numbers = await Promise.all(orders.map(async (o) => (await petra.get(`/api/orders/${o}`)).body.number));
+    const numbers = await Promise.all(
+      orders.map(async (o) => (await petra.get(`/api/orders/${o}`)).body.number),
+    );
     expect(new Set(numbers).size).toBe(6);
   });
 
   test('two who change it at the same time: the second is told who was first, and nothing is written over', async () => {
     const order = await freshOrder();
     const seen = (await petra.get(`/api/orders/${order}`)).body as OrderHead & { version: number };
-    await jonah.post(`/api/orders/${order}`, { version: seen.version, head: head({ customer: 'Jonah wrote this' }) }).expect(200);
-    const late = await petra.post(`/api/orders/${order}`, { version: seen.version, head: head({ customer: 'Petra wrote this' }) });
+    await jonah
+      .post(`/api/orders/${order}`, {
+        version: seen.version,
+        head: head({ customer: 'Jonah wrote this' }),
+      })
+      .expect(200);
+    const late = await petra.post(`/api/orders/${order}`, {
+      version: seen.version,
+      head: head({ customer: 'Petra wrote this' }),
+    });
     expect(late.body.error).toMatchObject({ code: 'ORDER_CHANGED', params: { by: 'Jonah Pike' } });
     expect((await petra.get(`/api/orders/${order}`)).body.customer).toBe('Jonah wrote this');
   });
@@ -73,13 +108,19 @@ describe('a repair order', () => {
     ['an unknown field', { admin: true }],
     ['text that a table cannot hold', { concern: 'a\u0000b' }],
   ])('%s is refused with its place', async (_what, more) => {
-    const reply = await petra.post('/api/orders', { order: freshId(), head: { ...head(), ...more } });
+    const reply = await petra.post('/api/orders', {
+      order: freshId(),
+      head: { ...head(), ...more },
+    });
     expect([reply.status, reply.body.error.code]).toEqual([400, 'BAD_REQUEST']);
     expect(reply.body.error.params.where).toMatch(/^head/);
   });
 
   test('is found by number, plate, name and concern; signs of a pattern stand for themselves', async () => {
-    const numbers = async (query: string): Promise<string[]> => (await petra.get(`/api/orders?${query}`)).body.orders.map((o: { number: string }) => o.number);
+    const numbers = async (query: string): Promise<string[]> =>
+      (await petra.get(`/api/orders?${query}`)).body.orders.map(
+        (o: { number: string }) => o.number,
+      );
     expect(await numbers('q=2438')).toEqual(['2438']);
     expect(await numbers('q=hq%2077')).toEqual(['2438']);
     expect(await numbers('q=white%20smoke')).toEqual(['2417']);
@@ -93,22 +134,48 @@ describe('a repair order', () => {
     const order = demoId(201);
     const { version } = (await petra.get(`/api/orders/${order}`)).body as { version: number };
     const reply = await petra.post(`/api/orders/${order}/state`, { version, state: 'toCheck' });
-    expect(reply.body.error).toMatchObject({ code: 'ORDER_STATE', params: { why: 'Cylinder head: not started' } });
-    expect((await petra.post(`/api/orders/${order}/state`, { version, state: 'handedOver' })).body.error.code).toBe('ORDER_STATE');
+    expect(reply.body.error).toMatchObject({
+      code: 'ORDER_STATE',
+      params: { why: 'Cylinder head: not started' },
+    });
+    expect(
+      (await petra.post(`/api/orders/${order}/state`, { version, state: 'handedOver' })).body.error
+        .code,
+    ).toBe('ORDER_STATE');
     await petra.post(`/api/orders/${order}/state`, { version, state: 'waiting' }).expect(200);
-    expect((await petra.post(`/api/orders/${order}/state`, { version, state: 'inWork' })).body.error.code).toBe('ORDER_CHANGED');
-    await petra.post(`/api/orders/${order}/state`, { version: version + 1, state: 'inWork' }).expect(200);
+    expect(
+      (await petra.post(`/api/orders/${order}/state`, { version, state: 'inWork' })).body.error
+        .code,
+    ).toBe('ORDER_CHANGED');
+    await petra
+      .post(`/api/orders/${order}/state`, { version: version + 1, state: 'inWork' })
+      .expect(200);
   });
 
   test('takes a job with its joints, once', async () => {
     const order = await freshOrder();
-    const body = { id: freshId(), kind: 'clutch', title: 'Replace clutch', joints: [{ id: freshId(), name: 'Pressure plate', sheet: 'tf25-pressure-plate', revision: 'B' }] };
+    const body = {
+      id: freshId(),
+      kind: 'clutch',
+      title: 'Replace clutch',
+      joints: [
+        { id: freshId(), name: 'Pressure plate', sheet: 'tf25-pressure-plate', revision: 'B' },
+      ],
+    };
     await petra.post(`/api/orders/${order}/jobs`, body).expect(200);
     await petra.post(`/api/orders/${order}/jobs`, body).expect(200);
     expect((await petra.get(`/api/orders/${order}`)).body.jobs).toMatchObject([
-      { title: 'Replace clutch', kind: 'clutch', joints: [{ name: 'Pressure plate', sheetKind: 'clutch' }] },
+      {
+        title: 'Replace clutch',
+        kind: 'clutch',
+        joints: [{ name: 'Pressure plate', sheetKind: 'clutch' }],
+      },
     ]);
-    const gone = await petra.post(`/api/orders/${order}/jobs`, { ...body, id: freshId(), joints: [{ ...body.joints[0], id: freshId(), sheet: 'brenna-2-0-head', revision: 'B' }] });
+    const gone = await petra.post(`/api/orders/${order}/jobs`, {
+      ...body,
+      id: freshId(),
+      joints: [{ ...body.joints[0], id: freshId(), sheet: 'brenna-2-0-head', revision: 'B' }],
+    });
     expect(gone.body.error.code).toBe('SHEET_NOT_STANDING');
   });
 });
@@ -118,41 +185,96 @@ describe('what stands on it', () => {
     const order = await freshOrder();
     const entry = freshId();
     const path = `/api/orders/${order}/entries/${entry}`;
-    expect((await jonah.post(path, { version: 0, body: note('one'), gone: false })).body).toEqual({ version: 1 });
-    expect((await jonah.post(path, { version: 0, body: note('one'), gone: false })).body).toEqual({ version: 1 });
-    expect((await petra.post(path, { version: 1, body: note('two'), gone: false })).body).toEqual({ version: 2 });
-    expect((await jonah.post(path, { version: 1, body: note('mine'), gone: false })).body.error).toMatchObject({ code: 'ORDER_CHANGED', params: { by: 'Petra Voll' } });
-    expect((await jonah.get(`/api/orders/${order}`)).body.entries).toMatchObject([{ id: entry, version: 2, by: 'Petra Voll', body: { text: 'two' } }]);
+    expect((await jonah.post(path, { version: 0, body: note('one'), gone: false })).body).toEqual({
+      version: 1,
+    });
+    expect((await jonah.post(path, { version: 0, body: note('one'), gone: false })).body).toEqual({
+      version: 1,
+    });
+    expect((await petra.post(path, { version: 1, body: note('two'), gone: false })).body).toEqual({
+      version: 2,
+    });
+    expect(
+      (await jonah.post(path, { version: 1, body: note('mine'), gone: false })).body.error,
+    ).toMatchObject({ code: 'ORDER_CHANGED', params: { by: 'Petra Voll' } });
+    expect((await jonah.get(`/api/orders/${order}`)).body.entries).toMatchObject([
+      { id: entry, version: 2, by: 'Petra Voll', body: { text: 'two' } },
+    ]);
     await petra.post(path, { version: 2, body: note('two'), gone: true }).expect(200);
     expect((await jonah.get(`/api/orders/${order}`)).body.entries).toEqual([]);
-    const { rows } = await house.admin.query('select body from order_entry where id = $1 order by version', [entry]);
+    const { rows } = await house.admin.query(
+      'select body from order_entry where id = $1 order by version',
+      [entry],
+    );
     expect(rows).toHaveLength(3);
   });
 
   test('six at the same moment: one version each, none lost silently', async () => {
     const order = await freshOrder();
     const entry = freshId();
-    const replies = await Promise.all(['a', 'b', 'c', 'd', 'e', 'f'].map((t) => jonah.post(`/api/orders/${order}/entries/${entry}`, { version: 0, body: note(t), gone: false })));
+    const replies = await Promise.all(
+      ['a', 'b', 'c', 'd', 'e', 'f'].map((t) =>
+        jonah.post(`/api/orders/${order}/entries/${entry}`, {
+          version: 0,
+          body: note(t),
+          gone: false,
+        }),
+      ),
+    );
     expect(replies.map((r) => r.status).sort()).toEqual([200, 409, 409, 409, 409, 409]);
   });
 
   test('the role that serves may neither change nor delete a version', async () => {
     for (const sql of ["update order_entry set body = '{}'", 'delete from order_entry']) {
-      await expect(house.db.inShop(petra.shop, (c) => c.query(sql))).rejects.toThrow(/permission denied/);
+      await expect(house.db.inShop(petra.shop, (c) => c.query(sql))).rejects.toThrow(
+        /permission denied/,
+      );
     }
   });
 
   test('another shop has none of it, and roles are kept', async () => {
     const order = await freshOrder();
     const entry = freshId();
-    await jonah.post(`/api/orders/${order}/entries/${entry}`, { version: 0, body: note('ours'), gone: false }).expect(200);
+    await jonah
+      .post(`/api/orders/${order}/entries/${entry}`, {
+        version: 0,
+        body: note('ours'),
+        gone: false,
+      })
+      .expect(200);
     expect((await tomas.get(`/api/orders/${order}`)).status).toBe(404);
-    expect((await tomas.post(`/api/orders/${order}/entries/${freshId()}`, { version: 0, body: note('theirs'), gone: false })).status).toBe(404);
+    expect(
+      (
+        await tomas.post(`/api/orders/${order}/entries/${freshId()}`, {
+          version: 0,
+          body: note('theirs'),
+          gone: false,
+        })
+      ).status,
+    ).toBe(404);
     // Not even under the same id in their own repair order.
-    expect((await tomas.post(`/api/orders/${demoId(211)}/entries/${entry}`, { version: 0, body: note('theirs'), gone: false })).status).toBe(200);
-    expect((await jonah.get(`/api/orders/${order}`)).body.entries).toMatchObject([{ body: { text: 'ours' } }]);
+    expect(
+      (
+        await tomas.post(`/api/orders/${demoId(211)}/entries/${entry}`, {
+          version: 0,
+          body: note('theirs'),
+          gone: false,
+        })
+      ).status,
+    ).toBe(200);
+    expect((await jonah.get(`/api/orders/${order}`)).body.entries).toMatchObject([
+      { body: { text: 'ours' } },
+    ]);
     const rafi = await house.signIn('Rafi Daan');
-    expect((await rafi.post(`/api/orders/${order}/entries/${freshId()}`, { version: 0, body: note('x'), gone: false })).body.error.code).toBe('FORBIDDEN');
+    expect(
+      (
+        await rafi.post(`/api/orders/${order}/entries/${freshId()}`, {
+          version: 0,
+          body: note('x'),
+          gone: false,
+        })
+      ).body.error.code,
+    ).toBe('FORBIDDEN');
   });
 });
 
@@ -160,7 +282,13 @@ describe('the parts list', () => {
   test('as a table: every need with its state, and nothing that a spreadsheet would run', async () => {
     await petra.post(`/api/orders/${demoId(206)}/entries/${freshId()}`, {
       version: 0,
-      body: { kind: 'part', job: demoId(306), what: '=HYPERLINK("http://x")', count: 1, state: 'needed' },
+      body: {
+        kind: 'part',
+        job: demoId(306),
+        what: '=HYPERLINK("http://x")',
+        count: 1,
+        state: 'needed',
+      },
       gone: false,
     });
     const { text } = await petra.get(`/api/orders/${demoId(206)}/parts?form=csv`).expect(200);

@@ -24,7 +24,13 @@ const piece = (who: Session, bytes: Buffer, start: number, end: number, sent = h
 
 async function sendAll(who: Session, bytes: Buffer) {
   let reply = await piece(who, bytes, 0, Math.min(PIECE, bytes.length));
-  while (reply.status === 200 && !reply.body.photo) reply = await piece(who, bytes, reply.body.have, Math.min(reply.body.have + PIECE, bytes.length));
+  while (reply.status === 200 && !reply.body.photo)
+    reply = await piece(
+      who,
+      bytes,
+      reply.body.have,
+      Math.min(reply.body.have + PIECE, bytes.length),
+    );
   return reply;
 }
 
@@ -32,7 +38,10 @@ async function sendAll(who: Session, bytes: Buffer) {
 async function photo(): Promise<Buffer> {
   const noise = randomBytes(2400 * 1000 * 3);
   return sharp(noise, { raw: { width: 2400, height: 1000, channels: 3 } })
-    .withExif({ IFD3: { GPSLatitude: '51/1 30/1 0/1', GPSLatitudeRef: 'N' }, IFD0: { Make: 'Somebody', Orientation: '6' } })
+    .withExif({
+      IFD3: { GPSLatitude: '51/1 30/1 0/1', GPSLatitudeRef: 'N' },
+      IFD0: { Make: 'Somebody', Orientation: '6' },
+    })
     .jpeg({ quality: 40 })
     .toBuffer();
 }
@@ -55,7 +64,9 @@ describe('a photo', () => {
   test('goes on where the network stopped, pieces doubled and out of order', async () => {
     const bytes = await photo();
     expect((await piece(jonah, bytes, 0, PIECE)).body).toMatchObject({ have: PIECE, photo: null });
-    expect((await piece(jonah, bytes, 2 * PIECE, Math.min(3 * PIECE, bytes.length))).body.have).toBe(PIECE);
+    expect(
+      (await piece(jonah, bytes, 2 * PIECE, Math.min(3 * PIECE, bytes.length))).body.have,
+    ).toBe(PIECE);
     expect((await piece(jonah, bytes, 0, PIECE)).body.have).toBe(PIECE);
     // An empty piece asks how far it came.
     expect((await piece(jonah, bytes, PIECE, PIECE)).body.have).toBe(PIECE);
@@ -63,7 +74,10 @@ describe('a photo', () => {
   });
 
   test.each([
-    ['a drawing with a script in it', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>')],
+    [
+      'a drawing with a script in it',
+      Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>'),
+    ],
     ['a page', Buffer.from('<html><script>alert(1)</script></html>')],
     ['nonsense', randomBytes(3000)],
     ['a film', Buffer.from('GIF89a' + 'x'.repeat(200))],
@@ -75,8 +89,12 @@ describe('a photo', () => {
   test('bytes that are not what they are called are thrown away', async () => {
     const bytes = await photo();
     const small = bytes.subarray(0, 1000);
-    expect((await piece(jonah, small, 0, 1000, 'a'.repeat(64))).body.error.code).toBe('PHOTO_BROKEN');
-    expect((await house.admin.query('select 1 from photo_piece where sent = $1', ['a'.repeat(64)])).rows).toHaveLength(0);
+    expect((await piece(jonah, small, 0, 1000, 'a'.repeat(64))).body.error.code).toBe(
+      'PHOTO_BROKEN',
+    );
+    expect(
+      (await house.admin.query('select 1 from photo_piece where sent = $1', ['a'.repeat(64)])).rows,
+    ).toHaveLength(0);
   });
 
   test('another shop does not see it, and a piece past its end is refused', async () => {

@@ -5,12 +5,13 @@ import { migrate } from './db/migrate';
 import { keysIn } from './keys/keys';
 import { seedDemo } from './demo/seedDemo';
 
-// Before the server starts: migrations as the owner of the tables; where asked, the demo world; then the journals and their keys are looked at.
-// node prepareDatabase.js MIGRATIONS [DEMO]
+// Before the server starts: migrations as the owner of the tables; where asked, the demo world;
+// then the journals and their keys are looked at. node prepareDatabase.js MIGRATIONS [DEMO]
 async function main(): Promise<void> {
   const url = process.env.OWNER_DATABASE_URL;
   const [migrations, demo] = process.argv.slice(2);
-  if (!url || !migrations) throw new Error('OWNER_DATABASE_URL and the folder of the migrations are needed');
+  if (!url || !migrations)
+    throw new Error('OWNER_DATABASE_URL and the folder of the migrations are needed');
   const ran = await migrate(url, migrations);
   await connected(url, guardTables);
   if (ran.length > 0) console.log(`migrations run: ${ran.join(', ')}`);

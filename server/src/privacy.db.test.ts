@@ -16,7 +16,9 @@ beforeAll(async () => {
 afterAll(() => house.close());
 
 const faults = async (witness = outsideOf(house.keys.folder, HALDEN)) => {
-  const found = await house.db.inShop(HALDEN, (c) => checkShop(c, { shop: HALDEN, key: house.keys.of(HALDEN), number: null, outside: witness }));
+  const found = await house.db.inShop(HALDEN, (c) =>
+    checkShop(c, { shop: HALDEN, key: house.keys.of(HALDEN), number: null, outside: witness }),
+  );
   return [...found.faults, ...found.records.flatMap((r) => r.fault ?? [])];
 };
 
@@ -32,31 +34,62 @@ test('a customer is erased by the lead with the password, after hand-over, on ev
   );
   const before = (await ines.get(`/api/orders/${BRENNA}`).expect(200)).body;
   await jonah.post(`/api/orders/${BRENNA}/erase`, OWN).expect(403);
-  expect((await ines.post(`/api/orders/${BRENNA}/erase`, { own: 'another' })).body.error.code).toBe('SIGN_IN_WRONG');
-  expect((await ines.post(`/api/orders/${demoId(201)}/erase`, OWN)).body.error.code).toBe('ERASE_OPEN');
-  expect((await ines.post(`/api/orders/${BRENNA}/erase`, OWN).expect(200)).body).toEqual({ erased: 1 });
+  expect((await ines.post(`/api/orders/${BRENNA}/erase`, { own: 'another' })).body.error.code).toBe(
+    'SIGN_IN_WRONG',
+  );
+  expect((await ines.post(`/api/orders/${demoId(201)}/erase`, OWN)).body.error.code).toBe(
+    'ERASE_OPEN',
+  );
+  expect((await ines.post(`/api/orders/${BRENNA}/erase`, OWN).expect(200)).body).toEqual({
+    erased: 1,
+  });
   const after = (await ines.get(`/api/orders/${BRENNA}`).expect(200)).body;
-  expect(after).toMatchObject({ customer: '—', vehicle: { plate: '—', vin: before.vehicle.vin }, number: before.number });
+  expect(after).toMatchObject({
+    customer: '—',
+    vehicle: { plate: '—', vin: before.vehicle.vin },
+    number: before.number,
+  });
   const { rows } = await house.admin.query<{ text: string }>(
     "select string_agg(t::text, ' ') as text from (select o::text as t from repair_order o where id = $1 union all select e::text from order_entry e where repair_order = $1) x",
     [BRENNA],
   );
-  for (const personal of [before.customer, before.vehicle.plate, '0170 555']) expect(rows[0]?.text).not.toContain(personal);
+  for (const personal of [before.customer, before.vehicle.plate, '0170 555'])
+    expect(rows[0]?.text).not.toContain(personal);
   expect(await faults()).toEqual([]);
-  const file = (await ines.get(`/api/runs/${demoId(821)}/record?form=json`).expect(200)).body as RecordFile;
+  const file = (await ines.get(`/api/runs/${demoId(821)}/record?form=json`).expect(200))
+    .body as RecordFile;
   expect(verifyRecordFile(file, fitsKey(file.shop.key))).toBeNull();
-  expect((await ines.get('/api/security')).body.events).toContainEqual(expect.objectContaining({ kind: 'customerErased', who: 'Ines Corte' }));
+  expect((await ines.get('/api/security')).body.events).toContainEqual(
+    expect.objectContaining({ kind: 'customerErased', who: 'Ines Corte' }),
+  );
 });
 
 test('a shop that keeps customers for two years erases older ones by itself, and no open order', async () => {
-  const customers = async () => (await house.admin.query<{ customer: string; state: string }>('select customer, state from repair_order where shop = $1', [HALDEN])).rows;
-  await ines.post('/api/shop', { secondSignature: false, timeZone: 'Europe/Lisbon', idleMinutes: 840, retentionMonths: 24 }).expect(200);
+  const customers = async () =>
+    (
+      await house.admin.query<{ customer: string; state: string }>(
+        'select customer, state from repair_order where shop = $1',
+        [HALDEN],
+      )
+    ).rows;
+  await ines
+    .post('/api/shop', {
+      secondSignature: false,
+      timeZone: 'Europe/Lisbon',
+      idleMinutes: 840,
+      retentionMonths: 24,
+    })
+    .expect(200);
   expect((await ines.get('/api/me')).body.shop.retentionMonths).toBe(24);
   await house.signIn('Ines Corte');
-  expect((await customers()).filter((o) => o.state === 'handedOver' && o.customer !== '—').length).toBeGreaterThan(0);
+  expect(
+    (await customers()).filter((o) => o.state === 'handedOver' && o.customer !== '—').length,
+  ).toBeGreaterThan(0);
   house.clock = new Date(Date.now() + 25 * 31 * 86_400_000);
   ines = await house.signIn('Ines Corte');
-  expect((await customers()).filter((o) => (o.state === 'handedOver') !== (o.customer === '—'))).toEqual([]);
+  expect(
+    (await customers()).filter((o) => (o.state === 'handedOver') !== (o.customer === '—')),
+  ).toEqual([]);
   expect(await faults()).toEqual([]);
 });
 
@@ -69,7 +102,12 @@ test('a witness taken elsewhere says later that something is missing', async () 
   expect(await faults(witness)).toEqual([]);
   // Set back, with all that the machine itself knew.
   await house.admin.query("begin; set local session_replication_role = 'replica'");
-  await house.admin.query('delete from journal where shop = $1 and place = (select max(place) from journal where shop = $1)', [HALDEN]);
+  await house.admin.query(
+    'delete from journal where shop = $1 and place = (select max(place) from journal where shop = $1)',
+    [HALDEN],
+  );
   await house.admin.query('commit');
-  expect(await faults(witness)).toEqual([expect.stringMatching(/its end was cut off, or the database was set back/)]);
+  expect(await faults(witness)).toEqual([
+    expect.stringMatching(/its end was cut off, or the database was set back/),
+  ]);
 });

@@ -10,7 +10,12 @@ let ines: Session;
 let petra: Session;
 beforeAll(async () => {
   house = await new House().open();
-  [jonah, mei, ines, petra] = [await house.signIn(), await house.signIn('Mei Sandoval'), await house.signIn('Ines Corte'), await house.signIn('Petra Voll')];
+  [jonah, mei, ines, petra] = [
+    await house.signIn(),
+    await house.signIn('Mei Sandoval'),
+    await house.signIn('Ines Corte'),
+    await house.signIn('Petra Voll'),
+  ];
 });
 afterAll(() => house.close());
 
@@ -20,14 +25,24 @@ let made = 0;
 const freshId = (): string => `9d000000-0000-4000-8000-${String((made += 1)).padStart(12, '0')}`;
 
 /** Put on the order, and settled again by another version of it. */
-async function withEntry(body: OrderEntry, settled: OrderEntry, work: () => Promise<void>): Promise<void> {
+async function withEntry(
+  body: OrderEntry,
+  settled: OrderEntry,
+  work: () => Promise<void>,
+): Promise<void> {
   const entry = freshId();
-  await petra.post(`/api/orders/${ORDER}/entries/${entry}`, { version: 0, body, gone: false }).expect(200);
+  await petra
+    .post(`/api/orders/${ORDER}/entries/${entry}`, { version: 0, body, gone: false })
+    .expect(200);
   await work();
-  await petra.post(`/api/orders/${ORDER}/entries/${entry}`, { version: 1, body: settled, gone: false }).expect(200);
+  await petra
+    .post(`/api/orders/${ORDER}/entries/${entry}`, { version: 1, body: settled, gone: false })
+    .expect(200);
 }
 
-async function start(joint: string): Promise<{ status: number; body: { error?: { code: string; message: string } } }> {
+async function start(
+  joint: string,
+): Promise<{ status: number; body: { error?: { code: string; message: string } } }> {
   const t = await jonah.technician(joint);
   t.step();
   return jonah.append(t.place.run, t.state.events.toArray());
@@ -37,20 +52,60 @@ describe('what the order knows binds a run of the joint', () => {
   const cases: [string, (joint: string) => OrderEntry, (joint: string) => OrderEntry, RegExp][] = [
     [
       'a head that is at the machine shop',
-      () => ({ kind: 'outside', job: JOB, what: 'Cylinder head', to: 'Quay Machine Shop', asked: 'Skim', state: 'away' }),
-      () => ({ kind: 'outside', job: JOB, what: 'Cylinder head', to: 'Quay Machine Shop', asked: 'Skim', state: 'checked', checked: 'Flat' }),
+      () => ({
+        kind: 'outside',
+        job: JOB,
+        what: 'Cylinder head',
+        to: 'Quay Machine Shop',
+        asked: 'Skim',
+        state: 'away',
+      }),
+      () => ({
+        kind: 'outside',
+        job: JOB,
+        what: 'Cylinder head',
+        to: 'Quay Machine Shop',
+        asked: 'Skim',
+        state: 'checked',
+        checked: 'Flat',
+      }),
       /is at Quay Machine Shop/,
     ],
     [
       'a nut that fell and is not found',
       () => ({ kind: 'dropped', job: JOB, what: 'M8 nut', where: 'bell housing' }),
-      () => ({ kind: 'dropped', job: JOB, what: 'M8 nut', where: 'bell housing', found: 'magnet', still: 'good' }),
+      () => ({
+        kind: 'dropped',
+        job: JOB,
+        what: 'M8 nut',
+        where: 'bell housing',
+        found: 'magnet',
+        still: 'good',
+      }),
       /dropped/,
     ],
     [
       'bolts of the wrong thread',
-      (joint) => ({ kind: 'part', job: JOB, joint, need: 'group:head-bolts', what: 'Head bolts', count: 10, state: 'here', seen: { thread: 'M11 x 1.5' } }),
-      (joint) => ({ kind: 'part', job: JOB, joint, need: 'group:head-bolts', what: 'Head bolts', count: 10, state: 'here', seen: { thread: 'M10 x 1.5' } }),
+      (joint) => ({
+        kind: 'part',
+        job: JOB,
+        joint,
+        need: 'group:head-bolts',
+        what: 'Head bolts',
+        count: 10,
+        state: 'here',
+        seen: { thread: 'M11 x 1.5' },
+      }),
+      (joint) => ({
+        kind: 'part',
+        job: JOB,
+        joint,
+        need: 'group:head-bolts',
+        what: 'Head bolts',
+        count: 10,
+        state: 'here',
+        seen: { thread: 'M10 x 1.5' },
+      }),
       /does not match/,
     ],
   ];
@@ -59,7 +114,10 @@ describe('what the order knows binds a run of the joint', () => {
     await withEntry(body(joint), settled(joint), async () => {
       const refused = await start(joint);
       expect(refused.status).toBe(409);
-      expect(refused.body.error).toMatchObject({ code: 'START_BLOCKED', message: expect.stringMatching(why) });
+      expect(refused.body.error).toMatchObject({
+        code: 'START_BLOCKED',
+        message: expect.stringMatching(why),
+      });
     });
     expect((await start(joint)).status).toBe(200);
   });
@@ -73,13 +131,23 @@ describe('what the order knows binds a run of the joint', () => {
     if (due.kind !== 'pull') throw new Error(due.kind);
     apart.step({ fails: 'broke' });
     await jonah.append(apart.place.run, apart.state.events.toArray()).expect(200);
-    const say = { id: freshId(), lead: ines.person, pin: null, device: testId(4), say: { kind: 'leaveOut', fastener: due.fastener } };
-    const { statement } = (await ines.post(`/api/runs/${apart.place.run}/statements`, say).expect(200)).body as { statement: Statement };
+    const say = {
+      id: freshId(),
+      lead: ines.person,
+      pin: null,
+      device: testId(4),
+      say: { kind: 'leaveOut', fastener: due.fastener },
+    };
+    const { statement } = (
+      await ines.post(`/api/runs/${apart.place.run}/statements`, say).expect(200)
+    ).body as { statement: Statement };
     apart.do('used', { statement });
     apart.finish();
     await jonah.append(apart.place.run, apart.state.events.toArray()).expect(200);
 
-    const begin = async (more: object): Promise<{ status: number; t: Technician; code?: string }> => {
+    const begin = async (
+      more: object,
+    ): Promise<{ status: number; t: Technician; code?: string }> => {
       const t = await jonah.technician(joint, sheet, { instance: 'left', ...more });
       t.step();
       const reply = await jonah.append(t.place.run, t.state.events.toArray());
@@ -89,7 +157,11 @@ describe('what the order knows binds a run of the joint', () => {
     const { status, t } = await begin({ leftOut: [due.seat] });
     expect(status).toBe(200);
     t.finish();
-    expect(t.state.events.toArray().some((e) => e.type === 'pulled' && e.payload.fastener.startsWith(`${due.seat}/`))).toBe(false);
+    expect(
+      t.state.events
+        .toArray()
+        .some((e) => e.type === 'pulled' && e.payload.fastener.startsWith(`${due.seat}/`)),
+    ).toBe(false);
   });
 });
 
@@ -105,10 +177,22 @@ describe('what is open in a finished run is settled by the lead', () => {
 
   test('from the lead’s own device: taken over, decided, and then it can be signed', async () => {
     const { t, deviation } = await finishedShort();
-    const sign = async (): Promise<{ status: number }> => jonah.post(`/api/runs/${t.place.run}/signatures`, { id: freshId(), kind: 'technician', position: t.state.events.length });
+    const sign = async (): Promise<{ status: number }> =>
+      jonah.post(`/api/runs/${t.place.run}/signatures`, {
+        id: freshId(),
+        kind: 'technician',
+        position: t.state.events.length,
+      });
     expect((await sign()).status).toBe(409);
-    const say = { id: freshId(), lead: ines.person, pin: null, device: testId(9), say: { kind: 'allowance', about: { deviation }, decision: 'allow' } };
-    const { statement } = (await ines.post(`/api/runs/${t.place.run}/statements`, say).expect(200)).body as { statement: Statement };
+    const say = {
+      id: freshId(),
+      lead: ines.person,
+      pin: null,
+      device: testId(9),
+      say: { kind: 'allowance', about: { deviation }, decision: 'allow' },
+    };
+    const { statement } = (await ines.post(`/api/runs/${t.place.run}/statements`, say).expect(200))
+      .body as { statement: Statement };
     t.place.person = ines.person;
     t.takeOver(testId(9));
     t.do('used', { statement });
@@ -128,19 +212,40 @@ describe('what is open in a finished run is settled by the lead', () => {
       say: { kind: 'note' },
       ...more,
     });
-    expect((await jonah.post(`/api/runs/${t.place.run}/statements`, note({ lead: mei.person }))).body.error.code).toBe('WRONG_PERSON');
-    expect((await jonah.post(`/api/runs/${t.place.run}/statements`, note({ text: ' ' }))).status).toBeGreaterThanOrEqual(400);
-    const { statement } = (await jonah.post(`/api/runs/${t.place.run}/statements`, note({})).expect(200)).body as { statement: Statement };
+    expect(
+      (await jonah.post(`/api/runs/${t.place.run}/statements`, note({ lead: mei.person }))).body
+        .error.code,
+    ).toBe('WRONG_PERSON');
+    expect(
+      (await jonah.post(`/api/runs/${t.place.run}/statements`, note({ text: ' ' }))).status,
+    ).toBeGreaterThanOrEqual(400);
+    const { statement } = (
+      await jonah.post(`/api/runs/${t.place.run}/statements`, note({})).expect(200)
+    ).body as { statement: Statement };
     expect(statement).toMatchObject({ kind: 'note', role: 'technician', person: jonah.person });
   });
 });
 
 describe('closing an order', () => {
-  async function orderWith(sheet: string, revision: string): Promise<{ order: string; joint: string; become: (s: Session, state: string) => Promise<string> }> {
+  async function orderWith(
+    sheet: string,
+    revision: string,
+  ): Promise<{
+    order: string;
+    joint: string;
+    become: (s: Session, state: string) => Promise<string>;
+  }> {
     const [order, job, joint] = [freshId(), freshId(), freshId()];
     const head = {
       number: `S${(made += 1)}`,
-      vehicle: { maker: 'Belmaro', model: 'Tessera', engine: 'BV48', plate: 'HQ 2', vin: 'ZZ9BTES25F0009999', built: '2017-05-18' },
+      vehicle: {
+        maker: 'Belmaro',
+        model: 'Tessera',
+        engine: 'BV48',
+        plate: 'HQ 2',
+        vin: 'ZZ9BTES25F0009999',
+        built: '2017-05-18',
+      },
       odometer: { value: 120_000, unit: 'km' },
       customer: 'Ash',
       concern: 'Ticks when cold.',
@@ -148,7 +253,14 @@ describe('closing an order', () => {
       promisedAt: null,
     };
     await petra.post('/api/orders', { order, head }).expect(200);
-    await petra.post(`/api/orders/${order}/jobs`, { id: job, kind: 'other', title: 'Work', joints: [{ id: joint, name: 'Joint', sheet, revision }] }).expect(200);
+    await petra
+      .post(`/api/orders/${order}/jobs`, {
+        id: job,
+        kind: 'other',
+        title: 'Work',
+        joints: [{ id: joint, name: 'Joint', sheet, revision }],
+      })
+      .expect(200);
     const become = async (s: Session, state: string): Promise<string> => {
       const { version } = (await s.get(`/api/orders/${order}`)).body as { version: number };
       const reply = await s.post(`/api/orders/${order}/state`, { version, state });
@@ -176,7 +288,9 @@ describe('closing an order', () => {
     expect(await become(mei, 'inWork')).toBe('ok');
     expect(await become(mei, 'toCheck')).toMatch(/Joint: not finished/);
     const body: OrderEntry = { kind: 'scope', joint, instances: ['left'] };
-    await petra.post(`/api/orders/${order}/entries/${freshId()}`, { version: 0, body, gone: false }).expect(200);
+    await petra
+      .post(`/api/orders/${order}/entries/${freshId()}`, { version: 0, body, gone: false })
+      .expect(200);
     expect(await become(mei, 'toCheck')).toBe('ok');
   });
 });

@@ -10,23 +10,61 @@ beforeAll(async () => {
 });
 afterAll(() => house.close());
 
-const wrench: ShopTool = { kind: 'click', name: 'Wrench 9', unit: '[in_i].[lbf_av]', min: 10, max: 60, graduation: 0.5, calibratedUntil: '2027-01-01', lengthMm: 230 };
+const wrench: ShopTool = {
+  kind: 'click',
+  name: 'Wrench 9',
+  unit: '[in_i].[lbf_av]',
+  min: 10,
+  max: 60,
+  graduation: 0.5,
+  calibratedUntil: '2027-01-01',
+  lengthMm: 230,
+};
 const named = async (name: string): Promise<{ id: string; version: number; retired: boolean }> =>
   (await jonah.get('/api/tools')).body.tools.find((t: { tool: ShopTool }) => t.tool.name === name);
 
 describe('the shop’s tools', () => {
   test('a lead enters one, everybody sees it, another shop does not', async () => {
-    await ines.post(`/api/tools/${demoId(190)}`, { version: 0, tool: wrench, retired: false }).expect(200);
-    expect(await named('Wrench 9')).toMatchObject({ version: 1, retired: false, changedBy: 'Ines Corte' });
+    await ines
+      .post(`/api/tools/${demoId(190)}`, { version: 0, tool: wrench, retired: false })
+      .expect(200);
+    expect(await named('Wrench 9')).toMatchObject({
+      version: 1,
+      retired: false,
+      changedBy: 'Ines Corte',
+    });
     const tomas = await house.signIn('Tomas Brandt');
-    expect((await tomas.get('/api/tools')).body.tools.some((t: { tool: ShopTool }) => t.tool.name === 'Wrench 9')).toBe(false);
-    expect((await jonah.post(`/api/tools/${demoId(191)}`, { version: 0, tool: wrench, retired: false })).body.error.code).toBe('FORBIDDEN');
+    expect(
+      (await tomas.get('/api/tools')).body.tools.some(
+        (t: { tool: ShopTool }) => t.tool.name === 'Wrench 9',
+      ),
+    ).toBe(false);
+    expect(
+      (await jonah.post(`/api/tools/${demoId(191)}`, { version: 0, tool: wrench, retired: false }))
+        .body.error.code,
+    ).toBe('FORBIDDEN');
   });
 
   test('a change on an older version is refused, and who was first is named', async () => {
-    await ines.post(`/api/tools/${demoId(192)}`, { version: 0, tool: { ...wrench, name: 'Wrench 10' }, retired: false }).expect(200);
-    await ines.post(`/api/tools/${demoId(192)}`, { version: 1, tool: { ...wrench, name: 'Wrench 10', max: 61 }, retired: false }).expect(200);
-    const late = await ines.post(`/api/tools/${demoId(192)}`, { version: 1, tool: { ...wrench, name: 'Wrench 10', max: 70 }, retired: false });
+    await ines
+      .post(`/api/tools/${demoId(192)}`, {
+        version: 0,
+        tool: { ...wrench, name: 'Wrench 10' },
+        retired: false,
+      })
+      .expect(200);
+    await ines
+      .post(`/api/tools/${demoId(192)}`, {
+        version: 1,
+        tool: { ...wrench, name: 'Wrench 10', max: 61 },
+        retired: false,
+      })
+      .expect(200);
+    const late = await ines.post(`/api/tools/${demoId(192)}`, {
+      version: 1,
+      tool: { ...wrench, name: 'Wrench 10', max: 70 },
+      retired: false,
+    });
     expect(late.body.error).toMatchObject({ code: 'TOOL_CHANGED', params: { by: 'Ines Corte' } });
   });
 
@@ -38,7 +76,15 @@ describe('the shop’s tools', () => {
     ['a length of a mile', { lengthMm: 1_609_344 }, 'BAD_REQUEST'],
     ['a day that is none', { calibratedUntil: 'tomorrow' }, 'BAD_REQUEST'],
   ])('%s is refused', async (_what, more, code) => {
-    expect((await ines.post(`/api/tools/${demoId(193)}`, { version: 0, tool: { ...wrench, ...more }, retired: false })).body.error.code).toBe(code);
+    expect(
+      (
+        await ines.post(`/api/tools/${demoId(193)}`, {
+          version: 0,
+          tool: { ...wrench, ...more },
+          retired: false,
+        })
+      ).body.error.code,
+    ).toBe(code);
   });
 });
 
@@ -63,10 +109,20 @@ describe('a wrench in a run', () => {
     expect(await chosen({ adapter: { ...adapter, tool: demoId(124) } })).toBe('WRENCH_UNKNOWN');
   });
   test('one that is overdue by the server’s list is refused, whatever the device believes', async () => {
-    const { version, tool } = (await jonah.get('/api/tools')).body.tools.find((t: { tool: ShopTool }) => t.tool.name.startsWith('Wrench 3'));
-    await ines.post(`/api/tools/${demoId(103)}`, { version, tool: { ...tool, calibratedUntil: '2026-11-23' }, retired: false }).expect(200);
+    const { version, tool } = (await jonah.get('/api/tools')).body.tools.find(
+      (t: { tool: ShopTool }) => t.tool.name.startsWith('Wrench 3'),
+    );
+    await ines
+      .post(`/api/tools/${demoId(103)}`, {
+        version,
+        tool: { ...tool, calibratedUntil: '2026-11-23' },
+        retired: false,
+      })
+      .expect(200);
     expect(await chosen({ calibratedUntil: '2027-12-01' })).toBe('WRENCH_OUT_OF_CALIBRATION');
-    await ines.post(`/api/tools/${demoId(103)}`, { version: version + 1, tool, retired: false }).expect(200);
+    await ines
+      .post(`/api/tools/${demoId(103)}`, { version: version + 1, tool, retired: false })
+      .expect(200);
   });
 });
 

@@ -11,7 +11,8 @@ beforeAll(async () => {
 });
 afterAll(() => house.close());
 
-const traceOf = (seed: number): Trace => simulateWrench({ to: { unit: 'N.m', value: 62 } }, seed, 'Wrench 4, digital').trace;
+const traceOf = (seed: number): Trace =>
+  simulateWrench({ to: { unit: 'N.m', value: 62 } }, seed, 'Wrench 4, digital').trace;
 const path = (trace: Trace): string => `/api/traces/${traceName(trace)}`;
 
 describe('what a wrench saw of a pull', () => {
@@ -21,7 +22,9 @@ describe('what a wrench saw of a pull', () => {
     const reply = await jonah.get(path(trace)).expect(200);
     expect(reply.body).toEqual(trace);
     expect(reply.headers['cache-control']).toContain('immutable');
-    expect((await house.admin.query('select 1 from trace where trace = $1', [traceName(trace)])).rows).toHaveLength(1);
+    expect(
+      (await house.admin.query('select 1 from trace where trace = $1', [traceName(trace)])).rows,
+    ).toHaveLength(1);
   });
 
   test('its fields in another order are the same trace', async () => {
@@ -34,10 +37,16 @@ describe('what a wrench saw of a pull', () => {
   test('another value under its name is refused, and so is what is no trace', async () => {
     const trace = traceOf(3);
     const [first = 0, ...rest] = trace.torqueNm;
-    const refusal = await jonah.post(path(trace), { ...trace, torqueNm: [first + 1, ...rest] }).expect(422);
+    const refusal = await jonah
+      .post(path(trace), { ...trace, torqueNm: [first + 1, ...rest] })
+      .expect(422);
     expect(refusal.body.error).toMatchObject({ code: 'TRACE_BROKEN' });
-    expect((await jonah.post(path(trace), { ...trace, tS: trace.tS.slice(1) })).body.error.code).toBe('BAD_REQUEST');
-    expect((await jonah.post(path(trace), { ...trace, tS: [...trace.tS].reverse() })).body.error.code).toBe('BAD_REQUEST');
+    expect(
+      (await jonah.post(path(trace), { ...trace, tS: trace.tS.slice(1) })).body.error.code,
+    ).toBe('BAD_REQUEST');
+    expect(
+      (await jonah.post(path(trace), { ...trace, tS: [...trace.tS].reverse() })).body.error.code,
+    ).toBe('BAD_REQUEST');
     expect((await jonah.post('/api/traces/short', trace)).status).toBe(404);
     expect((await jonah.get(path(trace))).status).toBe(404);
   });
@@ -55,10 +64,17 @@ describe('what a wrench saw of a pull', () => {
   test('changed in the database by whoever may, it is not shown any more; the serving role may not', async () => {
     const trace = traceOf(5);
     await jonah.post(path(trace), trace).expect(200);
-    await house.admin.query('update trace set body = $1 where trace = $2', [canonicalJson({ ...trace, wrench: 'Another' }), traceName(trace)]);
+    await house.admin.query('update trace set body = $1 where trace = $2', [
+      canonicalJson({ ...trace, wrench: 'Another' }),
+      traceName(trace),
+    ]);
     expect((await jonah.get(path(trace))).status).toBe(404);
-    await expect(house.db.inShop(jonah.shop, (c) => c.query("update trace set body = ''"))).rejects.toThrow(/permission denied/);
-    await expect(house.db.inShop(jonah.shop, (c) => c.query('delete from trace'))).rejects.toThrow(/permission denied/);
+    await expect(
+      house.db.inShop(jonah.shop, (c) => c.query("update trace set body = ''")),
+    ).rejects.toThrow(/permission denied/);
+    await expect(house.db.inShop(jonah.shop, (c) => c.query('delete from trace'))).rejects.toThrow(
+      /permission denied/,
+    );
   });
 });
 

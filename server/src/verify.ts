@@ -7,9 +7,11 @@ import { checkShop, type Checked, type ShopChecked } from './journal/checkShop';
 import { checkpointsIn, outsideOf, type Checkpoint } from './journal/journal';
 import { keysIn, type Keys, type ShopKey } from './keys/keys';
 
-// `./stennet verify FILE|RO`: checks records from their first entry to their last signature, and names the first thing that does not fit.
-// node verify.js FILE, or node verify.js --order NUMBER or --all [WITNESS] with OWNER_DATABASE_URL and KEY_DIR. A database is checked against its
-// journal too, and that against the checkpoints outside: those in KEY_DIR, and a witness, a file of checkpoints that was taken elsewhere.
+// `./stennet verify FILE|RO`: checks records from their first entry to their last signature, and
+// names the first thing that does not fit. node verify.js FILE, or node verify.js --order NUMBER or
+// --all [WITNESS] with OWNER_DATABASE_URL and KEY_DIR. A database is checked against its journal
+// too, and that against the checkpoints outside: those in KEY_DIR, and a witness, a file of
+// checkpoints that was taken elsewhere.
 function checkFile(file: string): Checked[] {
   return readForeign(fs.readFileSync(file)).files.map((f) => ({
     name: `RO ${f.order.number}, ${f.joint}, from ${f.shop.name}`,
@@ -21,7 +23,10 @@ function checkFile(file: string): Checked[] {
 }
 
 /** @param number of a repair order; null: everything that there is */
-async function checkDatabase(number: string | null, witness: readonly Checkpoint[]): Promise<ShopChecked> {
+async function checkDatabase(
+  number: string | null,
+  witness: readonly Checkpoint[],
+): Promise<ShopChecked> {
   const keys = keysIn(env('KEY_DIR'));
   const db = openDatabase(env('OWNER_DATABASE_URL'), null);
   try {
@@ -30,10 +35,19 @@ async function checkDatabase(number: string | null, witness: readonly Checkpoint
     for (const { shop } of shops) {
       const key = keyOf(keys, shop);
       if (!key) {
-        all.faults.push(`The signing key of shop ${shop} is missing: nothing of it can be checked.`);
+        all.faults.push(
+          `The signing key of shop ${shop} is missing: nothing of it can be checked.`,
+        );
         continue;
       }
-      const found = await db.inShop(shop, (client) => checkShop(client, { shop, key, number, outside: [...outsideOf(keys.folder, shop), ...witness] }));
+      const found = await db.inShop(shop, (client) =>
+        checkShop(client, {
+          shop,
+          key,
+          number,
+          outside: [...outsideOf(keys.folder, shop), ...witness],
+        }),
+      );
       all.records.push(...found.records);
       all.faults.push(...found.faults);
     }
@@ -66,7 +80,9 @@ async function main(): Promise<void> {
   if (!first) throw new Error('Name a file, or a repair order’s number.');
   const number = first === '--order' ? (second ?? '') : null;
   const witness = first === '--all' && second ? checkpointsIn(fs.readFileSync(second, 'utf8')) : [];
-  const { records, faults } = first.startsWith('--') ? await checkDatabase(number, witness) : { records: checkFile(first), faults: [] };
+  const { records, faults } = first.startsWith('--')
+    ? await checkDatabase(number, witness)
+    : { records: checkFile(first), faults: [] };
   const broken = records.filter((c) => c.fault && !c.changed);
   if (first === '--all') console.log(`${records.length} records, ${broken.length} of them broken`);
   else if (records.length === 0) console.error(`There is no record of RO ${second ?? ''}.`);

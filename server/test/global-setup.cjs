@@ -12,7 +12,10 @@ module.exports = async () => {
   const cluster = clusterIn(home);
   await cluster.start();
   const urls = cluster.ensureDatabase('stennet_test');
-  execFileSync(process.execPath, [path.join(root, 'scripts/build-server.mjs')], { cwd: root, stdio: 'inherit' });
+  execFileSync(process.execPath, [path.join(root, 'scripts/build-server.mjs')], {
+    cwd: root,
+    stdio: 'inherit',
+  });
   execFileSync(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], {
     cwd: root,
     env: { ...process.env, OWNER_DATABASE_URL: urls.owner, KEY_DIR: keyFolder(home) },

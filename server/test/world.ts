@@ -18,8 +18,10 @@ import { openDatabase, type Database } from '../src/db/database';
 type Urls = Record<'admin' | 'owner' | 'app', string>;
 /** The database that each file of tests gets a copy of. */
 const template = JSON.parse(process.env.TEST_DATABASE_URLS ?? '{}') as Urls;
-const at = (url: string, database: string): string => Object.assign(new URL(url), { pathname: `/${database}` }).href;
-export const demoId = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+const at = (url: string, database: string): string =>
+  Object.assign(new URL(url), { pathname: `/${database}` }).href;
+export const demoId = (n: number): string =>
+  `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 export const HALDEN = demoId(1);
 export const TERN = demoId(2);
 /** What the phone of these tests holds runs with. */
@@ -44,7 +46,11 @@ function ownCopy(keys: string): string {
 export class House {
   clock = new Date('2026-11-24T10:00:00Z');
   private readonly database = `test_${process.pid}_${Math.floor(Math.random() * 1e9)}`;
-  readonly urls: Urls = { admin: at(template.admin, this.database), owner: at(template.owner, this.database), app: at(template.app, this.database) };
+  readonly urls: Urls = {
+    admin: at(template.admin, this.database),
+    owner: at(template.owner, this.database),
+    app: at(template.app, this.database),
+  };
   readonly keys: Keys = keysIn(ownCopy(process.env.TEST_KEY_DIR ?? ''));
   readonly db: Database = openDatabase(
     this.urls.app,
@@ -71,7 +77,9 @@ export class House {
   async open(): Promise<this> {
     const maker = new pg.Client({ connectionString: at(template.admin, 'postgres') });
     await maker.connect();
-    await maker.query(`create database ${this.database} template ${new URL(template.admin).pathname.slice(1)}`);
+    await maker.query(
+      `create database ${this.database} template ${new URL(template.admin).pathname.slice(1)}`,
+    );
     await maker.end();
     await this.admin.connect();
     await this.admin.query('truncate guess');
@@ -86,7 +94,11 @@ export class House {
   }
 
   async signIn(name = 'Jonah Pike'): Promise<Session> {
-    const reply = await request(this.app).post('/api/session').set('Host', 'shop.test').set('Origin', ORIGIN).send({ name, password: 'witness-mark' });
+    const reply = await request(this.app)
+      .post('/api/session')
+      .set('Host', 'shop.test')
+      .set('Origin', ORIGIN)
+      .send({ name, password: 'witness-mark' });
     const cookie = sessionIn(reply);
     return new Session(this, cookie, reply.body.person?.id, reply.body.shop?.id);
   }
@@ -96,7 +108,16 @@ export class House {
     this.made += 1;
     const id = `7e000000-0000-4000-8000-${String(Date.now() % 1e6).padStart(6, '0')}${String(process.pid % 1000).padStart(3, '0')}${String(this.made).padStart(3, '0')}`;
     const job = shop === HALDEN ? demoId(301) : demoId(311);
-    await this.db.inShop(shop, (c) => c.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [shop, id, job, 'Test head', sheet.id, sheet.revision]));
+    await this.db.inShop(shop, (c) =>
+      c.query('insert into joint values ($1, $2, $3, $4, 9, $5, $6)', [
+        shop,
+        id,
+        job,
+        'Test head',
+        sheet.id,
+        sheet.revision,
+      ]),
+    );
     return id;
   }
 }
@@ -127,7 +148,11 @@ export class Session {
       .send(body as object);
   }
   delete(path: string): request.Test {
-    return request(this.house.app).delete(path).set('Host', 'shop.test').set('Origin', ORIGIN).set('Cookie', this.cookie);
+    return request(this.house.app)
+      .delete(path)
+      .set('Host', 'shop.test')
+      .set('Origin', ORIGIN)
+      .set('Cookie', this.cookie);
   }
   /** The same person, in the session that a reply has begun. */
   as(reply: request.Response): Session {
@@ -140,16 +165,27 @@ export class Session {
     return new Session(this.house, sessionIn(reply), this.person, shop);
   }
   append(run: string, events: readonly RunEvent[], more: object = {}): request.Test {
-    return this.post(`/api/runs/${run}/events`, { deviceName: 'Phone', holdKey: HOLD_KEY, events, ...more });
+    return this.post(`/api/runs/${run}/events`, {
+      deviceName: 'Phone',
+      holdKey: HOLD_KEY,
+      events,
+      ...more,
+    });
   }
 
   async wrenches(): Promise<Wrench[]> {
-    const { tools } = (await this.get('/api/tools')).body as { tools: { id: string; tool: ShopTool }[] };
+    const { tools } = (await this.get('/api/tools')).body as {
+      tools: { id: string; tool: ShopTool }[];
+    };
     return wrenchesOf(tools.map((t) => ({ id: t.id, ...t.tool })));
   }
 
   /** A technician whose events this session may send. */
-  async technician(joint: string, sheet = headSheet, begin?: Technician['begin']): Promise<Technician> {
+  async technician(
+    joint: string,
+    sheet = headSheet,
+    begin?: Technician['begin'],
+  ): Promise<Technician> {
     const wrenches = await this.wrenches();
     const inchPounds = wrenches.find((w) => w.name.startsWith('Wrench 3'));
     const large = wrenches.find((w) => w.name.startsWith('Wrench 2'));

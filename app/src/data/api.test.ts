@@ -1,7 +1,9 @@
 import { AppError } from '@stennet/core/errors';
 import { asAppError, call, callRaw, noteNewSignIn } from './api';
 
-jest.mock('@/platform/clockOff', () => ({ noteServerTime: (date: string | null) => mockTimes.push(date) }));
+jest.mock('@/platform/clockOff', () => ({
+  noteServerTime: (date: string | null) => mockTimes.push(date),
+}));
 const mockTimes: (string | null)[] = [];
 
 /** What the server answers to the next question, and what it was asked. */
@@ -22,12 +24,26 @@ function answer(status: number, body: unknown, before: () => void = () => undefi
 beforeEach(() => {
   asked = [];
 });
-const refusal = (work: Promise<unknown>): Promise<AppError> => work.then(() => Promise.reject(new Error('taken')), asAppError);
+const refusal = (work: Promise<unknown>): Promise<AppError> =>
+  work.then(() => Promise.reject(new Error('taken')), asAppError);
 
 test('a question goes to its route with its names in place; a newer server may say more than is known here, but not less', async () => {
   answer(200, { ok: true, ofANewerServer: true });
-  expect(await call('settleFollowUp', { followUp: 'a/b' }, { version: 1, state: 'done', note: null, seenKm: null })).toEqual({ ok: true });
-  expect(asked[0]).toMatchObject({ path: '/api/follow-ups/a%2Fb', init: { method: 'POST', credentials: 'same-origin', headers: { 'Content-Type': 'application/json' } } });
+  expect(
+    await call(
+      'settleFollowUp',
+      { followUp: 'a/b' },
+      { version: 1, state: 'done', note: null, seenKm: null },
+    ),
+  ).toEqual({ ok: true });
+  expect(asked[0]).toMatchObject({
+    path: '/api/follow-ups/a%2Fb',
+    init: {
+      method: 'POST',
+      credentials: 'same-origin',
+      headers: { 'Content-Type': 'application/json' },
+    },
+  });
   expect(JSON.parse(String(asked[0]?.init.body))).toMatchObject({ version: 1, state: 'done' });
   await call('dropFeed');
   expect(asked[1]).toMatchObject({ path: '/api/me/feed', init: { method: 'DELETE' } });
@@ -43,7 +59,10 @@ test('what stands behind the question mark, plain bytes', async () => {
   expect(asked[0]?.path).toBe('/api/follow-ups?state=done');
   answer(200, { have: 2, photo: null, width: 0, height: 0 });
   await callRaw('photoPiece', { photo: 'f' }, new Uint8Array([1, 2]), { start: '0', size: '9' });
-  expect(asked[1]).toMatchObject({ path: '/api/photos/f?start=0&size=9', init: { body: new Uint8Array([1, 2]), headers: { 'Content-Type': 'application/octet-stream' } } });
+  expect(asked[1]).toMatchObject({
+    path: '/api/photos/f?start=0&size=9',
+    init: { body: new Uint8Array([1, 2]), headers: { 'Content-Type': 'application/octet-stream' } },
+  });
 });
 
 test('a refusal comes as what it is, with its words', async () => {

@@ -7,26 +7,57 @@ import { work } from './work';
 
 const PATIENCE_MS = 15_000;
 
-/** Counts the sign-ins on this page: “nobody is signed in” said to a question of before the last one is not news. */
+/**
+ * Counts the sign-ins on this page: “nobody is signed in” said to a question of before the last one
+ * is not news.
+ */
 let signIns = 0;
 export const noteNewSignIn = (): void => void (signIns += 1);
 
 /**
- * One call of the contract. Replies are parsed leniently, refusals become AppErrors with their code.
+ * One call of the contract. Replies are parsed leniently, refusals become AppErrors with their
+ * code.
  * @throws AppError OFFLINE when the server cannot be reached
  */
-export async function call<R extends RouteName>(name: R, params: Record<string, string> = {}, body?: BodyOf<R>, query: Record<string, string> = {}): Promise<ReplyOf<R>> {
-  return ask(name, params, query, body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+export async function call<R extends RouteName>(
+  name: R,
+  params: Record<string, string> = {},
+  body?: BodyOf<R>,
+  query: Record<string, string> = {},
+): Promise<ReplyOf<R>> {
+  return ask(
+    name,
+    params,
+    query,
+    body === undefined
+      ? {}
+      : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) },
+  );
 }
 
 /** The same with plain bytes for a body. */
-export async function callRaw<R extends RouteName>(name: R, params: Record<string, string>, bytes: Uint8Array<ArrayBuffer>, query: Record<string, string>): Promise<ReplyOf<R>> {
-  return ask(name, params, query, { headers: { 'Content-Type': 'application/octet-stream' }, body: bytes });
+export async function callRaw<R extends RouteName>(
+  name: R,
+  params: Record<string, string>,
+  bytes: Uint8Array<ArrayBuffer>,
+  query: Record<string, string>,
+): Promise<ReplyOf<R>> {
+  return ask(name, params, query, {
+    headers: { 'Content-Type': 'application/octet-stream' },
+    body: bytes,
+  });
 }
 
-async function ask<R extends RouteName>(name: R, params: Record<string, string>, query: Record<string, string>, sent: RequestInit): Promise<ReplyOf<R>> {
+async function ask<R extends RouteName>(
+  name: R,
+  params: Record<string, string>,
+  query: Record<string, string>,
+  sent: RequestInit,
+): Promise<ReplyOf<R>> {
   const route = routes[name];
-  const path = route.path.replace(/:(\w+)/g, (_all, key: string) => encodeURIComponent(params[key] ?? ''));
+  const path = route.path.replace(/:(\w+)/g, (_all, key: string) =>
+    encodeURIComponent(params[key] ?? ''),
+  );
   const asked = new URLSearchParams(query).toString();
   const askedAt = signIns;
   const response = await fetch(asked ? `${path}?${asked}` : path, {
@@ -62,4 +93,5 @@ export function refusalIn(reply: unknown): AppError {
   return new AppError(error.code as ErrorCode, error.params ?? {});
 }
 
-export const asAppError = (error: unknown): AppError => (error instanceof AppError ? error : new AppError('INTERNAL'));
+export const asAppError = (error: unknown): AppError =>
+  error instanceof AppError ? error : new AppError('INTERNAL');

@@ -1,7 +1,17 @@
 import { act, renderHook } from '@testing-library/react-native';
 import type { Me } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
-import { enrolHere, isUnseen, leaveBay, noteVerified, takeDevice, unverified, useEnrolled, useUnverified, verifyNow } from './bay';
+import {
+  enrolHere,
+  isUnseen,
+  leaveBay,
+  noteVerified,
+  takeDevice,
+  unverified,
+  useEnrolled,
+  useUnverified,
+  verifyNow,
+} from './bay';
 
 interface Asked {
   name: string;
@@ -18,12 +28,14 @@ jest.mock('./api', () => ({
   },
 }));
 
-const me = (id: string): Me => ({ person: { id, name: id }, shop: { id: 'shop' } }) as unknown as Me;
+const me = (id: string): Me =>
+  ({ person: { id, name: id }, shop: { id: 'shop' } }) as unknown as Me;
 const MEI = me('mei');
 const away = () => Promise.reject(new AppError('OFFLINE'));
 const agrees = ({ body }: Asked) => Promise.resolve(me(body.person ?? ''));
 /** Where PINs are right or wrong. */
-const knows = (pin: string) => (asked: Asked) => (asked.body.pin === pin ? agrees(asked) : Promise.reject(new AppError('PIN_WRONG', { left: 4 })));
+const knows = (pin: string) => (asked: Asked) =>
+  asked.body.pin === pin ? agrees(asked) : Promise.reject(new AppError('PIN_WRONG', { left: 4 }));
 
 const enrolled = async (who: Me) => {
   mockAnswer = () => Promise.resolve({ ok: true });
@@ -82,7 +94,12 @@ test('without the server they are on, not verified, and theirs waits until the s
   const { result } = renderHook(() => useUnverified());
   mockAnswer = away;
   await act(async () => expect((await takeDevice(mei, '1470')).person.id).toBe('mei'));
-  expect([result.current, isUnseen('mei'), isUnseen('jonah'), isUnseen(undefined)]).toEqual(['mei', true, false, false]);
+  expect([result.current, isUnseen('mei'), isUnseen('jonah'), isUnseen(undefined)]).toEqual([
+    'mei',
+    true,
+    false,
+    false,
+  ]);
   // Still away: nothing is decided.
   await act(() => expect(verifyNow()).rejects.toMatchObject({ code: 'OFFLINE' }));
   expect(result.current).toBe('mei');

@@ -10,8 +10,9 @@ import { asAppError, call } from './api';
  * A phone that several people share:
  * - Each enrols once, signed in with their password; from then on their PIN is enough here.
  * - What somebody confirmed goes out under their own name, also while another is on.
- * - Without the server a PIN cannot be checked: the person is on, marked as not verified, and nothing of theirs goes out
- *   until the server has agreed. The PIN is kept in memory only: after a reload it is asked again.
+ * - Without the server a PIN cannot be checked: the person is on, marked as not verified, and
+ *   nothing of theirs goes out until the server has agreed. The PIN is kept in memory only: after a
+ *   reload it is asked again.
  */
 export interface Enrolled {
   me: Me;
@@ -24,7 +25,10 @@ const listeners = new Set<() => void>();
 let pinInMind: string | null = null;
 let list: readonly Enrolled[] = read();
 let waits: string | null = keptTexts.get(UNVERIFIED);
-/** Everybody who was on without the server having agreed since: theirs waits for themselves, whoever is on now. */
+/**
+ * Everybody who was on without the server having agreed since: theirs waits for themselves, whoever
+ * is on now.
+ */
 let unseen: readonly string[] = (keptTexts.get(UNSEEN) ?? '').split(' ').filter(Boolean);
 
 function read(): Enrolled[] {
@@ -47,7 +51,8 @@ export const useEnrolled = (): readonly Enrolled[] => useSyncExternalStore(subsc
 export const useUnverified = (): string | null => useSyncExternalStore(subscribe, unverified);
 export const unverified = (): string | null => waits;
 /** Nothing of this person goes out before they have shown who they are. */
-export const isUnseen = (person: string | undefined): boolean => person !== undefined && unseen.includes(person);
+export const isUnseen = (person: string | undefined): boolean =>
+  person !== undefined && unseen.includes(person);
 
 function setUnverified(person: string, pin: string): void {
   waits = person;
@@ -58,7 +63,10 @@ function setUnverified(person: string, pin: string): void {
   changed();
 }
 
-/** By their PIN or their password: what they confirmed meanwhile may go out. Of others it still waits. */
+/**
+ * By their PIN or their password: what they confirmed meanwhile may go out. Of others it still
+ * waits.
+ */
 export function noteVerified(person: string): void {
   waits = null;
   pinInMind = null;
@@ -72,7 +80,10 @@ export function noteVerified(person: string): void {
 export async function enrolHere(me: Me): Promise<void> {
   const secret = newSecret();
   await call('enrol', {}, { device: deviceId(), secret });
-  list = [...list.filter((e) => e.me.person.id !== me.person.id), { me: { ...me, entry: undefined }, secret }];
+  list = [
+    ...list.filter((e) => e.me.person.id !== me.person.id),
+    { me: { ...me, entry: undefined }, secret },
+  ];
   keptTexts.put(KEY, JSON.stringify(list));
   changed();
 }
@@ -98,7 +109,10 @@ export async function takeDevice(enrolled: Enrolled, pin: string): Promise<Me> {
   }
 }
 
-/** The server is asked whether it was the right PIN. @throws AppError OFFLINE, SIGN_IN_NEEDED when it was not, or is no longer known */
+/**
+ * The server is asked whether it was the right PIN.
+ * @throws AppError OFFLINE, SIGN_IN_NEEDED when it was not, or is no longer known
+ */
 export async function verifyNow(): Promise<Me> {
   const enrolled = list.find((e) => e.me.person.id === waits);
   if (!enrolled || pinInMind === null) throw new AppError('SIGN_IN_NEEDED');
@@ -112,7 +126,11 @@ export async function verifyNow(): Promise<Me> {
 }
 
 async function takeVerified({ me, secret }: Enrolled, pin: string): Promise<Me> {
-  const now = await call('switchPerson', {}, { shop: me.shop.id, device: deviceId(), person: me.person.id, secret, pin });
+  const now = await call(
+    'switchPerson',
+    {},
+    { shop: me.shop.id, device: deviceId(), person: me.person.id, secret, pin },
+  );
   noteVerified(me.person.id);
   return now;
 }

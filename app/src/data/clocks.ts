@@ -17,7 +17,10 @@ const KEY = 'stennet.clocks';
 let current: readonly ShownClock[] = read();
 const listeners = new Set<() => void>();
 
-/** Kept where the next start finds it before anything else is loaded: sealant goes on curing through a reload. */
+/**
+ * Kept where the next start finds it before anything else is loaded: sealant goes on curing through
+ * a reload.
+ */
 function read(): ShownClock[] {
   try {
     return JSON.parse(keptTexts.get(KEY) ?? '[]') as ShownClock[];
@@ -34,9 +37,20 @@ function set(next: readonly ShownClock[]): void {
 
 /** Called whenever a run of this device has moved on. */
 export function noteClocks(run: string, running: readonly RunningClock[]): void {
-  const own = running.map(({ clock, startedAt, limitAt }): ShownClock => ({ run, id: clock.id, kind: clock.kind, text: clock.text, startedAt, limitAt }));
+  const own = running.map(({ clock, startedAt, limitAt }): ShownClock => ({
+    run,
+    id: clock.id,
+    kind: clock.kind,
+    text: clock.text,
+    startedAt,
+    limitAt,
+  }));
   const before = current.filter((c) => c.run === run);
-  if (own.length === before.length && own.every((c, i) => c.id === before[i]?.id && c.limitAt === before[i]?.limitAt)) return;
+  if (
+    own.length === before.length &&
+    own.every((c, i) => c.id === before[i]?.id && c.limitAt === before[i]?.limitAt)
+  )
+    return;
   set([...current.filter((c) => c.run !== run), ...own]);
 }
 
@@ -44,6 +58,7 @@ const subscribe = (tell: () => void): (() => void) => {
   listeners.add(tell);
   return () => listeners.delete(tell);
 };
-export const useClocks = (): readonly ShownClock[] => useSyncExternalStore(subscribe, () => current);
+export const useClocks = (): readonly ShownClock[] =>
+  useSyncExternalStore(subscribe, () => current);
 
 onLeaving(() => set([]));

@@ -12,7 +12,9 @@ export type { KeptRun };
 export interface KeptEvent {
   event: RunEvent;
   sent: boolean;
-  /** The run, as long as the server does not have it: found by its index, however long the run is. */
+  /**
+   * The run, as long as the server does not have it: found by its index, however long the run is.
+   */
   waits?: string;
   /** For sending it while another person is on. */
   proof?: { session: string; proof: string };
@@ -61,7 +63,10 @@ interface Schema extends DBSchema {
   /** What this device holds a run with. Key [run, hold]. */
   holds: { key: [string, number]; value: string };
   answers: { key: string; value: string };
-  /** Every sheet of the shop that works here, so that it is found off-line. Key [shop, sheet, revision]. */
+  /**
+   * Every sheet of the shop that works here, so that it is found off-line. Key [shop, sheet,
+   * revision].
+   */
   library: { key: [string, string, string]; value: KeptSheet };
   /** Key [person, shop, sheet]. */
   drafts: { key: [string, string, string]; value: KeptDraft };
@@ -75,7 +80,10 @@ interface Schema extends DBSchema {
 let wasOpen = false;
 let opened: Promise<IDBPDatabase<Schema>> | undefined;
 
-/** A storage that does not answer for so long hangs: another tab holds it, or the browser's own file is stuck. */
+/**
+ * A storage that does not answer for so long hangs: another tab holds it, or the browser's own file
+ * is stuck.
+ */
 const HANGS_MS = 3000;
 
 /** @throws AppError STORAGE_HANGS after three seconds; what comes in later counts all the same */
@@ -92,7 +100,10 @@ export function inTime<T>(work: Promise<T>): Promise<T> {
   });
 }
 
-/** Open for one piece of work; a connection that the browser closed in that moment is opened once more. */
+/**
+ * Open for one piece of work; a connection that the browser closed in that moment is opened once
+ * more.
+ */
 export async function onDisk<T>(work: (db: IDBPDatabase<Schema>) => Promise<T>): Promise<T> {
   try {
     return await inTime(database().then(work));
@@ -103,7 +114,10 @@ export async function onDisk<T>(work: (db: IDBPDatabase<Schema>) => Promise<T>):
   }
 }
 
-/** Closed from outside: opened anew at once, so that what the screens know is put back before anything else happens. */
+/**
+ * Closed from outside: opened anew at once, so that what the screens know is put back before
+ * anything else happens.
+ */
 function openAgain(): void {
   opened = undefined;
   void database().catch(() => undefined);
@@ -130,7 +144,8 @@ async function open(): Promise<IDBPDatabase<Schema>> {
   return openDB<Schema>('stennet', 6, {
     async upgrade(db, from, _to, transaction) {
       const before = from === 0 ? storedBefore() : null;
-      if (before !== null || (from === 0 && wasOpen)) noteStored({ is: 'cleared', unsent: before ?? 0 });
+      if (before !== null || (from === 0 && wasOpen))
+        noteStored({ is: 'cleared', unsent: before ?? 0 });
       if (from < 1) {
         db.createObjectStore('runs');
         db.createObjectStore('events');

@@ -98,7 +98,9 @@ test('what a lead approves is what is on the screen: the last letter goes too, a
 
 test('without a network it stays on the device and is sent later', async () => {
   let isAway = true;
-  const b = bench((k) => (isAway ? Promise.reject(new AppError('OFFLINE')) : Promise.resolve({ version: k.version + 1 })));
+  const b = bench((k) =>
+    isAway ? Promise.reject(new AppError('OFFLINE')) : Promise.resolve({ version: k.version + 1 }),
+  );
   const keeper = new DraftKeeper(kept(), b.ports);
   keeper.change(titled('A'));
   await b.wind();
@@ -110,7 +112,11 @@ test('without a network it stays on the device and is sent later', async () => {
 
 test('a refusal is shown, nothing more is sent over it, and mine may go on over theirs', async () => {
   let refuse = true;
-  const b = bench((k) => (refuse ? Promise.reject(new AppError('DRAFT_CHANGED', { by: 'Ines', at: 'now' })) : Promise.resolve({ version: k.version + 1 })));
+  const b = bench((k) =>
+    refuse
+      ? Promise.reject(new AppError('DRAFT_CHANGED', { by: 'Ines', at: 'now' }))
+      : Promise.resolve({ version: k.version + 1 }),
+  );
   const keeper = new DraftKeeper(kept(), b.ports);
   keeper.change(titled('A'));
   await b.wind();
@@ -144,7 +150,10 @@ test('one step back undoes a field, not a letter; forward again until something 
 
 test('a device that keeps nothing says so, and the draft goes to the server at once', async () => {
   const b = bench();
-  const keeper = new DraftKeeper(kept(), { ...b.ports, keep: () => Promise.reject(new Error('full')) });
+  const keeper = new DraftKeeper(kept(), {
+    ...b.ports,
+    keep: () => Promise.reject(new Error('full')),
+  });
   keeper.change(titled('A'));
   await settle();
   expect(keeper.state()).toMatchObject({ saving: 'unkept', refused: null });
@@ -154,7 +163,10 @@ test('a device that keeps nothing says so, and the draft goes to the server at o
 });
 
 test('without a network a flush leaves it unsent, so that nobody approves an older one', async () => {
-  const keeper = new DraftKeeper(kept(), bench(() => Promise.reject(new AppError('OFFLINE'))).ports);
+  const keeper = new DraftKeeper(
+    kept(),
+    bench(() => Promise.reject(new AppError('OFFLINE'))).ports,
+  );
   keeper.change(titled('A'));
   await keeper.flush();
   expect(keeper.state()).toMatchObject({ refused: null, kept: { dirty: true, version: 3 } });

@@ -25,8 +25,9 @@ const RETRY_MS = 6000;
 const DEEPEST_UNDO = 200;
 
 /**
- * A draft while it is written. Every change is on the device at once, and goes to the server when the hand rests; a change
- * made meanwhile goes after it. What the server refuses stays on the device and is shown, never dropped.
+ * A draft while it is written. Every change is on the device at once, and goes to the server when
+ * the hand rests; a change made meanwhile goes after it. What the server refuses stays on the
+ * device and is shown, never dropped.
  */
 export class DraftKeeper {
   private past: Sheet[] = [];
@@ -42,7 +43,13 @@ export class DraftKeeper {
     kept: KeptDraft,
     private readonly ports: DraftPorts,
   ) {
-    this.current = { kept, saving: kept.dirty ? 'device' : 'saved', refused: null, canUndo: false, canRedo: false };
+    this.current = {
+      kept,
+      saving: kept.dirty ? 'device' : 'saved',
+      refused: null,
+      canUndo: false,
+      canRedo: false,
+    };
     if (kept.dirty) this.sendSoon(0);
   }
 
@@ -55,7 +62,8 @@ export class DraftKeeper {
   /** @param key changes of one field one after the other are one step back */
   change(draft: Sheet, key: string | null = null): void {
     if (draft === this.current.kept.draft) return;
-    if (key === null || key !== this.lastKey) this.past = [...this.past.slice(1 - DEEPEST_UNDO), this.current.kept.draft];
+    if (key === null || key !== this.lastKey)
+      this.past = [...this.past.slice(1 - DEEPEST_UNDO), this.current.kept.draft];
     this.lastKey = key;
     this.future = [];
     this.put(draft);
@@ -79,7 +87,11 @@ export class DraftKeeper {
 
   /** After a refusal: mine goes on over what the server has now. */
   goOnOver(version: number): void {
-    this.set({ kept: { ...this.current.kept, version, dirty: true }, refused: null, saving: 'device' });
+    this.set({
+      kept: { ...this.current.kept, version, dirty: true },
+      refused: null,
+      saving: 'device',
+    });
     this.write();
     this.sendSoon(0);
   }
@@ -111,7 +123,10 @@ export class DraftKeeper {
     this.writing = this.writing.then(() => this.ports.keep(kept)).catch(() => this.noteUnkept());
   }
 
-  /** A device that is full, or keeps nothing: the server is the only place left, so it goes there at once. */
+  /**
+   * A device that is full, or keeps nothing: the server is the only place left, so it goes there at
+   * once.
+   */
   private noteUnkept(): void {
     if (!this.current.kept.dirty || this.current.refused) return;
     this.set({ saving: 'unkept' });
@@ -125,7 +140,8 @@ export class DraftKeeper {
 
   private send(): Promise<void> {
     const { kept, refused } = this.current;
-    if (!this.sending && kept.dirty && !refused) this.sending = this.sendNow(kept).finally(() => (this.sending = null));
+    if (!this.sending && kept.dirty && !refused)
+      this.sending = this.sendNow(kept).finally(() => (this.sending = null));
     return this.sending ?? Promise.resolve();
   }
 
@@ -134,7 +150,10 @@ export class DraftKeeper {
     try {
       const { version } = await this.ports.send(kept);
       const isLatest = this.current.kept.draft === kept.draft;
-      this.set({ kept: { ...this.current.kept, version, dirty: !isLatest }, saving: isLatest ? 'saved' : 'device' });
+      this.set({
+        kept: { ...this.current.kept, version, dirty: !isLatest },
+        saving: isLatest ? 'saved' : 'device',
+      });
       this.write();
       if (!isLatest) this.sendSoon(PAUSE_MS);
     } catch (thrown) {
@@ -146,7 +165,12 @@ export class DraftKeeper {
   }
 
   private set(over: Partial<DraftState>): void {
-    this.current = { ...this.current, ...over, canUndo: this.past.length > 0, canRedo: this.future.length > 0 };
+    this.current = {
+      ...this.current,
+      ...over,
+      canUndo: this.past.length > 0,
+      canRedo: this.future.length > 0,
+    };
     for (const changed of this.listeners) changed();
   }
 }

@@ -1,6 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import { copyOf, draftOf, newDraft, nextRevision, sheetIdFor, type NewSheet, isLater } from '@stennet/core/draft';
+import {
+  copyOf,
+  draftOf,
+  newDraft,
+  nextRevision,
+  sheetIdFor,
+  type NewSheet,
+  isLater,
+} from '@stennet/core/draft';
 import type { Me } from '@stennet/core/contract';
 import type { AppError } from '@stennet/core/errors';
 import type { Sheet } from '@stennet/core/procedure';
@@ -29,7 +37,9 @@ export async function forgetDraft(me: Me, sheet: string): Promise<void> {
   await (await database()).delete('drafts', keyOf(whose(me), sheet));
 }
 
-/** What was changed on this device goes before what the server has; without either it is refused. */
+/**
+ * What was changed on this device goes before what the server has; without either it is refused.
+ */
 async function openDraft(me: Whose, sheet: string): Promise<KeptDraft> {
   const kept = await (await database()).get('drafts', keyOf(me, sheet));
   if (kept?.dirty) return kept;
@@ -48,7 +58,11 @@ export interface Editing {
 }
 
 /** A draft opened for writing; one keeper for as long as the screen is there. */
-export function useDraft(sheet: string): { editing: Editing | null; error: AppError | null; retry: () => void } {
+export function useDraft(sheet: string): {
+  editing: Editing | null;
+  error: AppError | null;
+  retry: () => void;
+} {
   const { person, shop } = whose(useSignedIn().me);
   const [keeper, setKeeper] = useState<DraftKeeper | null>(null);
   const [error, setError] = useState<AppError | null>(null);
@@ -61,7 +75,12 @@ export function useDraft(sheet: string): { editing: Editing | null; error: AppEr
         if (!isHere) return;
         opened = new DraftKeeper(kept, {
           keep: (k) => keep({ person, shop }, k),
-          send: (k) => call('saveDraft', { sheet }, { version: k.version, basedOn: k.basedOn, draft: k.draft }),
+          send: (k) =>
+            call(
+              'saveDraft',
+              { sheet },
+              { version: k.version, basedOn: k.basedOn, draft: k.draft },
+            ),
           later: (act, ms) => {
             const timer = setTimeout(act, ms);
             return () => clearTimeout(timer);
@@ -83,25 +102,45 @@ export function useDraft(sheet: string): { editing: Editing | null; error: AppEr
     };
   }, [person, shop, sheet, tries]);
   const state = useSyncExternalStore(keeper?.subscribe ?? nothing, () => keeper?.state() ?? null);
-  return { editing: keeper && state ? { keeper, state } : null, error, retry: () => setTries((n) => n + 1) };
+  return {
+    editing: keeper && state ? { keeper, state } : null,
+    error,
+    retry: () => setTries((n) => n + 1),
+  };
 }
 const nothing = (): (() => void) => () => undefined;
 
-export const useLibrary = () => useQuery({ queryKey: queryKeys.library, queryFn: () => call('library'), refetchOnMount: 'always' });
+export const useLibrary = () =>
+  useQuery({
+    queryKey: queryKeys.library,
+    queryFn: () => call('library'),
+    refetchOnMount: 'always',
+  });
 
 /** Drafts of this person on this device that the server does not have as they are. */
 export function useUnsentDrafts(): KeptDraft[] {
   const { me } = useSignedIn();
   const { data } = useQuery({
     queryKey: queryKeys.unsentDrafts(me.person.id, me.shop.id),
-    queryFn: async () => (await (await database()).getAll('drafts', IDBKeyRange.bound([me.person.id, me.shop.id], [me.person.id, me.shop.id, []]))).filter((k) => k.dirty),
+    queryFn: async () =>
+      (
+        await (
+          await database()
+        ).getAll(
+          'drafts',
+          IDBKeyRange.bound([me.person.id, me.shop.id], [me.person.id, me.shop.id, []]),
+        )
+      ).filter((k) => k.dirty),
     refetchOnMount: 'always',
     gcTime: 0,
   });
   return data ?? [];
 }
 
-/** Begins a draft on this device; it goes to the server with its first save. Answers with the name of its sheet. */
+/**
+ * Begins a draft on this device; it goes to the server with its first save. Answers with the name
+ * of its sheet.
+ */
 export function useBeginDraft(): {
   begin: (what: Omit<NewSheet, 'id' | 'today'>) => Promise<string>;
   copy: (from: Sheet) => Promise<string>;
@@ -111,17 +150,38 @@ export function useBeginDraft(): {
   const start = async (draft: Sheet, basedOn: string | null, related: Sheet[]): Promise<string> => {
     const has = await (await database()).get('drafts', keyOf(whose(me), draft.id));
     // Somebody's unsent words are never written over by a new beginning.
-    if (!has?.dirty) await keep(whose(me), { draft, version: 0, basedOn, related, dirty: true, changedAt: now().toISOString() });
+    if (!has?.dirty)
+      await keep(whose(me), {
+        draft,
+        version: 0,
+        basedOn,
+        related,
+        dirty: true,
+        changedAt: now().toISOString(),
+      });
     await refresh(queryKeys.library);
     return draft.id;
   };
   const mark = (): string => newId().slice(0, 4);
   return {
-    begin: (what) => start(newDraft({ ...what, id: sheetIdFor(what.engine, what.kind, mark()), today: now().toISOString().slice(0, 10) }), null, []),
-    copy: (from) => start(copyOf(from, sheetIdFor(from.applies.engine, from.kind, mark())), null, []),
+    begin: (what) =>
+      start(
+        newDraft({
+          ...what,
+          id: sheetIdFor(what.engine, what.kind, mark()),
+          today: now().toISOString().slice(0, 10),
+        }),
+        null,
+        [],
+      ),
+    copy: (from) =>
+      start(copyOf(from, sheetIdFor(from.applies.engine, from.kind, mark())), null, []),
     revise: (from, related) => {
       const own = [from, ...related.filter((r) => r.id === from.id)];
-      const latest = own.reduce((last, r) => (isLater(r.revision, last) ? r.revision : last), from.revision);
+      const latest = own.reduce(
+        (last, r) => (isLater(r.revision, last) ? r.revision : last),
+        from.revision,
+      );
       return start(draftOf(from, nextRevision(latest)), from.revision, [from, ...related]);
     },
   };
@@ -129,7 +189,10 @@ export function useBeginDraft(): {
 
 /** As the server has it. @throws AppError NOT_FOUND, OFFLINE */
 export const draftOnServer = (sheet: string) => call('draft', { sheet });
-/** One that the server has no more is let go all the same. @throws AppError DRAFT_CHANGED, OFFLINE */
+/**
+ * One that the server has no more is let go all the same.
+ * @throws AppError DRAFT_CHANGED, OFFLINE
+ */
 export const discardDraft = (sheet: string, version: number): Promise<unknown> =>
   call('discardDraft', { sheet }, { version }).catch((error: unknown) => {
     if (asAppError(error).code !== 'NOT_FOUND') throw error;

@@ -6,11 +6,14 @@ import { letEntryGo, saveEntry, startEntries } from './entries';
 import { leave } from './leaving';
 
 const mockSent: { entry: string; version: number; body: unknown }[] = [];
-let mockAnswer: (version: number) => Promise<{ version: number }> = (version) => Promise.resolve({ version: version + 1 });
+let mockAnswer: (version: number) => Promise<{ version: number }> = (version) =>
+  Promise.resolve({ version: version + 1 });
 jest.mock('@/platform/online', () => ({ onBackOnline: () => () => undefined }));
 let mockRefreshed: () => Promise<void> = () => Promise.resolve();
 jest.mock('./queries', () => ({ queryClient: { invalidateQueries: () => mockRefreshed() } }));
-jest.mock('./photos', () => ({ sendPhoto: () => Promise.resolve({ photo: 'f'.repeat(64), width: 4, height: 3 }) }));
+jest.mock('./photos', () => ({
+  sendPhoto: () => Promise.resolve({ photo: 'f'.repeat(64), width: 4, height: 3 }),
+}));
 jest.mock('./api', () => ({
   asAppError: (e: unknown) => e,
   call: (_name: string, { entry }: { entry: string }, body: { version: number; body: unknown }) => {
@@ -19,7 +22,8 @@ jest.mock('./api', () => ({
   },
 }));
 
-const me = (person: string): Me => ({ person: { id: person, name: 'x' }, shop: { id: 'shop' } }) as unknown as Me;
+const me = (person: string): Me =>
+  ({ person: { id: person, name: 'x' }, shop: { id: 'shop' } }) as unknown as Me;
 const note = (text: string) => ({ kind: 'note', text }) as const;
 const kept = async () => (await database()).getAll('entries');
 const settled = () => new Promise((resolve) => setTimeout(resolve, 40));
@@ -100,9 +104,20 @@ test('what somebody else changed meanwhile is kept here until one is chosen, and
 });
 
 test('a photo goes before its entry, which then carries its name', async () => {
-  await saveEntry({ order: 'o', entry: 'e', photo: new Blob(['x']), body: { kind: 'photo', photo: '0'.repeat(64), of: 'stud', width: 1, height: 1 } });
+  await saveEntry({
+    order: 'o',
+    entry: 'e',
+    photo: new Blob(['x']),
+    body: { kind: 'photo', photo: '0'.repeat(64), of: 'stud', width: 1, height: 1 },
+  });
   await settled();
-  expect(mockSent[0]?.body).toEqual({ kind: 'photo', photo: 'f'.repeat(64), of: 'stud', width: 4, height: 3 });
+  expect(mockSent[0]?.body).toEqual({
+    kind: 'photo',
+    photo: 'f'.repeat(64),
+    of: 'stud',
+    width: 4,
+    height: 3,
+  });
 });
 
 test('who signs in while something is on its way does not send the rest of it', async () => {

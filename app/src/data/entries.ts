@@ -17,7 +17,8 @@ import { fateOf, Retry } from './sendPolicy';
  * What is written on a repair order, on its way to the server:
  * - Kept on this device first, then sent; off-line it waits, and goes out when the network is back.
  * - One change waits for each entry: a later one takes its place.
- * - What somebody else changed meanwhile is not written over: it is refused, kept here, and shown beside theirs.
+ * - What somebody else changed meanwhile is not written over: it is refused, kept here, and shown
+ *   beside theirs.
  * - It goes out only as the person who wrote it, in the shop it was written for.
  */
 type Key = [string, string, string];
@@ -62,9 +63,26 @@ export interface Change {
 }
 
 /** @throws when this device cannot keep it: then nothing has changed */
-export async function saveEntry({ order, entry = newId(), version = 0, body, gone = false, photo }: Change): Promise<void> {
+export async function saveEntry({
+  order,
+  entry = newId(),
+  version = 0,
+  body,
+  gone = false,
+  photo,
+}: Change): Promise<void> {
   const before = waiting.find((k) => k.entry === entry);
-  const kept: KeptEntry = { change: newId(), order, entry, version, body, gone, photo: photo ?? before?.photo ?? null, refused: null, changedAt: now().toISOString() };
+  const kept: KeptEntry = {
+    change: newId(),
+    order,
+    entry,
+    version,
+    body,
+    gone,
+    photo: photo ?? before?.photo ?? null,
+    refused: null,
+    changedAt: now().toISOString(),
+  };
   await (await database()).put('entries', kept, keyOf(entry));
   show([...waiting.filter((k) => k.entry !== entry), kept]);
   void send();
@@ -76,17 +94,22 @@ export async function letEntryGo(entry: string): Promise<void> {
   if (kept) await putBack(kept, null);
 }
 
-/** Takes a change off this device, or puts another in its place; a later one of the same entry is left as it is. */
+/**
+ * Takes a change off this device, or puts another in its place; a later one of the same entry is
+ * left as it is.
+ */
 async function putBack(was: KeptEntry, next: KeptEntry | null): Promise<void> {
   const { store, done } = (await database()).transaction('entries', 'readwrite');
   const key = keyOf(was.entry);
-  if ((await store.get(key))?.change === was.change) await (next ? store.put(next, key) : store.delete(key));
+  if ((await store.get(key))?.change === was.change)
+    await (next ? store.put(next, key) : store.delete(key));
   await done;
   show(waiting.flatMap((k) => (k.change !== was.change ? [k] : next ? [next] : [])));
 }
 
 async function send(): Promise<void> {
-  // Somebody whom the server has not seen yet: theirs waits, so that it does not go out as another's.
+  // Somebody whom the server has not seen yet: theirs waits, so that it does not go out as
+  // another's.
   if (isUnseen(whose?.person)) return;
   if (working) return void (again = true);
   working = true;
@@ -113,7 +136,11 @@ async function send(): Promise<void> {
 async function sendOne(kept: KeptEntry): Promise<void> {
   try {
     const body = await withPhoto(kept);
-    const { version } = await call('saveEntry', { order: kept.order, entry: kept.entry }, { version: kept.version, body, gone: kept.gone });
+    const { version } = await call(
+      'saveEntry',
+      { order: kept.order, entry: kept.entry },
+      { version: kept.version, body, gone: kept.gone },
+    );
     await taken(kept, version);
   } catch (error) {
     const { code, params } = asAppError(error);
@@ -155,11 +182,22 @@ export function useEntries(order: Pick<Order, 'id' | 'entries'>): ShownEntry[] {
   const onServer = order.entries.map((e): ShownEntry => ({ ...e, waiting: null }));
   const known = onServer.map((e) => {
     const own = kept.find((k) => k.entry === e.id);
-    return own && !own.refused ? { ...e, body: own.body, waiting: own } : own ? { ...e, waiting: own } : e;
+    return own && !own.refused
+      ? { ...e, body: own.body, waiting: own }
+      : own
+        ? { ...e, waiting: own }
+        : e;
   });
   const fresh = kept
     .filter((k) => !onServer.some((e) => e.id === k.entry))
-    .map((k): ShownEntry => ({ id: k.entry, version: k.version, by: '', at: k.changedAt, body: k.body, waiting: k }));
+    .map((k): ShownEntry => ({
+      id: k.entry,
+      version: k.version,
+      by: '',
+      at: k.changedAt,
+      body: k.body,
+      waiting: k,
+    }));
   return [...known, ...fresh].filter((e) => !(e.waiting?.gone && !e.waiting.refused));
 }
 
@@ -169,5 +207,8 @@ const subscribe = (tell: () => void): (() => void) => {
 };
 const snapshot = (): readonly KeptEntry[] => waiting;
 
-export const ofKind = <K extends OrderEntry['kind']>(entries: readonly ShownEntry[], kind: K): ShownEntry<Extract<OrderEntry, { kind: K }>>[] =>
+export const ofKind = <K extends OrderEntry['kind']>(
+  entries: readonly ShownEntry[],
+  kind: K,
+): ShownEntry<Extract<OrderEntry, { kind: K }>>[] =>
   entries.filter((e): e is ShownEntry<Extract<OrderEntry, { kind: K }>> => e.body.kind === kind);

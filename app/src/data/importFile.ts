@@ -10,16 +10,25 @@ export interface ImportProgress {
 }
 
 /**
- * Sends a file of sheets and follows what the server makes of it, line by line. fetch cannot say how much has gone out.
+ * Sends a file of sheets and follows what the server makes of it, line by line. fetch cannot say
+ * how much has gone out.
  * @param mode look: nothing is written
  * @throws AppError OFFLINE, or what the server refused the whole file with
  */
-export function importFile(file: Blob, mode: 'look' | 'write', skipsRefused: boolean, onProgress: (p: ImportProgress) => void): Promise<ImportLine> {
+export function importFile(
+  file: Blob,
+  mode: 'look' | 'write',
+  skipsRefused: boolean,
+  onProgress: (p: ImportProgress) => void,
+): Promise<ImportLine> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
     const progress: ImportProgress = { sent: 0, line: null };
     const tell = (over: Partial<ImportProgress>): void => onProgress(Object.assign(progress, over));
-    request.open('POST', `${routes.importSheets.path}?mode=${mode}${skipsRefused ? '&skip=refused' : ''}`);
+    request.open(
+      'POST',
+      `${routes.importSheets.path}?mode=${mode}${skipsRefused ? '&skip=refused' : ''}`,
+    );
     request.setRequestHeader('Content-Type', 'application/octet-stream');
     request.upload.onprogress = (e) => tell({ sent: e.total > 0 ? e.loaded / e.total : 0 });
     request.onprogress = () => {
@@ -51,8 +60,11 @@ function lastLine(text: string): ImportLine | null {
 
 function refusal(text: string): AppError {
   try {
-    const { error } = JSON.parse(text) as { error?: { code?: string; params?: Record<string, string | number> } };
-    if (error?.code && error.code in catalogue) return new AppError(error.code as ErrorCode, error.params ?? {});
+    const { error } = JSON.parse(text) as {
+      error?: { code?: string; params?: Record<string, string | number> };
+    };
+    if (error?.code && error.code in catalogue)
+      return new AppError(error.code as ErrorCode, error.params ?? {});
   } catch {
     // No answer of ours: a proxy's own page, or half an answer.
   }

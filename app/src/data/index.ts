@@ -16,13 +16,29 @@ export {
   type KeptTool,
   type OrderFilter,
 } from './queries';
-export { letEntryGo, ofKind, saveEntry, startEntries, useEntries, type Change, type ShownEntry } from './entries';
+export {
+  letEntryGo,
+  ofKind,
+  saveEntry,
+  startEntries,
+  useEntries,
+  type Change,
+  type ShownEntry,
+} from './entries';
 export { photoPath, shrinkPhoto } from './photos';
 export { keepTrace, useTraces } from './traces';
 export { useTraceLooks } from './traceLooks';
 export { useWrenchLink, type HeardWrench, type WrenchLink } from './wrench';
 export { useKeptForm } from './useKeptForm';
-export { enterByCode, formatterOf, makeShop, signIn, signOut, switchPerson, switchShop } from './session';
+export {
+  enterByCode,
+  formatterOf,
+  makeShop,
+  signIn,
+  signOut,
+  switchPerson,
+  switchShop,
+} from './session';
 export { enrolHere, leaveBay, useEnrolled, useUnverified, type Enrolled } from './bay';
 export { startLive } from './live';
 export { startTouching } from './touch';

@@ -6,9 +6,11 @@ import { refresh } from './refresh';
 
 /*
  * Word that something has changed elsewhere, from one stream for the whole browser:
- * - The tab that has the lock holds the stream and passes on what it hears; the others listen to it.
+ * - The tab that has the lock holds the stream and passes on what it hears; the others listen to
+ *   it.
  * - A hint carries no data: what it is about is asked anew.
- * - Without a stream (a proxy that cuts it, an old browser) what is watched is asked for from time to time, as before.
+ * - Without a stream (a proxy that cuts it, an old browser) what is watched is asked for from time
+ *   to time, as before.
  */
 const LOCK = 'stennet.stream';
 /** Between tabs only: the stream is gone, each asks for itself again. */
@@ -25,14 +27,19 @@ export function startLive(): () => void {
         channel?.postMessage({ topic });
         hear(topic);
       };
-      const close = eventStream(routes.stream.path, { hello: () => pass('all'), message: pass }, () => pass(LOST));
+      const close = eventStream(
+        routes.stream.path,
+        { hello: () => pass('all'), message: pass },
+        () => pass(LOST),
+      );
       ended.signal.addEventListener('abort', () => {
         close();
         noteLive(false);
         resolve();
       });
     });
-  if ('locks' in navigator) void navigator.locks.request(LOCK, { signal: ended.signal }, lead).catch(() => undefined);
+  if ('locks' in navigator)
+    void navigator.locks.request(LOCK, { signal: ended.signal }, lead).catch(() => undefined);
   else void lead();
   return () => {
     ended.abort();
@@ -46,5 +53,8 @@ function hear(topic: string): void {
   const run = topic.startsWith('run:') ? topic.slice(4) : null;
   tellHint(run);
   const lists = [queryKeys.everyOrder, queryKeys.today, queryKeys.orders];
-  void refresh(...lists, ...(run ? [queryKeys.statements(run), queryKeys.signing(run)] : [queryKeys.followUps]));
+  void refresh(
+    ...lists,
+    ...(run ? [queryKeys.statements(run), queryKeys.signing(run)] : [queryKeys.followUps]),
+  );
 }

@@ -5,15 +5,26 @@ import { call } from './api';
 import { queryKeys } from './queryKeys';
 import { refresh, refreshLibrary, refreshOrders } from './refresh';
 
-// Repair orders and the sheets of their joints: asked for, and changed. Everything here throws AppError.
+// Repair orders and the sheets of their joints: asked for, and changed. Everything here throws
+// AppError.
 
 type Body<R extends Parameters<typeof call>[0]> = NonNullable<BodyOf<R>>;
 
 /** A vehicle that was here before, by its number. */
 export const useVehicle = (vin: string, isWhole: boolean) =>
-  useQuery({ queryKey: queryKeys.vehicle(vin), queryFn: () => call('vehicle', { vin }), enabled: isWhole, gcTime: 60_000 });
+  useQuery({
+    queryKey: queryKeys.vehicle(vin),
+    queryFn: () => call('vehicle', { vin }),
+    enabled: isWhole,
+    gcTime: 60_000,
+  });
 export const useJointSheets = (joints: readonly string[]) =>
-  useQueries({ queries: joints.map((joint) => ({ queryKey: queryKeys.jointSheet(joint), queryFn: () => call('jointSheet', { joint }) })) });
+  useQueries({
+    queries: joints.map((joint) => ({
+      queryKey: queryKeys.jointSheet(joint),
+      queryFn: () => call('jointSheet', { joint }),
+    })),
+  });
 /** For each kind of joint the sheets for this engine. */
 export const useSheetsForJob = (maker: string, engine: string, kinds: readonly string[]) =>
   useQueries({
@@ -39,7 +50,11 @@ export async function addJob(order: string, job: Body<'addJob'>): Promise<void> 
   await call('addJob', { order }, job);
   await refreshOrders();
 }
-export const setOrderState = (order: string, version: number, state: OrderState): Promise<unknown> =>
+export const setOrderState = (
+  order: string,
+  version: number,
+  state: OrderState,
+): Promise<unknown> =>
   call('setOrderState', { order }, { version, state }).finally(() => void refreshOrders());
 export async function setJointSheet(joint: string, sheet: string, revision: string): Promise<void> {
   await call('setJointSheet', { joint }, { sheet, revision });
@@ -51,7 +66,9 @@ export async function addJoint(job: string, joint: Body<'addJoint'>): Promise<vo
 }
 
 /** @returns what stands from now on */
-export async function approveDrafts(drafts: Body<'approveDrafts'>['drafts']): Promise<{ sheet: string; revision: string }[]> {
+export async function approveDrafts(
+  drafts: Body<'approveDrafts'>['drafts'],
+): Promise<{ sheet: string; revision: string }[]> {
   const { approved } = await call('approveDrafts', {}, { drafts });
   await refreshLibrary();
   return approved;

@@ -1,4 +1,11 @@
-import { defaultShouldDehydrateQuery, keepPreviousData, QueryCache, QueryClient, useQuery, type Query } from '@tanstack/react-query';
+import {
+  defaultShouldDehydrateQuery,
+  keepPreviousData,
+  QueryCache,
+  QueryClient,
+  useQuery,
+  type Query,
+} from '@tanstack/react-query';
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
 import type { Me } from '@stennet/core/contract';
 import type { AppError } from '@stennet/core/errors';
@@ -48,13 +55,15 @@ export const persister = createAsyncStoragePersister({
 });
 export const KEEP_MS = 7 * DAY_MS;
 /** All that succeeded but what is large and soon fetched or worked out again. */
-export const isKept = (query: Query): boolean => defaultShouldDehydrateQuery(query) && query.meta?.kept !== false;
+export const isKept = (query: Query): boolean =>
+  defaultShouldDehydrateQuery(query) && query.meta?.kept !== false;
 
 /** Who is signed in; null when nobody is. */
 export const useMe = () => useQuery({ queryKey: queryKeys.me, queryFn: askMe, staleTime: 0 });
 
 /** Whether this installation has no shop yet. */
-export const useSetup = () => useQuery({ queryKey: queryKeys.setup, queryFn: () => call('setup'), gcTime: 0 });
+export const useSetup = () =>
+  useQuery({ queryKey: queryKeys.setup, queryFn: () => call('setup'), gcTime: 0 });
 
 /** The door opens to the sign-in; a run on the screen goes on. */
 export function noteSignedOut(error: AppError): void {
@@ -68,17 +77,23 @@ async function askMe(): Promise<Me | null> {
   });
 }
 
-export const useToday = () => useQuery({ queryKey: queryKeys.today, queryFn: () => call('today'), refetchInterval: 15_000 });
+export const useToday = () =>
+  useQuery({ queryKey: queryKeys.today, queryFn: () => call('today'), refetchInterval: 15_000 });
 export const useOrder = (order: string) =>
   useQuery({
     queryKey: queryKeys.order(order),
     queryFn: () => call('order', { order }),
     enabled: order !== '',
     // Today has it already: shown at once, and off-line.
-    placeholderData: () => queryClient.getQueryData<Awaited<ReturnType<typeof call<'today'>>>>(queryKeys.today)?.orders.find((o) => o.id === order),
+    placeholderData: () =>
+      queryClient
+        .getQueryData<Awaited<ReturnType<typeof call<'today'>>>>(queryKeys.today)
+        ?.orders.find((o) => o.id === order),
   });
-export const useJointSheet = (joint: string) => useQuery({ queryKey: queryKeys.jointSheet(joint), queryFn: () => call('jointSheet', { joint }) });
-export const usePeople = () => useQuery({ queryKey: queryKeys.people, queryFn: () => call('people'), staleTime: 60_000 });
+export const useJointSheet = (joint: string) =>
+  useQuery({ queryKey: queryKeys.jointSheet(joint), queryFn: () => call('jointSheet', { joint }) });
+export const usePeople = () =>
+  useQuery({ queryKey: queryKeys.people, queryFn: () => call('people'), staleTime: 60_000 });
 
 /** One of the shop's tools, as the list of tools has it. */
 export interface KeptTool {
@@ -95,7 +110,8 @@ export const useTools = () =>
     select: ({ tools }): KeptTool[] => tools.map((t) => ({ ...t, tool: t.tool as ShopTool })),
   });
 /** Tools that are in use, with their ids. */
-export const inUse = (tools: readonly KeptTool[]): ListedTool[] => tools.filter((t) => !t.retired).map((t) => ({ id: t.id, ...t.tool }));
+export const inUse = (tools: readonly KeptTool[]): ListedTool[] =>
+  tools.filter((t) => !t.retired).map((t) => ({ id: t.id, ...t.tool }));
 
 export interface OrderFilter {
   q?: string;
@@ -105,7 +121,8 @@ export interface OrderFilter {
 export const useOrders = ({ q, state }: OrderFilter) =>
   useQuery({
     queryKey: queryKeys.ordersLike(q ?? '', state ?? ''),
-    queryFn: () => call('orders', {}, undefined, { ...(q ? { q } : {}), ...(state ? { state } : {}) }),
+    queryFn: () =>
+      call('orders', {}, undefined, { ...(q ? { q } : {}), ...(state ? { state } : {}) }),
     placeholderData: keepPreviousData,
     gcTime: q ? 60_000 : 7 * DAY_MS,
   });

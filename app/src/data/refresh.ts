@@ -3,12 +3,32 @@ import { queryClient } from './queries';
 import { queryKeys } from './queryKeys';
 
 /** Asks anew for what is shown of it, and for the rest when it is next shown. */
-export const refresh = (...keys: QueryKey[]): Promise<unknown> => Promise.all(keys.map((queryKey) => queryClient.invalidateQueries({ queryKey })));
+export const refresh = (...keys: QueryKey[]): Promise<unknown> =>
+  Promise.all(keys.map((queryKey) => queryClient.invalidateQueries({ queryKey })));
 
-/** Something about repair orders has changed: their lists, what stands on one, by what its joints are tightened. */
+/**
+ * Something about repair orders has changed: their lists, what stands on one, by what its joints
+ * are tightened.
+ */
 export const refreshOrders = (): Promise<unknown> =>
-  refresh(queryKeys.today, queryKeys.orders, queryKeys.everyOrder, queryKeys.everyJointSheet, queryKeys.followUps, queryKeys.history, queryKeys.library);
+  refresh(
+    queryKeys.today,
+    queryKeys.orders,
+    queryKeys.everyOrder,
+    queryKeys.everyJointSheet,
+    queryKeys.followUps,
+    queryKeys.history,
+    queryKeys.library,
+  );
 
 /** Which sheets there are, or which of them stand. */
 export const refreshLibrary = (): Promise<unknown> =>
-  refresh(queryKeys.library, queryKeys.everyFound, queryKeys.sheetPlaces, queryKeys.everySheet, queryKeys.everyJointSheet, queryKeys.today, queryKeys.everyOrder);
+  refresh(
+    queryKeys.library,
+    queryKeys.everyFound,
+    queryKeys.sheetPlaces,
+    queryKeys.everySheet,
+    queryKeys.everyJointSheet,
+    queryKeys.today,
+    queryKeys.everyOrder,
+  );

@@ -23,14 +23,18 @@ jest.mock('./api', () => ({
   asAppError: (e: unknown) => e,
   call: async (name: string, params: { run: string }, body?: { events: RunEvent[] }) => {
     await Promise.resolve();
-    if (name === 'appendRunEvents') return { stored: (body?.events ?? []).map(mockTake), refused: null };
+    if (name === 'appendRunEvents')
+      return { stored: (body?.events ?? []).map(mockTake), refused: null };
     const events = mockServer.state?.events.toArray() ?? [];
     mockServer.meanwhile.splice(0).forEach(mockTake);
     return { id: params.run, sheet: mockSheet, events, headHash: '' };
   },
 }));
 jest.mock('@/platform/device', () => ({ deviceId: () => mockMine, deviceName: () => 'phone' }));
-jest.mock('./outbox/sender', () => ({ noteConfirmed: () => undefined, onRunSent: () => () => undefined }));
+jest.mock('./outbox/sender', () => ({
+  noteConfirmed: () => undefined,
+  onRunSent: () => () => undefined,
+}));
 jest.mock('./stream', () => ({ isLive: () => true, onHint: () => undefined }));
 
 /** Somebody else's run, ten pulls in, of which the last have not arrived. */
@@ -72,13 +76,17 @@ test('one who was slower learns it, and keeps nothing of it', async () => {
   const events = t.state.events.toArray();
   t.takeOver(testId(78));
   mockServer.meanwhile = [t.state.events.at(-1) as RunEvent];
-  await expect(act(() => run.current.takeOver())).rejects.toEqual(expect.objectContaining({ code: 'HOLD_ENDED' } satisfies Partial<AppError>));
+  await expect(act(() => run.current.takeOver())).rejects.toEqual(
+    expect.objectContaining({ code: 'HOLD_ENDED' } satisfies Partial<AppError>),
+  );
   expect((await readRun(testId(802)))?.events.map((e) => e.event)).toEqual(events);
   expect(run.current.loaded).toMatchObject({ status: 'ready', isMine: false });
 });
 
 describe('a storage that goes away under an open run', () => {
-  const own = async (run: string): Promise<{ t: Technician; run: Awaited<ReturnType<typeof opened>> }> => {
+  const own = async (
+    run: string,
+  ): Promise<{ t: Technician; run: Awaited<ReturnType<typeof opened>> }> => {
     const t = elsewhere(run, 0);
     const open = await opened(run);
     await act(() => open.current.takeOver());
@@ -140,12 +148,21 @@ test('two tabs on one run: what one writes the other shows, and it does not writ
   elsewhere(testId(821), 0);
   const run = await opened(testId(821));
   await act(() => run.current.takeOver());
-  const loaded = (): number => (run.current.loaded.status === 'ready' ? run.current.loaded.state.events.length : 0);
+  const loaded = (): number =>
+    run.current.loaded.status === 'ready' ? run.current.loaded.state.events.length : 0;
   const before = loaded();
   const { state } = run.current.loaded as unknown as { state: RunState };
   const last = state.events.at(-1) as RunEvent;
-  const event = { ...last, id: testId(99_821), seq: state.lastSeq + 1, type: 'paused', payload: {} } as RunEvent;
-  await (await database()).add('events', { event, sent: false, waits: event.run }, [event.run, event.hold, event.seq]);
+  const event = {
+    ...last,
+    id: testId(99_821),
+    seq: state.lastSeq + 1,
+    type: 'paused',
+    payload: {},
+  } as RunEvent;
+  await (
+    await database()
+  ).add('events', { event, sent: false, waits: event.run }, [event.run, event.hold, event.seq]);
   const other = new BroadcastChannel('stennet.runs');
   other.postMessage(testId(821));
   await waitFor(() => expect(loaded()).toBe(before + 1));

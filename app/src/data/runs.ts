@@ -1,7 +1,19 @@
 import { say } from './statements';
 import { useEffect, useSyncExternalStore } from 'react';
 import { AppError } from '@stennet/core/errors';
-import { admit, clocks, evolve, next, replay, waitIn, type EventOf, type EventType, type PayloadOf, type RunEvent, type RunState } from '@stennet/core/run';
+import {
+  admit,
+  clocks,
+  evolve,
+  next,
+  replay,
+  waitIn,
+  type EventOf,
+  type EventType,
+  type PayloadOf,
+  type RunEvent,
+  type RunState,
+} from '@stennet/core/run';
 import { now, steadyNow } from '@/platform/clock';
 import { deviceId, deviceName } from '@/platform/device';
 import { newId } from '@/platform/ids';
@@ -12,7 +24,15 @@ import { isLive, onHint } from './stream';
 import { onLeaving } from './leaving';
 import { onCleared } from './stored';
 import { makeHoldKey } from './outbox/holdKeys';
-import { dropRefused, keepBack, keepEvent, keepServerRun, readRun, waitingOf, type LocalRun } from './outbox/outbox';
+import {
+  dropRefused,
+  keepBack,
+  keepEvent,
+  keepServerRun,
+  readRun,
+  waitingOf,
+  type LocalRun,
+} from './outbox/outbox';
 import { noteConfirmed, onRunSent } from './outbox/sender';
 import { onOtherTab } from './outbox/tabs';
 
@@ -25,7 +45,8 @@ export interface RunView {
   refused: { event: RunEvent; code: AppError['code']; params: AppError['params'] }[];
   isMine: boolean;
 }
-type Loaded = { status: 'loading' } | { status: 'failed'; error: AppError } | ({ status: 'ready' } & RunView);
+type Loaded =
+  { status: 'loading' } | { status: 'failed'; error: AppError } | ({ status: 'ready' } & RunView);
 
 /** How often a run on another device is looked at. */
 const WATCH_MS = 4000;
@@ -39,7 +60,10 @@ class RunStore {
   readonly dispose: () => void;
 
   constructor(private readonly run: string) {
-    const ends = [onRunSent((sent) => sent === run && void this.afterSending()), onOtherTab((written) => written === run && void this.refresh().catch(() => undefined))];
+    const ends = [
+      onRunSent((sent) => sent === run && void this.afterSending()),
+      onOtherTab((written) => written === run && void this.refresh().catch(() => undefined)),
+    ];
     this.dispose = () => ends.forEach((end) => end());
   }
 
@@ -49,7 +73,9 @@ class RunStore {
     return () => this.listeners.delete(tell);
   };
 
-  /** From this device first, so that it opens without the server; then what the server has besides. */
+  /**
+   * From this device first, so that it opens without the server; then what the server has besides.
+   */
   async load(): Promise<void> {
     const local = await inTime(readRun(this.run)).catch(() => undefined);
     if (local) this.show(local);
@@ -64,10 +90,14 @@ class RunStore {
 
   /** Whoever writes here knows better than any word from elsewhere. */
   lookAgain(): void {
-    if (this.loaded.status === 'ready' && !this.loaded.isMine && this.listeners.size > 0) void this.load();
+    if (this.loaded.status === 'ready' && !this.loaded.isMine && this.listeners.size > 0)
+      void this.load();
   }
 
-  /** The browser has cleared its storage under an open run: what the screen knows is stored again, and sent once more to be sure. */
+  /**
+   * The browser has cleared its storage under an open run: what the screen knows is stored again,
+   * and sent once more to be sure.
+   */
   async keepAgain(): Promise<void> {
     if (this.loaded.status !== 'ready' || !this.loaded.isMine) return;
     await keepBack(this.loaded.kept, this.loaded.state.events.toArray());
@@ -75,10 +105,20 @@ class RunStore {
   }
 
   /** @throws AppError what is wrong with it; nothing has changed then */
-  async confirm<T extends EventType>(type: T, payload: PayloadOf<T>, person: string): Promise<void> {
+  async confirm<T extends EventType>(
+    type: T,
+    payload: PayloadOf<T>,
+    person: string,
+  ): Promise<void> {
     if (this.loaded.status !== 'ready' || this.saving) return;
     const { state, kept } = this.loaded;
-    const event = this.eventOf(state, { hold: state.holder?.hold ?? 1, seq: state.lastSeq + 1 }, type, payload, person);
+    const event = this.eventOf(
+      state,
+      { hold: state.holder?.hold ?? 1, seq: state.lastSeq + 1 },
+      type,
+      payload,
+      person,
+    );
     admit(state, event);
     assertWaited(state, event);
     this.saving = true;
@@ -92,7 +132,13 @@ class RunStore {
       this.saving = false;
     }
     const after = evolve(state, event);
-    this.set({ ...this.loaded, status: 'ready', kept, state: after, unsent: this.loaded.unsent + 1 });
+    this.set({
+      ...this.loaded,
+      status: 'ready',
+      kept,
+      state: after,
+      unsent: this.loaded.unsent + 1,
+    });
     noteConfirmed();
   }
 
@@ -104,18 +150,33 @@ class RunStore {
     const { events, headHash: _head, ...kept } = await call('run', { run: this.run });
     const state = replay(kept.sheet, events);
     const payload = { fromDevice: state.holder?.device ?? deviceId(), deviceName: name };
-    const event = this.eventOf(state, { hold: (state.holder?.hold ?? 0) + 1, seq: 1 }, 'tookOver', payload, person);
+    const event = this.eventOf(
+      state,
+      { hold: (state.holder?.hold ?? 0) + 1, seq: 1 },
+      'tookOver',
+      payload,
+      person,
+    );
     admit(state, event);
     const holdKey = await makeHoldKey(this.run, event.hold);
-    const { stored } = await call('appendRunEvents', { run: this.run }, { deviceName: name, holdKey, sentAt: now().toISOString(), events: [event] });
-    // What the other device still got through between the look and the word comes before it, and belongs to what is gone on from.
+    const { stored } = await call(
+      'appendRunEvents',
+      { run: this.run },
+      { deviceName: name, holdKey, sentAt: now().toISOString(), events: [event] },
+    );
+    // What the other device still got through between the look and the word comes before it, and
+    // belongs to what is gone on from.
     const isNext = stored[0]?.position === events.length + 1;
-    await keepServerRun(kept, isNext ? [...events, event] : (await call('run', { run: this.run })).events);
+    await keepServerRun(
+      kept,
+      isNext ? [...events, event] : (await call('run', { run: this.run })).events,
+    );
     await this.refresh();
   }
 
   /**
-   * Entries that the server refused are dismissed by their author: what they were and why stands as a note on the record first.
+   * Entries that the server refused are dismissed by their author: what they were and why stands as
+   * a note on the record first.
    * @throws AppError OFFLINE, or what the server said to the note
    */
   async dismissRefused(person: string, text: string): Promise<void> {
@@ -130,14 +191,36 @@ class RunStore {
     const waiting = await waitingOf(this.run);
     const { loaded } = this;
     // Only acknowledged: what is on the screen stays as it is, however long the run.
-    if (loaded.status === 'ready' && loaded.refused.length === 0 && waiting.every((e) => !e.refused)) return this.set({ ...loaded, unsent: waiting.length });
+    if (
+      loaded.status === 'ready' &&
+      loaded.refused.length === 0 &&
+      waiting.every((e) => !e.refused)
+    )
+      return this.set({ ...loaded, unsent: waiting.length });
     await this.refresh();
     if (this.loaded.status === 'ready' && this.loaded.refused.length > 0) await this.load();
   }
 
-  private eventOf<T extends EventType>(state: RunState, place: { hold: number; seq: number }, type: T, payload: PayloadOf<T>, person: string): EventOf<T> {
+  private eventOf<T extends EventType>(
+    state: RunState,
+    place: { hold: number; seq: number },
+    type: T,
+    payload: PayloadOf<T>,
+    person: string,
+  ): EventOf<T> {
     const shop = state.events.at(0)?.shop ?? '';
-    return { v: 1, id: newId(), shop, run: this.run, ...place, device: deviceId(), person, deviceTime: now().toISOString(), type, payload } as unknown as EventOf<T>;
+    return {
+      v: 1,
+      id: newId(),
+      shop,
+      run: this.run,
+      ...place,
+      device: deviceId(),
+      person,
+      deviceTime: now().toISOString(),
+      type,
+      payload,
+    } as unknown as EventOf<T>;
   }
 
   private async refresh(): Promise<void> {
@@ -147,11 +230,16 @@ class RunStore {
 
   private show(local: LocalRun): void {
     const counted = local.events.filter((e) => !e.refused).map((e) => e.event);
-    const refused = local.events.flatMap((e) => (e.refused ? [{ event: e.event, ...e.refused }] : []));
+    const refused = local.events.flatMap((e) =>
+      e.refused ? [{ event: e.event, ...e.refused }] : [],
+    );
     const unsent = local.events.filter((e) => !e.sent && !e.refused).length;
     const before = this.loaded.status === 'ready' ? this.loaded.state : undefined;
     // Nothing but acknowledgements: the same state object stays, so that nothing is drawn anew.
-    const same = before && before.events.length === counted.length && before.events.at(-1)?.id === counted.at(-1)?.id;
+    const same =
+      before &&
+      before.events.length === counted.length &&
+      before.events.at(-1)?.id === counted.at(-1)?.id;
     // A confirmation made while this was read from disk is newer than what was read.
     if (before && before.events.length > counted.length && refused.length === 0) return;
     const state = same ? before : replay(local.kept.sheet, counted);
@@ -160,7 +248,11 @@ class RunStore {
 
   private set(next: Loaded): void {
     this.loaded = next;
-    if (next.status === 'ready') noteClocks(this.run, next.isMine && next.state.status !== 'finished' ? clocks(next.state) : []);
+    if (next.status === 'ready')
+      noteClocks(
+        this.run,
+        next.isMine && next.state.status !== 'finished' ? clocks(next.state) : [],
+      );
     for (const tell of this.listeners) tell();
   }
 }
@@ -185,13 +277,20 @@ export type Confirm = <T extends EventType>(type: T, payload: PayloadOf<T>) => P
 export function useRun(
   run: string,
   person: string,
-): { loaded: Loaded; confirm: Confirm; reload: () => void; takeOver: () => Promise<void>; dismissRefused: (text: string) => Promise<void> } {
+): {
+  loaded: Loaded;
+  confirm: Confirm;
+  reload: () => void;
+  takeOver: () => Promise<void>;
+  dismissRefused: (text: string) => Promise<void>;
+} {
   const store = storeOf(run);
   const loaded = useSyncExternalStore(store.subscribe, store.get);
   useEffect(() => {
     void store.load();
   }, [store]);
-  const isWatched = loaded.status === 'ready' && !loaded.isMine && loaded.state.status !== 'finished';
+  const isWatched =
+    loaded.status === 'ready' && !loaded.isMine && loaded.state.status !== 'finished';
   useEffect(() => {
     if (!isWatched) return;
     const timer = setInterval(() => {
@@ -211,18 +310,27 @@ export function useRun(
 /** By the clock that cannot be put forward. @throws AppError TOO_EARLY */
 function assertWaited(state: RunState, { type }: RunEvent): void {
   const wait = type === 'waited' ? waitIn(next(state)) : null;
-  if (wait && steadyNow().getTime() < Date.parse(wait.until)) throw new AppError('TOO_EARLY', { until: wait.until });
+  if (wait && steadyNow().getTime() < Date.parse(wait.until))
+    throw new AppError('TOO_EARLY', { until: wait.until });
 }
 
 /** Starting needs the server: it alone knows that no other device has begun on this joint. */
-export async function startRun(events: [EventOf<'started'>, ...EventOf<'variantAnswered'>[]], kept: KeptRun, device: string): Promise<void> {
+export async function startRun(
+  events: [EventOf<'started'>, ...EventOf<'variantAnswered'>[]],
+  kept: KeptRun,
+  device: string,
+): Promise<void> {
   // What this device cannot keep it should not lead.
   await database().catch(() => {
     throw new AppError('STORAGE_FAILED');
   });
   const [{ run }] = events;
   const holdKey = await makeHoldKey(run, events[0].hold);
-  const { refused } = await call('appendRunEvents', { run }, { deviceName: device, holdKey, sentAt: now().toISOString(), events });
+  const { refused } = await call(
+    'appendRunEvents',
+    { run },
+    { deviceName: device, holdKey, sentAt: now().toISOString(), events },
+  );
   if (refused) throw new AppError(refused.code as AppError['code'], refused.params);
   await keepServerRun(kept, events);
 }

@@ -3,8 +3,12 @@ import { statusOf } from '../../../server/src/http/status';
 import { fateOf, Retry } from './sendPolicy';
 
 test('what the server fails at is tried again, whatever it says of it: nothing confirmed is refused for that', () => {
-  const failing = (Object.keys(catalogue) as ErrorCode[]).filter((code) => statusOf[code] >= 500 && !code.startsWith('STORAGE_'));
-  expect(failing).toEqual(expect.arrayContaining(['OFFLINE', 'INTERNAL', 'KEY_MISSING', 'DISK_FULL']));
+  const failing = (Object.keys(catalogue) as ErrorCode[]).filter(
+    (code) => statusOf[code] >= 500 && !code.startsWith('STORAGE_'),
+  );
+  expect(failing).toEqual(
+    expect.arrayContaining(['OFFLINE', 'INTERNAL', 'KEY_MISSING', 'DISK_FULL']),
+  );
   for (const code of failing) expect([code, fateOf(new AppError(code))]).toEqual([code, 'later']);
   expect(fateOf(new AppError('BUSY'))).toBe('later');
   expect(fateOf(new AppError('SIGN_IN_NEEDED'))).toBe('person');
@@ -21,7 +25,9 @@ test('each time in vain a little later, and soon again once something went throu
     retry.later();
     jest.runOnlyPendingTimers();
   }
-  expect(tried.map((t, i) => t - (tried[i - 1] ?? from))).toEqual([2500, 5000, 10_000, 10_000, 10_000]);
+  expect(tried.map((t, i) => t - (tried[i - 1] ?? from))).toEqual([
+    2500, 5000, 10_000, 10_000, 10_000,
+  ]);
   retry.reset();
   retry.later();
   retry.stop();

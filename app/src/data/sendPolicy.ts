@@ -1,18 +1,37 @@
 import type { AppError } from '@stennet/core/errors';
 
 /**
- * What becomes of something that is kept on this device when the server has not taken it. later: it is tried again by itself;
- * person: it waits for whoever made it to sign in; refused: the server will never have it, so it is shown with the reason, never dropped.
+ * What becomes of something that is kept on this device when the server has not taken it. later: it
+ * is tried again by itself; person: it waits for whoever made it to sign in; refused: the server
+ * will never have it, so it is shown with the reason, never dropped.
  */
 export type Fate = 'later' | 'person' | 'refused';
 
-/** The server is away, fails, is full or busy, lacks its key, or is asked under a wrong name: nothing that the entry could be blamed for. */
-const LATER: readonly string[] = ['OFFLINE', 'INTERNAL', 'DISK_FULL', 'BUSY', 'SIGN_IN_LIMITED', 'KEY_MISSING', 'KEY_CHANGED', 'WRONG_HOST', 'WRONG_ORIGIN'];
+/**
+ * The server is away, fails, is full or busy, lacks its key, or is asked under a wrong name:
+ * nothing that the entry could be blamed for.
+ */
+const LATER: readonly string[] = [
+  'OFFLINE',
+  'INTERNAL',
+  'DISK_FULL',
+  'BUSY',
+  'SIGN_IN_LIMITED',
+  'KEY_MISSING',
+  'KEY_CHANGED',
+  'WRONG_HOST',
+  'WRONG_ORIGIN',
+];
 const PERSON: readonly string[] = ['SIGN_IN_NEEDED', 'WRONG_PERSON'];
 
 /** @param own codes that mean something else for what is sent here */
-export function fateOf({ code }: Pick<AppError, 'code'>, own: Readonly<Partial<Record<AppError['code'], Fate>>> = {}): Fate {
-  return own[code] ?? (LATER.includes(code) ? 'later' : PERSON.includes(code) ? 'person' : 'refused');
+export function fateOf(
+  { code }: Pick<AppError, 'code'>,
+  own: Readonly<Partial<Record<AppError['code'], Fate>>> = {},
+): Fate {
+  return (
+    own[code] ?? (LATER.includes(code) ? 'later' : PERSON.includes(code) ? 'person' : 'refused')
+  );
 }
 
 const FIRST_MS = 2500;

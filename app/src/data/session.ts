@@ -31,7 +31,10 @@ export async function signIn(name: string, password: string): Promise<void> {
   await enter(me);
 }
 
-/** With a code from a lead: a new password, and in. @throws AppError CODE_WRONG, SIGN_IN_LIMITED, PASSWORD_FORM */
+/**
+ * With a code from a lead: a new password, and in.
+ * @throws AppError CODE_WRONG, SIGN_IN_LIMITED, PASSWORD_FORM
+ */
 export async function enterByCode(name: string, code: string, password: string): Promise<void> {
   const me = await call('useCode', {}, { name, code, password });
   noteVerified(me.person.id);
@@ -43,7 +46,10 @@ export async function makeShop(first: NonNullable<BodyOf<'makeShop'>>): Promise<
   await enter(await call('makeShop', {}, first));
 }
 
-/** Another person takes this shared device over. @throws AppError PIN_WRONG, PIN_LIMITED, PIN_NONE, NOT_ENROLLED */
+/**
+ * Another person takes this shared device over.
+ * @throws AppError PIN_WRONG, PIN_LIMITED, PIN_NONE, NOT_ENROLLED
+ */
 export async function switchPerson(enrolled: Enrolled, pin: string): Promise<void> {
   const me = await takeDevice(enrolled, pin);
   leave();
@@ -67,7 +73,8 @@ export async function switchShop(shop: string): Promise<void> {
 
 /**
  * Answers of this person leave the device; what is unsent stays until that person signs in again.
- * @param goHome called while the screens still stand: afterwards nothing is there that could be led to another place
+ * @param goHome called while the screens still stand: afterwards nothing is there that could be led
+ * to another place
  */
 export async function signOut(goHome: () => void): Promise<void> {
   await call('signOut');
@@ -87,10 +94,15 @@ async function forgetLibrary(): Promise<void> {
   await (await database()).clear('library');
 }
 
-/** An answer to “who is signed in” that is still on its way says who was: it must not arrive after the change. */
+/**
+ * An answer to “who is signed in” that is still on its way says who was: it must not arrive after
+ * the change.
+ */
 const stopAsking = (): Promise<void> => queryClient.cancelQueries({ queryKey: queryKeys.me });
 
-/** All but who is signed in: that question stays open on the screen and must not be torn from it. */
+/**
+ * All but who is signed in: that question stays open on the screen and must not be torn from it.
+ */
 function forgetAnswers(): void {
   queryClient.removeQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
 }

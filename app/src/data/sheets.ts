@@ -24,12 +24,18 @@ export interface Found {
 async function findOnDevice(shop: string, q: string, filter: SheetFilter): Promise<Found | null> {
   const { countOnDevice, libraryOf } = await import('./library');
   const count = await countOnDevice(shop);
-  return count > 0 ? { sheets: await (await libraryOf(shop)).find(q, filter, MOST_FOUND), onDevice: count } : null;
+  return count > 0
+    ? { sheets: await (await libraryOf(shop)).find(q, filter, MOST_FOUND), onDevice: count }
+    : null;
 }
 
 async function find(shop: string, q: string, filter: SheetFilter): Promise<Found> {
-  const asked = call('findSheets', {}, undefined, { ...filter, ...(q ? { q } : {}) }).then((r): Found => ({ ...r, onDevice: null }));
-  const waited = new Promise<null>((resolve) => setTimeout(() => resolve(null), navigator.onLine ? PATIENCE_MS : 0));
+  const asked = call('findSheets', {}, undefined, { ...filter, ...(q ? { q } : {}) }).then(
+    (r): Found => ({ ...r, onDevice: null }),
+  );
+  const waited = new Promise<null>((resolve) =>
+    setTimeout(() => resolve(null), navigator.onLine ? PATIENCE_MS : 0),
+  );
   const first = await Promise.race([asked, waited]).catch((e: unknown) => onlyAway(e));
   return first ?? (await findOnDevice(shop, q, filter).catch(() => null)) ?? asked;
 }
@@ -55,23 +61,38 @@ export function useFoundSheets(q: string, filter: SheetFilter) {
 
 export function useSheetPlaces() {
   const shop = useSignedIn().me.shop.id;
-  const onDevice = async () => ({ places: await (await (await import('./library')).libraryOf(shop)).places() });
-  return useQuery({ queryKey: queryKeys.sheetPlaces, queryFn: () => call('sheetPlaces').catch(async (e: unknown) => onlyAway(e) ?? onDevice()), staleTime: 60_000 });
+  const onDevice = async () => ({
+    places: await (await (await import('./library')).libraryOf(shop)).places(),
+  });
+  return useQuery({
+    queryKey: queryKeys.sheetPlaces,
+    queryFn: () => call('sheetPlaces').catch(async (e: unknown) => onlyAway(e) ?? onDevice()),
+    staleTime: 60_000,
+  });
 }
 
-/** From the server; where it cannot be reached, what was seen before, else what the device's library has of it. */
+/**
+ * From the server; where it cannot be reached, what was seen before, else what the device's library
+ * has of it.
+ */
 export function useSheet(sheet: string, revision: string) {
   const shop = useSignedIn().me.shop.id;
   const client = useQueryClient();
   const key = queryKeys.sheet(sheet, revision);
   const onDevice = async (away: unknown): Promise<SheetReply> => {
-    const look = async () => (await (await import('./library')).libraryOf(shop)).get(sheet, revision);
+    const look = async () =>
+      (await (await import('./library')).libraryOf(shop)).get(sheet, revision);
     // A device without workers has no library: the server’s being away is what there is to say.
     const kept = client.getQueryData(key) ? null : await look().catch(() => null);
     if (!kept) throw away;
     return { ...kept, hash: '', approval: null, draft: null, uses: [] };
   };
-  return useQuery({ queryKey: key, queryFn: () => call('sheet', { sheet, revision }).catch(async (e: unknown) => onlyAway(e) ?? onDevice(e)), staleTime: 60_000 });
+  return useQuery({
+    queryKey: key,
+    queryFn: () =>
+      call('sheet', { sheet, revision }).catch(async (e: unknown) => onlyAway(e) ?? onDevice(e)),
+    staleTime: 60_000,
+  });
 }
 
 /** Sheets that this device keeps at hand, pinned ones first, then the last ones seen. */
@@ -83,14 +104,23 @@ const MOST_SEEN = 12;
 const NONE: AtHand = { pinned: [], seen: [] };
 
 const atHandIn = (text: string | undefined): AtHand => (text ? (JSON.parse(text) as AtHand) : NONE);
-const isSame = (a: SheetBrief, b: SheetBrief): boolean => a.sheet === b.sheet && a.revision === b.revision;
+const isSame = (a: SheetBrief, b: SheetBrief): boolean =>
+  a.sheet === b.sheet && a.revision === b.revision;
 
-export function useSheetsAtHand(): { atHand: AtHand; noteSeen: (brief: SheetBrief) => void; pin: (brief: SheetBrief, on: boolean) => void } {
+export function useSheetsAtHand(): {
+  atHand: AtHand;
+  noteSeen: (brief: SheetBrief) => void;
+  pin: (brief: SheetBrief, on: boolean) => void;
+} {
   const client = useQueryClient();
   const { me } = useSignedIn();
   // Each person's, in each shop: one never sees what the other has.
   const key = `sheets at hand of ${me.person.id} in ${me.shop.id}`;
-  const { data } = useQuery({ queryKey: queryKeys.sheetsAtHand(key), queryFn: async () => atHandIn(await (await database()).get('answers', key)), staleTime: Infinity });
+  const { data } = useQuery({
+    queryKey: queryKeys.sheetsAtHand(key),
+    queryFn: async () => atHandIn(await (await database()).get('answers', key)),
+    staleTime: Infinity,
+  });
   const change = async (by: (was: AtHand) => AtHand): Promise<void> => {
     try {
       const { store, done } = (await database()).transaction('answers', 'readwrite');
@@ -104,7 +134,17 @@ export function useSheetsAtHand(): { atHand: AtHand; noteSeen: (brief: SheetBrie
   };
   return {
     atHand: data ?? NONE,
-    noteSeen: (brief) => void change((was) => ({ ...was, seen: [brief, ...was.seen.filter((b) => !isSame(b, brief))].slice(0, MOST_SEEN) })),
-    pin: (brief, on) => void change((was) => ({ ...was, pinned: on ? [brief, ...was.pinned.filter((b) => !isSame(b, brief))] : was.pinned.filter((b) => !isSame(b, brief)) })),
+    noteSeen: (brief) =>
+      void change((was) => ({
+        ...was,
+        seen: [brief, ...was.seen.filter((b) => !isSame(b, brief))].slice(0, MOST_SEEN),
+      })),
+    pin: (brief, on) =>
+      void change((was) => ({
+        ...was,
+        pinned: on
+          ? [brief, ...was.pinned.filter((b) => !isSame(b, brief))]
+          : was.pinned.filter((b) => !isSame(b, brief)),
+      })),
   };
 }

@@ -4,12 +4,19 @@ import { call } from './api';
 import { queryKeys } from './queryKeys';
 import { refresh } from './refresh';
 
-// People, their passwords and sign-ins, and the shop's tools: asked for, and changed. Everything here throws AppError.
+// People, their passwords and sign-ins, and the shop's tools: asked for, and changed. Everything
+// here throws AppError.
 
 type Body<R extends Parameters<typeof call>[0]> = NonNullable<BodyOf<R>>;
 
-export const useSessions = (person: string) => useQuery({ queryKey: queryKeys.sessions(person), queryFn: () => call('sessions', { person }), gcTime: 0 });
-export const useSecurityLog = () => useQuery({ queryKey: queryKeys.security, queryFn: () => call('security'), gcTime: 0 });
+export const useSessions = (person: string) =>
+  useQuery({
+    queryKey: queryKeys.sessions(person),
+    queryFn: () => call('sessions', { person }),
+    gcTime: 0,
+  });
+export const useSecurityLog = () =>
+  useQuery({ queryKey: queryKeys.security, queryFn: () => call('security'), gcTime: 0 });
 
 export async function addPerson(person: Body<'addPerson'>): Promise<void> {
   await call('addPerson', {}, person);
@@ -20,7 +27,10 @@ export async function savePerson(person: string, to: Body<'savePerson'>): Promis
   await refresh(queryKeys.people, queryKeys.security);
 }
 /** To be said to that person, once. */
-export async function giveCode(person: string, own: string): Promise<{ code: string; hours: number }> {
+export async function giveCode(
+  person: string,
+  own: string,
+): Promise<{ code: string; hours: number }> {
   const given = await call('giveCode', { person }, { own });
   await refresh(queryKeys.security);
   return given;
@@ -34,7 +44,9 @@ export async function setPin(pin: string, password: string): Promise<void> {
 }
 /** @param session null: all of them but this one */
 export async function endSessionOf(person: string, session: string | null): Promise<void> {
-  await (session === null ? call('endSessions', { person }) : call('endSession', { person, session }));
+  await (session === null
+    ? call('endSessions', { person })
+    : call('endSession', { person, session }));
   await refresh(queryKeys.everySession, queryKeys.security);
 }
 

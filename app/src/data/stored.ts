@@ -1,7 +1,8 @@
 import { useSyncExternalStore } from 'react';
 
 /** How this device's own storage stands. */
-export type Stored = { is: 'well' } | { is: 'refused' } | { is: 'hangs' } | { is: 'cleared'; unsent: number };
+export type Stored =
+  { is: 'well' } | { is: 'refused' } | { is: 'hangs' } | { is: 'cleared'; unsent: number };
 
 let stored: Stored = { is: 'well' };
 const listeners = new Set<() => void>();

@@ -1,6 +1,6 @@
 /*
- * What the stream and the open runs have to do with each other, apart from both: the stream begins with Today, a run brings all of
- * core's run with it.
+ * What the stream and the open runs have to do with each other, apart from both: the stream begins
+ * with Today, a run brings all of core's run with it.
  */
 let live = false;
 /** The stream is open, here or in another tab: nobody has to ask from time to time. */

@@ -4,7 +4,10 @@ import { noteSignedOut } from './queries';
 
 const EVERY_MS = 3 * 60_000;
 
-/** Looking and reading send nothing that the server would take for a hand: a touch now and then says that somebody is there. */
+/**
+ * Looking and reading send nothing that the server would take for a hand: a touch now and then says
+ * that somebody is there.
+ */
 export function startTouching(): () => void {
   let last = performance.now();
   return onTouched(() => {

@@ -4,7 +4,10 @@ import type { LookedAt, TracedPull } from '@stennet/core/trace';
 import type { TracesWorker } from '@/workers/traces.worker';
 import { queryKeys } from './queryKeys';
 
-/** What the curves of one stage show beside each other; worked out in a worker, once for the same traces. */
+/**
+ * What the curves of one stage show beside each other; worked out in a worker, once for the same
+ * traces.
+ */
 export const useTraceLooks = (name: string, pulls: readonly TracedPull[]) =>
   useQuery({
     queryKey: queryKeys.traceLooks(

@@ -20,7 +20,8 @@ jest.mock('./api', () => ({
   },
 }));
 
-const traceOf = (seed: number): Trace => simulateWrench({ to: { unit: 'N.m', value: 30 }, how: 'ok' }, seed, 'Wrench 4').trace;
+const traceOf = (seed: number): Trace =>
+  simulateWrench({ to: { unit: 'N.m', value: 30 }, how: 'ok' }, seed, 'Wrench 4').trace;
 const here = async (): Promise<string[]> => (await database()).getAllKeys('traces');
 beforeEach(async () => {
   mockServer.clear();
@@ -37,15 +38,18 @@ test('a curve is on this device by the name that its pull carries, goes out, and
   expect(await here()).toEqual([]);
 });
 
-test.each(['OFFLINE', 'SIGN_IN_NEEDED', 'FORBIDDEN', 'INTERNAL', 'DISK_FULL'] as const)('%s: it waits for another time', async (code) => {
-  await keepTrace(traceOf(1));
-  mockRefuse = () => new AppError(code);
-  await sendTraces();
-  expect(await here()).toHaveLength(1);
-  mockRefuse = () => null;
-  await sendTraces();
-  expect([mockServer.size, await here()]).toEqual([1, []]);
-});
+test.each(['OFFLINE', 'SIGN_IN_NEEDED', 'FORBIDDEN', 'INTERNAL', 'DISK_FULL'] as const)(
+  '%s: it waits for another time',
+  async (code) => {
+    await keepTrace(traceOf(1));
+    mockRefuse = () => new AppError(code);
+    await sendTraces();
+    expect(await here()).toHaveLength(1);
+    mockRefuse = () => null;
+    await sendTraces();
+    expect([mockServer.size, await here()]).toEqual([1, []]);
+  },
+);
 
 test('one that the server will never have does not hold up the others', async () => {
   const names = await Promise.all([1, 2, 3].map((seed) => keepTrace(traceOf(seed))));

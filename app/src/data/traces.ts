@@ -52,7 +52,10 @@ export async function sendTraces(): Promise<void> {
   }
 }
 
-/** false: not now. One that the server will never have (too large, of an older form) does not hold up the others. */
+/**
+ * false: not now. One that the server will never have (too large, of an older form) does not hold
+ * up the others.
+ */
 async function isTaken(name: string, trace: Trace): Promise<boolean> {
   try {
     await call('keepTrace', { trace: name }, trace);
@@ -66,8 +69,12 @@ async function isTaken(name: string, trace: Trace): Promise<boolean> {
 /** Those that wait here, by name: they go along when what is unsent is saved as a file. */
 export async function waitingTraces(names: readonly string[]): Promise<Record<string, Trace>> {
   const db = await database();
-  const found = await Promise.all(names.map(async (name) => [name, await db.get('traces', name)] as const));
-  return Object.fromEntries(found.flatMap(([name, trace]) => (trace ? [[name, trace] as const] : [])));
+  const found = await Promise.all(
+    names.map(async (name) => [name, await db.get('traces', name)] as const),
+  );
+  return Object.fromEntries(
+    found.flatMap(([name, trace]) => (trace ? [[name, trace] as const] : [])),
+  );
 }
 
 /** null: it is not on the server yet, nor here. */
@@ -82,8 +89,15 @@ async function traceOf(name: string): Promise<Trace | null> {
   }
 }
 
-/** The named traces, as far as they are known; a trace never changes, but one that is missing may still come. */
-export function useTraces(names: readonly string[]): { traces: ReadonlyMap<string, Trace>; missing: number; isLoading: boolean } {
+/**
+ * The named traces, as far as they are known; a trace never changes, but one that is missing may
+ * still come.
+ */
+export function useTraces(names: readonly string[]): {
+  traces: ReadonlyMap<string, Trace>;
+  missing: number;
+  isLoading: boolean;
+} {
   return useQueries({
     queries: names.map((name) => ({
       queryKey: queryKeys.trace(name),
@@ -92,7 +106,9 @@ export function useTraces(names: readonly string[]): { traces: ReadonlyMap<strin
       staleTime: ({ state }: { state: { data: unknown } }) => (state.data ? Infinity : 0),
     })),
     combine: (found) => ({
-      traces: new Map(found.flatMap(({ data }, i) => (data ? [[names[i] ?? '', data] as const] : []))),
+      traces: new Map(
+        found.flatMap(({ data }, i) => (data ? [[names[i] ?? '', data] as const] : [])),
+      ),
       missing: found.filter((q) => !q.isPending && !q.data).length,
       isLoading: found.some((q) => q.isPending),
     }),

@@ -8,7 +8,9 @@ import { keepTrace } from './traces';
 import { readUnsent, saveUnsent } from './unsentFile';
 
 let mockSaved = '';
-jest.mock('@/platform/files', () => ({ saveFile: (_name: string, text: string) => (mockSaved = text) }));
+jest.mock('@/platform/files', () => ({
+  saveFile: (_name: string, text: string) => (mockSaved = text),
+}));
 jest.mock('@/platform/storage', () => ({ storedBefore: () => null }));
 jest.mock('./api', () => ({ asAppError: (e: unknown) => e }));
 jest.mock('./outbox/sender', () => ({ send: () => mockSends.push('sent') }));
@@ -44,7 +46,10 @@ test('what the server does not have goes into a file with its sheet, and comes b
   await wipe();
   expect(await readUnsent(fileOf(mockSaved))).toBe(5);
   expect(ids(await waitingOf())).toEqual(events.slice(3, 8).map((e) => e.id));
-  expect((await readRun(PLACE.run))?.kept).toMatchObject({ id: PLACE.run, sheet: { id: sheet.id } });
+  expect((await readRun(PLACE.run))?.kept).toMatchObject({
+    id: PLACE.run,
+    sheet: { id: sheet.id },
+  });
   // And is on its way at once.
   expect(mockSends).toEqual(['sent']);
 });
@@ -53,9 +58,12 @@ test('read twice it stands once; a place that is taken keeps what it has', async
   await saveUnsent();
   expect(await readUnsent(fileOf(mockSaved))).toBe(0);
   const file = JSON.parse(mockSaved) as { runs: { events: RunEvent[] }[] };
-  for (const run of file.runs) run.events = run.events.map((e) => ({ ...e, deviceTime: '2026-11-24T10:00:00.000Z' }));
+  for (const run of file.runs)
+    run.events = run.events.map((e) => ({ ...e, deviceTime: '2026-11-24T10:00:00.000Z' }));
   expect(await readUnsent(fileOf(JSON.stringify(file)))).toBe(0);
-  expect((await waitingOf()).map((e) => e.event.deviceTime)).toEqual(events.slice(3, 8).map((e) => e.deviceTime));
+  expect((await waitingOf()).map((e) => e.event.deviceTime)).toEqual(
+    events.slice(3, 8).map((e) => e.deviceTime),
+  );
 });
 
 test('what the server refused is not in it: it would be refused again', async () => {
@@ -85,8 +93,12 @@ test('a run without its sheet, or entries of another run, are no file of unsent 
     return readUnsent(fileOf(JSON.stringify(file)));
   };
   await wipe();
-  await expect(changed((run) => delete run.kept?.sheet)).rejects.toMatchObject({ code: 'FOREIGN_UNREADABLE' });
-  await expect(changed((run) => Object.assign(run.kept ?? {}, { id: PLACE.shop }))).rejects.toMatchObject({ code: 'FOREIGN_UNREADABLE' });
+  await expect(changed((run) => delete run.kept?.sheet)).rejects.toMatchObject({
+    code: 'FOREIGN_UNREADABLE',
+  });
+  await expect(
+    changed((run) => Object.assign(run.kept ?? {}, { id: PLACE.shop })),
+  ).rejects.toMatchObject({ code: 'FOREIGN_UNREADABLE' });
   expect(await waitingOf()).toEqual([]);
   // Entries alone can still be sent, where the device has lost what their run is about.
   expect(await changed((run) => delete run.kept)).toBe(5);
@@ -100,9 +112,15 @@ test.each([
   ['{"format":"stennet-unsent"', 'it is no JSON'],
   ['{}', 'it is no file of unsent entries'],
   ['{"format":"stennet-unsent","v":2,"runs":[]}', 'it is no file of unsent entries'],
-  ['{"format":"stennet-unsent","v":1,"runs":[{"kept":{"id":"x"},"events":[{"type":"pulled"}]}]}', 'it is no file of unsent entries'],
+  [
+    '{"format":"stennet-unsent","v":1,"runs":[{"kept":{"id":"x"},"events":[{"type":"pulled"}]}]}',
+    'it is no file of unsent entries',
+  ],
 ])('%s is refused in words, and nothing on the device changes', async (text, why) => {
-  await expect(readUnsent(fileOf(text))).rejects.toMatchObject({ code: 'FOREIGN_UNREADABLE', params: { why } });
+  await expect(readUnsent(fileOf(text))).rejects.toMatchObject({
+    code: 'FOREIGN_UNREADABLE',
+    params: { why },
+  });
   expect(await waitingOf()).toHaveLength(5);
   expect(mockSends).toEqual([]);
 });

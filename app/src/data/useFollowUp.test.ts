@@ -4,7 +4,12 @@ import type { FollowUp } from '@stennet/core/contract';
 import { leave } from './leaving';
 import { useFollowUp, useSteadyFollowUps } from './useFollowUp';
 
-jest.mock('./account', () => ({ useSignedIn: () => ({ format: {}, me: { person: { id: 'petra' }, shop: { id: 'halden', timeZone: 'UTC' }, role: 'adviser' } }) }));
+jest.mock('./account', () => ({
+  useSignedIn: () => ({
+    format: {},
+    me: { person: { id: 'petra' }, shop: { id: 'halden', timeZone: 'UTC' }, role: 'adviser' },
+  }),
+}));
 jest.mock('./records', () => ({ settleFollowUp: () => Promise.resolve() }));
 
 const followUp = (id: string, dueOn: string): FollowUp => ({ id, dueOn }) as FollowUp;
@@ -14,7 +19,10 @@ beforeEach(leave);
 
 test('what is being written of one stays in its place when the list is sorted anew, and finds its new place afterwards', async () => {
   const row = await renderHook(() => useFollowUp(oil));
-  const list = await renderHook(({ due }: { due: FollowUp[] }) => useSteadyFollowUps(due, groupOf), { initialProps: { due: [nuts, oil] } });
+  const list = await renderHook(
+    ({ due }: { due: FollowUp[] }) => useSteadyFollowUps(due, groupOf),
+    { initialProps: { due: [nuts, oil] } },
+  );
   const shown = () => list.result.current.map((s) => `${s.followUp.id} ${s.group}`);
   await act(() => row.result.current.onForm({ asking: 'declined' }));
   // An odometer was read meanwhile: the oil is overdue now and comes first.
@@ -22,7 +30,11 @@ test('what is being written of one stays in its place when the list is sorted an
   await list.rerender({ due: [late, nuts] });
   expect(shown()).toEqual(['nuts overdue', 'oil later']);
   await act(() => row.result.current.onForm({ note: 'Does it himself.' }));
-  expect(row.result.current.form).toEqual({ asking: 'declined', note: 'Does it himself.', km: null });
+  expect(row.result.current.form).toEqual({
+    asking: 'declined',
+    note: 'Does it himself.',
+    km: null,
+  });
   await act(() => row.result.current.onForm(null));
   expect(shown()).toEqual(['oil overdue', 'nuts overdue']);
 });

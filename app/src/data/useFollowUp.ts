@@ -14,7 +14,10 @@ export interface FollowUpForm {
 }
 const NOTHING: FollowUpForm = { asking: null, note: '', km: null };
 
-/** What a row of something that falls due needs besides itself: today, the shop's style, and what this person may do with it. */
+/**
+ * What a row of something that falls due needs besides itself: today, the shop's style, and what
+ * this person may do with it.
+ */
 export function useFollowUp(followUp: FollowUp) {
   const { format, me } = useSignedIn();
   // The list is sorted anew while somebody types: what was typed is kept beside it.
@@ -23,28 +26,42 @@ export function useFollowUp(followUp: FollowUp) {
     today: dayIn(now(), me.shop.timeZone),
     format,
     mayWrite: isAllowed(me.role, 'order.write'),
-    againTo: isAllowed(me.role, 'run.write') ? { pathname: '/joints/[joint]' as const, params: { joint: followUp.joint, part: followUp.after } } : null,
+    againTo: isAllowed(me.role, 'run.write')
+      ? {
+          pathname: '/joints/[joint]' as const,
+          params: { joint: followUp.joint, part: followUp.after },
+        }
+      : null,
     form,
     onForm: (change: Partial<FollowUpForm> | null) => (change ? put(change) : clear()),
     onSettle: (said: Parameters<typeof settleFollowUp>[1]) => settleFollowUp(followUp, said),
   };
 }
 
-const isAsked = (key: string, form: object): boolean => key.startsWith('form followUp ') && (form as FollowUpForm).asking !== null;
+const isAsked = (key: string, form: object): boolean =>
+  key.startsWith('form followUp ') && (form as FollowUpForm).asking !== null;
 
 /**
- * The list in its order, each with its group. While somebody says something of one of them the rest stays where it is: a form that
- * moves under the fingers loses what is typed into it.
+ * The list in its order, each with its group. While somebody says something of one of them the rest
+ * stays where it is: a form that moves under the fingers loses what is typed into it.
  */
-export function useSteadyFollowUps<T extends FollowUp, G>(list: readonly T[], groupOf: (followUp: T) => G): { followUp: T; group: G }[] {
+export function useSteadyFollowUps<T extends FollowUp, G>(
+  list: readonly T[],
+  groupOf: (followUp: T) => G,
+): { followUp: T; group: G }[] {
   const isTyping = useIsTyping(isAsked);
   // Where each stood when the form was opened; null: nothing is being said.
   const [held, setHeld] = useState<ReadonlyMap<string, { place: number; group: G }> | null>(null);
   const placed = list.map((followUp, i) => {
     const was = held?.get(followUp.id);
-    return { followUp, group: was?.group ?? groupOf(followUp), place: was?.place ?? list.length + i };
+    return {
+      followUp,
+      group: was?.group ?? groupOf(followUp),
+      place: was?.place ?? list.length + i,
+    };
   });
-  if (isTyping && !held) setHeld(new Map(placed.map(({ followUp, group }, place) => [followUp.id, { place, group }])));
+  if (isTyping && !held)
+    setHeld(new Map(placed.map(({ followUp, group }, place) => [followUp.id, { place, group }])));
   if (!isTyping && held) setHeld(null);
   return placed.sort((a, b) => a.place - b.place);
 }

@@ -28,7 +28,11 @@ test('taken down in the moment in which something was typed, it is there where i
     void first.unmount();
   });
   const next = await open('note');
-  expect(next.result.current).toMatchObject({ form: { note: 'leaks at the', km: 12 }, isTouched: true, isRestored: true });
+  expect(next.result.current).toMatchObject({
+    form: { note: 'leaks at the', km: 12 },
+    isTouched: true,
+    isRestored: true,
+  });
 });
 
 test('closed and opened again, it is brought back and said to be; once let go it stays gone', async () => {
@@ -39,7 +43,12 @@ test('closed and opened again, it is brought back and said to be; once let go it
   await first.unmount();
   await closed();
   const next = await open('note');
-  await waitFor(() => expect(next.result.current).toMatchObject({ form: { note: 'hot smell', km: 0 }, isRestored: true }));
+  await waitFor(() =>
+    expect(next.result.current).toMatchObject({
+      form: { note: 'hot smell', km: 0 },
+      isRestored: true,
+    }),
+  );
   await act(() => next.result.current.clear());
   expect(next.result.current).toMatchObject({ form: EMPTY, isTouched: false, isRestored: false });
   await next.unmount();
@@ -49,7 +58,9 @@ test('closed and opened again, it is brought back and said to be; once let go it
 });
 
 test('who typed before the disk was read keeps what they typed, and what stood there beside it', async () => {
-  await (await database()).put('answers', JSON.stringify({ note: 'older', km: 1 }), 'form note of mei in halden');
+  await (
+    await database()
+  ).put('answers', JSON.stringify({ note: 'older', km: 1 }), 'form note of mei in halden');
   const { result } = await open('note');
   await act(() => result.current.put({ note: 'newer' }));
   await act(aMoment);

@@ -3,7 +3,10 @@ import { useSignedIn } from './account';
 import { database } from './database';
 import { onLeaving } from './leaving';
 
-/** What is being typed, by its key; null for one that was let go, absent for one that was not looked for yet. */
+/**
+ * What is being typed, by its key; null for one that was let go, absent for one that was not looked
+ * for yet.
+ */
 const typed = new Map<string, object | null>();
 /** What was typed before the disk was read: what stands there is put beneath it. */
 const early = new Map<string, object>();
@@ -18,11 +21,19 @@ function show(key: string, form: object | null): void {
   for (const tell of listeners) tell();
 }
 
-/** Outside of what is drawn, at once: a list that is sorted anew in the same moment takes the form down and puts it up elsewhere. */
+/**
+ * Outside of what is drawn, at once: a list that is sorted anew in the same moment takes the form
+ * down and puts it up elsewhere.
+ */
 function keep(key: string, form: object | null): void {
   show(key, form);
   void database()
-    .then(async (db) => void (await (form ? db.put('answers', JSON.stringify(form), key) : db.delete('answers', key))))
+    .then(
+      async (db) =>
+        void (await (form
+          ? db.put('answers', JSON.stringify(form), key)
+          : db.delete('answers', key))),
+    )
     .catch(() => undefined);
 }
 
@@ -45,19 +56,31 @@ async function bringBack(key: string): Promise<boolean> {
   return true;
 }
 
-/** Whether somebody is in the middle of one of these forms: what is shown around it stays where it is. */
+/**
+ * Whether somebody is in the middle of one of these forms: what is shown around it stays where it
+ * is.
+ */
 export function useIsTyping(isOpen: (key: string, form: object) => boolean): boolean {
-  return useSyncExternalStore(subscribe, () => [...typed].some(([key, form]) => form !== null && isOpen(key, form)));
+  return useSyncExternalStore(subscribe, () =>
+    [...typed].some(([key, form]) => form !== null && isOpen(key, form)),
+  );
 }
 
 /**
- * What somebody is typing into a form, kept on this device until it is saved or let go: a closed tab or a crash takes nothing.
+ * What somebody is typing into a form, kept on this device until it is saved or let go: a closed
+ * tab or a crash takes nothing.
  * @param name of the form, one for each thing it may be about
  */
 export function useKeptForm<T extends object>(
   name: string,
   initial: T,
-): { form: T; put: (change: Partial<T>) => void; clear: () => void; isTouched: boolean; isRestored: boolean } {
+): {
+  form: T;
+  put: (change: Partial<T>) => void;
+  clear: () => void;
+  isTouched: boolean;
+  isRestored: boolean;
+} {
   const { me } = useSignedIn();
   const key = `form ${name} of ${me.person.id} in ${me.shop.id}`;
   const now = (): T | null => (typed.get(key) as T | null | undefined) ?? null;

@@ -6,7 +6,8 @@ import { useSignedIn } from './account';
 export function useLibraryOnDevice(): void {
   const shop = useSignedIn().me.shop.id;
   useEffect(() => {
-    const begin = (): void => void import('./library').then(({ keepLibraryFresh }) => keepLibraryFresh(shop));
+    const begin = (): void =>
+      void import('./library').then(({ keepLibraryFresh }) => keepLibraryFresh(shop));
     const timer = setTimeout(begin, 4000);
     const stop = onBackOnline(begin);
     return () => {

@@ -1,10 +1,11 @@
 type Work = typeof import('./workParts');
 
 /*
- * Whoever puts the app together says how its working part is loaded: a second way into it would be a second piece, and what two
- * pieces share is loaded before everything else.
+ * Whoever puts the app together says how its working part is loaded: a second way into it would be
+ * a second piece, and what two pieces share is loaded before everything else.
  */
-let load: () => Promise<Work> = () => Promise.reject(new Error('nobody has said how the working part is loaded'));
+let load: () => Promise<Work> = () =>
+  Promise.reject(new Error('nobody has said how the working part is loaded'));
 export const loadWorkBy = (by: () => Promise<Work>): void => void (load = by);
 
 /** The working part; the service worker has it before it is asked for. */

@@ -5,7 +5,11 @@ import { FakeEventSource } from '../../test/fakeEventSource';
 import { useWrenchLink } from './wrench';
 
 const pullOf = (n: number): WrenchPull => {
-  const { peakNm, trace } = simulateWrench({ to: { unit: 'N.m', value: 30 }, how: 'ok' }, n, 'Wrench 4');
+  const { peakNm, trace } = simulateWrench(
+    { to: { unit: 'N.m', value: 30 }, how: 'ok' },
+    n,
+    'Wrench 4',
+  );
   return { id: testId(n), peak: { value: Math.round(peakNm * 10) / 10, unit: 'N.m' }, trace };
 };
 const hello = JSON.stringify({ format: 'stennet-wrench', v: 1, name: 'Wrench 4', simulated: true });
@@ -14,13 +18,18 @@ beforeEach(() => FakeEventSource.install());
 
 /** In use and listened to. */
 async function listening(inUse = true) {
-  const shown = renderHook(({ used }: { used: boolean }) => useWrenchLink(used), { initialProps: { used: inUse } });
+  const shown = renderHook(({ used }: { used: boolean }) => useWrenchLink(used), {
+    initialProps: { used: inUse },
+  });
   await act(async () => {
     shown.result.current.listen(true);
     await Promise.resolve();
   });
   await act(() => new Promise((resolve) => setTimeout(resolve, 20)));
-  const say = (name: string, data: unknown): void => act(() => FakeEventSource.all.at(-1)?.say(name, typeof data === 'string' ? data : JSON.stringify(data)));
+  const say = (name: string, data: unknown): void =>
+    act(() =>
+      FakeEventSource.all.at(-1)?.say(name, typeof data === 'string' ? data : JSON.stringify(data)),
+    );
   return { ...shown, say, link: () => shown.result.current.link };
 }
 

@@ -32,12 +32,20 @@ export interface HeardWrench {
   restore: () => void;
 }
 
-const OFF: WrenchLink = { state: 'off', name: null, simulated: false, pull: null, missed: null, thrown: null };
+const OFF: WrenchLink = {
+  state: 'off',
+  name: null,
+  simulated: false,
+  pull: null,
+  missed: null,
+  thrown: null,
+};
 const LOOKING: WrenchLink = { ...OFF, state: 'looking' };
 
 /**
- * The digital wrench on this device, heard only while `inUse`. Nothing is recorded by it: what it read waits for a confirmation.
- * A connection that is lost is tried again; what it read before stays on the screen.
+ * The digital wrench on this device, heard only while `inUse`. Nothing is recorded by it: what it
+ * read waits for a confirmation. A connection that is lost is tried again; what it read before
+ * stays on the screen.
  */
 export function useWrenchLink(inUse: boolean): HeardWrench {
   const { listens } = useKept(HERE);
@@ -58,9 +66,18 @@ export function useWrenchLink(inUse: boolean): HeardWrench {
     };
   }, [isHeard]);
   const listen = useCallback((on: boolean) => put(HERE, { listens: on }), []);
-  const done = useCallback(() => setLink((was) => ({ ...was, pull: null, missed: null, thrown: null })), []);
-  const discard = useCallback(() => setLink((was) => ({ ...was, pull: null, missed: null, thrown: was.pull })), []);
-  const restore = useCallback(() => setLink((was) => ({ ...was, pull: was.thrown, thrown: null })), []);
+  const done = useCallback(
+    () => setLink((was) => ({ ...was, pull: null, missed: null, thrown: null })),
+    [],
+  );
+  const discard = useCallback(
+    () => setLink((was) => ({ ...was, pull: null, missed: null, thrown: was.pull })),
+    [],
+  );
+  const restore = useCallback(
+    () => setLink((was) => ({ ...was, pull: was.thrown, thrown: null })),
+    [],
+  );
   return { link: isHeard ? link : OFF, listen, done, discard, restore };
 }
 
@@ -71,13 +88,21 @@ async function hear(tell: (change: Change) => void): Promise<() => void> {
   const { WRENCH_ADDRESS, WrenchHelloSchema, WrenchPullSchema } = await work();
   const wrench = (data: string): void => {
     const hello = v.safeParse(WrenchHelloSchema, jsonOf(data));
-    if (hello.success) tell((was) => ({ ...was, state: 'on', name: hello.output.name, simulated: hello.output.simulated }));
+    if (hello.success)
+      tell((was) => ({
+        ...was,
+        state: 'on',
+        name: hello.output.name,
+        simulated: hello.output.simulated,
+      }));
   };
   const pull = (data: string): void => {
     const heard = v.safeParse(WrenchPullSchema, jsonOf(data));
     if (heard.success) tell((was) => ({ ...was, pull: heard.output, missed: was.pull }));
   };
-  return eventStream(`${WRENCH_ADDRESS}/stream`, { wrench, pull }, () => tell((was) => ({ ...was, state: 'looking', name: null })));
+  return eventStream(`${WRENCH_ADDRESS}/stream`, { wrench, pull }, () =>
+    tell((was) => ({ ...was, state: 'looking', name: null })),
+  );
 }
 
 function jsonOf(text: string): unknown {

@@ -1,4 +1,5 @@
-// The only place of the app that reads the clock. A demo or a test may set “today”; the offset comes with the sign-in.
+// The only place of the app that reads the clock. A demo or a test may set “today”; the offset
+// comes with the sign-in.
 let offsetMs = 0;
 
 export function setClock(to: string | null, deviceNow = Date.now()): void {
@@ -12,7 +13,10 @@ let serverAhead: number | null = null;
 /** Said to the second, and some time on the way. */
 const SAID_WITHIN_MS = 3000;
 
-/** This device's clock as it has gone on since the app was opened: putting it forward does not shorten a wait. */
+/**
+ * This device's clock as it has gone on since the app was opened: putting it forward does not
+ * shorten a wait.
+ */
 export const steadyNow = (): Date => new Date(steady() + offsetMs);
 const steady = (): number => anchor.at + (performance.now() - anchor.ticks);
 
@@ -20,7 +24,8 @@ const steady = (): number => anchor.at + (performance.now() - anchor.ticks);
 export function hearServer(server: number): void {
   const ahead = server - steady();
   serverAhead ??= ahead;
-  if (ahead - serverAhead > SAID_WITHIN_MS) anchor = { at: steady() + ahead - serverAhead, ticks: performance.now() };
+  if (ahead - serverAhead > SAID_WITHIN_MS)
+    anchor = { at: steady() + ahead - serverAhead, ticks: performance.now() };
 }
 
 /** For durations: never jumps when the device's clock is put right. */

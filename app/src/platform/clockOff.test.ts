@@ -3,7 +3,8 @@ import { noteServerTime, useClockOff } from './clockOff';
 
 test('a clock that is off by more than ten minutes is said, with its direction; a few seconds, or an answer without a time, are not', () => {
   const { result } = renderHook(() => useClockOff());
-  const at = (minutes: number): void => act(() => noteServerTime(new Date(Date.now() - minutes * 60_000).toUTCString()));
+  const at = (minutes: number): void =>
+    act(() => noteServerTime(new Date(Date.now() - minutes * 60_000).toUTCString()));
   expect(result.current).toBe(0);
   at(1);
   expect(result.current).toBe(0);

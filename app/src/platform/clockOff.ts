@@ -18,7 +18,10 @@ export function noteServerTime(header: string | null): void {
   for (const tell of listeners) tell();
 }
 
-/** By how many minutes this device's clock is ahead of the server's (behind: negative); 0 when they agree. */
+/**
+ * By how many minutes this device's clock is ahead of the server's (behind: negative); 0 when they
+ * agree.
+ */
 export const useClockOff = (): number =>
   useSyncExternalStore(
     (tell) => {

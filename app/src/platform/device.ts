@@ -15,6 +15,10 @@ export function deviceId(): string {
 /** How this device is called where another one reads it. */
 export function deviceName(): string {
   const agent = navigator.userAgent;
-  const kind = /Mobile|Android|iPhone/.test(agent) ? 'Phone' : /iPad|Tablet/.test(agent) ? 'Tablet' : 'Computer';
+  const kind = /Mobile|Android|iPhone/.test(agent)
+    ? 'Phone'
+    : /iPad|Tablet/.test(agent)
+      ? 'Tablet'
+      : 'Computer';
   return `${kind} ${deviceId().slice(0, 4)}`;
 }

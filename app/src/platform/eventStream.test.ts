@@ -10,7 +10,11 @@ afterEach(() => jest.useRealTimers());
 const opened = () => {
   const heard: string[] = [];
   const lost = jest.fn();
-  const close = eventStream('/stream', { hello: (d) => heard.push(`hello ${d}`), message: (d) => heard.push(d) }, lost);
+  const close = eventStream(
+    '/stream',
+    { hello: (d) => heard.push(`hello ${d}`), message: (d) => heard.push(d) },
+    lost,
+  );
   return { heard, lost, close };
 };
 

@@ -18,7 +18,9 @@ export function chooseFile(accept: string): Promise<File | null> {
   });
 }
 
-/** An address of the server that answers with a file: kept by the browser, or opened beside the app. */
+/**
+ * An address of the server that answers with a file: kept by the browser, or opened beside the app.
+ */
 export function openFile(path: string, how: 'keep' | 'show'): void {
   const link = document.createElement('a');
   link.href = path;

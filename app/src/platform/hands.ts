@@ -1,6 +1,8 @@
 import { keptChoice } from './keptChoice';
 
-/** What helps when both hands are on the bar: each switched by itself, per person on this device. */
+/**
+ * What helps when both hands are on the bar: each switched by itself, per person on this device.
+ */
 export interface Hands {
   sound: boolean;
   speech: boolean;
@@ -9,4 +11,9 @@ export interface Hands {
   huge: boolean;
 }
 
-export const { useKept: useHands, put: putHands } = keptChoice<Hands>('hands', { sound: false, speech: false, vibration: true, huge: false });
+export const { useKept: useHands, put: putHands } = keptChoice<Hands>('hands', {
+  sound: false,
+  speech: false,
+  vibration: true,
+  huge: false,
+});

@@ -1,8 +1,14 @@
 import { useSyncExternalStore } from 'react';
 import { keptTexts } from './keptText';
 
-/** Choices that one person makes on this device, kept in its storage; each `of` has its own. What cannot be read is the plain choice. */
-export function keptChoice<T extends object>(name: string, plain: T): { useKept: (of: string) => T; put: (of: string, change: Partial<T>) => void } {
+/**
+ * Choices that one person makes on this device, kept in its storage; each `of` has its own. What
+ * cannot be read is the plain choice.
+ */
+export function keptChoice<T extends object>(
+  name: string,
+  plain: T,
+): { useKept: (of: string) => T; put: (of: string, change: Partial<T>) => void } {
   const listeners = new Set<() => void>();
   // The same object as long as nothing has changed: nothing is drawn anew for it.
   const seen = new Map<string, { text: string | null; choice: T }>();

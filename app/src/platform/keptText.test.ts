@@ -1,7 +1,10 @@
 import { keptTexts, tabTexts } from './keptText';
 
 /** What a browser does when it is asked for its storage. */
-function storage(how: 'keeps' | 'refuses' | 'is full', kept = new Map<string, string>()): Map<string, string> {
+function storage(
+  how: 'keeps' | 'refuses' | 'is full',
+  kept = new Map<string, string>(),
+): Map<string, string> {
   const full = (): never => {
     throw new Error('QuotaExceededError');
   };
@@ -28,14 +31,17 @@ test('a text is kept under its name, and gone when it is dropped', () => {
   expect([kept.size, keptTexts.get('a')]).toEqual([0, null]);
 });
 
-test.each(['refuses', 'is full'] as const)('a browser that %s: what was put lasts as long as the page', (how) => {
-  storage(how);
-  expect(keptTexts.get('x')).toBeNull();
-  keptTexts.put('x', '1');
-  expect(keptTexts.get('x')).toBe('1');
-  keptTexts.drop('x');
-  expect(keptTexts.get('x')).toBeNull();
-});
+test.each(['refuses', 'is full'] as const)(
+  'a browser that %s: what was put lasts as long as the page',
+  (how) => {
+    storage(how);
+    expect(keptTexts.get('x')).toBeNull();
+    keptTexts.put('x', '1');
+    expect(keptTexts.get('x')).toBe('1');
+    keptTexts.drop('x');
+    expect(keptTexts.get('x')).toBeNull();
+  },
+);
 
 test('what did not fit stands above what was kept before it, and is kept once there is room', () => {
   const kept = storage('keeps');

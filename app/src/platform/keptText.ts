@@ -6,8 +6,8 @@ export interface KeptTexts {
 }
 
 /**
- * Browsers that keep nothing, or have no room left, refuse even to be asked. What is put then lasts until the page is closed, and
- * nothing else stops working for it.
+ * Browsers that keep nothing, or have no room left, refuse even to be asked. What is put then lasts
+ * until the page is closed, and nothing else stops working for it.
  */
 function texts(which: 'localStorage' | 'sessionStorage'): KeptTexts {
   const unkept = new Map<string, string>();

@@ -3,17 +3,26 @@ import { useEffect, useRef } from 'react';
 /** Keys and page-turning pedals by name of the browser's `key`. */
 export type KeyActions = Readonly<Record<string, () => void>>;
 
-const HAS_OWN_KEYS = 'input, textarea, select, button, a, [role="button"], [role="link"], [role="radio"]';
+const HAS_OWN_KEYS =
+  'input, textarea, select, button, a, [role="button"], [role="link"], [role="radio"]';
 
-/** No button has the focus any more: the keys of the screen act. A field that just asked for it keeps it. */
+/**
+ * No button has the focus any more: the keys of the screen act. A field that just asked for it
+ * keeps it.
+ */
 export function letGo(): void {
   const { activeElement } = document;
-  if (activeElement instanceof HTMLElement && activeElement.closest('[role="main"]') && !activeElement.matches('input, textarea')) activeElement.blur();
+  if (
+    activeElement instanceof HTMLElement &&
+    activeElement.closest('[role="main"]') &&
+    !activeElement.matches('input, textarea')
+  )
+    activeElement.blur();
 }
 
 /**
- * Keys for the whole screen. They act only when no control has the focus: a control answers its own keys.
- * A key that is held down acts once; also for a focused button.
+ * Keys for the whole screen. They act only when no control has the focus: a control answers its own
+ * keys. A key that is held down acts once; also for a focused button.
  */
 export function useKeys(actions: KeyActions): void {
   const latest = useRef(actions);
@@ -23,14 +32,20 @@ export function useKeys(actions: KeyActions): void {
   useEffect(() => {
     const pressed = (event: KeyboardEvent): void => {
       const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea');
-      if (event.repeat && !typing && (event.key === 'Enter' || event.key === ' ' || latest.current[event.key])) {
+      if (
+        event.repeat &&
+        !typing &&
+        (event.key === 'Enter' || event.key === ' ' || latest.current[event.key])
+      ) {
         event.preventDefault();
         event.stopPropagation();
         return;
       }
-      const onControl = event.target instanceof HTMLElement && event.target.closest(HAS_OWN_KEYS) !== null;
+      const onControl =
+        event.target instanceof HTMLElement && event.target.closest(HAS_OWN_KEYS) !== null;
       const isPedal = event.key === 'PageDown' || event.key === 'PageUp';
-      if (event.ctrlKey || event.metaKey || event.altKey || (onControl && !(isPedal && !typing))) return;
+      if (event.ctrlKey || event.metaKey || event.altKey || (onControl && !(isPedal && !typing)))
+        return;
       const act = latest.current[event.key];
       if (!act) return;
       event.preventDefault();

@@ -7,4 +7,8 @@ export interface KeptView {
   zoom: 1 | 2 | 3;
 }
 
-export const { useKept: useMapView, put: putMapView } = keptChoice<KeptView>('map', { quarters: 0, mirrored: false, zoom: 1 });
+export const { useKept: useMapView, put: putMapView } = keptChoice<KeptView>('map', {
+  quarters: 0,
+  mirrored: false,
+  zoom: 1,
+});

@@ -9,8 +9,11 @@ const subscribe = (changed: () => void): (() => void) => {
   };
 };
 
-/** Whether the device believes that it has a network; whether the server answers is another matter. */
-export const useDeviceOnline = (): boolean => useSyncExternalStore(subscribe, () => navigator.onLine);
+/**
+ * Whether the device believes that it has a network; whether the server answers is another matter.
+ */
+export const useDeviceOnline = (): boolean =>
+  useSyncExternalStore(subscribe, () => navigator.onLine);
 export const onBackOnline = (act: () => void): (() => void) => {
   window.addEventListener('online', act);
   return () => window.removeEventListener('online', act);

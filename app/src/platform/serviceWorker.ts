@@ -1,6 +1,7 @@
 import { useSyncExternalStore } from 'react';
 
-// A new version is fetched in the background and waits. It is taken when the person asks for it, never under an open run.
+// A new version is fetched in the background and waits. It is taken when the person asks for it,
+// never under an open run.
 let waiting: ServiceWorker | null = null;
 const listeners = new Set<() => void>();
 
@@ -9,10 +10,15 @@ function noteWaiting(worker: ServiceWorker | null): void {
   for (const tell of listeners) tell();
 }
 
-/** Only once the first screen stands: fetching the whole shell must not take its place on the wire. */
+/**
+ * Only once the first screen stands: fetching the whole shell must not take its place on the wire.
+ */
 export function registerServiceWorker(): void {
   if (__DEV__ || !('serviceWorker' in navigator)) return;
-  const register = (): void => void ('requestIdleCallback' in window ? requestIdleCallback(registerNow, { timeout: 4000 }) : setTimeout(registerNow, 2000));
+  const register = (): void =>
+    void ('requestIdleCallback' in window
+      ? requestIdleCallback(registerNow, { timeout: 4000 })
+      : setTimeout(registerNow, 2000));
   if (document.readyState === 'complete') register();
   else window.addEventListener('load', register, { once: true });
 }
@@ -49,4 +55,5 @@ export function takeNewVersion(): void {
 }
 
 /** Whether this browser can start the app without the server. */
-export const startsOffline = (): boolean => 'serviceWorker' in navigator && navigator.serviceWorker.controller !== null;
+export const startsOffline = (): boolean =>
+  'serviceWorker' in navigator && navigator.serviceWorker.controller !== null;

@@ -1,6 +1,9 @@
 let context: AudioContext | undefined;
 
-/** Two sounds that are told apart beside a compressor: taken is one high one, not taken two low ones. Silent where there is no audio. */
+/**
+ * Two sounds that are told apart beside a compressor: taken is one high one, not taken two low
+ * ones. Silent where there is no audio.
+ */
 export function beep(kind: 'taken' | 'notTaken'): void {
   try {
     context ??= new AudioContext();

@@ -2,7 +2,10 @@ import { useEffect, useState } from 'react';
 
 const NEARLY = 0.9;
 
-/** How safely this browser keeps what is stored; null where it does not say. Asked for permanence once, and looked at. */
+/**
+ * How safely this browser keeps what is stored; null where it does not say. Asked for permanence
+ * once, and looked at.
+ */
 export function useStorage(): { isKept: boolean; isNearlyFull: boolean } | null {
   const [storage, setStorage] = useState<{ isKept: boolean; isNearlyFull: boolean } | null>(null);
   useEffect(() => {
@@ -19,8 +22,9 @@ export function useStorage(): { isKept: boolean; isNearlyFull: boolean } | null 
 }
 
 /**
- * Where the browser clears its storage when room gets short, cookies stay: this one tells the next start that there was something,
- * and how much of it the server did not have. It holds a number and nothing else.
+ * Where the browser clears its storage when room gets short, cookies stay: this one tells the next
+ * start that there was something, and how much of it the server did not have. It holds a number and
+ * nothing else.
  */
 const MARK = 'stennet_unsent';
 export function markStored(unsent: number): void {

@@ -1,6 +1,9 @@
 import { useEffect } from 'react';
 
-/** Keeps the screen on while a run is on it, where the browser can; taken again when the page comes back to the front. */
+/**
+ * Keeps the screen on while a run is on it, where the browser can; taken again when the page comes
+ * back to the front.
+ */
 export function useWakeLock(active: boolean): void {
   useEffect(() => {
     if (!active || !('wakeLock' in navigator)) return;

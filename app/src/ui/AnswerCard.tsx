@@ -15,14 +15,37 @@ interface Props {
 
 const MIDDLE = { x: 50, y: 50 };
 
-/** An answer that can be seen at the vehicle. It is put into a link or a button by whoever shows it. */
+/**
+ * An answer that can be seen at the vehicle. It is put into a link or a button by whoever shows it.
+ */
 export function AnswerCard({ text, head, under, on = false }: Props) {
   const inks = useInks();
-  const drawing = head ? { x: 0, y: 0, width: 100, height: 100, shapes: fastenerHead(head, MIDDLE, 40, 0) } : null;
+  const drawing = head
+    ? { x: 0, y: 0, width: 100, height: 100, shapes: fastenerHead(head, MIDDLE, 40, 0) }
+    : null;
   return (
-    <View style={[styles.answer, { borderColor: on ? inks.brand : inks.line, borderWidth: on ? 3 : 1, padding: on ? 10 : 12 }]}>
+    <View
+      style={[
+        styles.answer,
+        {
+          borderColor: on ? inks.brand : inks.line,
+          borderWidth: on ? 3 : 1,
+          padding: on ? 10 : 12,
+        },
+      ]}
+    >
       {drawing ? <DrawingView drawing={drawing} label={text} width={72} height={72} /> : null}
-      <Text style={{ fontSize: 16, lineHeight: 22, color: inks.ink, textAlign: 'center', fontWeight: on ? '700' : '400' }}>{text}</Text>
+      <Text
+        style={{
+          fontSize: 16,
+          lineHeight: 22,
+          color: inks.ink,
+          textAlign: 'center',
+          fontWeight: on ? '700' : '400',
+        }}
+      >
+        {text}
+      </Text>
       {under.map((line) => (
         <Text key={line} style={{ fontSize: 14, color: inks.inkSoft, textAlign: 'center' }}>
           {line}
@@ -32,4 +55,13 @@ export function AnswerCard({ text, head, under, on = false }: Props) {
   );
 }
 
-const styles = StyleSheet.create({ answer: { borderRadius: 12, gap: 6, alignItems: 'center', minHeight: 64, justifyContent: 'center', flexGrow: 1 } });
+const styles = StyleSheet.create({
+  answer: {
+    borderRadius: 12,
+    gap: 6,
+    alignItems: 'center',
+    minHeight: 64,
+    justifyContent: 'center',
+    flexGrow: 1,
+  },
+});

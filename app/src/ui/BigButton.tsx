@@ -9,14 +9,25 @@ interface Props {
   look?: 'main' | 'plain' | 'quiet' | 'warn';
   size?: 'hand' | 'desk';
   hint?: string;
-  /** What it is called where the visible words are not enough; it begins with them or holds them. */
+  /**
+   * What it is called where the visible words are not enough; it begins with them or holds them.
+   */
   label?: string;
   disabled?: boolean;
   grow?: boolean;
 }
 
 /** A target for a gloved thumb: 64 px high on Tighten, 52 elsewhere. */
-export function BigButton({ text, onPress, look = 'main', size = 'hand', hint, label = text, disabled = false, grow = false }: Props) {
+export function BigButton({
+  text,
+  onPress,
+  look = 'main',
+  size = 'hand',
+  hint,
+  label = text,
+  disabled = false,
+  grow = false,
+}: Props) {
   const inks = useInks();
   const colours = {
     main: { back: inks.brand, ink: inks.onBrand, edge: inks.brand },
@@ -26,10 +37,29 @@ export function BigButton({ text, onPress, look = 'main', size = 'hand', hint, l
   }[look];
   const height = size === 'hand' ? (look === 'main' || look === 'plain' ? 72 : 64) : 52;
   return (
-    <View style={[styles.frame, { backgroundColor: colours.back, borderColor: colours.edge, opacity: disabled ? 0.55 : 1 }, grow && styles.grow]}>
-      <TouchableRipple onPress={onPress} disabled={disabled} role="button" aria-label={label} style={[styles.press, { minHeight: height }]}>
+    <View
+      style={[
+        styles.frame,
+        { backgroundColor: colours.back, borderColor: colours.edge, opacity: disabled ? 0.55 : 1 },
+        grow && styles.grow,
+      ]}
+    >
+      <TouchableRipple
+        onPress={onPress}
+        disabled={disabled}
+        role="button"
+        aria-label={label}
+        style={[styles.press, { minHeight: height }]}
+      >
         <View style={styles.words}>
-          <Text style={[styles.text, { color: colours.ink, fontSize: look === 'main' || look === 'plain' ? 18 : 16 }]}>{text}</Text>
+          <Text
+            style={[
+              styles.text,
+              { color: colours.ink, fontSize: look === 'main' || look === 'plain' ? 18 : 16 },
+            ]}
+          >
+            {text}
+          </Text>
           {hint ? <Text style={{ color: colours.ink, fontSize: 14 }}>{hint}</Text> : null}
         </View>
       </TouchableRipple>

@@ -4,11 +4,20 @@ import { View } from 'react-native';
 /** About as much room as a chart takes, while the first one is loaded. */
 const COMING = 160;
 
-/** A chart as one picture with its words: what is inside it is neither read out nor reached by keys. */
-export function ChartFrame({ label, children }: { label: string; children: (width: number) => ReactNode }) {
+/**
+ * A chart as one picture with its words: what is inside it is neither read out nor reached by keys.
+ */
+export function ChartFrame({
+  label,
+  children,
+}: {
+  label: string;
+  children: (width: number) => ReactNode;
+}) {
   const [width, setWidth] = useState(0);
   // The charts scroll by themselves inside and would take the focus.
-  const keepOut = (view: View | null): void => (view as unknown as HTMLElement | null)?.setAttribute('inert', '');
+  const keepOut = (view: View | null): void =>
+    (view as unknown as HTMLElement | null)?.setAttribute('inert', '');
   return (
     <View role="img" aria-label={label} onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
       {width === 0 ? null : (

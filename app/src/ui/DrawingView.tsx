@@ -17,7 +17,12 @@ export function DrawingView({ drawing, label, width, height }: Props) {
   const inks = useInks();
   return (
     <View role="img" aria-label={label} style={{ width, height }}>
-      <Svg width="100%" height="100%" viewBox={`${drawing.x} ${drawing.y} ${drawing.width} ${drawing.height}`} aria-hidden>
+      <Svg
+        width="100%"
+        height="100%"
+        viewBox={`${drawing.x} ${drawing.y} ${drawing.width} ${drawing.height}`}
+        aria-hidden
+      >
         {keyed(drawing.shapes).map(([key, shape]) => (
           <ShapeView key={key} shape={shape} inks={inks} />
         ))}
@@ -26,7 +31,10 @@ export function DrawingView({ drawing, label, width, height }: Props) {
   );
 }
 
-/** Each shape under its own content: of a map with hundreds, only what has changed is drawn anew after a pull. */
+/**
+ * Each shape under its own content: of a map with hundreds, only what has changed is drawn anew
+ * after a pull.
+ */
 function keyed(shapes: readonly Shape[]): [string, Shape][] {
   const seen = new Map<string, number>();
   return shapes.map((shape) => {
@@ -43,7 +51,16 @@ const ShapeView = memo(ShapeOf, (was, is) => was.inks === is.inks);
 function ShapeOf({ shape, inks }: { shape: Shape; inks: Colours }) {
   switch (shape.kind) {
     case 'circle':
-      return <Circle cx={shape.x} cy={shape.y} r={shape.r} fill={inks[shape.fill]} stroke={inks[shape.stroke]} strokeWidth={shape.width} />;
+      return (
+        <Circle
+          cx={shape.x}
+          cy={shape.y}
+          r={shape.r}
+          fill={inks[shape.fill]}
+          stroke={inks[shape.stroke]}
+          strokeWidth={shape.width}
+        />
+      );
     case 'path':
       return (
         <Path

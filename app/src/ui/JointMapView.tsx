@@ -25,7 +25,17 @@ const NO_ORDINALS = {};
 const REACH = 44;
 
 /** The joint as it lies before the technician; fills the box it is put in. */
-export function JointMapView({ sheet, marks, numbers, ordinals = NO_ORDINALS, label, words = true, view = AS_DRAWN, zoom = 1, onSeat }: Props) {
+export function JointMapView({
+  sheet,
+  marks,
+  numbers,
+  ordinals = NO_ORDINALS,
+  label,
+  words = true,
+  view = AS_DRAWN,
+  zoom = 1,
+  onSeat,
+}: Props) {
   const [size, setSize] = useState({ width: 0, height: 0 });
   const places = mapPlaces(sheet, view);
   const next = places.find((p) => marks[p.seat]?.next) ?? null;
@@ -38,7 +48,10 @@ export function JointMapView({ sheet, marks, numbers, ordinals = NO_ORDINALS, la
     const left = (size.width - drawing.width * scale) / 2;
     const top = (size.height - drawing.height * scale) / 2;
     const { x, y } = placeOf(event);
-    const far = places.map((p) => ({ seat: p.seat, px: Math.hypot(left + (p.x - drawing.x) * scale - x, top + (p.y - drawing.y) * scale - y) }));
+    const far = places.map((p) => ({
+      seat: p.seat,
+      px: Math.hypot(left + (p.x - drawing.x) * scale - x, top + (p.y - drawing.y) * scale - y),
+    }));
     const [nearest] = far.sort((a, b) => a.px - b.px);
     if (nearest && nearest.px <= REACH) onSeat(nearest.seat);
   };

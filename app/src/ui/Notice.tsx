@@ -19,8 +19,12 @@ export function Notice({ title, text, action, look = 'plain', alert = false }: P
     <View role={alert ? 'alert' : undefined}>
       <Card {...(look === 'warn' ? { edge: 'warn' as const } : {})}>
         <Text style={{ fontWeight: '700', fontSize: 18, color: inks.ink }}>{title}</Text>
-        {text ? <Text style={{ fontSize: 16, lineHeight: 23, color: inks.inkSoft }}>{text}</Text> : null}
-        {action ? <BigButton text={action.text} onPress={action.onPress} look="plain" size="desk" /> : null}
+        {text ? (
+          <Text style={{ fontSize: 16, lineHeight: 23, color: inks.inkSoft }}>{text}</Text>
+        ) : null}
+        {action ? (
+          <BigButton text={action.text} onPress={action.onPress} look="plain" size="desk" />
+        ) : null}
       </Card>
     </View>
   );

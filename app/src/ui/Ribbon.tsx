@@ -25,7 +25,16 @@ export function Ribbon({ sheet, place, format, height = 62 }: Props) {
       <DrawingView drawing={drawing} label={label} width="100%" height={height} />
       <View aria-hidden style={styles.words}>
         {words.map((w, i) => (
-          <Text key={i} style={[styles.word, { color: place?.stage === i ? inks.ink : inks.inkSoft, fontWeight: place?.stage === i ? '700' : '400' }]}>
+          <Text
+            key={i}
+            style={[
+              styles.word,
+              {
+                color: place?.stage === i ? inks.ink : inks.inkSoft,
+                fontWeight: place?.stage === i ? '700' : '400',
+              },
+            ]}
+          >
             {w}
           </Text>
         ))}

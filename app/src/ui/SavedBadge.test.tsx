@@ -3,7 +3,11 @@ import { PaperProvider } from 'react-native-paper';
 import { SavedBadge } from './SavedBadge';
 import { lightTheme } from './theme';
 
-const words = (unsent: number, refused: number, state: 'idle' | 'sending' | 'offline' | 'signIn'): void => {
+const words = (
+  unsent: number,
+  refused: number,
+  state: 'idle' | 'sending' | 'offline' | 'signIn',
+): void => {
   render(
     <PaperProvider theme={lightTheme}>
       <SavedBadge unsent={unsent} refused={refused} state={state} />

@@ -16,7 +16,14 @@ export function SavedBadge({ unsent, refused, state, compact = false }: Props) {
   const inks = useInks();
   const words = wordsOf({ unsent, refused, state });
   const shown = compact ? String(refused || unsent || '') : words;
-  const icon = refused > 0 ? 'alert' : unsent === 0 ? 'cloud-check-outline' : state === 'offline' ? 'cloud-off-outline' : 'cloud-upload-outline';
+  const icon =
+    refused > 0
+      ? 'alert'
+      : unsent === 0
+        ? 'cloud-check-outline'
+        : state === 'offline'
+          ? 'cloud-off-outline'
+          : 'cloud-upload-outline';
   return (
     <View
       role="status"
@@ -33,7 +40,13 @@ export function SavedBadge({ unsent, refused, state, compact = false }: Props) {
       }}
     >
       <PaperIcon name={icon} size={18} color={refused ? inks.warnText : inks.inkSoft} />
-      {shown ? <Text style={{ fontSize: 14, fontWeight: '700', color: refused ? inks.warnText : inks.inkSoft }}>{shown}</Text> : null}
+      {shown ? (
+        <Text
+          style={{ fontSize: 14, fontWeight: '700', color: refused ? inks.warnText : inks.inkSoft }}
+        >
+          {shown}
+        </Text>
+      ) : null}
     </View>
   );
 }

@@ -22,7 +22,16 @@ interface Props {
 export const WIDE_FROM = 900;
 export const useIsWide = (): boolean => useWindowDimensions().width >= WIDE_FROM;
 
-export function ScreenFrame({ title, subtitle, back, backLabel = 'Back', right, logo, fixed, children }: Props) {
+export function ScreenFrame({
+  title,
+  subtitle,
+  back,
+  backLabel = 'Back',
+  right,
+  logo,
+  fixed,
+  children,
+}: Props) {
   const inks = useInks();
   useEffect(() => {
     document.title = `${title} · Stennet`;
@@ -39,7 +48,12 @@ export function ScreenFrame({ title, subtitle, back, backLabel = 'Back', right, 
         ) : null}
         {logo ? <Logo /> : null}
         <View style={styles.titles}>
-          <Text role="heading" aria-level={1} numberOfLines={1} style={[styles.title, { color: inks.ink, fontSize: logo ? 24 : 19 }]}>
+          <Text
+            role="heading"
+            aria-level={1}
+            numberOfLines={1}
+            style={[styles.title, { color: inks.ink, fontSize: logo ? 24 : 19 }]}
+          >
             {title}
           </Text>
           {subtitle ? (
@@ -76,7 +90,13 @@ function Logo() {
 function LogoMark({ head, edge, paint }: { head: string; edge: string; paint: string }) {
   return (
     <Svg width={36} height={36} viewBox="0 0 64 64">
-      <Path d="M32 14 50 24.5v21L32 56 14 45.5v-21Z" fill={head} stroke={edge} strokeWidth={3} strokeLinejoin="round" />
+      <Path
+        d="M32 14 50 24.5v21L32 56 14 45.5v-21Z"
+        fill={head}
+        stroke={edge}
+        strokeWidth={3}
+        strokeLinejoin="round"
+      />
       <Path d="M32 4v9M32 35 48 31" stroke={paint} strokeWidth={6.5} strokeLinecap="round" />
     </Svg>
   );
@@ -84,12 +104,26 @@ function LogoMark({ head, edge, paint }: { head: string; edge: string; paint: st
 
 const styles = StyleSheet.create({
   screen: { flex: 1 },
-  head: { flexDirection: 'row', alignItems: 'center', gap: 8, minHeight: 64, paddingHorizontal: 12, borderBottomWidth: 1 },
+  head: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    minHeight: 64,
+    paddingHorizontal: 12,
+    borderBottomWidth: 1,
+  },
   back: { width: 48, height: 48, borderRadius: 24 },
   backInner: { width: 48, height: 48, alignItems: 'center', justifyContent: 'center' },
   titles: { flex: 1, minWidth: 0 },
   title: { fontWeight: '700' },
   fixed: { flex: 1, minHeight: 0 },
-  body: { padding: 12, gap: 12, paddingBottom: 32, width: '100%', maxWidth: 1180, alignSelf: 'center' },
+  body: {
+    padding: 12,
+    gap: 12,
+    paddingBottom: 32,
+    width: '100%',
+    maxWidth: 1180,
+    alignSelf: 'center',
+  },
   logo: { width: 40, height: 40, alignItems: 'center', justifyContent: 'center' },
 });

@@ -6,7 +6,11 @@ import { useInks } from './theme';
 export function Heading({ children }: { children: string }) {
   const inks = useInks();
   return (
-    <Text role="heading" aria-level={2} style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}>
+    <Text
+      role="heading"
+      aria-level={2}
+      style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}
+    >
       {children}
     </Text>
   );
@@ -23,5 +27,16 @@ export function Section({ title, children }: { title: string; children: ReactNod
 
 export function Line({ children, strong = false }: { children: ReactNode; strong?: boolean }) {
   const inks = useInks();
-  return <Text style={{ fontSize: 16, lineHeight: 23, color: strong ? inks.ink : inks.inkSoft, fontWeight: strong ? '700' : '400' }}>{children}</Text>;
+  return (
+    <Text
+      style={{
+        fontSize: 16,
+        lineHeight: 23,
+        color: strong ? inks.ink : inks.inkSoft,
+        fontWeight: strong ? '700' : '400',
+      }}
+    >
+      {children}
+    </Text>
+  );
 }

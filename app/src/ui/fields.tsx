@@ -1,4 +1,11 @@
-import { Children, Fragment, isValidElement, useState, type ReactElement, type ReactNode } from 'react';
+import {
+  Children,
+  Fragment,
+  isValidElement,
+  useState,
+  type ReactElement,
+  type ReactNode,
+} from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text, TextInput, TouchableRipple } from 'react-native-paper';
 import { AppError } from '@stennet/core/errors';
@@ -20,7 +27,17 @@ interface TextFieldProps {
   autoFocus?: boolean;
 }
 
-export function TextField({ label, value, onChange, problem, lines = 1, hint, mode = 'text', onSubmit, autoFocus }: TextFieldProps) {
+export function TextField({
+  label,
+  value,
+  onChange,
+  problem,
+  lines = 1,
+  hint,
+  mode = 'text',
+  onSubmit,
+  autoFocus,
+}: TextFieldProps) {
   return (
     <View style={styles.field}>
       <TextInput
@@ -50,12 +67,20 @@ interface NumberFieldProps extends Omit<TextFieldProps, 'value' | 'onChange' | '
   optional?: boolean;
 }
 
-/** A number typed with point or comma. What is no number stays as it was typed and says so; the last good one is kept. */
+/**
+ * A number typed with point or comma. What is no number stays as it was typed and says so; the last
+ * good one is kept.
+ */
 export function NumberField({ value, onChange, problem, ...rest }: NumberFieldProps) {
   const [typed, setTyped] = useState<{ text: string; of: number | undefined } | null>(null);
   const [unreadable, setUnreadable] = useState<string | undefined>(undefined);
   // Typed text stands as long as it means the value; an undo elsewhere takes it back.
-  const text = typed && (typed.of === value || unreadable) ? typed.text : value === undefined ? '' : String(value);
+  const text =
+    typed && (typed.of === value || unreadable)
+      ? typed.text
+      : value === undefined
+        ? ''
+        : String(value);
   const change = (next: string): void => {
     if (next.trim() === '') {
       setTyped({ text: next, of: undefined });
@@ -74,7 +99,15 @@ export function NumberField({ value, onChange, problem, ...rest }: NumberFieldPr
       setUnreadable(error.message);
     }
   };
-  return <TextField {...rest} value={text} onChange={change} mode="decimal" problem={unreadable ?? problem} />;
+  return (
+    <TextField
+      {...rest}
+      value={text}
+      onChange={change}
+      mode="decimal"
+      problem={unreadable ?? problem}
+    />
+  );
 }
 
 export function Problem({ text }: { text: string | undefined }) {
@@ -96,13 +129,25 @@ interface ChoiceFieldProps<T extends string> {
 }
 
 /** One of a few: all of them in sight, nothing behind a menu. */
-export function ChoiceField<T extends string>({ label, value, options, onChange, problem }: ChoiceFieldProps<T>) {
+export function ChoiceField<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  problem,
+}: ChoiceFieldProps<T>) {
   return (
     <View style={styles.field} role="radiogroup" aria-label={label}>
       <FieldLabel>{label}</FieldLabel>
       <View style={styles.wrap}>
         {options.map((o) => (
-          <Chip key={o.value} role="radio" text={o.text} on={o.value === value} onPress={() => onChange(o.value)} />
+          <Chip
+            key={o.value}
+            role="radio"
+            text={o.text}
+            on={o.value === value}
+            onPress={() => onChange(o.value)}
+          />
         ))}
       </View>
       <Problem text={problem} />
@@ -119,14 +164,27 @@ interface FlagsFieldProps<T extends string> {
 }
 
 /** Any of a few. */
-export function FlagsField<T extends string>({ label, values, options, onChange, problem }: FlagsFieldProps<T>) {
-  const flip = (value: T): void => onChange(values.includes(value) ? values.filter((v) => v !== value) : [...values, value]);
+export function FlagsField<T extends string>({
+  label,
+  values,
+  options,
+  onChange,
+  problem,
+}: FlagsFieldProps<T>) {
+  const flip = (value: T): void =>
+    onChange(values.includes(value) ? values.filter((v) => v !== value) : [...values, value]);
   return (
     <View style={styles.field} role="group" aria-label={label}>
       <FieldLabel>{label}</FieldLabel>
       <View style={styles.wrap}>
         {options.map((o) => (
-          <Chip key={o.value} role="checkbox" text={o.text} on={values.includes(o.value)} onPress={() => flip(o.value)} />
+          <Chip
+            key={o.value}
+            role="checkbox"
+            text={o.text}
+            on={values.includes(o.value)}
+            onPress={() => flip(o.value)}
+          />
         ))}
       </View>
       <Problem text={problem} />
@@ -152,7 +210,15 @@ export function Chip({ role, text, on, onPress, size = 'desk' }: ChipProps) {
   const inks = useInks();
   const state = role === 'tab' ? { 'aria-selected': on } : { 'aria-checked': on };
   return (
-    <View style={[styles.chip, { borderColor: on ? inks.brand : inks.partEdge, backgroundColor: on ? inks.brand : inks.card }]}>
+    <View
+      style={[
+        styles.chip,
+        {
+          borderColor: on ? inks.brand : inks.partEdge,
+          backgroundColor: on ? inks.brand : inks.card,
+        },
+      ]}
+    >
       <TouchableRipple
         role={role as never}
         {...state}
@@ -161,7 +227,15 @@ export function Chip({ role, text, on, onPress, size = 'desk' }: ChipProps) {
         {...pressedBySpace(onPress)}
         style={[styles.chipPress, size === 'hand' && styles.chipHand]}
       >
-        <Text style={{ fontSize: 16, color: on ? inks.onBrand : inks.ink, fontWeight: on ? '700' : '400' }}>{text}</Text>
+        <Text
+          style={{
+            fontSize: 16,
+            color: on ? inks.onBrand : inks.ink,
+            fontWeight: on ? '700' : '400',
+          }}
+        >
+          {text}
+        </Text>
       </TouchableRipple>
     </View>
   );

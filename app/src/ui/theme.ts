@@ -1,4 +1,10 @@
-import { configureFonts, MD3DarkTheme, MD3LightTheme, useTheme, type MD3Theme } from 'react-native-paper';
+import {
+  configureFonts,
+  MD3DarkTheme,
+  MD3LightTheme,
+  useTheme,
+  type MD3Theme,
+} from 'react-native-paper';
 import type { Ink } from '@stennet/core/drawing';
 
 /** Everything that has a colour of its own; status is never said by colour alone. */

@@ -1,6 +1,13 @@
-// What only screens of sheets, runs, orders and records are made of; it brings core's drawings along.
+// What only screens of sheets, runs, orders and records are made of; it brings core's drawings
+// along.
 export { AnswerCard } from './AnswerCard';
-export { AroundJob, LostPanel, lostOf, type AroundEntry, type SaveAround } from './around/AroundJob';
+export {
+  AroundJob,
+  LostPanel,
+  lostOf,
+  type AroundEntry,
+  type SaveAround,
+} from './around/AroundJob';
 export { ChartFrame } from './ChartFrame';
 export { BarChart, LineChart } from './charts';
 export { CompoundsView } from './CompoundsView';

@@ -1,5 +1,10 @@
 import { expose } from 'comlink';
-import { LibraryStore, type Changes, type Filter, type Standing } from '@/data/library/libraryStore';
+import {
+  LibraryStore,
+  type Changes,
+  type Filter,
+  type Standing,
+} from '@/data/library/libraryStore';
 
 // Thin: the work itself is the store's and core's.
 let store: LibraryStore | null = null;
@@ -7,7 +12,10 @@ let store: LibraryStore | null = null;
 const api = {
   async open(shop: string): Promise<Standing> {
     store = new LibraryStore(shop, async (after) => {
-      const response = await fetch(`/api/library/changes${after ? `?after=${encodeURIComponent(after)}` : ''}`, { credentials: 'same-origin' });
+      const response = await fetch(
+        `/api/library/changes${after ? `?after=${encodeURIComponent(after)}` : ''}`,
+        { credentials: 'same-origin' },
+      );
       if (!response.ok) throw new Error(String(response.status));
       return (await response.json()) as Changes;
     });

@@ -35,9 +35,10 @@ export interface AngleState {
 }
 
 /**
- * Follows a bolt from snug through an angle: elastic F = F_snug + (angle/360) P/(δS + δP); yield at k_τ F/As = Rp; past it
- * the bolt gives more by l_pl/(E As)(1/h − 1); capped at tensile, further travel goes into the bolt. Torsion is kept as at
- * yield, no gasket, no embedding. Bilinear law defined here. Explains angle tightening, never makes a value.
+ * Follows a bolt from snug through an angle: elastic F = F_snug + (angle/360) P/(δS + δP); yield at
+ * k_τ F/As = Rp; past it the bolt gives more by l_pl/(E As)(1/h − 1); capped at tensile, further
+ * travel goes into the bolt. Torsion is kept as at yield, no gasket, no embedding. Bilinear law
+ * defined here. Explains angle tightening, never makes a value.
  * @param angleDeg from snug
  */
 export function angleState(joint: AngleJoint, angleDeg: number): AngleState {
@@ -46,14 +47,27 @@ export function angleState(joint: AngleJoint, angleDeg: number): AngleState {
   const factor = torsionFactor(thread, joint.muThread);
   const yieldPreloadKn = (thread.stressAreaMm2 * strength.yieldMPa) / factor / 1000;
   const tensilePreloadKn = (thread.stressAreaMm2 * strength.tensileMPa) / factor / 1000;
-  const extra = (joint.plasticLengthMm / ((joint.boltMPa ?? 205_000) * thread.stressAreaMm2)) * (1 / h - 1) * 1000;
+  const extra =
+    (joint.plasticLengthMm / ((joint.boltMPa ?? 205_000) * thread.stressAreaMm2)) *
+    (1 / h - 1) *
+    1000;
   const travel = (deg: number): number => (deg / 360) * thread.pitchMm;
   const knPerDeg = travel(1) / (dS + dP);
   const angleToYieldDeg = (yieldPreloadKn - snug) / knPerDeg;
-  const angleToTensileDeg = angleToYieldDeg + (tensilePreloadKn - yieldPreloadKn) / (travel(1) / (dS + dP + extra));
-  const regime = angleDeg <= angleToYieldDeg ? 'elastic' : angleDeg <= angleToTensileDeg ? 'plastic' : 'beyondTensile';
+  const angleToTensileDeg =
+    angleToYieldDeg + (tensilePreloadKn - yieldPreloadKn) / (travel(1) / (dS + dP + extra));
+  const regime =
+    angleDeg <= angleToYieldDeg
+      ? 'elastic'
+      : angleDeg <= angleToTensileDeg
+        ? 'plastic'
+        : 'beyondTensile';
   const preloadKn =
-    regime === 'elastic' ? snug + knPerDeg * angleDeg : regime === 'plastic' ? yieldPreloadKn + travel(angleDeg - angleToYieldDeg) / (dS + dP + extra) : tensilePreloadKn;
+    regime === 'elastic'
+      ? snug + knPerDeg * angleDeg
+      : regime === 'plastic'
+        ? yieldPreloadKn + travel(angleDeg - angleToYieldDeg) / (dS + dP + extra)
+        : tensilePreloadKn;
   const partCompressionMm = preloadKn * dP;
   const boltStretchMm = snug * (dS + dP) + travel(angleDeg) - partCompressionMm;
   const elasticStretchMm = preloadKn * dS;

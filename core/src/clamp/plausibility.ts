@@ -28,24 +28,42 @@ export interface Plausibility {
 
 const MU = { lowMu: 0.08, ordinary: 0.12, highMu: 0.2 } as const;
 const EQUAL = 1e-9;
-const TORQUE_UNITS: readonly UnitCode[] = ['N.m', '[ft_i].[lbf_av]', '[in_i].[lbf_av]', 'kgf.m', 'kgf.cm'];
-const USUAL_ANGLES_DEG: readonly number[] = [30, 45, 60, 75, 90, 105, 120, 135, 150, 180, 210, 240, 270, 360];
+const TORQUE_UNITS: readonly UnitCode[] = [
+  'N.m',
+  '[ft_i].[lbf_av]',
+  '[in_i].[lbf_av]',
+  'kgf.m',
+  'kgf.cm',
+];
+const USUAL_ANGLES_DEG: readonly number[] = [
+  30, 45, 60, 75, 90, 105, 120, 135, 150, 180, 210, 240, 270, 360,
+];
 
-/** Torque in N·m at which the thread yields, for three frictions; bearing of a plain hexagon head. */
+/**
+ * Torque in N·m at which the thread yields, for three frictions; bearing of a plain hexagon head.
+ */
 export function yieldTorques(thread: Thread, className: string): Plausibility['yieldTorquesNm'] {
   const strength = propertyClassOf(className);
   const head = hexHeadOf(thread.dMm).meanMm;
-  const at = (mu: number): number => torqueLimit(thread, strength, evenFriction(mu, head)).yieldTorqueNm;
+  const at = (mu: number): number =>
+    torqueLimit(thread, strength, evenFriction(mu, head)).yieldTorqueNm;
   return { lowMu: at(MU.lowMu), ordinary: at(MU.ordinary), highMu: at(MU.highMu) };
 }
 
 /**
- * Whether thread and class can plausibly take a torque: a question to the person, never a silent correction. A low value is
- * never more than a note (an angle may follow); soft metal that the thread goes into is not seen. Thresholds defined here:
- * error T ≤ 0 or beyond yield at high friction; warn ratio > 1.15; note > 1; ok from 0.60; below that by purpose.
- * A factor of 1.36 (lbf·ft typed as N·m) lies inside the band and cannot be seen here.
+ * Whether thread and class can plausibly take a torque: a question to the person, never a silent
+ * correction. A low value is never more than a note (an angle may follow); soft metal that the
+ * thread goes into is not seen. Thresholds defined here: error T ≤ 0 or beyond yield at high
+ * friction; warn ratio > 1.15; note > 1; ok from 0.60; below that by purpose. A factor of 1.36
+ * (lbf·ft typed as N·m) lies inside the band and cannot be seen here.
  */
-export function plausibility(torque: Quantity, threadName: string, className: string, purpose: PlausibleFor, pitchMm?: number): Plausibility {
+export function plausibility(
+  torque: Quantity,
+  threadName: string,
+  className: string,
+  purpose: PlausibleFor,
+  pitchMm?: number,
+): Plausibility {
   const thread = threadOf(threadName, pitchMm);
   const yieldTorquesNm = yieldTorques(thread, className);
   const torqueNm = convert(torque, 'N.m');
@@ -62,7 +80,12 @@ export function plausibility(torque: Quantity, threadName: string, className: st
   };
 }
 
-function levelOf(torqueNm: number, ratio: number, yieldHighNm: number, purpose: PlausibleFor): PlausibilityLevel {
+function levelOf(
+  torqueNm: number,
+  ratio: number,
+  yieldHighNm: number,
+  purpose: PlausibleFor,
+): PlausibilityLevel {
   if (torqueNm <= 0 || torqueNm > yieldHighNm * (1 + EQUAL)) return 'error';
   if (ratio > 1.15 + EQUAL) return 'warn';
   if (ratio > 1 + EQUAL) return 'noteHigh';
@@ -70,7 +93,13 @@ function levelOf(torqueNm: number, ratio: number, yieldHighNm: number, purpose: 
   return purpose === 'snug' && ratio >= 0.15 - EQUAL ? 'ok' : 'noteLow';
 }
 
-function slipsOf(torque: Quantity, ratio: number, level: PlausibilityLevel, purpose: PlausibleFor, yieldNm: number): UnitSlip[] {
+function slipsOf(
+  torque: Quantity,
+  ratio: number,
+  level: PlausibilityLevel,
+  purpose: PlausibleFor,
+  yieldNm: number,
+): UnitSlip[] {
   const isHigh = ratio > 1.05 + EQUAL;
   const isLow = ratio < 0.15 - EQUAL && purpose !== 'settling' && purpose !== 'seal';
   if (!isHigh && !isLow) return [];
@@ -80,11 +109,14 @@ function slipsOf(torque: Quantity, ratio: number, level: PlausibilityLevel, purp
   };
   const own = convert(torque, 'N.m');
   const read: UnitSlip[] = [
-    ...TORQUE_UNITS.filter((u) => u !== torque.unit).map((u) => candidate(u, torque.value * units[u].toBase, u === 'kgf.cm' ? 0.2 : 0)),
+    ...TORQUE_UNITS.filter((u) => u !== torque.unit).map((u) =>
+      candidate(u, torque.value * units[u].toBase, u === 'kgf.cm' ? 0.2 : 0),
+    ),
     candidate('x10', own * 10, 0.3),
     candidate('/10', own / 10, 0.3),
   ].filter((s) => s.ratio !== null && s.ratio >= 0.4 - EQUAL && s.ratio <= 1.05 + EQUAL);
-  if (isHigh && USUAL_ANGLES_DEG.includes(torque.value)) read.push({ as: 'deg', torqueNm: null, ratio: null, score: 0.5 });
+  if (isHigh && USUAL_ANGLES_DEG.includes(torque.value))
+    read.push({ as: 'deg', torqueNm: null, ratio: null, score: 0.5 });
   const worst = level === 'noteHigh' ? 0.25 : Infinity;
   return read.filter((s) => s.score <= worst + EQUAL).sort((a, b) => a.score - b.score);
 }

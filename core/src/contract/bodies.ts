@@ -11,7 +11,9 @@ export const SwitchShopBody = v.strictObject({ shop: UuidSchema });
 const word = v.optional(v.pipe(v.string(), v.maxLength(120)));
 export const FindQuery = v.strictObject({ q: word, maker: word, engine: word, kind: word });
 
-/** What is exported: everything, what a search narrows to, or single revisions as `sheet:revision`. */
+/**
+ * What is exported: everything, what a search narrows to, or single revisions as `sheet:revision`.
+ */
 const pick = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9._-]{0,39}:[A-Z]{1,3}$/));
 export const ExportQuery = v.strictObject({
   form: v.picklist(['json', 'stages', 'fasteners']),
@@ -21,29 +23,66 @@ export const ExportQuery = v.strictObject({
   pick: v.optional(v.union([pick, v.pipe(v.array(pick), v.maxLength(200))])),
 });
 /** look: nothing is written. skip: what is refused is left out. */
-export const ImportQuery = v.strictObject({ mode: v.picklist(['look', 'write']), skip: v.optional(v.literal('refused')) });
+export const ImportQuery = v.strictObject({
+  mode: v.picklist(['look', 'write']),
+  skip: v.optional(v.literal('refused')),
+});
 /** Behind which change, sheet and revision: what the last answer ended with. */
-export const ChangesQuery = v.strictObject({ after: v.optional(v.pipe(v.string(), v.regex(/^\d{1,15}:[A-Za-z0-9][A-Za-z0-9._-]{0,39}:[A-Z]{1,3}$/))) });
-export const OrdersQuery = v.strictObject({ q: word, state: v.optional(v.picklist(ORDER_STATES)), all: v.optional(v.literal('yes')) });
+export const ChangesQuery = v.strictObject({
+  after: v.optional(
+    v.pipe(v.string(), v.regex(/^\d{1,15}:[A-Za-z0-9][A-Za-z0-9._-]{0,39}:[A-Z]{1,3}$/)),
+  ),
+});
+export const OrdersQuery = v.strictObject({
+  q: word,
+  state: v.optional(v.picklist(ORDER_STATES)),
+  all: v.optional(v.literal('yes')),
+});
 /** The parts list of a repair order, as a table or on paper. */
 export const PartsQuery = v.strictObject({ form: v.picklist(['csv', 'pdf']) });
 /** Which square the paper disc sits on. */
-export const DiscQuery = v.strictObject({ drive: v.optional(v.picklist(['1/4', '3/8', '1/2', '3/4', '1'])) });
+export const DiscQuery = v.strictObject({
+  drive: v.optional(v.picklist(['1/4', '3/8', '1/2', '3/4', '1'])),
+});
 /** Where a piece of a photo begins, and how long the whole is. */
 const bytes = v.pipe(v.string(), v.regex(/^\d{1,8}$/), v.transform(Number));
-export const PieceQuery = v.strictObject({ start: bytes, size: v.pipe(bytes, v.minValue(1), v.maxValue(12_000_000)) });
+export const PieceQuery = v.strictObject({
+  start: bytes,
+  size: v.pipe(bytes, v.minValue(1), v.maxValue(12_000_000)),
+});
 /** How a record leaves: on paper, as a document that can be checked, as a table. */
 export const RecordQuery = v.strictObject({ form: v.picklist(['pdf', 'json', 'csv']) });
 const dayWord = v.optional(DaySchema);
 /** Where something is looked for in what was tightened. before: what the last answer ended with. */
 export const HistoryQuery = v.variant('by', [
-  v.strictObject({ by: v.literal('vehicle'), vin: v.pipe(v.string(), v.toUpperCase(), v.regex(/^[A-Z0-9]{17}$/)), ...page() }),
+  v.strictObject({
+    by: v.literal('vehicle'),
+    vin: v.pipe(v.string(), v.toUpperCase(), v.regex(/^[A-Z0-9]{17}$/)),
+    ...page(),
+  }),
   v.strictObject({ by: v.literal('joint'), engine: textOf(30), kind: KeySchema, ...page() }),
-  v.strictObject({ by: v.literal('wrench'), tool: UuidSchema, from: dayWord, to: dayWord, ...page() }),
-  v.strictObject({ by: v.literal('sheet'), sheet: KeySchema, revision: v.pipe(v.string(), v.regex(/^[A-Z]{1,3}$/)), ...page() }),
+  v.strictObject({
+    by: v.literal('wrench'),
+    tool: UuidSchema,
+    from: dayWord,
+    to: dayWord,
+    ...page(),
+  }),
+  v.strictObject({
+    by: v.literal('sheet'),
+    sheet: KeySchema,
+    revision: v.pipe(v.string(), v.regex(/^[A-Z]{1,3}$/)),
+    ...page(),
+  }),
   v.strictObject({ by: v.literal('lot'), lot: textOf(40), ...page() }),
 ]);
 function page() {
-  return { before: v.optional(v.pipe(v.string(), v.regex(/^[0-9T:.Z-]{20,30}~[0-9a-f-]{36}$/))), form: v.optional(v.literal('csv')) };
+  return {
+    before: v.optional(v.pipe(v.string(), v.regex(/^[0-9T:.Z-]{20,30}~[0-9a-f-]{36}$/))),
+    form: v.optional(v.literal('csv')),
+  };
 }
-export const FollowUpsQuery = v.strictObject({ state: v.optional(v.picklist(FOLLOW_UP_STATES)), order: v.optional(UuidSchema) });
+export const FollowUpsQuery = v.strictObject({
+  state: v.optional(v.picklist(FOLLOW_UP_STATES)),
+  order: v.optional(UuidSchema),
+});

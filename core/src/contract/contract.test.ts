@@ -5,10 +5,34 @@ import { isAllowed, permissions, ROLES, routes, textOf, type Permission } from '
 
 describe('permissions', () => {
   test('who may tighten, who may only look', () => {
-    const table = Object.fromEntries(ROLES.map((role) => [role, (Object.keys(permissions) as Permission[]).filter((p) => isAllowed(role, p))]));
+    const table = Object.fromEntries(
+      ROLES.map((role) => [
+        role,
+        (Object.keys(permissions) as Permission[]).filter((p) => isAllowed(role, p)),
+      ]),
+    );
     expect(table).toEqual({
-      lead: ['order.read', 'order.write', 'run.read', 'run.write', 'sheet.read', 'sheet.write', 'sheet.approve', 'tool.read', 'tool.write', 'shop.write'],
-      technician: ['order.read', 'order.write', 'run.read', 'run.write', 'sheet.read', 'sheet.write', 'tool.read'],
+      lead: [
+        'order.read',
+        'order.write',
+        'run.read',
+        'run.write',
+        'sheet.read',
+        'sheet.write',
+        'sheet.approve',
+        'tool.read',
+        'tool.write',
+        'shop.write',
+      ],
+      technician: [
+        'order.read',
+        'order.write',
+        'run.read',
+        'run.write',
+        'sheet.read',
+        'sheet.write',
+        'tool.read',
+      ],
       adviser: ['order.read', 'order.write', 'run.read', 'sheet.read', 'tool.read'],
       apprentice: ['order.read', 'run.read', 'sheet.read', 'tool.read'],
       owner: ['order.read', 'run.read', 'sheet.read', 'tool.read', 'shop.write'],
@@ -20,7 +44,16 @@ describe('permissions', () => {
       .filter(([, r]) => r.method !== 'GET' && !(r.permission && r.permission !== 'door'))
       .map(([name]) => name);
     expect(open).toEqual([
-      ...['signIn', 'signOut', 'switchShop', 'makeShop', 'enrol', 'switchPerson', 'touch', 'useCode'],
+      ...[
+        'signIn',
+        'signOut',
+        'switchShop',
+        'makeShop',
+        'enrol',
+        'switchPerson',
+        'touch',
+        'useCode',
+      ],
       ...['changePassword', 'endSessions', 'endSession', 'setPin'],
     ]);
   });
@@ -54,6 +87,8 @@ describe('events at the edge', () => {
 
 test('text that a table or UTF-8 cannot hold is refused, everything else kept as it is', () => {
   const Text = textOf(40);
-  for (const good of ['Robert’); drop table run;--', '<b>x</b>', 'Łódź 😀', 'tab\tand\nline']) expect(v.parse(Text, good)).toBe(good);
-  for (const bad of ['', 'a\u0000b', '\ud800', 'x\udfff', 'y'.repeat(41)]) expect(v.is(Text, bad)).toBe(false);
+  for (const good of ['Robert’); drop table run;--', '<b>x</b>', 'Łódź 😀', 'tab\tand\nline'])
+    expect(v.parse(Text, good)).toBe(good);
+  for (const bad of ['', 'a\u0000b', '\ud800', 'x\udfff', 'y'.repeat(41)])
+    expect(v.is(Text, bad)).toBe(false);
 });

@@ -1,5 +1,16 @@
 export type { Signing } from './signingReply';
-export { ERASED, IDLE_MINUTES, isAllowed, permissions, RETENTION_MONTHS, ROLES, SECURITY_KINDS, type Permission, type Role, type SecurityKind } from '../people/permissions';
+export {
+  ERASED,
+  IDLE_MINUTES,
+  isAllowed,
+  permissions,
+  RETENTION_MONTHS,
+  ROLES,
+  SECURITY_KINDS,
+  type Permission,
+  type Role,
+  type SecurityKind,
+} from '../people/permissions';
 export { routes, type RouteName } from './routes';
 export {
   ChangesQuery,
@@ -31,6 +42,16 @@ export {
   type RunBrief,
   type Shop,
 } from './replies';
-export { DaySchema, finite, FastenerIdSchema, HashSchema, KeySchema, textOf, TimeSchema, TimeZoneSchema, UuidSchema } from '../schema/text';
+export {
+  DaySchema,
+  finite,
+  FastenerIdSchema,
+  HashSchema,
+  KeySchema,
+  textOf,
+  TimeSchema,
+  TimeZoneSchema,
+  UuidSchema,
+} from '../schema/text';
 export type { Person, SecurityLine, SessionLine } from './peopleReplies';
 export { nameKey, nameLook } from '../people/personName';

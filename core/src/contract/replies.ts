@@ -10,7 +10,10 @@ import { PeopleSchema, SecuritySchema, SessionsSchema } from './peopleReplies';
 import { ROLES } from '../people/permissions';
 import { SigningSchema } from './signingReply';
 
-/** Replies are read leniently: an older app meets a newer server and passes over what it does not know. */
+/**
+ * Replies are read leniently: an older app meets a newer server and passes over what it does not
+ * know.
+ */
 const id = v.string();
 const nullableText = v.nullable(v.string());
 
@@ -35,7 +38,10 @@ export const MeSchema = v.object({
   shops: v.array(v.object({ id, name: v.string(), role: v.picklist(ROLES) })),
   /** Given only where “today” is set: demo pictures and tests. */
   clockSetTo: v.nullable(v.string()),
-  /** Proves of what is confirmed that it was while this session was on. Not for showing, and not kept beyond the session. */
+  /**
+   * Proves of what is confirmed that it was while this session was on. Not for showing, and not
+   * kept beyond the session.
+   */
   entry: v.optional(v.object({ session: id, key: v.string() })),
 });
 export type Me = v.InferOutput<typeof MeSchema>;
@@ -75,7 +81,10 @@ const RunBriefSchema = v.object({
     /** Where the fasteners that came out are kept. */
     bags: v.optional(v.array(v.object({ bag: v.string(), fasteners: v.array(v.string()) })), []),
     /** What was measured in it, to be compared with the other banks, caps or cylinders. */
-    measured: v.optional(v.array(v.object({ step: v.string(), row: nullableText, mm: v.number() })), []),
+    measured: v.optional(
+      v.array(v.object({ step: v.string(), row: nullableText, mm: v.number() })),
+      [],
+    ),
   }),
 });
 export type RunBrief = v.InferOutput<typeof RunBriefSchema>;
@@ -87,7 +96,10 @@ const JointSchema = v.object({
   revision: v.string(),
   sheetTitle: v.string(),
   sheetKind: v.optional(v.string(), ''),
-  /** Where it occurs several times: how often, which belong together, where the crank stands for each. */
+  /**
+   * Where it occurs several times: how often, which belong together, where the crank stands for
+   * each.
+   */
   instances: v.optional(
     v.nullable(
       v.object({
@@ -105,21 +117,46 @@ const JointSchema = v.object({
 });
 export type Joint = v.InferOutput<typeof JointSchema>;
 
-/** A run for people: the joint, which of them, and what is done with it. @example runName(rods, trial) // 'Rod caps 3' */
-export const runName = ({ name }: Pick<Joint, 'name'>, { part, instance }: Pick<RunBrief, 'part' | 'instance'>): string =>
+/**
+ * A run for people: the joint, which of them, and what is done with it. @example runName(rods,
+ * trial) // 'Rod caps 3'
+ */
+export const runName = (
+  { name }: Pick<Joint, 'name'>,
+  { part, instance }: Pick<RunBrief, 'part' | 'instance'>,
+): string =>
   `${name}${instance ? ` ${instance}` : ''}${part === TAKE_APART ? ', apart' : part === PROCEDURE ? '' : ', again'}`;
 
 /** A joint as it is weighed where a repair order's state is asked for. */
 export const jointSeen = ({ name, runs, instances }: Joint): JointSeen => ({
   name,
   instances,
-  runs: runs.map(({ part, instance, state, standing }) => ({ part, instance, state, putIn: standing.putIn, tookOut: standing.tookOut, asksLead: standing.asksLead })),
+  runs: runs.map(({ part, instance, state, standing }) => ({
+    part,
+    instance,
+    state,
+    putIn: standing.putIn,
+    tookOut: standing.tookOut,
+    asksLead: standing.asksLead,
+  })),
 });
 
 /** A newer server may have kinds of entries that are not known here: they are passed over. */
 const EntriesSchema = v.pipe(
-  v.array(v.object({ id, version: v.number(), by: v.string(), at: v.string(), body: v.looseObject({ kind: v.string() }) })),
-  v.transform((list) => list.filter((e): e is typeof e & { body: OrderEntry } => (ENTRY_KINDS as readonly string[]).includes(e.body.kind))),
+  v.array(
+    v.object({
+      id,
+      version: v.number(),
+      by: v.string(),
+      at: v.string(),
+      body: v.looseObject({ kind: v.string() }),
+    }),
+  ),
+  v.transform((list) =>
+    list.filter((e): e is typeof e & { body: OrderEntry } =>
+      (ENTRY_KINDS as readonly string[]).includes(e.body.kind),
+    ),
+  ),
 );
 export interface Entry<B extends OrderEntry = OrderEntry> {
   id: string;
@@ -153,7 +190,14 @@ export type FollowUp = v.InferOutput<typeof FollowUpSchema>;
 const WholeOrderSchema = v.object({
   id,
   number: v.string(),
-  vehicle: v.object({ maker: v.string(), model: v.string(), engine: v.string(), plate: v.string(), vin: v.string(), built: v.string() }),
+  vehicle: v.object({
+    maker: v.string(),
+    model: v.string(),
+    engine: v.string(),
+    plate: v.string(),
+    vin: v.string(),
+    built: v.string(),
+  }),
   odometer: v.object({ value: v.number(), unit: v.picklist(['km', 'mi']) }),
   customer: v.string(),
   concern: v.string(),
@@ -162,11 +206,21 @@ const WholeOrderSchema = v.object({
   state: v.picklist(ORDER_STATES),
   version: v.optional(v.number(), 0),
   openedAt: v.optional(v.string(), ''),
-  jobs: v.array(v.object({ id, title: v.string(), kind: v.optional(v.string(), 'other'), joints: v.array(JointSchema) })),
+  jobs: v.array(
+    v.object({
+      id,
+      title: v.string(),
+      kind: v.optional(v.string(), 'other'),
+      joints: v.array(JointSchema),
+    }),
+  ),
   entries: v.optional(EntriesSchema, []),
   followUps: v.optional(v.array(FollowUpSchema), []),
 });
-/** With each joint narrowed to what the order is about: one bank alone is an order that can be closed. */
+/**
+ * With each joint narrowed to what the order is about: one bank alone is an order that can be
+ * closed.
+ */
 export const OrderSchema = v.pipe(
   WholeOrderSchema,
   v.transform((order) => ({
@@ -184,16 +238,32 @@ export const OrderSchema = v.pipe(
 );
 export type Order = v.InferOutput<typeof OrderSchema>;
 
-export const TodaySchema = v.object({ orders: v.array(OrderSchema), overdue: v.optional(v.number(), 0) });
+export const TodaySchema = v.object({
+  orders: v.array(OrderSchema),
+  overdue: v.optional(v.number(), 0),
+});
 
 export const ToolsSchema = v.object({
   tools: v.array(
-    v.object({ id, version: v.number(), retired: v.boolean(), changedAt: v.string(), changedBy: nullableText, tool: v.looseObject({ kind: v.string(), name: v.string() }) }),
+    v.object({
+      id,
+      version: v.number(),
+      retired: v.boolean(),
+      changedAt: v.string(),
+      changedBy: nullableText,
+      tool: v.looseObject({ kind: v.string(), name: v.string() }),
+    }),
   ),
 });
 export const AppendedSchema = v.object({
   stored: v.array(v.object({ id, position: v.number(), hash: v.string() })),
-  refused: v.nullable(v.object({ id, code: v.string(), params: v.record(v.string(), v.union([v.string(), v.number()])) })),
+  refused: v.nullable(
+    v.object({
+      id,
+      code: v.string(),
+      params: v.record(v.string(), v.union([v.string(), v.number()])),
+    }),
+  ),
 });
 export type Appended = v.InferOutput<typeof AppendedSchema>;
 /** What falls due, with whose vehicle it is. */
@@ -225,13 +295,27 @@ export const HistoryLineSchema = v.object({
   title: v.string(),
   at: v.string(),
   /** Of the wrench that was asked for. */
-  use: v.optional(v.nullable(v.object({ firstAt: v.string(), lastAt: v.string(), pulls: v.number(), readings: v.number(), ratio: v.nullable(v.number()) })), null),
+  use: v.optional(
+    v.nullable(
+      v.object({
+        firstAt: v.string(),
+        lastAt: v.string(),
+        pulls: v.number(),
+        readings: v.number(),
+        ratio: v.nullable(v.number()),
+      }),
+    ),
+    null,
+  ),
 });
 export type HistoryLine = v.InferOutput<typeof HistoryLineSchema>;
 
 export const OkSchema = v.object({ ok: v.literal(true) });
 
-/** What every screen may need; what only a run or a sheet needs stands in `contract/run`, which loads with them. */
+/**
+ * What every screen may need; what only a run or a sheet needs stands in `contract/run`, which
+ * loads with them.
+ */
 export const replies = {
   signIn: MeSchema,
   signOut: OkSchema,
@@ -264,8 +348,17 @@ export const replies = {
   saveTool: OkSchema,
   setPin: OkSchema,
   /** Bytes that are still to come begin at `have`; `photo` once it is kept. */
-  photoPiece: v.object({ have: v.number(), photo: nullableText, width: v.number(), height: v.number() }),
-  sheetPlaces: v.object({ places: v.array(v.object({ maker: v.string(), engine: v.string(), kind: v.string(), sheets: v.number() })) }),
+  photoPiece: v.object({
+    have: v.number(),
+    photo: nullableText,
+    width: v.number(),
+    height: v.number(),
+  }),
+  sheetPlaces: v.object({
+    places: v.array(
+      v.object({ maker: v.string(), engine: v.string(), kind: v.string(), sheets: v.number() }),
+    ),
+  }),
   appendRunEvents: AppendedSchema,
   discardDraft: OkSchema,
   setJointSheet: OkSchema,
@@ -273,18 +366,42 @@ export const replies = {
   signRun: SigningSchema,
   takeForeign: v.object({
     taken: v.number(),
-    records: v.array(v.object({ run: id, number: v.string(), joint: v.string(), from: v.string(), kept: v.picklist(['new', 'newer', 'known']) })),
+    records: v.array(
+      v.object({
+        run: id,
+        number: v.string(),
+        joint: v.string(),
+        from: v.string(),
+        kept: v.picklist(['new', 'newer', 'known']),
+      }),
+    ),
   }),
   checkForeign: v.object({ fault: nullableText, at: v.string(), by: v.string() }),
   history: v.object({
     lines: v.array(HistoryLineSchema),
-    foreign: v.array(v.object({ run: id, number: v.string(), joint: v.string(), from: v.string(), fingerprint: v.string(), at: v.string() })),
+    foreign: v.array(
+      v.object({
+        run: id,
+        number: v.string(),
+        joint: v.string(),
+        from: v.string(),
+        fingerprint: v.string(),
+        at: v.string(),
+      }),
+    ),
     next: nullableText,
   }),
   followUps: v.object({ due: v.array(DueSchema), hasFeed: v.boolean() }),
   settleFollowUp: OkSchema,
   eraseCustomer: v.object({ erased: v.number() }),
-  witness: v.object({ format: v.literal('stennet-checkpoint'), v: v.literal(1), shop: id, place: v.number(), hash: v.string(), seal: v.string() }),
+  witness: v.object({
+    format: v.literal('stennet-checkpoint'),
+    v: v.literal(1),
+    shop: id,
+    place: v.number(),
+    hash: v.string(),
+    seal: v.string(),
+  }),
   makeFeed: v.object({ path: v.string() }),
   dropFeed: OkSchema,
   saveShop: OkSchema,

@@ -7,7 +7,10 @@ interface Route {
   permission: Permission | null | 'door';
 }
 
-/** The only place where app and server meet. What goes along each way stands in `bodies` and `replies`. */
+/**
+ * The only place where app and server meet. What goes along each way stands in `bodies` and
+ * `replies`.
+ */
 export const routes = {
   signIn: { method: 'POST', path: '/api/session', permission: 'door' },
   signOut: { method: 'DELETE', path: '/api/session', permission: 'door' },
@@ -36,12 +39,20 @@ export const routes = {
   saveOrder: { method: 'POST', path: '/api/orders/:order', permission: 'order.write' },
   setOrderState: { method: 'POST', path: '/api/orders/:order/state', permission: 'order.write' },
   addJob: { method: 'POST', path: '/api/orders/:order/jobs', permission: 'order.write' },
-  saveEntry: { method: 'POST', path: '/api/orders/:order/entries/:entry', permission: 'order.write' },
+  saveEntry: {
+    method: 'POST',
+    path: '/api/orders/:order/entries/:entry',
+    permission: 'order.write',
+  },
   partsList: { method: 'GET', path: '/api/orders/:order/parts', permission: 'order.read' },
   people: { method: 'GET', path: '/api/people', permission: 'order.read' },
   tools: { method: 'GET', path: '/api/tools', permission: 'tool.read' },
   saveTool: { method: 'POST', path: '/api/tools/:tool', permission: 'tool.write' },
-  anglePaper: { method: 'GET', path: '/api/sheets/:sheet/:revision/disc', permission: 'sheet.read' },
+  anglePaper: {
+    method: 'GET',
+    path: '/api/sheets/:sheet/:revision/disc',
+    permission: 'sheet.read',
+  },
   setPin: { method: 'POST', path: '/api/me/pin', permission: null },
   statements: { method: 'GET', path: '/api/runs/:run/statements', permission: 'run.read' },
   sayStatement: { method: 'POST', path: '/api/runs/:run/statements', permission: 'run.write' },
@@ -53,7 +64,11 @@ export const routes = {
   findSheets: { method: 'GET', path: '/api/sheets', permission: 'sheet.read' },
   sheetPlaces: { method: 'GET', path: '/api/sheet-places', permission: 'sheet.read' },
   sheet: { method: 'GET', path: '/api/sheets/:sheet/:revision', permission: 'sheet.read' },
-  printSheet: { method: 'GET', path: '/api/sheets/:sheet/:revision/print', permission: 'sheet.read' },
+  printSheet: {
+    method: 'GET',
+    path: '/api/sheets/:sheet/:revision/print',
+    permission: 'sheet.read',
+  },
   vehicle: { method: 'GET', path: '/api/vehicles/:vin', permission: 'order.read' },
   setJointSheet: { method: 'POST', path: '/api/joints/:joint/sheet', permission: 'order.write' },
   addJoint: { method: 'POST', path: '/api/jobs/:job/joints', permission: 'order.write' },
@@ -85,7 +100,10 @@ export const routes = {
   dropFeed: { method: 'DELETE', path: '/api/me/feed', permission: 'order.read' },
   feed: { method: 'GET', path: '/api/feed/:token', permission: 'door' },
   saveShop: { method: 'POST', path: '/api/shop', permission: 'shop.write' },
-  /** Also for others on a shared device, by their proof: the permission to write is asked of who confirmed it. */
+  /**
+   * Also for others on a shared device, by their proof: the permission to write is asked of who
+   * confirmed it.
+   */
   appendRunEvents: { method: 'POST', path: '/api/runs/:run/events', permission: 'run.read' },
 } as const satisfies Record<string, Route>;
 

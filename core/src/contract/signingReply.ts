@@ -27,9 +27,14 @@ export const SigningSchema = v.object({
   oddTimes: v.optional(v.array(v.string()), []),
   /** What does not fit, where something does not. */
   fault: nullableText,
-  /** It was signed for another vehicle, order or joint than the repair order names now; a later word puts that right. */
+  /**
+   * It was signed for another vehicle, order or joint than the repair order names now; a later word
+   * puts that right.
+   */
   signedForOther: v.optional(nullableText, null),
   /** Why it cannot be signed now. */
-  mayNot: v.nullable(v.object({ code: v.string(), params: v.record(v.string(), v.union([v.string(), v.number()])) })),
+  mayNot: v.nullable(
+    v.object({ code: v.string(), params: v.record(v.string(), v.union([v.string(), v.number()])) }),
+  ),
 });
 export type Signing = v.InferOutput<typeof SigningSchema>;

@@ -3,11 +3,14 @@ import { AppError } from '../errors';
 import { checkSheet, SheetSchema, type Finding, type Sheet } from '../procedure';
 
 /** What a check found in something that may not be whole yet. */
-export type DraftFinding = Omit<Finding, 'code'> & { code: Finding['code'] | 'empty' | 'malformed' };
+export type DraftFinding = Omit<Finding, 'code'> & {
+  code: Finding['code'] | 'empty' | 'malformed';
+};
 
 /**
  * Everything that keeps a draft from being approved, and everything worth knowing, with its place.
- * @param others sibling, earlier or conflicting sheets: only they can show a unit that is off by the factor 1.36
+ * @param others sibling, earlier or conflicting sheets: only they can show a unit that is off by
+ * the factor 1.36
  */
 export function checkDraft(draft: Sheet, others: readonly Sheet[] = []): DraftFinding[] {
   const parsed = v.safeParse(SheetSchema, draft);
@@ -15,20 +18,33 @@ export function checkDraft(draft: Sheet, others: readonly Sheet[] = []): DraftFi
   return [...shape, ...procedural(draft, others, parsed.success)];
 }
 
-export const isApprovable = (findings: readonly DraftFinding[]): boolean => findings.every((f) => f.level !== 'error');
+export const isApprovable = (findings: readonly DraftFinding[]): boolean =>
+  findings.every((f) => f.level !== 'error');
 
 /** A warning is answered by name; this is its name. */
 export const findingKey = (f: DraftFinding): string => `${f.code} ${f.place}`;
 
 function shapeFinding(issue: v.BaseIssue<unknown>): DraftFinding {
   const place = v.getDotPath(issue) ?? '';
-  const isEmpty = issue.input === '' || (Array.isArray(issue.input) && issue.input.length === 0) || issue.input === undefined;
-  if (isEmpty) return { code: 'empty', level: 'error', place, message: Array.isArray(issue.input) ? 'At least one is needed here.' : 'This is still empty.' };
+  const isEmpty =
+    issue.input === '' ||
+    (Array.isArray(issue.input) && issue.input.length === 0) ||
+    issue.input === undefined;
+  if (isEmpty)
+    return {
+      code: 'empty',
+      level: 'error',
+      place,
+      message: Array.isArray(issue.input) ? 'At least one is needed here.' : 'This is still empty.',
+    };
   return { code: 'malformed', level: 'error', place, message: sentence(issue) };
 }
 
 function sentence(issue: v.BaseIssue<unknown>): string {
-  const got = typeof issue.input === 'string' || typeof issue.input === 'number' ? `“${String(issue.input).slice(0, 40)}”` : 'This';
+  const got =
+    typeof issue.input === 'string' || typeof issue.input === 'number'
+      ? `“${String(issue.input).slice(0, 40)}”`
+      : 'This';
   if (issue.type === 'gt_value') return `${got} must be more than ${String(issue.requirement)}.`;
   if (issue.type === 'min_value') return `${got} must be at least ${String(issue.requirement)}.`;
   if (issue.type === 'max_value') return `${got} may be at most ${String(issue.requirement)}.`;
@@ -43,7 +59,16 @@ function procedural(draft: Sheet, others: readonly Sheet[], isWhole: boolean): D
   } catch (error) {
     // A hole that a check fell into is named already by what is empty there.
     if (!isWhole || error instanceof AppError)
-      return error instanceof AppError && isWhole ? [{ code: 'malformed', level: 'error', place: String(error.params.where ?? ''), message: error.message }] : [];
+      return error instanceof AppError && isWhole
+        ? [
+            {
+              code: 'malformed',
+              level: 'error',
+              place: String(error.params.where ?? ''),
+              message: error.message,
+            },
+          ]
+        : [];
     throw error;
   }
 }

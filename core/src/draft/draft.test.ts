@@ -22,10 +22,20 @@ import {
   sheetIdFor,
 } from '.';
 
-const empty = newDraft({ id: 'ck12-head-7f3a', maker: 'Corvane', model: 'Kestrel', engine: 'CK12', kind: 'cylinder-head', title: '', today: '2026-03-18' });
+const empty = newDraft({
+  id: 'ck12-head-7f3a',
+  maker: 'Corvane',
+  model: 'Kestrel',
+  engine: 'CK12',
+  kind: 'cylinder-head',
+  title: '',
+  today: '2026-03-18',
+});
 const any = fc.constantFrom(...demoSheets);
 const at = (sheet: Sheet, seat: string): string => {
-  const p = sheet.pattern.positions.find((q) => q.label === sheet.seats.find((s) => s.id === seat)?.position);
+  const p = sheet.pattern.positions.find(
+    (q) => q.label === sheet.seats.find((s) => s.id === seat)?.position,
+  );
   return `${p?.xMm} ${p?.yMm}`;
 };
 
@@ -33,8 +43,10 @@ const at = (sheet: Sheet, seat: string): string => {
 function leaves(value: unknown, path: (string | number)[] = []): (string | number)[][] {
   // A point or a pair is no list.
   const isList = Array.isArray(value) && typeof value[0] !== 'number' && path.at(-2) !== 'pairs';
-  if (Array.isArray(value)) return [...(isList ? [path] : []), ...value.flatMap((x, i) => leaves(x, [...path, i]))];
-  if (typeof value === 'object' && value !== null) return Object.entries(value).flatMap(([k, x]) => leaves(x, [...path, k]));
+  if (Array.isArray(value))
+    return [...(isList ? [path] : []), ...value.flatMap((x, i) => leaves(x, [...path, i]))];
+  if (typeof value === 'object' && value !== null)
+    return Object.entries(value).flatMap(([k, x]) => leaves(x, [...path, k]));
   return typeof value === 'string' || typeof value === 'number' ? [path] : [];
 }
 function put(root: unknown, path: readonly (string | number)[], value: unknown): unknown {
@@ -51,23 +63,43 @@ describe('a draft is the same document, not yet whole', () => {
     expect(v.safeParse(DraftSchema, { ...empty, colour: 'green' }).success).toBe(false);
     expect(v.safeParse(DraftSchema, { ...empty, title: 'x'.repeat(81) }).success).toBe(false);
     expect(v.safeParse(DraftSchema, { ...empty, title: 'a\u0000b' }).success).toBe(false);
-    expect(v.safeParse(DraftSchema, { ...empty, cautions: Array.from({ length: 13 }, () => 'x') }).success).toBe(false);
-    expect(v.safeParse(DraftSchema, { ...headSheet, groups: [{ ...headSheet.groups[0], lengthMm: Infinity }] }).success).toBe(false);
+    expect(
+      v.safeParse(DraftSchema, { ...empty, cautions: Array.from({ length: 13 }, () => 'x') })
+        .success,
+    ).toBe(false);
+    expect(
+      v.safeParse(DraftSchema, {
+        ...headSheet,
+        groups: [{ ...headSheet.groups[0], lengthMm: Infinity }],
+      }).success,
+    ).toBe(false);
   });
 
   test('an empty one says what is missing, by its place; a whole one says what the sheet’s own checks say', () => {
     const places = checkDraft(empty).map((f) => f.place);
-    expect(places).toEqual(expect.arrayContaining(['title', 'source.title', 'seats', 'groups', 'stages']));
+    expect(places).toEqual(
+      expect.arrayContaining(['title', 'source.title', 'seats', 'groups', 'stages']),
+    );
     expect(isApprovable(checkDraft(empty))).toBe(false);
-    for (const sheet of demoSheets) expect(checkDraft(sheet).filter((f) => f.level !== 'note')).toEqual([]);
+    for (const sheet of demoSheets)
+      expect(checkDraft(sheet).filter((f) => f.level !== 'note')).toEqual([]);
   });
 
   test('with any one text, list or number emptied it can still be kept and checked, and is not whole', () => {
-    const emptied = any.chain((sheet) => fc.tuple(fc.constant(sheet), fc.constantFrom(...leaves(sheet))));
+    const emptied = any.chain((sheet) =>
+      fc.tuple(fc.constant(sheet), fc.constantFrom(...leaves(sheet))),
+    );
     fc.assert(
       fc.property(emptied, ([sheet, path]) => {
-        const was = path.reduce<unknown>((x, k) => (x as Record<string | number, unknown>)[k], sheet);
-        const holed = put(sheet, path, Array.isArray(was) ? [] : typeof was === 'string' ? '' : 0) as Sheet;
+        const was = path.reduce<unknown>(
+          (x, k) => (x as Record<string | number, unknown>)[k],
+          sheet,
+        );
+        const holed = put(
+          sheet,
+          path,
+          Array.isArray(was) ? [] : typeof was === 'string' ? '' : 0,
+        ) as Sheet;
         const kept = v.safeParse(DraftSchema, holed);
         // A choice among given words has no empty form.
         if (!kept.success) return expect(typeof was).not.toBe('object');
@@ -79,9 +111,19 @@ describe('a draft is the same document, not yet whole', () => {
   });
 
   test('a number out of bounds is said in words', () => {
-    const draft = { ...headSheet, groups: headSheet.groups.map((g) => ({ ...g, thread: { ...g.thread, pitchMm: -1 } })) };
-    expect(checkDraft(draft)).toContainEqual({ code: 'malformed', level: 'error', place: 'groups.0.thread.pitchMm', message: '“-1” must be more than 0.' });
-    expect(checkDraft({ ...headSheet, source: { ...headSheet.source, date: '18.3.26' } })[0]?.message).toBe('“18.3.26” is no date; write it like 2026-03-18.');
+    const draft = {
+      ...headSheet,
+      groups: headSheet.groups.map((g) => ({ ...g, thread: { ...g.thread, pitchMm: -1 } })),
+    };
+    expect(checkDraft(draft)).toContainEqual({
+      code: 'malformed',
+      level: 'error',
+      place: 'groups.0.thread.pitchMm',
+      message: '“-1” must be more than 0.',
+    });
+    expect(
+      checkDraft({ ...headSheet, source: { ...headSheet.source, date: '18.3.26' } })[0]?.message,
+    ).toBe('“18.3.26” is no date; write it like 2026-03-18.');
   });
 });
 
@@ -99,9 +141,17 @@ describe('revisions and copies', () => {
   });
 
   test('a new revision forgets by what the old one was superseded; a copy forgets its siblings', () => {
-    expect(draftOf(demoSheet('brenna-2-0-head', 'B'), 'D')).toMatchObject({ revision: 'D', status: 'draft' });
+    expect(draftOf(demoSheet('brenna-2-0-head', 'B'), 'D')).toMatchObject({
+      revision: 'D',
+      status: 'draft',
+    });
     expect(draftOf(demoSheet('brenna-2-0-head', 'B'), 'D')).not.toHaveProperty('supersededBy');
-    expect(copyOf(demoSheet('ob20-flywheel', 'B'), 'x-1')).toMatchObject({ id: 'x-1', revision: 'A', tellApart: [], status: 'draft' });
+    expect(copyOf(demoSheet('ob20-flywheel', 'B'), 'x-1')).toMatchObject({
+      id: 'x-1',
+      revision: 'A',
+      tellApart: [],
+      status: 'draft',
+    });
     expect(sheetIdFor('OB-20 / Ö', 'flywheel', '0a1b')).toBe('ob-20-flywheel-0a1b');
     expect(sheetIdFor('', '', '0a1b')).toBe('sheet-0a1b');
   });
@@ -128,7 +178,11 @@ describe('places', () => {
   });
 
   test('are numbered on, outlined, moved and taken away', () => {
-    const two = addPlaces(addPlaces(held, [{ xMm: 0, yMm: 0 }], 'bolts'), [{ xMm: 100, yMm: 0 }], 'bolts');
+    const two = addPlaces(
+      addPlaces(held, [{ xMm: 0, yMm: 0 }], 'bolts'),
+      [{ xMm: 100, yMm: 0 }],
+      'bolts',
+    );
     expect(two.seats.map((s) => s.id)).toEqual(['1', '2']);
     expect(two.pattern.outline).toEqual([
       [-24, -24],
@@ -149,7 +203,9 @@ describe('places', () => {
         ],
       },
     };
-    expect(movePlace(drawn, '2', { xMm: 300, yMm: 0 }).pattern.outline).toEqual(drawn.pattern.outline);
+    expect(movePlace(drawn, '2', { xMm: 300, yMm: 0 }).pattern.outline).toEqual(
+      drawn.pattern.outline,
+    );
   });
 
   test('a place taken away is named nowhere any more, and no stage silently takes in others', () => {
@@ -157,30 +213,53 @@ describe('places', () => {
     const [first] = sheet.pattern.positions;
     const less = removePlaces(sheet, [first?.label ?? '']);
     expect(JSON.stringify([less.seats, less.stages])).not.toContain(`"${first?.label}"`);
-    const only = { ...sheet, stages: sheet.stages.map((s, i) => (i === 0 ? { ...s, on: ['1'] } : s)) };
+    const only = {
+      ...sheet,
+      stages: sheet.stages.map((s, i) => (i === 0 ? { ...s, on: ['1'] } : s)),
+    };
     expect(removePlaces(only, ['1']).stages[0]?.on).toEqual([]);
-    expect(checkDraft(removePlaces(only, ['1'])).some((f) => f.place === 'stages.0.on' && f.level === 'error')).toBe(true);
+    expect(
+      checkDraft(removePlaces(only, ['1'])).some(
+        (f) => f.place === 'stages.0.on' && f.level === 'error',
+      ),
+    ).toBe(true);
   });
 
   test('numbered by tapping: the same bolts are tightened in the same order, under other names', () => {
-    const tapping = any.chain((sheet) => fc.tuple(fc.constant(sheet), fc.shuffledSubarray(sheet.pattern.positions.map((p) => p.label))));
+    const tapping = any.chain((sheet) =>
+      fc.tuple(
+        fc.constant(sheet),
+        fc.shuffledSubarray(sheet.pattern.positions.map((p) => p.label)),
+      ),
+    );
     fc.assert(
       fc.property(tapping, ([sheet, tapped]) => {
         const again = numberPlaces(sheet, tapped);
-        expect(again.pattern.positions.map((p) => p.label)).toEqual(sheet.pattern.positions.map((_, i) => String(i + 1)));
+        expect(again.pattern.positions.map((p) => p.label)).toEqual(
+          sheet.pattern.positions.map((_, i) => String(i + 1)),
+        );
         expect(new Set(again.seats.map((s) => s.id)).size).toBe(sheet.seats.length);
         for (const [i, stage] of sheet.stages.entries()) {
           // Orders that were named or listed; a computed one may break ties by the label.
           if (!stage.order?.labels) continue;
-          expect(orderOf(again, i).map((s) => at(again, s))).toEqual(orderOf(sheet, i).map((s) => at(sheet, s)));
+          expect(orderOf(again, i).map((s) => at(again, s))).toEqual(
+            orderOf(sheet, i).map((s) => at(sheet, s)),
+          );
         }
-        if (tapped[0]) expect(at(again, again.seats.find((s) => s.position === '1')?.id ?? '')).toBe(at(sheet, sheet.seats.find((s) => s.position === tapped[0])?.id ?? ''));
+        if (tapped[0])
+          expect(at(again, again.seats.find((s) => s.position === '1')?.id ?? '')).toBe(
+            at(sheet, sheet.seats.find((s) => s.position === tapped[0])?.id ?? ''),
+          );
       }),
     );
   });
 
   test('are given to another group', () => {
-    const two = addPlaces(held, rowsOfPlaces({ count: 2, rows: 1, spacingMm: 80, rowsMm: 0 }), 'bolts');
+    const two = addPlaces(
+      held,
+      rowsOfPlaces({ count: 2, rows: 1, spacingMm: 80, rowsMm: 0 }),
+      'bolts',
+    );
     expect(assignGroup(two, ['2'], 'long').seats.map((s) => s.group)).toEqual(['bolts', 'long']);
   });
 });
@@ -189,20 +268,36 @@ describe('a line pasted', () => {
   const paste = (draft: Sheet, line: string): Sheet => pasteLine(draft, parseLine(line).line);
 
   test('onto an empty draft it brings fasteners, rough places and stages that pass all checks but what a line cannot say', () => {
-    const draft = paste(empty, '10 × M10×1.5 10.9 new, oiled, centre-out: 27 N·m until settled; 50 N·m; +75°; +65°');
+    const draft = paste(
+      empty,
+      '10 × M10×1.5 10.9 new, oiled, centre-out: 27 N·m until settled; 50 N·m; +75°; +65°',
+    );
     expect(draft.seats).toHaveLength(10);
-    expect(draft.groups).toMatchObject([{ id: 'bolts', reuse: 'replace', frictionCondition: 'engineOil', propertyClass: '10.9' }]);
+    expect(draft.groups).toMatchObject([
+      { id: 'bolts', reuse: 'replace', frictionCondition: 'engineOil', propertyClass: '10.9' },
+    ]);
     expect(draft.stages.map((s) => s.name)).toEqual(['27 N·m', '50 N·m', '+75°', '+65°']);
     expect(
       checkDraft(draft)
         .filter((f) => f.level === 'error')
         .map((f) => f.place)
         .sort(),
-    ).toEqual(['groups.0.socket', 'source.condition', 'source.page', 'source.publisher', 'source.revision', 'source.title', 'title']);
+    ).toEqual([
+      'groups.0.socket',
+      'source.condition',
+      'source.page',
+      'source.publisher',
+      'source.revision',
+      'source.title',
+      'title',
+    ]);
   });
 
   test('of two groups it makes two, apart from each other', () => {
-    const draft = paste(empty, '8 × M8×1.25 8.8 reusable, dry + 4 × M6×1 8.8 reusable, dry: 20 N·m');
+    const draft = paste(
+      empty,
+      '8 × M8×1.25 8.8 reusable, dry + 4 × M6×1 8.8 reusable, dry: 20 N·m',
+    );
     expect(draft.groups.map((g) => g.id)).toEqual(['bolts', 'bolts-2']);
     expect(new Set(draft.pattern.positions.map((p) => `${p.xMm} ${p.yMm}`)).size).toBe(12);
   });
@@ -211,9 +306,15 @@ describe('a line pasted', () => {
     const line = '10 × M10×1.5 10.9 new, dry, centre-out: 30 N·m until settled; 50 N·m; +75°; +65°';
     const pasted = paste(headSheet, line);
     expect(pasted.stages[0]?.target).toEqual({ value: 30, unit: 'N.m' });
-    expect(pasted.groups[0]).toMatchObject({ frictionCondition: 'dry', friction: 'dry', socket: headSheet.groups[0]?.socket });
+    expect(pasted.groups[0]).toMatchObject({
+      frictionCondition: 'dry',
+      friction: 'dry',
+      socket: headSheet.groups[0]?.socket,
+    });
     expect(pasted.steps).toEqual(headSheet.steps);
     expect(pasted.pattern).toEqual(headSheet.pattern);
-    expect(paste(headSheet, '3 × M6×1 8.8 reusable, dry + 2 × M8×1.25 8.8 reusable, dry: 9 N·m').groups).toEqual(headSheet.groups);
+    expect(
+      paste(headSheet, '3 × M6×1 8.8 reusable, dry + 2 × M8×1.25 8.8 reusable, dry: 9 N·m').groups,
+    ).toEqual(headSheet.groups);
   });
 });

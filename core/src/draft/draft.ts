@@ -23,7 +23,8 @@ export function nextRevision(revision: string): string {
 }
 
 /** Which of two revisions came later. */
-export const isLater = (a: string, b: string): boolean => (a.length === b.length ? a > b : a.length > b.length);
+export const isLater = (a: string, b: string): boolean =>
+  a.length === b.length ? a > b : a.length > b.length;
 
 export interface NewSheet {
   id: string;
@@ -72,7 +73,13 @@ export function draftOf(sheet: Sheet, revision: string): Sheet {
 
 /** A sheet of its own, begun from another: for another engine, or another source. */
 export function copyOf(sheet: Sheet, id: string): Sheet {
-  return { ...draftOf(sheet, 'A'), id, title: `${sheet.title} (copy)`.slice(0, 80), tellApart: [], conflicts: [] };
+  return {
+    ...draftOf(sheet, 'A'),
+    id,
+    title: `${sheet.title} (copy)`.slice(0, 80),
+    tellApart: [],
+    conflicts: [],
+  };
 }
 
 /**

@@ -1,4 +1,23 @@
-export { blankGroup, DraftSchema, copyOf, draftOf, isLater, newDraft, nextRevision, sheetIdFor, type NewSheet } from './draft';
+export {
+  blankGroup,
+  DraftSchema,
+  copyOf,
+  draftOf,
+  isLater,
+  newDraft,
+  nextRevision,
+  sheetIdFor,
+  type NewSheet,
+} from './draft';
 export { checkDraft, findingKey, isApprovable, type DraftFinding } from './checkDraft';
-export { addPlaces, assignGroup, circleOfPlaces, movePlace, numberPlaces, removePlaces, rowsOfPlaces, type Point } from './places';
+export {
+  addPlaces,
+  assignGroup,
+  circleOfPlaces,
+  movePlace,
+  numberPlaces,
+  removePlaces,
+  rowsOfPlaces,
+  type Point,
+} from './places';
 export { pasteLine } from './pasteLine';

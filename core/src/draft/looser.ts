@@ -17,8 +17,9 @@ interface Node {
 const LONGEST_NAME = 60;
 
 /**
- * The same shape with looser bounds: texts and lists may still be empty, numbers may be any. Nothing unknown is let in, and
- * nothing gets longer than the strict one allows. For what somebody is still writing.
+ * The same shape with looser bounds: texts and lists may still be empty, numbers may be any.
+ * Nothing unknown is let in, and nothing gets longer than the strict one allows. For what somebody
+ * is still writing.
  */
 export function looser(schema: v.GenericSchema): v.GenericSchema {
   return walk(schema as unknown as Node) as unknown as v.GenericSchema;
@@ -28,15 +29,26 @@ function walk(node: Node): v.GenericSchema {
   const each = (nodes: Node[] | undefined): v.GenericSchema[] => (nodes ?? []).map(walk);
   switch (node.type) {
     case 'string':
-      return v.pipe(v.string(), v.maxLength(bound(node, 'max_length') ?? LONGEST_NAME), v.regex(CLEAN, 'holds characters that cannot be stored'));
+      return v.pipe(
+        v.string(),
+        v.maxLength(bound(node, 'max_length') ?? LONGEST_NAME),
+        v.regex(CLEAN, 'holds characters that cannot be stored'),
+      );
     case 'number':
       return v.pipe(v.number(), v.finite());
     case 'array':
-      return v.pipe(v.array(walk(node.item as Node)), v.maxLength(bound(node, 'max_length') ?? 240));
+      return v.pipe(
+        v.array(walk(node.item as Node)),
+        v.maxLength(bound(node, 'max_length') ?? 240),
+      );
     case 'tuple':
       return v.tuple(each(node.items) as [v.GenericSchema]);
     case 'strict_object':
-      return v.strictObject(Object.fromEntries(Object.entries(node.entries ?? {}).map(([name, entry]) => [name, walk(entry)])));
+      return v.strictObject(
+        Object.fromEntries(
+          Object.entries(node.entries ?? {}).map(([name, entry]) => [name, walk(entry)]),
+        ),
+      );
     case 'record':
       return v.record(v.pipe(v.string(), v.maxLength(LONGEST_NAME)), walk(node.value as Node));
     case 'optional':

@@ -15,7 +15,10 @@ const CONDITION_TEXT: Record<FrictionCondition, string> = {
   platedWaxed: 'as delivered, plated and waxed',
 };
 
-/** What a word for the condition puts on the fasteners: nobody reads “nothing on the threads” where the line said oiled. */
+/**
+ * What a word for the condition puts on the fasteners: nobody reads “nothing on the threads” where
+ * the line said oiled.
+ */
 const COMPOUNDS: Record<FrictionCondition, Group['compounds']> = {
   dry: [],
   lightOil: oilOn('engine oil'),
@@ -39,12 +42,18 @@ const SPACING_MM = 90;
 const ROWS_MM = 100;
 
 /**
- * A line of shorthand pasted onto a draft. Stages are taken over as `withLine` does. On an empty draft the fasteners come
- * with it, in rough rows; on one that has fasteners their thread, class, reuse and condition follow the line where it has as
- * many groups. Places and names that are there already stay.
+ * A line of shorthand pasted onto a draft. Stages are taken over as `withLine` does. On an empty
+ * draft the fasteners come with it, in rough rows; on one that has fasteners their thread, class,
+ * reuse and condition follow the line where it has as many groups. Places and names that are there
+ * already stay.
  */
 export function pasteLine(draft: Sheet, line: Line): Sheet {
-  const withFasteners = draft.groups.length === 0 ? line.groups.reduce(withGroup, draft) : line.groups.length === draft.groups.length ? renewed(draft, line) : draft;
+  const withFasteners =
+    draft.groups.length === 0
+      ? line.groups.reduce(withGroup, draft)
+      : line.groups.length === draft.groups.length
+        ? renewed(draft, line)
+        : draft;
   return withLine(withFasteners, line);
 }
 
@@ -60,14 +69,18 @@ function withGroup(draft: Sheet, g: LineGroup): Sheet {
   };
   const rows = g.count >= 4 && g.count % 2 === 0 ? 2 : 1;
   const lowest = Math.min(0, ...draft.pattern.positions.map((p) => p.yMm - ROWS_MM));
-  const points = rowsOfPlaces({ count: g.count, rows, spacingMm: SPACING_MM, rowsMm: ROWS_MM }).map((p) => ({
-    ...p,
-    yMm: draft.groups.length === 0 ? p.yMm : p.yMm + lowest - ROWS_MM / 2,
-  }));
+  const points = rowsOfPlaces({ count: g.count, rows, spacingMm: SPACING_MM, rowsMm: ROWS_MM }).map(
+    (p) => ({
+      ...p,
+      yMm: draft.groups.length === 0 ? p.yMm : p.yMm + lowest - ROWS_MM / 2,
+    }),
+  );
   return addPlaces({ ...draft, groups: [...draft.groups, group] }, points, id);
 }
 
-const facts = (g: LineGroup): Pick<Group, 'thread' | 'propertyClass' | 'reuse' | 'friction' | 'frictionCondition'> => ({
+const facts = (
+  g: LineGroup,
+): Pick<Group, 'thread' | 'propertyClass' | 'reuse' | 'friction' | 'frictionCondition'> => ({
   thread: { designation: g.designation, pitchMm: g.pitchMm },
   propertyClass: g.propertyClass,
   reuse: g.reuse,
@@ -75,14 +88,22 @@ const facts = (g: LineGroup): Pick<Group, 'thread' | 'propertyClass' | 'reuse' |
   frictionCondition: g.condition,
 });
 
-/** What a line says of each group; its words for the condition only where the condition is another one. */
+/**
+ * What a line says of each group; its words for the condition only where the condition is another
+ * one.
+ */
 function renewed(draft: Sheet, line: Line): Sheet {
   const groups = draft.groups.map((g, i) => {
     const said = line.groups[i];
     if (!said) return g;
     const { friction, ...rest } = facts(said);
     const isSame = said.condition === g.frictionCondition;
-    return { ...g, ...rest, friction: isSame ? g.friction : friction, compounds: isSame && g.compounds.length > 0 ? g.compounds : COMPOUNDS[said.condition] };
+    return {
+      ...g,
+      ...rest,
+      friction: isSame ? g.friction : friction,
+      compounds: isSame && g.compounds.length > 0 ? g.compounds : COMPOUNDS[said.condition],
+    };
   });
   return { ...draft, groups };
 }

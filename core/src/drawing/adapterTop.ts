@@ -6,8 +6,8 @@ const ABOVE = 16;
 const BELOW = 52;
 
 /**
- * A wrench with an adapter from above: the handle lies to the left, the drive square in the middle, the bolt at the end of
- * the adapter. L and E are drawn to one scale.
+ * A wrench with an adapter from above: the handle lies to the left, the drive square in the middle,
+ * the bolt at the end of the adapter. L and E are drawn to one scale.
  * @param angleDeg 0 straight ahead, 90 square to the handle
  */
 export function adapterTop(lengthMm: number, offsetMm: number, angleDeg: number): Drawing {
@@ -15,7 +15,10 @@ export function adapterTop(lengthMm: number, offsetMm: number, angleDeg: number)
   const rad = (angleDeg * Math.PI) / 180;
   const grip: Point = { x: 16, y: ABOVE + Math.max(12, offsetMm * scale * Math.sin(rad) + 12) };
   const drive: Point = { x: grip.x + lengthMm * scale, y: grip.y };
-  const bolt: Point = { x: drive.x + offsetMm * scale * Math.cos(rad), y: drive.y - offsetMm * scale * Math.sin(rad) };
+  const bolt: Point = {
+    x: drive.x + offsetMm * scale * Math.cos(rad),
+    y: drive.y - offsetMm * scale * Math.sin(rad),
+  };
   return {
     x: 0,
     y: 0,
@@ -52,7 +55,11 @@ const around = ({ x, y }: Point, h: number): Point[] => [
   { x: x + h, y: y + h },
   { x: x - h, y: y + h },
 ];
-const hexagon = ({ x, y }: Point, r: number): Point[] => Array.from({ length: 6 }, (_, i) => ({ x: x + r * Math.cos((i * Math.PI) / 3), y: y + r * Math.sin((i * Math.PI) / 3) }));
+const hexagon = ({ x, y }: Point, r: number): Point[] =>
+  Array.from({ length: 6 }, (_, i) => ({
+    x: x + r * Math.cos((i * Math.PI) / 3),
+    y: y + r * Math.sin((i * Math.PI) / 3),
+  }));
 
 /** A line of measure below the two points, in millimetres. */
 function measure(a: Point, b: Point, axisY: number, below: number, words: string): Shape[] {
@@ -72,6 +79,12 @@ function measure(a: Point, b: Point, axisY: number, below: number, words: string
       'quiet',
       1,
     ),
-    label({ x: Math.abs(right.x - left.x) < 40 ? right.x + 4 : middle, y: y - 4 }, 13, words, 'ink', { anchor: Math.abs(right.x - left.x) < 40 ? 'start' : 'middle', bold: true }),
+    label(
+      { x: Math.abs(right.x - left.x) < 40 ? right.x + 4 : middle, y: y - 4 },
+      13,
+      words,
+      'ink',
+      { anchor: Math.abs(right.x - left.x) < 40 ? 'start' : 'middle', bold: true },
+    ),
   ];
 }

@@ -1,8 +1,23 @@
 import { demoSheet, demoSheets, headSheet, Technician } from '../testing';
 import { next } from '../run';
-import { fastenerSide, flatsOf, jointMap, mapPlaces, seatMarks, stageRibbon, turnDial, zoomedTo, type Drawing } from '.';
+import {
+  fastenerSide,
+  flatsOf,
+  jointMap,
+  mapPlaces,
+  seatMarks,
+  stageRibbon,
+  turnDial,
+  zoomedTo,
+  type Drawing,
+} from '.';
 
-const inside = (d: Drawing): boolean => d.shapes.every((s) => s.kind === 'path' || (s.x >= d.x && s.x <= d.x + d.width && s.y >= d.y && s.y <= d.y + d.height));
+const inside = (d: Drawing): boolean =>
+  d.shapes.every(
+    (s) =>
+      s.kind === 'path' ||
+      (s.x >= d.x && s.x <= d.x + d.width && s.y >= d.y && s.y <= d.y + d.height),
+  );
 
 describe('joint map', () => {
   const marksAt = (steps: number): ReturnType<typeof seatMarks> => {
@@ -30,17 +45,26 @@ describe('joint map', () => {
     const held = new Technician(headSheet);
     held.until((d) => d.kind === 'pull' && d.stage.id === 'first-angle');
     held.step({ turnedDeg: 160 });
-    expect(seatMarks(held.state.sheet, held.state.progress, null)['1']).toMatchObject({ held: true, stopped: false });
+    expect(seatMarks(held.state.sheet, held.state.progress, null)['1']).toMatchObject({
+      held: true,
+      stopped: false,
+    });
     const broke = new Technician(headSheet);
     broke.until((d) => d.kind === 'pull');
     broke.step({ fails: 'broke' });
-    expect(seatMarks(broke.state.sheet, broke.state.progress, null)['1']).toMatchObject({ held: false, stopped: true });
+    expect(seatMarks(broke.state.sheet, broke.state.progress, null)['1']).toMatchObject({
+      held: false,
+      stopped: true,
+    });
     const apart = new Technician(demoSheet('ob20-bell-housing'), undefined, { part: 'takeApart' });
     apart.until((d) => d.kind === 'step' && d.step.kind === 'rest');
     const marks = seatMarks(apart.state.sheet, apart.state.progress, null);
     expect([marks['1']?.out, marks['5']?.out]).toEqual([true, false]);
-    const heads = (seats: typeof marks): number => jointMap(apart.state.sheet, seats, { words: false, numbers: {} }).shapes.length;
-    expect(heads(marks)).toBeLessThan(heads(Object.fromEntries(Object.entries(marks).map(([id, m]) => [id, { ...m, out: false }]))));
+    const heads = (seats: typeof marks): number =>
+      jointMap(apart.state.sheet, seats, { words: false, numbers: {} }).shapes.length;
+    expect(heads(marks)).toBeLessThan(
+      heads(Object.fromEntries(Object.entries(marks).map(([id, m]) => [id, { ...m, out: false }]))),
+    );
   });
 
   test('turned and mirrored it stays in its box, a tap finds what is drawn there, and larger it keeps the next one in sight', () => {
@@ -50,10 +74,20 @@ describe('joint map', () => {
         const map = jointMap(headSheet, marksAt(6), { words: true, numbers: {}, view });
         expect(inside(map)).toBe(true);
         const at = mapPlaces(headSheet, view).find((p) => p.seat === '3');
-        expect(map.shapes.some((s) => s.kind === 'circle' && s.stroke === 'brand' && s.x === at?.x && s.y === at.y)).toBe(true);
+        expect(
+          map.shapes.some(
+            (s) => s.kind === 'circle' && s.stroke === 'brand' && s.x === at?.x && s.y === at.y,
+          ),
+        ).toBe(true);
         const near = zoomedTo(map, 2.4, at ?? null);
         expect(near.width).toBeCloseTo(map.width / 2.4, 9);
-        expect(at && at.x >= near.x && at.x <= near.x + near.width && at.y >= near.y && at.y <= near.y + near.height).toBe(true);
+        expect(
+          at &&
+            at.x >= near.x &&
+            at.x <= near.x + near.width &&
+            at.y >= near.y &&
+            at.y <= near.y + near.height,
+        ).toBe(true);
         expect(near.x >= map.x && near.x + near.width <= map.x + map.width + 1e-9).toBe(true);
       }
     }
@@ -79,7 +113,9 @@ describe('ribbon and dial', () => {
   });
 
   test('fills what is done and what is now', () => {
-    const fills = stageRibbon(headSheet, { stage: 1, share: 0.5 }).shapes.flatMap((s) => (s.kind === 'path' && s.fill !== 'none' ? [s.fill] : []));
+    const fills = stageRibbon(headSheet, { stage: 1, share: 0.5 }).shapes.flatMap((s) =>
+      s.kind === 'path' && s.fill !== 'none' ? [s.fill] : [],
+    );
     expect(fills).toEqual(['paint', 'brand']);
   });
 
@@ -94,7 +130,8 @@ describe('ribbon and dial', () => {
 
 test('the stripe shows turning and nothing else: none by hand, in line after a torque, back by slackening', () => {
   const t = new Technician(demoSheet('tf25-head'));
-  const stripe = (): number | null | undefined => seatMarks(t.state.sheet, t.state.progress, null)['2']?.stripeDeg;
+  const stripe = (): number | null | undefined =>
+    seatMarks(t.state.sheet, t.state.progress, null)['2']?.stripeDeg;
   t.until((d) => d.kind === 'pull');
   expect(stripe()).toBeNull();
   t.step();
@@ -108,7 +145,11 @@ test('the stripe shows turning and nothing else: none by hand, in line after a t
   expect(stripe()).toBe(90);
   const plate = new Technician(demoSheet('tf25-pressure-plate'));
   plate.until((d) => d.kind === 'hold');
-  expect(Object.values(seatMarks(plate.state.sheet, plate.state.progress, null)).every((m) => m.stripeDeg === null)).toBe(true);
+  expect(
+    Object.values(seatMarks(plate.state.sheet, plate.state.progress, null)).every(
+      (m) => m.stripeDeg === null,
+    ),
+  ).toBe(true);
 });
 
 test('the ribbon draws every action of the demo sheets', () => {
@@ -135,9 +176,17 @@ describe('a fastener from the side', () => {
 
   test('coats as much of the thread as is to be coated, and leans two compounds on one place differently', () => {
     const widest = (lengthMm: number | undefined): number => {
-      const { drawing } = fastenerSide({ ...bolts, lengthMm: 100, compounds: [{ kind: 'thread sealant', place: 'threads', lengthMm }] });
-      const box = drawing.shapes.find((s) => s.kind === 'path' && s.stroke === 'ink' && s.width === 1.4);
-      const xs = [...(box?.kind === 'path' ? box.d : '').matchAll(/[ML]([\d.]+) /g)].map((m) => Number(m[1]));
+      const { drawing } = fastenerSide({
+        ...bolts,
+        lengthMm: 100,
+        compounds: [{ kind: 'thread sealant', place: 'threads', lengthMm }],
+      });
+      const box = drawing.shapes.find(
+        (s) => s.kind === 'path' && s.stroke === 'ink' && s.width === 1.4,
+      );
+      const xs = [...(box?.kind === 'path' ? box.d : '').matchAll(/[ML]([\d.]+) /g)].map((m) =>
+        Number(m[1]),
+      );
       return Math.max(...xs) - Math.min(...xs);
     };
     expect(widest(20)).toBeCloseTo(2 * widest(10), 5);
@@ -149,7 +198,9 @@ describe('a fastener from the side', () => {
           { kind: 'engine oil', place },
         ],
       });
-      return drawing.shapes.filter((s) => s.kind === 'path' && s.stroke === 'ink' && s.width === 1).map((s) => (s.kind === 'path' ? s.d : ''));
+      return drawing.shapes
+        .filter((s) => s.kind === 'path' && s.stroke === 'ink' && s.width === 1)
+        .map((s) => (s.kind === 'path' ? s.d : ''));
     };
     const lines = strokes('threads');
     expect(new Set(lines).size).toBe(lines.length);

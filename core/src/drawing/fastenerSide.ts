@@ -7,7 +7,10 @@ const LENGTH = 150;
 const LEFT = 8;
 const LETTER = 9;
 
-/** Where each place lies along the fastener, from the head's top, in units of the drawing: from, to, half its thickness. */
+/**
+ * Where each place lies along the fastener, from the head's top, in units of the drawing: from, to,
+ * half its thickness.
+ */
 interface Zone {
   from: number;
   to: number;
@@ -15,8 +18,8 @@ interface Zone {
 }
 
 /**
- * A fastener from the side, head to the left, each compound hatched at its place and lettered; what the letters mean stands
- * in `words`. Not to scale but for the share of its length that is coated.
+ * A fastener from the side, head to the left, each compound hatched at its place and lettered; what
+ * the letters mean stands in `words`. Not to scale but for the share of its length that is coated.
  * @returns a drawing 210 units wide; y runs down
  */
 export function fastenerSide(group: Group): { drawing: Drawing; words: string[] } {
@@ -33,15 +36,33 @@ export function fastenerSide(group: Group): { drawing: Drawing; words: string[] 
   ];
   const words: string[] = [];
   for (const [i, compound] of group.compounds.entries()) {
-    const zone = zoneOf(compound, { head: head.to, threadFrom, tip, half, lengthMm: group.lengthMm });
+    const zone = zoneOf(compound, {
+      head: head.to,
+      threadFrom,
+      tip,
+      half,
+      lengthMm: group.lengthMm,
+    });
     const letter = String.fromCharCode(65 + i);
-    shapes.push(...hatch(zone, i), label({ x: (zone.from + zone.to) / 2, y: AXIS_Y - zone.half - 5 - (i % 2) * LETTER }, LETTER, letter, 'ink', { bold: true, mono: true }));
+    shapes.push(
+      ...hatch(zone, i),
+      label(
+        { x: (zone.from + zone.to) / 2, y: AXIS_Y - zone.half - 5 - (i % 2) * LETTER },
+        LETTER,
+        letter,
+        'ink',
+        { bold: true, mono: true },
+      ),
+    );
     words.push(`${letter} ${compoundText(compound)}`);
   }
   return { drawing: { x: 0, y: 0, width: tip + LEFT, height: HEIGHT, shapes }, words };
 }
 
-function zoneOf({ place, lengthMm: coated }: Compound, at: { head: number; threadFrom: number; tip: number; half: number; lengthMm: number | undefined }): Zone {
+function zoneOf(
+  { place, lengthMm: coated }: Compound,
+  at: { head: number; threadFrom: number; tip: number; half: number; lengthMm: number | undefined },
+): Zone {
   switch (place) {
     case 'under head':
       return { from: at.head - 3, to: at.head, half: 16 };
@@ -57,7 +78,8 @@ function zoneOf({ place, lengthMm: coated }: Compound, at: { head: number; threa
   }
 }
 
-const box = ({ from, to, half }: Zone, fill: 'head' | 'part', stroke: 'headEdge'): Shape => path(polyline(corners({ from, to, half }), true), fill, stroke, 1.2);
+const box = ({ from, to, half }: Zone, fill: 'head' | 'part', stroke: 'headEdge'): Shape =>
+  path(polyline(corners({ from, to, half }), true), fill, stroke, 1.2);
 const corners = ({ from, to, half }: Zone): Point[] => [
   { x: from, y: AXIS_Y - half },
   { x: to, y: AXIS_Y - half },
@@ -84,7 +106,10 @@ function threads(from: number, to: number, half: number): Shape[] {
   });
 }
 
-/** Strokes across a zone, leaning one way or the other, so that two compounds on one place are told apart. */
+/**
+ * Strokes across a zone, leaning one way or the other, so that two compounds on one place are told
+ * apart.
+ */
 function hatch(zone: Zone, index: number): Shape[] {
   const step = 4;
   const lean = index % 2 === 0 ? 1 : -1;

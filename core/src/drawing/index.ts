@@ -1,5 +1,12 @@
 export { fastenerHead, type Head } from './fastenerHead';
-export { jointMap, mapPlaces, seatMarks, zoomedTo, type JointMapOptions, type SeatMark } from './jointMap';
+export {
+  jointMap,
+  mapPlaces,
+  seatMarks,
+  zoomedTo,
+  type JointMapOptions,
+  type SeatMark,
+} from './jointMap';
 export { stageRibbon, type RibbonPlace } from './stageRibbon';
 export { flatsOf, stripeDial, turnDial } from './turnDial';
 export type { Drawing, Ink, Shape } from './shapes';

@@ -1,7 +1,19 @@
 import type { MeasureKindId, Verdict } from '../measure';
-import { circle, label, path, polar, polyline, type Drawing, type Point, type Shape } from './shapes';
+import {
+  circle,
+  label,
+  path,
+  polar,
+  polyline,
+  type Drawing,
+  type Point,
+  type Shape,
+} from './shapes';
 
-/** One row of a measurement as it is drawn: its value in mm once it is measured, and what it came to. */
+/**
+ * One row of a measurement as it is drawn: its value in mm once it is measured, and what it came
+ * to.
+ */
 export interface DrawnRow {
   row: string;
   mm: number | null;
@@ -17,8 +29,10 @@ const HEIGHT = 170;
 const PAD = 26;
 
 /**
- * What is measured, with the places on it: a face under its straight-edge lines, a circle under the dial, or columns against
- * their limits. On a face the ring round a place grows with its gap, so that the lines make a map of it. Hollow: not measured. Dot: measured. Ring: now. Bar across: marginal. Cross: not within its limit.
+ * What is measured, with the places on it: a face under its straight-edge lines, a circle under the
+ * dial, or columns against their limits. On a face the ring round a place grows with its gap, so
+ * that the lines make a map of it. Hollow: not measured. Dot: measured. Ring: now. Bar across:
+ * marginal. Cross: not within its limit.
  * @param current the row in hand, or −1
  * @param limits in mm, drawn across columns
  */
@@ -28,9 +42,17 @@ export function measuredDrawing(
   current: number,
   limits: { min?: number; max?: number },
 ): { drawing: Drawing; places: MeasuredPlace[] } {
-  const { shapes, places } = kind === 'flatness' ? face(rows, limits.max) : kind === 'runOut' ? dial(rows) : columns(rows, limits);
+  const { shapes, places } =
+    kind === 'flatness'
+      ? face(rows, limits.max)
+      : kind === 'runOut'
+        ? dial(rows)
+        : columns(rows, limits);
   const marks = places.flatMap((p) => mark(p, rows[p.row], p.row === current));
-  return { drawing: { x: 0, y: 0, width: WIDTH, height: HEIGHT, shapes: [...shapes, ...marks] }, places };
+  return {
+    drawing: { x: 0, y: 0, width: WIDTH, height: HEIGHT, shapes: [...shapes, ...marks] },
+    places,
+  };
 }
 
 interface Laid {
@@ -64,7 +86,14 @@ const WIDEST_RING = 22;
 function face(rows: readonly DrawnRow[], limit: number | undefined): Laid {
   const widest = Math.max(limit ?? 0, ...rows.map((r) => r.mm ?? 0));
   const names = [...new Set(rows.map((r) => r.row))];
-  const shapes: Shape[] = [path(polyline(corners(PAD / 2, PAD / 2, WIDTH - PAD / 2, HEIGHT - PAD / 2), true), 'part', 'partEdge', 2)];
+  const shapes: Shape[] = [
+    path(
+      polyline(corners(PAD / 2, PAD / 2, WIDTH - PAD / 2, HEIGHT - PAD / 2), true),
+      'part',
+      'partEdge',
+      2,
+    ),
+  ];
   const places: MeasuredPlace[] = [];
   for (const [i, name] of names.entries()) {
     const x = PAD + ((i + 1) * (WIDTH - 2 * PAD)) / (names.length + 1);
@@ -78,7 +107,8 @@ function face(rows: readonly DrawnRow[], limit: number | undefined): Laid {
       const share = own.length === 1 ? 0.5 : k / (own.length - 1);
       const at = { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share };
       const mm = rows[row]?.mm ?? null;
-      if (mm !== null && mm > 0 && widest > 0) shapes.push(circle(at, 6 + (mm / widest) * (WIDEST_RING - 6), 'none', 'ink', 1.5));
+      if (mm !== null && mm > 0 && widest > 0)
+        shapes.push(circle(at, 6 + (mm / widest) * (WIDEST_RING - 6), 'none', 'ink', 1.5));
       places.push({ row, ...at });
     }
   }
@@ -91,18 +121,36 @@ function dial(rows: readonly DrawnRow[]): Laid {
   const radius = 56;
   const values = rows.map((r) => r.mm ?? 0);
   const most = Math.max(1e-6, ...values.map(Math.abs));
-  const places = rows.map((_r, row): MeasuredPlace => ({ row, ...polar(middle, radius + ((values[row] ?? 0) / most) * 14, (row * 360) / rows.length) }));
+  const places = rows.map((_r, row): MeasuredPlace => ({
+    row,
+    ...polar(middle, radius + ((values[row] ?? 0) / most) * 14, (row * 360) / rows.length),
+  }));
   const around = polyline(places, true);
-  return { shapes: [circle(middle, radius, 'part', 'partEdge', 2), path(around, 'none', 'quiet', 1.5), circle(middle, 4, 'quiet')], places };
+  return {
+    shapes: [
+      circle(middle, radius, 'part', 'partEdge', 2),
+      path(around, 'none', 'quiet', 1.5),
+      circle(middle, 4, 'quiet'),
+    ],
+    places,
+  };
 }
 
 function columns(rows: readonly DrawnRow[], { min, max }: { min?: number; max?: number }): Laid {
   const values = rows.flatMap((r) => (r.mm === null ? [] : [r.mm]));
-  const ends = [...values, ...(min === undefined ? [] : [min]), ...(max === undefined ? [] : [max])];
+  const ends = [
+    ...values,
+    ...(min === undefined ? [] : [min]),
+    ...(max === undefined ? [] : [max]),
+  ];
   // Lengths differ by tenths on a hundred: what is drawn begins near the least of them.
   const [least, most] = [Math.min(0, ...ends), Math.max(1e-6, ...ends)];
-  const from = values.length > 1 && Math.min(...ends) > 0.5 * most ? Math.min(...ends) - (most - Math.min(...ends)) * 0.5 - 1e-6 : least;
-  const y = (mm: number): number => HEIGHT - PAD - ((mm - from) / (most - from)) * (HEIGHT - 2 * PAD - 8);
+  const from =
+    values.length > 1 && Math.min(...ends) > 0.5 * most
+      ? Math.min(...ends) - (most - Math.min(...ends)) * 0.5 - 1e-6
+      : least;
+  const y = (mm: number): number =>
+    HEIGHT - PAD - ((mm - from) / (most - from)) * (HEIGHT - 2 * PAD - 8);
   const step = (WIDTH - 2 * PAD) / Math.max(1, rows.length);
   const shapes: Shape[] = [
     path(
@@ -122,7 +170,23 @@ function columns(rows: readonly DrawnRow[], { min, max }: { min?: number; max?: 
   for (const [i, r] of rows.entries()) {
     const x = PAD + (i + 0.5) * step;
     const top = r.mm === null ? y(Math.max(from, 0)) : y(r.mm);
-    if (r.mm !== null) shapes.push(path(polyline(corners(x - Math.min(12, step / 3), top, x + Math.min(12, step / 3), y(Math.max(from, 0))), true), 'head', 'headEdge', 1.2));
+    if (r.mm !== null)
+      shapes.push(
+        path(
+          polyline(
+            corners(
+              x - Math.min(12, step / 3),
+              top,
+              x + Math.min(12, step / 3),
+              y(Math.max(from, 0)),
+            ),
+            true,
+          ),
+          'head',
+          'headEdge',
+          1.2,
+        ),
+      );
     shapes.push(label({ x, y: HEIGHT - 8 }, rows.length > 8 ? 9 : 11, r.row.slice(0, 8), 'ink'));
     places.push({ row: i, x, y: top - 10 });
   }
@@ -139,7 +203,10 @@ function limitLine(value: number | undefined, words: string, y: (mm: number) => 
     ],
     false,
   );
-  return [path(line, 'none', 'ink', 1.4, { dash: [6, 4] }), label({ x: WIDTH - PAD + 3, y: y(value) + 4 }, 10, words, 'ink', { anchor: 'start' })];
+  return [
+    path(line, 'none', 'ink', 1.4, { dash: [6, 4] }),
+    label({ x: WIDTH - PAD + 3, y: y(value) + 4 }, 10, words, 'ink', { anchor: 'start' }),
+  ];
 }
 
 function mark(at: MeasuredPlace, row: DrawnRow | undefined, isCurrent: boolean): Shape[] {

@@ -1,5 +1,18 @@
 /** Colours by what they mean; the theme or the printer says which colour that is. */
-export type Ink = 'none' | 'part' | 'partEdge' | 'opening' | 'head' | 'headEdge' | 'paint' | 'brand' | 'brandSoft' | 'ink' | 'quiet' | 'paper' | 'warn';
+export type Ink =
+  | 'none'
+  | 'part'
+  | 'partEdge'
+  | 'opening'
+  | 'head'
+  | 'headEdge'
+  | 'paint'
+  | 'brand'
+  | 'brandSoft'
+  | 'ink'
+  | 'quiet'
+  | 'paper'
+  | 'warn';
 
 interface Style {
   fill: Ink;
@@ -9,9 +22,22 @@ interface Style {
 export type Shape =
   | ({ kind: 'path'; d: string; dash?: readonly number[]; round?: boolean } & Style)
   | ({ kind: 'circle'; x: number; y: number; r: number } & Style)
-  | { kind: 'text'; x: number; y: number; size: number; text: string; ink: Ink; anchor: 'start' | 'middle' | 'end'; bold: boolean; mono: boolean };
+  | {
+      kind: 'text';
+      x: number;
+      y: number;
+      size: number;
+      text: string;
+      ink: Ink;
+      anchor: 'start' | 'middle' | 'end';
+      bold: boolean;
+      mono: boolean;
+    };
 
-/** Plain primitives in a box; y runs down as on screens and paper. The same on screen, thumbnail and record. */
+/**
+ * Plain primitives in a box; y runs down as on screens and paper. The same on screen, thumbnail and
+ * record.
+ */
 export interface Drawing {
   x: number;
   y: number;
@@ -47,7 +73,13 @@ export function wedge(centre: Point, radius: number, fromDeg: number, toDeg: num
   return `M${round(centre.x)} ${round(centre.y)}L${round(a.x)} ${round(a.y)}A${radius} ${radius} 0 ${large} ${sweep >= 0 ? 1 : 0} ${round(b.x)} ${round(b.y)}Z`;
 }
 
-export const path = (d: string, fill: Ink, stroke: Ink = 'none', width = 0, extra: { dash?: readonly number[]; round?: boolean } = {}): Shape => ({
+export const path = (
+  d: string,
+  fill: Ink,
+  stroke: Ink = 'none',
+  width = 0,
+  extra: { dash?: readonly number[]; round?: boolean } = {},
+): Shape => ({
   kind: 'path',
   d,
   fill,
@@ -55,7 +87,13 @@ export const path = (d: string, fill: Ink, stroke: Ink = 'none', width = 0, extr
   width,
   ...extra,
 });
-export const circle = (at: Point, r: number, fill: Ink, stroke: Ink = 'none', width = 0): Shape => ({
+export const circle = (
+  at: Point,
+  r: number,
+  fill: Ink,
+  stroke: Ink = 'none',
+  width = 0,
+): Shape => ({
   kind: 'circle',
   x: at.x,
   y: at.y,
@@ -64,7 +102,13 @@ export const circle = (at: Point, r: number, fill: Ink, stroke: Ink = 'none', wi
   stroke,
   width,
 });
-export const label = (at: Point, size: number, text: string, ink: Ink, options: { anchor?: 'start' | 'middle' | 'end'; bold?: boolean; mono?: boolean } = {}): Shape => ({
+export const label = (
+  at: Point,
+  size: number,
+  text: string,
+  ink: Ink,
+  options: { anchor?: 'start' | 'middle' | 'end'; bold?: boolean; mono?: boolean } = {},
+): Shape => ({
   kind: 'text',
   x: at.x,
   y: at.y,

@@ -4,14 +4,21 @@ import { circle, path, polar, polyline, wedge, type Drawing, type Shape } from '
 const R = 84;
 
 /**
- * The angle to turn, true to scale, on a dial of twelve: from where the handle stands (dotted) to where it ends.
- * @param startDeg where the handle stands, clockwise from up; the app does not know it and lets it be dragged
+ * The angle to turn, true to scale, on a dial of twelve: from where the handle stands (dotted) to
+ * where it ends.
+ * @param startDeg where the handle stands, clockwise from up; the app does not know it and lets it
+ * be dragged
  */
 export function turnDial(angleDeg: number, startDeg: number, head: Head): Drawing {
   const centre = { x: 100, y: 100 };
   const ticks: Shape[] = Array.from({ length: 12 }, (_, i) => {
     const long = i % 3 === 0;
-    return path(polyline([polar(centre, R, i * 30), polar(centre, R - (long ? 14 : 8), i * 30)], false), 'none', 'quiet', long ? 4 : 2.5);
+    return path(
+      polyline([polar(centre, R, i * 30), polar(centre, R - (long ? 14 : 8), i * 30)], false),
+      'none',
+      'quiet',
+      long ? 4 : 2.5,
+    );
   });
   const end = startDeg + angleDeg;
   return {
@@ -23,8 +30,13 @@ export function turnDial(angleDeg: number, startDeg: number, head: Head): Drawin
       circle(centre, R, 'paper', 'partEdge', 3),
       ...ticks,
       path(wedge(centre, R - 20, startDeg, end), 'brandSoft'),
-      path(polyline([centre, polar(centre, R - 6, startDeg)], false), 'none', 'quiet', 5, { dash: [1, 9], round: true }),
-      path(polyline([centre, polar(centre, R + 6, end)], false), 'none', 'brand', 9, { round: true }),
+      path(polyline([centre, polar(centre, R - 6, startDeg)], false), 'none', 'quiet', 5, {
+        dash: [1, 9],
+        round: true,
+      }),
+      path(polyline([centre, polar(centre, R + 6, end)], false), 'none', 'brand', 9, {
+        round: true,
+      }),
       ...fastenerHead(head, centre, 22, startDeg),
     ],
   };
@@ -32,7 +44,8 @@ export function turnDial(angleDeg: number, startDeg: number, head: Head): Drawin
 
 /**
  * An angle in flats of a hexagon, to the nearest quarter: what a hand counts.
- * @returns `off`: how much the angle is more (positive) or less than that, in degrees; nobody rounds it in silence
+ * @returns `off`: how much the angle is more (positive) or less than that, in degrees; nobody
+ * rounds it in silence
  */
 export function flatsOf(angleDeg: number): { whole: number; quarters: number; off: number } {
   const quarters = Math.round(angleDeg / 15);
@@ -40,13 +53,19 @@ export function flatsOf(angleDeg: number): { whole: number; quarters: number; of
 }
 
 /**
- * Where a stripe stands, seen from above: dotted where it was painted, grey where it stood before this stage, and where it stands
- * when this stage is done.
+ * Where a stripe stands, seen from above: dotted where it was painted, grey where it stood before
+ * this stage, and where it stands when this stage is done.
  * @param beforeDeg all that was turned before this stage, since it was painted
  */
 export function stripeDial(beforeDeg: number, targetDeg: number, head: Head): Drawing {
   const dial = turnDial(targetDeg, beforeDeg, head);
   const centre = { x: 100, y: 100 };
-  const painted = path(polyline([polar(centre, R + 2, 0), polar(centre, R - 24, 0)], false), 'none', 'ink', 5, { round: true });
+  const painted = path(
+    polyline([polar(centre, R + 2, 0), polar(centre, R - 24, 0)], false),
+    'none',
+    'ink',
+    5,
+    { round: true },
+  );
   return { ...dial, shapes: [...dial.shapes, painted] };
 }

@@ -21,7 +21,10 @@ export class AppError extends Error {
   }
 }
 
-/** The form in which a refusal crosses the wire; text is made again on the other side from code and params. */
+/**
+ * The form in which a refusal crosses the wire; text is made again on the other side from code and
+ * params.
+ */
 export interface WireError {
   code: ErrorCode;
   params: ErrorParams;

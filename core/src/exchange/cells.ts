@@ -5,7 +5,8 @@ import { parseNumber } from '../quantity';
 const RUNS = /^[=+\-@\t\r\n']/;
 
 /**
- * A text that a spreadsheet will show and not run: an apostrophe in front, taken off again by `restore`.
+ * A text that a spreadsheet will show and not run: an apostrophe in front, taken off again by
+ * `restore`.
  * @example defuse('=1+1') // "'=1+1"
  */
 export const defuse = (text: string): string => (RUNS.test(text) ? `'${text}` : text);
@@ -19,7 +20,11 @@ export interface Column {
   path: string;
   kind: Kind;
 }
-export const column = (name: string, kind: Kind = 'text', path = name): Column => ({ name, kind, path });
+export const column = (name: string, kind: Kind = 'text', path = name): Column => ({
+  name,
+  kind,
+  path,
+});
 
 export type Row = Record<string, string>;
 
@@ -43,7 +48,15 @@ export function thingOf(columns: readonly Column[], row: Row): Record<string, un
 }
 
 function at(thing: object, path: string): unknown {
-  return path.split('.').reduce<unknown>((value, key) => (typeof value === 'object' && value !== null ? (value as Record<string, unknown>)[key] : undefined), thing);
+  return path
+    .split('.')
+    .reduce<unknown>(
+      (value, key) =>
+        typeof value === 'object' && value !== null
+          ? (value as Record<string, unknown>)[key]
+          : undefined,
+      thing,
+    );
 }
 
 function put(thing: Record<string, unknown>, path: string, value: unknown): void {
@@ -85,7 +98,8 @@ function read({ name, kind }: Column, cell: string): unknown {
     case 'number':
       return numberIn(name, cell);
     case 'flag':
-      if (!/^(yes|no|true|false)$/i.test(cell.trim())) throw unreadable(name, cell, 'it must be yes or no');
+      if (!/^(yes|no|true|false)$/i.test(cell.trim()))
+        throw unreadable(name, cell, 'it must be yes or no');
       return /^(yes|true)$/i.test(cell.trim());
     case 'list': {
       const text = restore(cell);
@@ -116,4 +130,5 @@ function jsonIn(name: string, text: string): unknown {
   }
 }
 
-const unreadable = (name: string, cell: string, why: string): AppError => new AppError('CELL_UNREADABLE', { column: name, cell: cell.slice(0, 60), why });
+const unreadable = (name: string, cell: string, why: string): AppError =>
+  new AppError('CELL_UNREADABLE', { column: name, cell: cell.slice(0, 60), why });

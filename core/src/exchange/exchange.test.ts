@@ -4,7 +4,17 @@ import { draftOf } from '../draft';
 import { readSheet, type Sheet } from '../procedure';
 import { demoSheet, demoSheets, headSheet } from '../testing';
 import { buildSheet, planArbitrary } from '../testing/sheetPlans';
-import { classify, defuse, HEADINGS, restore, rowKindOf, rowsOf, saysTheSame, SheetSplitter, withRows } from '.';
+import {
+  classify,
+  defuse,
+  HEADINGS,
+  restore,
+  rowKindOf,
+  rowsOf,
+  saysTheSame,
+  SheetSplitter,
+  withRows,
+} from '.';
 
 const runs = process.env.STENNET_ALL ? 2000 : 150;
 function refused(act: () => unknown): AppError {
@@ -32,7 +42,12 @@ const cut = (text: string, sizes: readonly number[]): string[] => {
 describe('cutting a file into sheets', () => {
   const sheets = fc.array(fc.constantFrom(...demoSheets), { maxLength: 4 });
   const forms: Record<string, (s: readonly object[]) => string> = {
-    library: (s) => JSON.stringify({ format: 'stennet-sheets', v: 1, shop: 'a "[{', sheets: s, count: { of: [s.length] } }, null, 1),
+    library: (s) =>
+      JSON.stringify(
+        { format: 'stennet-sheets', v: 1, shop: 'a "[{', sheets: s, count: { of: [s.length] } },
+        null,
+        1,
+      ),
     list: (s) => ` ${JSON.stringify(s, null, 2)}\n`,
     lines: (s) => s.map((x) => JSON.stringify(x)).join('\n'),
     bare: (s) => `\ufeff${s.map((x) => JSON.stringify(x, null, 1)).join('')}`,
@@ -40,9 +55,14 @@ describe('cutting a file into sheets', () => {
 
   test('any form, in pieces of any size, gives the same sheets', () => {
     fc.assert(
-      fc.property(sheets, fc.constantFrom(...Object.keys(forms)), fc.array(fc.integer({ min: 1, max: 4000 }), { minLength: 1, maxLength: 5 }), (list, form, sizes) => {
-        expect(cut(forms[form]?.(list) ?? '', sizes).map((t) => JSON.parse(t))).toEqual(list);
-      }),
+      fc.property(
+        sheets,
+        fc.constantFrom(...Object.keys(forms)),
+        fc.array(fc.integer({ min: 1, max: 4000 }), { minLength: 1, maxLength: 5 }),
+        (list, form, sizes) => {
+          expect(cut(forms[form]?.(list) ?? '', sizes).map((t) => JSON.parse(t))).toEqual(list);
+        },
+      ),
       { numRuns: runs },
     );
   });
@@ -71,7 +91,26 @@ describe('cutting a file into sheets', () => {
   });
 
   test('whatever it is fed, it answers with texts or with a refusal', () => {
-    const soup = fc.array(fc.constantFrom('{', '}', '[', ']', '"', '\\', ',', ':', 'sheets', '"sheets":', ' ', '1', 'é', '\u0000', '"a":'), { maxLength: 60 });
+    const soup = fc.array(
+      fc.constantFrom(
+        '{',
+        '}',
+        '[',
+        ']',
+        '"',
+        '\\',
+        ',',
+        ':',
+        'sheets',
+        '"sheets":',
+        ' ',
+        '1',
+        'é',
+        '\u0000',
+        '"a":',
+      ),
+      { maxLength: 60 },
+    );
     fc.assert(
       fc.property(soup, fc.integer({ min: 1, max: 9 }), (parts, size) => {
         try {
@@ -88,14 +127,18 @@ describe('cutting a file into sheets', () => {
 describe('tables', () => {
   test('every sheet comes back from its tables exactly as it was', () => {
     for (const sheet of demoSheets) {
-      expect(withRows({ ...sheet, stages: [], takeApart: [] }, 'stages', rowsOf.stages(sheet)).stages).toEqual(sheet.stages);
-      for (const kind of ['stages', 'fasteners'] as const) expect(withRows(sheet, kind, rowsOf[kind](sheet))).toEqual(sheet);
+      expect(
+        withRows({ ...sheet, stages: [], takeApart: [] }, 'stages', rowsOf.stages(sheet)).stages,
+      ).toEqual(sheet.stages);
+      for (const kind of ['stages', 'fasteners'] as const)
+        expect(withRows(sheet, kind, rowsOf[kind](sheet))).toEqual(sheet);
     }
     fc.assert(
       fc.property(planArbitrary, (plan) => {
         // As it stands in a file, where there is no negative zero.
         const sheet = readSheet(JSON.parse(JSON.stringify(buildSheet(plan))));
-        for (const kind of ['stages', 'fasteners'] as const) expect(withRows(sheet, kind, rowsOf[kind](sheet))).toEqual(sheet);
+        for (const kind of ['stages', 'fasteners'] as const)
+          expect(withRows(sheet, kind, rowsOf[kind](sheet))).toEqual(sheet);
       }),
       { numRuns: runs },
     );
@@ -103,7 +146,10 @@ describe('tables', () => {
 
   test('text that a spreadsheet would run is defused and restored, numbers stand by themselves', () => {
     for (const evil of ['=1+1', '+49', '-x', '@a', "'quoted", '\tx', 'plain']) {
-      const sheet: Sheet = { ...headSheet, stages: headSheet.stages.map((s, i) => (i === 0 ? { ...s, note: evil, name: evil } : s)) };
+      const sheet: Sheet = {
+        ...headSheet,
+        stages: headSheet.stages.map((s, i) => (i === 0 ? { ...s, note: evil, name: evil } : s)),
+      };
       const rows = rowsOf.stages(sheet);
       expect(rows[0]?.name).not.toMatch(/^[=+\-@\t]/);
       expect(withRows(sheet, 'stages', rows)).toEqual(sheet);
@@ -114,7 +160,8 @@ describe('tables', () => {
 
   test('every row has every column, and the headings say which table it is', () => {
     for (const kind of ['stages', 'fasteners'] as const) {
-      for (const row of demoSheets.flatMap((s) => rowsOf[kind](s))) expect(Object.keys(row).sort()).toEqual([...HEADINGS[kind]].sort());
+      for (const row of demoSheets.flatMap((s) => rowsOf[kind](s)))
+        expect(Object.keys(row).sort()).toEqual([...HEADINGS[kind]].sort());
       expect(rowKindOf(HEADINGS[kind])).toBe(kind);
     }
     expect(rowKindOf(['sheet', 'action'])).toBeNull();
@@ -123,10 +170,16 @@ describe('tables', () => {
 
   test('a decimal comma is read; what cannot be read names its column', () => {
     const rows = rowsOf.stages(headSheet);
-    const withCell = (name: string, cell: string): Sheet => withRows(headSheet, 'stages', [{ ...rows[0], [name]: cell }, ...rows.slice(1)]);
+    const withCell = (name: string, cell: string): Sheet =>
+      withRows(headSheet, 'stages', [{ ...rows[0], [name]: cell }, ...rows.slice(1)]);
     expect(withCell('value', '27,5').stages[0]?.target).toEqual({ value: 27.5, unit: 'N.m' });
-    expect(refused(() => withCell('value', 'much')).params).toMatchObject({ column: 'value', cell: 'much' });
-    expect(refused(() => withCell('may lag', 'perhaps')).params).toMatchObject({ column: 'may lag' });
+    expect(refused(() => withCell('value', 'much')).params).toMatchObject({
+      column: 'value',
+      cell: 'much',
+    });
+    expect(refused(() => withCell('may lag', 'perhaps')).params).toMatchObject({
+      column: 'may lag',
+    });
     expect(refused(() => withCell('each', '[')).params).toMatchObject({ column: 'each' });
     expect(refused(() => withCell('action', 'hammer')).message).toContain('stages.0.action');
     expect(refused(() => withCell('part', 'elsewhere')).message).toContain('elsewhere');
@@ -134,7 +187,11 @@ describe('tables', () => {
 
   test('rows of one group that disagree are refused, not averaged', () => {
     const rows = rowsOf.fasteners(headSheet);
-    expect(refused(() => withRows(headSheet, 'fasteners', [{ ...rows[0], class: '8.8' }, ...rows.slice(1)])).message).toContain('different things');
+    expect(
+      refused(() =>
+        withRows(headSheet, 'fasteners', [{ ...rows[0], class: '8.8' }, ...rows.slice(1)]),
+      ).message,
+    ).toContain('different things');
   });
 });
 
@@ -144,18 +201,35 @@ describe('new, same, changed, refused', () => {
   const known = { revisions: [b, c], draft: null };
 
   test('the same content is the same, whether it stands or not', () => {
-    expect(classify({ ...c, status: 'superseded', supersededBy: 'D' }, known)).toEqual({ what: 'same' });
+    expect(classify({ ...c, status: 'superseded', supersededBy: 'D' }, known)).toEqual({
+      what: 'same',
+    });
     expect(classify(c, { revisions: [], draft: draftOf(c, 'C') })).toEqual({ what: 'same' });
     expect(saysTheSame(b, c)).toBe(false);
   });
   test('unknown comes in as a draft, a superseded one as history', () => {
-    expect(classify(c, { revisions: [], draft: null })).toEqual({ what: 'new', keep: 'draft', sheet: { ...c, status: 'draft' } });
-    expect(classify(b, { revisions: [], draft: null })).toEqual({ what: 'new', keep: 'superseded', sheet: b });
+    expect(classify(c, { revisions: [], draft: null })).toEqual({
+      what: 'new',
+      keep: 'draft',
+      sheet: { ...c, status: 'draft' },
+    });
+    expect(classify(b, { revisions: [], draft: null })).toEqual({
+      what: 'new',
+      keep: 'superseded',
+      sheet: b,
+    });
   });
   test('other content never takes the place of a revision that stands', () => {
     const other = { ...c, title: 'Cylinder head, another' };
-    expect(classify(other, known)).toMatchObject({ what: 'changed', keep: 'draft', sheet: { revision: 'D', status: 'draft' } });
+    expect(classify(other, known)).toMatchObject({
+      what: 'changed',
+      keep: 'draft',
+      sheet: { revision: 'D', status: 'draft' },
+    });
     expect(classify({ ...b, title: 'x' }, known)).toEqual({ what: 'refused', why: 'otherContent' });
-    expect(classify(other, { ...known, draft: draftOf(c, 'D') })).toEqual({ what: 'refused', why: 'draftOpen' });
+    expect(classify(other, { ...known, draft: draftOf(c, 'D') })).toEqual({
+      what: 'refused',
+      why: 'draftOpen',
+    });
   });
 });

@@ -51,8 +51,18 @@ const STAGE: readonly Column[] = [
   column('crank deg', 'number', 'crankDeg'),
   column('note'),
 ];
-const SEAT: readonly Column[] = [column('fastener', 'text', 'id'), column('position'), column('group'), column('neighbours', 'list')];
-const POSITION: readonly Column[] = [column('x mm', 'number', 'xMm'), column('y mm', 'number', 'yMm'), column('cap'), column('tags', 'list')];
+const SEAT: readonly Column[] = [
+  column('fastener', 'text', 'id'),
+  column('position'),
+  column('group'),
+  column('neighbours', 'list'),
+];
+const POSITION: readonly Column[] = [
+  column('x mm', 'number', 'xMm'),
+  column('y mm', 'number', 'yMm'),
+  column('cap'),
+  column('tags', 'list'),
+];
 const GROUP: readonly Column[] = [
   column('group name', 'text', 'name'),
   column('thread', 'text', 'thread.designation'),
@@ -79,10 +89,18 @@ export const HEADINGS: Record<RowKind, readonly string[]> = {
 
 const nameOf = (sheet: Sheet): Row => ({ sheet: sheet.id, revision: sheet.revision });
 
-/** The stages of a sheet, one row each: of the procedure, of taking apart, and of what falls due after (by its id). */
+/**
+ * The stages of a sheet, one row each: of the procedure, of taking apart, and of what falls due
+ * after (by its id).
+ */
 export function stageRows(sheet: Sheet): Row[] {
-  const rows = (part: string, stages: readonly Stage[]): Row[] => stages.map((s) => ({ ...nameOf(sheet), ...cellsOf(STAGE, s), part }));
-  return [...rows('procedure', sheet.stages), ...rows('takeApart', sheet.takeApart), ...sheet.after.flatMap((a) => (a.stages ? rows(a.id, a.stages) : []))];
+  const rows = (part: string, stages: readonly Stage[]): Row[] =>
+    stages.map((s) => ({ ...nameOf(sheet), ...cellsOf(STAGE, s), part }));
+  return [
+    ...rows('procedure', sheet.stages),
+    ...rows('takeApart', sheet.takeApart),
+    ...sheet.after.flatMap((a) => (a.stages ? rows(a.id, a.stages) : [])),
+  ];
 }
 
 /** The fasteners of a sheet, one row each, with its place and all that is said of its group. */
@@ -90,20 +108,33 @@ export function fastenerRows(sheet: Sheet): Row[] {
   return sheet.seats.map((seat) => {
     const position = sheet.pattern.positions.find((p) => p.label === seat.position) ?? {};
     const { id: _id, ...group } = sheet.groups.find((g) => g.id === seat.group) ?? { id: '' };
-    return { ...nameOf(sheet), ...cellsOf(SEAT, seat), ...cellsOf(POSITION, position), ...cellsOf(GROUP, group) };
+    return {
+      ...nameOf(sheet),
+      ...cellsOf(SEAT, seat),
+      ...cellsOf(POSITION, position),
+      ...cellsOf(GROUP, group),
+    };
   });
 }
 
-export const rowsOf: Record<RowKind, (sheet: Sheet) => Row[]> = { stages: stageRows, fasteners: fastenerRows };
+export const rowsOf: Record<RowKind, (sheet: Sheet) => Row[]> = {
+  stages: stageRows,
+  fasteners: fastenerRows,
+};
 
 /** Which file it is, by its headings. */
 export function rowKindOf(headings: readonly string[]): RowKind | null {
   if (!headings.includes('sheet') || !headings.includes('revision')) return null;
-  return headings.includes('action') ? 'stages' : headings.includes('fastener') ? 'fasteners' : null;
+  return headings.includes('action')
+    ? 'stages'
+    : headings.includes('fastener')
+      ? 'fasteners'
+      : null;
 }
 
 /**
- * A sheet with the rows of a table in the place of its own. What a table does not say stays as it was.
+ * A sheet with the rows of a table in the place of its own. What a table does not say stays as it
+ * was.
  * @throws AppError CELL_UNREADABLE, SHEET_INVALID naming the place
  */
 export function withRows(sheet: Sheet, kind: RowKind, rows: readonly Row[]): Sheet {
@@ -115,7 +146,8 @@ function withStageRows(sheet: Sheet, rows: readonly Row[]): object {
   for (const row of rows) {
     const { part, ...stage } = thingOf(STAGE, row);
     const name = String(part ?? 'procedure');
-    if (name !== 'procedure' && name !== 'takeApart' && !sheet.after.some((a) => a.id === name)) throw new AppError('SHEET_INVALID', { where: `part “${name.slice(0, 40)}”` });
+    if (name !== 'procedure' && name !== 'takeApart' && !sheet.after.some((a) => a.id === name))
+      throw new AppError('SHEET_INVALID', { where: `part “${name.slice(0, 40)}”` });
     parts.set(name, [...(parts.get(name) ?? []), stage]);
   }
   return {
@@ -128,13 +160,24 @@ function withStageRows(sheet: Sheet, rows: readonly Row[]): object {
 
 function withFastenerRows(sheet: Sheet, rows: readonly Row[]): object {
   const seats = rows.map((row) => thingOf(SEAT, row) as unknown as Seat);
-  const positions = once(rows, 'position', (row) => ({ label: row.position ?? '', ...thingOf(POSITION, row) }) as unknown as Position);
-  const groups = once(rows, 'group', (row) => ({ id: row.group ?? '', ...thingOf(GROUP, row) }) as unknown as Group);
+  const positions = once(
+    rows,
+    'position',
+    (row) => ({ label: row.position ?? '', ...thingOf(POSITION, row) }) as unknown as Position,
+  );
+  const groups = once(
+    rows,
+    'group',
+    (row) => ({ id: row.group ?? '', ...thingOf(GROUP, row) }) as unknown as Group,
+  );
   return {
     ...sheet,
     seats,
     groups: inOrderOf(sheet.groups, groups, (g) => g.id),
-    pattern: { ...sheet.pattern, positions: inOrderOf(sheet.pattern.positions, positions, (p) => p.label) },
+    pattern: {
+      ...sheet.pattern,
+      positions: inOrderOf(sheet.pattern.positions, positions, (p) => p.label),
+    },
   };
 }
 
@@ -145,7 +188,10 @@ function once<T>(rows: readonly Row[], name: string, make: (row: Row) => T): T[]
     const key = row[name] ?? '';
     const thing = make(row);
     const known = made.get(key);
-    if (known && JSON.stringify(known) !== JSON.stringify(thing)) throw new AppError('SHEET_INVALID', { where: `${name} “${key.slice(0, 40)}”: its rows say different things` });
+    if (known && JSON.stringify(known) !== JSON.stringify(thing))
+      throw new AppError('SHEET_INVALID', {
+        where: `${name} “${key.slice(0, 40)}”: its rows say different things`,
+      });
     made.set(key, thing);
   }
   return [...made.values()];

@@ -6,9 +6,10 @@ const DEEPEST = 40;
 const LONGEST_NAME = 40;
 
 /**
- * Cuts the text of a file into the texts of its sheets, piece by piece as it comes in, so that a library is never held
- * whole. Reads one sheet, a list of sheets, sheets one after the other (a line each or not), and the library form
- * `{ "format": "stennet-sheets", …, "sheets": [ … ] }`. What is inside a sheet is not looked at here.
+ * Cuts the text of a file into the texts of its sheets, piece by piece as it comes in, so that a
+ * library is never held whole. Reads one sheet, a list of sheets, sheets one after the other (a
+ * line each or not), and the library form `{ "format": "stennet-sheets", …, "sheets": [ … ] }`.
+ * What is inside a sheet is not looked at here.
  */
 export class SheetSplitter {
   private readonly open: string[] = [];
@@ -17,7 +18,10 @@ export class SheetSplitter {
   private carried = '';
   private inString = false;
   private escaped = false;
-  /** The last text and the last name in the outermost braces: a list named “sheets” makes it a library. */
+  /**
+   * The last text and the last name in the outermost braces: a list named “sheets” makes it a
+   * library.
+   */
   private said = '';
   private name = '';
 
@@ -39,7 +43,8 @@ export class SheetSplitter {
       if (!was && this.isInSheet) from = i;
       if (was && !this.isInSheet) {
         // A library's own head was no sheet: its braces are still open.
-        if (this.open.length === this.round && c !== '[') whole.push(this.carried + piece.slice(from, i + 1));
+        if (this.open.length === this.round && c !== '[')
+          whole.push(this.carried + piece.slice(from, i + 1));
         this.carried = '';
         from = -1;
       }
@@ -51,7 +56,8 @@ export class SheetSplitter {
 
   /** @throws AppError IMPORT_UNREADABLE when the text stops in the middle */
   end(): void {
-    if (this.open.length > 0 || this.inString) throw unreadable('it stops in the middle; it was cut off on its way');
+    if (this.open.length > 0 || this.inString)
+      throw unreadable('it stops in the middle; it was cut off on its way');
   }
 
   private get isInSheet(): boolean {
@@ -67,7 +73,11 @@ export class SheetSplitter {
 
   private take(c: string): void {
     // Between sheets stand commas and space, nothing else.
-    if (this.open.length === this.round && !/[\s,{}\]\ufeff]/.test(c) && !(c === '[' && this.round === 0))
+    if (
+      this.open.length === this.round &&
+      !/[\s,{}\]\ufeff]/.test(c) &&
+      !(c === '[' && this.round === 0)
+    )
       throw unreadable('there is something between the sheets that is no sheet');
     if (c === '"') {
       this.inString = true;
@@ -80,7 +90,8 @@ export class SheetSplitter {
 
   private opens(c: string): void {
     if (c === '[' && this.open.length === 0) this.round = 1;
-    if (c === '[' && this.open.length === 1 && this.open[0] === '{' && this.name === 'sheets') this.round = 2;
+    if (c === '[' && this.open.length === 1 && this.open[0] === '{' && this.name === 'sheets')
+      this.round = 2;
     this.open.push(c);
     if (this.open.length > DEEPEST) throw unreadable(`it is nested more than ${DEEPEST} deep`);
   }

@@ -2,9 +2,13 @@
 export const FITS = { whole: 1, begins: 0.8, near: 0.6 } as const;
 
 /** Fewer sheets have it, more it says: logarithm of the share, at least a little. */
-export const rarity = (sheets: number, of: number): number => Math.log(1 + of / Math.max(1, sheets));
+export const rarity = (sheets: number, of: number): number =>
+  Math.log(1 + of / Math.max(1, sheets));
 
-/** Whether two words are one slip apart: a letter left out, put in, changed, or two neighbours changed over. */
+/**
+ * Whether two words are one slip apart: a letter left out, put in, changed, or two neighbours
+ * changed over.
+ */
 export function isNear(a: string, b: string): boolean {
   if (a === b) return true;
   if (Math.abs(a.length - b.length) > 1) return false;

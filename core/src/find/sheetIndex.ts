@@ -19,8 +19,9 @@ const MOST_BEGINNINGS = 200;
 const AFTER_STANDING = 0.7;
 
 /**
- * Sheets in memory, found while typing: misspelt, partial, in any order. The same rules as the server's tables.
- * Built once in a worker; one answer costs a walk over the sheets that share a word.
+ * Sheets in memory, found while typing: misspelt, partial, in any order. The same rules as the
+ * server's tables. Built once in a worker; one answer costs a walk over the sheets that share a
+ * word.
  */
 export class SheetIndex {
   private readonly entries: Entry[];
@@ -70,9 +71,12 @@ export class SheetIndex {
 
   private answers(word: string): Map<string, number> {
     const answers = new Map<string, number>();
-    for (const form of nearForms(word)) for (const known of this.near.get(form) ?? []) if (isNear(known, word)) answers.set(known, FITS.near);
+    for (const form of nearForms(word))
+      for (const known of this.near.get(form) ?? [])
+        if (isNear(known, word)) answers.set(known, FITS.near);
     let at = this.firstFrom(word);
-    for (let n = 0; n < MOST_BEGINNINGS && this.sorted[at]?.startsWith(word); n += 1, at += 1) answers.set(this.sorted[at] ?? '', FITS.begins);
+    for (let n = 0; n < MOST_BEGINNINGS && this.sorted[at]?.startsWith(word); n += 1, at += 1)
+      answers.set(this.sorted[at] ?? '', FITS.begins);
     if (this.postings.has(word)) answers.set(word, FITS.whole);
     return answers;
   }

@@ -12,8 +12,9 @@ export function seeded(seed: number): () => number {
 const KEYS = 'abcdefghijklmnopqrstuvwxyz';
 
 /**
- * What a hurried hand types for a list of words: two to four of them (those that tell most always), in any order, one in three with one slip (left out,
- * doubled, changed, two changed over), the last one in four only begun. Published with the measurements that use it.
+ * What a hurried hand types for a list of words: two to four of them (those that tell most always),
+ * in any order, one in three with one slip (left out, doubled, changed, two changed over), the last
+ * one in four only begun. Published with the measurements that use it.
  * @param words most telling first
  * @param always so many of the first are always among those typed
  */
@@ -21,14 +22,16 @@ export function typedLike(words: readonly string[], random: () => number, always
   const pick = (n: number): number => Math.floor(random() * n);
   const rest = words.slice(always);
   const chosen = words.slice(0, always);
-  for (let n = 2 + pick(3) - always; n > 0 && rest.length > 0; n -= 1) chosen.push(rest.splice(pick(rest.length), 1)[0] ?? '');
+  for (let n = 2 + pick(3) - always; n > 0 && rest.length > 0; n -= 1)
+    chosen.push(rest.splice(pick(rest.length), 1)[0] ?? '');
   const typed = chosen.map((w) => (random() < 1 / 3 ? slip(w, pick) : w));
   for (let i = typed.length - 1; i > 0; i -= 1) {
     const k = pick(i + 1);
     [typed[i], typed[k]] = [typed[k] ?? '', typed[i] ?? ''];
   }
   const last = typed.at(-1) ?? '';
-  if (random() < 1 / 4 && last.length > 4) typed[typed.length - 1] = last.slice(0, Math.max(3, last.length - 2));
+  if (random() < 1 / 4 && last.length > 4)
+    typed[typed.length - 1] = last.slice(0, Math.max(3, last.length - 2));
   return typed.join(' ');
 }
 

@@ -1,8 +1,10 @@
 import type { Sheet } from '../procedure';
 
 /**
- * The words of a text as they are searched: lower case, without accents, engine codes and threads whole.
- * @example wordsOf('Zylinderkopf OB-20, M10×1,5') // ['zylinderkopf', 'ob', '20', 'ob20', 'm10', '1.5']
+ * The words of a text as they are searched: lower case, without accents, engine codes and threads
+ * whole.
+ * @example wordsOf('Zylinderkopf OB-20, M10×1,5') // ['zylinderkopf', 'ob', '20', 'ob20', 'm10',
+ * '1.5']
  */
 export function wordsOf(text: string): string[] {
   const plain = text
@@ -24,8 +26,8 @@ export function wordsOf(text: string): string[] {
 const SHORTEST_FOR_TYPOS = 4;
 
 /**
- * A word with one letter left out, each way, and the word itself: two words that are one slip apart (a letter left out, put
- * in, changed, or two changed over) share one of them.
+ * A word with one letter left out, each way, and the word itself: two words that are one slip apart
+ * (a letter left out, put in, changed, or two changed over) share one of them.
  */
 export function nearForms(word: string): string[] {
   if (word.length < SHORTEST_FOR_TYPOS) return [word];
@@ -35,7 +37,16 @@ export function nearForms(word: string): string[] {
 }
 
 /** How much a word says, by where in the sheet it stands. */
-export const FIELD_WEIGHTS = { engine: 6, title: 4, model: 3, maker: 3, kind: 3, hardware: 2, group: 1, source: 1 } as const;
+export const FIELD_WEIGHTS = {
+  engine: 6,
+  title: 4,
+  model: 3,
+  maker: 3,
+  kind: 3,
+  hardware: 2,
+  group: 1,
+  source: 1,
+} as const;
 
 /** Every word that a sheet is found by, with the weight of the strongest place it stands in. */
 export function sheetWords(sheet: Sheet): Map<string, number> {
@@ -46,13 +57,17 @@ export function sheetWords(sheet: Sheet): Map<string, number> {
     ['model', applies.model],
     ['maker', applies.maker],
     ['kind', sheet.kind],
-    ['hardware', `${applies.hardware.maker ?? ''} ${applies.hardware.origin === 'kit' ? 'kit' : ''} ${applies.bank ?? ''}`],
+    [
+      'hardware',
+      `${applies.hardware.maker ?? ''} ${applies.hardware.origin === 'kit' ? 'kit' : ''} ${applies.bank ?? ''}`,
+    ],
     ['group', sheet.groups.map((g) => `${g.name} ${g.thread.designation} ${g.head}`).join(' ')],
     ['source', `${source.title} ${source.page}`],
   ];
   const words = new Map<string, number>();
   for (const [field, text] of fields) {
-    for (const word of wordsOf(text)) words.set(word, Math.max(words.get(word) ?? 0, FIELD_WEIGHTS[field]));
+    for (const word of wordsOf(text))
+      words.set(word, Math.max(words.get(word) ?? 0, FIELD_WEIGHTS[field]));
   }
   return words;
 }

@@ -1,5 +1,15 @@
 import fc from 'fast-check';
-import { addDays, correctedDay, dayIn, dueDay, followUpsOf, kmPerDay, standingOn, toKm, USUAL_KM_PER_DAY } from '.';
+import {
+  addDays,
+  correctedDay,
+  dayIn,
+  dueDay,
+  followUpsOf,
+  kmPerDay,
+  standingOn,
+  toKm,
+  USUAL_KM_PER_DAY,
+} from '.';
 
 const plan = { distanceKm: 500, days: null };
 
@@ -33,26 +43,42 @@ describe('when something falls due', () => {
     const from = { day: '2026-03-01', km: 10_000 };
     expect(correctedDay(plan, from, { day: '2026-03-05', km: 10_400 }, 50)).toBe('2026-03-07');
     expect(correctedDay(plan, from, { day: '2026-03-05', km: 12_000 }, 50)).toBe('2026-03-05');
-    expect(correctedDay({ distanceKm: 500, days: 3 }, from, { day: '2026-03-02', km: 10_000 }, 50)).toBe('2026-03-04');
+    expect(
+      correctedDay({ distanceKm: 500, days: 3 }, from, { day: '2026-03-02', km: 10_000 }, 50),
+    ).toBe('2026-03-04');
     // Seen lower than it was: typed wrong, the first expectation stands.
     expect(correctedDay(plan, from, { day: '2026-03-05', km: 900 }, 50)).toBe('2026-03-11');
   });
 
   test('seen at the usual pace it stays the same day', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 300 }), fc.integer({ min: 2, max: 900 }), fc.integer({ min: 1, max: 60 }), (perDay, dueDays, seenAfter) => {
-        const p = { distanceKm: perDay * dueDays, days: null };
-        const from = { day: '2026-01-01', km: 1000 };
-        const seen = { day: addDays(from.day, seenAfter), km: 1000 + perDay * seenAfter };
-        const expected = dueDay(p, from.day, perDay);
-        expect(correctedDay(p, from, seen, perDay)).toBe(seen.day > expected ? seen.day : expected);
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 300 }),
+        fc.integer({ min: 2, max: 900 }),
+        fc.integer({ min: 1, max: 60 }),
+        (perDay, dueDays, seenAfter) => {
+          const p = { distanceKm: perDay * dueDays, days: null };
+          const from = { day: '2026-01-01', km: 1000 };
+          const seen = { day: addDays(from.day, seenAfter), km: 1000 + perDay * seenAfter };
+          const expected = dueDay(p, from.day, perDay);
+          expect(correctedDay(p, from, seen, perDay)).toBe(
+            seen.day > expected ? seen.day : expected,
+          );
+        },
+      ),
     );
   });
 
   test('overdue, today, soon, later, settled', () => {
-    const on = (dueOn: string, state: 'open' | 'done' = 'open'): string => standingOn('2026-03-10', { dueOn, state });
-    expect([on('2026-03-09'), on('2026-03-10'), on('2026-03-20'), on('2026-04-20'), on('2026-03-01', 'done')]).toEqual(['overdue', 'today', 'soon', 'later', 'settled']);
+    const on = (dueOn: string, state: 'open' | 'done' = 'open'): string =>
+      standingOn('2026-03-10', { dueOn, state });
+    expect([
+      on('2026-03-09'),
+      on('2026-03-10'),
+      on('2026-03-20'),
+      on('2026-04-20'),
+      on('2026-03-01', 'done'),
+    ]).toEqual(['overdue', 'today', 'soon', 'later', 'settled']);
   });
 
   test('miles are counted in kilometres', () => {
@@ -65,11 +91,30 @@ test('advice, break-in and refill stand on the hand-over sheet; the rest is aske
   const after = [
     { id: 'hot', kind: 'retighten' as const, text: 'Tighten again.', when: { celsius: 85 } },
     { id: 'run-in', kind: 'breakIn' as const, text: 'No full load.' },
-    { id: 'oil', kind: 'fluid' as const, text: 'Change the oil.', when: { distanceKm: 500, days: 60 } },
+    {
+      id: 'oil',
+      kind: 'fluid' as const,
+      text: 'Change the oil.',
+      when: { distanceKm: 500, days: 60 },
+    },
   ];
   expect(followUpsOf({ after })).toEqual([
-    { after: 'hot', kind: 'retighten', text: 'Tighten again.', distanceKm: null, days: null, celsius: 85 },
-    { after: 'oil', kind: 'fluid', text: 'Change the oil.', distanceKm: 500, days: 60, celsius: null },
+    {
+      after: 'hot',
+      kind: 'retighten',
+      text: 'Tighten again.',
+      distanceKm: null,
+      days: null,
+      celsius: 85,
+    },
+    {
+      after: 'oil',
+      kind: 'fluid',
+      text: 'Change the oil.',
+      distanceKm: 500,
+      days: 60,
+      celsius: null,
+    },
   ]);
 });
 

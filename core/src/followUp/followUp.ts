@@ -1,7 +1,16 @@
 import type { After, Sheet } from '../procedure';
 
-/** What is asked for later; break-in limits, refill quantities and advice stand on the hand-over sheet instead. */
-export const FOLLOW_UP_KINDS = ['beforeFirstStart', 'afterFirstStart', 'retighten', 'check', 'fluid'] as const;
+/**
+ * What is asked for later; break-in limits, refill quantities and advice stand on the hand-over
+ * sheet instead.
+ */
+export const FOLLOW_UP_KINDS = [
+  'beforeFirstStart',
+  'afterFirstStart',
+  'retighten',
+  'check',
+  'fluid',
+] as const;
 export type FollowUpKind = (typeof FOLLOW_UP_KINDS)[number];
 export const FOLLOW_UP_STATES = ['open', 'done', 'declined'] as const;
 export type FollowUpState = (typeof FOLLOW_UP_STATES)[number];
@@ -18,10 +27,22 @@ export interface FollowUpPlan {
 /** What falls due once a joint is tight by this sheet. */
 export function followUpsOf({ after }: Pick<Sheet, 'after'>): FollowUpPlan[] {
   return after.flatMap((a) =>
-    isAsked(a.kind) ? [{ after: a.id, kind: a.kind, text: a.text, distanceKm: a.when?.distanceKm ?? null, days: a.when?.days ?? null, celsius: a.when?.celsius ?? null }] : [],
+    isAsked(a.kind)
+      ? [
+          {
+            after: a.id,
+            kind: a.kind,
+            text: a.text,
+            distanceKm: a.when?.distanceKm ?? null,
+            days: a.when?.days ?? null,
+            celsius: a.when?.celsius ?? null,
+          },
+        ]
+      : [],
   );
 }
-const isAsked = (kind: After['kind']): kind is FollowUpKind => (FOLLOW_UP_KINDS as readonly string[]).includes(kind);
+const isAsked = (kind: After['kind']): kind is FollowUpKind =>
+  (FOLLOW_UP_KINDS as readonly string[]).includes(kind);
 
 /** An odometer seen on a day. */
 export interface OdometerSeen {
@@ -36,11 +57,12 @@ export const USUAL_KM_PER_DAY = 15_000 / 365;
 const WITHIN = { least: 2, most: 1500 } as const;
 
 export const KM_PER_MILE = 1.609344;
-export const toKm = ({ value, unit }: { value: number; unit: 'km' | 'mi' }): number => (unit === 'mi' ? value * KM_PER_MILE : value);
+export const toKm = ({ value, unit }: { value: number; unit: 'km' | 'mi' }): number =>
+  unit === 'mi' ? value * KM_PER_MILE : value;
 
 /**
- * How far this vehicle goes in a day: between the first and the last time its odometer was seen, where these lie a month or more
- * apart; else since it was built; else the usual.
+ * How far this vehicle goes in a day: between the first and the last time its odometer was seen,
+ * where these lie a month or more apart; else since it was built; else the usual.
  * @returns km, between 2 and 1,500: beyond that somebody mistyped
  */
 export function kmPerDay(built: string, seen: readonly OdometerSeen[]): number {
@@ -56,27 +78,49 @@ function rate(from: OdometerSeen, to: OdometerSeen): number | null {
   return days >= LEAST_DAYS && perDay >= WITHIN.least && perDay <= WITHIN.most ? perDay : null;
 }
 
-/** Which day it is in a shop at a moment, as an ISO day. @example dayIn(new Date('2026-11-24T23:30:00Z'), 'Europe/Berlin') // '2026-11-25' */
+/**
+ * Which day it is in a shop at a moment, as an ISO day. @example dayIn(new
+ * Date('2026-11-24T23:30:00Z'), 'Europe/Berlin') // '2026-11-25'
+ */
 export function dayIn(at: Date, timeZone: string): string {
-  const parts = new Intl.DateTimeFormat('en', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).formatToParts(at);
-  const of = (type: Intl.DateTimeFormatPartTypes): string => parts.find((p) => p.type === type)?.value ?? '';
+  const parts = new Intl.DateTimeFormat('en', {
+    timeZone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).formatToParts(at);
+  const of = (type: Intl.DateTimeFormatPartTypes): string =>
+    parts.find((p) => p.type === type)?.value ?? '';
   return `${of('year')}-${of('month')}-${of('day')}`;
 }
 
-export const addDays = (day: string, days: number): string => new Date(Date.parse(day) + Math.round(days) * DAY_MS).toISOString().slice(0, 10);
+export const addDays = (day: string, days: number): string =>
+  new Date(Date.parse(day) + Math.round(days) * DAY_MS).toISOString().slice(0, 10);
 
 /**
- * The day on which it is expected to fall due: after so many days, or when the distance is expected to be driven, whichever is
- * sooner. What has neither is due at once.
+ * The day on which it is expected to fall due: after so many days, or when the distance is expected
+ * to be driven, whichever is sooner. What has neither is due at once.
  * @param since the day the joint was tight
  */
-export function dueDay({ distanceKm, days }: Pick<FollowUpPlan, 'distanceKm' | 'days'>, since: string, perDay: number): string {
-  const wanted = [...(days === null ? [] : [days]), ...(distanceKm === null ? [] : [distanceKm / perDay])];
+export function dueDay(
+  { distanceKm, days }: Pick<FollowUpPlan, 'distanceKm' | 'days'>,
+  since: string,
+  perDay: number,
+): string {
+  const wanted = [
+    ...(days === null ? [] : [days]),
+    ...(distanceKm === null ? [] : [distanceKm / perDay]),
+  ];
   return addDays(since, wanted.length === 0 ? 0 : Math.min(...wanted));
 }
 
 /** The same where the odometer has been seen again since: what is left is counted from there. */
-export function correctedDay(plan: Pick<FollowUpPlan, 'distanceKm' | 'days'>, from: { day: string; km: number }, seen: OdometerSeen, perDay: number): string {
+export function correctedDay(
+  plan: Pick<FollowUpPlan, 'distanceKm' | 'days'>,
+  from: { day: string; km: number },
+  seen: OdometerSeen,
+  perDay: number,
+): string {
   if (plan.distanceKm === null || seen.km < from.km) return dueDay(plan, from.day, perDay);
   const left = Math.max(0, from.km + plan.distanceKm - seen.km);
   const byDistance = addDays(seen.day, left / perDay);
@@ -87,7 +131,10 @@ export function correctedDay(plan: Pick<FollowUpPlan, 'distanceKm' | 'days'>, fr
 export type Standing = 'overdue' | 'today' | 'soon' | 'later' | 'settled';
 const SOON_DAYS = 14;
 
-export function standingOn(today: string, { dueOn, state }: { dueOn: string; state: FollowUpState }): Standing {
+export function standingOn(
+  today: string,
+  { dueOn, state }: { dueOn: string; state: FollowUpState },
+): Standing {
   if (state !== 'open') return 'settled';
   if (dueOn < today) return 'overdue';
   if (dueOn === today) return 'today';

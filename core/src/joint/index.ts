@@ -1,6 +1,14 @@
 export { LabelSchema, PatternSchema, PositionSchema, type Pattern, type Position } from './pattern';
 export { centreOut } from './centreOut';
-export { crossIndices, evenness, ring, starIndices, starStep, thirdsIndices, type CircleOptions } from './circle';
+export {
+  crossIndices,
+  evenness,
+  ring,
+  starIndices,
+  starStep,
+  thirdsIndices,
+  type CircleOptions,
+} from './circle';
 export { orderByRule, type OrderRule } from './order';
 export { pairs } from './pairs';
 export { spiral } from './spiral';

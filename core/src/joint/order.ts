@@ -6,13 +6,19 @@ import { pairs } from './pairs';
 import type { Position } from './pattern';
 import { spiral } from './spiral';
 
-export type OrderRule = 'centreOut' | 'spiral' | 'star' | 'cross' | 'thirds' | 'alternating' | 'ring' | 'pairs';
+export type OrderRule =
+  'centreOut' | 'spiral' | 'star' | 'cross' | 'thirds' | 'alternating' | 'ring' | 'pairs';
 
 /**
- * The labels of a pattern in a named order, computed from where they lie. Input order never matters.
+ * The labels of a pattern in a named order, computed from where they lie. Input order never
+ * matters.
  * @throws AppError SHEET_INVALID where the count does not allow the rule
  */
-export function orderByRule(rule: OrderRule, positions: readonly Position[], options: CircleOptions = {}): string[] {
+export function orderByRule(
+  rule: OrderRule,
+  positions: readonly Position[],
+  options: CircleOptions = {},
+): string[] {
   const round = (indicesOf: (n: number) => number[]): string[] => {
     const circle = ring(positions, options);
     return indicesOf(circle.length).map((i) => circle[i] ?? '');
@@ -45,7 +51,8 @@ function alternating(positions: readonly Position[]): string[] {
       .sort((a, b) => a.uMm - b.uMm)
       .map((p) => p.label);
   const [top, bottom] = [along((p) => p.row !== 'bottom'), along((p) => p.row === 'bottom')];
-  if (Math.abs(top.length - bottom.length) > 1) throw new AppError('SHEET_INVALID', { where: 'order: alternating needs two even sides' });
+  if (Math.abs(top.length - bottom.length) > 1)
+    throw new AppError('SHEET_INVALID', { where: 'order: alternating needs two even sides' });
   const [first, second] = top.length >= bottom.length ? [top, bottom] : [bottom, top];
   return first.flatMap((label, i) => [label, ...(second[i] === undefined ? [] : [second[i]])]);
 }

@@ -6,19 +6,28 @@ interface Cap {
   uMm: number;
 }
 
-const byFirstLabel = (a: Cap, b: Cap): number => byLabel(a.bolts[0] ?? { label: '' }, b.bolts[0] ?? { label: '' });
+const byFirstLabel = (a: Cap, b: Cap): number =>
+  byLabel(a.bolts[0] ?? { label: '' }, b.bolts[0] ?? { label: '' });
 
 /**
- * Bearing caps: bolts that name the same cap, or else lie at the same place along the shaft, are one cap. Caps from the middle outwards, or along the shaft; the
- * first bolt of a cap alternates top and bottom from cap to cap, inside a cap the bolts are crossed.
+ * Bearing caps: bolts that name the same cap, or else lie at the same place along the shaft, are
+ * one cap. Caps from the middle outwards, or along the shaft; the first bolt of a cap alternates
+ * top and bottom from cap to cap, inside a cap the bolts are crossed.
  * @param positions mm, x right, y up
  */
-export function pairs(positions: readonly Position[], capOrder: 'centreOut' | 'along' = 'centreOut', tolMm = SAME_MM): string[] {
+export function pairs(
+  positions: readonly Position[],
+  capOrder: 'centreOut' | 'along' = 'centreOut',
+  tolMm = SAME_MM,
+): string[] {
   const caps = capsOf(placeAll(positions, tolMm), tolMm);
-  const ordered = capOrder === 'along' ? [...caps].sort((a, b) => a.uMm - b.uMm) : fromTheMiddle(caps, tolMm);
+  const ordered =
+    capOrder === 'along' ? [...caps].sort((a, b) => a.uMm - b.uMm) : fromTheMiddle(caps, tolMm);
   return ordered.flatMap((cap, index) => {
     const wanted = index % 2 === 0 ? 'top' : 'bottom';
-    const rowFirst = cap.bolts.filter((b) => b.row === wanted).sort((a, b) => a.uMm - b.uMm || byLabel(a, b))[0];
+    const rowFirst = cap.bolts
+      .filter((b) => b.row === wanted)
+      .sort((a, b) => a.uMm - b.uMm || byLabel(a, b))[0];
     const first = rowFirst ?? crossing(cap.bolts, undefined)[0];
     if (!first) return [];
     return [
@@ -34,7 +43,8 @@ export function pairs(positions: readonly Position[], capOrder: 'centreOut' | 'a
 function capsOf(placed: readonly Placed[], tolMm: number): Cap[] {
   const caps: Placed[][] = [];
   for (const p of [...placed].sort((a, b) => a.uMm - b.uMm || byLabel(a, b))) {
-    const isSame = (c: Placed[]): boolean => (p.cap === undefined ? p.uMm - (c[0]?.uMm ?? Infinity) <= tolMm : c[0]?.cap === p.cap);
+    const isSame = (c: Placed[]): boolean =>
+      p.cap === undefined ? p.uMm - (c[0]?.uMm ?? Infinity) <= tolMm : c[0]?.cap === p.cap;
     const cap = caps.findLast(isSame);
     if (cap) cap.push(p);
     else caps.push([p]);
@@ -54,7 +64,8 @@ function fromTheMiddle(caps: readonly Cap[], tolMm: number): Cap[] {
     while (left.length > 0) {
       const last = order.at(-1);
       const side = last && sideOf(last.uMm, tolMm);
-      const same = (c: Cap): number => Number(side !== undefined && side !== 'centre' && sideOf(c.uMm, tolMm) === side);
+      const same = (c: Cap): number =>
+        Number(side !== undefined && side !== 'centre' && sideOf(c.uMm, tolMm) === side);
       left.sort((a, b) => same(a) - same(b) || a.uMm - b.uMm || byFirstLabel(a, b));
       const taken = left.shift();
       if (taken) order.push(taken);

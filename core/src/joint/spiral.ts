@@ -4,8 +4,9 @@ import type { Position } from './pattern';
 const EQUAL_DEG = 1e-6;
 
 /**
- * Labels from the middle outwards, each ring gone round clockwise: the first begins nearest clockwise of 12 o'clock, each
- * later one at the first place strictly clockwise of the one just done. Derived here; see docs/MODEL.md, orders.
+ * Labels from the middle outwards, each ring gone round clockwise: the first begins nearest
+ * clockwise of 12 o'clock, each later one at the first place strictly clockwise of the one just
+ * done. Derived here; see docs/MODEL.md, orders.
  * @param positions mm, x right, y up
  * @example eight in two rows T1…T4, B1…B4: T3 B3 B2 T2 T4 B4 B1 T1
  */

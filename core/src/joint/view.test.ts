@@ -4,13 +4,21 @@ import { viewedFrom, type MapView } from './view';
 import { whereabouts } from './whereabouts';
 
 const { pattern } = headSheet;
-const viewArbitrary: fc.Arbitrary<MapView> = fc.record({ quarters: fc.constantFrom(0, 1, 2, 3), mirrored: fc.boolean() });
+const viewArbitrary: fc.Arbitrary<MapView> = fc.record({
+  quarters: fc.constantFrom(0, 1, 2, 3),
+  mirrored: fc.boolean(),
+});
 
 test('four quarters, or two mirrorings, give the pattern back', () => {
   let turned = pattern;
   for (let i = 0; i < 4; i += 1) turned = viewedFrom(turned, { quarters: 1, mirrored: false });
   expect(turned).toEqual(pattern);
-  expect(viewedFrom(viewedFrom(pattern, { quarters: 0, mirrored: true }), { quarters: 0, mirrored: true })).toEqual(pattern);
+  expect(
+    viewedFrom(viewedFrom(pattern, { quarters: 0, mirrored: true }), {
+      quarters: 0,
+      mirrored: true,
+    }),
+  ).toEqual(pattern);
 });
 
 test('distances stay, labels stay, and words follow the eye', () => {
@@ -21,7 +29,9 @@ test('distances stay, labels stay, and words follow the eye', () => {
       for (const [i, a] of pattern.positions.entries()) {
         for (const [k, b] of pattern.positions.entries()) {
           const [c, d] = [seen.positions[i], seen.positions[k]];
-          expect(Math.hypot((c?.xMm ?? 0) - (d?.xMm ?? 0), (c?.yMm ?? 0) - (d?.yMm ?? 0))).toBeCloseTo(Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm), 9);
+          expect(
+            Math.hypot((c?.xMm ?? 0) - (d?.xMm ?? 0), (c?.yMm ?? 0) - (d?.yMm ?? 0)),
+          ).toBeCloseTo(Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm), 9);
         }
       }
     }),
@@ -29,13 +39,19 @@ test('distances stay, labels stay, and words follow the eye', () => {
   );
   const [first] = pattern.positions;
   const was = whereabouts(pattern, first?.label ?? '');
-  const mirrored = whereabouts(viewedFrom(pattern, { quarters: 0, mirrored: true }), first?.label ?? '');
+  const mirrored = whereabouts(
+    viewedFrom(pattern, { quarters: 0, mirrored: true }),
+    first?.label ?? '',
+  );
   if (was?.shape !== 'rows' || mirrored?.shape !== 'rows') throw new Error('rows were expected');
   expect(mirrored.inRow).toBe(was.ofRow + 1 - was.inRow);
 });
 
 test('turned a quarter clockwise what was at the left is at the top', () => {
-  const [landmark] = viewedFrom({ ...pattern, landmarks: [{ side: 'left', text: 'front of engine' }] }, { quarters: 1, mirrored: false }).landmarks;
+  const [landmark] = viewedFrom(
+    { ...pattern, landmarks: [{ side: 'left', text: 'front of engine' }] },
+    { quarters: 1, mirrored: false },
+  ).landmarks;
   expect(landmark).toEqual({ side: 'top', text: 'front of engine' });
   const [x, y] =
     viewedFrom(

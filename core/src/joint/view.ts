@@ -1,6 +1,9 @@
 import type { Pattern } from './pattern';
 
-/** How somebody stands to the part: turned by quarters, clockwise; mirrored for the other bank, or seen from below. */
+/**
+ * How somebody stands to the part: turned by quarters, clockwise; mirrored for the other bank, or
+ * seen from below.
+ */
 export interface MapView {
   quarters: 0 | 1 | 2 | 3;
   mirrored: boolean;
@@ -8,12 +11,23 @@ export interface MapView {
 export const AS_DRAWN: MapView = { quarters: 0, mirrored: false };
 
 type Side = Pattern['landmarks'][number]['side'];
-const CLOCKWISE: Record<Side, Side> = { left: 'top', top: 'right', right: 'bottom', bottom: 'left' };
-const OTHER_SIDE: Record<Side, Side> = { left: 'right', right: 'left', top: 'top', bottom: 'bottom' };
+const CLOCKWISE: Record<Side, Side> = {
+  left: 'top',
+  top: 'right',
+  right: 'bottom',
+  bottom: 'left',
+};
+const OTHER_SIDE: Record<Side, Side> = {
+  left: 'right',
+  right: 'left',
+  top: 'top',
+  bottom: 'bottom',
+};
 
 /**
- * The pattern as it lies for whoever stands there: first mirrored left to right, then turned. Labels keep their places on the
- * part; only where they are seen changes. Four quarters, or two mirrorings, give the pattern back.
+ * The pattern as it lies for whoever stands there: first mirrored left to right, then turned.
+ * Labels keep their places on the part; only where they are seen changes. Four quarters, or two
+ * mirrorings, give the pattern back.
  */
 export function viewedFrom(pattern: Pattern, { quarters, mirrored }: MapView): Pattern {
   if (quarters === 0 && !mirrored) return pattern;

@@ -16,7 +16,9 @@ export interface Roundness {
 export function roundness(planes: Planes): Roundness {
   const all = planes.flat();
   const spread = (list: readonly number[]): number => Math.max(...list) - Math.min(...list);
-  const directions = (planes[0] ?? []).map((_d, i) => planes.flatMap((p) => (p[i] === undefined ? [] : [p[i]])));
+  const directions = (planes[0] ?? []).map((_d, i) =>
+    planes.flatMap((p) => (p[i] === undefined ? [] : [p[i]])),
+  );
   return {
     meanMm: all.reduce((s, d) => s + d, 0) / all.length,
     minMm: Math.min(...all),
@@ -47,14 +49,25 @@ export interface Bearing {
 }
 
 /**
- * Clearance of a bearing from its diameters: mean bore less mean journal; at least the smallest bore less the largest journal.
- * A difference of two readings carries √2 times the uncertainty of one.
+ * Clearance of a bearing from its diameters: mean bore less mean journal; at least the smallest
+ * bore less the largest journal. A difference of two readings carries √2 times the uncertainty of
+ * one.
  */
-export function bearing(bores: Planes, journals: Planes, limits: BearingLimits, uncertaintyMm: number): Bearing {
+export function bearing(
+  bores: Planes,
+  journals: Planes,
+  limits: BearingLimits,
+  uncertaintyMm: number,
+): Bearing {
   const [bore, journal] = [roundness(bores), roundness(journals)];
   const u = uncertaintyMm * Math.SQRT2;
   const clearanceMm = bore.meanMm - journal.meanMm;
-  const verdictClearance = guardedBand(clearanceMm, u, limits.clearanceMinMm, limits.clearanceMaxMm);
+  const verdictClearance = guardedBand(
+    clearanceMm,
+    u,
+    limits.clearanceMinMm,
+    limits.clearanceMaxMm,
+  );
   const verdictJournalOvality = guarded(journal.ovalityMm, u, limits.ovalityMm);
   const verdictJournalTaper = guarded(journal.taperMm, u, limits.taperMm);
   const verdictBoreOvality = guarded(bore.ovalityMm, u, limits.ovalityMm);
@@ -69,6 +82,11 @@ export function bearing(bores: Planes, journals: Planes, limits: BearingLimits, 
     verdictJournalOvality,
     verdictJournalTaper,
     verdictBoreOvality,
-    verdict: worst([verdictClearance, verdictJournalOvality, verdictJournalTaper, verdictBoreOvality]),
+    verdict: worst([
+      verdictClearance,
+      verdictJournalOvality,
+      verdictJournalTaper,
+      verdictBoreOvality,
+    ]),
   };
 }

@@ -35,7 +35,11 @@ export const STRIP: MeasureKind = {
       const band = guardedBand(mean, r.uncertaintyMm, limit(r, 'min'), limit(r, 'max'));
       const conical = taper > limit(r, 'taper') ? 'fail' : 'pass';
       const verdict = worst([band, conical, outside && band === 'pass' ? 'marginal' : 'pass']);
-      const note = outside ? `${outside.flag} than the strip shows` : conical === 'fail' ? 'conical' : undefined;
+      const note = outside
+        ? `${outside.flag} than the strip shows`
+        : conical === 'fail'
+          ? 'conical'
+          : undefined;
       return { what: row, mm: mean, verdict, ...(note ? { note } : {}) };
     });
     return { verdict: worst(found.flatMap((f) => f.verdict ?? [])), found };
@@ -56,10 +60,17 @@ export const BEARING: MeasureKind = {
   plausible: [5, 200],
   judge: (r) => {
     const rows = whole(r, 2);
-    const planes = (stem: string): number[][] => rows.filter((x) => x.row.startsWith(stem)).map((x) => x.values);
+    const planes = (stem: string): number[][] =>
+      rows.filter((x) => x.row.startsWith(stem)).map((x) => x.values);
     const [bores, journals] = [planes('bore'), planes('journal')];
-    if (bores.length === 0 || journals.length === 0) throw new AppError('MEASUREMENTS_NEEDED', { count: 2 });
-    const limits = { clearanceMinMm: limit(r, 'min'), clearanceMaxMm: limit(r, 'max'), ovalityMm: limit(r, 'ovality'), taperMm: limit(r, 'taper') };
+    if (bores.length === 0 || journals.length === 0)
+      throw new AppError('MEASUREMENTS_NEEDED', { count: 2 });
+    const limits = {
+      clearanceMinMm: limit(r, 'min'),
+      clearanceMaxMm: limit(r, 'max'),
+      ovalityMm: limit(r, 'ovality'),
+      taperMm: limit(r, 'taper'),
+    };
     const b = bearing(bores, journals, limits, r.uncertaintyMm);
     return {
       verdict: b.verdict,

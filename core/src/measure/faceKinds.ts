@@ -8,7 +8,20 @@ export const FLATNESS: MeasureKind = {
   id: 'flatness',
   title: 'Flatness by straight-edge',
   columns: ['place along it', 'leaf that enters', 'leaf that does not'],
-  rows: ['long A', 'long A', 'long A', 'long B', 'long B', 'long B', 'diagonal 1', 'diagonal 1', 'diagonal 1', 'diagonal 2', 'diagonal 2', 'diagonal 2'],
+  rows: [
+    'long A',
+    'long A',
+    'long A',
+    'long B',
+    'long B',
+    'long B',
+    'diagonal 1',
+    'diagonal 1',
+    'diagonal 1',
+    'diagonal 2',
+    'diagonal 2',
+    'diagonal 2',
+  ],
   limits: [
     { key: 'overall', label: 'Over the whole face' },
     { key: 'window', label: 'Per length of' },
@@ -18,14 +31,29 @@ export const FLATNESS: MeasureKind = {
   judge: (r) => {
     const rows = whole(r, 3);
     const names = [...new Set(rows.map((x) => x.row))];
-    const point = ({ values }: { values: number[] }): FeelerPoint => ({ posMm: at(values, 0), goMm: at(values, 1), nogoMm: at(values, 2) });
-    const lines = names.map((name) => ({ name, points: rows.filter((x) => x.row === name).map(point) }));
-    const f = feelerFlatness(lines, { overallMm: limit(r, 'overall'), windowMm: limit(r, 'window'), localMm: limit(r, 'local') });
+    const point = ({ values }: { values: number[] }): FeelerPoint => ({
+      posMm: at(values, 0),
+      goMm: at(values, 1),
+      nogoMm: at(values, 2),
+    });
+    const lines = names.map((name) => ({
+      name,
+      points: rows.filter((x) => x.row === name).map(point),
+    }));
+    const f = feelerFlatness(lines, {
+      overallMm: limit(r, 'overall'),
+      windowMm: limit(r, 'window'),
+      localMm: limit(r, 'local'),
+    });
     return {
       verdict: f.verdict,
       found: [
         { what: `Overall, worst on ${f.worstLine}`, mm: f.overallMm, verdict: f.verdictOverall },
-        { what: `Within the length, worst on ${f.localLine}`, mm: f.localMm, verdict: f.verdictLocal },
+        {
+          what: `Within the length, worst on ${f.localLine}`,
+          mm: f.localMm,
+          verdict: f.verdictLocal,
+        },
       ],
     };
   },
@@ -44,8 +72,16 @@ export const WARP: MeasureKind = {
   ],
   plausible: [0, 1000],
   judge: (r) => {
-    const flanges = whole(r, 2).map(({ row, values }) => ({ name: row, xMm: at(values, 0), gapsMm: values.slice(1) }));
-    const w = flangeWarp(flanges, { overallMm: limit(r, 'overall'), stepMm: limit(r, 'step'), tiltMm: limit(r, 'tilt') }, r.uncertaintyMm);
+    const flanges = whole(r, 2).map(({ row, values }) => ({
+      name: row,
+      xMm: at(values, 0),
+      gapsMm: values.slice(1),
+    }));
+    const w = flangeWarp(
+      flanges,
+      { overallMm: limit(r, 'overall'), stepMm: limit(r, 'step'), tiltMm: limit(r, 'tilt') },
+      r.uncertaintyMm,
+    );
     return {
       verdict: w.verdict,
       found: [

@@ -2,7 +2,10 @@ import { guarded, worst, type Verdict } from './verdict';
 
 const EQUAL = 1e-9;
 
-/** Under a straight-edge at one place: the thickest leaf that enters, and the next, which does not. In mm. */
+/**
+ * Under a straight-edge at one place: the thickest leaf that enters, and the next, which does not.
+ * In mm.
+ */
 export interface FeelerPoint {
   posMm: number;
   goMm: number;
@@ -41,20 +44,30 @@ const estimate = ({ goMm, nogoMm }: FeelerPoint): number => (goMm + nogoMm) / 2;
 const halfStep = ({ goMm, nogoMm }: FeelerPoint): number => (nogoMm - goMm) / 2;
 
 /**
- * Flatness of a face from straight-edge lines and feeler leaves: the true gap lies between the leaf that enters and the one that
- * does not, its estimate is their mean. Overall: the worst line; fail when a leaf above the limit enters, pass when every leaf
- * that does not enter is within it. Per length: the largest difference of two places of one line within the window; it holds
- * edge tilt too and errs on the safe side. A straight-edge reads hollow form; it cannot tell a hollow face from a bent edge.
- * Source: plain geometry, verdicts defined here.
+ * Flatness of a face from straight-edge lines and feeler leaves: the true gap lies between the leaf
+ * that enters and the one that does not, its estimate is their mean. Overall: the worst line; fail
+ * when a leaf above the limit enters, pass when every leaf that does not enter is within it. Per
+ * length: the largest difference of two places of one line within the window; it holds edge tilt
+ * too and errs on the safe side. A straight-edge reads hollow form; it cannot tell a hollow face
+ * from a bent edge. Source: plain geometry, verdicts defined here.
  */
-export function feelerFlatness(lines: readonly FeelerLine[], limits: { overallMm: number; windowMm: number; localMm: number }): Flatness {
+export function feelerFlatness(
+  lines: readonly FeelerLine[],
+  limits: { overallMm: number; windowMm: number; localMm: number },
+): Flatness {
   const each = lines.map((l) => ofLine(l, limits.windowMm));
   const flat = each.map((l) => l.line);
   const over = firstLargest(flat, (l) => l.worstMm);
   const local = firstLargest(each, (l) => l.line.localMm);
   const points = lines.flatMap((l) => l.points);
-  const verdictOverall = points.some((p) => p.goMm > limits.overallMm + EQUAL) ? 'fail' : points.every((p) => p.nogoMm <= limits.overallMm + EQUAL) ? 'pass' : 'marginal';
-  const verdictLocal = worst(each.map((l) => guarded(l.line.localMm, l.localUncertaintyMm, limits.localMm)));
+  const verdictOverall = points.some((p) => p.goMm > limits.overallMm + EQUAL)
+    ? 'fail'
+    : points.every((p) => p.nogoMm <= limits.overallMm + EQUAL)
+      ? 'pass'
+      : 'marginal';
+  const verdictLocal = worst(
+    each.map((l) => guarded(l.line.localMm, l.localUncertaintyMm, limits.localMm)),
+  );
   return {
     lines: flat,
     overallMm: over.worstMm,
@@ -68,14 +81,33 @@ export function feelerFlatness(lines: readonly FeelerLine[], limits: { overallMm
   };
 }
 
-function ofLine({ name, points }: FeelerLine, windowMm: number): { line: LineFlatness; localUncertaintyMm: number } {
+function ofLine(
+  { name, points }: FeelerLine,
+  windowMm: number,
+): { line: LineFlatness; localUncertaintyMm: number } {
   const at = firstLargest(points, estimate);
   const pairs = points.flatMap((a, i) =>
-    points.slice(i + 1).flatMap((b) => (Math.abs(a.posMm - b.posMm) <= windowMm + EQUAL ? [{ d: Math.abs(estimate(a) - estimate(b)), u: halfStep(a) + halfStep(b) }] : [])),
+    points
+      .slice(i + 1)
+      .flatMap((b) =>
+        Math.abs(a.posMm - b.posMm) <= windowMm + EQUAL
+          ? [{ d: Math.abs(estimate(a) - estimate(b)), u: halfStep(a) + halfStep(b) }]
+          : [],
+      ),
   );
   // Of equal differences the less certain one: the verdict must not hang on the order of readings.
-  const local = [...pairs].sort((a, b) => b.u - a.u).reduce((most, p) => (p.d > most.d + EQUAL ? p : most), { d: 0, u: 0 });
-  const line = { name, worstMm: estimate(at), worstGoMm: at.goMm, worstNogoMm: at.nogoMm, atPosMm: at.posMm, localMm: local.d, minZoneMm: minZone(points) };
+  const local = [...pairs]
+    .sort((a, b) => b.u - a.u)
+    .reduce((most, p) => (p.d > most.d + EQUAL ? p : most), { d: 0, u: 0 });
+  const line = {
+    name,
+    worstMm: estimate(at),
+    worstGoMm: at.goMm,
+    worstNogoMm: at.nogoMm,
+    atPosMm: at.posMm,
+    localMm: local.d,
+    minZoneMm: minZone(points),
+  };
   return { line, localUncertaintyMm: local.u };
 }
 

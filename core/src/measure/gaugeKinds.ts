@@ -18,7 +18,12 @@ export const PROTRUSION: MeasureKind = {
   plausible: [-50, 50],
   judge: (r) => {
     const rows = whole(r, 1);
-    const limits = { minMm: limit(r, 'min'), maxMm: limit(r, 'max'), stepMm: limit(r, 'step'), tiltMm: limit(r, 'tilt') };
+    const limits = {
+      minMm: limit(r, 'min'),
+      maxMm: limit(r, 'max'),
+      stepMm: limit(r, 'step'),
+      tiltMm: limit(r, 'tilt'),
+    };
     const p = protrusion(
       rows.map((x) => x.values),
       0,
@@ -28,7 +33,11 @@ export const PROTRUSION: MeasureKind = {
     return {
       verdict: p.verdict,
       found: [
-        ...rows.map(({ row }, i): Found => ({ what: row, mm: p.valuesMm[i] ?? null, verdict: p.verdicts[i] ?? null })),
+        ...rows.map(({ row }, i): Found => ({
+          what: row,
+          mm: p.valuesMm[i] ?? null,
+          verdict: p.verdicts[i] ?? null,
+        })),
         { what: 'Step between neighbours', mm: p.stepMm, verdict: p.verdictStep },
         { what: 'Tilt inside one', mm: p.tiltMm, verdict: p.verdictTilt },
       ],
@@ -74,14 +83,23 @@ export const RUN_OUT: MeasureKind = {
       verdict: o.verdict,
       found: [
         { what: 'Whole swing', mm: o.tirMm, verdict: o.verdict },
-        { what: 'Out of centre', mm: o.eccentricityMm, verdict: null, ...(o.highSideDeg === null ? {} : { note: `high at ${Math.round(o.highSideDeg)}°` }) },
+        {
+          what: 'Out of centre',
+          mm: o.eccentricityMm,
+          verdict: null,
+          ...(o.highSideDeg === null ? {} : { note: `high at ${Math.round(o.highSideDeg)}°` }),
+        },
         { what: 'Form besides', mm: o.formMm, verdict: null },
       ],
     };
   },
 };
 
-const OUTLIER: Record<'ok' | 'note' | 'strong', Verdict> = { ok: 'pass', note: 'marginal', strong: 'marginal' };
+const OUTLIER: Record<'ok' | 'note' | 'strong', Verdict> = {
+  ok: 'pass',
+  note: 'marginal',
+  strong: 'marginal',
+};
 export const WEAR: MeasureKind = {
   id: 'wear',
   title: 'Wear, one against the others',
@@ -98,8 +116,19 @@ export const WEAR: MeasureKind = {
     );
     const found = rows.map(({ row }, i): Found => {
       const flag = flags[i] ?? null;
-      if (flag === null) return { what: row, mm: at(values, i), verdict: 'marginal', note: 'too few of its kind to compare' };
-      return { what: row, mm: at(values, i), verdict: OUTLIER[flag], ...(flag === 'ok' ? {} : { note: 'unlike the others: look at it again' }) };
+      if (flag === null)
+        return {
+          what: row,
+          mm: at(values, i),
+          verdict: 'marginal',
+          note: 'too few of its kind to compare',
+        };
+      return {
+        what: row,
+        mm: at(values, i),
+        verdict: OUTLIER[flag],
+        ...(flag === 'ok' ? {} : { note: 'unlike the others: look at it again' }),
+      };
     });
     return { verdict: worst(found.flatMap((f) => f.verdict ?? [])), found };
   },

@@ -17,10 +17,15 @@ export interface RunOut {
 }
 
 /**
- * Run-out from readings at equal angles of one turn: the first harmonic is the eccentricity, the rest is form (from four readings
- * on). A V-block adds lobing error. Source: Fourier analysis, from engineering practice.
+ * Run-out from readings at equal angles of one turn: the first harmonic is the eccentricity, the
+ * rest is form (from four readings on). A V-block adds lobing error. Source: Fourier analysis, from
+ * engineering practice.
  */
-export function runOut(readingsMm: readonly number[], limitMm: number, uncertaintyMm: number): RunOut {
+export function runOut(
+  readingsMm: readonly number[],
+  limitMm: number,
+  uncertaintyMm: number,
+): RunOut {
   const n = readingsMm.length;
   const tirMm = Math.max(...readingsMm) - Math.min(...readingsMm);
   const mean = readingsMm.reduce((s, r) => s + r, 0) / n;
@@ -30,7 +35,15 @@ export function runOut(readingsMm: readonly number[], limitMm: number, uncertain
   const eccentricityMm = Math.hypot(a, b);
   const rest = readingsMm.map((r, i) => r - mean - a * Math.cos(angle(i)) - b * Math.sin(angle(i)));
   const verdict = guarded(tirMm, uncertaintyMm, limitMm);
-  if (n < 4) return { tirMm, bendMm: tirMm / 2, eccentricityMm: null, highSideDeg: null, formMm: null, verdict };
+  if (n < 4)
+    return {
+      tirMm,
+      bendMm: tirMm / 2,
+      eccentricityMm: null,
+      highSideDeg: null,
+      formMm: null,
+      verdict,
+    };
   return {
     tirMm,
     bendMm: tirMm / 2,
@@ -57,15 +70,31 @@ export interface ProtrusionLimits {
   tiltMm: number;
 }
 
-/** How far parts stand proud of a face (depth is negative): each in its band, neighbours alike, none tilted. */
-export function protrusion(parts: readonly (readonly number[])[], baseMm: number, limits: ProtrusionLimits, uncertaintyMm: number): Protrusion {
+/**
+ * How far parts stand proud of a face (depth is negative): each in its band, neighbours alike, none
+ * tilted.
+ */
+export function protrusion(
+  parts: readonly (readonly number[])[],
+  baseMm: number,
+  limits: ProtrusionLimits,
+  uncertaintyMm: number,
+): Protrusion {
   const valuesMm = parts.map((r) => r.reduce((s, x) => s + x, 0) / r.length - baseMm);
   const stepMm = Math.max(0, ...valuesMm.slice(1).map((v, i) => Math.abs(v - (valuesMm[i] ?? v))));
   const tiltMm = Math.max(0, ...parts.map((r) => Math.max(...r) - Math.min(...r)));
   const verdicts = valuesMm.map((v) => guardedBand(v, uncertaintyMm, limits.minMm, limits.maxMm));
   const verdictStep = guarded(stepMm, 2 * uncertaintyMm, limits.stepMm);
   const verdictTilt = guarded(tiltMm, 2 * uncertaintyMm, limits.tiltMm);
-  return { valuesMm, stepMm, tiltMm, verdicts, verdictStep, verdictTilt, verdict: worst([...verdicts, verdictStep, verdictTilt]) };
+  return {
+    valuesMm,
+    stepMm,
+    tiltMm,
+    verdicts,
+    verdictStep,
+    verdictTilt,
+    verdict: worst([...verdicts, verdictStep, verdictTilt]),
+  };
 }
 
 export interface Gap {
@@ -79,7 +108,11 @@ export function gap(goMm: number, nogoMm: number, minMm: number, maxMm: number):
   const isIn = goMm >= minMm - EQUAL && nogoMm <= maxMm + EQUAL;
   // The gap is narrower than the leaf that does not enter.
   const isOut = goMm > maxMm + EQUAL || nogoMm <= minMm + EQUAL;
-  return { estimateMm: (goMm + nogoMm) / 2, uncertaintyMm: (nogoMm - goMm) / 2, verdict: isIn ? 'pass' : isOut ? 'fail' : 'marginal' };
+  return {
+    estimateMm: (goMm + nogoMm) / 2,
+    uncertaintyMm: (nogoMm - goMm) / 2,
+    verdict: isIn ? 'pass' : isOut ? 'fail' : 'marginal',
+  };
 }
 
 export interface BoltLength {
@@ -90,17 +123,34 @@ export interface BoltLength {
 }
 
 /**
- * Whether a bolt may go in again by its length. The maker's limit stands alone; an instrument coarser than a quarter of the margin
- * between new and limit decides nothing, unless the bolt is over it already, or shorter than a new one can be.
+ * Whether a bolt may go in again by its length. The maker's limit stands alone; an instrument
+ * coarser than a quarter of the margin between new and limit decides nothing, unless the bolt is
+ * over it already, or shorter than a new one can be.
  */
-export function boltLength(measuredMm: number, newMm: number, maxMm: number, resolutionMm: number, singleUse: boolean): BoltLength {
+export function boltLength(
+  measuredMm: number,
+  newMm: number,
+  maxMm: number,
+  resolutionMm: number,
+  singleUse: boolean,
+): BoltLength {
   const margin = maxMm - newMm;
-  const instrument = resolutionMm <= margin / 10 + EQUAL ? 'good' : resolutionMm <= margin / 4 + EQUAL ? 'usable' : 'too_coarse';
+  const instrument =
+    resolutionMm <= margin / 10 + EQUAL
+      ? 'good'
+      : resolutionMm <= margin / 4 + EQUAL
+        ? 'usable'
+        : 'too_coarse';
   const verdict = (): BoltLength['verdict'] => {
     if (measuredMm < newMm - 2 * resolutionMm - EQUAL) return 'wrong_part';
     if (singleUse || measuredMm > maxMm + EQUAL) return 'replace';
     if (instrument === 'too_coarse') return 'instrument_too_coarse';
     return measuredMm + resolutionMm <= maxMm + EQUAL ? 'reuse' : 'near_limit';
   };
-  return { permanentStretchMm: measuredMm - newMm, usedShareOfMargin: (measuredMm - newMm) / margin, instrument, verdict: verdict() };
+  return {
+    permanentStretchMm: measuredMm - newMm,
+    usedShareOfMargin: (measuredMm - newMm) / margin,
+    instrument,
+    verdict: verdict(),
+  };
 }

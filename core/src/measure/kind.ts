@@ -50,7 +50,9 @@ export const limit = (r: Readings, key: string): number => {
 };
 /** Rows that are wholly measured; at least so many. */
 export function whole(r: Readings, least: number): { row: string; values: number[] }[] {
-  const rows = r.rows.flatMap(({ row, values }) => (values.length > 0 && values.every(isNumber) ? [{ row, values: values.filter(isNumber) }] : []));
+  const rows = r.rows.flatMap(({ row, values }) =>
+    values.length > 0 && values.every(isNumber) ? [{ row, values: values.filter(isNumber) }] : [],
+  );
   if (rows.length < least) throw new AppError('MEASUREMENTS_NEEDED', { count: least });
   return rows;
 }

@@ -1,23 +1,44 @@
 import fc from 'fast-check';
-import { bearing, feelerFlatness, flangeWarp, guarded, planeFlatness, protrusion, runOut, stripClearance, type StripTable } from '.';
+import {
+  bearing,
+  feelerFlatness,
+  flangeWarp,
+  guarded,
+  planeFlatness,
+  protrusion,
+  runOut,
+  stripClearance,
+  type StripTable,
+} from '.';
 
 fc.configureGlobal({ seed: process.env.STENNET_ALL ? Date.now() : 7 });
 
 const mm = fc.double({ min: 0, max: 0.5, noNaN: true });
-const leaf = fc.record({ posMm: fc.integer({ min: 0, max: 500 }), go: fc.integer({ min: 0, max: 30 }), step: fc.integer({ min: 1, max: 5 }) }).map(({ posMm, go, step }) => ({
-  posMm,
-  goMm: go / 100,
-  nogoMm: (go + step) / 100,
-}));
-const lines = fc.array(fc.array(leaf, { minLength: 1, maxLength: 6 }), { minLength: 1, maxLength: 5 }).map((l) => l.map((points, i) => ({ name: `line ${i}`, points })));
+const leaf = fc
+  .record({
+    posMm: fc.integer({ min: 0, max: 500 }),
+    go: fc.integer({ min: 0, max: 30 }),
+    step: fc.integer({ min: 1, max: 5 }),
+  })
+  .map(({ posMm, go, step }) => ({
+    posMm,
+    goMm: go / 100,
+    nogoMm: (go + step) / 100,
+  }));
+const lines = fc
+  .array(fc.array(leaf, { minLength: 1, maxLength: 6 }), { minLength: 1, maxLength: 5 })
+  .map((l) => l.map((points, i) => ({ name: `line ${i}`, points })));
 const limits = { overallMm: 0.05, windowMm: 100, localMm: 0.03 };
 
 test('a guarded verdict gets no better with a worse instrument, and no worse with a smaller value', () => {
   const rank = { pass: 0, marginal: 1, fail: 2 } as const;
   fc.assert(
     fc.property(mm, mm, mm, mm, (value, u, more, limit) => {
-      if (guarded(value, u, limit) === 'marginal') expect(guarded(value, u + more, limit)).toBe('marginal');
-      expect(rank[guarded(value, u, limit)]).toBeLessThanOrEqual(rank[guarded(value + more, u, limit)]);
+      if (guarded(value, u, limit) === 'marginal')
+        expect(guarded(value, u + more, limit)).toBe('marginal');
+      expect(rank[guarded(value, u, limit)]).toBeLessThanOrEqual(
+        rank[guarded(value + more, u, limit)],
+      );
     }),
   );
 });
@@ -37,13 +58,17 @@ test('flatness by feelers: the order of lines and of places changes no number an
 test('the narrowest zone is never wider than the whole spread', () => {
   fc.assert(
     fc.property(lines, (l) => {
-      for (const line of feelerFlatness(l, limits).lines) expect(line.minZoneMm).toBeLessThanOrEqual(line.worstMm + 1e-9);
+      for (const line of feelerFlatness(l, limits).lines)
+        expect(line.minZoneMm).toBeLessThanOrEqual(line.worstMm + 1e-9);
     }),
   );
 });
 
 test('a face measured in inches and turned into mm has the same flatness, and tilting it changes nothing', () => {
-  const heights = fc.array(fc.double({ min: -0.2, max: 0.2, noNaN: true }), { minLength: 12, maxLength: 12 });
+  const heights = fc.array(fc.double({ min: -0.2, max: 0.2, noNaN: true }), {
+    minLength: 12,
+    maxLength: 12,
+  });
   const tilt = fc.double({ min: -0.01, max: 0.01, noNaN: true });
   fc.assert(
     fc.property(heights, tilt, tilt, (z, a, b) => {
@@ -68,7 +93,10 @@ test('a face measured in inches and turned into mm has the same flatness, and ti
 });
 
 test('run-out is the same wherever the first reading is taken; a constant on top changes nothing', () => {
-  const readings = fc.array(fc.double({ min: -0.1, max: 0.1, noNaN: true }), { minLength: 4, maxLength: 16 });
+  const readings = fc.array(fc.double({ min: -0.1, max: 0.1, noNaN: true }), {
+    minLength: 4,
+    maxLength: 16,
+  });
   fc.assert(
     fc.property(readings, fc.nat({ max: 15 }), mm, (r, by, more) => {
       const n = by % r.length;
@@ -83,7 +111,13 @@ test('run-out is the same wherever the first reading is taken; a constant on top
 
 test('a bearing: clearance lies between least and most; swapping planes changes nothing', () => {
   const planes = (around: number) =>
-    fc.array(fc.tuple(fc.double({ min: around, max: around + 0.05, noNaN: true }), fc.double({ min: around, max: around + 0.05, noNaN: true })), { minLength: 2, maxLength: 4 });
+    fc.array(
+      fc.tuple(
+        fc.double({ min: around, max: around + 0.05, noNaN: true }),
+        fc.double({ min: around, max: around + 0.05, noNaN: true }),
+      ),
+      { minLength: 2, maxLength: 4 },
+    );
   fc.assert(
     fc.property(planes(54.04), planes(53.95), (bores, journals) => {
       const limit = { clearanceMinMm: 0.02, clearanceMaxMm: 0.06, ovalityMm: 0.01, taperMm: 0.01 };
@@ -107,7 +141,9 @@ test('a wider strip never means more clearance', () => {
   fc.assert(
     fc.property(width, width, (a, b) => {
       const [narrow, wide] = a < b ? [a, b] : [b, a];
-      expect(stripClearance(table, wide).clearanceMm).toBeLessThanOrEqual(stripClearance(table, narrow).clearanceMm + 1e-12);
+      expect(stripClearance(table, wide).clearanceMm).toBeLessThanOrEqual(
+        stripClearance(table, narrow).clearanceMm + 1e-12,
+      );
     }),
   );
 });
@@ -130,7 +166,10 @@ test('shifting a zero moves protrusions and nothing else; flanges are judged the
       for (const [i, v] of a.valuesMm.entries()) expect(b.valuesMm[i]).toBeCloseTo(v, 9);
       const flanges = p.map((gapsMm, i) => ({ name: `${i}`, xMm: i * 90, gapsMm }));
       const warp = { overallMm: 0.2, stepMm: 0.1, tiltMm: 0.1 };
-      const [c, d] = [flangeWarp(flanges, warp, 0.01), flangeWarp([...flanges].reverse(), warp, 0.01)];
+      const [c, d] = [
+        flangeWarp(flanges, warp, 0.01),
+        flangeWarp([...flanges].reverse(), warp, 0.01),
+      ];
       expect([d.overallMm, d.tiltMm, d.verdict]).toEqual([c.overallMm, c.tiltMm, c.verdict]);
       // Two bows alike to a billionth: which one is named may differ.
       expect(Math.abs(d.bowMm)).toBeCloseTo(Math.abs(c.bowMm), 7);

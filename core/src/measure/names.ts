@@ -1,3 +1,13 @@
 /** What is measured in a shop. */
-export const MEASURE_KINDS = ['flatness', 'warp', 'strip', 'bearing', 'boltLength', 'protrusion', 'gap', 'runOut', 'wear'] as const;
+export const MEASURE_KINDS = [
+  'flatness',
+  'warp',
+  'strip',
+  'bearing',
+  'boltLength',
+  'protrusion',
+  'gap',
+  'runOut',
+  'wear',
+] as const;
 export type MeasureKindId = (typeof MEASURE_KINDS)[number];

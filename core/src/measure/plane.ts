@@ -16,16 +16,23 @@ export interface PlaneFit {
 }
 
 /**
- * Flatness from heights over a face: the plane z = a + bx + cy of least squares, and what lies above and below it.
+ * Flatness from heights over a face: the plane z = a + bx + cy of least squares, and what lies
+ * above and below it.
  * @param points x, y, z in mm
  * @throws AppError PLANE_UNDETERMINED with fewer than four points, or all on one line
  */
-export function planeFlatness(points: readonly (readonly [number, number, number])[], limitMm: number, uncertaintyMm: number): PlaneFit {
+export function planeFlatness(
+  points: readonly (readonly [number, number, number])[],
+  limitMm: number,
+  uncertaintyMm: number,
+): PlaneFit {
   const n = points.length;
-  const mean = (of: (p: readonly [number, number, number]) => number): number => points.reduce((sum, p) => sum + of(p), 0) / n;
+  const mean = (of: (p: readonly [number, number, number]) => number): number =>
+    points.reduce((sum, p) => sum + of(p), 0) / n;
   if (n < 4) throw new AppError('PLANE_UNDETERMINED');
   const [mx, my, mz] = [mean((p) => p[0]), mean((p) => p[1]), mean((p) => p[2])];
-  const sum = (of: (dx: number, dy: number, dz: number) => number): number => points.reduce((s, [x, y, z]) => s + of(x - mx, y - my, z - mz), 0);
+  const sum = (of: (dx: number, dy: number, dz: number) => number): number =>
+    points.reduce((s, [x, y, z]) => s + of(x - mx, y - my, z - mz), 0);
   const [xx, xy, yy] = [sum((x) => x * x), sum((x, y) => x * y), sum((_x, y) => y * y)];
   const [xz, yz] = [sum((x, _y, z) => x * z), sum((_x, y, z) => y * z)];
   const determinant = xx * yy - xy * xy;

@@ -1,5 +1,13 @@
 import * as v from 'valibot';
-import { DaySchema, FastenerIdSchema, finite, KeySchema, textOf, TimeSchema, UuidSchema } from '../schema/text';
+import {
+  DaySchema,
+  FastenerIdSchema,
+  finite,
+  KeySchema,
+  textOf,
+  TimeSchema,
+  UuidSchema,
+} from '../schema/text';
 import { measuredFields } from '../measure/measuredSchema';
 import { FRICTION_CONDITIONS } from '../thread/friction';
 import { PART_STATES } from './partState';
@@ -18,7 +26,10 @@ const SeenSchema = v.strictObject({
   count: v.optional(count),
 });
 
-/** What stands on a repair order besides its jobs. Each entry has its own versions: none is written over, all are kept. */
+/**
+ * What stands on a repair order besides its jobs. Each entry has its own versions: none is written
+ * over, all are kept.
+ */
 export const OrderEntrySchema = v.variant('kind', [
   /** Looked before anything is condemned. */
   v.strictObject({ kind: v.literal('finding'), symptom: short, looked: short, found: long }),
@@ -105,14 +116,34 @@ export const OrderEntrySchema = v.variant('kind', [
     /** Looked at once it was found: nicked, bent or dirty it does not go back. */
     still: v.optional(v.picklist(['good', 'discard'])),
   }),
-  /** Another compound than the sheet's, as it was chosen while preparing: the lead decides about it at the bolt. */
-  v.strictObject({ kind: v.literal('compound'), joint: UuidSchema, group: KeySchema, condition: v.picklist(FRICTION_CONDITIONS) }),
+  /**
+   * Another compound than the sheet's, as it was chosen while preparing: the lead decides about it
+   * at the bolt.
+   */
+  v.strictObject({
+    kind: v.literal('compound'),
+    joint: UuidSchema,
+    group: KeySchema,
+    condition: v.picklist(FRICTION_CONDITIONS),
+  }),
   /** What was filled in, by whoever filled it. */
   v.strictObject({ kind: v.literal('filled'), what: short, amount: textOf(40) }),
   /** Only some of the banks, caps or cylinders are part of this order. */
-  v.strictObject({ kind: v.literal('scope'), joint: UuidSchema, instances: v.pipe(v.array(KeySchema), v.minLength(1), v.maxLength(24)) }),
-  /** A neighbour that was loosened to make room, and that no sheet leads: open until somebody says how it was tightened. */
-  v.strictObject({ kind: v.literal('loosened'), job: UuidSchema, what: short, tight: v.optional(long) }),
+  v.strictObject({
+    kind: v.literal('scope'),
+    joint: UuidSchema,
+    instances: v.pipe(v.array(KeySchema), v.minLength(1), v.maxLength(24)),
+  }),
+  /**
+   * A neighbour that was loosened to make room, and that no sheet leads: open until somebody says
+   * how it was tightened.
+   */
+  v.strictObject({
+    kind: v.literal('loosened'),
+    job: UuidSchema,
+    what: short,
+    tight: v.optional(long),
+  }),
 ]);
 export type OrderEntry = v.InferOutput<typeof OrderEntrySchema>;
 export type EntryKind = OrderEntry['kind'];
@@ -129,7 +160,10 @@ export const OrderHeadSchema = v.strictObject({
     vin: v.pipe(v.string(), v.toUpperCase(), v.regex(/^[A-HJ-NPR-Z0-9]{17}$/)),
     built: DaySchema,
   }),
-  odometer: v.strictObject({ value: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(3_000_000)), unit: v.picklist(['km', 'mi']) }),
+  odometer: v.strictObject({
+    value: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(3_000_000)),
+    unit: v.picklist(['km', 'mi']),
+  }),
   customer: short,
   concern: long,
   bay: v.nullable(textOf(30)),
@@ -141,6 +175,16 @@ export const NewJobSchema = v.strictObject({
   id: UuidSchema,
   kind: KeySchema,
   title: short,
-  joints: v.pipe(v.array(v.strictObject({ id: UuidSchema, name: textOf(60), sheet: KeySchema, revision: v.pipe(v.string(), v.regex(/^[A-Z]{1,3}$/)) })), v.maxLength(12)),
+  joints: v.pipe(
+    v.array(
+      v.strictObject({
+        id: UuidSchema,
+        name: textOf(60),
+        sheet: KeySchema,
+        revision: v.pipe(v.string(), v.regex(/^[A-Z]{1,3}$/)),
+      }),
+    ),
+    v.maxLength(12),
+  ),
 });
 export type NewJob = v.InferOutput<typeof NewJobSchema>;

@@ -1,7 +1,33 @@
-export { NewJobSchema, OrderEntrySchema, OrderHeadSchema, type EntryKind, type EntryOf, type NewJob, type OrderEntry, type OrderHead } from './entries';
+export {
+  NewJobSchema,
+  OrderEntrySchema,
+  OrderHeadSchema,
+  type EntryKind,
+  type EntryOf,
+  type NewJob,
+  type OrderEntry,
+  type OrderHead,
+} from './entries';
 export { JOB_KINDS, SYMPTOMS, type JobKind, type Symptom } from './jobKinds';
-export { jointPlaces, jointState, runOf, type JointPlace, type JointRuns, type JointSeen, type JointState, type RunSeen } from './jointState';
-export { blockers, isLost, mayNotBecome, putIns, stepsFrom, type Blocker, type OrderSeen } from './orderState';
+export {
+  jointPlaces,
+  jointState,
+  runOf,
+  type JointPlace,
+  type JointRuns,
+  type JointSeen,
+  type JointState,
+  type RunSeen,
+} from './jointState';
+export {
+  blockers,
+  isLost,
+  mayNotBecome,
+  putIns,
+  stepsFrom,
+  type Blocker,
+  type OrderSeen,
+} from './orderState';
 export { narrowed } from './scope';
 export { isAwaited, PART_STATES, type PartState } from './partState';
 export { ENTRY_KINDS, ORDER_STATES, ORDER_STATE_TEXT, type OrderState } from './names';

@@ -19,27 +19,47 @@ export interface JointSeen extends JointRuns {
   runs: readonly RunSeen[];
 }
 
-/** How far a joint is: what comes off is on its way, all off, in work, tight in every one of its places. */
+/**
+ * How far a joint is: what comes off is on its way, all off, in work, tight in every one of its
+ * places.
+ */
 export type JointState = 'notStarted' | 'comingApart' | 'apart' | 'inWork' | 'tight';
 
 /** Tight only with every bank, cap or cylinder. */
 export function jointState({ runs, instances }: JointRuns): JointState {
   const own = runs.filter((r) => r.part === PROCEDURE);
   const wanted: (string | null)[] = instances ? [...instances.labels] : [null];
-  if (wanted.every((i) => own.some((r) => r.instance === i && r.state === 'finished'))) return 'tight';
+  if (wanted.every((i) => own.some((r) => r.instance === i && r.state === 'finished')))
+    return 'tight';
   if (own.length > 0) return 'inWork';
   const off = runs.filter((r) => r.part === TAKE_APART);
   if (off.length === 0) return 'notStarted';
-  return wanted.every((i) => off.some((r) => r.instance === i && r.state === 'finished')) ? 'apart' : 'comingApart';
+  return wanted.every((i) => off.some((r) => r.instance === i && r.state === 'finished'))
+    ? 'apart'
+    : 'comingApart';
 }
 
-export const runOf = <R extends JointRuns['runs'][number]>(runs: readonly R[], part: string, instance: string | null): R | undefined =>
-  runs.find((r) => r.part === part && r.instance === instance);
+export const runOf = <R extends JointRuns['runs'][number]>(
+  runs: readonly R[],
+  part: string,
+  instance: string | null,
+): R | undefined => runs.find((r) => r.part === part && r.instance === instance);
 
-/** A joint of a job: through, in work, or the next one. Later ones wait where an earlier one is not through. */
+/**
+ * A joint of a job: through, in work, or the next one. Later ones wait where an earlier one is not
+ * through.
+ */
 export type JointPlace = 'done' | 'inWork' | 'next' | 'later';
 export function jointPlaces(joints: readonly JointRuns[]): JointPlace[] {
   const states = joints.map(jointState);
   const first = states.findIndex((s) => s !== 'tight');
-  return states.map((s, i) => (s === 'tight' ? 'done' : s === 'inWork' || s === 'comingApart' ? 'inWork' : i === first ? 'next' : 'later'));
+  return states.map((s, i) =>
+    s === 'tight'
+      ? 'done'
+      : s === 'inWork' || s === 'comingApart'
+        ? 'inWork'
+        : i === first
+          ? 'next'
+          : 'later',
+  );
 }

@@ -1,8 +1,22 @@
-import { blockers, jointState, type JointSeen, type RunSeen, jointPlaces, mayNotBecome, putIns, stepsFrom, ORDER_STATES, type OrderEntry } from '.';
+import {
+  blockers,
+  jointState,
+  type JointSeen,
+  type RunSeen,
+  jointPlaces,
+  mayNotBecome,
+  putIns,
+  stepsFrom,
+  ORDER_STATES,
+  type OrderEntry,
+} from '.';
 
 const JOB = '5e000000-0000-4000-8000-000000000301';
 const JOINT = '5e000000-0000-4000-8000-000000000401';
-const part = (state: Extract<OrderEntry, { kind: 'part' }>['state'], need?: string): OrderEntry => ({
+const part = (
+  state: Extract<OrderEntry, { kind: 'part' }>['state'],
+  need?: string,
+): OrderEntry => ({
   kind: 'part',
   job: JOB,
   ...(need ? { need, joint: JOINT } : {}),
@@ -11,7 +25,12 @@ const part = (state: Extract<OrderEntry, { kind: 'part' }>['state'], need?: stri
   state,
   cents: 100,
 });
-const run = (state: RunSeen['state'], over: Partial<RunSeen> = {}): RunSeen => ({ part: 'procedure', instance: null, state, ...over });
+const run = (state: RunSeen['state'], over: Partial<RunSeen> = {}): RunSeen => ({
+  part: 'procedure',
+  instance: null,
+  state,
+  ...over,
+});
 const head = (...runs: RunSeen[]): JointSeen => ({ name: 'Head', runs, instances: null });
 const tight = head(run('finished'));
 
@@ -55,17 +74,22 @@ test('the joints of a job: through, in work, next, later', () => {
 describe('how far a joint is', () => {
   test('coming apart, apart, in work, tight', () => {
     const off = (state: RunSeen['state']): RunSeen => run(state, { part: 'takeApart' });
-    expect([head(), head(off('open')), head(off('finished')), head(off('finished'), run('open')), tight].map(jointState)).toEqual([
-      'notStarted',
-      'comingApart',
-      'apart',
-      'inWork',
-      'tight',
-    ]);
+    expect(
+      [
+        head(),
+        head(off('open')),
+        head(off('finished')),
+        head(off('finished'), run('open')),
+        tight,
+      ].map(jointState),
+    ).toEqual(['notStarted', 'comingApart', 'apart', 'inWork', 'tight']);
   });
 
   test('with banks or caps it is tight when every one is', () => {
-    const banks = (...runs: RunSeen[]): JointSeen => ({ ...head(...runs), instances: { labels: ['left', 'right'] } });
+    const banks = (...runs: RunSeen[]): JointSeen => ({
+      ...head(...runs),
+      instances: { labels: ['left', 'right'] },
+    });
     const left = run('finished', { instance: 'left' });
     expect(jointState(banks(left))).toBe('inWork');
     expect(jointState(banks(left, run('finished', { instance: 'right' })))).toBe('tight');
@@ -74,34 +98,70 @@ describe('how far a joint is', () => {
 });
 
 describe('what happened on the way', () => {
-  const dropped: OrderEntry = { kind: 'dropped', job: JOB, what: 'M8 nut', where: 'into the bell housing' };
+  const dropped: OrderEntry = {
+    kind: 'dropped',
+    job: JOB,
+    what: 'M8 nut',
+    where: 'into the bell housing',
+  };
   const loosened: OrderEntry = { kind: 'loosened', job: JOB, what: 'Starter bracket' };
-  const rags: OrderEntry = { kind: 'putIn', job: JOB, what: 'rags in the ports', out: false, count: 6, countOut: 5 };
+  const rags: OrderEntry = {
+    kind: 'putIn',
+    job: JOB,
+    what: 'rags in the ports',
+    out: false,
+    count: 6,
+    countOut: 5,
+  };
 
   test('a dropped part holds the order up before all else, until it is found', () => {
-    expect(blockers({ joints: [head()], entries: [dropped] })[0]).toEqual({ by: 'dropped', text: 'M8 nut: dropped, not found' });
+    expect(blockers({ joints: [head()], entries: [dropped] })[0]).toEqual({
+      by: 'dropped',
+      text: 'M8 nut: dropped, not found',
+    });
     expect(mayNotBecome('toCheck', { joints: [tight], entries: [dropped] })).toMatch(/not found/);
     const found = { ...dropped, found: 'magnet, bottom of the housing' };
     expect(mayNotBecome('toCheck', { joints: [tight], entries: [found] })).toMatch(/still good/);
-    expect(mayNotBecome('toCheck', { joints: [tight], entries: [{ ...found, still: 'good' }] })).toBeNull();
+    expect(
+      mayNotBecome('toCheck', { joints: [tight], entries: [{ ...found, still: 'good' }] }),
+    ).toBeNull();
   });
 
   test('a neighbour that was loosened is open until somebody says how it was tightened', () => {
-    expect(mayNotBecome('toCheck', { joints: [tight], entries: [loosened] })).toMatch(/Starter bracket: loosened/);
-    expect(mayNotBecome('toCheck', { joints: [tight], entries: [{ ...loosened, tight: '22 N·m, click' }] })).toBeNull();
+    expect(mayNotBecome('toCheck', { joints: [tight], entries: [loosened] })).toMatch(
+      /Starter bracket: loosened/,
+    );
+    expect(
+      mayNotBecome('toCheck', {
+        joints: [tight],
+        entries: [{ ...loosened, tight: '22 N·m, click' }],
+      }),
+    ).toBeNull();
   });
 
   test('rags are counted in and out: five of six is one too many inside', () => {
-    expect(mayNotBecome('done', { joints: [tight], entries: [rags] })).toMatch(/1 of 6 × rags in the ports: still in/);
-    expect(mayNotBecome('done', { joints: [tight], entries: [{ ...rags, countOut: 6, out: true }] })).toBeNull();
+    expect(mayNotBecome('done', { joints: [tight], entries: [rags] })).toMatch(
+      /1 of 6 × rags in the ports: still in/,
+    );
+    expect(
+      mayNotBecome('done', { joints: [tight], entries: [{ ...rags, countOut: 6, out: true }] }),
+    ).toBeNull();
   });
 });
 
 test('what one run put in and another took out is out; a bank has its own', () => {
-  const cover = (instance: string | null): RunSeen => run('finished', { part: 'takeApart', instance, putIn: ['bell cover'] });
+  const cover = (instance: string | null): RunSeen =>
+    run('finished', { part: 'takeApart', instance, putIn: ['bell cover'] });
   expect(putIns({ joints: [head(cover(null))], entries: [] })).toEqual(['bell cover']);
-  expect(putIns({ joints: [head(cover(null), run('open', { tookOut: ['bell cover'] }))], entries: [] })).toEqual([]);
-  expect(putIns({ joints: [head(cover('left'), run('open', { instance: 'right', tookOut: ['bell cover'] }))], entries: [] })).toEqual(['bell cover']);
+  expect(
+    putIns({ joints: [head(cover(null), run('open', { tookOut: ['bell cover'] }))], entries: [] }),
+  ).toEqual([]);
+  expect(
+    putIns({
+      joints: [head(cover('left'), run('open', { instance: 'right', tookOut: ['bell cover'] }))],
+      entries: [],
+    }),
+  ).toEqual(['bell cover']);
 });
 
 test('a joint that is apart waits for its turn to go together', () => {
@@ -116,8 +176,12 @@ test('what belongs around the first start keeps it from being done, not from bei
     { kind: 'fluid', text: 'Oil change.', state: 'open' },
   ];
   const seen = { joints: [], entries: [], followUps };
-  expect(blockers(seen)).toEqual([{ by: 'firstStart', text: 'after the first start: Look for seeping' }]);
+  expect(blockers(seen)).toEqual([
+    { by: 'firstStart', text: 'after the first start: Look for seeping' },
+  ]);
   expect(mayNotBecome('toCheck', seen)).toBeNull();
   expect(mayNotBecome('done', seen)).toBe('after the first start: Look for seeping');
-  expect(mayNotBecome('done', { ...seen, followUps: followUps.map((f) => ({ ...f, state: 'done' })) })).toBeNull();
+  expect(
+    mayNotBecome('done', { ...seen, followUps: followUps.map((f) => ({ ...f, state: 'done' })) }),
+  ).toBeNull();
 });

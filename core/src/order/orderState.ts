@@ -13,35 +13,81 @@ export interface OrderSeen {
 
 /** One thing that holds a repair order up. */
 export interface Blocker {
-  by: 'dropped' | 'part' | 'outside' | 'measured' | 'lead' | 'joint' | 'loosened' | 'putIn' | 'firstStart';
+  by:
+    | 'dropped'
+    | 'part'
+    | 'outside'
+    | 'measured'
+    | 'lead'
+    | 'joint'
+    | 'loosened'
+    | 'putIn'
+    | 'firstStart';
   text: string;
 }
 
-const STANDS: Record<Exclude<JointState, 'tight'>, string> = { notStarted: 'not started', comingApart: 'taking apart not finished', apart: 'apart', inWork: 'not finished' };
+const STANDS: Record<Exclude<JointState, 'tight'>, string> = {
+  notStarted: 'not started',
+  comingApart: 'taking apart not finished',
+  apart: 'apart',
+  inWork: 'not finished',
+};
 
 /** Everything that holds it up, the most pressing first. */
 export function blockers({ joints, entries, followUps = [] }: OrderSeen): Blocker[] {
   const dropped = entries.flatMap((e): Blocker[] => {
     if (e.kind !== 'dropped' || (e.found !== undefined && e.still !== undefined)) return [];
-    return [{ by: 'dropped', text: `${e.what}: ${e.found === undefined ? 'dropped, not found' : 'found, not checked whether it is still good'}` }];
+    return [
+      {
+        by: 'dropped',
+        text: `${e.what}: ${e.found === undefined ? 'dropped, not found' : 'found, not checked whether it is still good'}`,
+      },
+    ];
   });
   const parts = entries.flatMap((e): Blocker[] =>
-    e.kind === 'part' && isAwaited(e.state) ? [{ by: 'part', text: `${e.count} × ${e.what}: ${e.state === 'ordered' ? 'ordered, not here' : 'not ordered'}` }] : [],
+    e.kind === 'part' && isAwaited(e.state)
+      ? [
+          {
+            by: 'part',
+            text: `${e.count} × ${e.what}: ${e.state === 'ordered' ? 'ordered, not here' : 'not ordered'}`,
+          },
+        ]
+      : [],
   );
   const outside = entries.flatMap((e): Blocker[] =>
-    e.kind !== 'outside' || e.state === 'checked' ? [] : [{ by: 'outside', text: e.state === 'back' ? `${e.what}: back, not checked` : `${e.what}: at ${e.to}` }],
+    e.kind !== 'outside' || e.state === 'checked'
+      ? []
+      : [
+          {
+            by: 'outside',
+            text: e.state === 'back' ? `${e.what}: back, not checked` : `${e.what}: at ${e.to}`,
+          },
+        ],
   );
   const measured = entries.flatMap((e): Blocker[] =>
     e.kind !== 'measurement' || e.verdict === 'pass' || (e.then !== undefined && e.then !== 'stop')
       ? []
-      : [{ by: 'measured', text: `${e.of}: ${e.then === 'stop' ? 'stopped' : e.verdict === 'fail' ? 'out of its limits' : 'to be measured again'}` }],
+      : [
+          {
+            by: 'measured',
+            text: `${e.of}: ${e.then === 'stop' ? 'stopped' : e.verdict === 'fail' ? 'out of its limits' : 'to be measured again'}`,
+          },
+        ],
   );
-  const leads = joints.flatMap((j): Blocker[] => (j.runs.some((r) => r.asksLead) ? [{ by: 'lead', text: `${j.name}: waits for the lead’s word` }] : []));
+  const leads = joints.flatMap((j): Blocker[] =>
+    j.runs.some((r) => r.asksLead)
+      ? [{ by: 'lead', text: `${j.name}: waits for the lead’s word` }]
+      : [],
+  );
   const open = joints.flatMap((j): Blocker[] => {
     const state = jointState(j);
     return state === 'tight' ? [] : [{ by: 'joint', text: `${j.name}: ${STANDS[state]}` }];
   });
-  const loosened = entries.flatMap((e): Blocker[] => (e.kind === 'loosened' && e.tight === undefined ? [{ by: 'loosened', text: `${e.what}: loosened, not tight again` }] : []));
+  const loosened = entries.flatMap((e): Blocker[] =>
+    e.kind === 'loosened' && e.tight === undefined
+      ? [{ by: 'loosened', text: `${e.what}: loosened, not tight again` }]
+      : [],
+  );
   return [
     ...dropped,
     ...parts,
@@ -50,22 +96,39 @@ export function blockers({ joints, entries, followUps = [] }: OrderSeen): Blocke
     ...leads,
     ...open,
     ...loosened,
-    ...putIns({ joints, entries }).map((text): Blocker => ({ by: 'putIn', text: `${text}: still in` })),
-    ...followUps.flatMap((f): Blocker[] => (f.state === 'open' && FIRST_START[f.kind] ? [{ by: 'firstStart', text: `${FIRST_START[f.kind]}: ${f.text.replace(/\.$/, '')}` }] : [])),
+    ...putIns({ joints, entries }).map((text): Blocker => ({
+      by: 'putIn',
+      text: `${text}: still in`,
+    })),
+    ...followUps.flatMap((f): Blocker[] =>
+      f.state === 'open' && FIRST_START[f.kind]
+        ? [{ by: 'firstStart', text: `${FIRST_START[f.kind]}: ${f.text.replace(/\.$/, '')}` }]
+        : [],
+    ),
   ];
 }
 
-const FIRST_START: Record<string, string | undefined> = { beforeFirstStart: 'before the first start', afterFirstStart: 'after the first start' };
+const FIRST_START: Record<string, string | undefined> = {
+  beforeFirstStart: 'before the first start',
+  afterFirstStart: 'after the first start',
+};
 
 /** What fell and is not in the hand again. */
-export const isLost = (e: OrderEntry): e is Extract<OrderEntry, { kind: 'dropped' }> => e.kind === 'dropped' && e.found === undefined;
+export const isLost = (e: OrderEntry): e is Extract<OrderEntry, { kind: 'dropped' }> =>
+  e.kind === 'dropped' && e.found === undefined;
 
 /** What was put in for the work and must come out. */
 export function putIns({ joints, entries }: OrderSeen): string[] {
-  return [...joints.flatMap(putInBy), ...entries.flatMap((e) => (e.kind === 'putIn' && !e.out ? [stillIn(e)] : []))];
+  return [
+    ...joints.flatMap(putInBy),
+    ...entries.flatMap((e) => (e.kind === 'putIn' && !e.out ? [stillIn(e)] : [])),
+  ];
 }
 
-/** What one run put in another may have taken out: a cover goes on while it comes apart, and off before it goes together. */
+/**
+ * What one run put in another may have taken out: a cover goes on while it comes apart, and off
+ * before it goes together.
+ */
 function putInBy({ runs }: JointSeen): string[] {
   return runs.flatMap((run) => {
     const out = runs.filter((r) => r.instance === run.instance).flatMap((r) => r.tookOut ?? []);
@@ -74,7 +137,8 @@ function putInBy({ runs }: JointSeen): string[] {
 }
 
 /** Of what was counted in, only what was counted out is out. */
-const stillIn = ({ what, count, countOut }: Extract<OrderEntry, { kind: 'putIn' }>): string => (count === undefined ? what : `${count - (countOut ?? 0)} of ${count} × ${what}`);
+const stillIn = ({ what, count, countOut }: Extract<OrderEntry, { kind: 'putIn' }>): string =>
+  count === undefined ? what : `${count - (countOut ?? 0)} of ${count} × ${what}`;
 
 const ORDERLY: Record<OrderState, readonly OrderState[]> = {
   open: ['waiting', 'out', 'inWork'],
@@ -88,11 +152,24 @@ const ORDERLY: Record<OrderState, readonly OrderState[]> = {
 /** Steps from a state, in the order offered. What is handed over stays so. */
 export const stepsFrom = (state: OrderState): readonly OrderState[] => ORDERLY[state];
 
-const IN_THE_WAY: readonly Blocker['by'][] = ['dropped', 'joint', 'loosened', 'outside', 'measured', 'putIn'];
+const IN_THE_WAY: readonly Blocker['by'][] = [
+  'dropped',
+  'joint',
+  'loosened',
+  'outside',
+  'measured',
+  'putIn',
+];
 
 /** What keeps a repair order from a state; null where it may go there. */
 export function mayNotBecome(to: OrderState, seen: OrderSeen): string | null {
-  const of = (kinds: readonly Blocker['by'][]): string[] => blockers(seen).flatMap((b) => (kinds.includes(b.by) ? [b.text] : []));
-  const holding = to === 'toCheck' ? of(IN_THE_WAY) : to === 'done' || to === 'handedOver' ? of([...IN_THE_WAY, 'lead', 'firstStart']) : [];
+  const of = (kinds: readonly Blocker['by'][]): string[] =>
+    blockers(seen).flatMap((b) => (kinds.includes(b.by) ? [b.text] : []));
+  const holding =
+    to === 'toCheck'
+      ? of(IN_THE_WAY)
+      : to === 'done' || to === 'handedOver'
+        ? of([...IN_THE_WAY, 'lead', 'firstStart'])
+        : [];
   return holding.length > 0 ? holding.join('; ') : null;
 }

@@ -3,4 +3,5 @@ export const PART_STATES = ['needed', 'ordered', 'here', 'fitted', 'notNeeded'] 
 export type PartState = (typeof PART_STATES)[number];
 
 /** New ones that nobody has in the hand yet. */
-export const isAwaited = (state: PartState | undefined): boolean => state === undefined || state === 'needed' || state === 'ordered';
+export const isAwaited = (state: PartState | undefined): boolean =>
+  state === undefined || state === 'needed' || state === 'ordered';

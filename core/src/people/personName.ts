@@ -2,8 +2,9 @@ import * as v from 'valibot';
 import { textOf } from '../schema/text';
 
 /**
- * What somebody signs in by: the name without regard to case, width and spaces. Case is folded the same way everywhere (a Turkish
- * dotless i and a Greek final sigma too), never by the rules of a database or a browser's language.
+ * What somebody signs in by: the name without regard to case, width and spaces. Case is folded the
+ * same way everywhere (a Turkish dotless i and a Greek final sigma too), never by the rules of a
+ * database or a browser's language.
  * @example nameKey(' İnes  CORTE ') // 'ines corte'
  */
 export const nameKey = (name: string): string =>
@@ -18,7 +19,10 @@ export const nameKey = (name: string): string =>
     .trim()
     .replace(/\s+/g, ' ');
 
-/** Letters of other scripts that are drawn like a Latin one, and Latin ones and digits that are drawn like each other. */
+/**
+ * Letters of other scripts that are drawn like a Latin one, and Latin ones and digits that are
+ * drawn like each other.
+ */
 const LOOKS = new Map(
   Object.entries({
     а: 'a',
@@ -55,13 +59,21 @@ const LOOKS = new Map(
   }),
 );
 
-/** Two names with the same look cannot be told apart on a record. @example nameLook('Jοnah') === nameLook('Jonah') // the first has a Greek o */
-export const nameLook = (name: string): string => [...nameKey(name)].map((letter) => LOOKS.get(letter) ?? letter).join('');
+/**
+ * Two names with the same look cannot be told apart on a record. @example nameLook('Jοnah') ===
+ * nameLook('Jonah') // the first has a Greek o
+ */
+export const nameLook = (name: string): string =>
+  [...nameKey(name)].map((letter) => LOOKS.get(letter) ?? letter).join('');
 
-/** Letters, marks on them, digits, and what stands between parts of a name. Nothing that cannot be seen. */
+/**
+ * Letters, marks on them, digits, and what stands between parts of a name. Nothing that cannot be
+ * seen.
+ */
 const LETTERS = /^[\p{L}\p{M}\p{N}][\p{L}\p{M}\p{N} .,'’-]*$/u;
 const SCRIPTS = [/\p{Script=Latin}/u, /\p{Script=Cyrillic}/u, /\p{Script=Greek}/u];
-const isOneScript = (name: string): boolean => SCRIPTS.filter((script) => script.test(name)).length <= 1;
+const isOneScript = (name: string): boolean =>
+  SCRIPTS.filter((script) => script.test(name)).length <= 1;
 
 /** A person's name as it is given: what could pass for another's is refused. */
 export const PersonNameSchema = v.pipe(

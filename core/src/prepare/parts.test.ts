@@ -12,19 +12,27 @@ describe('parts', () => {
   test('one-time-use ones with their count, and why in the numbers of the joint', () => {
     const [bolts, gasket] = partsOf(headSheet);
     expect(bolts).toMatchObject({ key: 'group:head-bolts', count: 10, need: 'new' });
-    expect(bolts?.why).toMatch(/turned 140°; yield comes after about .*About 0\.\d\d mm longer for good/);
+    expect(bolts?.why).toMatch(
+      /turned 140°; yield comes after about .*About 0\.\d\d mm longer for good/,
+    );
     expect(gasket).toMatchObject({ key: 'part:gasket', count: 1, need: 'new' });
   });
 
   test('what may come back says how', () => {
-    expect(partsOf(demoSheet('brenna-2-0-head-early'))[0]?.why).toMatch(/Measure each one.*At most/);
-    expect(partsOf(demoSheet('bv48-exhaust')).find((p) => p.reuse === 'reuse-in-place')?.why).toMatch(/hole it came from/);
+    expect(partsOf(demoSheet('brenna-2-0-head-early'))[0]?.why).toMatch(
+      /Measure each one.*At most/,
+    );
+    expect(
+      partsOf(demoSheet('bv48-exhaust')).find((p) => p.reuse === 'reuse-in-place')?.why,
+    ).toMatch(/hole it came from/);
   });
 
   test('every fastener of every sheet is in the list once, as often as the joint occurs', () => {
     for (const sheet of demoSheets) {
       const fasteners = partsOf(sheet).filter((p) => p.key.startsWith('group:'));
-      expect(fasteners.reduce((n, p) => n + p.count, 0)).toBe(sheet.seats.length * (sheet.instances?.labels.length ?? 1));
+      expect(fasteners.reduce((n, p) => n + p.count, 0)).toBe(
+        sheet.seats.length * (sheet.instances?.labels.length ?? 1),
+      );
     }
   });
 });
@@ -36,16 +44,29 @@ describe('a kit against separate parts', () => {
     { key: 'c', what: 'Alignment tool', count: 1, cents: 1_900 },
   ];
   test('what it lacks is bought besides', () => {
-    expect(compareKit({ name: 'Kit', cents: 22_000, holds: ['a', 'b'] }, needs)).toEqual({ kit: 'Kit', lacks: [needs[2]], withKitCents: 23_900, separateCents: 26_500 });
+    expect(compareKit({ name: 'Kit', cents: 22_000, holds: ['a', 'b'] }, needs)).toEqual({
+      kit: 'Kit',
+      lacks: [needs[2]],
+      withKitCents: 23_900,
+      separateCents: 26_500,
+    });
   });
   test('a price that is not known makes no sum', () => {
-    expect(compareKit({ name: 'Kit', cents: null, holds: ['a', 'b', 'c'] }, needs).withKitCents).toBeNull();
-    expect(compareKit({ name: 'Kit', cents: 1, holds: [] }, [{ key: 'a', what: 'Disc', count: 1, cents: null }]).separateCents).toBeNull();
+    expect(
+      compareKit({ name: 'Kit', cents: null, holds: ['a', 'b', 'c'] }, needs).withKitCents,
+    ).toBeNull();
+    expect(
+      compareKit({ name: 'Kit', cents: 1, holds: [] }, [
+        { key: 'a', what: 'Disc', count: 1, cents: null },
+      ]).separateCents,
+    ).toBeNull();
   });
   test('a kit that holds all lacks nothing', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 100_000 }), (cents) => {
-        expect(compareKit({ name: 'K', cents, holds: needs.map((n) => n.key) }, needs)).toMatchObject({ lacks: [], withKitCents: cents });
+        expect(
+          compareKit({ name: 'K', cents, holds: needs.map((n) => n.key) }, needs),
+        ).toMatchObject({ lacks: [], withKitCents: cents });
       }),
     );
   });
@@ -54,7 +75,10 @@ describe('a kit against separate parts', () => {
 describe('a part that is not the one', () => {
   const bolt = groupOf(headSheet);
   test('the right one passes, however its thread is written', () => {
-    for (const thread of ['M10', 'M10×1.5', 'm10 x 1,5']) expect(wrongPart(bolt, 10, { thread, head: 'hex', count: 10, lengthMm: bolt.lengthMm })).toEqual([]);
+    for (const thread of ['M10', 'M10×1.5', 'm10 x 1,5'])
+      expect(
+        wrongPart(bolt, 10, { thread, head: 'hex', count: 10, lengthMm: bolt.lengthMm }),
+      ).toEqual([]);
     expect(wrongPart(bolt, 10, {})).toEqual([]);
   });
   test.each([
@@ -76,10 +100,16 @@ describe('a part that is not the one', () => {
 test('another compound changes the clamp load; the published one does not', () => {
   const group = groupOf(headSheet);
   expect(otherCompound(headSheet, group, group.frictionCondition)?.change).toBeCloseTo(0, 9);
-  expect(otherCompound(headSheet, group, 'dry')).toMatchObject({ level: expect.stringMatching(/ok|note|warn|stop/) });
-  // At the torque alone moly paste adds a third; after the angle, by the same model as the rest, a few per cent are left.
+  expect(otherCompound(headSheet, group, 'dry')).toMatchObject({
+    level: expect.stringMatching(/ok|note|warn|stop/),
+  });
+  // At the torque alone moly paste adds a third; after the angle, by the same model as the rest, a
+  // few per cent are left.
   const { gripLengthMm: _grip, ...bare } = group;
-  expect(otherCompound(headSheet, bare, 'molyPaste')).toMatchObject({ afterAngle: false, change: expect.closeTo(0.36, 1) });
+  expect(otherCompound(headSheet, bare, 'molyPaste')).toMatchObject({
+    afterAngle: false,
+    change: expect.closeTo(0.36, 1),
+  });
   const after = otherCompound(headSheet, group, 'molyPaste');
   expect(after).toMatchObject({ afterAngle: true });
   expect(after?.change).toBeGreaterThan(0);
@@ -88,7 +118,15 @@ test('another compound changes the clamp load; the published one does not', () =
 });
 
 test('a scale that makes no sense is said by its field', () => {
-  const wrench = { kind: 'click', name: 'W', unit: 'N.m', min: 40, max: 200, graduation: 1, calibratedUntil: '2027-01-01' } as const;
+  const wrench = {
+    kind: 'click',
+    name: 'W',
+    unit: 'N.m',
+    min: 40,
+    max: 200,
+    graduation: 1,
+    calibratedUntil: '2027-01-01',
+  } as const;
   expect(problemsOf(wrench)).toEqual([]);
   expect(problemsOf({ ...wrench, min: 200 }).map((p) => p.field)).toContain('min');
   expect(problemsOf({ ...wrench, graduation: 300 })).toMatchObject([{ field: 'graduation' }]);

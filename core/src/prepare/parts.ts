@@ -1,6 +1,9 @@
 import { usedOnce, type Group, type Sheet } from '../procedure';
 
-/** What a joint asks for: fasteners that must be new or may come back and how, and what else goes in. */
+/**
+ * What a joint asks for: fasteners that must be new or may come back and how, and what else goes
+ * in.
+ */
 export interface PartNeed {
   /** Unique within its sheet: `group:bolts`, `part:gasket`. */
   key: string;
@@ -17,21 +20,42 @@ const HOW: Record<Exclude<Group['reuse'], 'replace'>, string> = {
   reuse: 'By choice; what goes in is recorded.',
 };
 
-/** Everything of one sheet, fasteners first. A joint that occurs several times needs it as often. */
+/**
+ * Everything of one sheet, fasteners first. A joint that occurs several times needs it as often.
+ */
 export function partsOf(sheet: Sheet): PartNeed[] {
   const times = sheet.instances?.labels.length ?? 1;
   return [
     ...sheet.groups.map((g) => groupNeed(sheet, g, times)),
-    ...(sheet.parts ?? []).map((p): PartNeed => ({ key: `part:${p.id}`, what: p.name, count: p.count * times, need: p.need, reuse: null, why: p.why ?? '' })),
+    ...(sheet.parts ?? []).map((p): PartNeed => ({
+      key: `part:${p.id}`,
+      what: p.name,
+      count: p.count * times,
+      need: p.need,
+      reuse: null,
+      why: p.why ?? '',
+    })),
   ];
 }
 
 function groupNeed(sheet: Sheet, group: Group, times: number): PartNeed {
   const count = sheet.seats.filter((s) => s.group === group.id).length * times;
   const isNew = group.reuse === 'replace';
-  const why = isNew ? (usedOnce(sheet, group)?.text ?? 'The maker has them replaced each time.') : HOW[group.reuse as keyof typeof HOW];
-  const most = group.reuse === 'reuse-if-within-length' && group.maxLengthMm ? ` At most ${group.maxLengthMm} mm.` : '';
-  return { key: `group:${group.id}`, what: group.name, count, need: isNew ? 'new' : 'reuse', reuse: group.reuse, why: `${why}${most}` };
+  const why = isNew
+    ? (usedOnce(sheet, group)?.text ?? 'The maker has them replaced each time.')
+    : HOW[group.reuse as keyof typeof HOW];
+  const most =
+    group.reuse === 'reuse-if-within-length' && group.maxLengthMm
+      ? ` At most ${group.maxLengthMm} mm.`
+      : '';
+  return {
+    key: `group:${group.id}`,
+    what: group.name,
+    count,
+    need: isNew ? 'new' : 'reuse',
+    reuse: group.reuse,
+    why: `${why}${most}`,
+  };
 }
 
 /** One line of a parts list, whatever joint it is for. */
@@ -59,9 +83,17 @@ export interface KitCompared {
 /** A kit against its parts bought one by one: what it lacks is bought besides. */
 export function compareKit(kit: Kit, needs: readonly PricedNeed[]): KitCompared {
   const lacks = needs.filter((n) => !kit.holds.includes(n.key));
-  return { kit: kit.name, lacks, withKitCents: sum([kit.cents, ...lacks.map((n) => n.cents)]), separateCents: sum(needs.map((n) => n.cents)) };
+  return {
+    kit: kit.name,
+    lacks,
+    withKitCents: sum([kit.cents, ...lacks.map((n) => n.cents)]),
+    separateCents: sum(needs.map((n) => n.cents)),
+  };
 }
 
 function sum(cents: readonly (number | null)[]): number | null {
-  return cents.reduce<number | null>((whole, c) => (whole === null || c === null ? null : whole + c), 0);
+  return cents.reduce<number | null>(
+    (whole, c) => (whole === null || c === null ? null : whole + c),
+    0,
+  );
 }

@@ -4,7 +4,10 @@ import { lineKey, neededNew, partsList } from '.';
 
 const JOB = '5e000000-0000-4000-8000-000000000301';
 const JOINT = '5e000000-0000-4000-8000-000000000401';
-const part = (state: Extract<OrderEntry, { kind: 'part' }>['state'], need?: string): OrderEntry => ({
+const part = (
+  state: Extract<OrderEntry, { kind: 'part' }>['state'],
+  need?: string,
+): OrderEntry => ({
   kind: 'part',
   job: JOB,
   ...(need ? { need, joint: JOINT } : {}),
@@ -21,12 +24,17 @@ describe('the parts list', () => {
       { id: 'a', version: 2, body: part('here', 'group:head-bolts') },
       { id: 'b', version: 1, body: part('needed') },
     ]);
-    expect(lines[0]).toMatchObject({ need: { key: 'group:head-bolts' }, entry: { id: 'a', version: 2 } });
+    expect(lines[0]).toMatchObject({
+      need: { key: 'group:head-bolts' },
+      entry: { id: 'a', version: 2 },
+    });
     expect(lines.at(-1)).toMatchObject({ need: { key: 'added:b', need: 'new' }, joint: null });
     expect(lines.filter((l) => l.entry === null).length).toBe(lines.length - 2);
   });
   test('only what is needed new is compared with a kit', () => {
-    const lines = partsList(joints, [{ id: 'a', version: 1, body: part('notNeeded', 'part:gasket') }]);
+    const lines = partsList(joints, [
+      { id: 'a', version: 1, body: part('notNeeded', 'part:gasket') },
+    ]);
     const keys = neededNew(lines, JOB).map((n) => n.key);
     expect(keys).toContain(`${JOINT}/group:head-bolts`);
     expect(keys).not.toContain(`${JOINT}/part:gasket`);

@@ -7,7 +7,12 @@ export interface RunBefore {
   part: string;
   instance: string | null;
   state: 'open' | 'paused' | 'finished';
-  standing: { leftOut?: readonly string[] | undefined; once?: readonly string[] | undefined; done: number; stage: number };
+  standing: {
+    leftOut?: readonly string[] | undefined;
+    once?: readonly string[] | undefined;
+    done: number;
+    stage: number;
+  };
 }
 interface JointBefore extends JointRuns {
   id: string;
@@ -28,8 +33,9 @@ export interface StartSeen {
 }
 
 /**
- * What stands against tightening a joint now, each with its reason: what fell and is not found, a joint that comes first, a part that
- * is out, the wrong part, a measurement that nobody has answered, a crank that would have to turn.
+ * What stands against tightening a joint now, each with its reason: what fell and is not found, a
+ * joint that comes first, a part that is out, the wrong part, a measurement that nobody has
+ * answered, a crank that would have to turn.
  */
 export function startBlockers(seen: StartSeen): string[] {
   if (seen.part !== PROCEDURE) return seen.entries.flatMap((e) => (isLost(e) ? [lost(e)] : []));
@@ -42,40 +48,89 @@ function fromEntries({ entries, job, joint, sheet }: StartSeen): string[] {
   return entries.flatMap((e): string[] => {
     if (isLost(e)) return [lost(e)];
     if (e.kind === 'outside' && (e.job === undefined || e.job === job) && e.state !== 'checked') {
-      return e.state === 'asked' ? [] : [e.state === 'back' ? `${e.what} is back from ${e.to} and not checked.` : `${e.what} is at ${e.to}.`];
+      return e.state === 'asked'
+        ? []
+        : [
+            e.state === 'back'
+              ? `${e.what} is back from ${e.to} and not checked.`
+              : `${e.what} is at ${e.to}.`,
+          ];
     }
-    if (e.kind === 'measurement' && e.joint === joint && e.verdict !== 'pass' && (e.then === undefined || e.then === 'stop')) {
-      return [e.then === 'stop' ? `${e.of}: stopped.` : `${e.of} is ${e.verdict === 'fail' ? 'out of spec' : 'too close to call'}, and no one has said what is done about it.`];
+    if (
+      e.kind === 'measurement' &&
+      e.joint === joint &&
+      e.verdict !== 'pass' &&
+      (e.then === undefined || e.then === 'stop')
+    ) {
+      return [
+        e.then === 'stop'
+          ? `${e.of}: stopped.`
+          : `${e.of} is ${e.verdict === 'fail' ? 'out of spec' : 'too close to call'}, and no one has said what is done about it.`,
+      ];
     }
     return e.kind === 'part' && e.joint === joint ? wrong(e, sheet) : [];
   });
 }
 
 /** What came is not what the sheet asks for: it stays wrong until the right one is here. */
-export function isWrongPart(part: Pick<EntryOf<'part'>, 'need' | 'count' | 'seen'>, sheet: Sheet): boolean {
+export function isWrongPart(
+  part: Pick<EntryOf<'part'>, 'need' | 'count' | 'seen'>,
+  sheet: Sheet,
+): boolean {
   const group = sheet.groups.find((g) => `group:${g.id}` === part.need);
-  return group !== undefined && part.seen !== undefined && wrongPart(group, part.count, part.seen).length > 0;
+  return (
+    group !== undefined &&
+    part.seen !== undefined &&
+    wrongPart(group, part.count, part.seen).length > 0
+  );
 }
 
-const wrong = (e: EntryOf<'part'>, sheet: Sheet): string[] => (e.state !== 'notNeeded' && isWrongPart(e, sheet) ? [`${e.what}: what came does not match the sheet.`] : []);
+const wrong = (e: EntryOf<'part'>, sheet: Sheet): string[] =>
+  e.state !== 'notNeeded' && isWrongPart(e, sheet)
+    ? [`${e.what}: what came does not match the sheet.`]
+    : [];
 
 function jointsBefore({ joints, sheet }: StartSeen): string[] {
-  return joints.flatMap((j) => (sheet.requires.includes(j.sheetId) && jointState(j) !== 'tight' ? [`${j.name} comes first and is not finished.`] : []));
+  return joints.flatMap((j) =>
+    sheet.requires.includes(j.sheetId) && jointState(j) !== 'tight'
+      ? [`${j.name} comes first and is not finished.`]
+      : [],
+  );
 }
 
 /** The crank stays where it is while another one of them is half-way. */
 function crankHeld({ sheet, joints, joint, part, instance }: StartSeen): string[] {
-  const at = (i: string | null): number | undefined => (i === null ? undefined : sheet.instances?.crankDeg?.[i]);
+  const at = (i: string | null): number | undefined =>
+    i === null ? undefined : sheet.instances?.crankDeg?.[i];
   const wanted = at(instance);
   if (wanted === undefined) return [];
   const runs = joints.find((j) => j.id === joint)?.runs ?? [];
-  const held = runs.find((r) => r.part === part && r.state !== 'finished' && r.instance !== instance && at(r.instance) !== wanted && r.standing.stage + r.standing.done > 0);
-  return held ? [`${held.instance} is half-way at another crank position. Finish it before the crank is turned.`] : [];
+  const held = runs.find(
+    (r) =>
+      r.part === part &&
+      r.state !== 'finished' &&
+      r.instance !== instance &&
+      at(r.instance) !== wanted &&
+      r.standing.stage + r.standing.done > 0,
+  );
+  return held
+    ? [
+        `${held.instance} is half-way at another crank position. Finish it before the crank is turned.`,
+      ]
+    : [];
 }
 
-/** Another bank, cap or cylinder at the same crank position that is half-way: the crank is not turned away under it; null where none is. */
-export function crankHeldBy(sheet: Pick<Sheet, 'instances'>, { part, instance }: { part: string; instance: string | null }, runs: readonly RunBefore[]): string | null {
-  const at = (i: string | null): number | undefined => (i === null ? undefined : sheet.instances?.crankDeg?.[i]);
+/**
+ * Another bank, cap or cylinder at the same crank position that is half-way: the crank is not
+ * turned away under it; null where none is.
+ */
+export function crankHeldBy(
+  sheet: Pick<Sheet, 'instances'>,
+  { part, instance }: { part: string; instance: string | null },
+  runs: readonly RunBefore[],
+): string | null {
+  const at = (i: string | null): number | undefined =>
+    i === null ? undefined : sheet.instances?.crankDeg?.[i];
   const held = runs.find(
     (r) =>
       r.part === part &&
@@ -90,8 +145,14 @@ export function crankHeldBy(sheet: Pick<Sheet, 'instances'>, { part, instance }:
 
 /** Seats that an earlier run of the same bank, cap or cylinder left out, by name. */
 export const leftOutBefore = (runs: readonly RunBefore[], instance: string | null): string[] => [
-  ...new Set(runs.filter((r) => r.instance === instance && (r.part === TAKE_APART || r.part === PROCEDURE)).flatMap((r) => r.standing.leftOut ?? [])),
+  ...new Set(
+    runs
+      .filter((r) => r.instance === instance && (r.part === TAKE_APART || r.part === PROCEDURE))
+      .flatMap((r) => r.standing.leftOut ?? []),
+  ),
 ];
 
 /** Steps that are done once for the whole job, and were done in another run of this joint. */
-export const doneOnce = (runs: readonly RunBefore[], part: string): string[] => [...new Set(runs.filter((r) => r.part === part).flatMap((r) => r.standing.once ?? []))];
+export const doneOnce = (runs: readonly RunBefore[], part: string): string[] => [
+  ...new Set(runs.filter((r) => r.part === part).flatMap((r) => r.standing.once ?? [])),
+];

@@ -1,9 +1,21 @@
-import { groupOf, isOwedByPosition, seatsOf, usedOnce, type Part, type Sheet, type Stage, type Target } from '../procedure';
+import {
+  groupOf,
+  isOwedByPosition,
+  seatsOf,
+  usedOnce,
+  type Part,
+  type Sheet,
+  type Stage,
+  type Target,
+} from '../procedure';
 import { convert, scaleFactor, wrenchSetting, type Quantity, type Wrench } from '../quantity';
 import { AppError } from '../errors';
 import { wrenchesOf, type ListedTool } from './shopTool';
 
-/** More than this with one arm asks for a longer bar, a second hand, a braced stand. From engineering practice. */
+/**
+ * More than this with one arm asks for a longer bar, a second hand, a braced stand. From
+ * engineering practice.
+ */
 export const HARD_PUSH_N = 400;
 
 /** Why no wrench of the shop serves a stage. */
@@ -13,11 +25,17 @@ export type Fit =
   | {
       kind: 'wrench';
       wrench: Wrench;
-      /** What the scale must say; null where a range is published and the value is still to be chosen. */
+      /**
+       * What the scale must say; null where a range is published and the value is still to be
+       * chosen.
+       */
       setting: Quantity | null;
       /** What rounding to the scale's graduation costs, in per cent of the value. */
       errorPercent: number;
-      /** The nearest graduation lies outside the stage's own window: this wrench cannot be set finely enough. */
+      /**
+       * The nearest graduation lies outside the stage's own window: this wrench cannot be set
+       * finely enough.
+       */
       tooCoarse: boolean;
       /** At the middle of the grip; null where the wrench's length is not known. */
       pushN: number | null;
@@ -55,25 +73,43 @@ interface Work {
 }
 
 /**
- * Which tool for which stage: of the wrenches that reach and are in calibration, those with the fewest changes on the way,
- * then the least rounding. Angle stages prefer a plain bar: a click wrench distracts there. A plan proposes; the wrench is
- * chosen and set at the stage.
+ * Which tool for which stage: of the wrenches that reach and are in calibration, those with the
+ * fewest changes on the way, then the least rounding. Angle stages prefer a plain bar: a click
+ * wrench distracts there. A plan proposes; the wrench is chosen and set at the stage.
  * @param today as a date; a wrench is good until the end of the day it is calibrated until
  * @param stages of the sheet, or those that take apart
  */
-export function toolPlan(sheet: Sheet, tools: readonly ListedTool[], today: string, stages: readonly Stage[] = sheet.stages): ToolPlan {
-  const work = stages.flatMap((stage) => (stage.each ?? [null]).flatMap((part) => workOf(stage, part)));
+export function toolPlan(
+  sheet: Sheet,
+  tools: readonly ListedTool[],
+  today: string,
+  stages: readonly Stage[] = sheet.stages,
+): ToolPlan {
+  const work = stages.flatMap((stage) =>
+    (stage.each ?? [null]).flatMap((part) => workOf(stage, part)),
+  );
   const wrenches = wrenchesOf(tools);
   const torques = work.filter((w) => !isAngle(w));
   const chosen = fewestChanges(
     torques.map((w) =>
-      wrenches.filter((x) => x.calibratedUntil >= today && reaches(x, w.values)).map((x) => ({ wrench: x, cost: roundingOf(x, w) + (isTooCoarse(x, w) ? TOO_COARSE : 0) })),
+      wrenches
+        .filter((x) => x.calibratedUntil >= today && reaches(x, w.values))
+        .map((x) => ({ wrench: x, cost: roundingOf(x, w) + (isTooCoarse(x, w) ? TOO_COARSE : 0) })),
     ),
   );
   const wrenchAt = new Map(torques.map((w, i) => [w, chosen[i] ?? null]));
-  const lines = work.map((w): PlanLine => ({ stage: w.stage, part: w.part, target: w.target, fit: fitOf(sheet, w, wrenchAt.get(w) ?? null, { wrenches, tools, today }) }));
+  const lines = work.map((w): PlanLine => ({
+    stage: w.stage,
+    part: w.part,
+    target: w.target,
+    fit: fitOf(sheet, w, wrenchAt.get(w) ?? null, { wrenches, tools, today }),
+  }));
   const used = lines.flatMap((l) => (l.fit.kind === 'wrench' ? [l.fit.wrench.id] : []));
-  return { lines, changes: used.filter((id, i) => i > 0 && id !== used[i - 1]).length, missing: lines.filter((l) => l.fit.kind === 'missing').length };
+  return {
+    lines,
+    changes: used.filter((id, i) => i > 0 && id !== used[i - 1]).length,
+    missing: lines.filter((l) => l.fit.kind === 'missing').length,
+  };
 }
 
 const isAngle = ({ stage, part }: Work): boolean => (part ?? stage).action === 'angle';
@@ -81,7 +117,10 @@ const isAngle = ({ stage, part }: Work): boolean => (part ?? stage).action === '
 function workOf(stage: Stage, part: Part | null): Work[] {
   const { action, target } = part ?? stage;
   if (!target || !['torque', 'check', 'angle'].includes(action)) return [];
-  const values = 'value' in target ? [target] : [target.min, target.max].map((value) => ({ value, unit: target.unit }));
+  const values =
+    'value' in target
+      ? [target]
+      : [target.min, target.max].map((value) => ({ value, unit: target.unit }));
   return [{ stage, part, target, values }];
 }
 
@@ -102,7 +141,10 @@ function isTooCoarse(wrench: Wrench, { stage, part, values }: Work): boolean {
   const tolerance = (part ?? stage).tolerance;
   return values.some((value) => {
     const off = (offOf(wrench, value) / 100) * value.value;
-    return off > (tolerance?.plus ?? value.value * USUAL_SHARE) + 1e-9 || -off > (tolerance?.minus ?? value.value * USUAL_SHARE) + 1e-9;
+    return (
+      off > (tolerance?.plus ?? value.value * USUAL_SHARE) + 1e-9 ||
+      -off > (tolerance?.minus ?? value.value * USUAL_SHARE) + 1e-9
+    );
   });
 }
 
@@ -110,7 +152,9 @@ function isTooCoarse(wrench: Wrench, { stage, part, values }: Work): boolean {
 function roundingOf(wrench: Wrench, { values }: Work): number {
   return Math.max(...values.map((value) => Math.abs(offOf(wrench, value))));
 }
-const offOf = (wrench: Wrench, value: Quantity): number => (wrenchSetting(wrench, value).value / (convert(value, wrench.unit) * scaleFactor(wrench)) - 1) * 100;
+const offOf = (wrench: Wrench, value: Quantity): number =>
+  (wrenchSetting(wrench, value).value / (convert(value, wrench.unit) * scaleFactor(wrench)) - 1) *
+  100;
 
 interface Candidate {
   wrench: Wrench;
@@ -123,19 +167,24 @@ const TOO_COARSE = 100_000;
 
 /** Dynamic programming over the stages in their order: the cheapest way to each candidate. */
 function fewestChanges(stages: readonly (readonly Candidate[])[]): (Wrench | null)[] {
-  let ways = new Map<string | null, { cost: number; path: (Wrench | null)[] }>([[null, { cost: 0, path: [] }]]);
+  let ways = new Map<string | null, { cost: number; path: (Wrench | null)[] }>([
+    [null, { cost: 0, path: [] }],
+  ]);
   for (const candidates of stages) {
     const after = new Map<string | null, { cost: number; path: (Wrench | null)[] }>();
     for (const [last, way] of ways) {
-      const offers: { key: string | null; cost: number; wrench: Wrench | null }[] = candidates.map(({ wrench, cost }) => ({
-        key: wrench.id,
-        wrench,
-        cost: cost + (last === null || last === wrench.id ? 0 : CHANGE),
-      }));
+      const offers: { key: string | null; cost: number; wrench: Wrench | null }[] = candidates.map(
+        ({ wrench, cost }) => ({
+          key: wrench.id,
+          wrench,
+          cost: cost + (last === null || last === wrench.id ? 0 : CHANGE),
+        }),
+      );
       if (offers.length === 0) offers.push({ key: last, wrench: null, cost: 0 });
       for (const { key, cost, wrench } of offers) {
         const known = after.get(key);
-        if (!known || known.cost > way.cost + cost) after.set(key, { cost: way.cost + cost, path: [...way.path, wrench] });
+        if (!known || known.cost > way.cost + cost)
+          after.set(key, { cost: way.cost + cost, path: [...way.path, wrench] });
       }
     }
     ways = after;
@@ -149,14 +198,29 @@ interface Shop {
   today: string;
 }
 
-function fitOf(sheet: Sheet, work: Work, wrench: Wrench | null, { wrenches, tools, today }: Shop): Fit {
+function fitOf(
+  sheet: Sheet,
+  work: Work,
+  wrench: Wrench | null,
+  { wrenches, tools, today }: Shop,
+): Fit {
   if (isAngle(work)) return angleFit(sheet, work.stage, tools, today);
   if (!wrench) return missing(work, wrenches);
   const [value] = work.values;
   const highest = work.values.at(-1) ?? value;
   const setting = value && work.values.length === 1 ? wrenchSetting(wrench, value) : null;
-  const pushN = wrench.lengthMm && highest ? (convert(highest, 'N.m') * scaleFactor(wrench) * 1000) / wrench.lengthMm : null;
-  return { kind: 'wrench', wrench, setting, errorPercent: setting && value ? offOf(wrench, value) : roundingOf(wrench, work), tooCoarse: isTooCoarse(wrench, work), pushN };
+  const pushN =
+    wrench.lengthMm && highest
+      ? (convert(highest, 'N.m') * scaleFactor(wrench) * 1000) / wrench.lengthMm
+      : null;
+  return {
+    kind: 'wrench',
+    wrench,
+    setting,
+    errorPercent: setting && value ? offOf(wrench, value) : roundingOf(wrench, work),
+    tooCoarse: isTooCoarse(wrench, work),
+    pushN,
+  };
 }
 
 function missing({ stage, values }: Work, wrenches: readonly Wrench[]): Fit {
@@ -169,47 +233,76 @@ function missing({ stage, values }: Work, wrenches: readonly Wrench[]): Fit {
   const highest = leastOf(wrenches, (w) => -convert({ value: w.max, unit: w.unit }, 'N.m'));
   const isBelowAll = low && lowest && wrenches.every((w) => convert(low, w.unit) < w.min);
   const isAboveAll = high && highest && wrenches.every((w) => convert(high, w.unit) > w.max);
-  return { kind: 'missing', why: isBelowAll ? 'tooLow' : isAboveAll ? 'tooHigh' : 'between', nearest: (isBelowAll ? lowest : isAboveAll ? highest : null) ?? null, byFeel };
+  return {
+    kind: 'missing',
+    why: isBelowAll ? 'tooLow' : isAboveAll ? 'tooHigh' : 'between',
+    nearest: (isBelowAll ? lowest : isAboveAll ? highest : null) ?? null,
+    byFeel,
+  };
 }
 
 const leastOf = <T>(list: readonly T[], of: (t: T) => number): T | undefined =>
-  list.reduce<T | undefined>((best, t) => (best === undefined || of(t) < of(best) ? t : best), undefined);
+  list.reduce<T | undefined>(
+    (best, t) => (best === undefined || of(t) < of(best) ? t : best),
+    undefined,
+  );
 
-/** A gauge that fits on the bar; a digital wrench only in calibration, and where it reaches what the bolt feels like at the end. */
+/**
+ * A gauge that fits on the bar; a digital wrench only in calibration, and where it reaches what the
+ * bolt feels like at the end.
+ */
 function angleFit(sheet: Sheet, stage: Stage, tools: readonly ListedTool[], today: string): Fit {
   const [seat] = seatsOf(sheet, stage);
   const model = seat ? usedOnce(sheet, groupOf(sheet, seat)) : null;
   const endTorqueNm = model?.endTorqueNm ?? null;
   const bars = tools.filter((t) => t.kind === 'bar').sort((a, b) => a.lengthMm - b.lengthMm);
-  const easy = (lengthMm: number): boolean => endTorqueNm === null || (endTorqueNm * 1000) / lengthMm <= HARD_PUSH_N;
+  const easy = (lengthMm: number): boolean =>
+    endTorqueNm === null || (endTorqueNm * 1000) / lengthMm <= HARD_PUSH_N;
   const bar = bars.find((b) => easy(b.lengthMm)) ?? bars.at(-1) ?? null;
   return {
     kind: 'angle',
     bar: bar && { name: bar.name, lengthMm: bar.lengthMm },
-    gauge: tools.find((t) => t.kind === 'angleGauge' && (bar === null || t.drive === bar.drive))?.name ?? null,
-    digital:
-      tools.find((t) => t.kind === 'digital' && t.calibratedUntil >= today && (endTorqueNm === null || convert({ value: t.max, unit: t.unit }, 'N.m') >= endTorqueNm))?.name ??
+    gauge:
+      tools.find((t) => t.kind === 'angleGauge' && (bar === null || t.drive === bar.drive))?.name ??
       null,
+    digital:
+      tools.find(
+        (t) =>
+          t.kind === 'digital' &&
+          t.calibratedUntil >= today &&
+          (endTorqueNm === null || convert({ value: t.max, unit: t.unit }, 'N.m') >= endTorqueNm),
+      )?.name ?? null,
     endTorqueNm,
     pushN: bar && endTorqueNm !== null ? (endTorqueNm * 1000) / bar.lengthMm : null,
   };
 }
 
 /** How long a bar must be for a torque to be pulled with one arm. */
-export const barLengthMm = (torqueNm: number): number => Math.ceil((torqueNm * 1000) / HARD_PUSH_N / 50) * 50;
+export const barLengthMm = (torqueNm: number): number =>
+  Math.ceil((torqueNm * 1000) / HARD_PUSH_N / 50) * 50;
 
-/** Locks and drawing tools that this joint has a use for: a damper installer has none at a cylinder head. */
+/**
+ * Locks and drawing tools that this joint has a use for: a damper installer has none at a cylinder
+ * head.
+ */
 export function usesTool(sheet: Sheet, kind: 'crankLock' | 'drawingTool'): boolean {
   if (kind === 'drawingTool') return sheet.stages.some((s) => s.action === 'draw');
-  return sheet.holding !== undefined || sheet.steps.some((s) => s.putsIn?.includes('lock') === true);
+  return (
+    sheet.holding !== undefined || sheet.steps.some((s) => s.putsIn?.includes('lock') === true)
+  );
 }
 
-/** Sockets to lay out, each as the sheet names it, with where it goes. Near fits round a head off. */
+/**
+ * Sockets to lay out, each as the sheet names it, with where it goes. Near fits round a head off.
+ */
 export function sockets(sheet: Sheet): { socket: string; groups: string[]; count: number }[] {
   const bySocket = new Map<string, { groups: string[]; count: number }>();
   for (const g of sheet.groups) {
     const at = bySocket.get(g.socket) ?? { groups: [], count: 0 };
-    bySocket.set(g.socket, { groups: [...at.groups, g.name], count: at.count + sheet.seats.filter((s) => s.group === g.id).length });
+    bySocket.set(g.socket, {
+      groups: [...at.groups, g.name],
+      count: at.count + sheet.seats.filter((s) => s.group === g.id).length,
+    });
   }
   return [...bySocket].map(([socket, at]) => ({ socket, ...at }));
 }

@@ -1,7 +1,8 @@
 import { demoSheet, demoSheets } from '../testing';
 import { differences } from './differences';
 
-const texts = (a: string, b: string, revision?: string): string[] => differences(demoSheet(a), demoSheet(b, revision)).map((d) => d.text);
+const texts = (a: string, b: string, revision?: string): string[] =>
+  differences(demoSheet(a), demoSheet(b, revision)).map((d) => d.text);
 
 test('a superseded revision differs by its values, each with its ratio; where an angle follows, by the clamp load after it', () => {
   expect(texts('brenna-2-0-head', 'brenna-2-0-head', 'B')).toEqual([
@@ -16,7 +17,13 @@ test('a conflicting source says what its value would do to the joint', () => {
     'M8 8.8: the last torque of “Pressure plate, TF25, leaflet” (rev A) is 2.3 times lower; the joint stays slack.',
   );
   const mine = demoSheet('tf25-pressure-plate');
-  const high = { ...mine, title: 'Rumour', stages: mine.stages.map((s) => (s.action === 'torque' ? { ...s, target: { value: 52.5, unit: 'N.m' as const } } : s)) };
+  const high = {
+    ...mine,
+    title: 'Rumour',
+    stages: mine.stages.map((s) =>
+      s.action === 'torque' ? { ...s, target: { value: 52.5, unit: 'N.m' as const } } : s,
+    ),
+  };
   expect(differences(mine, high)[0]).toEqual({
     what: 'value',
     isGrave: true,
@@ -26,7 +33,12 @@ test('a conflicting source says what its value would do to the joint', () => {
 
 test('two look-alikes differ by thread, head, reuse and build date', () => {
   const all = texts('brenna-2-0-head', 'brenna-2-0-head-early').join(' ');
-  for (const part of ['M11 × 1.5, 10.9 there', '12-point head there', 'used again if short enough there, used once here', 'For to 2016-01-31 there, for from 2016-02-01 here'])
+  for (const part of [
+    'M11 × 1.5, 10.9 there',
+    '12-point head there',
+    'used again if short enough there, used once here',
+    'For to 2016-01-31 there, for from 2016-02-01 here',
+  ])
     expect(all).toContain(part);
 });
 

@@ -15,8 +15,28 @@ export {
   type Sheet,
   type SheetPart,
 } from './sheet';
-export { CONSEQUENCES, COMPOUND_KINDS, COMPOUND_PLACES, PHASES, STEP_KINDS, StepSchema, type Compound, type Step } from './step';
-export { ACTIONS, ORDERS, PURPOSES, StageSchema, type Action, type Order, type Part, type Repeat, type Stage, type Target } from './stage';
+export {
+  CONSEQUENCES,
+  COMPOUND_KINDS,
+  COMPOUND_PLACES,
+  PHASES,
+  STEP_KINDS,
+  StepSchema,
+  type Compound,
+  type Step,
+} from './step';
+export {
+  ACTIONS,
+  ORDERS,
+  PURPOSES,
+  StageSchema,
+  type Action,
+  type Order,
+  type Part,
+  type Repeat,
+  type Stage,
+  type Target,
+} from './stage';
 export {
   actsOf,
   anglesOf,
@@ -39,9 +59,42 @@ export { PROCEDURE, TAKE_APART } from './parts';
 export { sheetForPart } from './runParts';
 export { readSheet } from './migrateSheet';
 export { assertRunnable } from './assertRunnable';
-export { checkSheet, errorsOf, FINDING_CODES, finalTorques, purposeOf, yieldTorqueNm, type Finding, type FindingCode, type FindingLevel } from './checks';
+export {
+  checkSheet,
+  errorsOf,
+  FINDING_CODES,
+  finalTorques,
+  purposeOf,
+  yieldTorqueNm,
+  type Finding,
+  type FindingCode,
+  type FindingLevel,
+} from './checks';
 export { differences, type Difference } from './differences';
-export { lineOf, parseLine, printLine, withLine, type AsLine, type Line, type LineStage, type Parsed, type Problem } from './shorthand';
+export {
+  lineOf,
+  parseLine,
+  printLine,
+  withLine,
+  type AsLine,
+  type Line,
+  type LineStage,
+  type Parsed,
+  type Problem,
+} from './shorthand';
 export { preloadAfterTurn } from './usedOnce';
-export { compoundText, dueWords, fastenerName, JOINT_KIND_IDS, jointKindText, nounOf, repeatWords, stageHead, stageKindText, REUSE_TEXT, stageWords, threadText } from './words';
+export {
+  compoundText,
+  dueWords,
+  fastenerName,
+  JOINT_KIND_IDS,
+  jointKindText,
+  nounOf,
+  repeatWords,
+  stageHead,
+  stageKindText,
+  REUSE_TEXT,
+  stageWords,
+  threadText,
+} from './words';
 export { usedOnce, type UsedOnce } from './usedOnce';

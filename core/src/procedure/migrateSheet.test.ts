@@ -23,7 +23,14 @@ test('a stored sheet of form 1 is brought forward: the same stages and fasteners
 });
 
 test('times that stood with a step become clocks of the sheet', () => {
-  const step = { id: 'bead', kind: 'apply', phase: 'place', text: 'A bead of sealant.', openMinutes: 10, tackMinutes: 3 };
+  const step = {
+    id: 'bead',
+    kind: 'apply',
+    phase: 'place',
+    text: 'A bead of sealant.',
+    openMinutes: 10,
+    tackMinutes: 3,
+  };
   const { clocks, steps } = readSheet({ ...sample, steps: [step] });
   expect(clocks.map((c) => [c.kind, c.minutes, c.from])).toEqual([
     ['within', 10, { step: 'bead' }],

@@ -16,7 +16,8 @@ const forward: Record<number, (raw: Raw) => Raw> = { 1: from1to2 };
  * @throws AppError SHEET_VERSION for a form that is not known, SHEET_INVALID naming the place
  */
 export function readSheet(input: unknown): Sheet {
-  if (!isRaw(input) || input.format !== 'stennet-sheet') throw new AppError('SHEET_INVALID', { where: 'format' });
+  if (!isRaw(input) || input.format !== 'stennet-sheet')
+    throw new AppError('SHEET_INVALID', { where: 'format' });
   let raw = input;
   while (raw.v !== SHEET_VERSION) {
     const step = typeof raw.v === 'number' ? forward[raw.v] : undefined;
@@ -26,25 +27,57 @@ export function readSheet(input: unknown): Sheet {
   const parsed = v.safeParse(SheetSchema, raw);
   if (parsed.success) return parsed.output;
   const [issue] = parsed.issues;
-  throw new AppError('SHEET_INVALID', { where: `${v.getDotPath(issue) ?? ''} (${issue.message.slice(0, 120)})` });
+  throw new AppError('SHEET_INVALID', {
+    where: `${v.getDotPath(issue) ?? ''} (${issue.message.slice(0, 120)})`,
+  });
 }
 
-/** Form 1 had no clocks of its own, no follow-ups and no conflicts; friction stood in words only. */
+/**
+ * Form 1 had no clocks of its own, no follow-ups and no conflicts; friction stood in words only.
+ */
 function from1to2(raw: Raw): Raw {
-  const groups = list(raw.groups).map((g) => ({ ...g, frictionCondition: conditionIn(String(g.friction ?? '')) }));
+  const groups = list(raw.groups).map((g) => ({
+    ...g,
+    frictionCondition: conditionIn(String(g.friction ?? '')),
+  }));
   const clocks: Raw[] = [];
   const last = list(raw.stages).at(-1)?.id;
   const steps = list(raw.steps).map((step) => {
     const { openMinutes, tackMinutes, due, ...rest } = step;
     if (openMinutes !== undefined)
-      clocks.push({ id: `${String(step.id)}-open`, kind: 'within', from: { step: step.id }, to: { stage: last }, minutes: openMinutes, text: 'open time' });
+      clocks.push({
+        id: `${String(step.id)}-open`,
+        kind: 'within',
+        from: { step: step.id },
+        to: { stage: last },
+        minutes: openMinutes,
+        text: 'open time',
+      });
     if (tackMinutes !== undefined)
-      clocks.push({ id: `${String(step.id)}-tack`, kind: 'notBefore', from: { step: step.id }, to: { stage: list(raw.stages)[0]?.id }, minutes: tackMinutes, text: 'tack time' });
+      clocks.push({
+        id: `${String(step.id)}-tack`,
+        kind: 'notBefore',
+        from: { step: step.id },
+        to: { stage: list(raw.stages)[0]?.id },
+        minutes: tackMinutes,
+        text: 'tack time',
+      });
     return { ...rest, due: due ?? { when: 'beforeFirstPull' } };
   });
   const seats = list(raw.seats).map(({ number: _number, ...seat }) => seat);
   const tellApart = list(raw.tellApart).map((t) => ({ about: 'castingMark', ...t }));
-  return { ...raw, v: 2, groups, seats, steps, tellApart, clocks, after: [], requires: [], conflicts: [] };
+  return {
+    ...raw,
+    v: 2,
+    groups,
+    seats,
+    steps,
+    tellApart,
+    clocks,
+    after: [],
+    requires: [],
+    conflicts: [],
+  };
 }
 
 const CONDITION_WORDS: readonly (readonly [RegExp, FrictionCondition])[] = [
@@ -56,4 +89,5 @@ const CONDITION_WORDS: readonly (readonly [RegExp, FrictionCondition])[] = [
   [/oil/i, 'lightOil'],
   [/wax|plat/i, 'platedWaxed'],
 ];
-const conditionIn = (words: string): FrictionCondition => CONDITION_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? 'dry';
+const conditionIn = (words: string): FrictionCondition =>
+  CONDITION_WORDS.find(([pattern]) => pattern.test(words))?.[1] ?? 'dry';

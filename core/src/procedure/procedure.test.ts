@@ -1,7 +1,15 @@
 import * as v from 'valibot';
 import { AppError } from '../errors';
 import { headSheet, intakeSheet } from '../testing';
-import { assertRunnable, entersYield, orderOf, seatsOf, SheetSchema, type Sheet, type Stage } from '.';
+import {
+  assertRunnable,
+  entersYield,
+  orderOf,
+  seatsOf,
+  SheetSchema,
+  type Sheet,
+  type Stage,
+} from '.';
 
 const withStage = (sheet: Sheet, index: number, change: Partial<Stage>): Sheet => ({
   ...sheet,
@@ -55,7 +63,10 @@ describe('what is pulled, in which order', () => {
   test('reversed reads backwards, listed takes the sheet’s word, a subset is cut to itself', () => {
     const reversed = withStage(headSheet, 1, { order: { rule: 'centreOut', reverse: true } });
     expect(orderOf(reversed, 1)).toEqual([...orderOf(headSheet, 0)].reverse());
-    const listed = withStage(headSheet, 1, { order: { rule: 'listed', labels: ['4', '2', '9'] }, on: ['2', '4', '9'] });
+    const listed = withStage(headSheet, 1, {
+      order: { rule: 'listed', labels: ['4', '2', '9'] },
+      on: ['2', '4', '9'],
+    });
     expect(orderOf(listed, 1)).toEqual(['4', '2', '9']);
     const outer = withStage(headSheet, 1, { on: ['7', '8', '9', '10'] });
     expect(seatsOf(outer, outer.stages[1] as Stage)).toHaveLength(4);

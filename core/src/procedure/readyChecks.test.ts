@@ -2,12 +2,16 @@ import * as v from 'valibot';
 import { READY_CHECKS } from '.';
 import { StepSchema } from './step';
 
-test.each(READY_CHECKS.map((c) => [c.name, c] as const))('%s goes into a sheet as it stands', (_name, ready) => {
-  const step = { ...ready.step, id: ready.id, due: { when: 'beforeFirstPull' } };
-  expect(v.safeParse(StepSchema, step).success).toBe(true);
-  // Something lets the work go on, and something does not: else nobody would have to look.
-  if (ready.step.kind === 'check') expect(new Set(ready.step.answers?.map((a) => a.then === 'goOn')).size).toBe(2);
-});
+test.each(READY_CHECKS.map((c) => [c.name, c] as const))(
+  '%s goes into a sheet as it stands',
+  (_name, ready) => {
+    const step = { ...ready.step, id: ready.id, due: { when: 'beforeFirstPull' } };
+    expect(v.safeParse(StepSchema, step).success).toBe(true);
+    // Something lets the work go on, and something does not: else nobody would have to look.
+    if (ready.step.kind === 'check')
+      expect(new Set(ready.step.answers?.map((a) => a.then === 'goOn')).size).toBe(2);
+  },
+);
 
 test('each has a name of its own', () => {
   expect(new Set(READY_CHECKS.map((c) => c.id)).size).toBe(READY_CHECKS.length);

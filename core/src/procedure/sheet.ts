@@ -7,7 +7,9 @@ import { StageSchema } from './stage';
 import { CompoundSchema, StepSchema } from './step';
 
 const positive = v.pipe(finite, v.gtValue(0));
-/** The form that this version reads and writes; an older one is brought forward by `migrateSheet`. */
+/**
+ * The form that this version reads and writes; an older one is brought forward by `migrateSheet`.
+ */
 export const SHEET_VERSION = 2;
 export const HEADS = ['hex', '12-point', '6-lobe', 'E-profile', 'nut', 'socket'] as const;
 export const REUSE = ['replace', 'reuse-in-place', 'reuse-if-within-length', 'reuse'] as const;
@@ -31,19 +33,40 @@ export const GroupSchema = v.strictObject({
   frictionCondition: v.picklist(FRICTION_CONDITIONS),
   /** What lies behind the bottom of its hole: nothing is drilled into it. */
   behind: v.optional(textOf(60)),
-  /** A fastener replaced after the first angle: alone, everything anew, or the lead decides (left out: the lead). */
+  /**
+   * A fastener replaced after the first angle: alone, everything anew, or the lead decides (left
+   * out: the lead).
+   */
   onReplace: v.optional(v.picklist(['single', 'redo', 'lead'])),
 });
 
 /** Where a fastener sits. A position may hold several: a stud (7s) and its nut (7n). */
-const SeatSchema = v.strictObject({ id: LabelSchema, position: LabelSchema, group: KeySchema, neighbours: v.optional(v.pipe(v.array(LabelSchema), v.maxLength(8))) });
+const SeatSchema = v.strictObject({
+  id: LabelSchema,
+  position: LabelSchema,
+  group: KeySchema,
+  neighbours: v.optional(v.pipe(v.array(LabelSchema), v.maxLength(8))),
+});
 
-const PlaceSchema = v.union([v.strictObject({ step: KeySchema }), v.strictObject({ stage: KeySchema })]);
+const PlaceSchema = v.union([
+  v.strictObject({ step: KeySchema }),
+  v.strictObject({ stage: KeySchema }),
+]);
 /** within: no later than; notBefore: no sooner than, and until then it is waited. */
-export const ClockSchema = v.strictObject({ id: KeySchema, kind: v.picklist(['within', 'notBefore']), from: PlaceSchema, to: PlaceSchema, minutes: positive, text: textOf(120) });
+export const ClockSchema = v.strictObject({
+  id: KeySchema,
+  kind: v.picklist(['within', 'notBefore']),
+  from: PlaceSchema,
+  to: PlaceSchema,
+  minutes: positive,
+  text: textOf(120),
+});
 export type Clock = v.InferOutput<typeof ClockSchema>;
 
-/** What goes in besides the fasteners: gaskets, seals, and the neighbour that is better replaced while one is in there. */
+/**
+ * What goes in besides the fasteners: gaskets, seals, and the neighbour that is better replaced
+ * while one is in there.
+ */
 export const SheetPartSchema = v.strictObject({
   id: KeySchema,
   name: textOf(60),
@@ -56,9 +79,24 @@ export type SheetPart = v.InferOutput<typeof SheetPartSchema>;
 /** What falls due later: re-tightening, checks, limits, advice. */
 export const AfterSchema = v.strictObject({
   id: KeySchema,
-  kind: v.picklist(['retighten', 'check', 'breakIn', 'fluid', 'refill', 'advice', 'beforeFirstStart', 'afterFirstStart']),
+  kind: v.picklist([
+    'retighten',
+    'check',
+    'breakIn',
+    'fluid',
+    'refill',
+    'advice',
+    'beforeFirstStart',
+    'afterFirstStart',
+  ]),
   text: textOf(400),
-  when: v.optional(v.strictObject({ distanceKm: v.optional(positive), days: v.optional(positive), celsius: v.optional(finite) })),
+  when: v.optional(
+    v.strictObject({
+      distanceKm: v.optional(positive),
+      days: v.optional(positive),
+      celsius: v.optional(finite),
+    }),
+  ),
   /** Tightened in a run of its own on the same revision. */
   stages: v.optional(v.pipe(v.array(StageSchema), v.minLength(1), v.maxLength(10))),
 });
@@ -73,18 +111,36 @@ const InstancesSchema = v.strictObject({
   crankDeg: v.optional(v.record(KeySchema, finite)),
 });
 
-export const TELL_APART = ['buildDate', 'headDrive', 'thread', 'length', 'gasketColour', 'castingMark'] as const;
+export const TELL_APART = [
+  'buildDate',
+  'headDrive',
+  'thread',
+  'length',
+  'gasketColour',
+  'castingMark',
+] as const;
 const TellApartSchema = v.strictObject({
   about: v.picklist(TELL_APART),
   question: textOf(120),
   answers: v.pipe(
-    v.array(v.strictObject({ text: textOf(80), sheet: KeySchema, head: v.optional(v.picklist(HEADS)), builtFrom: v.optional(DaySchema), builtTo: v.optional(DaySchema) })),
+    v.array(
+      v.strictObject({
+        text: textOf(80),
+        sheet: KeySchema,
+        head: v.optional(v.picklist(HEADS)),
+        builtFrom: v.optional(DaySchema),
+        builtTo: v.optional(DaySchema),
+      }),
+    ),
     v.minLength(2),
     v.maxLength(6),
   ),
 });
 
-/** A torque-angle procedure with all that belongs to it. One immutable revision is one such document. */
+/**
+ * A torque-angle procedure with all that belongs to it. One immutable revision is one such
+ * document.
+ */
 export const SheetSchema = v.strictObject({
   format: v.literal('stennet-sheet'),
   v: v.literal(SHEET_VERSION),
@@ -102,17 +158,29 @@ export const SheetSchema = v.strictObject({
     builtFrom: v.optional(DaySchema),
     builtTo: v.optional(DaySchema),
     bank: v.optional(textOf(30)),
-    hardware: v.strictObject({ origin: v.picklist(['original', 'kit']), maker: v.optional(textOf(60)) }),
+    hardware: v.strictObject({
+      origin: v.picklist(['original', 'kit']),
+      maker: v.optional(textOf(60)),
+    }),
   }),
   tellApart: v.pipe(v.array(TellApartSchema), v.maxLength(6)),
-  source: v.strictObject({ title: textOf(120), publisher: textOf(80), page: textOf(30), revision: textOf(30), date: DaySchema, condition: textOf(120) }),
+  source: v.strictObject({
+    title: textOf(120),
+    publisher: textOf(80),
+    page: textOf(30),
+    revision: textOf(30),
+    date: DaySchema,
+    condition: textOf(120),
+  }),
   pattern: PatternSchema,
   seats: v.pipe(v.array(SeatSchema), v.minLength(1), v.maxLength(240)),
   groups: v.pipe(v.array(GroupSchema), v.minLength(1), v.maxLength(20)),
   instances: v.optional(InstancesSchema),
   parts: v.optional(v.pipe(v.array(SheetPartSchema), v.maxLength(30))),
   /** What keeps the crank from turning: many locks work one way only. */
-  holding: v.optional(v.strictObject({ loosening: v.optional(textOf(160)), tightening: v.optional(textOf(160)) })),
+  holding: v.optional(
+    v.strictObject({ loosening: v.optional(textOf(160)), tightening: v.optional(textOf(160)) }),
+  ),
   steps: v.pipe(v.array(StepSchema), v.maxLength(100)),
   clocks: v.pipe(v.array(ClockSchema), v.maxLength(20)),
   takeApart: v.pipe(v.array(StageSchema), v.maxLength(20)),
@@ -122,7 +190,10 @@ export const SheetSchema = v.strictObject({
   requires: v.pipe(v.array(KeySchema), v.maxLength(8)),
   /** What is tightened by it is signed by a second person too, whatever the shop's own rule. */
   secondSignature: v.optional(v.boolean()),
-  conflicts: v.pipe(v.array(v.strictObject({ sheet: KeySchema, value: QuantitySchema, why: textOf(200) })), v.maxLength(8)),
+  conflicts: v.pipe(
+    v.array(v.strictObject({ sheet: KeySchema, value: QuantitySchema, why: textOf(200) })),
+    v.maxLength(8),
+  ),
   cautions: v.pipe(v.array(textOf(200)), v.maxLength(12)),
 });
 export type Sheet = v.InferOutput<typeof SheetSchema>;

@@ -2,18 +2,54 @@ import * as v from 'valibot';
 import { finite, KeySchema, textOf } from '../schema/text';
 import { UnitSchema } from '../quantity';
 
-export const ACTIONS = ['handStart', 'runDown', 'drawDown', 'torque', 'angle', 'stretch', 'loosen', 'check', 'draw', 'swap', 'wait', 'hold', 'turnCrank', 'do', 'each'] as const;
+export const ACTIONS = [
+  'handStart',
+  'runDown',
+  'drawDown',
+  'torque',
+  'angle',
+  'stretch',
+  'loosen',
+  'check',
+  'draw',
+  'swap',
+  'wait',
+  'hold',
+  'turnCrank',
+  'do',
+  'each',
+] as const;
 export type Action = (typeof ACTIONS)[number];
-export const ORDERS = ['listed', 'centreOut', 'spiral', 'star', 'cross', 'thirds', 'alternating', 'ring', 'pairs', 'any'] as const;
+export const ORDERS = [
+  'listed',
+  'centreOut',
+  'spiral',
+  'star',
+  'cross',
+  'thirds',
+  'alternating',
+  'ring',
+  'pairs',
+  'any',
+] as const;
 export const PURPOSES = ['final', 'snug', 'settling', 'seal', 'seating'] as const;
 
 const positive = v.pipe(finite, v.gtValue(0));
-const wholeUpTo = (min: number, max: number) => v.pipe(v.number(), v.integer(), v.minValue(min), v.maxValue(max));
+const wholeUpTo = (min: number, max: number) =>
+  v.pipe(v.number(), v.integer(), v.minValue(min), v.maxValue(max));
 
-/** One published value, or a range of which one is chosen; always in the unit it was published in. */
-export const TargetSchema = v.union([v.strictObject({ value: positive, unit: UnitSchema }), v.strictObject({ min: positive, max: positive, unit: UnitSchema })]);
+/**
+ * One published value, or a range of which one is chosen; always in the unit it was published in.
+ */
+export const TargetSchema = v.union([
+  v.strictObject({ value: positive, unit: UnitSchema }),
+  v.strictObject({ min: positive, max: positive, unit: UnitSchema }),
+]);
 /** In the target's unit; a window closed at both ends. */
-export const ToleranceSchema = v.strictObject({ plus: v.pipe(finite, v.minValue(0)), minus: v.pipe(finite, v.minValue(0)) });
+export const ToleranceSchema = v.strictObject({
+  plus: v.pipe(finite, v.minValue(0)),
+  minus: v.pipe(finite, v.minValue(0)),
+});
 
 export const OrderSchema = v.strictObject({
   rule: v.picklist(ORDERS),
@@ -27,13 +63,21 @@ export type Order = v.InferOutput<typeof OrderSchema>;
 export const RepeatSchema = v.variant('kind', [
   v.strictObject({ kind: v.literal('once') }),
   v.strictObject({ kind: v.literal('passes'), passes: wholeUpTo(1, 20) }),
-  v.strictObject({ kind: v.literal('untilSettled'), maxPasses: wholeUpTo(2, 20), movedMoreThanDeg: positive }),
+  v.strictObject({
+    kind: v.literal('untilSettled'),
+    maxPasses: wholeUpTo(2, 20),
+    movedMoreThanDeg: positive,
+  }),
   /** drawDown: round after round, by part-turns. */
   v.strictObject({ kind: v.literal('untilSeated'), maxRounds: wholeUpTo(1, 60) }),
 ]);
 export type Repeat = v.InferOutput<typeof RepeatSchema>;
 
-const LoosenSchema = v.union([v.literal('free'), v.literal('crack'), v.strictObject({ degrees: positive })]);
+const LoosenSchema = v.union([
+  v.literal('free'),
+  v.literal('crack'),
+  v.strictObject({ degrees: positive }),
+]);
 
 /** An inner stage of `each`: done on one fastener before the next one is touched. */
 export const PartSchema = v.strictObject({
@@ -57,7 +101,10 @@ export const StageSchema = v.strictObject({
   purpose: v.optional(v.picklist(PURPOSES)),
   repeat: v.optional(RepeatSchema),
   entersYield: v.optional(v.boolean()),
-  /** A published floor: click, hold, do not turn on. The one torque that may be checked after an angle. */
+  /**
+   * A published floor: click, hold, do not turn on. The one torque that may be checked after an
+   * angle.
+   */
   finalTorque: v.optional(v.boolean()),
   with: v.optional(v.picklist(['oldPartAsTool'])),
   trial: v.optional(v.boolean()),
@@ -73,7 +120,12 @@ export const StageSchema = v.strictObject({
   release: v.optional(v.picklist(['technician', 'lead'])),
   each: v.optional(v.pipe(v.array(PartSchema), v.minLength(2), v.maxLength(10))),
   loosen: v.optional(LoosenSchema),
-  waitUntil: v.optional(v.union([v.strictObject({ minutes: positive }), v.strictObject({ celsius: finite, is: v.picklist(['atLeast', 'atMost']) })])),
+  waitUntil: v.optional(
+    v.union([
+      v.strictObject({ minutes: positive }),
+      v.strictObject({ celsius: finite, is: v.picklist(['atLeast', 'atMost']) }),
+    ]),
+  ),
   crankDeg: v.optional(finite),
   note: v.optional(textOf(400)),
 });

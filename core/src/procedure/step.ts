@@ -39,17 +39,45 @@ export const CompoundSchema = v.strictObject({
 });
 export type Compound = v.InferOutput<typeof CompoundSchema>;
 
-export const STEP_KINDS = ['check', 'measure', 'apply', 'place', 'fit', 'remove', 'hold', 'tool', 'orderTrap', 'photo', 'clean', 'mark', 'rest'] as const;
+export const STEP_KINDS = [
+  'check',
+  'measure',
+  'apply',
+  'place',
+  'fit',
+  'remove',
+  'hold',
+  'tool',
+  'orderTrap',
+  'photo',
+  'clean',
+  'mark',
+  'rest',
+] as const;
 export const PHASES = ['diagnose', 'parts', 'takeApart', 'inspect', 'clean', 'place'] as const;
 /** From the mildest to the gravest: where several are found, the gravest counts. */
-export const CONSEQUENCES = ['goOn', 'clean', 'replace', 'machine', 'look', 'back', 'stop'] as const;
+export const CONSEQUENCES = [
+  'goOn',
+  'clean',
+  'replace',
+  'machine',
+  'look',
+  'back',
+  'stop',
+] as const;
 
-/** When a step comes due: around a stage, before the first pull that is no trial, or at a failure, as a rung of its ladder. */
+/**
+ * When a step comes due: around a stage, before the first pull that is no trial, or at a failure,
+ * as a rung of its ladder.
+ */
 const DueSchema = v.variant('when', [
   v.strictObject({ when: v.literal('before'), stage: KeySchema }),
   v.strictObject({ when: v.literal('after'), stage: KeySchema }),
   v.strictObject({ when: v.literal('beforeFirstPull') }),
-  v.strictObject({ when: v.literal('atFailure'), failure: v.picklist(['broke', 'stripped', 'crossThreaded', 'driveRounded', 'wontLoosen']) }),
+  v.strictObject({
+    when: v.literal('atFailure'),
+    failure: v.picklist(['broke', 'stripped', 'crossThreaded', 'driveRounded', 'wontLoosen']),
+  }),
 ]);
 
 /** Everything that is not a pull. */
@@ -65,12 +93,33 @@ export const StepSchema = v.strictObject({
   on: v.optional(v.pipe(v.array(textOf(40)), v.minLength(1), v.maxLength(240))),
   /** From here on these are out of reach: whatever still lags on them is asked before. */
   covers: v.optional(v.pipe(v.array(textOf(40)), v.minLength(1), v.maxLength(240))),
-  answers: v.optional(v.pipe(v.array(v.strictObject({ text: textOf(60), then: v.picklist(CONSEQUENCES) })), v.minLength(2), v.maxLength(8))),
-  limits: v.optional(v.strictObject({ min: v.optional(QuantitySchema), max: v.optional(QuantitySchema), instrument: textOf(60) })),
+  answers: v.optional(
+    v.pipe(
+      v.array(v.strictObject({ text: textOf(60), then: v.picklist(CONSEQUENCES) })),
+      v.minLength(2),
+      v.maxLength(8),
+    ),
+  ),
+  limits: v.optional(
+    v.strictObject({
+      min: v.optional(QuantitySchema),
+      max: v.optional(QuantitySchema),
+      instrument: textOf(60),
+    }),
+  ),
   /** Where an answer leads back: everything from there on is undone and done again. */
   ifNot: v.optional(KeySchema),
-  /** Measured place by place, judged with the instrument's own uncertainty; limits by the kind's own names. */
-  measure: v.optional(v.strictObject({ what: v.picklist(MEASURE_KINDS), unit: v.picklist(['mm', '[in_i]']), limits: v.record(KeySchema, finite) })),
+  /**
+   * Measured place by place, judged with the instrument's own uncertainty; limits by the kind's own
+   * names.
+   */
+  measure: v.optional(
+    v.strictObject({
+      what: v.picklist(MEASURE_KINDS),
+      unit: v.picklist(['mm', '[in_i]']),
+      limits: v.record(KeySchema, finite),
+    }),
+  ),
   rows: v.optional(v.pipe(v.array(textOf(40)), v.minLength(1), v.maxLength(60))),
   compound: v.optional(CompoundSchema),
   /** The source gives no open time for this sealant. */

@@ -11,11 +11,18 @@ test('a stretch bolt is explained: where it yields, how far it is turned, how mu
   expect(head).toMatchObject({ turnedDeg: 140, passesYield: true });
   expect(head?.permanentSetMm).toBeGreaterThan(0.02);
   expect(head?.permanentSetMm).toBeLessThan(0.6);
-  expect(head?.text).toMatch(/^Stretched past yield: turned 140°; yield comes after about \d+° to \d+°, depending on friction\. About 0\.\d\d mm longer for good/);
+  expect(head?.text).toMatch(
+    /^Stretched past yield: turned 140°; yield comes after about \d+° to \d+°, depending on friction\. About 0\.\d\d mm longer for good/,
+  );
 });
 
 test('a shorter turn springs back', () => {
-  const gentle = { ...headSheet, stages: headSheet.stages.map((s) => (s.action === 'angle' ? { ...s, target: { value: 5, unit: 'deg' as const } } : s)) };
+  const gentle = {
+    ...headSheet,
+    stages: headSheet.stages.map((s) =>
+      s.action === 'angle' ? { ...s, target: { value: 5, unit: 'deg' as const } } : s,
+    ),
+  };
   expect(of(gentle)).toMatchObject({ turnedDeg: 10, passesYield: false, permanentSetMm: 0 });
 });
 

@@ -1,4 +1,12 @@
-import { angleState, boltCompliance, evenFriction, plateCompliance, preloadForTorque, torqueForPreload, type AngleJoint } from '../clamp';
+import {
+  angleState,
+  boltCompliance,
+  evenFriction,
+  plateCompliance,
+  preloadForTorque,
+  torqueForPreload,
+  type AngleJoint,
+} from '../clamp';
 import { convert, units } from '../quantity';
 import { frictionBands, hexHeadOf, propertyClassOf, threadOf } from '../thread';
 import type { Group, Sheet } from './sheet';
@@ -6,7 +14,9 @@ import { seatsOf } from './stageFacts';
 
 /** Why a bolt is used once, in numbers that are rough on purpose. */
 export interface UsedOnce {
-  /** Turned by the procedure from its last torque on: the most that any fastener of the group gets. */
+  /**
+   * Turned by the procedure from its last torque on: the most that any fastener of the group gets.
+   */
   turnedDeg: number;
   /** Where fasteners of the group are turned by different angles: each of them, never added up. */
   turnsDeg: readonly number[];
@@ -18,7 +28,9 @@ export interface UsedOnce {
   permanentSetMm: number;
   /** Of the stretch between yield and tensile strength; 0 where it stays elastic. */
   reserveUsed: number;
-  /** Clamp load after the angle over the friction band, as a share of the nominal one to each side. */
+  /**
+   * Clamp load after the angle over the friction band, as a share of the nominal one to each side.
+   */
   spreadByAngle: number;
   /** The same with a torque alone. */
   spreadByTorque: number;
@@ -28,9 +40,10 @@ export interface UsedOnce {
 }
 
 /**
- * What torque and angles of a procedure do to the bolts of a group: angle to yield, and the permanent set that makes them
- * one-time-use. Friction as published, nominal; steel parts three heads wide, one and a half diameters of free thread: an
- * explanation, no judgement. Source: `clamp/angleToPreload`.
+ * What torque and angles of a procedure do to the bolts of a group: angle to yield, and the
+ * permanent set that makes them one-time-use. Friction as published, nominal; steel parts three
+ * heads wide, one and a half diameters of free thread: an explanation, no judgement. Source:
+ * `clamp/angleToPreload`.
  * @returns null where the sheet gives no grip length, no torque or no angle for the group
  * @throws AppError THREAD_UNKNOWN or CLASS_UNKNOWN
  */
@@ -42,7 +55,8 @@ export function usedOnce(sheet: Sheet, group: Group): UsedOnce | null {
   const joint = at(nominal);
   const state = angleState(joint, turn.deg);
   const passesYield = state.regime !== 'elastic';
-  const share = (values: number[]): number => (Math.max(...values) - Math.min(...values)) / 2 / (values[1] ?? 1);
+  const share = (values: number[]): number =>
+    (Math.max(...values) - Math.min(...values)) / 2 / (values[1] ?? 1);
   const mus = [low, nominal, high];
   const yields = mus.map((mu) => angleState(at(mu), turn.deg).angleToYieldDeg);
   const numbers = {
@@ -52,10 +66,19 @@ export function usedOnce(sheet: Sheet, group: Group): UsedOnce | null {
     angleToYieldBandDeg: [Math.min(...yields), Math.max(...yields)] as const,
     passesYield,
     permanentSetMm: state.permanentSetMm,
-    reserveUsed: passesYield ? Math.min(1, (turn.deg - state.angleToYieldDeg) / (state.angleToTensileDeg - state.angleToYieldDeg)) : 0,
+    reserveUsed: passesYield
+      ? Math.min(
+          1,
+          (turn.deg - state.angleToYieldDeg) / (state.angleToTensileDeg - state.angleToYieldDeg),
+        )
+      : 0,
     spreadByAngle: share(mus.map((mu) => angleState(at(mu), turn.deg).preloadKn)),
     spreadByTorque: share(mus.map((mu) => at(mu).snugPreloadKn)),
-    endTorqueNm: torqueForPreload(state.preloadKn, joint.thread, evenFriction(nominal, hexHeadOf(joint.thread.dMm).meanMm)),
+    endTorqueNm: torqueForPreload(
+      state.preloadKn,
+      joint.thread,
+      evenFriction(nominal, hexHeadOf(joint.thread.dMm).meanMm),
+    ),
   };
   return { ...numbers, text: said(numbers) };
 }
@@ -65,9 +88,14 @@ function said(n: Omit<UsedOnce, 'text'>): string {
   const share = (x: number): string => `${Math.round(x * 100)}%`;
   const turned = n.turnsDeg.map(deg).join(' or ');
   const [least, most] = n.angleToYieldBandDeg;
-  const yieldsAt = Math.round(least) === Math.round(most) ? deg(least) : `${deg(least)} to ${deg(most)}`;
-  if (!n.passesYield) return `Not stretched past yield: that takes about ${yieldsAt}, and these are turned ${turned}.`;
-  const about = most > 0 ? `yield comes after about ${yieldsAt}, depending on friction` : 'yield comes before the angle begins';
+  const yieldsAt =
+    Math.round(least) === Math.round(most) ? deg(least) : `${deg(least)} to ${deg(most)}`;
+  if (!n.passesYield)
+    return `Not stretched past yield: that takes about ${yieldsAt}, and these are turned ${turned}.`;
+  const about =
+    most > 0
+      ? `yield comes after about ${yieldsAt}, depending on friction`
+      : 'yield comes before the angle begins';
   return `Stretched past yield: turned ${turned}; ${about}. About ${n.permanentSetMm.toFixed(2)} mm longer for good, with ${share(n.reserveUsed)} of the stretch to breaking used. Clamp load within about ±${share(n.spreadByAngle)} by angle; by torque alone ±${share(n.spreadByTorque)}.`;
 }
 
@@ -76,8 +104,19 @@ function modelOf(group: Group, gripMm: number, torqueNm: number, mu: number): An
   const head = hexHeadOf(thread.dMm);
   const friction = evenFriction(mu, head.meanMm);
   const freeThreadMm = Math.min(gripMm, 1.5 * thread.dMm);
-  const bolt = boltCompliance(thread, { shankMm: gripMm - freeThreadMm, freeThreadMm, joint: 'tapped' });
-  const plate = plateCompliance({ gripMm, bearingMm: head.bearingMm, holeMm: head.holeMm, outerMm: 3 * head.bearingMm, joint: 'tapped', partMPa: 205_000 });
+  const bolt = boltCompliance(thread, {
+    shankMm: gripMm - freeThreadMm,
+    freeThreadMm,
+    joint: 'tapped',
+  });
+  const plate = plateCompliance({
+    gripMm,
+    bearingMm: head.bearingMm,
+    holeMm: head.holeMm,
+    outerMm: 3 * head.bearingMm,
+    joint: 'tapped',
+    partMPa: 205_000,
+  });
   return {
     thread,
     strength: propertyClassOf(group.propertyClass),
@@ -97,22 +136,31 @@ interface Turn {
   all: readonly number[];
 }
 
-/** The last torque and the angles after it, fastener by fastener: inner and outer ones are turned by their own, never by both. */
+/**
+ * The last torque and the angles after it, fastener by fastener: inner and outer ones are turned by
+ * their own, never by both.
+ */
 function lastTurn(sheet: Sheet, group: Group): Turn | null {
   const turns = sheet.seats.filter((s) => s.group === group.id).map((s) => turnOf(sheet, s.id));
   const [most] = [...turns].sort((a, b) => b.deg - a.deg);
   if (!most || most.torqueNm <= 0 || most.deg <= 0) return null;
-  return { ...most, all: [...new Set(turns.map((t) => t.deg))].filter((d) => d > 0).sort((a, b) => b - a) };
+  return {
+    ...most,
+    all: [...new Set(turns.map((t) => t.deg))].filter((d) => d > 0).sort((a, b) => b - a),
+  };
 }
 
 function turnOf(sheet: Sheet, seatId: string): { torqueNm: number; deg: number } {
   let torqueNm = 0;
   let deg = 0;
-  for (const stage of sheet.stages.filter((s) => !s.trial && seatsOf(sheet, s).some((seat) => seat.id === seatId))) {
+  for (const stage of sheet.stages.filter(
+    (s) => !s.trial && seatsOf(sheet, s).some((seat) => seat.id === seatId),
+  )) {
     for (const part of stage.each ?? [stage]) {
       const { target } = part;
       if (!target || !('value' in target)) continue;
-      if (part.action === 'torque' && units[target.unit].kind === 'torque') [torqueNm, deg] = [convert(target, 'N.m'), 0];
+      if (part.action === 'torque' && units[target.unit].kind === 'torque')
+        [torqueNm, deg] = [convert(target, 'N.m'), 0];
       if (part.action === 'angle') deg += target.value;
     }
   }
@@ -120,10 +168,13 @@ function turnOf(sheet: Sheet, seatId: string): { torqueNm: number; deg: number }
 }
 
 /**
- * Clamp load that a group has after its last torque and angle, in kN, at one friction; by the same model as `usedOnce`.
+ * Clamp load that a group has after its last torque and angle, in kN, at one friction; by the same
+ * model as `usedOnce`.
  * @returns null where the sheet gives no grip length, no torque or no angle for the group
  */
 export function preloadAfterTurn(sheet: Sheet, group: Group, mu: number): number | null {
   const turn = lastTurn(sheet, group);
-  return turn && group.gripLengthMm !== undefined ? angleState(modelOf(group, group.gripLengthMm, turn.torqueNm, mu), turn.deg).preloadKn : null;
+  return turn && group.gripLengthMm !== undefined
+    ? angleState(modelOf(group, group.gripLengthMm, turn.torqueNm, mu), turn.deg).preloadKn
+    : null;
 }

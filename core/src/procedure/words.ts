@@ -12,15 +12,27 @@ export const REUSE_TEXT: Record<Group['reuse'], string> = {
   reuse: 'used again',
 };
 
-/** @example compoundText({ kind: 'thread-locker', place: 'threads', strength: 'medium' }) // 'medium-strength thread-locker on threads' */
+/**
+ * @example compoundText({ kind: 'thread-locker', place: 'threads', strength: 'medium' }) //
+ * 'medium-strength thread-locker on threads'
+ */
 export function compoundText({ kind, place, strength, preApplied, lengthMm }: Compound): string {
   const where = place === 'under head' ? 'the underside of the head' : place;
-  const ready = preApplied === 'only' ? ', comes on it: add none' : preApplied === 'plus' ? ', comes on it' : '';
+  const ready =
+    preApplied === 'only'
+      ? ', comes on it: add none'
+      : preApplied === 'plus'
+        ? ', comes on it'
+        : '';
   return `${strength ? `${strength}-strength ` : ''}${kind} on ${where}${lengthMm ? `, ${lengthMm} mm` : ''}${ready}`;
 }
 
 /** @example threadText(headBolts, 10, format) // '10 × M10 × 1.5, 10.9' */
-export function threadText({ thread, propertyClass }: Group, count: number, format: Formatter): string {
+export function threadText(
+  { thread, propertyClass }: Group,
+  count: number,
+  format: Formatter,
+): string {
   const pitch = thread.designation.includes('/') ? '' : ` × ${format.number(thread.pitchMm, 2)}`;
   return `${count} × ${thread.designation}${pitch}, ${propertyClass}`;
 }
@@ -34,16 +46,25 @@ export function stageWords(stage: Stage, format: Formatter): string {
     : `${format.quantity({ value: target.min, unit: target.unit }).number}–${format.published({ value: target.max, unit: target.unit })}`;
 }
 
-/** What a stage is where it is no plain tightening: said on Tighten, on the sheet's page and on the record alike. */
+/**
+ * What a stage is where it is no plain tightening: said on Tighten, on the sheet's page and on the
+ * record alike.
+ */
 export function stageKindText(stage: Stage): string {
   if (stage.trial) return 'Trial';
   if (stage.with === 'oldPartAsTool') return 'With the old bolt';
-  if (stage.action === 'check') return stage.finalTorque ? 'Floor check: click, hold, do not turn on' : 'Check pass: must not turn';
+  if (stage.action === 'check')
+    return stage.finalTorque
+      ? 'Floor check: click, hold, do not turn on'
+      : 'Check pass: must not turn';
   if (stage.action === 'swap') return 'New one in';
   return stage.purpose === 'seating' ? 'Seating' : '';
 }
 
-/** A stage as the head of a column: its value or name, and in a word what kind it is where it is no plain tightening. */
+/**
+ * A stage as the head of a column: its value or name, and in a word what kind it is where it is no
+ * plain tightening.
+ */
 export function stageHead(stage: Stage, format: Formatter): string {
   const kind = stage.trial
     ? 'trial'
@@ -60,14 +81,23 @@ export function stageHead(stage: Stage, format: Formatter): string {
   return kind && !words.toLowerCase().includes(kind) ? `${words}, ${kind}` : words;
 }
 
-/** What a fastener is called in a sentence, by its group. @example nounOf({ head: 'nut', name: 'Outer studs with nuts' }) // 'nut' */
-export function nounOf({ head, name }: Pick<Group, 'head' | 'name'>): 'bolt' | 'nut' | 'stud' | 'screw' {
+/**
+ * What a fastener is called in a sentence, by its group. @example nounOf({ head: 'nut', name:
+ * 'Outer studs with nuts' }) // 'nut'
+ */
+export function nounOf({
+  head,
+  name,
+}: Pick<Group, 'head' | 'name'>): 'bolt' | 'nut' | 'stud' | 'screw' {
   if (head === 'nut') return 'nut';
   if (/\bstuds?\b/i.test(name)) return 'stud';
   return /\bscrews?\b/i.test(name) ? 'screw' : 'bolt';
 }
 
-/** A fastener for people, by its group; 7 is the first one there, a replacement says which. @example fastenerName(sheet, '7/2') // 'bolt 7, new one' */
+/**
+ * A fastener for people, by its group; 7 is the first one there, a replacement says which. @example
+ * fastenerName(sheet, '7/2') // 'bolt 7, new one'
+ */
 export function fastenerName(sheet: Sheet, fastener: string): string {
   const [seat = '', life] = fastener.split('/');
   const name = `${nounOf(groupOfSeat(sheet, seat))} ${seat}`;
@@ -89,8 +119,12 @@ export function repeatWords({ repeat }: Stage): string {
 }
 
 /** When a step comes due, by the name of its stage. */
-export function dueWords({ due }: Step, { stages, takeApart }: { stages: readonly Stage[]; takeApart: readonly Stage[] }): string {
-  const name = (id: string): string => [...stages, ...takeApart].find((s) => s.id === id)?.name ?? id;
+export function dueWords(
+  { due }: Step,
+  { stages, takeApart }: { stages: readonly Stage[]; takeApart: readonly Stage[] },
+): string {
+  const name = (id: string): string =>
+    [...stages, ...takeApart].find((s) => s.id === id)?.name ?? id;
   switch (due.when) {
     case 'before':
       return `before “${name(due.stage)}”`;
@@ -131,4 +165,5 @@ const JOINT_KINDS: Record<string, string> = {
 /** The kinds a lead chooses from, as they stand in files. */
 export const JOINT_KIND_IDS: readonly string[] = Object.keys(JOINT_KINDS);
 /** A kind of joint in words; one that is not known here as it is written. */
-export const jointKindText = (kind: string): string => JOINT_KINDS[kind] ?? kind.charAt(0).toUpperCase() + kind.slice(1).replace(/-/g, ' ');
+export const jointKindText = (kind: string): string =>
+  JOINT_KINDS[kind] ?? kind.charAt(0).toUpperCase() + kind.slice(1).replace(/-/g, ' ');

@@ -17,9 +17,15 @@ export interface FormattedQuantity {
 
 export interface Formatter {
   number(value: number, maxDigits?: number): string;
-  /** A value that was published, set or read stands with all its digits; one that was computed is rounded to what its unit is read to. */
+  /**
+   * A value that was published, set or read stands with all its digits; one that was computed is
+   * rounded to what its unit is read to.
+   */
   quantity(q: Quantity): FormattedQuantity;
-  /** Unit in words, for the value in hand: inch-pounds and foot-pounds must look different at arm's length. */
+  /**
+   * Unit in words, for the value in hand: inch-pounds and foot-pounds must look different at arm's
+   * length.
+   */
   inHand(q: Quantity): FormattedQuantity;
   angle(deg: number): string;
   /** A target as it is published: an angle with its sign, anything else with its unit. */
@@ -31,7 +37,10 @@ export interface Formatter {
   dateTime(at: Date): string;
   /** “25 minutes ago”, coarse on purpose. */
   ago(at: Date, now: Date): string;
-  /** A price from the smallest coin, always with both decimals; the shop's currency is its own matter. */
+  /**
+   * A price from the smallest coin, always with both decimals; the shop's currency is its own
+   * matter.
+   */
   price(cents: number): string;
   distance(value: number, unit: 'km' | 'mi'): string;
 }
@@ -43,28 +52,49 @@ function joined(number: string, unit: string): FormattedQuantity {
 }
 
 /**
- * The one place where numbers, units and dates become text. `Intl` is built once per shop style: it is slow to make.
+ * The one place where numbers, units and dates become text. `Intl` is built once per shop style: it
+ * is slow to make.
  * @example createFormatter(style).quantity({ value: 27, unit: 'N.m' }).text // '27 N·m'
  */
 export function createFormatter(style: ShopStyle): Formatter {
   const number = numbersOf(style.locale, true);
   const zone = { timeZone: style.timeZone } as const;
-  const time = new Intl.DateTimeFormat(style.locale, { ...zone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
-  const date = new Intl.DateTimeFormat(style.locale, { ...zone, day: 'numeric', month: 'short', year: 'numeric' });
-  const wholeDay = new Intl.DateTimeFormat(style.locale, { timeZone: 'UTC', day: 'numeric', month: 'short', year: 'numeric' });
-  const price = new Intl.NumberFormat(style.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
+  const time = new Intl.DateTimeFormat(style.locale, {
+    ...zone,
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  });
+  const date = new Intl.DateTimeFormat(style.locale, {
+    ...zone,
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+  });
+  const wholeDay = new Intl.DateTimeFormat(style.locale, {
+    timeZone: 'UTC',
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+  });
+  const price = new Intl.NumberFormat(style.locale, {
+    minimumFractionDigits: 2,
+    maximumFractionDigits: 2,
+  });
   const relative = new Intl.RelativeTimeFormat(style.locale, { numeric: 'auto' });
 
   // Without a sign between thousands: “1.250” and “1,250” can be read as one and a quarter.
   const ungrouped = numbersOf(style.locale, false);
   const exact = (q: Quantity): string => ungrouped(q.value, digitsOf(q));
-  const angle = (deg: number): string => `${deg > 0 ? '+' : ''}${exact({ value: deg, unit: 'deg' })}°`;
+  const angle = (deg: number): string =>
+    `${deg > 0 ? '+' : ''}${exact({ value: deg, unit: 'deg' })}°`;
   return {
     number,
     quantity: (q) => joined(exact(q), units[q.unit].symbol),
     inHand: (q) => joined(exact(q), q.unit === 'deg' ? units.deg.symbol : units[q.unit].words),
     angle,
-    published: (q) => (q.unit === 'deg' ? angle(q.value) : joined(exact(q), units[q.unit].symbol).text),
+    published: (q) =>
+      q.unit === 'deg' ? angle(q.value) : joined(exact(q), units[q.unit].symbol).text,
     time: (at) => time.format(at),
     date: (at) => date.format(at),
     day: (iso) => wholeDay.format(new Date(iso)),
@@ -76,7 +106,10 @@ export function createFormatter(style: ShopStyle): Formatter {
 }
 
 /** Numbers as text, to so many digits at most; each kind is made when it is first asked for. */
-function numbersOf(locale: string, useGrouping: boolean): (value: number, maxDigits?: number) => string {
+function numbersOf(
+  locale: string,
+  useGrouping: boolean,
+): (value: number, maxDigits?: number) => string {
   const byDigits = new Map<number, Intl.NumberFormat>();
   return (value, maxDigits = 1) => {
     let format = byDigits.get(maxDigits);
@@ -91,7 +124,10 @@ function numbersOf(locale: string, useGrouping: boolean): (value: number, maxDig
 /** More than anybody writes down. */
 const MOST_DIGITS = 4;
 
-/** As many digits as a value has, where somebody wrote it down; else (it was converted, or a share of another) as many as its unit is read to. */
+/**
+ * As many digits as a value has, where somebody wrote it down; else (it was converted, or a share
+ * of another) as many as its unit is read to.
+ */
 function digitsOf({ value, unit }: Quantity): number {
   for (let digits = 0; digits <= MOST_DIGITS; digits += 1) {
     const scaled = value * 10 ** digits;
@@ -104,7 +140,9 @@ function agoText(relative: Intl.RelativeTimeFormat, elapsedMs: number): string {
   const minutes = Math.max(0, Math.round(elapsedMs / MINUTE_MS));
   if (minutes < 60) return relative.format(-minutes, 'minute');
   const hours = Math.round(minutes / 60);
-  return hours < 24 ? relative.format(-hours, 'hour') : relative.format(-Math.round(hours / 24), 'day');
+  return hours < 24
+    ? relative.format(-hours, 'hour')
+    : relative.format(-Math.round(hours / 24), 'day');
 }
 
 /** A quantity in another unit of its kind, kept as a quantity. */

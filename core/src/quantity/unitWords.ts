@@ -1,10 +1,19 @@
 import type { UnitCode } from './unit';
 
-/** Units as people write them, the longest first; lbf·in and lbf·ft are never guessed from one another. */
+/**
+ * Units as people write them, the longest first; lbf·in and lbf·ft are never guessed from one
+ * another.
+ */
 export const UNIT_WORDS: readonly (readonly [RegExp, UnitCode])[] = [
   [/^(n\s*[·.*]?\s*m)\b/i, 'N.m'],
-  [/^((lbf?|pound)s?\s*[·.\- ]?\s*(ft|feet|foot)|(ft|foot)\s*[·.\- ]?\s*(lbf?|pound)s?)\b/i, '[ft_i].[lbf_av]'],
-  [/^((lbf?|pound)s?\s*[·.\- ]?\s*(in|inch(es)?)|(in|inch)\s*[·.\- ]?\s*(lbf?|pound)s?)\b/i, '[in_i].[lbf_av]'],
+  [
+    /^((lbf?|pound)s?\s*[·.\- ]?\s*(ft|feet|foot)|(ft|foot)\s*[·.\- ]?\s*(lbf?|pound)s?)\b/i,
+    '[ft_i].[lbf_av]',
+  ],
+  [
+    /^((lbf?|pound)s?\s*[·.\- ]?\s*(in|inch(es)?)|(in|inch)\s*[·.\- ]?\s*(lbf?|pound)s?)\b/i,
+    '[in_i].[lbf_av]',
+  ],
   [/^(kgf?\s*[·.\- ]?\s*cm)\b/i, 'kgf.cm'],
   [/^(kgf?\s*[·.\- ]?\s*m)\b/i, 'kgf.m'],
   [/^(°|deg(rees?)?\b)/i, 'deg'],

@@ -50,9 +50,9 @@ export function scaleFactor({ name: wrench, lengthMm, adapter }: Wrench): number
 }
 
 /**
- * What the scale of this wrench must say for a published torque, its adapter reckoned in: the nearest graduation, halves
- * up; rounding may not leave the range, ends included. Straight extensions change nothing.
- * Source: engineering practice, see docs/MODEL.md.
+ * What the scale of this wrench must say for a published torque, its adapter reckoned in: the
+ * nearest graduation, halves up; rounding may not leave the range, ends included. Straight
+ * extensions change nothing. Source: engineering practice, see docs/MODEL.md.
  * @throws AppError WRENCH_OUT_OF_RANGE, LEVER_UNKNOWN, NO_LEVER
  * @example a wrench in lbf·in with graduation 1, for 27 N·m: 239
  */
@@ -61,7 +61,12 @@ export function wrenchSetting(wrench: Wrench, target: Quantity): Quantity {
   if (exact < wrench.min - EQUAL || exact > wrench.max + EQUAL) {
     const { symbol } = units[wrench.unit];
     const say = (value: number): string => `${Number(value.toFixed(2))} ${symbol}`;
-    throw new AppError('WRENCH_OUT_OF_RANGE', { wrench: wrench.name, min: say(wrench.min), max: say(wrench.max), target: say(exact) });
+    throw new AppError('WRENCH_OUT_OF_RANGE', {
+      wrench: wrench.name,
+      min: say(wrench.min),
+      max: say(wrench.max),
+      target: say(exact),
+    });
   }
   const steps = Math.floor(exact / wrench.graduation + 0.5 + EQUAL);
   let value = steps * wrench.graduation;
@@ -72,5 +77,7 @@ export function wrenchSetting(wrench: Wrench, target: Quantity): Quantity {
 
 /** What the bolt got when the scale said this: the other way round. */
 export function boltTorque(wrench: Wrench, reading: Quantity): Quantity {
-  return wrench.adapter ? { value: reading.value / scaleFactor(wrench), unit: reading.unit } : reading;
+  return wrench.adapter
+    ? { value: reading.value / scaleFactor(wrench), unit: reading.unit }
+    : reading;
 }

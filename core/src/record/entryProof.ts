@@ -5,9 +5,11 @@ import type { RunEvent } from '../run';
 import { canonicalJson } from './hashChain';
 
 /**
- * Shows that an event was confirmed by somebody who had the session's key at hand, in a text that is the event's own and nothing
- * else's (HMAC-SHA-256, RFC 2104). Made when it is confirmed: another person may be on by the time it goes out.
+ * Shows that an event was confirmed by somebody who had the session's key at hand, in a text that
+ * is the event's own and nothing else's (HMAC-SHA-256, RFC 2104). Made when it is confirmed:
+ * another person may be on by the time it goes out.
  * @param key of the session, as the server gave it
  * @returns lower-case hex
  */
-export const entryProof = (key: string, event: RunEvent): string => bytesToHex(hmac(sha256, utf8ToBytes(key), utf8ToBytes(canonicalJson(event))));
+export const entryProof = (key: string, event: RunEvent): string =>
+  bytesToHex(hmac(sha256, utf8ToBytes(key), utf8ToBytes(canonicalJson(event))));

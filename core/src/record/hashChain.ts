@@ -4,7 +4,10 @@ import canonicalize from 'canonicalize';
 import type { RunEvent } from '../run';
 import type { Trace } from '../trace';
 
-/** What the server stores of an event; `hash` is over this text and therefore over every event before it. */
+/**
+ * What the server stores of an event; `hash` is over this text and therefore over every event
+ * before it.
+ */
 export interface StoredEvent {
   position: number;
   receivedAt: string;
@@ -25,12 +28,18 @@ export function canonicalJson(value: unknown): string {
   return text;
 }
 
-/** SHA-256 of a text's UTF-8 bytes, in lower-case hex. In plain TypeScript: an insecure address has no crypto.subtle. */
+/**
+ * SHA-256 of a text's UTF-8 bytes, in lower-case hex. In plain TypeScript: an insecure address has
+ * no crypto.subtle.
+ */
 export function sha256Hex(text: string): string {
   return bytesToHex(sha256(utf8ToBytes(text)));
 }
 
-/** How a trace is called: the hash of its canonical JSON. A pull names it so, and its event's hash covers it with the rest. */
+/**
+ * How a trace is called: the hash of its canonical JSON. A pull names it so, and its event's hash
+ * covers it with the rest.
+ */
 export const traceName = (trace: Trace): string => sha256Hex(canonicalJson(trace));
 
 /** SHA-256 of bytes, in hex: how a photo is called. */
@@ -43,10 +52,13 @@ export function sealEvent(stored: StoredEvent): { body: string; hash: string } {
 }
 
 /**
- * Walks a stored list and names the first entry that does not fit: changed text, wrong link, missing position.
+ * Walks a stored list and names the first entry that does not fit: changed text, wrong link,
+ * missing position.
  * @returns null when the whole chain holds
  */
-export function firstBreak(rows: readonly { body: string; hash: string }[]): { position: number; why: 'text' | 'link' | 'position' } | null {
+export function firstBreak(
+  rows: readonly { body: string; hash: string }[],
+): { position: number; why: 'text' | 'link' | 'position' } | null {
   let prevHash = GENESIS_HASH;
   for (const [index, row] of rows.entries()) {
     const position = index + 1;

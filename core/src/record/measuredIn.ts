@@ -10,8 +10,8 @@ export interface MeasuredValue {
 }
 
 /**
- * What was measured in a run and counts, the last of each step: to be compared with the other banks, caps or cylinders.
- * What is no length (a temperature, a torque) is left out.
+ * What was measured in a run and counts, the last of each step: to be compared with the other
+ * banks, caps or cylinders. What is no length (a temperature, a torque) is left out.
  */
 export function measuredIn(state: RunState): MeasuredValue[] {
   const last = new Map<string, MeasuredValue[]>();
@@ -22,7 +22,9 @@ export function measuredIn(state: RunState): MeasuredValue[] {
     if (step && measured)
       last.set(
         id,
-        judgedFor(step, measured).found.flatMap((f) => (f.mm === null || f.verdict === null ? [] : [{ step: id, row: f.what, mm: f.mm }])),
+        judgedFor(step, measured).found.flatMap((f) =>
+          f.mm === null || f.verdict === null ? [] : [{ step: id, row: f.what, mm: f.mm }],
+        ),
       );
     else if (measurements?.every((m) => units[m.value.unit].kind === 'length')) {
       last.set(

@@ -1,6 +1,9 @@
 import type { StoredEvent } from './hashChain';
 
-/** An entry whose time cannot be right beside the one before it, or beside the moment in which the server had it. */
+/**
+ * An entry whose time cannot be right beside the one before it, or beside the moment in which the
+ * server had it.
+ */
 export interface OddTime {
   /** Its place in the list, from 1. */
   entry: number;
@@ -12,8 +15,8 @@ export interface OddTime {
 const SKEW_MS = 2 * 60_000;
 
 /**
- * Entries that are dated more than two minutes before the one before them, or after the server already had them.
- * What was done earlier and said so (`doneAt`) is dated by when it was said.
+ * Entries that are dated more than two minutes before the one before them, or after the server
+ * already had them. What was done earlier and said so (`doneAt`) is dated by when it was said.
  */
 export function oddTimes(chain: readonly StoredEvent[]): OddTime[] {
   let latest = -Infinity;
@@ -23,7 +26,9 @@ export function oddTimes(chain: readonly StoredEvent[]): OddTime[] {
     latest = Math.max(latest, at);
     const minutes = (ms: number): number => Math.round(ms / 60_000);
     if (ahead > SKEW_MS) return [{ entry: position, why: 'ahead', minutes: minutes(ahead) }];
-    return behind > SKEW_MS ? [{ entry: position, why: 'beforeLast', minutes: minutes(behind) }] : [];
+    return behind > SKEW_MS
+      ? [{ entry: position, why: 'beforeLast', minutes: minutes(behind) }]
+      : [];
   });
 }
 
@@ -34,8 +39,9 @@ export const oddTimeText = ({ entry, why, minutes }: OddTime): string =>
     : `Entry ${entry} is dated ${minutes} min before an earlier entry: a device’s clock was put back, or two clocks differ.`;
 
 /**
- * How long somebody can have waited at most, in ms, by the server's clock alone: since it had the entry that the wait began with,
- * and what that entry had lain on the device before.
+ * How long somebody can have waited at most, in ms, by the server's clock alone: since it had the
+ * entry that the wait began with, and what that entry had lain on the device before.
  * @param lateMs how long it had lain there
  */
-export const waitedAtMost = (begun: StoredEvent, lateMs: number, receivedAt: string): number => Date.parse(receivedAt) - Date.parse(begun.receivedAt) + lateMs;
+export const waitedAtMost = (begun: StoredEvent, lateMs: number, receivedAt: string): number =>
+  Date.parse(receivedAt) - Date.parse(begun.receivedAt) + lateMs;

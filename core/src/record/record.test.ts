@@ -6,18 +6,29 @@ function chain(): { body: string; hash: string }[] {
   const t = new Technician(headSheet);
   const rows: { body: string; hash: string }[] = [];
   for (const [index, event] of t.finish().entries()) {
-    rows.push(sealEvent({ position: index + 1, receivedAt: event.deviceTime, prevHash: rows.at(-1)?.hash ?? GENESIS_HASH, event }));
+    rows.push(
+      sealEvent({
+        position: index + 1,
+        receivedAt: event.deviceTime,
+        prevHash: rows.at(-1)?.hash ?? GENESIS_HASH,
+        event,
+      }),
+    );
   }
   return rows;
 }
 
 describe('the hash chain', () => {
   test('SHA-256 of “abc” is the published digest (FIPS 180-4)', () => {
-    expect(sha256Hex('abc')).toBe('ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad');
+    expect(sha256Hex('abc')).toBe(
+      'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad',
+    );
   });
 
   test('the same value gives the same bytes in whatever order its keys were written', () => {
-    expect(canonicalJson({ b: [1.0, 'é'], a: { d: null, c: 1e21 } })).toBe('{"a":{"c":1e+21,"d":null},"b":[1,"é"]}');
+    expect(canonicalJson({ b: [1.0, 'é'], a: { d: null, c: 1e21 } })).toBe(
+      '{"a":{"c":1e+21,"d":null},"b":[1,"é"]}',
+    );
   });
 
   test('an untouched chain holds; a changed, removed or swapped entry is named', () => {
@@ -25,11 +36,16 @@ describe('the hash chain', () => {
     expect(firstBreak(rows)).toBeNull();
     fc.assert(
       fc.property(fc.integer({ min: 1, max: rows.length - 2 }), (at) => {
-        const changed = rows.map((r, i) => (i === at ? { ...r, body: r.body.replace('Z"', '0Z"') } : r));
+        const changed = rows.map((r, i) =>
+          i === at ? { ...r, body: r.body.replace('Z"', '0Z"') } : r,
+        );
         expect(firstBreak(changed)).toEqual({ position: at + 1, why: 'text' });
         const forged = changed.map((r, i) => (i === at ? { ...r, hash: sha256Hex(r.body) } : r));
         expect(firstBreak(forged)).toEqual({ position: at + 2, why: 'link' });
-        expect(firstBreak(rows.filter((_, i) => i !== at))).toEqual({ position: at + 1, why: 'link' });
+        expect(firstBreak(rows.filter((_, i) => i !== at))).toEqual({
+          position: at + 1,
+          why: 'link',
+        });
       }),
     );
   });
@@ -40,9 +56,16 @@ describe('the record of a run', () => {
     const t = new Technician(headSheet);
     t.finish();
     const record = runRecord(headSheet, t.state.events);
-    expect(record).toMatchObject({ complete: true, pullCount: 50, passes: { settle: 2, snug: 1 }, deviations: [] });
+    expect(record).toMatchObject({
+      complete: true,
+      pullCount: 50,
+      passes: { settle: 2, snug: 1 },
+      deviations: [],
+    });
     expect(record.fasteners).toHaveLength(10);
-    expect(record.fasteners[0]?.pulls.map((p) => [p.stage, p.pass, p.outcome, p.method, p.wrench])).toEqual([
+    expect(
+      record.fasteners[0]?.pulls.map((p) => [p.stage, p.pass, p.outcome, p.method, p.wrench]),
+    ).toEqual([
       ['settle', 1, 'turned', 'click', 'inch-pounds'],
       ['settle', 2, 'heldStill', 'click', 'inch-pounds'],
       ['snug', 1, 'clicked', 'click', 'large'],
@@ -64,6 +87,8 @@ describe('the record of a run', () => {
       ['1/2', false],
     ]);
     expect(record.fasteners[0]?.pulls.filter((p) => p.undone)).toHaveLength(1);
-    expect(record.deviations).toMatchObject([{ kind: 'replaced', fastener: '1/1', needsLead: false }]);
+    expect(record.deviations).toMatchObject([
+      { kind: 'replaced', fastener: '1/1', needsLead: false },
+    ]);
   });
 });

@@ -31,7 +31,10 @@ export interface DocumentPull {
   wrench: string | null;
   /** Hash of what the wrench saw, where it was kept; the trace is a file of its own. */
   trace?: string;
-  /** What the fastener got: the reading with the adapter taken off, or the turn of this stage off a stripe. */
+  /**
+   * What the fastener got: the reading with the adapter taken off, or the turn of this stage off a
+   * stripe.
+   */
   onBolt: DocumentValue | null;
   person: string;
   at: string;
@@ -39,7 +42,10 @@ export interface DocumentPull {
   corrected: boolean;
 }
 
-/** A record in plain fields, names instead of ids, units in UCUM: what other programs read. docs/schema has its JSON Schema. */
+/**
+ * A record in plain fields, names instead of ids, units in UCUM: what other programs read.
+ * docs/schema has its JSON Schema.
+ */
 export interface RecordDocument {
   /** Of the program that made it: another one may tell the same events in other fields. */
   core: string;
@@ -48,12 +54,41 @@ export interface RecordDocument {
   finishedAt: string | null;
   people: string[];
   sheet: { id: string; revision: string; title: string; source: string; invented: boolean };
-  stages: { id: string; name: string; action: string; target: DocumentValue | DocumentRange | null; derived: boolean; together: boolean }[];
+  stages: {
+    id: string;
+    name: string;
+    action: string;
+    target: DocumentValue | DocumentRange | null;
+    derived: boolean;
+    together: boolean;
+  }[];
   fasteners: { fastener: string; seat: string; replaced: boolean }[];
   pulls: DocumentPull[];
-  deviations: { kind: string; fastener: string | null; stage: string; person: string; decision: string | null }[];
-  said: { decision: string; about: string; name: string; text: string; person: string; at: string }[];
-  done: { kind: string; what: string; result: string; fasteners: string[]; values: { row: string | null; value: DocumentValue }[]; note: string; person: string; at: string }[];
+  deviations: {
+    kind: string;
+    fastener: string | null;
+    stage: string;
+    person: string;
+    decision: string | null;
+  }[];
+  said: {
+    decision: string;
+    about: string;
+    name: string;
+    text: string;
+    person: string;
+    at: string;
+  }[];
+  done: {
+    kind: string;
+    what: string;
+    result: string;
+    fasteners: string[];
+    values: { row: string | null; value: DocumentValue }[];
+    note: string;
+    person: string;
+    at: string;
+  }[];
   toldApart: { question: string; answer: string; person: string }[];
   pulled: number;
   /** Entries whose time cannot be right; left out where there are none. */
@@ -61,7 +96,12 @@ export interface RecordDocument {
 }
 
 /** @param people names by id; odd: what the list of entries says of their times */
-export function recordDocument(sheet: Sheet, events: Iterable<RunEvent>, people: Readonly<Record<string, string>>, odd: readonly OddTime[] = []): RecordDocument {
+export function recordDocument(
+  sheet: Sheet,
+  events: Iterable<RunEvent>,
+  people: Readonly<Record<string, string>>,
+  odd: readonly OddTime[] = [],
+): RecordDocument {
   const record = runRecord(sheet, events);
   const name = (id: string): string => people[id] ?? id;
   const pulls = record.fasteners.flatMap((f) => f.pulls);
@@ -85,12 +125,37 @@ export function recordDocument(sheet: Sheet, events: Iterable<RunEvent>, people:
       action: s.action,
       target: s.target ? { ...s.target } : null,
       derived: s.derived === true,
-      together: pulls.some((p) => p.stage === s.id && p.method === 'confirmedTogether' && !p.undone),
+      together: pulls.some(
+        (p) => p.stage === s.id && p.method === 'confirmedTogether' && !p.undone,
+      ),
     })),
-    fasteners: record.fasteners.map(({ fastener, seat, replaced }) => ({ fastener, seat, replaced })),
-    pulls: [...pulls].sort((a, b) => (order.get(a.event) ?? 0) - (order.get(b.event) ?? 0) || a.fastener.localeCompare(b.fastener)).map((p) => pullOf(p, name)),
-    deviations: record.deviations.map((d) => ({ kind: d.kind, fastener: d.fastener ?? null, stage: d.stage, person: name(d.person), decision: d.decision ?? null })),
-    said: record.said.map(({ decision, about, name: of, text, person, at }) => ({ decision, about, name: of, text, person: name(person), at })),
+    fasteners: record.fasteners.map(({ fastener, seat, replaced }) => ({
+      fastener,
+      seat,
+      replaced,
+    })),
+    pulls: [...pulls]
+      .sort(
+        (a, b) =>
+          (order.get(a.event) ?? 0) - (order.get(b.event) ?? 0) ||
+          a.fastener.localeCompare(b.fastener),
+      )
+      .map((p) => pullOf(p, name)),
+    deviations: record.deviations.map((d) => ({
+      kind: d.kind,
+      fastener: d.fastener ?? null,
+      stage: d.stage,
+      person: name(d.person),
+      decision: d.decision ?? null,
+    })),
+    said: record.said.map(({ decision, about, name: of, text, person, at }) => ({
+      decision,
+      about,
+      name: of,
+      text,
+      person: name(person),
+      at,
+    })),
     done: record.done.map((s) => ({
       kind: s.kind,
       what: s.what,
@@ -101,7 +166,11 @@ export function recordDocument(sheet: Sheet, events: Iterable<RunEvent>, people:
       person: name(s.person),
       at: s.deviceTime,
     })),
-    toldApart: record.told.map(({ question, answer, person }) => ({ question, answer, person: name(person) })),
+    toldApart: record.told.map(({ question, answer, person }) => ({
+      question,
+      answer,
+      person: name(person),
+    })),
     pulled: record.pullCount,
     ...(odd.length > 0 ? { oddTimes: [...odd] } : {}),
   };
@@ -135,14 +204,20 @@ export const PULL_COLUMNS = [
 ] as const; // prettier-ignore
 
 /**
- * One row for each pull, one for each other entry, both in the order they were made, then the deviations and the words of those
- * with the right to decide; a click has no reading. A spreadsheet must find nothing in it to make something
- * else of: a fastener is its place and its life in columns of their own (`1/1` would become a day), a number of an order has letters.
+ * One row for each pull, one for each other entry, both in the order they were made, then the
+ * deviations and the words of those with the right to decide; a click has no reading. A spreadsheet
+ * must find nothing in it to make something else of: a fastener is its place and its life in
+ * columns of their own (`1/1` would become a day), a number of an order has letters.
  */
 export function pullRows(doc: RecordDocument, head: Head): (string | number)[][] {
   return [
     ...doc.pulls.map((p) => pullRow(doc, head, p)),
-    ...[...doc.done, ...doc.deviations.map((d) => deviationSeen(doc, d)), ...doc.said.map(saidSeen), ...(doc.oddTimes ?? []).map(timeSeen)].map((d) => doneRow(doc, head, d)),
+    ...[
+      ...doc.done,
+      ...doc.deviations.map((d) => deviationSeen(doc, d)),
+      ...doc.said.map(saidSeen),
+      ...(doc.oddTimes ?? []).map(timeSeen),
+    ].map((d) => doneRow(doc, head, d)),
   ];
 }
 
@@ -183,7 +258,10 @@ function pullRow(doc: RecordDocument, head: Head, p: DocumentPull): (string | nu
 
 const rest = { values: [], note: '' };
 
-function deviationSeen(doc: RecordDocument, { kind, fastener, stage, person, decision }: RecordDocument['deviations'][number]): RecordDocument['done'][number] {
+function deviationSeen(
+  doc: RecordDocument,
+  { kind, fastener, stage, person, decision }: RecordDocument['deviations'][number],
+): RecordDocument['done'][number] {
   const name = doc.stages.find((s) => s.id === stage)?.name ?? stage;
   return {
     ...rest,
@@ -196,7 +274,14 @@ function deviationSeen(doc: RecordDocument, { kind, fastener, stage, person, dec
   };
 }
 
-const saidSeen = ({ decision, about, name, text, person, at }: RecordDocument['said'][number]): RecordDocument['done'][number] => ({
+const saidSeen = ({
+  decision,
+  about,
+  name,
+  text,
+  person,
+  at,
+}: RecordDocument['said'][number]): RecordDocument['done'][number] => ({
   ...rest,
   kind: 'said',
   what: [about, name].filter(Boolean).join(': '),
@@ -207,12 +292,44 @@ const saidSeen = ({ decision, about, name, text, person, at }: RecordDocument['s
   at,
 });
 
-const timeSeen = (odd: OddTime): RecordDocument['done'][number] => ({ ...rest, kind: 'time', what: oddTimeText(odd), result: '', fasteners: [], person: '', at: '' });
+const timeSeen = (odd: OddTime): RecordDocument['done'][number] => ({
+  ...rest,
+  kind: 'time',
+  what: oddTimeText(odd),
+  result: '',
+  fasteners: [],
+  person: '',
+  at: '',
+});
 
 /** Everything but the pulls: its own columns at the end, those of a pull left empty. */
-function doneRow(doc: RecordDocument, head: Head, d: RecordDocument['done'][number]): (string | number)[] {
-  const values = d.values.map(({ row, value }) => `${row ? `${row}: ` : ''}${value.value} ${value.unit}`);
-  const before = [`RO ${head.order}`, head.vehicle, head.joint, doc.sheet.title, doc.sheet.revision, d.fasteners.map(seatIdOf).join(' ')];
+function doneRow(
+  doc: RecordDocument,
+  head: Head,
+  d: RecordDocument['done'][number],
+): (string | number)[] {
+  const values = d.values.map(
+    ({ row, value }) => `${row ? `${row}: ` : ''}${value.value} ${value.unit}`,
+  );
+  const before = [
+    `RO ${head.order}`,
+    head.vehicle,
+    head.joint,
+    doc.sheet.title,
+    doc.sheet.revision,
+    d.fasteners.map(seatIdOf).join(' '),
+  ];
   const empty = Array.from({ length: PULL_COLUMNS.indexOf('person') - before.length }, () => '');
-  return [...before, ...empty, d.person, timeCell(d.at), '', '', d.kind, d.what, [d.result, ...values].filter(Boolean).join('; '), d.note];
+  return [
+    ...before,
+    ...empty,
+    d.person,
+    timeCell(d.at),
+    '',
+    '',
+    d.kind,
+    d.what,
+    [d.result, ...values].filter(Boolean).join('; '),
+    d.note,
+  ];
 }

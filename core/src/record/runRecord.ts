@@ -32,7 +32,10 @@ export interface RecordedPull {
   /** With its adapter, where one is on. */
   wrench: string | null;
   wrenchId: string | null;
-  /** What the fastener got of it: with an adapter another torque than the scale said, off a stripe the turn of this stage. */
+  /**
+   * What the fastener got of it: with an adapter another torque than the scale said, off a stripe
+   * the turn of this stage.
+   */
   onBolt: Quantity | null;
   /** What the wrench saw of it, by the hash of that trace. */
   trace: string | null;
@@ -110,7 +113,9 @@ export function runRecord(sheet: Sheet, list: Iterable<RunEvent>): RunRecord {
     complete: state.status === 'finished',
     started: first ? { person: first.person, at: first.deviceTime } : null,
     finishedAt: events.find((e) => e.type === 'finished')?.deviceTime ?? null,
-    told: events.flatMap((e) => (e.type === 'variantAnswered' ? [{ ...e.payload, person: e.person }] : [])),
+    told: events.flatMap((e) =>
+      e.type === 'variantAnswered' ? [{ ...e.payload, person: e.person }] : [],
+    ),
     people: [...new Set(events.map((e) => e.person))],
     stages: state.sheet.stages,
     fasteners: fastenersOf(state, pulls),
@@ -132,10 +137,17 @@ function recorded(state: RunState, event: EventOf<'pulled'>): RecordedPull {
     fastener: payload.fastener,
     stage: payload.stage,
     pass: payload.pass,
-    target: taskOf(state.sheet, state.progress, stageIndex(state.sheet, payload.stage), seat?.parts ?? 0).target,
+    target: taskOf(
+      state.sheet,
+      state.progress,
+      stageIndex(state.sheet, payload.stage),
+      seat?.parts ?? 0,
+    ).target,
     method: payload.method,
     outcome: payload.outcome,
-    reading: payload.reading ?? (payload.stripeDeg === undefined ? null : { value: payload.stripeDeg, unit: 'deg' }),
+    reading:
+      payload.reading ??
+      (payload.stripeDeg === undefined ? null : { value: payload.stripeDeg, unit: 'deg' }),
     onBolt: readingOn(state.sheet, state.progress, payload) ?? null,
     verdict: judgePull(state.sheet, state.progress, payload).verdict,
     wrench: payload.wrench ? (wrenchNames(state).get(payload.wrench) ?? null) : null,
@@ -159,13 +171,26 @@ function together(state: RunState, event: EventOf<'passConfirmed'>): RecordedPul
     recorded(state, {
       ...envelope,
       type: 'pulled',
-      payload: { fastener, stage: payload.stage, pass: payload.pass, outcome: payload.outcome, method: 'confirmedTogether', verdict: 'inTolerance', core: '', ...used },
+      payload: {
+        fastener,
+        stage: payload.stage,
+        pass: payload.pass,
+        outcome: payload.outcome,
+        method: 'confirmedTogether',
+        verdict: 'inTolerance',
+        core: '',
+        ...used,
+      },
     }),
   );
 }
 
 function wrenchNames(state: RunState): Map<string, string> {
-  return new Map(Object.values(state.progress.tools).flatMap((t) => (t.wrench ? [[t.wrench.id, toolName(t)] as const] : [])));
+  return new Map(
+    Object.values(state.progress.tools).flatMap((t) =>
+      t.wrench ? [[t.wrench.id, toolName(t)] as const] : [],
+    ),
+  );
 }
 
 function saidIn(state: RunState): RecordedWord[] {
@@ -177,26 +202,53 @@ function saidIn(state: RunState): RecordedWord[] {
     if (event.type !== 'used') return [];
     const { statement: s } = event.payload;
     const head = { id: s.id, person: s.person, at: s.at, text: s.text ?? '', of: null };
-    if (s.kind === 'release') return [{ ...head, decision: s.decision, about: 'hold', name: stage(s.hold) }];
-    if (s.kind === 'leaveOut') return [{ ...head, decision: 'leaveOut', about: 'fastener', name: s.fastener }];
+    if (s.kind === 'release')
+      return [{ ...head, decision: s.decision, about: 'hold', name: stage(s.hold) }];
+    if (s.kind === 'leaveOut')
+      return [{ ...head, decision: 'leaveOut', about: 'fastener', name: s.fastener }];
     if (s.kind === 'note') return [{ ...head, decision: 'note', about: 'run', name: '' }];
     if (s.kind !== 'allowance') return [];
     const { about, decision } = s;
-    if ('wrench' in about) return [{ ...head, decision, about: 'wrench', name: wrenches.get(about.wrench) ?? '' }];
+    if ('wrench' in about)
+      return [{ ...head, decision, about: 'wrench', name: wrenches.get(about.wrench) ?? '' }];
     if ('reuse' in about) return [{ ...head, decision, about: 'reuse', name: group(about.reuse) }];
-    if ('compound' in about) return [{ ...head, decision, about: 'compound', name: group(about.compound) }];
-    if ('step' in about) return [{ ...head, decision, about: 'step', name: state.sheet.steps.find((x) => x.id === about.step)?.text ?? about.step }];
+    if ('compound' in about)
+      return [{ ...head, decision, about: 'compound', name: group(about.compound) }];
+    if ('step' in about)
+      return [
+        {
+          ...head,
+          decision,
+          about: 'step',
+          name: state.sheet.steps.find((x) => x.id === about.step)?.text ?? about.step,
+        },
+      ];
     const deviation = state.progress.deviations.find((d) => d.event === about.deviation);
-    return [{ ...head, of: about.deviation, decision, about: 'deviation', name: deviation ? [deviation.fastener ?? '', stage(deviation.stage)].filter(Boolean).join(', ') : '' }];
+    return [
+      {
+        ...head,
+        of: about.deviation,
+        decision,
+        about: 'deviation',
+        name: deviation
+          ? [deviation.fastener ?? '', stage(deviation.stage)].filter(Boolean).join(', ')
+          : '',
+      },
+    ];
   });
 }
 
 function markUndone(pulls: RecordedPull[], id: string): void {
-  for (const [at, pull] of pulls.entries()) if (pull.event === id) pulls[at] = { ...pull, undone: true };
+  for (const [at, pull] of pulls.entries())
+    if (pull.event === id) pulls[at] = { ...pull, undone: true };
 }
 
 /** Judged anew by core, whatever verdict came with it. */
-function markCorrected(state: RunState, pulls: RecordedPull[], { payload }: EventOf<'corrected'>): void {
+function markCorrected(
+  state: RunState,
+  pulls: RecordedPull[],
+  { payload }: EventOf<'corrected'>,
+): void {
   const at = pulls.findIndex((p) => p.event === payload.event);
   const pull = pulls[at];
   if (!pull) return;
@@ -208,7 +260,15 @@ function markCorrected(state: RunState, pulls: RecordedPull[], { payload }: Even
   const { stage, pass, method } = pull;
   const said = { fastener, stage, pass, outcome, method, ...(reading ? { reading } : {}) };
   const before = progressBefore(state, payload.event);
-  pulls[at] = { ...pull, outcome, reading, onBolt: readingOn(state.sheet, before, said) ?? null, verdict: judgePull(state.sheet, before, said).verdict, fastener, corrected: true };
+  pulls[at] = {
+    ...pull,
+    outcome,
+    reading,
+    onBolt: readingOn(state.sheet, before, said) ?? null,
+    verdict: judgePull(state.sheet, before, said).verdict,
+    fastener,
+    corrected: true,
+  };
 }
 
 function fastenersOf(state: RunState, pulls: readonly RecordedPull[]): RecordedFastener[] {
@@ -216,7 +276,12 @@ function fastenersOf(state: RunState, pulls: readonly RecordedPull[]): RecordedF
     const lives = state.progress.seats[seat.id]?.life ?? 1;
     return Array.from({ length: lives }, (_, index) => {
       const fastener = `${seat.id}/${index + 1}`;
-      return { fastener, seat: seat.id, replaced: index + 1 < lives, pulls: pulls.filter((p) => p.fastener === fastener) };
+      return {
+        fastener,
+        seat: seat.id,
+        replaced: index + 1 < lives,
+        pulls: pulls.filter((p) => p.fastener === fastener),
+      };
     });
   });
 }

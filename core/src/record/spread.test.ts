@@ -3,7 +3,11 @@ import { spreadsOf, type RunRecord } from '.';
 const stage = { id: 'final', name: '62 N·m', on: ['all'], action: 'torque' };
 const record = (values: readonly (number | null)[], unit = 'N.m') =>
   ({
-    sheet: { seats: values.map((_v, i) => ({ id: `${i + 1}`, position: `${i + 1}`, group: 'g' })), stages: [stage], groups: [{ id: 'g' }] },
+    sheet: {
+      seats: values.map((_v, i) => ({ id: `${i + 1}`, position: `${i + 1}`, group: 'g' })),
+      stages: [stage],
+      groups: [{ id: 'g' }],
+    },
     stages: [stage],
     fasteners: values.map((value, i) => ({
       fastener: `${i + 1}/1`,
@@ -18,5 +22,7 @@ test('only what a tool measured is spread out, from six on; the one that stands 
   expect(spreadsOf(record([null, null, null, null, null, null, null]))).toEqual([]);
   const [spread] = spreadsOf(record([62.1, 63, 61.8, 62.6, 64.2, 62.9, 61.5, 63.3, 62.2, 48]));
   expect(spread).toMatchObject({ odd: ['10'], low: 48, high: 64.2, unit: 'N.m' });
-  expect(spreadsOf(record([62.1, 63, 61.8, 62.6, 64.2, 62.9, 61.5, 63.3, 62.2, 62.7]))[0]?.odd).toEqual([]);
+  expect(
+    spreadsOf(record([62.1, 63, 61.8, 62.6, 64.2, 62.9, 61.5, 63.3, 62.2, 62.7]))[0]?.odd,
+  ).toEqual([]);
 });

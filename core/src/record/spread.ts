@@ -19,12 +19,17 @@ export interface Spread {
 /** Fewer cannot be told apart from chance. */
 const LEAST = 6;
 
-/** How far the readings of each stage lie apart; only what a tool measured, from six on. Source: robustZ. */
+/**
+ * How far the readings of each stage lie apart; only what a tool measured, from six on. Source:
+ * robustZ.
+ */
 export function spreadsOf(record: RunRecord): Spread[] {
   return record.stages.flatMap((stage) => {
     const read = record.fasteners.flatMap((f) => {
       const last = pullsIn(f, stage).at(-1);
-      return f.replaced || !last?.onBolt ? [] : [{ bolt: boltLabel(f.fastener), reading: last.onBolt }];
+      return f.replaced || !last?.onBolt
+        ? []
+        : [{ bolt: boltLabel(f.fastener), reading: last.onBolt }];
     });
     const unit = read[0]?.reading.unit;
     if (!unit || read.length < LEAST) return [];
@@ -32,6 +37,8 @@ export function spreadsOf(record: RunRecord): Spread[] {
     const numbers = values.map((v) => v.value);
     const { flags, median } = robustZ(numbers);
     const odd = values.flatMap((v, i) => (flags?.[i] && flags[i] !== 'ok' ? [v.bolt] : []));
-    return [{ stage, values, odd, median, low: Math.min(...numbers), high: Math.max(...numbers), unit }];
+    return [
+      { stage, values, odd, median, low: Math.min(...numbers), high: Math.max(...numbers), unit },
+    ];
   });
 }

@@ -8,7 +8,8 @@ import { lookAtPulls, type Trace } from '../trace';
 import { lookText, recordDocument, runRecord, traceName, tracedPulls, tracedStages } from '.';
 
 const sheet = readSheet(sheetJson);
-const events = (past.runs.find((r) => r.events.some((e) => 'trace' in e.payload))?.events ?? []) as unknown as RunEvent[];
+const events = (past.runs.find((r) => r.events.some((e) => 'trace' in e.payload))?.events ??
+  []) as unknown as RunEvent[];
 const traces = new Map(Object.entries(kept.traces as unknown as Record<string, Trace>));
 const record = runRecord(sheet, events);
 
@@ -26,8 +27,16 @@ test('by stage, each fastener with the trace of its last counted pull; one taken
   ]);
   const last = events.findLast((e) => e.type === 'pulled');
   if (!last) throw new Error();
-  const undone = { ...last, id: '00000000-0000-4000-8000-00000000beef', seq: last.seq + 1, type: 'undone', payload: { event: last.id } } as unknown as RunEvent;
-  const without = tracedStages(runRecord(sheet, [...events.slice(0, events.indexOf(last) + 1), undone]));
+  const undone = {
+    ...last,
+    id: '00000000-0000-4000-8000-00000000beef',
+    seq: last.seq + 1,
+    type: 'undone',
+    payload: { event: last.id },
+  } as unknown as RunEvent;
+  const without = tracedStages(
+    runRecord(sheet, [...events.slice(0, events.indexOf(last) + 1), undone]),
+  );
   expect(without.at(-1)?.pulls).toHaveLength(7);
 });
 
@@ -35,11 +44,19 @@ test('the dry one is found among its neighbours, in words and on paper; from tig
   const [first, second] = tracedStages(record).map((s) => lookAtPulls(tracedPulls(s, traces)));
   const odd = (first ?? []).filter((l) => l.look?.is !== 'ok');
   expect(odd.map((l) => l.id)).toEqual(['6']);
-  expect(lookText(odd[0]?.look ?? null)).toMatch(/^Another friction than its neighbours: 1\.\d\d times .* Look at it again\.$/);
-  expect((second ?? []).map((l) => lookText(l.look))).toEqual(Array.from({ length: 8 }, () => lookText(null)));
-  const dashed = traceCurves(first ?? [], (nm) => nm, 'N·m').shapes.filter((s) => s.kind === 'path' && s.dash);
+  expect(lookText(odd[0]?.look ?? null)).toMatch(
+    /^Another friction than its neighbours: 1\.\d\d times .* Look at it again\.$/,
+  );
+  expect((second ?? []).map((l) => lookText(l.look))).toEqual(
+    Array.from({ length: 8 }, () => lookText(null)),
+  );
+  const dashed = traceCurves(first ?? [], (nm) => nm, 'N·m').shapes.filter(
+    (s) => s.kind === 'path' && s.dash,
+  );
   expect(dashed).toHaveLength(1);
-  expect(traceCurves(second ?? [], (nm) => nm, 'N·m').shapes.filter((s) => s.kind === 'path' && s.dash)).toHaveLength(0);
+  expect(
+    traceCurves(second ?? [], (nm) => nm, 'N·m').shapes.filter((s) => s.kind === 'path' && s.dash),
+  ).toHaveLength(0);
 });
 
 test('a trace that is not known is left out, the others are looked at', () => {

@@ -23,11 +23,18 @@ export function tracedStages(record: RunRecord): TracedStage[] {
 }
 
 /** Names of the traces of all pulls, those taken back among them. */
-export const tracesNamed = (events: readonly RunEvent[]): string[] => events.flatMap((e) => (e.type === 'pulled' && e.payload.trace ? [e.payload.trace] : []));
+export const tracesNamed = (events: readonly RunEvent[]): string[] =>
+  events.flatMap((e) => (e.type === 'pulled' && e.payload.trace ? [e.payload.trace] : []));
 
 /** Those of a stage whose trace is known, ready to be looked at beside each other. */
-export function tracedPulls({ stage, pulls }: TracedStage, traces: ReadonlyMap<string, Trace>): TracedPull[] {
-  const targetNm = stage.action !== 'angle' && stage.target && 'value' in stage.target ? convert(stage.target, 'N.m') : null;
+export function tracedPulls(
+  { stage, pulls }: TracedStage,
+  traces: ReadonlyMap<string, Trace>,
+): TracedPull[] {
+  const targetNm =
+    stage.action !== 'angle' && stage.target && 'value' in stage.target
+      ? convert(stage.target, 'N.m')
+      : null;
   return pulls.flatMap(({ bolt, trace }) => {
     const found = traces.get(trace);
     return found ? [{ id: bolt, trace: found, targetNm }] : [];
@@ -49,9 +56,11 @@ const LOOKS: Record<TraceClass, string> = {
 
 /** A hint to look again, never a verdict. */
 export function lookText(look: LookedAt['look']): string {
-  if (!look) return 'It was pulled further from tight: there is a curve, and nothing to compare it with.';
+  if (!look)
+    return 'It was pulled further from tight: there is a curve, and nothing to compare it with.';
   if (look.is === 'ok') return 'Nothing stands out in its curve.';
-  const others = look.mayBe.length > 0 ? ` It may also be: ${look.mayBe.map((c) => LOOKS[c]).join(', ')}.` : '';
+  const others =
+    look.mayBe.length > 0 ? ` It may also be: ${look.mayBe.map((c) => LOOKS[c]).join(', ')}.` : '';
   const what = LOOKS[look.is];
   return `${what.charAt(0).toUpperCase()}${what.slice(1)}: ${look.why}.${others} Look at it again.`;
 }

@@ -34,13 +34,20 @@ const events = t.finish();
 const chainOf = (list: typeof events): ChainRow[] => {
   let prevHash = GENESIS_HASH;
   return list.map((event, i) => {
-    const sealed = sealEvent({ position: i + 1, receivedAt: '2026-11-24T09:00:00.000Z', prevHash, event });
+    const sealed = sealEvent({
+      position: i + 1,
+      receivedAt: '2026-11-24T09:00:00.000Z',
+      prevHash,
+      event,
+    });
     prevHash = sealed.hash;
     return { ...sealed, seal: seal(sealed.hash) };
   });
 };
 const hash = sha256Hex(canonicalJson(headSheet));
-const own = events.map((e) => (e.type === 'started' ? { ...e, payload: { ...e.payload, sheetHash: hash } } : e)) as typeof events;
+const own = events.map((e) =>
+  e.type === 'started' ? { ...e, payload: { ...e.payload, sheetHash: hash } } : e,
+) as typeof events;
 const chain = chainOf(own);
 const pinned = { sheet: headSheet, hash, run: t.place.run };
 const word = (over: Partial<SignedWord> = {}): SignedWord => ({
@@ -59,28 +66,55 @@ const word = (over: Partial<SignedWord> = {}): SignedWord => ({
   before: GENESIS_HASH,
   ...over,
 });
-const signed = (w: SignedWord): { body: string; signature: string } => ({ body: wordText(w), signature: seal(wordText(w)) });
+const signed = (w: SignedWord): { body: string; signature: string } => ({
+  body: wordText(w),
+  signature: seal(wordText(w)),
+});
 
 describe('a record that nobody touched', () => {
   test('holds, unsigned and signed by two with a later word', () => {
     expect(verifyRun(pinned, chain, [], fits)).toBeNull();
     const first = signed(word());
-    const second = signed(word({ id: testId(51), kind: 'second', person: testId(6), before: wordHash(first.body) }));
-    const later = signed(word({ id: testId(52), kind: 'addendum', text: 'Ölstand geprüft.', before: wordHash(second.body) }));
+    const second = signed(
+      word({ id: testId(51), kind: 'second', person: testId(6), before: wordHash(first.body) }),
+    );
+    const later = signed(
+      word({
+        id: testId(52),
+        kind: 'addendum',
+        text: 'Ölstand geprüft.',
+        before: wordHash(second.body),
+      }),
+    );
     expect(verifyRun(pinned, chain, [first, second, later], fits)).toBeNull();
     // One in the middle taken away.
-    expect(verifyRun(pinned, chain, [first, later], fits)).toEqual({ where: 'signature', index: 2, why: 'link' });
+    expect(verifyRun(pinned, chain, [first, later], fits)).toEqual({
+      where: 'signature',
+      index: 2,
+      why: 'link',
+    });
   });
 });
 
 describe('a record that somebody touched', () => {
   test('whichever entry is changed, that one is named', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: chain.length - 1 }), fc.boolean(), (at, hashesAgain) => {
-        const rows = chain.map((row, i) => (i === at ? { ...row, body: row.body.replace('2026-11-24T09', '2026-11-24T08') } : row));
-        const changed = hashesAgain ? rows.map((row, i) => (i === at ? { ...row, hash: sha256Hex(row.body) } : row)) : rows;
-        expect(verifyRun(pinned, changed, [], fits)).toMatchObject({ where: 'event', position: at + 1 });
-      }),
+      fc.property(
+        fc.integer({ min: 0, max: chain.length - 1 }),
+        fc.boolean(),
+        (at, hashesAgain) => {
+          const rows = chain.map((row, i) =>
+            i === at ? { ...row, body: row.body.replace('2026-11-24T09', '2026-11-24T08') } : row,
+          );
+          const changed = hashesAgain
+            ? rows.map((row, i) => (i === at ? { ...row, hash: sha256Hex(row.body) } : row))
+            : rows;
+          expect(verifyRun(pinned, changed, [], fits)).toMatchObject({
+            where: 'event',
+            position: at + 1,
+          });
+        },
+      ),
       { numRuns: 60 },
     );
   });
@@ -88,10 +122,24 @@ describe('a record that somebody touched', () => {
   test('rewritten from any place on with every hash made to fit, it breaks at that place; cut short, its signature does not fit', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: chain.length - 1 }), (from) => {
-        const again = chainOf(own.map((e, i) => (i >= from ? { ...e, deviceTime: new Date(Date.parse(e.deviceTime) + 1000).toISOString() } : e)) as typeof own);
+        const again = chainOf(
+          own.map((e, i) =>
+            i >= from
+              ? { ...e, deviceTime: new Date(Date.parse(e.deviceTime) + 1000).toISOString() }
+              : e,
+          ) as typeof own,
+        );
         const rows = again.map((row, i) => ({ ...row, seal: chain[i]?.seal ?? null }));
-        expect(verifyRun(pinned, rows, [], fits)).toEqual({ where: 'event', position: from + 1, why: 'seal' });
-        expect(verifyRun(pinned, chain.slice(0, from), [signed(word())], fits)).toEqual({ where: 'signature', index: 1, why: 'head' });
+        expect(verifyRun(pinned, rows, [], fits)).toEqual({
+          where: 'event',
+          position: from + 1,
+          why: 'seal',
+        });
+        expect(verifyRun(pinned, chain.slice(0, from), [signed(word())], fits)).toEqual({
+          where: 'signature',
+          index: 1,
+          why: 'head',
+        });
       }),
       { numRuns: 40 },
     );
@@ -99,11 +147,29 @@ describe('a record that somebody touched', () => {
 
   test('sealed by whoever has the key, but never let in by the procedure: named as well', () => {
     const doubled = chainOf([...own.slice(0, 20), own[19] as never, ...own.slice(20)]);
-    expect(verifyRun(pinned, doubled, [], fits)).toMatchObject({ where: 'event', position: 21, why: 'order' });
-    expect(verifyRun({ ...pinned, run: testId(77) }, chain, [], fits)).toMatchObject({ where: 'event', position: 1, why: 'order' });
-    expect(verifyRun({ ...pinned, sheet: { ...headSheet, title: 'Another' } }, chain, [], fits)).toEqual({ where: 'sheet', why: 'hash' });
-    expect(verifyRun(pinned, chain, [{ body: '{}', signature: seal('{}') }], fits)).toEqual({ where: 'signature', index: 1, why: 'form' });
-    expect(verifyRun(pinned, chain, [signed(word({ run: testId(9) }))], fits)).toEqual({ where: 'signature', index: 1, why: 'run' });
+    expect(verifyRun(pinned, doubled, [], fits)).toMatchObject({
+      where: 'event',
+      position: 21,
+      why: 'order',
+    });
+    expect(verifyRun({ ...pinned, run: testId(77) }, chain, [], fits)).toMatchObject({
+      where: 'event',
+      position: 1,
+      why: 'order',
+    });
+    expect(
+      verifyRun({ ...pinned, sheet: { ...headSheet, title: 'Another' } }, chain, [], fits),
+    ).toEqual({ where: 'sheet', why: 'hash' });
+    expect(verifyRun(pinned, chain, [{ body: '{}', signature: seal('{}') }], fits)).toEqual({
+      where: 'signature',
+      index: 1,
+      why: 'form',
+    });
+    expect(verifyRun(pinned, chain, [signed(word({ run: testId(9) }))], fits)).toEqual({
+      where: 'signature',
+      index: 1,
+      why: 'run',
+    });
   });
 
   test('every fault is a sentence', () => {
@@ -125,7 +191,11 @@ test('a file tells the same in plain fields, or it is found out', () => {
     format: 'stennet-record',
     v: 1,
     shop: { id: testId(1), name: 'X', key: 'AAAA', fingerprint: 'x' },
-    order: { number: '2402', vehicle: { vin: 'ZZ9X', plate: 'HQ 1' }, odometer: { value: 5, unit: 'km' } },
+    order: {
+      number: '2402',
+      vehicle: { vin: 'ZZ9X', plate: 'HQ 1' },
+      odometer: { value: 5, unit: 'km' },
+    },
     joint: 'Cylinder head',
     run: { id: t.place.run, part: 'procedure', instance: null },
     sheet: headSheet,
@@ -138,10 +208,16 @@ test('a file tells the same in plain fields, or it is found out', () => {
   const file = { ...plain, seal: seal(recordFileHash(plain)) };
   expect(verifyRecordFile(file, fits)).toBeNull();
   expect(recordFileHash(file)).toBe(recordFileHash(plain));
-  expect(verifyRecordFile({ ...file, record: { ...file.record, complete: false } }, fits)).toEqual({ where: 'record', why: 'differs' });
+  expect(verifyRecordFile({ ...file, record: { ...file.record, complete: false } }, fits)).toEqual({
+    where: 'record',
+    why: 'differs',
+  });
   const of = { number: '2402', vin: 'ZZ9X', joint: 'Cylinder head' };
   // What was signed for is named; what nobody signed for is found by the seal of the file.
-  const other = { ...file, order: { ...file.order, vehicle: { ...file.order.vehicle, vin: 'ZZ9Y' } } };
+  const other = {
+    ...file,
+    order: { ...file.order, vehicle: { ...file.order.vehicle, vin: 'ZZ9Y' } },
+  };
   expect(verifyRecordFile(other, fits)).toEqual({ where: 'order', signedFor: of });
   const changed: Partial<RecordFile>[] = [
     { order: { ...file.order, odometer: { value: 6, unit: 'km' } } },
@@ -150,21 +226,34 @@ test('a file tells the same in plain fields, or it is found out', () => {
     { signatures: [] },
     { seal: seal('x') },
   ];
-  for (const change of changed) expect(verifyRecordFile({ ...file, ...change }, fits)).toEqual({ where: 'file', why: 'seal' });
-  // A later state of it takes its place, an earlier or the same one is known, anything else is another.
+  for (const change of changed)
+    expect(verifyRecordFile({ ...file, ...change }, fits)).toEqual({ where: 'file', why: 'seal' });
+  // A later state of it takes its place, an earlier or the same one is known, anything else is
+  // another.
   const shorter = { ...file, chain: file.chain.slice(0, -1), signatures: [] };
-  expect([newerRecord(shorter, file), newerRecord({ ...file, signatures: [] }, file), newerRecord(file, file), newerRecord(file, shorter)]).toEqual([
-    'newer',
-    'newer',
-    'known',
-    'known',
-  ]);
+  expect([
+    newerRecord(shorter, file),
+    newerRecord({ ...file, signatures: [] }, file),
+    newerRecord(file, file),
+    newerRecord(file, shorter),
+  ]).toEqual(['newer', 'newer', 'known', 'known']);
   const elsewhere = { ...file, shop: { ...file.shop, key: 'BBBB' } };
-  expect([newerRecord(file, elsewhere), newerRecord(file, { ...file, chain: [...shorter.chain, { body: '{}', hash: '0', seal: '' }] })]).toEqual(['other', 'other']);
+  expect([
+    newerRecord(file, elsewhere),
+    newerRecord(file, { ...file, chain: [...shorter.chain, { body: '{}', hash: '0', seal: '' }] }),
+  ]).toEqual(['other', 'other']);
   // A name stands in the plain fields too, where somebody with two hands changes it as well.
   const renamed = { [t.place.person]: 'Somebody Else' };
-  expect(verifyRecordFile({ ...file, people: renamed }, fits)).toEqual({ where: 'record', why: 'differs' });
-  expect(verifyRecordFile({ ...file, people: renamed, record: { ...recordDocument(headSheet, own, renamed) } }, fits)).toEqual({ where: 'file', why: 'seal' });
+  expect(verifyRecordFile({ ...file, people: renamed }, fits)).toEqual({
+    where: 'record',
+    why: 'differs',
+  });
+  expect(
+    verifyRecordFile(
+      { ...file, people: renamed, record: { ...recordDocument(headSheet, own, renamed) } },
+      fits,
+    ),
+  ).toEqual({ where: 'file', why: 'seal' });
 });
 
 test('the last word that names what it was signed for counts; words from before that was kept say nothing', () => {
@@ -182,24 +271,38 @@ test('who has to sign: the technician, and a second one where that is wanted', (
     { kind: 'technician', person: 'a' },
     { kind: 'second', person: 'b' },
   ] as const;
-  expect([signingState([], true), signingState([first], true), signingState([first, second], true), signingState([first], false)]).toEqual([
-    'open',
-    'wantsSecond',
-    'signed',
-    'signed',
-  ]);
+  expect([
+    signingState([], true),
+    signingState([first], true),
+    signingState([first, second], true),
+    signingState([first], false),
+  ]).toEqual(['open', 'wantsSecond', 'signed', 'signed']);
 });
 
 describe('what a record tells', () => {
   const record = runRecord(headSheet, own);
-  const format = { quantity: (q: { value: number; unit: string }) => ({ number: `${q.value}`, unit: q.unit, text: `${q.value} ${q.unit}` }), angle: (deg: number) => `+${deg}°` };
+  const format = {
+    quantity: (q: { value: number; unit: string }) => ({
+      number: `${q.value}`,
+      unit: q.unit,
+      text: `${q.value} ${q.unit}`,
+    }),
+    angle: (deg: number) => `+${deg}°`,
+  };
 
   test('a click is a click, an angle an angle, and nothing stands where nothing was done', () => {
     const [bolt] = record.fasteners;
     if (!bolt) throw new Error('no bolt');
-    expect(record.stages.map((s) => cellText(record, bolt, s, format))).toEqual(['held, 2 rounds', 'click', '+75°', '+65°']);
+    expect(record.stages.map((s) => cellText(record, bolt, s, format))).toEqual([
+      'held, 2 rounds',
+      'click',
+      '+75°',
+      '+65°',
+    ]);
     const begun = runRecord(headSheet, own.slice(0, 3));
-    expect(cellText(begun, begun.fasteners[0] as never, begun.stages[0] as never, format)).toBe('·');
+    expect(cellText(begun, begun.fasteners[0] as never, begun.stages[0] as never, format)).toBe(
+      '·',
+    );
   });
 
   test('confirmed together is said so, with the wrench that was set', () => {
@@ -208,22 +311,43 @@ describe('what a record tells', () => {
     other.step({ together: 4 });
     const told = runRecord(other.state.sheet, other.state.events);
     const pulls = told.fasteners.flatMap((f) => f.pulls);
-    expect(pulls.map((p) => p.method)).toEqual(Array.from({ length: 4 }, () => 'confirmedTogether'));
+    expect(pulls.map((p) => p.method)).toEqual(
+      Array.from({ length: 4 }, () => 'confirmedTogether'),
+    );
     expect(new Set(pulls.map((p) => p.wrenchId)).size).toBe(1);
     expect(wrenchUses(pulls)).toMatchObject([{ pulls: 4, readings: 0, ratio: null }]);
-    expect(cellText(told, told.fasteners.find((f) => f.pulls.length > 0) as never, told.stages[0] as never, format)).toMatch(/, together$/);
+    expect(
+      cellText(
+        told,
+        told.fasteners.find((f) => f.pulls.length > 0) as never,
+        told.stages[0] as never,
+        format,
+      ),
+    ).toMatch(/, together$/);
   });
 
   test('a table has as many cells in each row as there are columns', () => {
-    const rows = pullRows(recordDocument(headSheet, own, {}), { order: '1', vehicle: 'v', joint: 'j' });
+    const rows = pullRows(recordDocument(headSheet, own, {}), {
+      order: '1',
+      vehicle: 'v',
+      joint: 'j',
+    });
     expect(rows).toHaveLength(record.order.length + record.done.length);
     for (const row of rows) expect(row).toHaveLength(PULL_COLUMNS.length);
   });
 
   test('how readings of a wrench lay against what was aimed at; what was taken back does not count, unlike units are brought together', () => {
     const pull = (value: number, unit: string, undone = false) =>
-      ({ wrenchId: 'w', deviceTime: `2026-11-24T08:00:0${value % 10}.000Z`, undone, target: { value: 20, unit: 'N.m' }, onBolt: { value, unit } }) as never;
-    expect(wrenchUses([pull(22, 'N.m'), pull(18, 'N.m'), pull(99, 'N.m', true)])).toMatchObject([{ wrench: 'w', pulls: 2, readings: 2, ratio: 1 }]);
+      ({
+        wrenchId: 'w',
+        deviceTime: `2026-11-24T08:00:0${value % 10}.000Z`,
+        undone,
+        target: { value: 20, unit: 'N.m' },
+        onBolt: { value, unit },
+      }) as never;
+    expect(wrenchUses([pull(22, 'N.m'), pull(18, 'N.m'), pull(99, 'N.m', true)])).toMatchObject([
+      { wrench: 'w', pulls: 2, readings: 2, ratio: 1 },
+    ]);
     expect(wrenchUses([pull(177.0149, '[in_i].[lbf_av]')])[0]?.ratio).toBeCloseTo(1, 4);
   });
 });

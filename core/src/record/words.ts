@@ -1,5 +1,11 @@
 import { seatIdOf, type Deviation, type FailureKind, type Method, type Outcome } from '../run';
-import { pullsIn, takesPart, type RecordedFastener, type RecordedPull, type RunRecord } from './runRecord';
+import {
+  pullsIn,
+  takesPart,
+  type RecordedFastener,
+  type RecordedPull,
+  type RunRecord,
+} from './runRecord';
 import { groupOfSeat, nounOf, type Stage } from '../procedure';
 import type { Formatter } from '../quantity';
 import type { RecordedSight } from './seenIn';
@@ -53,7 +59,15 @@ export const OUTCOME_TEXT: Record<Outcome, string> = {
   stoppedShort: 'stopped short',
 };
 /** In a table: a click says that the value was reached, and is no measured number. */
-const CELL_TEXT: Record<Outcome, string> = { clicked: 'click', turned: 'click', heldStill: 'held', reached: '', done: 'done', noClick: 'no click', stoppedShort: 'short' };
+const CELL_TEXT: Record<Outcome, string> = {
+  clicked: 'click',
+  turned: 'click',
+  heldStill: 'held',
+  reached: '',
+  done: 'done',
+  noClick: 'no click',
+  stoppedShort: 'short',
+};
 
 export const SAID_TEXT = {
   allow: 'allowed',
@@ -75,7 +89,11 @@ export const ABOUT_TEXT = {
   hold: 'hold point',
   fastener: 'place',
 } as const;
-const ATTEMPT_TEXT: Record<string, string> = { worked: 'it worked', didNot: 'it did not', stop: 'stopped there' };
+const ATTEMPT_TEXT: Record<string, string> = {
+  worked: 'it worked',
+  didNot: 'it did not',
+  stop: 'stopped there',
+};
 const FAILURE_TEXT: Record<FailureKind, string> = {
   broke: 'It broke',
   stripped: 'The thread stripped',
@@ -91,16 +109,31 @@ const FAILURE_TEXT: Record<FailureKind, string> = {
 /** The first one in a hole is named by the hole alone. @example boltLabel('4/1') // '4' */
 export const boltLabel = (fastener: string): string => fastener.replace(/\/1$/, '');
 /** In a table both lives of a replaced one are told apart. */
-export const fastenerLabel = ({ fastener, seat, replaced }: Pick<RecordedFastener, 'fastener' | 'seat' | 'replaced'>): string =>
+export const fastenerLabel = ({
+  fastener,
+  seat,
+  replaced,
+}: Pick<RecordedFastener, 'fastener' | 'seat' | 'replaced'>): string =>
   fastener.endsWith('/1') && !replaced ? seat : fastener;
 
-/** What stands on a fastener after a stage, for a table; empty where it takes no part, a dot where nothing was done. */
-export function cellText(record: RunRecord, fastener: RecordedFastener, stage: Stage, format: Pick<Formatter, 'quantity' | 'angle'>): string {
+/**
+ * What stands on a fastener after a stage, for a table; empty where it takes no part, a dot where
+ * nothing was done.
+ */
+export function cellText(
+  record: RunRecord,
+  fastener: RecordedFastener,
+  stage: Stage,
+  format: Pick<Formatter, 'quantity' | 'angle'>,
+): string {
   if (!takesPart(record.sheet, stage, fastener.fastener)) return '';
   const pulls = pullsIn(fastener, stage);
   const last = pulls.at(-1);
   if (!last) return '·';
-  const value = last.target?.unit === 'deg' ? angleText(pulls, last, last.target.value, format) : torqueText(last, format);
+  const value =
+    last.target?.unit === 'deg'
+      ? angleText(pulls, last, last.target.value, format)
+      : torqueText(last, format);
   return last.method === 'confirmedTogether' ? `${value}, together` : value;
 }
 
@@ -109,11 +142,20 @@ function torqueText(last: RecordedPull, format: Pick<Formatter, 'quantity'>): st
   return last.pass > 1 ? `${read}, ${last.pass} rounds` : read;
 }
 
-function angleText(pulls: readonly RecordedPull[], last: RecordedPull, targetDeg: number, format: Pick<Formatter, 'angle'>): string {
+function angleText(
+  pulls: readonly RecordedPull[],
+  last: RecordedPull,
+  targetDeg: number,
+  format: Pick<Formatter, 'angle'>,
+): string {
   if (last.outcome === 'stoppedShort' && !last.reading) return CELL_TEXT.stoppedShort;
   const measured = pulls.filter((p) => p.reading);
   if (measured.length < pulls.length) return format.angle(targetDeg);
-  return format.angle(last.method === 'stripe' ? (last.onBolt?.value ?? 0) : pulls.reduce((sum, p) => sum + (p.reading?.value ?? 0), 0));
+  return format.angle(
+    last.method === 'stripe'
+      ? (last.onBolt?.value ?? 0)
+      : pulls.reduce((sum, p) => sum + (p.reading?.value ?? 0), 0),
+  );
 }
 
 /** The other kinds of entries in one line: the word before, and what it is about. */
@@ -133,8 +175,16 @@ const SIGHT_TITLE: Partial<Record<RecordedSight['kind'], string>> = {
   setAside: 'Set aside',
   tookOver: 'Taken over by',
 };
-const FITTED_TEXT: Record<string, string> = { new: 'New', ownHole: 'Back in its own hole', other: 'Used, from another place' };
-const ADDED_TEXT: Record<string, string> = { torque: 'torque beside the sheet', angle: 'angle beside the sheet', loosen: 'eased beside the sheet' };
+const FITTED_TEXT: Record<string, string> = {
+  new: 'New',
+  ownHole: 'Back in its own hole',
+  other: 'Used, from another place',
+};
+const ADDED_TEXT: Record<string, string> = {
+  torque: 'torque beside the sheet',
+  angle: 'angle beside the sheet',
+  loosen: 'eased beside the sheet',
+};
 const DECISION_TEXT: Record<string, string> = {
   passed: 'as it should be',
   failed: 'not as it should be',
@@ -159,7 +209,9 @@ export function sightTitle(s: RecordedSight): string {
 }
 
 export function sightResult(s: RecordedSight, format: Pick<Formatter, 'quantity'>): string {
-  const values = s.values.map(({ row, value }) => `${row ? `${row}: ` : ''}${format.quantity(value).text}`).join('; ');
+  const values = s.values
+    .map(({ row, value }) => `${row ? `${row}: ` : ''}${format.quantity(value).text}`)
+    .join('; ');
   return [resultText(s), values].filter(Boolean).join(' · ');
 }
 
@@ -167,22 +219,44 @@ function resultText({ kind, what, result }: RecordedSight): string {
   if (kind === 'fitted') return FITTED_TEXT[what] ?? what;
   if (kind === 'tried') return ATTEMPT_TEXT[result] ?? result;
   if (kind === 'hold') return DECISION_TEXT[result] ?? result;
-  if (kind === 'replaced') return result.replace(/^(new|ownHole|other)/, (c) => FITTED_TEXT[c] ?? c);
+  if (kind === 'replaced')
+    return result.replace(/^(new|ownHole|other)/, (c) => FITTED_TEXT[c] ?? c);
   if (kind === 'tool') return METHOD_TEXT[result as Method] ?? result;
   return kind === 'round' ? `round ${result}` : result;
 }
 
 /** A deviation in one line. @param people names by id */
-export function deviationText(record: RunRecord, d: RunRecord['deviations'][number], people: Readonly<Record<string, string>>): string {
+export function deviationText(
+  record: RunRecord,
+  d: RunRecord['deviations'][number],
+  people: Readonly<Record<string, string>>,
+): string {
   const stage = record.sheet.stages.find((s) => s.id === d.stage)?.name ?? '';
   const by = record.said.findLast((s) => s.of === d.event)?.person;
-  const decided = d.decision ? `${DECIDED_TEXT[d.decision]} ${(by && people[by]) ?? 'the lead'}` : d.needsLead ? 'waits for the lead' : '';
-  const at = d.fastener ? `${nounOf(groupOfSeat(record.sheet, seatIdOf(d.fastener)))} ${boltLabel(d.fastener)}` : '';
-  return [at && at.charAt(0).toUpperCase() + at.slice(1), stage, DEVIATION_TEXT[d.kind], people[d.person] ?? '', decided].filter(Boolean).join(' · ');
+  const decided = d.decision
+    ? `${DECIDED_TEXT[d.decision]} ${(by && people[by]) ?? 'the lead'}`
+    : d.needsLead
+      ? 'waits for the lead'
+      : '';
+  const at = d.fastener
+    ? `${nounOf(groupOfSeat(record.sheet, seatIdOf(d.fastener)))} ${boltLabel(d.fastener)}`
+    : '';
+  return [
+    at && at.charAt(0).toUpperCase() + at.slice(1),
+    stage,
+    DEVIATION_TEXT[d.kind],
+    people[d.person] ?? '',
+    decided,
+  ]
+    .filter(Boolean)
+    .join(' · ');
 }
 
 /** What somebody with the right said, in a sentence without its time. */
-export function saidText(s: RunRecord['said'][number], people: Readonly<Record<string, string>>): string {
+export function saidText(
+  s: RunRecord['said'][number],
+  people: Readonly<Record<string, string>>,
+): string {
   const words = s.text ? ` ${s.text.replace(/\.$/, '')}.` : '';
   if (s.about === 'run') return `${people[s.person] ?? ''} ${SAID_TEXT[s.decision]}:${words}`;
   return `${people[s.person] ?? ''} ${SAID_TEXT[s.decision]}: ${ABOUT_TEXT[s.about]}${s.name ? ` ${s.name}` : ''}.${words}`;

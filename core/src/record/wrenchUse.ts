@@ -1,13 +1,19 @@
 import { convert, type Quantity } from '../quantity';
 import type { RecordedPull } from './runRecord';
 
-/** What one wrench did in one run: for the list of everything that was tightened with it, and for its drift. */
+/**
+ * What one wrench did in one run: for the list of everything that was tightened with it, and for
+ * its drift.
+ */
 export interface WrenchUse {
   wrench: string;
   firstAt: string;
   lastAt: string;
   pulls: number;
-  /** Pulls with a reading, and how these lay against what was aimed at, on average: 1 is on the value. */
+  /**
+   * Pulls with a reading, and how these lay against what was aimed at, on average: 1 is on the
+   * value.
+   */
   readings: number;
   ratio: number | null;
 }
@@ -17,7 +23,12 @@ export interface WrenchUse {
  * What the bolt got is compared: with an adapter on, the scale says another torque.
  * @param pulls in any order; a target and a reading of unlike units are not compared
  */
-export function wrenchUses(pulls: readonly Pick<RecordedPull, 'wrenchId' | 'deviceTime' | 'undone' | 'reading' | 'onBolt' | 'target'>[]): WrenchUse[] {
+export function wrenchUses(
+  pulls: readonly Pick<
+    RecordedPull,
+    'wrenchId' | 'deviceTime' | 'undone' | 'reading' | 'onBolt' | 'target'
+  >[],
+): WrenchUse[] {
   const uses = new Map<string, { times: string[]; ratios: number[] }>();
   for (const { wrenchId: wrench, deviceTime, undone, onBolt, target } of pulls) {
     if (wrench === null || undone) continue;
@@ -41,6 +52,7 @@ export function wrenchUses(pulls: readonly Pick<RecordedPull, 'wrenchId' | 'devi
 }
 
 function ratioOf(reading: Quantity | null, target: Quantity | null): number | null {
-  if (!reading || !target || target.value === 0 || target.unit === 'deg' || reading.unit === 'deg') return null;
+  if (!reading || !target || target.value === 0 || target.unit === 'deg' || reading.unit === 'deg')
+    return null;
   return convert(reading, target.unit) / target.value;
 }

@@ -31,7 +31,8 @@ export function admit(state: RunState, event: RunEvent): void {
   if ('doneAt' in event.payload && event.payload.doneAt) admitDoneAt(event, event.payload.doneAt);
   admitWhat(state, event, next(state));
   // A clock that this would end must still be running.
-  if (state.sheet.clocks.length > 0 && event.type !== 'undone' && event.type !== 'overran') admitEnds(state.sheet, state.progress, evolve(state, event).progress, event);
+  if (state.sheet.clocks.length > 0 && event.type !== 'undone' && event.type !== 'overran')
+    admitEnds(state.sheet, state.progress, evolve(state, event).progress, event);
 }
 
 /** Envelope: the right run, the right hold, no gap. */
@@ -41,9 +42,11 @@ function admitPlace(state: RunState, event: RunEvent): void {
   if (event.run !== state.run) throw new AppError('RUN_UNKNOWN');
   if (event.type === 'tookOver') return admitTakeOver(state, event);
   if (event.hold < state.holder.hold) throw new AppError('HOLD_ENDED');
-  if (event.hold > state.holder.hold) throw new AppError('HOLD_WRONG', { expected: state.holder.hold });
+  if (event.hold > state.holder.hold)
+    throw new AppError('HOLD_WRONG', { expected: state.holder.hold });
   if (event.device !== state.holder.device) throw new AppError('HOLD_ENDED');
-  if (event.seq !== state.lastSeq + 1) throw new AppError('EVENT_GAP', { expected: state.lastSeq + 1 });
+  if (event.seq !== state.lastSeq + 1)
+    throw new AppError('EVENT_GAP', { expected: state.lastSeq + 1 });
 }
 
 function admitStart(state: RunState, event: EventOf<'started'>): void {
@@ -51,9 +54,16 @@ function admitStart(state: RunState, event: EventOf<'started'>): void {
   if (event.hold !== 1) throw new AppError('HOLD_WRONG', { expected: 1 });
   if (event.seq !== 1) throw new AppError('EVENT_GAP', { expected: 1 });
   const { sheet, revision, part, instance } = event.payload;
-  if (sheet !== state.sheet.id || revision !== state.sheet.revision || (part ?? 'procedure') !== state.part) throw new AppError('SHEET_MISMATCH');
+  if (
+    sheet !== state.sheet.id ||
+    revision !== state.sheet.revision ||
+    (part ?? 'procedure') !== state.part
+  )
+    throw new AppError('SHEET_MISMATCH');
   const { instances } = state.sheet;
-  const isKnown = instances ? instance !== undefined && instances.labels.includes(instance) : instance === undefined;
+  const isKnown = instances
+    ? instance !== undefined && instances.labels.includes(instance)
+    : instance === undefined;
   if (!isKnown) throw new AppError('INSTANCE_UNKNOWN', { instance: instance ?? '–' });
 }
 
@@ -101,7 +111,8 @@ const ADMITS: { [T in Open['type']]?: (state: RunState, event: EventOf<T>, due: 
 };
 
 function admitWhat(state: RunState, event: Open, due: Next): void {
-  const admits = ADMITS[event.type] as ((state: RunState, event: Open, due: Next) => void) | undefined;
+  const admits = ADMITS[event.type] as
+    ((state: RunState, event: Open, due: Next) => void) | undefined;
   admits?.(state, event, due);
 }
 
@@ -109,7 +120,10 @@ function admitEnd(type: 'resumed' | 'finished', due: Next): void {
   if (due.kind !== (type === 'resumed' ? 'resume' : 'finish')) throw notNext(due);
 }
 
-/** What was seen at the vehicle: one of the answers of the sheet's own questions, and one that leads to this sheet. */
+/**
+ * What was seen at the vehicle: one of the answers of the sheet's own questions, and one that leads
+ * to this sheet.
+ */
 function admitVariant({ sheet }: RunState, { payload }: EventOf<'variantAnswered'>): void {
   const question = sheet.tellApart.find((t) => t.question === payload.question);
   const answer = question?.answers.find((a) => a.text === payload.answer);
@@ -118,7 +132,9 @@ function admitVariant({ sheet }: RunState, { payload }: EventOf<'variantAnswered
 }
 
 function admitOverrun(state: RunState, event: EventOf<'overran'>, due: Next): void {
-  const isRunning = clocks(state).some((r) => r.clock.id === event.payload.clock && r.clock.kind === 'within');
+  const isRunning = clocks(state).some(
+    (r) => r.clock.id === event.payload.clock && r.clock.kind === 'within',
+  );
   if (state.progress.toReconcile.length > 0 || !isRunning) throw notNext(due);
 }
 
@@ -126,13 +142,24 @@ function admitOverrun(state: RunState, event: EventOf<'overran'>, due: Next): vo
 function admitValue(state: RunState, event: EventOf<'valueChosen'>, due: Next): void {
   if (due.kind !== 'chooseValue') throw notNext(due);
   const { stage, part, value } = event.payload;
-  if (stage !== due.stage.id || part !== due.part?.id) throw new AppError('WRONG_STAGE', { expected: due.stage.name });
+  if (stage !== due.stage.id || part !== due.part?.id)
+    throw new AppError('WRONG_STAGE', { expected: due.stage.name });
   const { target, fallback } = due.part ? { ...due.part, fallback: undefined } : due.stage;
   const options = [target, fallback].filter((t) => t !== undefined);
-  const fits = options.some((t) => t.unit === value.unit && ('value' in t ? t.value === value.value : value.value >= t.min && value.value <= t.max));
+  const fits = options.some(
+    (t) =>
+      t.unit === value.unit &&
+      ('value' in t ? t.value === value.value : value.value >= t.min && value.value <= t.max),
+  );
   const [first] = options;
   if (!fits && first)
-    throw new AppError('VALUE_OUT_OF_RANGE', { value: plainText(value), range: 'value' in first ? plainText(first) : `${first.min}–${first.max} ${units[first.unit].symbol}` });
+    throw new AppError('VALUE_OUT_OF_RANGE', {
+      value: plainText(value),
+      range:
+        'value' in first
+          ? plainText(first)
+          : `${first.min}–${first.max} ${units[first.unit].symbol}`,
+    });
 }
 
 function admitFitted(state: RunState, event: EventOf<'fitted'>, due: Next): void {
@@ -147,14 +174,16 @@ function admitFitted(state: RunState, event: EventOf<'fitted'>, due: Next): void
 
 function admitStep(state: RunState, event: EventOf<'stepDone'>, due: Next): void {
   const { payload } = event;
-  if (due.kind === 'mark' && payload.step === 'mark') return allSame(payload.fasteners ?? [], due.fasteners);
+  if (due.kind === 'mark' && payload.step === 'mark')
+    return allSame(payload.fasteners ?? [], due.fasteners);
   if (due.kind === 'neighbours' && payload.step === 'neighbours') {
     if (payload.moved?.some((f) => !due.fasteners.includes(f))) throw new AppError('REQUIRES_ALL');
     return allSame(payload.fasteners ?? [], due.fasteners);
   }
   if (due.kind === 'turnCrank' && payload.step === due.stage.id) return;
   if (due.kind === 'hold' && due.hold.kind === 'failed' && due.hold.rung === payload.step) {
-    if (!['worked', 'didNot', 'stop'].includes(payload.answer ?? '')) throw new AppError('ANSWER_UNKNOWN', { answer: payload.answer ?? '' });
+    if (!['worked', 'didNot', 'stop'].includes(payload.answer ?? ''))
+      throw new AppError('ANSWER_UNKNOWN', { answer: payload.answer ?? '' });
     return;
   }
   if (due.kind !== 'step' || payload.step !== due.step.id) throw notNext(due);
@@ -177,13 +206,20 @@ function admitAnswer(step: Step, payload: EventOf<'stepDone'>['payload']): void 
   withinLimits(step, given);
 }
 
-const coversRows = (rows: readonly (string | undefined)[], given: readonly { row?: string | undefined }[]): boolean =>
-  given.length === rows.length && rows.every((row) => given.some((g) => g.row === row));
+const coversRows = (
+  rows: readonly (string | undefined)[],
+  given: readonly { row?: string | undefined }[],
+): boolean => given.length === rows.length && rows.every((row) => given.some((g) => g.row === row));
 
 /** One of the sheet's own answers: for each of its rows, where it has any. */
-function admitAnswers(step: Step, known: NonNullable<Step['answers']>, payload: EventOf<'stepDone'>['payload']): void {
+function admitAnswers(
+  step: Step,
+  known: NonNullable<Step['answers']>,
+  payload: EventOf<'stepDone'>['payload'],
+): void {
   const given = step.rows ? (payload.answers ?? []) : [{ answer: payload.answer ?? '' }];
-  if (step.rows && !coversRows(step.rows, payload.answers ?? [])) throw new AppError('ANSWERS_NEEDED', { count: step.rows.length });
+  if (step.rows && !coversRows(step.rows, payload.answers ?? []))
+    throw new AppError('ANSWERS_NEEDED', { count: step.rows.length });
   const unknown = given.find((g) => !known.some((a) => a.text === g.answer));
   if (unknown) throw new AppError('ANSWER_UNKNOWN', { answer: unknown.answer });
 }
@@ -192,7 +228,11 @@ function admitAnswers(step: Step, known: NonNullable<Step['answers']>, payload: 
 function admitMeasured(step: Step, { measured }: EventOf<'stepDone'>['payload']): void {
   const rows = step.rows ?? [];
   const isThere =
-    measured !== undefined && measured.what === step.measure?.what && rows.every((row) => measured.rows.some((r) => r.row === row && r.values.some((x) => x !== null)));
+    measured !== undefined &&
+    measured.what === step.measure?.what &&
+    rows.every((row) =>
+      measured.rows.some((r) => r.row === row && r.values.some((x) => x !== null)),
+    );
   if (!isThere) throw new AppError('MEASUREMENTS_NEEDED', { count: Math.max(1, rows.length) });
   judgedFor(step, measured);
 }
@@ -207,14 +247,28 @@ function admitSlackened(event: EventOf<'slackened'>, due: Next): void {
 function admitBagged(event: EventOf<'bagged'>, due: Next): void {
   if (due.kind !== 'bag') throw notNext(due);
   const { fasteners } = event.payload;
-  if (fasteners.some((f) => !due.fasteners.includes(f)) || new Set(fasteners).size !== fasteners.length) throw new AppError('REQUIRES_ALL');
+  if (
+    fasteners.some((f) => !due.fasteners.includes(f)) ||
+    new Set(fasteners).size !== fasteners.length
+  )
+    throw new AppError('REQUIRES_ALL');
 }
 
 /** Only plain steps are put off, and only to one that comes later. */
 function admitDeferral(state: RunState, step: Step, to: string): void {
   const later = state.sheet.steps.find((s) => s.id === to);
-  const mayWait = !step.answers && !step.limits && !step.measure && !['hold', 'rest', 'mark', 'apply'].includes(step.kind);
-  if (!mayWait || !later || placeOfStep(state.sheet, later) < placeOfStep(state.sheet, step) || later.id === step.id) throw new AppError('DEFER_NOT_ALLOWED');
+  const mayWait =
+    !step.answers &&
+    !step.limits &&
+    !step.measure &&
+    !['hold', 'rest', 'mark', 'apply'].includes(step.kind);
+  if (
+    !mayWait ||
+    !later ||
+    placeOfStep(state.sheet, later) < placeOfStep(state.sheet, step) ||
+    later.id === step.id
+  )
+    throw new AppError('DEFER_NOT_ALLOWED');
 }
 
 function admitRound(event: EventOf<'roundDone'>, due: Next): void {
@@ -228,48 +282,60 @@ function admitRound(event: EventOf<'roundDone'>, due: Next): void {
   if (!gap) throw new AppError('MEASUREMENTS_NEEDED', { count: 1 });
   const read = convert(gap, target.unit);
   const { plus, minus } = tolerance ?? { plus: 0, minus: target.value };
-  if (read < target.value - minus - 1e-9 || read > target.value + plus + 1e-9) throw new AppError('NOT_SEATED', { gap: plainText(gap) });
+  if (read < target.value - minus - 1e-9 || read > target.value + plus + 1e-9)
+    throw new AppError('NOT_SEATED', { gap: plainText(gap) });
 }
 
-/** No bay is colder; warm means warm, not hot: so far above what was asked, somebody read another gauge. */
+/**
+ * No bay is colder; warm means warm, not hot: so far above what was asked, somebody read another
+ * gauge.
+ */
 const COLDEST = -30;
 const HOTTER = 40;
 
 function admitWaited(event: EventOf<'waited'>, due: Next): void {
   const { stage, clock, celsius } = event.payload;
   const early = (until: string | null): void => {
-    if (until && Date.parse(event.deviceTime) < Date.parse(until)) throw new AppError('TOO_EARLY', { until });
+    if (until && Date.parse(event.deviceTime) < Date.parse(until))
+      throw new AppError('TOO_EARLY', { until });
   };
   if (due.kind === 'waitClock' && clock === due.running.clock.id) return early(due.running.limitAt);
   if (due.kind !== 'wait' || stage !== due.stage.id) throw notNext(due);
   const until = due.stage.waitUntil;
   if (!until || 'minutes' in until) return early(due.until);
   if (celsius === undefined) throw new AppError('MEASUREMENTS_NEEDED', { count: 1 });
-  if (celsius < COLDEST || (until.is === 'atLeast' && celsius > until.celsius + HOTTER)) throw new AppError('TEMPERATURE_IMPLAUSIBLE', { celsius, wanted: until.celsius });
+  if (celsius < COLDEST || (until.is === 'atLeast' && celsius > until.celsius + HOTTER))
+    throw new AppError('TEMPERATURE_IMPLAUSIBLE', { celsius, wanted: until.celsius });
   const isThere = until.is === 'atLeast' ? celsius >= until.celsius : celsius <= until.celsius;
   if (!isThere) throw new AppError('NOT_THAT_WARM', { celsius, wanted: until.celsius });
 }
 
 /** The last one that is open cannot be set aside again, where the stage has to close with it. */
 function admitAside(state: RunState, event: EventOf<'setAside'>, due: Next): void {
-  if (due.kind !== 'pull' && due.kind !== 'setTool' && due.kind !== 'chooseTool') throw notNext(due);
+  if (due.kind !== 'pull' && due.kind !== 'setTool' && due.kind !== 'chooseTool')
+    throw notNext(due);
   const seat = state.progress.seats[seatIdOf(event.payload.fastener)];
   if (due.kind === 'pull') sameFastener(event.payload.fastener, due.fastener);
-  if (!seat || lifeOf(event.payload.fastener) !== seat.life) throw new AppError('FASTENER_NOT_THERE', { fastener: event.payload.fastener });
+  if (!seat || lifeOf(event.payload.fastener) !== seat.life)
+    throw new AppError('FASTENER_NOT_THERE', { fastener: event.payload.fastener });
   if (due.kind !== 'pull') throw notNext(due);
   const stage = due.stage;
   const atEnd = state.progress.stage >= state.sheet.stages.length;
-  if (due.reason === 'replacementCatchesUp' || (due.reason === 'lagsBehind' && atEnd)) throw new AppError('ASIDE_NOT_POSSIBLE', { fastener: due.fastener });
+  if (due.reason === 'replacementCatchesUp' || (due.reason === 'lagsBehind' && atEnd))
+    throw new AppError('ASIDE_NOT_POSSIBLE', { fastener: due.fastener });
   if (due.reason === 'lagsBehind') return;
-  if (seat.aside > 0 && !stage.mayLag && !due.task.settling) throw new AppError('ASIDE_NOT_POSSIBLE', { fastener: due.fastener });
+  if (seat.aside > 0 && !stage.mayLag && !due.task.settling)
+    throw new AppError('ASIDE_NOT_POSSIBLE', { fastener: due.fastener });
 }
 
 function admitFailure(state: RunState, event: EventOf<'failed'>, due: Next): void {
   const { fastener, step, kind } = event.payload;
   if (kind === 'stepAbandoned') {
     if (due.kind !== 'step' || due.step.id !== step) throw notNext(due);
-    const isStopped = due.step.kind === 'hold' || state.progress.steps[due.step.id]?.then === 'stop';
-    if (isStopped && !state.progress.allowed[`step:${due.step.id}`]) throw new AppError('STEP_STOPS');
+    const isStopped =
+      due.step.kind === 'hold' || state.progress.steps[due.step.id]?.then === 'stop';
+    if (isStopped && !state.progress.allowed[`step:${due.step.id}`])
+      throw new AppError('STEP_STOPS');
     return;
   }
   if (due.kind !== 'pull' && due.kind !== 'hold') throw notNext(due);
@@ -283,7 +349,9 @@ function admitAdded(state: RunState, event: EventOf<'added'>, due: Next): void {
   if (due.kind === 'reconcile' || due.kind === 'hold' || due.kind === 'fit') throw notNext(due);
   for (const f of event.payload.fasteners) {
     const seat = state.progress.seats[seatIdOf(f)];
-    if (!seat || seat.life !== lifeOf(f) || !seat.fitted || seat.leftOut) throw new AppError('FASTENER_NOT_THERE', { fastener: f });
+    if (!seat || seat.life !== lifeOf(f) || !seat.fitted || seat.leftOut)
+      throw new AppError('FASTENER_NOT_THERE', { fastener: f });
   }
-  if (new Set(event.payload.fasteners).size !== event.payload.fasteners.length) throw new AppError('REQUIRES_ALL');
+  if (new Set(event.payload.fasteners).size !== event.payload.fasteners.length)
+    throw new AppError('REQUIRES_ALL');
 }

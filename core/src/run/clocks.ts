@@ -14,7 +14,8 @@ export interface RunningClock {
   limitAt: string;
 }
 
-const placeKey = (place: Clock['from']): string => ('step' in place ? `step:${place.step}` : `stage:${place.stage}`);
+const placeKey = (place: Clock['from']): string =>
+  'step' in place ? `step:${place.step}` : `stage:${place.stage}`;
 
 /** Clocks of a run that have started and not ended; times as the device said them. */
 export function clocks(state: RunState): RunningClock[] {
@@ -25,13 +26,30 @@ export function running(sheet: Sheet, p: Progress): RunningClock[] {
   return sheet.clocks.flatMap((clock) => {
     const startedAt = p.times[placeKey(clock.from)];
     if (!startedAt || p.times[placeKey(clock.to)]) return [];
-    return [{ clock, startedAt, limitAt: new Date(Date.parse(startedAt) + clock.minutes * MINUTE_MS).toISOString() }];
+    return [
+      {
+        clock,
+        startedAt,
+        limitAt: new Date(Date.parse(startedAt) + clock.minutes * MINUTE_MS).toISOString(),
+      },
+    ];
   });
 }
 
-/** The waiting clock that stands before a step or the present stage, if it was not waited for yet. */
-export function waitingFor(sheet: Sheet, p: Progress, place: { step: string } | { stage: string }): RunningClock | undefined {
-  return running(sheet, p).find((r) => r.clock.kind === 'notBefore' && !p.waited[r.clock.id] && placeKey(r.clock.to) === placeKey(place));
+/**
+ * The waiting clock that stands before a step or the present stage, if it was not waited for yet.
+ */
+export function waitingFor(
+  sheet: Sheet,
+  p: Progress,
+  place: { step: string } | { stage: string },
+): RunningClock | undefined {
+  return running(sheet, p).find(
+    (r) =>
+      r.clock.kind === 'notBefore' &&
+      !p.waited[r.clock.id] &&
+      placeKey(r.clock.to) === placeKey(place),
+  );
 }
 
 /**
@@ -41,8 +59,16 @@ export function waitingFor(sheet: Sheet, p: Progress, place: { step: string } | 
 export function admitEnds(sheet: Sheet, before: Progress, after: Progress, event: RunEvent): void {
   const still = new Set(running(sheet, after).map((r) => r.clock.id));
   for (const { clock, limitAt } of running(sheet, before)) {
-    const ended = clock.kind === 'within' && !still.has(clock.id) && after.times[placeKey(clock.from)] !== undefined;
-    if (ended && Date.parse(timeOf(event)) > Date.parse(limitAt)) throw new AppError('CLOCK_PASSED', { what: clock.text, minutes: clock.minutes, clock: clock.id });
+    const ended =
+      clock.kind === 'within' &&
+      !still.has(clock.id) &&
+      after.times[placeKey(clock.from)] !== undefined;
+    if (ended && Date.parse(timeOf(event)) > Date.parse(limitAt))
+      throw new AppError('CLOCK_PASSED', {
+        what: clock.text,
+        minutes: clock.minutes,
+        clock: clock.id,
+      });
   }
 }
 

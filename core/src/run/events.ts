@@ -1,29 +1,90 @@
 import * as v from 'valibot';
-import { FastenerIdSchema, finite, HashSchema, KeySchema, textOf, TimeSchema, UuidSchema } from '../schema/text';
+import {
+  FastenerIdSchema,
+  finite,
+  HashSchema,
+  KeySchema,
+  textOf,
+  TimeSchema,
+  UuidSchema,
+} from '../schema/text';
 import { LabelSchema } from '../joint';
 import { MeasuredSchema } from '../measure/measuredSchema';
 import { QuantitySchema, WrenchSchema } from '../quantity';
 import { StatementSchema } from './statement';
 
-/** Everything a technician can confirm is one of these. A changed form gets a new `v` and an upcast. */
+/**
+ * Everything a technician can confirm is one of these. A changed form gets a new `v` and an upcast.
+ */
 const count = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(1000));
 const fasteners = v.pipe(v.array(FastenerIdSchema), v.minLength(1), v.maxLength(240));
 const note = v.optional(textOf(400));
 /** When it was really done, where the confirmation came later. */
 const doneAt = v.optional(TimeSchema);
 
-export const METHODS = ['click', 'dial', 'digital', 'angleGauge', 'printedDisc', 'byEye', 'byFeel', 'stripe', 'byHand', 'powerTool', 'stretchGauge', 'confirmedTogether'] as const;
-export const OUTCOMES = ['clicked', 'turned', 'heldStill', 'reached', 'done', 'noClick', 'stoppedShort'] as const;
-export const VERDICTS = ['inTolerance', 'below', 'above', 'moved', 'still', 'suspicious', 'short', 'notJudged'] as const;
-export const FAILURES = ['broke', 'stripped', 'crossThreaded', 'wontStartByHand', 'bottomed', 'angleLost', 'driveRounded', 'wontLoosen', 'stepAbandoned'] as const;
+export const METHODS = [
+  'click',
+  'dial',
+  'digital',
+  'angleGauge',
+  'printedDisc',
+  'byEye',
+  'byFeel',
+  'stripe',
+  'byHand',
+  'powerTool',
+  'stretchGauge',
+  'confirmedTogether',
+] as const;
+export const OUTCOMES = [
+  'clicked',
+  'turned',
+  'heldStill',
+  'reached',
+  'done',
+  'noClick',
+  'stoppedShort',
+] as const;
+export const VERDICTS = [
+  'inTolerance',
+  'below',
+  'above',
+  'moved',
+  'still',
+  'suspicious',
+  'short',
+  'notJudged',
+] as const;
+export const FAILURES = [
+  'broke',
+  'stripped',
+  'crossThreaded',
+  'wontStartByHand',
+  'bottomed',
+  'angleLost',
+  'driveRounded',
+  'wontLoosen',
+  'stepAbandoned',
+] as const;
 export const FITTED = ['new', 'ownHole', 'other'] as const;
-export const HOLD_DECISIONS = ['passed', 'failed', 'pendingLead', 'reallyDone', 'redone', 'notDone', 'turnOn'] as const;
+export const HOLD_DECISIONS = [
+  'passed',
+  'failed',
+  'pendingLead',
+  'reallyDone',
+  'redone',
+  'notDone',
+  'turnOn',
+] as const;
 
 const Outcome = v.picklist(OUTCOMES);
 const Method = v.picklist(METHODS);
 const Fitted = v.picklist(FITTED);
 /** How long a fastener is that comes back, and how fine the instrument reads. */
-const measuredLength = { lengthMm: v.optional(finite), resolutionMm: v.optional(v.pipe(finite, v.gtValue(0))) } as const;
+const measuredLength = {
+  lengthMm: v.optional(finite),
+  resolutionMm: v.optional(v.pipe(finite, v.gtValue(0))),
+} as const;
 
 const payloads = {
   started: v.strictObject({
@@ -46,7 +107,11 @@ const payloads = {
     repaired: v.optional(v.pipe(v.array(LabelSchema), v.minLength(1), v.maxLength(240))),
   }),
   variantAnswered: v.strictObject({ question: textOf(120), answer: textOf(80) }),
-  valueChosen: v.strictObject({ stage: KeySchema, part: v.optional(KeySchema), value: QuantitySchema }),
+  valueChosen: v.strictObject({
+    stage: KeySchema,
+    part: v.optional(KeySchema),
+    value: QuantitySchema,
+  }),
   wrenchChosen: v.strictObject({
     stage: KeySchema,
     part: v.optional(KeySchema),
@@ -56,9 +121,17 @@ const payloads = {
     pendingLead: v.optional(v.literal(true)),
   }),
   fitted: v.strictObject({
-    fasteners: v.pipe(v.array(v.strictObject({ fastener: FastenerIdSchema, condition: Fitted, ...measuredLength })), v.minLength(1), v.maxLength(240)),
+    fasteners: v.pipe(
+      v.array(v.strictObject({ fastener: FastenerIdSchema, condition: Fitted, ...measuredLength })),
+      v.minLength(1),
+      v.maxLength(240),
+    ),
   }),
-  wrenchSet: v.strictObject({ stage: KeySchema, part: v.optional(KeySchema), setting: QuantitySchema }),
+  wrenchSet: v.strictObject({
+    stage: KeySchema,
+    part: v.optional(KeySchema),
+    setting: QuantitySchema,
+  }),
   used: v.strictObject({ statement: StatementSchema }),
   stepDone: v.strictObject({
     step: KeySchema,
@@ -69,12 +142,24 @@ const payloads = {
     moved: v.optional(fasteners),
     answer: v.optional(textOf(60)),
     /** One answer for each row of the step. */
-    answers: v.optional(v.pipe(v.array(v.strictObject({ row: textOf(40), answer: textOf(60) })), v.minLength(1), v.maxLength(60))),
+    answers: v.optional(
+      v.pipe(
+        v.array(v.strictObject({ row: textOf(40), answer: textOf(60) })),
+        v.minLength(1),
+        v.maxLength(60),
+      ),
+    ),
     /** What was seen, in words; for a heavy part what it rests on. */
     note,
     /** Raw readings, place by place. */
     measured: v.optional(MeasuredSchema),
-    measurements: v.optional(v.pipe(v.array(v.strictObject({ row: v.optional(textOf(40)), value: QuantitySchema })), v.minLength(1), v.maxLength(120))),
+    measurements: v.optional(
+      v.pipe(
+        v.array(v.strictObject({ row: v.optional(textOf(40)), value: QuantitySchema })),
+        v.minLength(1),
+        v.maxLength(120),
+      ),
+    ),
     deferTo: v.optional(KeySchema),
     pendingLead: v.optional(v.literal(true)),
     doneAt,
@@ -86,13 +171,25 @@ const payloads = {
     pass: count,
     outcome: Outcome,
     method: Method,
-    /** For an angle: what this pull turned. For a torque: what the wrench showed. For a stretch: the elongation. A click has none. */
+    /**
+     * For an angle: what this pull turned. For a torque: what the wrench showed. For a stretch: the
+     * elongation. A click has none.
+     */
     reading: v.optional(QuantitySchema),
-    /** Read off the stripe: how far it stands from where it was painted, over all stages since. Zero is an answer. */
+    /**
+     * Read off the stripe: how far it stands from where it was painted, over all stages since. Zero
+     * is an answer.
+     */
     stripeDeg: v.optional(v.pipe(finite, v.minValue(0))),
-    /** Asked back because the reading is past what the fastener or the wrench can take: it is what the wrench showed. */
+    /**
+     * Asked back because the reading is past what the fastener or the wrench can take: it is what
+     * the wrench showed.
+     */
     sure: v.optional(v.literal(true)),
-    /** Turn measured while settling, in degrees: movement is judged by it instead of by what was said. */
+    /**
+     * Turn measured while settling, in degrees: movement is judged by it instead of by what was
+     * said.
+     */
     turnDeg: v.optional(v.pipe(finite, v.minValue(0))),
     wrench: v.optional(UuidSchema),
     /** Said when a first torque did not turn the fastener and somebody looked at it. */
@@ -109,15 +206,54 @@ const payloads = {
     core: textOf(20),
     doneAt,
   }),
-  passConfirmed: v.strictObject({ stage: KeySchema, pass: count, fasteners, outcome: Outcome, puller: UuidSchema, doneAt }),
-  roundDone: v.strictObject({ stage: KeySchema, round: count, seated: v.boolean(), notSeated: v.optional(fasteners), gap: v.optional(QuantitySchema), doneAt }),
-  waited: v.strictObject({ stage: v.optional(KeySchema), clock: v.optional(KeySchema), celsius: v.optional(finite) }),
+  passConfirmed: v.strictObject({
+    stage: KeySchema,
+    pass: count,
+    fasteners,
+    outcome: Outcome,
+    puller: UuidSchema,
+    doneAt,
+  }),
+  roundDone: v.strictObject({
+    stage: KeySchema,
+    round: count,
+    seated: v.boolean(),
+    notSeated: v.optional(fasteners),
+    gap: v.optional(QuantitySchema),
+    doneAt,
+  }),
+  waited: v.strictObject({
+    stage: v.optional(KeySchema),
+    clock: v.optional(KeySchema),
+    celsius: v.optional(finite),
+  }),
   overran: v.strictObject({ clock: KeySchema, doneAt }),
-  held: v.strictObject({ hold: KeySchema, decision: v.picklist(HOLD_DECISIONS), finding: note, fastener: v.optional(FastenerIdSchema) }),
-  swapped: v.strictObject({ fastener: FastenerIdSchema, replacement: FastenerIdSchema, condition: Fitted, ...measuredLength, lot: v.optional(textOf(40)) }),
+  held: v.strictObject({
+    hold: KeySchema,
+    decision: v.picklist(HOLD_DECISIONS),
+    finding: note,
+    fastener: v.optional(FastenerIdSchema),
+  }),
+  swapped: v.strictObject({
+    fastener: FastenerIdSchema,
+    replacement: FastenerIdSchema,
+    condition: Fitted,
+    ...measuredLength,
+    lot: v.optional(textOf(40)),
+  }),
   setAside: v.strictObject({ fastener: FastenerIdSchema, reason: note }),
-  failed: v.strictObject({ fastener: v.optional(FastenerIdSchema), step: v.optional(KeySchema), kind: v.picklist(FAILURES), note }),
-  added: v.strictObject({ fasteners, action: v.picklist(['torque', 'angle', 'loosen']), value: v.optional(QuantitySchema), note }),
+  failed: v.strictObject({
+    fastener: v.optional(FastenerIdSchema),
+    step: v.optional(KeySchema),
+    kind: v.picklist(FAILURES),
+    note,
+  }),
+  added: v.strictObject({
+    fasteners,
+    action: v.picklist(['torque', 'angle', 'loosen']),
+    value: v.optional(QuantitySchema),
+    note,
+  }),
   corrected: v.strictObject({
     event: UuidSchema,
     outcome: v.picklist([...OUTCOMES, 'notTurned']),
@@ -130,17 +266,34 @@ const payloads = {
   undone: v.strictObject({ event: UuidSchema }),
   /** What had to come loose before going back is loose, in the order shown. */
   slackened: v.strictObject({ fasteners }),
-  restarted: v.strictObject({ stage: v.optional(KeySchema), fastener: v.optional(FastenerIdSchema), slackened: v.literal(true) }),
+  restarted: v.strictObject({
+    stage: v.optional(KeySchema),
+    fastener: v.optional(FastenerIdSchema),
+    slackened: v.literal(true),
+  }),
   paused: v.strictObject({ reason: note }),
   resumed: v.strictObject({}),
   tookOver: v.strictObject({ fromDevice: UuidSchema, deviceName: textOf(60) }),
   reconciled: v.strictObject({
     stage: KeySchema,
     pass: count,
-    fasteners: v.pipe(v.array(v.strictObject({ fastener: FastenerIdSchema, found: v.picklist(['turned', 'notTurned', 'cannotTell']) })), v.minLength(1), v.maxLength(240)),
+    fasteners: v.pipe(
+      v.array(
+        v.strictObject({
+          fastener: FastenerIdSchema,
+          found: v.picklist(['turned', 'notTurned', 'cannotTell']),
+        }),
+      ),
+      v.minLength(1),
+      v.maxLength(240),
+    ),
   }),
   /** Where fasteners that came out are kept, and how long they are where lengths differ. */
-  bagged: v.strictObject({ fasteners, bag: textOf(40), lengthMm: v.optional(v.pipe(finite, v.gtValue(0))) }),
+  bagged: v.strictObject({
+    fasteners,
+    bag: textOf(40),
+    lengthMm: v.optional(v.pipe(finite, v.gtValue(0))),
+  }),
   photoAttached: v.strictObject({ photo: HashSchema, of: v.optional(FastenerIdSchema), note }),
   finished: v.strictObject({}),
 } as const;
@@ -161,7 +314,9 @@ export interface Envelope {
   person: string;
   deviceTime: string;
 }
-export type EventOf<T extends EventType> = T extends EventType ? Envelope & { type: T; payload: Payloads[T] } : never;
+export type EventOf<T extends EventType> = T extends EventType
+  ? Envelope & { type: T; payload: Payloads[T] }
+  : never;
 export type RunEvent = EventOf<EventType>;
 
 const envelope = {
@@ -178,7 +333,12 @@ const envelope = {
 
 export const EVENT_TYPES = Object.keys(payloads) as EventType[];
 
-const options = EVENT_TYPES.map((type) => v.strictObject({ ...envelope, type: v.literal(type), payload: payloads[type] }));
+const options = EVENT_TYPES.map((type) =>
+  v.strictObject({ ...envelope, type: v.literal(type), payload: payloads[type] }),
+);
 
 /** Any event, as it is stored on the device and sent. Strict: an unknown field is refused. */
-export const RunEventSchema = v.variant('type', options as never) as unknown as v.GenericSchema<RunEvent>;
+export const RunEventSchema = v.variant(
+  'type',
+  options as never,
+) as unknown as v.GenericSchema<RunEvent>;

@@ -27,7 +27,9 @@ export function explain(sheet: Sheet, due: Next): string {
         ? `${due.fasteners.length} new fasteners go in by hand: they are used once.`
         : `${due.fasteners.length} fasteners go in by hand; say whether they are new or from their own holes.`;
     case 'step':
-      return due.reason === 'consequence' ? `What was found calls for it: ${due.step.text}` : due.step.text;
+      return due.reason === 'consequence'
+        ? `What was found calls for it: ${due.step.text}`
+        : due.step.text;
     case 'neighbours':
       return due.by === 'click'
         ? 'A new fastener changes the load beside it: check the ones next to it by click.'
@@ -36,7 +38,9 @@ export function explain(sheet: Sheet, due: Next): string {
       return due.reason === 'swapStage'
         ? `The old ${bolt(due.fastener)} has done its work: put the new one in.`
         : due.reason === 'usedUp'
-          ? upperFirst(`${bolt(due.fastener)} was past yield and came loose: it is used up, put a new one in.`)
+          ? upperFirst(
+              `${bolt(due.fastener)} was past yield and came loose: it is used up, put a new one in.`,
+            )
           : upperFirst(`${bolt(due.fastener)} was good for the trial only: put a new one in.`);
     case 'chooseTool':
       return `Choose the tool for “${due.stage.name}”.`;
@@ -45,9 +49,13 @@ export function explain(sheet: Sheet, due: Next): string {
     case 'pull':
       return `${upperFirst(bolt(due.fastener))}, ${due.inHand ? plainText(due.inHand) : due.stage.name}: ${WHY[due.reason] ?? 'next in order'}.`;
     case 'round':
-      return due.stage.action === 'draw' ? 'Draw it on until its gap is inside the window.' : 'A part-turn on each, in order, round after round, until the part is seated.';
+      return due.stage.action === 'draw'
+        ? 'Draw it on until its gap is inside the window.'
+        : 'A part-turn on each, in order, round after round, until the part is seated.';
     case 'wait':
-      return due.until ? `Wait: “${due.stage.name}”.` : `Wait for the temperature: “${due.stage.name}”.`;
+      return due.until
+        ? `Wait: “${due.stage.name}”.`
+        : `Wait for the temperature: “${due.stage.name}”.`;
     case 'waitClock':
       return `Wait: ${due.running.clock.text}.`;
     case 'turnCrank':

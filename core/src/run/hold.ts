@@ -5,7 +5,22 @@ import { hasTurned, isSpent, lifeOf, owedStage, seatIdOf, seatOf, stripeBefore }
 import type { AnyHold, Deviation, FailureKind, OpenHold, Progress, SeatProgress } from './state';
 
 /** Ways out of a hold; which of them are open follows from what happened to the bolt. */
-export const WAYS = ['passed', 'failed', 'pending', 'statement', 'replace', 'redo', 'restart', 'readStripe', 'again', 'rung', 'reallyDone', 'redone', 'notDone', 'turnOn'] as const;
+export const WAYS = [
+  'passed',
+  'failed',
+  'pending',
+  'statement',
+  'replace',
+  'redo',
+  'restart',
+  'readStripe',
+  'again',
+  'rung',
+  'reallyDone',
+  'redone',
+  'notDone',
+  'turnOn',
+] as const;
 export type Way = (typeof WAYS)[number];
 
 /** What holds the run up now, the most pressing first. */
@@ -13,14 +28,24 @@ export function openHold(sheet: Sheet, p: Progress): AnyHold | null {
   const [claim] = p.claims;
   if (claim) return { kind: 'claim', claim };
   const failed = Object.values(p.seats).find((s) => s.failed !== null);
-  if (failed?.failed) return { kind: 'failed', seat: failed.seat, failure: failed.failed, rung: rungOf(sheet, p, failed) };
+  if (failed?.failed)
+    return {
+      kind: 'failed',
+      seat: failed.seat,
+      failure: failed.failed,
+      rung: rungOf(sheet, p, failed),
+    };
   if (p.hold) return p.hold;
   const deviation = refusedOpen(p);
   return deviation ? { kind: 'refused', deviation } : null;
 }
 
-/** The open hold, unless it is about this fastener: what is slackened, replaced or left out is answered for. */
-export const holdBut = (p: Progress, fastener: string): OpenHold | null => (p.hold && 'fastener' in p.hold && p.hold.fastener === fastener ? null : p.hold);
+/**
+ * The open hold, unless it is about this fastener: what is slackened, replaced or left out is
+ * answered for.
+ */
+export const holdBut = (p: Progress, fastener: string): OpenHold | null =>
+  p.hold && 'fastener' in p.hold && p.hold.fastener === fastener ? null : p.hold;
 
 /** The next rung of the ladder for this failure. */
 function rungOf(sheet: Sheet, p: Progress, seat: SeatProgress): string | null {
@@ -43,7 +68,9 @@ export function waysOf(sheet: Sheet, p: Progress, hold: AnyHold, part: string): 
     case 'above':
     case 'belowFloor':
     case 'notCovered':
-      return isSpent(sheet, seatOf(p, hold.fastener)) ? ['replace', 'statement'] : ['redo', 'replace', 'pending'];
+      return isSpent(sheet, seatOf(p, hold.fastener))
+        ? ['replace', 'statement']
+        : ['redo', 'replace', 'pending'];
     case 'replaced':
       return ['statement'];
     case 'refused':
@@ -51,15 +78,24 @@ export function waysOf(sheet: Sheet, p: Progress, hold: AnyHold, part: string): 
   }
 }
 
-function waysOfFailure(sheet: Sheet, p: Progress, seatId: string, failure: FailureKind, rung: string | null, part: string): Way[] {
+function waysOfFailure(
+  sheet: Sheet,
+  p: Progress,
+  seatId: string,
+  failure: FailureKind,
+  rung: string | null,
+  part: string,
+): Way[] {
   const seat = p.seats[seatId];
   if (!seat) throw new Error(`no seat ${seatId}`);
   const first: Way[] = rung ? ['rung'] : [];
   // Taken apart: it comes out in the end, or the lead leaves it in; a new one goes in later.
   if (part === TAKE_APART) return [...first, 'again', 'statement'];
-  if (failure === 'angleLost' && !seat.usedUp && canReadStripe(sheet, p, seat)) first.push('readStripe');
+  if (failure === 'angleLost' && !seat.usedUp && canReadStripe(sheet, p, seat))
+    first.push('readStripe');
   if (failure === 'wontLoosen') first.push('again');
-  if ((RE_STARTS.includes(failure) || failure === 'angleLost') && !isSpent(sheet, seat)) first.push('redo');
+  if ((RE_STARTS.includes(failure) || failure === 'angleLost') && !isSpent(sheet, seat))
+    first.push('redo');
   // No room to get at what is left: the part comes off, and everything begins anew when it is back.
   const isBegun = p.stage > 0 || Object.keys(p.inPass).length > 0;
   if (isBroken(failure) && !rung && isBegun) first.push('restart');
@@ -67,7 +103,8 @@ function waysOfFailure(sheet: Sheet, p: Progress, seatId: string, failure: Failu
 }
 
 /** The fastener or its thread itself is gone: slackening the joint does not put that right. */
-export const isBroken = (failure: FailureKind | null): boolean => failure === 'broke' || failure === 'stripped';
+export const isBroken = (failure: FailureKind | null): boolean =>
+  failure === 'broke' || failure === 'stripped';
 
 /** The stripe tells the turn of the angle stage that the fastener stands in. */
 function canReadStripe(sheet: Sheet, p: Progress, seat: SeatProgress): boolean {
@@ -89,12 +126,28 @@ function waysOfRefused(sheet: Sheet, p: Progress, d: Deviation): Way[] {
   const seat = d.fastener ? p.seats[seatIdOf(d.fastener)] : undefined;
   if (!seat) return ['restart'];
   const on: Way[] = canTurnOn(sheet, p, seat, d) ? ['turnOn'] : [];
-  return [...on, ...(d.kind === 'reused' || d.kind === 'redone' || isSpent(sheet, seat) ? (['replace'] as const) : (['redo', 'replace'] as const))];
+  return [
+    ...on,
+    ...(d.kind === 'reused' || d.kind === 'redone' || isSpent(sheet, seat)
+      ? (['replace'] as const)
+      : (['redo', 'replace'] as const)),
+  ];
 }
 
-/** It stopped short, and how far is known: what is missing can still be turned. At torque only while no angle stands on it. */
+/**
+ * It stopped short, and how far is known: what is missing can still be turned. At torque only while
+ * no angle stands on it.
+ */
 function canTurnOn(sheet: Sheet, p: Progress, seat: SeatProgress, d: Deviation): boolean {
-  if (d.kind !== 'stoppedShort' || !d.fastener || lifeOf(d.fastener) !== seat.life || seat.leftOut || seat.failed || seat.usedUp) return false;
+  if (
+    d.kind !== 'stoppedShort' ||
+    !d.fastener ||
+    lifeOf(d.fastener) !== seat.life ||
+    seat.leftOut ||
+    seat.failed ||
+    seat.usedUp
+  )
+    return false;
   const index = stageIndex(sheet, d.stage);
   const stage = sheet.stages[index];
   if (!stage || isLoosenedSince(sheet, seat, index)) return false;
@@ -103,9 +156,14 @@ function canTurnOn(sheet: Sheet, p: Progress, seat: SeatProgress, d: Deviation):
 }
 
 const isLoosenedSince = (sheet: Sheet, seat: SeatProgress, index: number): boolean =>
-  sheet.stages.some((s, i) => i > index && (s.action === 'loosen' || s.action === 'swap') && seat.done[s.id]);
+  sheet.stages.some(
+    (s, i) => i > index && (s.action === 'loosen' || s.action === 'swap') && seat.done[s.id],
+  );
 
-/** Where a hold of the whole joint leads back to: its own stage, or the one that a refused deviation is about. */
+/**
+ * Where a hold of the whole joint leads back to: its own stage, or the one that a refused deviation
+ * is about.
+ */
 export function restartOf(sheet: Sheet, hold: AnyHold): string | null {
   if (hold.kind === 'notSettled' || hold.kind === 'notSeated') return hold.stage;
   if (hold.kind === 'failed') return isBroken(hold.failure) ? (sheet.stages[0]?.id ?? null) : null;

@@ -1,4 +1,16 @@
-export { EVENT_TYPES, FAILURES, METHODS, OUTCOMES, RunEventSchema, VERDICTS, type Envelope, type EventOf, type EventType, type PayloadOf, type RunEvent } from './events';
+export {
+  EVENT_TYPES,
+  FAILURES,
+  METHODS,
+  OUTCOMES,
+  RunEventSchema,
+  VERDICTS,
+  type Envelope,
+  type EventOf,
+  type EventType,
+  type PayloadOf,
+  type RunEvent,
+} from './events';
 export { StatementSchema, LEADS_WORD, type Claim, type Statement } from './statement';
 export {
   DEVIATIONS,
@@ -29,7 +41,16 @@ export { judgedFor, withinLimits } from './foldStep';
 export { clocks, type RunningClock } from './clocks';
 export { methodsFor, settingOf, toolFor } from './tools';
 export { targetOf, taskNamed, taskOf, isTorque, type Task } from './task';
-export { fastenerId, hasTurned, lifeOf, neighboursOf, openTogether, owedStage, seatIdOf, stripeBefore } from './seats';
+export {
+  fastenerId,
+  hasTurned,
+  lifeOf,
+  neighboursOf,
+  openTogether,
+  owedStage,
+  seatIdOf,
+  stripeBefore,
+} from './seats';
 export { uncovered, type Uncovered } from './coverage';
 export { type TooMuch } from './tooMuch';
 export { judgePull, readingOn, timeOf, tooMuchOf } from './foldPull';

@@ -1,12 +1,15 @@
 import type { Sheet } from '../procedure';
 import type { FailureKind } from './state';
 
-/** One attempt at what went wrong: tried in this order, each stands on the record with how it ended. */
+/**
+ * One attempt at what went wrong: tried in this order, each stands on the record with how it ended.
+ */
 export interface Rung {
   id: string;
   text: string;
 }
-const rungs = (failure: string, texts: readonly string[]): readonly Rung[] => texts.map((text, i) => ({ id: `try-${failure}-${i + 1}`, text }));
+const rungs = (failure: string, texts: readonly string[]): readonly Rung[] =>
+  texts.map((text, i) => ({ id: `try-${failure}-${i + 1}`, text }));
 
 /** What is tried where a sheet says nothing of its own. From engineering practice. */
 const USUAL: Partial<Record<FailureKind, readonly Rung[]>> = {
@@ -17,7 +20,10 @@ const USUAL: Partial<Record<FailureKind, readonly Rung[]>> = {
     'Drill up to the tap drill of its own thread, to the stop, pick out what is left, and chase the thread.',
     'New thread: an insert, or the next size where the part has the wall for it.',
   ]),
-  stripped: rungs('stripped', ['Chase the thread, look how much of it is left and how deep.', 'New thread: an insert, or the next size where the part has the wall for it.']),
+  stripped: rungs('stripped', [
+    'Chase the thread, look how much of it is left and how deep.',
+    'New thread: an insert, or the next size where the part has the wall for it.',
+  ]),
   driveRounded: rungs('driveRounded', [
     'A better-fitting socket: six-point, the exact size, tapped on square.',
     'A socket that bites on what is left, or the next size down tapped on.',
@@ -37,7 +43,8 @@ export function rungsOf(sheet: Sheet, failure: FailureKind): readonly Rung[] {
 }
 
 const USUAL_IDS = new Set(Object.values(USUAL).flatMap((list) => list.map((r) => r.id)));
-export const isRung = (sheet: Sheet, id: string): boolean => USUAL_IDS.has(id) || sheet.steps.some((s) => s.id === id && s.due.when === 'atFailure');
+export const isRung = (sheet: Sheet, id: string): boolean =>
+  USUAL_IDS.has(id) || sheet.steps.some((s) => s.id === id && s.due.when === 'atFailure');
 
 /** What a rung says, by its id. */
 export const rungText = (sheet: Sheet, id: string): string =>

@@ -1,7 +1,7 @@
 /**
- * A list that only grows at its end, seen as a value: adding gives a new list and leaves the old one as it was. Lists made
- * from one another share their items, so that the cost of one more does not grow with what is there; a second branch
- * from the same place copies.
+ * A list that only grows at its end, seen as a value: adding gives a new list and leaves the old
+ * one as it was. Lists made from one another share their items, so that the cost of one more does
+ * not grow with what is there; a second branch from the same place copies.
  */
 export class Log<T> implements Iterable<T> {
   readonly #items: T[];
@@ -27,7 +27,8 @@ export class Log<T> implements Iterable<T> {
   }
 
   add(item: T): Log<T> {
-    const items = this.#items.length === this.#length ? this.#items : this.#items.slice(0, this.#length);
+    const items =
+      this.#items.length === this.#length ? this.#items : this.#items.slice(0, this.#length);
     items.push(item);
     return new Log(items, this.#length + 1);
   }

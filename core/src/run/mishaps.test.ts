@@ -1,10 +1,21 @@
 import { demoSheets, Technician } from '../testing';
 import { isOwedByPosition, type Sheet } from '../procedure';
-import { fastenerId, hasTurned, lifeOf, next, seatIdOf, undoable, type FailureKind, type Next, type PullNext, type RunState } from '.';
+import {
+  fastenerId,
+  hasTurned,
+  lifeOf,
+  next,
+  seatIdOf,
+  undoable,
+  type FailureKind,
+  type Next,
+  type PullNext,
+  type RunState,
+} from '.';
 
 /**
- * Every mishap at every stage of every demo sheet, on the second fastener of the stage where there is one: what `next` says
- * for the five steps that follow, and that the run still comes to its end.
+ * Every mishap at every stage of every demo sheet, on the second fastener of the stage where there
+ * is one: what `next` says for the five steps that follow, and that the run still comes to its end.
  */
 interface Mishap {
   name: string;
@@ -14,13 +25,15 @@ interface Mishap {
   then: (steps: readonly Next[], due: PullNext, t: Technician, before: RunState) => void;
 }
 
-const pullsOn = (steps: readonly Next[], seat: string): PullNext[] => steps.filter((s): s is PullNext => s.kind === 'pull' && s.seat === seat);
+const pullsOn = (steps: readonly Next[], seat: string): PullNext[] =>
+  steps.filter((s): s is PullNext => s.kind === 'pull' && s.seat === seat);
 const first = (steps: readonly Next[]): Next => {
   const [one] = steps;
   if (!one) throw new Error('nothing was asked for');
   return one;
 };
-const isMeasured = (due: PullNext): boolean => ['torque', 'angle', 'stretch', 'check'].includes(due.task.action);
+const isMeasured = (due: PullNext): boolean =>
+  ['torque', 'angle', 'stretch', 'check'].includes(due.task.action);
 const sheetOf = (t: Technician): Sheet => t.state.sheet;
 
 /** The rest of the sentence: nothing that was done before is asked again of anybody else. */
@@ -37,7 +50,11 @@ const failure = (kind: FailureKind): Mishap => ({
   happens: (t) => void t.step({ fails: kind }),
   then: (steps, due, t, before) => {
     const hold = first(steps);
-    expect(hold).toMatchObject({ kind: 'hold', hold: { kind: 'failed', seat: due.seat, failure: kind }, fastener: due.fastener });
+    expect(hold).toMatchObject({
+      kind: 'hold',
+      hold: { kind: 'failed', seat: due.seat, failure: kind },
+      fastener: due.fastener,
+    });
     if (hold.kind !== 'hold') return;
     const isApart = before.part === 'takeApart';
     expect(hold.ways).toContain(isApart ? 'again' : 'replace');
@@ -45,7 +62,8 @@ const failure = (kind: FailureKind): Mishap => ({
     leavesTheOthersAlone(steps, due, before);
     const [after] = steps.slice(1);
     // Replaced after the first angle and left to the lead: held until answered.
-    if (after?.kind === 'hold' && after.hold.kind === 'replaced') expect(after.ways).toEqual(['statement']);
+    if (after?.kind === 'hold' && after.hold.kind === 'replaced')
+      expect(after.ways).toEqual(['statement']);
     for (const p of pullsOn(steps, due.seat)) {
       const earlier = sheetOf(t).stages.slice(0, p.stageIndex);
       expect(earlier.some((s) => s.id === p.stage.id)).toBe(false);
@@ -54,7 +72,18 @@ const failure = (kind: FailureKind): Mishap => ({
 });
 
 const MISHAPS: readonly Mishap[] = [
-  ...(['broke', 'stripped', 'crossThreaded', 'wontStartByHand', 'bottomed', 'angleLost', 'driveRounded', 'wontLoosen'] as const).map(failure),
+  ...(
+    [
+      'broke',
+      'stripped',
+      'crossThreaded',
+      'wontStartByHand',
+      'bottomed',
+      'angleLost',
+      'driveRounded',
+      'wontLoosen',
+    ] as const
+  ).map(failure),
   {
     name: 'mis-tapped and taken back',
     fits: () => true,
@@ -75,7 +104,12 @@ const MISHAPS: readonly Mishap[] = [
       t.do('corrected', { event: made?.id ?? '', outcome: 'notTurned', verdict: 'inTolerance' });
     },
     then: (steps, due) => {
-      expect(first(steps)).toMatchObject({ kind: 'pull', fastener: due.fastener, stage: { id: due.stage.id }, pass: due.pass });
+      expect(first(steps)).toMatchObject({
+        kind: 'pull',
+        fastener: due.fastener,
+        stage: { id: due.stage.id },
+        pass: due.pass,
+      });
       // Asked for in full: it was not turned.
       if (due.task.action === 'angle') expect(first(steps)).toMatchObject({ inHand: due.inHand });
     },
@@ -84,16 +118,23 @@ const MISHAPS: readonly Mishap[] = [
     name: 'another one was turned',
     fits: (due) => isMeasured(due) && !due.task.part,
     happens: (t, due) => {
-      const others = Object.values(t.state.progress.seats).filter((s) => s.seat !== due.seat && s.fitted && !s.leftOut);
+      const others = Object.values(t.state.progress.seats).filter(
+        (s) => s.seat !== due.seat && s.fitted && !s.leftOut,
+      );
       const other = others.at(-1);
       if (other) t.step({ insteadOf: fastenerId(other.seat, other.life) });
     },
     then: (steps, due, t, before) => {
-      const turned = t.state.events.at(-1) === before.events.at(-1) ? null : [...t.state.events][before.events.length];
+      const turned =
+        t.state.events.at(-1) === before.events.at(-1)
+          ? null
+          : [...t.state.events][before.events.length];
       const asked = first(steps);
       // Unless the other one now holds the run up, the one on the screen is asked next.
-      if (turned && asked.kind === 'pull' && asked.stageIndex === due.stageIndex) expect(asked.fastener).toBe(due.fastener);
-      else if (turned) expect(['hold', 'pull', 'mark', 'setTool', 'chooseTool']).toContain(asked.kind);
+      if (turned && asked.kind === 'pull' && asked.stageIndex === due.stageIndex)
+        expect(asked.fastener).toBe(due.fastener);
+      else if (turned)
+        expect(['hold', 'pull', 'mark', 'setTool', 'chooseTool']).toContain(asked.kind);
     },
   },
   {
@@ -107,11 +148,18 @@ const MISHAPS: readonly Mishap[] = [
   },
   {
     name: 'stopped short',
-    fits: (due) => due.task.action === 'torque' || due.task.action === 'angle' || due.task.action === 'stretch',
+    fits: (due) =>
+      due.task.action === 'torque' || due.task.action === 'angle' || due.task.action === 'stretch',
     happens: (t) => void t.step({ short: true }),
     then: (steps, due, t) => {
-      expect(t.state.progress.deviations.some((d) => d.kind === 'stoppedShort' && d.fastener === due.fastener && d.needsLead)).toBe(true);
-      if (due.task.action === 'angle') for (const p of pullsOn(steps, due.seat)) expect(p.stage.id === due.stage.id && p.task.key === due.task.key).toBe(false);
+      expect(
+        t.state.progress.deviations.some(
+          (d) => d.kind === 'stoppedShort' && d.fastener === due.fastener && d.needsLead,
+        ),
+      ).toBe(true);
+      if (due.task.action === 'angle')
+        for (const p of pullsOn(steps, due.seat))
+          expect(p.stage.id === due.stage.id && p.task.key === due.task.key).toBe(false);
     },
   },
   {
@@ -119,18 +167,34 @@ const MISHAPS: readonly Mishap[] = [
     fits: (due) => due.task.action === 'angle' && (due.target?.value ?? 0) > 30,
     happens: (t) => void t.step({ turnedDeg: 20 }),
     then: (steps, due) => {
-      expect(first(steps)).toMatchObject({ kind: 'pull', fastener: due.fastener, reason: 'angleNotReached', inHand: { value: (due.target?.value ?? 0) - 20, unit: 'deg' } });
-      for (const p of steps.slice(1)) expect(p.kind === 'pull' && p.fastener === due.fastener && p.task.key === due.task.key).toBe(false);
+      expect(first(steps)).toMatchObject({
+        kind: 'pull',
+        fastener: due.fastener,
+        reason: 'angleNotReached',
+        inHand: { value: (due.target?.value ?? 0) - 20, unit: 'deg' },
+      });
+      for (const p of steps.slice(1))
+        expect(
+          p.kind === 'pull' && p.fastener === due.fastener && p.task.key === due.task.key,
+        ).toBe(false);
     },
   },
   {
     name: 'an angle far past its window',
-    fits: (due) => due.task.action === 'angle' && due.task.tolerance !== null && due.reason !== 'angleNotReached',
+    fits: (due) =>
+      due.task.action === 'angle' &&
+      due.task.tolerance !== null &&
+      due.reason !== 'angleNotReached',
     happens: (t, due) => void t.step({ turnedDeg: (due.target?.value ?? 0) + 40 }),
     then: (steps, due) => {
       const hold = first(steps);
       expect(hold).toMatchObject({ kind: 'hold', hold: { kind: 'above', fastener: due.fastener } });
-      if (hold.kind === 'hold') expect(hold.ways).toEqual(hold.hold.kind === 'above' && hold.ways.includes('redo') ? ['redo', 'replace', 'pending'] : ['replace', 'statement']);
+      if (hold.kind === 'hold')
+        expect(hold.ways).toEqual(
+          hold.hold.kind === 'above' && hold.ways.includes('redo')
+            ? ['redo', 'replace', 'pending']
+            : ['replace', 'statement'],
+        );
     },
   },
   {
@@ -139,24 +203,39 @@ const MISHAPS: readonly Mishap[] = [
     happens: (t) => void t.step({ aside: true }),
     then: (steps, due) => {
       const [one] = steps;
-      if (one?.kind === 'pull' && one.stage.id === due.stage.id && due.of > 1 && one.reason !== 'asideLast') expect(one.fastener).not.toBe(due.fastener);
+      if (
+        one?.kind === 'pull' &&
+        one.stage.id === due.stage.id &&
+        due.of > 1 &&
+        one.reason !== 'asideLast'
+      )
+        expect(one.fastener).not.toBe(due.fastener);
       const again = pullsOn(steps, due.seat)[0];
-      if (again?.stage.id === due.stage.id && again.pass === due.pass) expect(again.reason).toBe('asideLast');
+      if (again?.stage.id === due.stage.id && again.pass === due.pass)
+        expect(again.reason).toBe('asideLast');
     },
   },
   {
     name: 'eased outside the sheet',
     fits: () => true,
     happens: (t, due) => {
-      const tight = Object.values(t.state.progress.seats).find((s) => s.seat !== due.seat && s.fitted && !s.leftOut);
-      if (tight) t.do('added', { fasteners: [fastenerId(tight.seat, tight.life)], action: 'loosen' });
+      const tight = Object.values(t.state.progress.seats).find(
+        (s) => s.seat !== due.seat && s.fitted && !s.leftOut,
+      );
+      if (tight)
+        t.do('added', { fasteners: [fastenerId(tight.seat, tight.life)], action: 'loosen' });
     },
     then: (steps, _due, t, before) => {
       const added = [...t.state.events].slice(before.events.length).find((e) => e.type === 'added');
       const eased = added?.type === 'added' ? added.payload.fasteners[0] : undefined;
       if (!eased) return;
       const seat = before.progress.seats[seatIdOf(eased)];
-      if (seat && hasTurned(seat)) expect(first(steps)).toMatchObject({ kind: 'hold', hold: { kind: 'failed', failure: 'angleLost' }, fastener: eased });
+      if (seat && hasTurned(seat))
+        expect(first(steps)).toMatchObject({
+          kind: 'hold',
+          hold: { kind: 'failed', failure: 'angleLost' },
+          fastener: eased,
+        });
       else expect(first(steps).kind).not.toBe('finish');
     },
   },
@@ -166,7 +245,11 @@ const MISHAPS: readonly Mishap[] = [
     happens: (t) => t.takeOver(t.place.joint),
     then: (steps, due) => {
       const asked = first(steps);
-      expect(asked).toMatchObject({ kind: 'reconcile', stage: { id: due.stage.id }, pass: due.pass });
+      expect(asked).toMatchObject({
+        kind: 'reconcile',
+        stage: { id: due.stage.id },
+        pass: due.pass,
+      });
       if (asked.kind === 'reconcile') expect(asked.fasteners).toContain(due.fastener);
     },
   },
@@ -184,20 +267,35 @@ const MISHAPS: readonly Mishap[] = [
 ];
 
 function partsOf(sheet: Sheet): string[] {
-  return ['procedure', ...(sheet.takeApart.length > 0 ? ['takeApart'] : []), ...sheet.after.flatMap((a) => (a.stages ? [a.id] : []))];
+  return [
+    'procedure',
+    ...(sheet.takeApart.length > 0 ? ['takeApart'] : []),
+    ...sheet.after.flatMap((a) => (a.stages ? [a.id] : [])),
+  ];
 }
 
-const begin = (sheet: Sheet, part: string): Technician => new Technician(sheet, undefined, { part, ...(sheet.instances ? { instance: sheet.instances.labels[0] ?? '' } : {}) });
+const begin = (sheet: Sheet, part: string): Technician =>
+  new Technician(sheet, undefined, {
+    part,
+    ...(sheet.instances ? { instance: sheet.instances.labels[0] ?? '' } : {}),
+  });
 
 interface Moment {
   t: Technician;
   due: PullNext;
 }
 
-/** Where the mishaps happen: led as told to the second fastener (or the only one) of every stage, and of every part of `each`. */
+/**
+ * Where the mishaps happen: led as told to the second fastener (or the only one) of every stage,
+ * and of every part of `each`.
+ */
 function momentsOf(sheet: Sheet): Moment[] {
   return partsOf(sheet).flatMap((part) =>
-    begin(sheet, part).state.sheet.stages.flatMap((stage) => [...(stage.each ? stage.each.keys() : [0])].flatMap((partIndex) => upTo(sheet, part, stage.id, partIndex) ?? [])),
+    begin(sheet, part).state.sheet.stages.flatMap((stage) =>
+      [...(stage.each ? stage.each.keys() : [0])].flatMap(
+        (partIndex) => upTo(sheet, part, stage.id, partIndex) ?? [],
+      ),
+    ),
   );
 }
 
@@ -207,7 +305,11 @@ function upTo(sheet: Sheet, part: string, stage: string, partIndex: number): Mom
   for (let i = 0; i < 3000; i += 1) {
     const due = next(t.state);
     if (due.kind === 'done') return null;
-    if (due.kind === 'pull' && due.stage.id === stage && (due.task.part === null || due.task.stage.each?.indexOf(due.task.part) === partIndex)) {
+    if (
+      due.kind === 'pull' &&
+      due.stage.id === stage &&
+      (due.task.part === null || due.task.stage.each?.indexOf(due.task.part) === partIndex)
+    ) {
       seen += 1;
       if (seen === 2 || due.of === 1) return { t, due };
     }
@@ -226,32 +328,45 @@ function five(t: Technician): Next[] {
   return steps;
 }
 
-describe.each(demoSheets.map((s) => [`${s.id} ${s.revision}`, s] as const))('on %s', (_name, sheet) => {
-  let moments: Moment[] = [];
-  beforeAll(() => {
-    moments = momentsOf(sheet);
-  });
+describe.each(demoSheets.map((s) => [`${s.id} ${s.revision}`, s] as const))(
+  'on %s',
+  (_name, sheet) => {
+    let moments: Moment[] = [];
+    beforeAll(() => {
+      moments = momentsOf(sheet);
+    });
 
-  test.each(MISHAPS.map((m) => [m.name, m] as const))('%s, at every stage', (_title, mishap) => {
-    for (const moment of moments.filter((m) => mishap.fits(m.due))) {
-      const t = moment.t.clone();
-      mishap.happens(t, moment.due);
-      mishap.then(five(t), moment.due, t, moment.t.state);
-      t.finish();
-      expect(t.state.status).toBe('finished');
-    }
-  });
+    test.each(MISHAPS.map((m) => [m.name, m] as const))('%s, at every stage', (_title, mishap) => {
+      for (const moment of moments.filter((m) => mishap.fits(m.due))) {
+        const t = moment.t.clone();
+        mishap.happens(t, moment.due);
+        mishap.then(five(t), moment.due, t, moment.t.state);
+        t.finish();
+        expect(t.state.status).toBe('finished');
+      }
+    });
 
-  test('an absent lead is no dead end: a hold point that is the lead’s waits, others go on pending', () => {
-    const t = begin(sheet, 'procedure');
-    for (let due = next(t.state); due.kind !== 'done'; due = next(t.state)) {
-      if (due.kind === 'hold' && due.ways.includes('pending')) t.do('held', { hold: due.stage.id, decision: 'pendingLead' });
-      else t.step(due.kind === 'pull' && due.task.settling && due.task.action === 'torque' ? { moved: true } : {});
-    }
-    const settling = t.state.sheet.stages.some((s) => s.repeat?.kind === 'untilSettled' && s.action === 'torque' && !isOwedByPosition(s));
-    expect(t.state.progress.deviations.some((d) => d.kind === 'notSettled' && d.needsLead)).toBe(settling);
-  });
-});
+    test('an absent lead is no dead end: a hold point that is the lead’s waits, others go on pending', () => {
+      const t = begin(sheet, 'procedure');
+      for (let due = next(t.state); due.kind !== 'done'; due = next(t.state)) {
+        if (due.kind === 'hold' && due.ways.includes('pending'))
+          t.do('held', { hold: due.stage.id, decision: 'pendingLead' });
+        else
+          t.step(
+            due.kind === 'pull' && due.task.settling && due.task.action === 'torque'
+              ? { moved: true }
+              : {},
+          );
+      }
+      const settling = t.state.sheet.stages.some(
+        (s) => s.repeat?.kind === 'untilSettled' && s.action === 'torque' && !isOwedByPosition(s),
+      );
+      expect(t.state.progress.deviations.some((d) => d.kind === 'notSettled' && d.needsLead)).toBe(
+        settling,
+      );
+    });
+  },
+);
 
 test('the replacement of a replacement is the third one there', () => {
   const sheet = demoSheets.find((s) => s.id === 'brenna-2-0-head' && s.revision === 'C');

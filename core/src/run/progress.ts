@@ -54,13 +54,22 @@ export function initialProgress(sheet: Sheet): Progress {
   };
 }
 
-/** One confirmation that counts, folded in. Never refuses: what does not fit any more after a correction has no effect. */
+/**
+ * One confirmation that counts, folded in. Never refuses: what does not fit any more after a
+ * correction has no effect.
+ */
 export function fold(sheet: Sheet, p: Progress, event: RunEvent): Progress {
   switch (event.type) {
     case 'started':
       return foldStart(sheet, p, event);
     case 'valueChosen':
-      return { ...p, values: { ...p.values, [valueKey(event.payload.stage, event.payload.part)]: event.payload.value } };
+      return {
+        ...p,
+        values: {
+          ...p.values,
+          [valueKey(event.payload.stage, event.payload.part)]: event.payload.value,
+        },
+      };
     case 'fitted':
       return foldFitted(sheet, p, event);
     case 'wrenchChosen':
@@ -111,16 +120,30 @@ function foldStart(sheet: Sheet, p: Progress, event: EventOf<'started'>): Progre
   const { part, fasteners, prepared, leftOut } = event.payload;
   const lives = new Map((fasteners ?? []).map((f) => [seatIdOf(f), lifeOf(f)]));
   const isLater = part !== undefined && part !== 'procedure';
-  const seats = withSeats(p, (s) => ({ ...s, life: lives.get(s.seat) ?? s.life, fitted: isLater ? 'asLeft' : s.fitted }));
+  const seats = withSeats(p, (s) => ({
+    ...s,
+    life: lives.get(s.seat) ?? s.life,
+    fitted: isLater ? 'asLeft' : s.fitted,
+  }));
   const steps = Object.fromEntries((prepared ?? []).map((id) => [id, SETTLED]));
   const out = (leftOut ?? []).reduce<Progress>((at, id) => stillOut(at, event, id), seats);
-  return { ...out, steps, since: event.deviceTime, times: Object.fromEntries((prepared ?? []).map((id) => [`step:${id}`, event.deviceTime])) };
+  return {
+    ...out,
+    steps,
+    since: event.deviceTime,
+    times: Object.fromEntries((prepared ?? []).map((id) => [`step:${id}`, event.deviceTime])),
+  };
 }
 
 /** What an earlier run of the joint left out is not asked for, and stands on this record too. */
 function stillOut(p: Progress, event: EventOf<'started'>, id: string): Progress {
   const seat = p.seats[id];
-  return seat ? noted(withSeat(p, { ...seat, leftOut: true }), event, 'leftOut', { fastener: fastenerId(id, seat.life), stage: '' }) : p;
+  return seat
+    ? noted(withSeat(p, { ...seat, leftOut: true }), event, 'leftOut', {
+        fastener: fastenerId(id, seat.life),
+        stage: '',
+      })
+    : p;
 }
 
 function foldFitted(sheet: Sheet, p: Progress, event: EventOf<'fitted'>): Progress {
@@ -130,7 +153,10 @@ function foldFitted(sheet: Sheet, p: Progress, event: EventOf<'fitted'>): Progre
     const fitted = withSeat(at, { ...seat, fitted: condition });
     const group = groupOfSeat(sheet, seat.seat);
     // Only the lead's word let it in: it stands on the record with the allowance.
-    const isLeadsWord = group.reuse === 'replace' && condition !== 'new' && at.allowed[`reuse:${group.id}`] !== undefined;
+    const isLeadsWord =
+      group.reuse === 'replace' &&
+      condition !== 'new' &&
+      at.allowed[`reuse:${group.id}`] !== undefined;
     return isLeadsWord ? noted(fitted, event, 'reused', { fastener, stage: '' }) : fitted;
   }, p);
 }
@@ -141,26 +167,39 @@ function foldTool(p: Progress, event: EventOf<'wrenchChosen'>): Progress {
   const tools = { ...p.tools, [key]: { method, wrench } };
   const settings = without(p.settings, wrench ? `wrench:${wrench.id}` : `gauge:${key}`);
   const chosen = { ...p, tools, settings };
-  return pendingLead && wrench ? noted(chosen, event, 'calibration', { stage, wrench: wrench.id }) : chosen;
+  return pendingLead && wrench
+    ? noted(chosen, event, 'calibration', { stage, wrench: wrench.id })
+    : chosen;
 }
 
 function foldSetting(sheet: Sheet, p: Progress, event: EventOf<'wrenchSet'>): Progress {
   const task = taskNamed(sheet, p, event.payload);
   const tool = task && toolFor(sheet, p, task);
-  return tool ? { ...p, settings: { ...p.settings, [settingKey(tool, task)]: event.payload.setting } } : p;
+  return tool
+    ? { ...p, settings: { ...p.settings, [settingKey(tool, task)]: event.payload.setting } }
+    : p;
 }
 
 /** drawDown: round after round until it is seated. draw: the part is on to its gap. */
 function foldRound(sheet: Sheet, p: Progress, event: EventOf<'roundDone'>): Progress {
-  if (stageIndex(sheet, event.payload.stage) !== p.stage || event.payload.round !== p.round) return p;
+  if (stageIndex(sheet, event.payload.stage) !== p.stage || event.payload.round !== p.round)
+    return p;
   const stage = stageAt(sheet, p.stage);
   if (event.payload.seated) {
-    // Drawn down, every fastener of the round is under load: going back over it has to slacken them.
-    const drawn = stage.action === 'drawDown' ? Object.fromEntries(orderOf(sheet, p.stage).map((id) => [id, { moved: false }])) : {};
+    // Drawn down, every fastener of the round is under load: going back over it has to slacken
+    // them.
+    const drawn =
+      stage.action === 'drawDown'
+        ? Object.fromEntries(orderOf(sheet, p.stage).map((id) => [id, { moved: false }]))
+        : {};
     return advance(sheet, closeStage(sheet, { ...p, inPass: drawn }, timeOf(event)), timeOf(event));
   }
   const most = stage.repeat?.kind === 'untilSeated' ? stage.repeat.maxRounds : 1;
-  if (p.round >= most) return { ...p, hold: { kind: 'notSeated', stage: stage.id, notSeated: event.payload.notSeated ?? [] } };
+  if (p.round >= most)
+    return {
+      ...p,
+      hold: { kind: 'notSeated', stage: stage.id, notSeated: event.payload.notSeated ?? [] },
+    };
   return { ...p, round: p.round + 1 };
 }
 
@@ -171,33 +210,64 @@ function foldWaited(sheet: Sheet, p: Progress, event: EventOf<'waited'>): Progre
   return advance(sheet, closeStage(sheet, p, event.deviceTime), event.deviceTime);
 }
 
-/** Open too long: stop, clean off, and go back to where the clock began. What was put off then is due in its place: put off again it would be too late again. */
+/**
+ * Open too long: stop, clean off, and go back to where the clock began. What was put off then is
+ * due in its place: put off again it would be too late again.
+ */
 function foldOverrun(sheet: Sheet, p: Progress, event: EventOf<'overran'>): Progress {
   const clock = sheet.clocks.find((c) => c.id === event.payload.clock);
   if (!clock) return p;
-  const loose = goBack(sheet, p, Math.min(p.stage, stageOfPlace(sheet, clock.from)), event.deviceTime);
+  const loose = goBack(
+    sheet,
+    p,
+    Math.min(p.stage, stageOfPlace(sheet, clock.from)),
+    event.deviceTime,
+  );
   const putOff = Object.keys(loose.steps).filter((id) => loose.steps[id]?.deferredTo);
   const back = { ...loose, steps: without(loose.steps, ...putOff) };
   if (!('step' in clock.from)) return noted(back, event, 'overran', { stage: clock.from.stage });
   const { step } = clock.from;
-  return noted({ ...back, steps: without(back.steps, step), times: without(back.times, `step:${step}`) }, event, 'overran', { stage: step });
+  return noted(
+    { ...back, steps: without(back.steps, step), times: without(back.times, `step:${step}`) },
+    event,
+    'overran',
+    { stage: step },
+  );
 }
 
-/** Half-way through its own list a fastener counts as eased and begins it anew; an angle begun is an angle lost. */
+/**
+ * Half-way through its own list a fastener counts as eased and begins it anew; an angle begun is an
+ * angle lost.
+ */
 function foldAside(sheet: Sheet, p: Progress, event: EventOf<'setAside'>): Progress {
   const seat = seatOf(p, event.payload.fastener);
   if (lifeOf(event.payload.fastener) !== seat.life) return p;
-  const hasBegunAngle = seat.parts > 0 && stageAt(sheet, p.stage).each?.some((part) => seat.turnedDeg[`${stageAt(sheet, p.stage).id}.${part.id}`] !== undefined);
+  const hasBegunAngle =
+    seat.parts > 0 &&
+    stageAt(sheet, p.stage).each?.some(
+      (part) => seat.turnedDeg[`${stageAt(sheet, p.stage).id}.${part.id}`] !== undefined,
+    );
   if (hasBegunAngle) return withSeat(p, { ...seat, parts: 0, failed: 'angleLost' });
-  if (seatBehind(sheet, p)?.seat === seat.seat) return advance(sheet, withSeat(p, { ...seat, parts: 0, lagAt: p.stage }), event.deviceTime);
+  if (seatBehind(sheet, p)?.seat === seat.seat)
+    return advance(sheet, withSeat(p, { ...seat, parts: 0, lagAt: p.stage }), event.deviceTime);
   const isTwice = seat.aside > 0;
   const mayLag = p.stage < sheet.stages.length && stageAt(sheet, p.stage).mayLag === true;
-  const put: SeatProgress = { ...seat, parts: 0, ...(isTwice && mayLag ? { aside: 0, lagAt: p.stage } : { aside: isTwice ? 2 : 1 }) };
+  const put: SeatProgress = {
+    ...seat,
+    parts: 0,
+    ...(isTwice && mayLag ? { aside: 0, lagAt: p.stage } : { aside: isTwice ? 2 : 1 }),
+  };
   return advance(sheet, withSeat(p, put), event.deviceTime);
 }
 
 function foldBagged(p: Progress, { payload }: EventOf<'bagged'>): Progress {
-  return { ...p, bags: { ...p.bags, ...Object.fromEntries(payload.fasteners.map((f) => [seatIdOf(f), payload.bag])) } };
+  return {
+    ...p,
+    bags: {
+      ...p.bags,
+      ...Object.fromEntries(payload.fasteners.map((f) => [seatIdOf(f), payload.bag])),
+    },
+  };
 }
 
 function foldFailure(p: Progress, event: EventOf<'failed'>): Progress {

@@ -28,14 +28,18 @@ const NEXT_WORDS: Record<Exclude<Next['kind'], 'pull'>, string> = {
 };
 
 export function notNext(due: Next): AppError {
-  const at = due.kind === 'pull' ? `fastener ${due.fastener}, ${due.stage.name}` : NEXT_WORDS[due.kind];
+  const at =
+    due.kind === 'pull' ? `fastener ${due.fastener}, ${due.stage.name}` : NEXT_WORDS[due.kind];
   return new AppError('NOT_NEXT', { next: at });
 }
 
 /** Asked back once: it is more often a slip than a pull. */
 export function askedBack({ reading, why }: { reading: Quantity; why: TooMuch }): AppError {
   const { value, unit } = reading;
-  return new AppError('READING_TOO_MUCH', { reading: unit === 'deg' ? `${value}°` : `${value} ${units[unit].symbol}`, why });
+  return new AppError('READING_TOO_MUCH', {
+    reading: unit === 'deg' ? `${value}°` : `${value} ${units[unit].symbol}`,
+    why,
+  });
 }
 
 export function sameFastener(got: string, expected: string): void {
@@ -45,5 +49,10 @@ export function sameFastener(got: string, expected: string): void {
 /** Each of these once, and no other. */
 export function allSame(got: readonly string[], expected: readonly string[]): void {
   const named = new Set(got);
-  if (named.size !== got.length || got.length !== expected.length || !expected.every((f) => named.has(f))) throw new AppError('REQUIRES_ALL');
+  if (
+    named.size !== got.length ||
+    got.length !== expected.length ||
+    !expected.every((f) => named.has(f))
+  )
+    throw new AppError('REQUIRES_ALL');
 }

@@ -5,7 +5,20 @@ import { ACTIONS, checkSheet, isByFastener, isOn, ORDERS, type Sheet } from '../
 import { PLACE, Technician } from '../testing';
 import { moveArbitrary, perform, type Move } from '../testing/clumsy';
 import { BLOCKS, buildSheet, planArbitrary, type SheetPlan } from '../testing/sheetPlans';
-import { admit, evolve, explain, FAILURES, initialState, next, owedStage, replay, RunEventSchema, undoable, type RunEvent, type RunState } from '.';
+import {
+  admit,
+  evolve,
+  explain,
+  FAILURES,
+  initialState,
+  next,
+  owedStage,
+  replay,
+  RunEventSchema,
+  undoable,
+  type RunEvent,
+  type RunState,
+} from '.';
 
 const moves = fc.array(moveArbitrary, { minLength: 30, maxLength: 140, size: 'max' });
 
@@ -26,7 +39,12 @@ function noteWhat(sheet: Sheet, t: Technician): void {
   if (due.kind === 'hold') note(`hold ${due.hold.kind}`);
   if (due.kind === 'hold' && due.hold.kind === 'failed') note(`failure ${due.hold.failure}`);
   if (due.kind === 'step' && due.reason === 'consequence') note('consequence');
-  const stage = 'stage' in due ? due.stage : due.kind === 'step' ? sheet.stages[t.state.progress.stage] : undefined;
+  const stage =
+    'stage' in due
+      ? due.stage
+      : due.kind === 'step'
+        ? sheet.stages[t.state.progress.stage]
+        : undefined;
   if (!stage) return;
   note(`action ${stage.action}`);
   note(`repeat ${stage.repeat?.kind ?? 'once'}`);
@@ -35,7 +53,11 @@ function noteWhat(sheet: Sheet, t: Technician): void {
 }
 
 /** What is refused leaves the state as it was; what is let in is checked after each step. */
-function play(sheet: Sheet, list: readonly Move[], check: (before: RunState, after: RunState) => void = () => undefined): Technician {
+function play(
+  sheet: Sheet,
+  list: readonly Move[],
+  check: (before: RunState, after: RunState) => void = () => undefined,
+): Technician {
   const t = new Technician(sheet, { ...PLACE });
   for (const m of list) {
     const before = t.state;
@@ -48,14 +70,23 @@ function play(sheet: Sheet, list: readonly Move[], check: (before: RunState, aft
       note(`refused ${error.code}`);
     }
     const last = t.state.events.at(-1);
-    if (last && t.state !== before && last.type === 'failed' && last.payload.kind === 'stepAbandoned') note('failure stepAbandoned');
+    if (
+      last &&
+      t.state !== before &&
+      last.type === 'failed' &&
+      last.payload.kind === 'stepAbandoned'
+    )
+      note('failure stepAbandoned');
     check(before, t.state);
   }
   closeCase();
   return t;
 }
 
-/** Seeded, so that the short run is the same everywhere; `./stennet test --all` goes further and elsewhere. */
+/**
+ * Seeded, so that the short run is the same everywhere; `./stennet test --all` goes further and
+ * elsewhere.
+ */
 const RUNS = process.env.STENNET_ALL ? 6000 : 160;
 if (!process.env.STENNET_ALL) fc.configureGlobal({ seed: 20261124 });
 
@@ -89,7 +120,17 @@ describe('over generated sheets and clumsy technicians', () => {
       ...ORDERS.map((o) => `order ${o}`),
       ...['once', 'passes', 'untilSettled', 'untilSeated'].map((r) => `repeat ${r}`),
       ...FAILURES.map((f) => `failure ${f}`),
-      ...['failed', 'notSettled', 'named', 'above', 'replaced', 'refused', 'claim', 'belowFloor', 'notSeated'].map((h) => `hold ${h}`),
+      ...[
+        'failed',
+        'notSettled',
+        'named',
+        'above',
+        'replaced',
+        'refused',
+        'claim',
+        'belowFloor',
+        'notSeated',
+      ].map((h) => `hold ${h}`),
       ...[
         'chooseValue',
         'fit',
@@ -113,44 +154,72 @@ describe('over generated sheets and clumsy technicians', () => {
     expect(wanted.filter((what) => share(what) < 1)).toEqual([]);
   });
 
-  over('no stage starts on a fastener before its earlier stages; an angle it has is never asked for again', (sheet, list) => {
-    play(sheet, list, (_before, after) => {
-      const due = next(after);
-      expect(explain(sheet, due)).toMatch(/\S/);
-      if (due.kind !== 'pull') return;
-      const seat = after.progress.seats[due.seat];
-      if (!seat) throw new Error(`no seat ${due.seat}`);
-      const earlier = after.sheet.stages.slice(0, due.stageIndex).filter((s, i) => isByFastener(s) && isOn(after.sheet, i, due.seat));
-      expect(earlier.filter((s) => !seat.done[s.id])).toEqual([]);
-      if (due.task.action !== 'angle') return;
-      const turned = seat.turnedDeg[due.task.key] ?? 0;
-      expect(due.inHand?.value).toBeCloseTo((due.target?.value ?? NaN) - turned, 9);
-      expect(seat.done[due.stage.id]).toBeUndefined();
-    });
-  });
+  over(
+    'no stage starts on a fastener before its earlier stages; an angle it has is never asked for again',
+    (sheet, list) => {
+      play(sheet, list, (_before, after) => {
+        const due = next(after);
+        expect(explain(sheet, due)).toMatch(/\S/);
+        if (due.kind !== 'pull') return;
+        const seat = after.progress.seats[due.seat];
+        if (!seat) throw new Error(`no seat ${due.seat}`);
+        const earlier = after.sheet.stages
+          .slice(0, due.stageIndex)
+          .filter((s, i) => isByFastener(s) && isOn(after.sheet, i, due.seat));
+        expect(earlier.filter((s) => !seat.done[s.id])).toEqual([]);
+        if (due.task.action !== 'angle') return;
+        const turned = seat.turnedDeg[due.task.key] ?? 0;
+        expect(due.inHand?.value).toBeCloseTo((due.target?.value ?? NaN) - turned, 9);
+        expect(seat.done[due.stage.id]).toBeUndefined();
+      });
+    },
+  );
 
-  over('a pull of a whole angle, once admitted, is not followed by asking that fastener for the whole angle', (sheet, list) => {
-    // Kept apart from the run’s own books: what each fastener was turned by since it was last slackened or taken back.
-    play(sheet, list, (before, after) => {
-      const due = next(after);
-      const last = after.events.at(-1);
-      if (after === before || last?.type !== 'pulled' || due.kind !== 'pull' || due.task.action !== 'angle') return;
-      const { fastener, stage, part, outcome, reading } = last.payload;
-      const isWhole = outcome === 'reached' && (reading === undefined || reading.value >= (due.target?.value ?? 0));
-      const isSame = due.fastener === fastener && due.stage.id === stage && due.task.part?.id === part;
-      expect(isWhole && isSame).toBe(false);
-    });
-  });
+  over(
+    'a pull of a whole angle, once admitted, is not followed by asking that fastener for the whole angle',
+    (sheet, list) => {
+      // Kept apart from the run’s own books: what each fastener was turned by since it was last
+      // slackened or taken back.
+      play(sheet, list, (before, after) => {
+        const due = next(after);
+        const last = after.events.at(-1);
+        if (
+          after === before ||
+          last?.type !== 'pulled' ||
+          due.kind !== 'pull' ||
+          due.task.action !== 'angle'
+        )
+          return;
+        const { fastener, stage, part, outcome, reading } = last.payload;
+        const isWhole =
+          outcome === 'reached' &&
+          (reading === undefined || reading.value >= (due.target?.value ?? 0));
+        const isSame =
+          due.fastener === fastener && due.stage.id === stage && due.task.part?.id === part;
+        expect(isWhole && isSame).toBe(false);
+      });
+    },
+  );
 
-  over('what is let in can be stored: it passes the contract, and replayed it gives the live state', (sheet, list) => {
-    const { state } = play(sheet, list);
-    const stored = JSON.parse(JSON.stringify(state.events.toArray())) as unknown[];
-    const read = stored.map((e) => v.parse(RunEventSchema, e));
-    const again = replay(sheet, read);
-    expect(again.progress).toEqual(state.progress);
-    expect([...again.effective].map((c) => c.event)).toEqual([...state.effective].map((c) => c.event));
-    expect({ ...again, progress: 0, effective: 0, events: 0 }).toEqual({ ...state, progress: 0, effective: 0, events: 0 });
-  });
+  over(
+    'what is let in can be stored: it passes the contract, and replayed it gives the live state',
+    (sheet, list) => {
+      const { state } = play(sheet, list);
+      const stored = JSON.parse(JSON.stringify(state.events.toArray())) as unknown[];
+      const read = stored.map((e) => v.parse(RunEventSchema, e));
+      const again = replay(sheet, read);
+      expect(again.progress).toEqual(state.progress);
+      expect([...again.effective].map((c) => c.event)).toEqual(
+        [...state.effective].map((c) => c.event),
+      );
+      expect({ ...again, progress: 0, effective: 0, events: 0 }).toEqual({
+        ...state,
+        progress: 0,
+        effective: 0,
+        events: 0,
+      });
+    },
+  );
 
   over('undo restores what was before, and the history keeps both', (sheet, list) => {
     const t = play(sheet, list);
@@ -164,19 +233,24 @@ describe('over generated sheets and clumsy technicians', () => {
     expect(t.state.events.length).toBe(before.events.length + 2);
   });
 
-  over('from anywhere an obedient technician comes to the end; every fastener has every stage, or the lead left it out by name', (sheet, list) => {
-    const t = play(sheet, list);
-    t.finish();
-    expect(t.state.status).toBe('finished');
-    for (const seat of Object.values(t.state.progress.seats)) {
-      const isOut = t.state.progress.deviations.some((d) => d.kind === 'leftOut' && d.fastener === `${seat.seat}/${seat.life}`);
-      expect(seat.leftOut).toBe(isOut);
-      if (isOut) continue;
-      expect(owedStage(t.state.sheet, seat)).toBe(t.state.sheet.stages.length);
-      expect([seat.failed, seat.usedUp]).toEqual([null, null]);
-      expectAngles(t.state, seat.seat);
-    }
-  });
+  over(
+    'from anywhere an obedient technician comes to the end; every fastener has every stage, or the lead left it out by name',
+    (sheet, list) => {
+      const t = play(sheet, list);
+      t.finish();
+      expect(t.state.status).toBe('finished');
+      for (const seat of Object.values(t.state.progress.seats)) {
+        const isOut = t.state.progress.deviations.some(
+          (d) => d.kind === 'leftOut' && d.fastener === `${seat.seat}/${seat.life}`,
+        );
+        expect(seat.leftOut).toBe(isOut);
+        if (isOut) continue;
+        expect(owedStage(t.state.sheet, seat)).toBe(t.state.sheet.stages.length);
+        expect([seat.failed, seat.usedUp]).toEqual([null, null]);
+        expectAngles(t.state, seat.seat);
+      }
+    },
+  );
 
   over('a one-time-use fastener that came loose past yield never stays in', (sheet, list) => {
     const t = play(sheet, list);
@@ -192,26 +266,48 @@ describe('over generated sheets and clumsy technicians', () => {
 function expectAngles(state: RunState, seatId: string): void {
   const seat = state.progress.seats[seatId];
   for (const [i, stage] of state.sheet.stages.entries()) {
-    if (stage.action !== 'angle' || stage.trial || !isOn(state.sheet, i, seatId) || !stage.tolerance) continue;
-    const later = state.sheet.stages.slice(i + 1).some((s) => s.action === 'loosen' || s.action === 'swap');
+    if (
+      stage.action !== 'angle' ||
+      stage.trial ||
+      !isOn(state.sheet, i, seatId) ||
+      !stage.tolerance
+    )
+      continue;
+    const later = state.sheet.stages
+      .slice(i + 1)
+      .some((s) => s.action === 'loosen' || s.action === 'swap');
     if (later) continue;
     const turned = seat?.turnedDeg[stage.id];
-    const isNamed = state.progress.deviations.some((d) => d.fastener === `${seatId}/${seat?.life ?? 1}`);
+    const isNamed = state.progress.deviations.some(
+      (d) => d.fastener === `${seatId}/${seat?.life ?? 1}`,
+    );
     const target = stage.target && 'value' in stage.target ? stage.target.value : NaN;
-    expect(isNamed || (turned !== undefined && turned !== null && Math.abs(turned - target) <= 5 + 1e-6)).toBe(true);
+    expect(
+      isNamed || (turned !== undefined && turned !== null && Math.abs(turned - target) <= 5 + 1e-6),
+    ).toBe(true);
   }
 }
 
-/** By its own count: seats whose fastener was past yield when something outside the procedure slackened it, with its life then. */
+/**
+ * By its own count: seats whose fastener was past yield when something outside the procedure
+ * slackened it, with its life then.
+ */
 function slackenedPastYield(state: RunState): [string, number][] {
   const found: [string, number][] = [];
   for (const { event, before } of state.effective) {
     const slackened =
-      event.type === 'restarted' && event.payload.fastener ? [event.payload.fastener] : event.type === 'added' && event.payload.action === 'loosen' ? event.payload.fasteners : [];
+      event.type === 'restarted' && event.payload.fastener
+        ? [event.payload.fastener]
+        : event.type === 'added' && event.payload.action === 'loosen'
+          ? event.payload.fasteners
+          : [];
     for (const f of slackened) {
       const [seatId = '', life = ''] = f.split('/');
       const seat = before.seats[seatId];
-      const isOnce = state.sheet.groups.find((g) => g.id === state.sheet.seats.find((s) => s.id === seatId)?.group)?.reuse === 'replace';
+      const isOnce =
+        state.sheet.groups.find(
+          (g) => g.id === state.sheet.seats.find((s) => s.id === seatId)?.group,
+        )?.reuse === 'replace';
       if (seat?.yielded && isOnce && String(seat.life) === life) found.push([seatId, seat.life]);
     }
   }
@@ -241,21 +337,31 @@ class Server {
 }
 
 test('any loss, doubling and reordering of deliveries, with retries, stores the same list', () => {
-  const delivery = fc.record({ from: fc.nat(), length: fc.integer({ min: 1, max: 25 }), lost: fc.boolean(), shuffle: fc.boolean() });
+  const delivery = fc.record({
+    from: fc.nat(),
+    length: fc.integer({ min: 1, max: 25 }),
+    lost: fc.boolean(),
+    shuffle: fc.boolean(),
+  });
   fc.assert(
-    fc.property(planArbitrary, moves, fc.array(delivery, { maxLength: 30 }), (plan, list, deliveries) => {
-      const sheet = buildSheet(plan);
-      const events = play(sheet, list).state.events.toArray();
-      const server = new Server(sheet);
-      for (const d of deliveries) {
-        const from = d.from % Math.max(events.length, 1);
-        const batch = events.slice(from, from + d.length);
-        if (!d.lost) server.receive(d.shuffle ? [...batch].reverse() : batch);
-      }
-      for (let i = 0; i < events.length; i += 10) server.receive(events.slice(0, i + 10));
-      server.receive(events);
-      expect(server.list).toEqual(events);
-    }),
+    fc.property(
+      planArbitrary,
+      moves,
+      fc.array(delivery, { maxLength: 30 }),
+      (plan, list, deliveries) => {
+        const sheet = buildSheet(plan);
+        const events = play(sheet, list).state.events.toArray();
+        const server = new Server(sheet);
+        for (const d of deliveries) {
+          const from = d.from % Math.max(events.length, 1);
+          const batch = events.slice(from, from + d.length);
+          if (!d.lost) server.receive(d.shuffle ? [...batch].reverse() : batch);
+        }
+        for (let i = 0; i < events.length; i += 10) server.receive(events.slice(0, i + 10));
+        server.receive(events);
+        expect(server.list).toEqual(events);
+      },
+    ),
     { numRuns: Math.ceil(RUNS / 2) },
   );
 });

@@ -25,7 +25,10 @@ export interface SeatProgress {
   fitted: FittedCondition | 'asLeft' | null;
   /** Stages that this fastener, or its position where that is what counts, has behind it. */
   done: ById<true>;
-  /** Turned in angle stages (by stage, or stage.part), in degrees; null where a stop short was not measured. */
+  /**
+   * Turned in angle stages (by stage, or stage.part), in degrees; null where a stop short was not
+   * measured.
+   */
   turnedDeg: ById<number | null>;
   /** Parts of an `each` stage that are done on it. */
   parts: number;
@@ -37,7 +40,9 @@ export interface SeatProgress {
   catchUpPass: number;
   /** Taken past yield. */
   yielded: boolean;
-  /** Used once and used up, and by what: a new one must come in before anything else happens here. */
+  /**
+   * Used once and used up, and by what: a new one must come in before anything else happens here.
+   */
   usedUp: 'trial' | 'work' | null;
   /** Set aside in this pass: asked again last; twice: left for the pass. */
   aside: 0 | 1 | 2;
@@ -90,7 +95,9 @@ export interface Deviation {
   wrench?: string;
 }
 
-/** What stops a run until it is answered. Failures and claims stand with their fasteners, not here. */
+/**
+ * What stops a run until it is answered. Failures and claims stand with their fasteners, not here.
+ */
 export type OpenHold =
   | { kind: 'notSettled'; stage: string; moved: readonly string[] }
   | { kind: 'notSeated'; stage: string; notSeated: readonly string[] }
@@ -101,7 +108,10 @@ export type OpenHold =
   | { kind: 'notCovered'; fastener: string; stage: string };
 
 export type AnyHold =
-  OpenHold | { kind: 'refused'; deviation: Deviation } | { kind: 'failed'; seat: string; failure: FailureKind; rung: string | null } | { kind: 'claim'; claim: Claim };
+  | OpenHold
+  | { kind: 'refused'; deviation: Deviation }
+  | { kind: 'failed'; seat: string; failure: FailureKind; rung: string | null }
+  | { kind: 'claim'; claim: Claim };
 
 /** How a step was answered; it stays due unless the answer lets the work go on. */
 export interface StepAnswer {
@@ -128,7 +138,10 @@ export interface Progress {
   settings: ById<Quantity>;
   values: ById<Quantity>;
   steps: ById<StepAnswer>;
-  /** When steps and stages were done, as the device said: `step:x`, `stage:y`. Clocks start and end by them. */
+  /**
+   * When steps and stages were done, as the device said: `step:x`, `stage:y`. Clocks start and end
+   * by them.
+   */
   times: ById<string>;
   /** When the present stage came due. */
   since: string | null;

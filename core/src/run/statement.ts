@@ -1,7 +1,13 @@
 import * as v from 'valibot';
 import { FastenerIdSchema, KeySchema, textOf, TimeSchema, UuidSchema } from '../schema/text';
 
-const envelope = { id: UuidSchema, person: UuidSchema, role: v.picklist(['lead', 'technician']), at: TimeSchema, text: v.optional(textOf(400)) } as const;
+const envelope = {
+  id: UuidSchema,
+  person: UuidSchema,
+  role: v.picklist(['lead', 'technician']),
+  at: TimeSchema,
+  text: v.optional(textOf(400)),
+} as const;
 
 /** What an allowance is about: something that happened, or something that is about to. */
 const AboutSchema = v.union([
@@ -14,11 +20,16 @@ const AboutSchema = v.union([
 ]);
 
 /**
- * Said by a person with the right, immutable, outside the run's own stream; the holder's event `used` takes it in.
- * `claims` are the late entries of an earlier device, brought by the server.
+ * Said by a person with the right, immutable, outside the run's own stream; the holder's event
+ * `used` takes it in. `claims` are the late entries of an earlier device, brought by the server.
  */
 export const StatementSchema = v.variant('kind', [
-  v.strictObject({ ...envelope, kind: v.literal('allowance'), about: AboutSchema, decision: v.picklist(['allow', 'refuse']) }),
+  v.strictObject({
+    ...envelope,
+    kind: v.literal('allowance'),
+    about: AboutSchema,
+    decision: v.picklist(['allow', 'refuse']),
+  }),
   v.strictObject({
     ...envelope,
     kind: v.literal('release'),
@@ -27,7 +38,11 @@ export const StatementSchema = v.variant('kind', [
     fastener: v.optional(FastenerIdSchema),
   }),
   v.strictObject({ ...envelope, kind: v.literal('leaveOut'), fastener: FastenerIdSchema }),
-  v.strictObject({ ...envelope, kind: v.literal('preparation'), steps: v.pipe(v.array(KeySchema), v.minLength(1), v.maxLength(100)) }),
+  v.strictObject({
+    ...envelope,
+    kind: v.literal('preparation'),
+    steps: v.pipe(v.array(KeySchema), v.minLength(1), v.maxLength(100)),
+  }),
   v.strictObject({ ...envelope, kind: v.literal('signature') }),
   v.strictObject({ ...envelope, kind: v.literal('note') }),
   v.strictObject({

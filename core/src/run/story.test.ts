@@ -1,4 +1,15 @@
-import { buildSheet, atStage, demoSheet, headSheet, PLACE, pullDue, refusal, Technician, testId, type SheetPlan } from '../testing';
+import {
+  buildSheet,
+  atStage,
+  demoSheet,
+  headSheet,
+  PLACE,
+  pullDue,
+  refusal,
+  Technician,
+  testId,
+  type SheetPlan,
+} from '../testing';
 import { clocks, next, nextInSitting, sittings, type Next } from '.';
 
 const hold = (due: Next) => {
@@ -10,29 +21,77 @@ describe('several together', () => {
   test('the next ones in order are confirmed by one event; the record and the state know each', () => {
     const t = new Technician(headSheet);
     t.until(atStage('snug'));
-    t.do('passConfirmed', { stage: 'snug', pass: 1, fasteners: ['1/1', '2/1', '3/1'], outcome: 'clicked', puller: PLACE.person });
+    t.do('passConfirmed', {
+      stage: 'snug',
+      pass: 1,
+      fasteners: ['1/1', '2/1', '3/1'],
+      outcome: 'clicked',
+      puller: PLACE.person,
+    });
     expect(pullDue(t.state).fastener).toBe('4/1');
-    expect(refusal(() => t.do('passConfirmed', { stage: 'snug', pass: 1, fasteners: ['5/1', '6/1'], outcome: 'clicked', puller: PLACE.person }))).toBe('WRONG_FASTENER');
+    expect(
+      refusal(() =>
+        t.do('passConfirmed', {
+          stage: 'snug',
+          pass: 1,
+          fasteners: ['5/1', '6/1'],
+          outcome: 'clicked',
+          puller: PLACE.person,
+        }),
+      ),
+    ).toBe('WRONG_FASTENER');
   });
 
   test('never by angle, and not a first torque that did not turn', () => {
     const t = new Technician(headSheet);
     const due = t.until((d) => d.kind === 'pull');
     expect(due).toMatchObject({ mustTurn: true });
-    expect(refusal(() => t.do('passConfirmed', { stage: 'settle', pass: 1, fasteners: ['2/1'], outcome: 'heldStill', puller: PLACE.person }))).toBe('WRONG_FASTENER');
-    expect(refusal(() => t.do('passConfirmed', { stage: 'settle', pass: 1, fasteners: [pullDue(t.state).fastener], outcome: 'heldStill', puller: PLACE.person }))).toBe(
-      'DRY_FIRST_TORQUE',
-    );
+    expect(
+      refusal(() =>
+        t.do('passConfirmed', {
+          stage: 'settle',
+          pass: 1,
+          fasteners: ['2/1'],
+          outcome: 'heldStill',
+          puller: PLACE.person,
+        }),
+      ),
+    ).toBe('WRONG_FASTENER');
+    expect(
+      refusal(() =>
+        t.do('passConfirmed', {
+          stage: 'settle',
+          pass: 1,
+          fasteners: [pullDue(t.state).fastener],
+          outcome: 'heldStill',
+          puller: PLACE.person,
+        }),
+      ),
+    ).toBe('DRY_FIRST_TORQUE');
     t.until(atStage('first-angle'));
-    expect(refusal(() => t.do('passConfirmed', { stage: 'first-angle', pass: 1, fasteners: ['1/1'], outcome: 'reached', puller: PLACE.person }))).toBe('ANGLE_TOGETHER');
+    expect(
+      refusal(() =>
+        t.do('passConfirmed', {
+          stage: 'first-angle',
+          pass: 1,
+          fasteners: ['1/1'],
+          outcome: 'reached',
+          puller: PLACE.person,
+        }),
+      ),
+    ).toBe('ANGLE_TOGETHER');
   });
 
   test('a drawing down is one confirmation a round, and too many rounds end in a hold', () => {
     const t = new Technician(demoSheet('tf25-pressure-plate'));
     const due = t.until((d) => d.kind === 'round');
     expect(due).toMatchObject({ round: 1, fasteners: ['1/1', '3/1', '5/1', '2/1', '4/1', '6/1'] });
-    for (let i = 1; i <= 12; i += 1) t.do('roundDone', { stage: 'down', round: i, seated: false, notSeated: ['4/1'] });
-    expect(hold(next(t.state))).toMatchObject({ hold: { kind: 'notSeated', notSeated: ['4/1'] }, ways: ['restart', 'pending'] });
+    for (let i = 1; i <= 12; i += 1)
+      t.do('roundDone', { stage: 'down', round: i, seated: false, notSeated: ['4/1'] });
+    expect(hold(next(t.state))).toMatchObject({
+      hold: { kind: 'notSeated', notSeated: ['4/1'] },
+      ways: ['restart', 'pending'],
+    });
     t.step();
     expect(next(t.state)).toMatchObject({ kind: 'round', round: 1 });
   });
@@ -61,7 +120,10 @@ describe('orders', () => {
     t.step({ aside: true });
     expect(pullDue(t.state)).toMatchObject({ fastener: 'B/1', task: { part: { id: 'torque' } } });
     t.until((d) => d.kind === 'pull' && d.fastener === 'A/1');
-    expect(pullDue(t.state)).toMatchObject({ reason: 'asideLast', task: { part: { id: 'torque' } } });
+    expect(pullDue(t.state)).toMatchObject({
+      reason: 'asideLast',
+      task: { part: { id: 'torque' } },
+    });
     t.finish();
   });
 });
@@ -71,8 +133,15 @@ describe('new for old', () => {
     const t = new Technician(demoSheet('bv48-damper'));
     expect(t.until((d) => d.kind === 'fit')).toMatchObject({ newOnly: false });
     t.do('fitted', { fasteners: [{ fastener: '1/1', condition: 'ownHole' }] });
-    expect(t.until((d) => d.kind === 'swap')).toMatchObject({ reason: 'swapStage', fastener: '1/1', replacement: '1/2', newOnly: true });
-    expect(refusal(() => t.do('swapped', { fastener: '1/1', replacement: '1/2', condition: 'ownHole' }))).toBe('ONE_TIME_USE');
+    expect(t.until((d) => d.kind === 'swap')).toMatchObject({
+      reason: 'swapStage',
+      fastener: '1/1',
+      replacement: '1/2',
+      newOnly: true,
+    });
+    expect(
+      refusal(() => t.do('swapped', { fastener: '1/1', replacement: '1/2', condition: 'ownHole' })),
+    ).toBe('ONE_TIME_USE');
     t.step();
     t.until((d) => d.kind === 'pull');
     expect(pullDue(t.state)).toMatchObject({ fastener: '1/2', stage: { id: 't1' } });
@@ -84,7 +153,9 @@ describe('new for old', () => {
     const t = new Technician(demoSheet('ob20-rod-caps'));
     const due = t.until((d) => d.kind === 'fit');
     if (due.kind !== 'fit') throw new Error();
-    t.do('fitted', { fasteners: due.fasteners.map((fastener) => ({ fastener, condition: 'ownHole' as const })) });
+    t.do('fitted', {
+      fasteners: due.fasteners.map((fastener) => ({ fastener, condition: 'ownHole' as const })),
+    });
     const swap = t.until((d) => d.kind === 'swap');
     expect(swap).toMatchObject({ reason: 'trialOver', fastener: 'A/1' });
     expect(t.state.progress.seats.A?.done).toEqual({ trial: true, open: true });
@@ -97,14 +168,21 @@ describe('new for old', () => {
     t.until((d) => d.kind === 'swap');
     expect(next(t.state)).toMatchObject({ reason: 'usedUp', fastener: 'A/1' });
     t.finish();
-    expect(t.state.progress.deviations.filter((d) => d.kind === 'replaced').map((d) => d.fastener)).toEqual(['A/1', 'B/1']);
+    expect(
+      t.state.progress.deviations.filter((d) => d.kind === 'replaced').map((d) => d.fastener),
+    ).toEqual(['A/1', 'B/1']);
   });
 
   test('by length: measured, and too long stays out', () => {
     const t = new Technician(demoSheet('brenna-2-0-head-early'));
     const due = t.until((d) => d.kind === 'fit');
     if (due.kind !== 'fit') throw new Error();
-    const say = (lengthMm?: number) => due.fasteners.map((fastener) => ({ fastener, condition: 'ownHole' as const, ...(lengthMm ? { lengthMm } : {}) }));
+    const say = (lengthMm?: number) =>
+      due.fasteners.map((fastener) => ({
+        fastener,
+        condition: 'ownHole' as const,
+        ...(lengthMm ? { lengthMm } : {}),
+      }));
     expect(refusal(() => t.do('fitted', { fasteners: say() }))).toBe('LENGTH_NEEDED');
     expect(refusal(() => t.do('fitted', { fasteners: say(139.6) }))).toBe('TOO_LONG');
     expect(refusal(() => t.do('fitted', { fasteners: say(12) }))).toBe('LENGTH_IMPLAUSIBLE');
@@ -117,7 +195,9 @@ describe('new for old', () => {
     const t = new Technician(headSheet);
     const due = t.until((d) => d.kind === 'fit');
     if (due.kind !== 'fit') throw new Error();
-    const used = { fasteners: due.fasteners.map((fastener) => ({ fastener, condition: 'other' as const })) };
+    const used = {
+      fasteners: due.fasteners.map((fastener) => ({ fastener, condition: 'other' as const })),
+    };
     expect(refusal(() => t.do('fitted', used))).toBe('ONE_TIME_USE');
     t.lead({ kind: 'allowance', about: { reuse: 'head-bolts' }, decision: 'allow' });
     t.do('fitted', used);
@@ -135,8 +215,11 @@ describe('new for old', () => {
     expect(next(t.state)).toMatchObject({ kind: 'swap', reason: 'usedUp' });
     expect(t.state.progress).toMatchObject({ stage: 0, pass: 1 });
     t.finish();
-    // The two inner ones had their angle and the broken one is new; the others were never past yield.
-    expect(Object.values(t.state.progress.seats).flatMap((s) => (s.life === 2 ? [s.seat] : []))).toEqual(['1', '2', '5']);
+    // The two inner ones had their angle and the broken one is new; the others were never past
+    // yield.
+    expect(
+      Object.values(t.state.progress.seats).flatMap((s) => (s.life === 2 ? [s.seat] : [])),
+    ).toEqual(['1', '2', '5']);
   });
 
   test('left to the lead, it waits for the lead', () => {
@@ -177,7 +260,11 @@ describe('clocks', () => {
     t.wait(3600);
     const due = pullDue(t.state);
     expect(refusal(() => t.pull(due, {}))).toBe('CLOCK_PASSED');
-    expect(refusal(() => t.pull(due, { doneAt: new Date(Date.parse(t.nowIso()) + 60_000).toISOString() }))).toBe('DONE_AT_WRONG');
+    expect(
+      refusal(() =>
+        t.pull(due, { doneAt: new Date(Date.parse(t.nowIso()) + 60_000).toISOString() }),
+      ),
+    ).toBe('DONE_AT_WRONG');
     const late = t.clone();
     t.pull(due, { doneAt: inTime });
     expect(next(t.state)).toMatchObject({ kind: 'setTool', stage: { id: 't2' } });
@@ -228,15 +315,26 @@ describe('steps', () => {
     expect(Object.values(t.state.progress.seats).filter((s) => s.done['inner-t']).length).toBe(6);
     expect(t.state.progress.seats['1T']?.fitted).toBeNull();
     t.step();
-    expect(next(t.state)).toMatchObject({ kind: 'fit', fasteners: ['1T/1', '1B/1', '5B/1', '5T/1'] });
+    expect(next(t.state)).toMatchObject({
+      kind: 'fit',
+      fasteners: ['1T/1', '1B/1', '5B/1', '5T/1'],
+    });
   });
 
   test('a bad answer asks again, a measurement outside its limits may go on pending, and is refused later', () => {
     const t = new Technician(demoSheet('ob20-rod-caps'));
     t.until((d) => d.kind === 'step' && d.step.id === 'clearance');
     t.do('stepDone', { step: 'clearance', measurements: [{ value: { value: 0.08, unit: 'mm' } }] });
-    expect(next(t.state)).toMatchObject({ kind: 'step', reason: 'consequence', step: { id: 'clearance' } });
-    const event = t.do('stepDone', { step: 'clearance', measurements: [{ value: { value: 0.08, unit: 'mm' } }], pendingLead: true });
+    expect(next(t.state)).toMatchObject({
+      kind: 'step',
+      reason: 'consequence',
+      step: { id: 'clearance' },
+    });
+    const event = t.do('stepDone', {
+      step: 'clearance',
+      measurements: [{ value: { value: 0.08, unit: 'mm' } }],
+      pendingLead: true,
+    });
     expect(next(t.state)).toMatchObject({ kind: 'step', step: { id: 'strip-off' } });
     t.lead({ kind: 'allowance', about: { deviation: event.id }, decision: 'refuse' });
     expect(next(t.state)).toMatchObject({ kind: 'step', step: { id: 'clearance' } });
@@ -247,7 +345,10 @@ describe('steps', () => {
     t.until(atStage('t1'));
     t.step({ fails: 'broke' });
     for (const rung of ['grip', 'drill', 'extractor', 'next-size', 'insert']) {
-      expect(hold(next(t.state))).toMatchObject({ hold: { rung }, ways: expect.arrayContaining(['rung', 'replace', 'statement']) });
+      expect(hold(next(t.state))).toMatchObject({
+        hold: { rung },
+        ways: expect.arrayContaining(['rung', 'replace', 'statement']),
+      });
       t.do('stepDone', { step: rung, answer: 'didNot' });
     }
     expect(hold(next(t.state)).ways).toEqual(['replace', 'statement']);
@@ -285,7 +386,11 @@ describe('what the lead says', () => {
     t.finish();
     t.lead({ kind: 'allowance', about: { deviation: short?.id ?? '' }, decision: 'refuse' });
     expect(t.state.status).toBe('open');
-    expect(hold(next(t.state))).toMatchObject({ hold: { kind: 'refused', deviation: { kind: 'stoppedShort' } }, fastener, ways: ['replace'] });
+    expect(hold(next(t.state))).toMatchObject({
+      hold: { kind: 'refused', deviation: { kind: 'stoppedShort' } },
+      fastener,
+      ways: ['replace'],
+    });
     t.finish();
     expect(t.state.status).toBe('finished');
   });
@@ -303,7 +408,14 @@ describe('what the lead says', () => {
   test('a technician cannot say it', () => {
     const t = new Technician(headSheet);
     t.until(atStage('snug'));
-    const statement = { id: testId(99), kind: 'leaveOut' as const, person: PLACE.person, role: 'technician' as const, at: t.nowIso(), fastener: '1/1' };
+    const statement = {
+      id: testId(99),
+      kind: 'leaveOut' as const,
+      person: PLACE.person,
+      role: 'technician' as const,
+      at: t.nowIso(),
+      fastener: '1/1',
+    };
     expect(refusal(() => t.do('used', { statement }))).toBe('NOT_LEAD');
   });
 
@@ -311,12 +423,23 @@ describe('what the lead says', () => {
     const t = new Technician(headSheet);
     t.until((d) => d.kind === 'chooseTool');
     const wrench = t.place.wrenches[2] ?? null;
-    expect(refusal(() => t.do('wrenchChosen', { stage: 'settle', method: 'click', wrench }))).toBe('WRENCH_OUT_OF_CALIBRATION');
-    const chosen = t.do('wrenchChosen', { stage: 'settle', method: 'click', wrench, pendingLead: true });
+    expect(refusal(() => t.do('wrenchChosen', { stage: 'settle', method: 'click', wrench }))).toBe(
+      'WRENCH_OUT_OF_CALIBRATION',
+    );
+    const chosen = t.do('wrenchChosen', {
+      stage: 'settle',
+      method: 'click',
+      wrench,
+      pendingLead: true,
+    });
     t.until(atStage('first-angle'));
     t.step();
     t.lead({ kind: 'allowance', about: { deviation: chosen.id }, decision: 'refuse' });
-    expect(hold(next(t.state))).toMatchObject({ hold: { kind: 'refused' }, ways: ['restart'], restart: 'settle' });
+    expect(hold(next(t.state))).toMatchObject({
+      hold: { kind: 'refused' },
+      ways: ['restart'],
+      restart: 'settle',
+    });
     t.step();
     expect(t.state.progress).toMatchObject({ stage: 0, pass: 1 });
     expect(next(t.state)).toMatchObject({ kind: 'swap', fastener: '1/1', reason: 'usedUp' });
@@ -333,13 +456,19 @@ describe('claims of the device before', () => {
     t.takeOver(testId(44));
     t.step();
     t.until((d) => d.kind === 'pull');
-    t.lead({ kind: 'claims', claims: [{ event: testId(800), fastener: '4/1', stage: 'snug', pass: 1 }] });
+    t.lead({
+      kind: 'claims',
+      claims: [{ event: testId(800), fastener: '4/1', stage: 'snug', pass: 1 }],
+    });
     return t;
   };
 
   test('are kept, and each is answered: really done counts in its pass', () => {
     const t = taken();
-    expect(hold(next(t.state))).toMatchObject({ hold: { kind: 'claim' }, ways: ['reallyDone', 'redone', 'notDone'] });
+    expect(hold(next(t.state))).toMatchObject({
+      hold: { kind: 'claim' },
+      ways: ['reallyDone', 'redone', 'notDone'],
+    });
     t.do('held', { hold: testId(800), decision: 'reallyDone' });
     expect(pullDue(t.state).fastener).toBe('5/1');
   });
@@ -350,7 +479,9 @@ describe('claims of the device before', () => {
     expect(pullDue(not.state).fastener).toBe('4/1');
     const redone = taken();
     redone.do('held', { hold: testId(800), decision: 'redone' });
-    expect(redone.state.progress.deviations).toMatchObject([{ kind: 'redone', fastener: '4/1', needsLead: true }]);
+    expect(redone.state.progress.deviations).toMatchObject([
+      { kind: 'redone', fastener: '4/1', needsLead: true },
+    ]);
   });
 });
 
@@ -358,7 +489,9 @@ describe('an earlier pull put right', () => {
   test('torques made since are asked again, angles stand and the lead decides', () => {
     const t = new Technician(headSheet);
     t.until((d) => d.kind === 'pull' && d.stage.id === 'first-angle' && d.fastener === '3/1');
-    const snug = [...t.state.events].find((e) => e.type === 'pulled' && e.payload.stage === 'snug' && e.payload.fastener === '5/1');
+    const snug = [...t.state.events].find(
+      (e) => e.type === 'pulled' && e.payload.stage === 'snug' && e.payload.fastener === '5/1',
+    );
     t.do('corrected', { event: snug?.id ?? '', outcome: 'notTurned', verdict: 'inTolerance' });
     expect(pullDue(t.state)).toMatchObject({ fastener: '5/1', stage: { id: 'snug' } });
     expect(t.state.progress.deviations.map((d) => [d.kind, d.fastener])).toEqual([
@@ -378,7 +511,12 @@ describe('an earlier pull put right', () => {
     const first = t.step();
     t.step({ fails: 'wontStartByHand' });
     t.do('restarted', { fastener: 'B/1', slackened: true });
-    t.do('corrected', { event: first?.id ?? '', outcome: 'reached', reading: { value: 140, unit: 'deg' }, verdict: 'above' });
+    t.do('corrected', {
+      event: first?.id ?? '',
+      outcome: 'reached',
+      reading: { value: 140, unit: 'deg' },
+      verdict: 'above',
+    });
     expect(hold(next(t.state))).toMatchObject({ hold: { kind: 'above', fastener: 'A/1' } });
   });
 
@@ -386,7 +524,9 @@ describe('an earlier pull put right', () => {
     const t = new Technician(demoSheet('bv48-damper'));
     t.until(atStage('a1'));
     t.step();
-    const seated = [...t.state.events].find((e) => e.type === 'pulled' && e.payload.stage === 'seat');
+    const seated = [...t.state.events].find(
+      (e) => e.type === 'pulled' && e.payload.stage === 'seat',
+    );
     t.do('corrected', { event: seated?.id ?? '', outcome: 'notTurned', verdict: 'inTolerance' });
     t.until((d) => d.kind === 'pull');
     expect(pullDue(t.state)).toMatchObject({ stage: { id: 'seat' }, fastener: '1/2' });
@@ -401,7 +541,12 @@ describe('an earlier pull put right', () => {
     const t = new Technician(headSheet);
     t.until(atStage('snug'));
     const made = t.step();
-    t.do('corrected', { event: made?.id ?? '', outcome: 'clicked', fastener: '3/1', verdict: 'inTolerance' });
+    t.do('corrected', {
+      event: made?.id ?? '',
+      outcome: 'clicked',
+      fastener: '3/1',
+      verdict: 'inTolerance',
+    });
     expect(pullDue(t.state).fastener).toBe('1/1');
     expect(Object.keys(t.state.progress.inPass)).toEqual(['3']);
   });
@@ -411,8 +556,19 @@ describe('an earlier pull put right', () => {
     t.until(atStage('snug'));
     const made = t.step();
     for (const fastener of ['99/1', '3/2']) {
-      expect(refusal(() => t.do('corrected', { event: made?.id ?? '', outcome: 'clicked', fastener, verdict: 'inTolerance' }))).toBe('FASTENER_NOT_THERE');
-      expect(refusal(() => t.do('added', { fasteners: [fastener], action: 'loosen' }))).toBe('FASTENER_NOT_THERE');
+      expect(
+        refusal(() =>
+          t.do('corrected', {
+            event: made?.id ?? '',
+            outcome: 'clicked',
+            fastener,
+            verdict: 'inTolerance',
+          }),
+        ),
+      ).toBe('FASTENER_NOT_THERE');
+      expect(refusal(() => t.do('added', { fasteners: [fastener], action: 'loosen' }))).toBe(
+        'FASTENER_NOT_THERE',
+      );
     }
   });
 });
@@ -435,7 +591,11 @@ describe('a joint that occurs several times', () => {
     const four = run('4');
     four.finish();
     const done = { '1': one.state, '4': four.state };
-    expect(nextInSitting(rods, done, 0)).toEqual({ kind: 'turnCrank', toDeg: 180, forInstances: ['2', '3'] });
+    expect(nextInSitting(rods, done, 0)).toEqual({
+      kind: 'turnCrank',
+      toDeg: 180,
+      forInstances: ['2', '3'],
+    });
     expect(nextInSitting(rods, done, 180)).toEqual({ kind: 'run', instance: '2' });
   });
 
@@ -447,7 +607,10 @@ describe('a joint that occurs several times', () => {
 
 test('re-tightening after heat is a run of its own: fasteners as they were left, not moving is no suspicion', () => {
   const sheet = demoSheet('qs16-head');
-  const t = new Technician(sheet, undefined, { part: 'hot', fasteners: sheet.seats.map((s) => `${s.id}/${s.id === '3n' ? 2 : 1}`) });
+  const t = new Technician(sheet, undefined, {
+    part: 'hot',
+    fasteners: sheet.seats.map((s) => `${s.id}/${s.id === '3n' ? 2 : 1}`),
+  });
   const due = t.until((d) => d.kind === 'pull');
   expect(due).toMatchObject({ stage: { id: 'again' }, mustTurn: false, pass: 1 });
   t.step({ moved: false });
@@ -461,13 +624,22 @@ test('a stretch is measured, or its published torque is chosen beforehand', () =
   const choose = t.until((d) => d.kind === 'chooseValue');
   expect(choose).toMatchObject({ stage: { id: 'stretch' } });
   const byTorque = t.clone();
-  expect(refusal(() => t.do('valueChosen', { stage: 'stretch', value: { value: 0.2, unit: 'mm' } }))).toBe('VALUE_OUT_OF_RANGE');
+  expect(
+    refusal(() => t.do('valueChosen', { stage: 'stretch', value: { value: 0.2, unit: 'mm' } })),
+  ).toBe('VALUE_OUT_OF_RANGE');
   t.until(atStage('stretch'));
   t.pull(pullDue(t.state), { reading: { value: 0.1, unit: 'mm' } });
   expect(pullDue(t.state)).toMatchObject({ fastener: 'A/1' });
   t.pull(pullDue(t.state), { reading: { value: 0.19, unit: 'mm' } });
-  expect(hold(next(t.state))).toMatchObject({ hold: { kind: 'above', fastener: 'A/1' }, ways: ['redo', 'replace', 'pending'] });
+  expect(hold(next(t.state))).toMatchObject({
+    hold: { kind: 'above', fastener: 'A/1' },
+    ways: ['redo', 'replace', 'pending'],
+  });
   byTorque.do('valueChosen', { stage: 'stretch', value: { value: 52, unit: '[ft_i].[lbf_av]' } });
   byTorque.until(atStage('stretch'));
-  expect(pullDue(byTorque.state)).toMatchObject({ task: { action: 'torque' }, target: { value: 52 }, outcomes: ['clicked'] });
+  expect(pullDue(byTorque.state)).toMatchObject({
+    task: { action: 'torque' },
+    target: { value: 52 },
+    outcomes: ['clicked'],
+  });
 });

@@ -1,4 +1,13 @@
-import { atStage, demoSheet, headSheet, holdDue, pullDue, refusal, Technician, testId } from '../testing';
+import {
+  atStage,
+  demoSheet,
+  headSheet,
+  holdDue,
+  pullDue,
+  refusal,
+  Technician,
+  testId,
+} from '../testing';
 import { CORE_VERSION, next, type PayloadOf } from '.';
 
 const stripe = (t: Technician, stripeDeg: number): PayloadOf<'pulled'> => ({
@@ -24,7 +33,12 @@ function tookOver(): Technician {
     pass: due.pass,
     fasteners: due.fasteners.map((fastener, i) => ({
       fastener,
-      found: i === 2 ? ('cannotTell' as const) : due.believedTurned.includes(fastener) ? ('turned' as const) : ('notTurned' as const),
+      found:
+        i === 2
+          ? ('cannotTell' as const)
+          : due.believedTurned.includes(fastener)
+            ? ('turned' as const)
+            : ('notTurned' as const),
     })),
   });
   return t;
@@ -37,7 +51,10 @@ test('after a take-over the stripe is read from where it was painted: the earlie
   t.until((d) => d.kind === 'pull');
   expect(pullDue(t.state)).toMatchObject({ fastener, inHand: { value: 65, unit: 'deg' } });
   t.finish();
-  expect(t.state.progress.seats[pullSeat(fastener)]?.turnedDeg).toEqual({ 'first-angle': 75, 'second-angle': 65 });
+  expect(t.state.progress.seats[pullSeat(fastener)]?.turnedDeg).toEqual({
+    'first-angle': 75,
+    'second-angle': 65,
+  });
 });
 
 test('part of the way: what is missing is asked for, and no more', () => {
@@ -70,7 +87,9 @@ test('a one-time-use bolt whose angle is lost is read or replaced, never slacken
   t.until(atStage('first-angle'));
   t.step({ fails: 'angleLost' });
   expect(holdDue(t.state).ways).toEqual(['readStripe', 'replace', 'statement']);
-  expect(refusal(() => t.do('restarted', { fastener: '1/1', slackened: true }))).toBe('ONE_TIME_USE');
+  expect(refusal(() => t.do('restarted', { fastener: '1/1', slackened: true }))).toBe(
+    'ONE_TIME_USE',
+  );
 });
 
 test('each at a time: a bolt is striped after its own torque, and the others are not', () => {
@@ -86,11 +105,15 @@ test('painted again after any slackening, and never evidence before', () => {
   const t = new Technician(demoSheet('bv48-head'));
   t.until((d) => d.kind === 'mark');
   t.step();
-  const first = [...t.state.events].filter((e) => e.type === 'stepDone' && e.payload.step === 'mark').length;
+  const first = [...t.state.events].filter(
+    (e) => e.type === 'stepDone' && e.payload.step === 'mark',
+  ).length;
   t.until((d) => d.kind === 'mark');
   expect(Object.values(t.state.progress.seats).some((s) => s.marked)).toBe(false);
   t.finish();
-  expect([...t.state.events].filter((e) => e.type === 'stepDone' && e.payload.step === 'mark')).toHaveLength(first + 1);
+  expect(
+    [...t.state.events].filter((e) => e.type === 'stepDone' && e.payload.step === 'mark'),
+  ).toHaveLength(first + 1);
 });
 
 const pullSeat = (fastener: string | null): string => fastener?.split('/')[0] ?? '';

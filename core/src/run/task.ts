@@ -1,4 +1,13 @@
-import { entersYield, isSettling, stageAt, stageIndex, type Action, type Part, type Sheet, type Stage } from '../procedure';
+import {
+  entersYield,
+  isSettling,
+  stageAt,
+  stageIndex,
+  type Action,
+  type Part,
+  type Sheet,
+  type Stage,
+} from '../procedure';
 import type { Quantity } from '../quantity';
 import type { Progress } from './state';
 
@@ -17,10 +26,17 @@ export interface Task {
   entersYield: boolean;
 }
 
-/** What chosen values, turned angles, tools and settings are kept under: the stage, or the part of an `each` stage. */
-export const valueKey = (stage: string, part?: string): string => (part === undefined ? stage : `${stage}.${part}`);
+/**
+ * What chosen values, turned angles, tools and settings are kept under: the stage, or the part of
+ * an `each` stage.
+ */
+export const valueKey = (stage: string, part?: string): string =>
+  part === undefined ? stage : `${stage}.${part}`;
 
-/** The one value of a target: published, or chosen inside its range; undefined while it still has to be chosen. */
+/**
+ * The one value of a target: published, or chosen inside its range; undefined while it still has to
+ * be chosen.
+ */
 export function valueOf(progress: Progress, stage: Stage, part?: Part): Quantity | undefined {
   const chosen = progress.values[valueKey(stage.id, part?.id)];
   if (chosen) return chosen;
@@ -29,14 +45,24 @@ export function valueOf(progress: Progress, stage: Stage, part?: Part): Quantity
 }
 
 /**
- * The task of a stage at a part; a stretch whose published torque was chosen instead is that torque.
+ * The task of a stage at a part; a stretch whose published torque was chosen instead is that
+ * torque.
  * @param partIndex which part of an `each` stage, from 0
  */
-export function taskOf(sheet: Sheet, progress: Progress, stageIndex: number, partIndex: number): Task {
+export function taskOf(
+  sheet: Sheet,
+  progress: Progress,
+  stageIndex: number,
+  partIndex: number,
+): Task {
   const stage = stageAt(sheet, stageIndex);
   const part = stage.action === 'each' ? (stage.each?.[partIndex] ?? null) : null;
   const target = valueOf(progress, stage, part ?? undefined) ?? null;
-  const byTorque = stage.action === 'stretch' && target !== null && target.unit !== 'mm' && target.unit !== '[in_i]';
+  const byTorque =
+    stage.action === 'stretch' &&
+    target !== null &&
+    target.unit !== 'mm' &&
+    target.unit !== '[in_i]';
   const action: Action = part ? part.action : byTorque ? 'torque' : stage.action;
   return {
     stage,
@@ -52,10 +78,17 @@ export function taskOf(sheet: Sheet, progress: Progress, stageIndex: number, par
 }
 
 /** The task that an event names by stage and part. */
-export function taskNamed(sheet: Sheet, progress: Progress, named: { stage: string; part?: string | undefined }): Task | undefined {
+export function taskNamed(
+  sheet: Sheet,
+  progress: Progress,
+  named: { stage: string; part?: string | undefined },
+): Task | undefined {
   const index = stageIndex(sheet, named.stage);
   if (index < 0) return undefined;
-  const part = named.part === undefined ? 0 : (sheet.stages[index]?.each?.findIndex((x) => x.id === named.part) ?? -1);
+  const part =
+    named.part === undefined
+      ? 0
+      : (sheet.stages[index]?.each?.findIndex((x) => x.id === named.part) ?? -1);
   return part < 0 ? undefined : taskOf(sheet, progress, index, part);
 }
 
@@ -67,4 +100,5 @@ export function targetOf(task: Task): Quantity {
 
 /** Torques are read on a wrench's scale. */
 export const isTorque = (action: Action): boolean => action === 'torque' || action === 'check';
-export const isMeasured = (action: Action): boolean => isTorque(action) || action === 'angle' || action === 'stretch';
+export const isMeasured = (action: Action): boolean =>
+  isTorque(action) || action === 'angle' || action === 'stretch';

@@ -1,4 +1,13 @@
-import { demoSheet, headSheet, holdDue, methodsDue, pullDue, refusal, Technician, WRENCHES } from '../testing';
+import {
+  demoSheet,
+  headSheet,
+  holdDue,
+  methodsDue,
+  pullDue,
+  refusal,
+  Technician,
+  WRENCHES,
+} from '../testing';
 import { tooMuchOf, type PayloadOf } from '.';
 
 const [, large] = WRENCHES;
@@ -6,17 +15,25 @@ const digital = { ...large!, kind: 'digital' as const };
 /** At the first pull of a stage, with a wrench that shows what it reads. */
 function atDigital(stage: string, sheet = headSheet): Technician {
   const t = new Technician(sheet);
-  t.until((d) => (d.kind === 'chooseTool' || d.kind === 'setTool' || d.kind === 'pull') && d.stage.id === stage);
+  t.until(
+    (d) =>
+      (d.kind === 'chooseTool' || d.kind === 'setTool' || d.kind === 'pull') &&
+      d.stage.id === stage,
+  );
   t.do('wrenchChosen', { stage, method: 'digital', wrench: digital });
   t.until((d) => d.kind === 'pull');
   return t;
 }
-const reads = (value: number): { reading: { value: number; unit: 'N.m' }; outcome?: 'turned' } => ({ reading: { value, unit: 'N.m' } });
+const reads = (value: number): { reading: { value: number; unit: 'N.m' }; outcome?: 'turned' } => ({
+  reading: { value, unit: 'N.m' },
+});
 
 test('a value without a published tolerance is judged upwards too: the shop’s window holds in both directions', () => {
   const t = atDigital('snug');
   t.pull(pullDue(t.state), reads(54));
-  expect(t.state.progress.deviations).toMatchObject([{ kind: 'above', fastener: '1/1', needsLead: true }]);
+  expect(t.state.progress.deviations).toMatchObject([
+    { kind: 'above', fastener: '1/1', needsLead: true },
+  ]);
 });
 
 test.each([
@@ -25,7 +42,16 @@ test.each([
 ])('%s is asked back; confirmed, it stops the run', (_what, value, why) => {
   const t = atDigital('snug');
   const due = pullDue(t.state);
-  const said: PayloadOf<'pulled'> = { fastener: due.fastener, stage: due.stage.id, pass: 1, outcome: 'clicked', method: 'digital', verdict: 'above', core: '', ...reads(value) };
+  const said: PayloadOf<'pulled'> = {
+    fastener: due.fastener,
+    stage: due.stage.id,
+    pass: 1,
+    outcome: 'clicked',
+    method: 'digital',
+    verdict: 'above',
+    core: '',
+    ...reads(value),
+  };
   expect(tooMuchOf(t.state.sheet, t.state.progress, said)?.why).toBe(why);
   expect(refusal(() => t.pull(due, reads(value)))).toBe('READING_TOO_MUCH');
   expect(t.state.progress.inPass).toEqual({});
@@ -41,14 +67,22 @@ test('an angle of twice the target is asked back, then stops', () => {
   expect(refusal(() => t.pull(due, { reading }))).toBe('READING_TOO_MUCH');
   t.pull(due, { reading, sure: true });
   // Bolts for one use that have begun an angle: slackened and brought back is no way out.
-  expect(holdDue(t.state)).toMatchObject({ hold: { kind: 'above' }, ways: ['replace', 'statement'] });
+  expect(holdDue(t.state)).toMatchObject({
+    hold: { kind: 'above' },
+    ways: ['replace', 'statement'],
+  });
 });
 
 test('a correction is judged by core from its reading, whatever verdict came with it', () => {
   const t = atDigital('snug');
   const first = t.pull(pullDue(t.state), reads(50));
   const reading = { value: 239, unit: 'N.m' as const };
-  const correct = { event: first.id, outcome: 'clicked' as const, reading, verdict: 'inTolerance' as const };
+  const correct = {
+    event: first.id,
+    outcome: 'clicked' as const,
+    reading,
+    verdict: 'inTolerance' as const,
+  };
   expect(refusal(() => t.do('corrected', correct))).toBe('READING_TOO_MUCH');
   t.do('corrected', { ...correct, sure: true });
   expect(holdDue(t.state)).toMatchObject({ hold: { kind: 'above', fastener: '1/1' } });

@@ -23,10 +23,12 @@ const CAN_GO_BACK: readonly EventType[] = [
 ];
 
 /**
- * The one confirmation that “go back” would take back now: the last that counts, made by the present holder.
- * Statements, take-overs and what was found at a take-over are never taken back.
+ * The one confirmation that “go back” would take back now: the last that counts, made by the
+ * present holder. Statements, take-overs and what was found at a take-over are never taken back.
  */
 export function undoable(state: RunState): RunEvent | undefined {
   const last = state.effective.at(-1)?.event;
-  return last && CAN_GO_BACK.includes(last.type) && last.hold === state.holder?.hold ? last : undefined;
+  return last && CAN_GO_BACK.includes(last.type) && last.hold === state.holder?.hold
+    ? last
+    : undefined;
 }

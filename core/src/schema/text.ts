@@ -1,14 +1,30 @@
 import * as v from 'valibot';
 
-/** Neither NUL and other control characters (a table cannot hold them) nor half a surrogate pair (UTF-8 cannot). */
-export const CLEAN = /^(?:[^\u0000-\u0008\u000b\u000c\u000e-\u001f\ud800-\udfff]|[\ud800-\udbff][\udc00-\udfff])*$/;
+/**
+ * Neither NUL and other control characters (a table cannot hold them) nor half a surrogate pair
+ * (UTF-8 cannot).
+ */
+export const CLEAN =
+  /^(?:[^\u0000-\u0008\u000b\u000c\u000e-\u001f\ud800-\udfff]|[\ud800-\udbff][\udc00-\udfff])*$/;
 
 /** Text that a person wrote, cleaned of nothing: what cannot be kept as it is, is refused. */
-export const textOf = (maxLength: number) => v.pipe(v.string(), v.minLength(1), v.maxLength(maxLength), v.regex(CLEAN, 'holds characters that cannot be stored'));
+export const textOf = (maxLength: number) =>
+  v.pipe(
+    v.string(),
+    v.minLength(1),
+    v.maxLength(maxLength),
+    v.regex(CLEAN, 'holds characters that cannot be stored'),
+  );
 
 /** In one spelling: what is counted or locked by an id has no second name. */
-export const UuidSchema = v.pipe(v.string(), v.uuid(), v.regex(/^[0-9a-f-]+$/, 'is not in small letters'));
-const isOfCalendar = (day: string): boolean => !Number.isNaN(Date.parse(`${day}T00:00:00Z`)) && new Date(`${day}T00:00:00Z`).toISOString().startsWith(day);
+export const UuidSchema = v.pipe(
+  v.string(),
+  v.uuid(),
+  v.regex(/^[0-9a-f-]+$/, 'is not in small letters'),
+);
+const isOfCalendar = (day: string): boolean =>
+  !Number.isNaN(Date.parse(`${day}T00:00:00Z`)) &&
+  new Date(`${day}T00:00:00Z`).toISOString().startsWith(day);
 /** A moment of a day that the calendar has. */
 export const TimeSchema = v.pipe(
   v.string(),
@@ -25,11 +41,17 @@ export const FastenerIdSchema = v.pipe(v.string(), v.regex(/^[A-Za-z0-9]{1,6}[a-
 export const TimeZoneSchema = v.pipe(textOf(60), v.check(isTimeZone, 'is no time zone'));
 function isTimeZone(zone: string): boolean {
   try {
-    return /^[A-Z]/.test(new Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone);
+    return /^[A-Z]/.test(
+      new Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone,
+    );
   } catch {
     return false;
   }
 }
 export const finite = v.pipe(v.number(), v.finite());
 /** A day that the calendar has: 2027-02-30 is none. */
-export const DaySchema = v.pipe(v.string(), v.isoDate(), v.check(isOfCalendar, 'is no day of the calendar'));
+export const DaySchema = v.pipe(
+  v.string(),
+  v.isoDate(),
+  v.check(isOfCalendar, 'is no day of the calendar'),
+);

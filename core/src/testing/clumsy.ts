@@ -1,9 +1,20 @@
 import fc from 'fast-check';
 import { AppError } from '../errors';
-import { next, stripeBefore, undoable, type FailureKind, type Next, type PullNext, FAILURES } from '../run';
+import {
+  next,
+  stripeBefore,
+  undoable,
+  type FailureKind,
+  type Next,
+  type PullNext,
+  FAILURES,
+} from '../run';
 import { testId, Technician } from './technician';
 
-/** What a clumsy technician does at a moment; what does not fit there is refused, and that is tested too. */
+/**
+ * What a clumsy technician does at a moment; what does not fit there is refused, and that is tested
+ * too.
+ */
 export type Move =
   | { kind: 'asTold' }
   | { kind: 'moved'; moved: boolean }
@@ -32,9 +43,25 @@ export type Move =
   | { kind: 'neighbour' }
   | { kind: 'reading'; share: number };
 
-const of = (weight: number, arbitrary: fc.Arbitrary<Move>): { weight: number; arbitrary: fc.Arbitrary<Move> } => ({ weight, arbitrary });
-const plain = (kind: 'asTold' | 'short' | 'undo' | 'pause' | 'aside' | 'overran' | 'giveUp' | 'defer' | 'badAnswer' | 'photo' | 'overdue' | 'neighbour'): fc.Arbitrary<Move> =>
-  fc.constant({ kind });
+const of = (
+  weight: number,
+  arbitrary: fc.Arbitrary<Move>,
+): { weight: number; arbitrary: fc.Arbitrary<Move> } => ({ weight, arbitrary });
+const plain = (
+  kind:
+    | 'asTold'
+    | 'short'
+    | 'undo'
+    | 'pause'
+    | 'aside'
+    | 'overran'
+    | 'giveUp'
+    | 'defer'
+    | 'badAnswer'
+    | 'photo'
+    | 'overdue'
+    | 'neighbour',
+): fc.Arbitrary<Move> => fc.constant({ kind });
 
 export const moveArbitrary: fc.Arbitrary<Move> = fc.oneof(
   of(60, plain('asTold')),
@@ -52,17 +79,38 @@ export const moveArbitrary: fc.Arbitrary<Move> = fc.oneof(
     fc.constantFrom(...FAILURES).map<Move>((failure) => ({ kind: 'fails', failure })),
   ),
   of(6, plain('undo')),
-  of(4, fc.record({ kind: fc.constant('correct' as const), back: fc.nat(12), deg: fc.integer({ min: 1, max: 150 }), not: fc.boolean() })),
+  of(
+    4,
+    fc.record({
+      kind: fc.constant('correct' as const),
+      back: fc.nat(12),
+      deg: fc.integer({ min: 1, max: 150 }),
+      not: fc.boolean(),
+    }),
+  ),
   of(1, plain('pause')),
   of(2, fc.record({ kind: fc.constant('takeOver' as const), found: fc.nat(80) })),
   of(2, fc.record({ kind: fc.constant('nonsense' as const), which: fc.nat(40) })),
-  of(14, fc.record({ kind: fc.constant('together' as const), count: fc.integer({ min: 1, max: 9 }) })),
+  of(
+    14,
+    fc.record({ kind: fc.constant('together' as const), count: fc.integer({ min: 1, max: 9 }) }),
+  ),
   of(4, plain('aside')),
   of(3, fc.record({ kind: fc.constant('another' as const), which: fc.nat(20) })),
-  of(2, fc.record({ kind: fc.constant('added' as const), which: fc.nat(20), action: fc.constantFrom('torque', 'angle', 'loosen') })),
+  of(
+    2,
+    fc.record({
+      kind: fc.constant('added' as const),
+      which: fc.nat(20),
+      action: fc.constantFrom('torque', 'angle', 'loosen'),
+    }),
+  ),
   of(3, fc.record({ kind: fc.constant('lead' as const), which: fc.nat(40) })),
   of(6, fc.record({ kind: fc.constant('way' as const), which: fc.nat(20) })),
-  of(2, fc.record({ kind: fc.constant('late' as const), minutes: fc.integer({ min: 1, max: 30 }) })),
+  of(
+    2,
+    fc.record({ kind: fc.constant('late' as const), minutes: fc.integer({ min: 1, max: 30 }) }),
+  ),
   of(1, plain('overran')),
   of(4, plain('giveUp')),
   of(2, plain('defer')),
@@ -71,7 +119,13 @@ export const moveArbitrary: fc.Arbitrary<Move> = fc.oneof(
   of(1, plain('photo')),
   of(1, plain('overdue')),
   of(2, plain('neighbour')),
-  of(3, fc.record({ kind: fc.constant('reading' as const), share: fc.double({ min: 0.5, max: 2.6, noNaN: true }) })),
+  of(
+    3,
+    fc.record({
+      kind: fc.constant('reading' as const),
+      share: fc.double({ min: 0.5, max: 2.6, noNaN: true }),
+    }),
+  ),
 );
 
 /** @throws AppError when it is refused */
@@ -115,9 +169,15 @@ export function perform(t: Technician, m: Move): void {
     case 'overran':
       return void t.do('overran', { clock: t.state.sheet.clocks[0]?.id ?? 'none' });
     case 'giveUp':
-      return void t.do('failed', { step: due.kind === 'step' ? due.step.id : 'none', kind: 'stepAbandoned' });
+      return void t.do('failed', {
+        step: due.kind === 'step' ? due.step.id : 'none',
+        kind: 'stepAbandoned',
+      });
     case 'defer':
-      return void t.do('stepDone', { step: due.kind === 'step' ? due.step.id : 'none', deferTo: t.state.sheet.steps.at(-1)?.id ?? 'none' });
+      return void t.do('stepDone', {
+        step: due.kind === 'step' ? due.step.id : 'none',
+        deferTo: t.state.sheet.steps.at(-1)?.id ?? 'none',
+      });
     case 'badAnswer':
       return badAnswer(t, due);
     case 'claims':
@@ -144,11 +204,26 @@ function correct(t: Technician, m: Extract<Move, { kind: 'correct' }>): void {
   const event = pulls.at(-1 - m.back) ?? pulls.at(-1);
   if (!event) throw new AppError('UNDO_NOTHING');
   const { outcome } = event.payload;
-  if (m.not) return void t.do('corrected', { event: event.id, outcome: 'notTurned', verdict: 'inTolerance' });
+  if (m.not)
+    return void t.do('corrected', {
+      event: event.id,
+      outcome: 'notTurned',
+      verdict: 'inTolerance',
+    });
   if (outcome === 'turned' || outcome === 'heldStill')
-    return void t.do('corrected', { event: event.id, outcome: outcome === 'turned' ? 'heldStill' : 'turned', verdict: 'inTolerance' });
-  const isAngle = t.state.sheet.stages.find((s) => s.id === event.payload.stage)?.action === 'angle';
-  return void t.do('corrected', { event: event.id, outcome, verdict: 'inTolerance', ...(isAngle ? { reading: { value: m.deg, unit: 'deg' } } : {}) });
+    return void t.do('corrected', {
+      event: event.id,
+      outcome: outcome === 'turned' ? 'heldStill' : 'turned',
+      verdict: 'inTolerance',
+    });
+  const isAngle =
+    t.state.sheet.stages.find((s) => s.id === event.payload.stage)?.action === 'angle';
+  return void t.do('corrected', {
+    event: event.id,
+    outcome,
+    verdict: 'inTolerance',
+    ...(isAngle ? { reading: { value: m.deg, unit: 'deg' } } : {}),
+  });
 }
 
 function takeOver(t: Technician, found: number): void {
@@ -167,14 +242,24 @@ function takeOver(t: Technician, found: number): void {
     pass: due.pass,
     fasteners: due.fasteners.map((fastener, i) => ({
       fastener,
-      found: due.believedTurned.includes(fastener) ? answers[(found + i) % 3 === 2 ? 2 : 0] : answers[(found + i) % 7 === 0 ? 0 : 1],
+      found: due.believedTurned.includes(fastener)
+        ? answers[(found + i) % 3 === 2 ? 2 : 0]
+        : answers[(found + i) % 7 === 0 ? 0 : 1],
     })),
   });
 }
 
 function nonsense(t: Technician, which: number): void {
   const stage = t.state.sheet.stages[which % t.state.sheet.stages.length]?.id ?? '';
-  t.do('pulled', { fastener: anyFastener(t, which), stage, pass: 1 + (which % 3), outcome: 'reached', method: 'angleGauge', verdict: 'inTolerance', core: '0' });
+  t.do('pulled', {
+    fastener: anyFastener(t, which),
+    stage,
+    pass: 1 + (which % 3),
+    outcome: 'reached',
+    method: 'angleGauge',
+    verdict: 'inTolerance',
+    core: '0',
+  });
 }
 
 function another(t: Technician, due: Next, which: number): void {
@@ -188,7 +273,12 @@ function lead(t: Technician, which: number): void {
   const says = which % 4;
   if (says === 0) return void t.lead({ kind: 'leaveOut', fastener: anyFastener(t, which) });
   if (says === 3) return void t.lead({ kind: 'note' });
-  if (deviation) t.lead({ kind: 'allowance', about: { deviation: deviation.event }, decision: says === 1 ? 'allow' : 'refuse' });
+  if (deviation)
+    t.lead({
+      kind: 'allowance',
+      about: { deviation: deviation.event },
+      decision: says === 1 ? 'allow' : 'refuse',
+    });
 }
 
 /** Another way out of a hold than the obedient one. */
@@ -197,7 +287,12 @@ function way(t: Technician, due: Next, which: number): void {
   const { ways, hold } = due;
   const chosen = ways[which % ways.length];
   const fastener = due.fastener ?? '';
-  const key = hold.kind === 'claim' ? hold.claim.event : hold.kind === 'refused' ? hold.deviation.event : due.stage.id;
+  const key =
+    hold.kind === 'claim'
+      ? hold.claim.event
+      : hold.kind === 'refused'
+        ? hold.deviation.event
+        : due.stage.id;
   switch (chosen) {
     case 'failed':
     case 'reallyDone':
@@ -206,9 +301,18 @@ function way(t: Technician, due: Next, which: number): void {
     case 'turnOn':
       return void t.do('held', { hold: key, decision: chosen });
     case 'pending':
-      return void t.do('held', { hold: key, decision: 'pendingLead', finding: 'looked at', ...(hold.kind === 'notCovered' ? { fastener } : {}) });
+      return void t.do('held', {
+        hold: key,
+        decision: 'pendingLead',
+        finding: 'looked at',
+        ...(hold.kind === 'notCovered' ? { fastener } : {}),
+      });
     case 'replace':
-      return void t.do('swapped', { fastener, replacement: due.replacement ?? '', condition: 'new' });
+      return void t.do('swapped', {
+        fastener,
+        replacement: due.replacement ?? '',
+        condition: 'new',
+      });
     case 'redo':
       return void t.do('restarted', { fastener, slackened: true });
     case 'readStripe':
@@ -218,16 +322,33 @@ function way(t: Technician, due: Next, which: number): void {
         pass: t.state.progress.pass,
         outcome: 'reached',
         method: 'stripe',
-        stripeDeg: Math.max(0, stripeNow(t, fastener, due.stage.id) + ([0, 30, 58, 60, 62][which % 5] ?? 0)),
+        stripeDeg: Math.max(
+          0,
+          stripeNow(t, fastener, due.stage.id) + ([0, 30, 58, 60, 62][which % 5] ?? 0),
+        ),
         verdict: 'inTolerance',
         core: '0',
       });
     case 'statement':
       return void (hold.kind === 'failed'
         ? t.lead({ kind: 'leaveOut', fastener })
-        : t.lead({ kind: 'release', hold: due.stage.id, decision: hold.kind === 'replaced' ? (which % 2 ? 'redo' : 'single') : which % 3 ? 'passed' : 'failed' }));
+        : t.lead({
+            kind: 'release',
+            hold: due.stage.id,
+            decision:
+              hold.kind === 'replaced'
+                ? which % 2
+                  ? 'redo'
+                  : 'single'
+                : which % 3
+                  ? 'passed'
+                  : 'failed',
+          }));
     case 'rung':
-      return void t.do('stepDone', { step: hold.kind === 'failed' ? (hold.rung ?? '') : '', answer: (['didNot', 'worked', 'stop'] as const)[which % 3] ?? 'didNot' });
+      return void t.do('stepDone', {
+        step: hold.kind === 'failed' ? (hold.rung ?? '') : '',
+        answer: (['didNot', 'worked', 'stop'] as const)[which % 3] ?? 'didNot',
+      });
     default:
       return void t.step();
   }
@@ -240,14 +361,22 @@ function stripeNow(t: Technician, fastener: string, stage: string): number {
 }
 
 function badAnswer(t: Technician, due: Next): void {
-  if (due.kind === 'round') return void t.do('roundDone', { stage: due.stage.id, round: due.round, seated: false });
+  if (due.kind === 'round')
+    return void t.do('roundDone', { stage: due.stage.id, round: due.round, seated: false });
   if (due.kind !== 'step') return void t.step({ moved: true });
   const answer = due.step.answers?.find((a) => a.then !== 'goOn')?.text;
-  const measurements = due.step.limits && (due.step.rows ?? [undefined]).map((row) => ({ ...(row === undefined ? {} : { row }), value: { value: 0.3, unit: 'mm' as const } }));
+  const measurements =
+    due.step.limits &&
+    (due.step.rows ?? [undefined]).map((row) => ({
+      ...(row === undefined ? {} : { row }),
+      value: { value: 0.3, unit: 'mm' as const },
+    }));
   t.do('stepDone', {
     step: due.step.id,
     ...(answer ? { answer } : {}),
-    ...(measurements ? { measurements, ...(due.reason === 'consequence' ? { pendingLead: true as const } : {}) } : {}),
+    ...(measurements
+      ? { measurements, ...(due.reason === 'consequence' ? { pendingLead: true as const } : {}) }
+      : {}),
   });
 }
 
@@ -272,17 +401,31 @@ function claims(t: Technician, which: number): void {
 function overdue(t: Technician, due: Next): void {
   const wrench = t.place.wrenches[2];
   if (due.kind !== 'chooseTool' || !wrench) return void t.step();
-  t.do('wrenchChosen', { stage: due.stage.id, ...(due.task.part ? { part: due.task.part.id } : {}), method: 'click', wrench, pendingLead: true });
+  t.do('wrenchChosen', {
+    stage: due.stage.id,
+    ...(due.task.part ? { part: due.task.part.id } : {}),
+    method: 'click',
+    wrench,
+    pendingLead: true,
+  });
 }
 
 function neighbour(t: Technician, due: Next): void {
   if (due.kind !== 'neighbours') return void t.step();
-  t.do('stepDone', { step: 'neighbours', fasteners: [...due.fasteners], moved: due.fasteners.slice(0, 1) });
+  t.do('stepDone', {
+    step: 'neighbours',
+    fasteners: [...due.fasteners],
+    moved: due.fasteners.slice(0, 1),
+  });
 }
 
 /** A measured value off its target by a share: stretch, angle, or a digital wrench. */
 function reading(t: Technician, due: Next, share: number): void {
   if (due.kind !== 'pull' || !due.target || !isRead(due)) return void t.step();
-  t.pull(due, { reading: { value: due.target.value * share, unit: due.target.unit }, ...(share > 2.2 ? { sure: true as const } : {}) });
+  t.pull(due, {
+    reading: { value: due.target.value * share, unit: due.target.unit },
+    ...(share > 2.2 ? { sure: true as const } : {}),
+  });
 }
-const isRead = (due: PullNext): boolean => due.task.action === 'stretch' || due.task.action === 'angle';
+const isRead = (due: PullNext): boolean =>
+  due.task.action === 'stretch' || due.task.action === 'angle';

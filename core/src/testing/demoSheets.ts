@@ -11,7 +11,10 @@ export const demoSheets: readonly Sheet[] = fs
   .map((file) => readSheet(JSON.parse(fs.readFileSync(path.join(folder, file), 'utf8'))));
 
 export function demoSheet(id: string, revision?: string): Sheet {
-  const found = demoSheets.filter((s) => s.id === id && (revision ? s.revision === revision : s.status !== 'superseded'))[0] ?? demoSheets.find((s) => s.id === id);
+  const found =
+    demoSheets.filter(
+      (s) => s.id === id && (revision ? s.revision === revision : s.status !== 'superseded'),
+    )[0] ?? demoSheets.find((s) => s.id === id);
   if (!found) throw new Error(`no demo sheet ${id}`);
   return found;
 }

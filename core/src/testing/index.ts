@@ -1,4 +1,13 @@
-export { answerTo, PLACE, Technician, testId, WRENCHES, type LeadSays, type Place, type Said } from './technician';
+export {
+  answerTo,
+  PLACE,
+  Technician,
+  testId,
+  WRENCHES,
+  type LeadSays,
+  type Place,
+  type Said,
+} from './technician';
 export { demoSheet, demoSheets, headSheet, intakeSheet } from './demoSheets';
 export { atStage, holdDue, methodsDue, pullDue, refusal } from './refusal';
 export { moveArbitrary, perform, type Move } from './clumsy';

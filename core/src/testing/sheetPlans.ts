@@ -1,10 +1,21 @@
 import fc from 'fast-check';
 import type { Position } from '../joint';
-import { SHEET_VERSION, type Clock, type Group, type Order, type Part, type Repeat, type Sheet, type Stage, type Step } from '../procedure';
+import {
+  SHEET_VERSION,
+  type Clock,
+  type Group,
+  type Order,
+  type Part,
+  type Repeat,
+  type Sheet,
+  type Stage,
+  type Step,
+} from '../procedure';
 
 /**
- * A sheet in a few choices: small to print when a test fails. `buildSheet` makes a valid sheet of any plan, so that the
- * properties run over every action, order, repeat and clock that the language has.
+ * A sheet in a few choices: small to print when a test fails. `buildSheet` makes a valid sheet of
+ * any plan, so that the properties run over every action, order, repeat and clock that the language
+ * has.
  */
 export interface SheetPlan {
   circle: boolean;
@@ -64,7 +75,19 @@ export const planArbitrary: fc.Arbitrary<SheetPlan> = fc.record({
 });
 
 /** Where a block may stand: those that need an angle's end last, those that seat first. */
-const RANK: Partial<Record<Block, number>> = { trial: 0, oldPart: 1, handStart: 2, runDown: 3, drawDown: 4, draw: 4, angle: 8, angleFree: 8, each: 8, stretch: 7, floor: 9 };
+const RANK: Partial<Record<Block, number>> = {
+  trial: 0,
+  oldPart: 1,
+  handStart: 2,
+  runDown: 3,
+  drawDown: 4,
+  draw: 4,
+  angle: 8,
+  angleFree: 8,
+  each: 8,
+  stretch: 7,
+  floor: 9,
+};
 const rank = (b: Block): number => RANK[b] ?? 5;
 
 export function buildSheet(plan: SheetPlan): Sheet {
@@ -72,7 +95,12 @@ export function buildSheet(plan: SheetPlan): Sheet {
   const order = [...new Set(plan.blocks)].sort((a, b) => rank(a) - rank(b));
   // Once an angle is begun only what fits behind it follows.
   const angled = order.findIndex((b) => rank(b) >= 8);
-  for (const block of [...order.slice(0, angled < 0 ? order.length : angled), 'once' as const, ...order.slice(angled < 0 ? order.length : angled)]) made.add(block);
+  for (const block of [
+    ...order.slice(0, angled < 0 ? order.length : angled),
+    'once' as const,
+    ...order.slice(angled < 0 ? order.length : angled),
+  ])
+    made.add(block);
   return made.sheet();
 }
 
@@ -105,7 +133,14 @@ class Made {
   private order(k: number): { order: Order } {
     const { circle, count, orders } = this.plan;
     const rules: Order['rule'][] = circle
-      ? ['ring', 'star', 'listed', 'any', ...(count % 2 === 0 ? (['cross'] as const) : []), ...(count % 3 === 0 ? (['thirds'] as const) : [])]
+      ? [
+          'ring',
+          'star',
+          'listed',
+          'any',
+          ...(count % 2 === 0 ? (['cross'] as const) : []),
+          ...(count % 3 === 0 ? (['thirds'] as const) : []),
+        ]
       : ['centreOut', 'spiral', 'alternating', 'pairs', 'listed', 'any'];
     const pick = orders[k % orders.length] ?? 0;
     const rule = rules[pick % rules.length] ?? 'listed';
@@ -118,17 +153,46 @@ class Made {
     const make: Record<Block, () => void> = {
       handStart: () => void this.stage('handStart', this.order(k)),
       runDown: () => void this.stage('runDown'),
-      drawDown: () => this.drawn(() => void this.stage('drawDown', { ...this.order(k), repeat: { kind: 'untilSeated', maxRounds: 1 + ((this.plan.orders[1] ?? 0) % 2) } })),
-      draw: () => this.drawn(() => void this.stage('draw', { target: { value: 2, unit: 'mm' }, tolerance: { plus: 1, minus: 1 } })),
+      drawDown: () =>
+        this.drawn(
+          () =>
+            void this.stage('drawDown', {
+              ...this.order(k),
+              repeat: { kind: 'untilSeated', maxRounds: 1 + ((this.plan.orders[1] ?? 0) % 2) },
+            }),
+        ),
+      draw: () =>
+        this.drawn(
+          () =>
+            void this.stage('draw', {
+              target: { value: 2, unit: 'mm' },
+              tolerance: { plus: 1, minus: 1 },
+            }),
+        ),
       trial: () => this.trial(k),
       oldPart: () => this.oldPart(),
-      settle: () => void this.stage('torque', { ...this.order(k), target: this.next(), purpose: 'settling', repeat: settled }),
-      passes: () => void this.stage('torque', { target: this.next(), purpose: 'snug', repeat: { kind: 'passes', passes: 2 } }),
-      once: () => void this.stage('torque', { ...this.order(k + 1), target: this.next(), purpose: 'snug' }),
+      settle: () =>
+        void this.stage('torque', {
+          ...this.order(k),
+          target: this.next(),
+          purpose: 'settling',
+          repeat: settled,
+        }),
+      passes: () =>
+        void this.stage('torque', {
+          target: this.next(),
+          purpose: 'snug',
+          repeat: { kind: 'passes', passes: 2 },
+        }),
+      once: () =>
+        void this.stage('torque', { ...this.order(k + 1), target: this.next(), purpose: 'snug' }),
       range: () => {
         const low = this.next();
         this.torque += 4;
-        this.stage('torque', { target: { min: low.value, max: this.torque, unit: 'N.m' }, purpose: 'snug' });
+        this.stage('torque', {
+          target: { min: low.value, max: this.torque, unit: 'N.m' },
+          purpose: 'snug',
+        });
       },
       lag: () => void this.stage('torque', { target: this.next(), purpose: 'snug', mayLag: true }),
       check: () => this.onTight(() => void this.stage('check', { target: nm(this.torque) })),
@@ -150,21 +214,39 @@ class Made {
       each: () => {
         const parts: Part[] = [
           { id: 'torque', action: 'torque', target: this.next() },
-          { id: 'turn', action: 'angle', target: { value: 45, unit: 'deg' }, tolerance: { plus: 5, minus: 5 } },
+          {
+            id: 'turn',
+            action: 'angle',
+            target: { value: 45, unit: 'deg' },
+            tolerance: { plus: 5, minus: 5 },
+          },
         ];
         this.stage('each', { each: parts });
         this.isAngled = true;
       },
       stretch: () => {
-        this.stage('stretch', { target: { value: 0.15, unit: 'mm' }, tolerance: { plus: 0.02, minus: 0.02 }, fallback: this.next() });
+        this.stage('stretch', {
+          target: { value: 0.15, unit: 'mm' },
+          tolerance: { plus: 0.02, minus: 0.02 },
+          fallback: this.next(),
+        });
       },
-      floor: () => this.onTight(() => void this.stage('check', { target: nm(Math.min(this.torque, 12)), finalTorque: true })),
-      subset: () => void this.stage('torque', { on: ['inner'], target: this.next(), purpose: 'snug' }),
+      floor: () =>
+        this.onTight(
+          () =>
+            void this.stage('check', { target: nm(Math.min(this.torque, 12)), finalTorque: true }),
+        ),
+      subset: () =>
+        void this.stage('torque', { on: ['inner'], target: this.next(), purpose: 'snug' }),
       steps: () => this.around('place'),
       measure: () =>
         void this.step(`m${this.steps.length}`, 'measure', {
           due: { when: 'beforeFirstPull' },
-          limits: { min: { value: 0.02, unit: 'mm' }, max: { value: 0.06, unit: 'mm' }, instrument: 'gauge strip' },
+          limits: {
+            min: { value: 0.02, unit: 'mm' },
+            max: { value: 0.06, unit: 'mm' },
+            instrument: 'gauge strip',
+          },
           rows: ['1', '2'],
         }),
       clock: () => this.clock('within'),
@@ -184,7 +266,11 @@ class Made {
   }
 
   private onTight(make: () => void): void {
-    if (this.isTight && this.stages.some((s) => s.action === 'torque' && s.on[0] === 'all' && !s.trial && !s.with)) make();
+    if (
+      this.isTight &&
+      this.stages.some((s) => s.action === 'torque' && s.on[0] === 'all' && !s.trial && !s.with)
+    )
+      make();
   }
 
   private loosen(loosen: Stage['loosen'], k: number): void {
@@ -196,7 +282,11 @@ class Made {
   private trial(k: number): void {
     this.stage('torque', { ...this.order(k), trial: true, target: nm(12), purpose: 'snug' });
     if (this.plan.orders[0] !== undefined && this.plan.orders[0] % 2 === 0)
-      this.stage('angle', { trial: true, target: { value: 40, unit: 'deg' }, tolerance: { plus: 5, minus: 5 } });
+      this.stage('angle', {
+        trial: true,
+        target: { value: 40, unit: 'deg' },
+        tolerance: { plus: 5, minus: 5 },
+      });
     this.stage('loosen', { trial: true, loosen: 'free' });
   }
 
@@ -234,9 +324,20 @@ class Made {
 
   private clock(kind: Clock['kind']): void {
     const k = this.steps.length;
-    const apply = this.step(`apply${k}`, 'apply', { due: { when: 'beforeFirstPull' }, compound: { kind: 'gasket sealant', place: 'gasket face' }, noClockPublished: true });
+    const apply = this.step(`apply${k}`, 'apply', {
+      due: { when: 'beforeFirstPull' },
+      compound: { kind: 'gasket sealant', place: 'gasket face' },
+      noClockPublished: true,
+    });
     const place = this.step(`place${k}`, 'place', { due: { when: 'beforeFirstPull' } });
-    this.clocks.push({ id: `clock${k}`, kind, from: { step: apply.id }, to: { step: place.id }, minutes: 5, text: kind === 'within' ? 'open time' : 'tack time' });
+    this.clocks.push({
+      id: `clock${k}`,
+      kind,
+      from: { step: apply.id },
+      to: { step: place.id },
+      minutes: 5,
+      text: kind === 'within' ? 'open time' : 'tack time',
+    });
   }
 
   sheet(): Sheet {
@@ -251,9 +352,21 @@ class Made {
       kind: 'cylinder-head',
       invented: true,
       status: 'approved',
-      applies: { maker: 'Corvane', model: 'Pell', engine: 'CK12', hardware: { origin: 'original' } },
+      applies: {
+        maker: 'Corvane',
+        model: 'Pell',
+        engine: 'CK12',
+        hardware: { origin: 'original' },
+      },
       tellApart: [],
-      source: { title: 'Generated', publisher: 'Corvane (invented)', page: '1', revision: '1', date: '2025-01-01', condition: 'oiled' },
+      source: {
+        title: 'Generated',
+        publisher: 'Corvane (invented)',
+        page: '1',
+        revision: '1',
+        date: '2025-01-01',
+        condition: 'oiled',
+      },
       pattern: {
         outline: [
           [-200, -200],
@@ -267,14 +380,31 @@ class Made {
       },
       seats: positions.map((p) => ({ id: p.label, position: p.label, group: 'bolts' })),
       groups: [groupOf(plan)],
-      ...(plan.instances ? { instances: { kind: 'banks' as const, labels: ['left', 'right'] } } : {}),
+      ...(plan.instances
+        ? { instances: { kind: 'banks' as const, labels: ['left', 'right'] } }
+        : {}),
       steps: this.steps,
       clocks: this.clocks,
       takeApart: [],
       stages: this.stages,
       after: this.isAngled
         ? []
-        : [{ id: 'later', kind: 'retighten', text: 'Again after heat', stages: [{ id: 'again', name: 'again', on: ['all'], action: 'check', target: nm(this.torque) }] }],
+        : [
+            {
+              id: 'later',
+              kind: 'retighten',
+              text: 'Again after heat',
+              stages: [
+                {
+                  id: 'again',
+                  name: 'again',
+                  on: ['all'],
+                  action: 'check',
+                  target: nm(this.torque),
+                },
+              ],
+            },
+          ],
       requires: [],
       conflicts: [],
       cautions: ['Made up.'],
@@ -300,7 +430,18 @@ function placesOf({ circle, count }: SheetPlan): Position[] {
   const round = (x: number): number => Math.round(x * 10) / 10;
   return Array.from({ length: count }, (_, i) => {
     const tags = i < 2 ? { tags: ['inner'] } : { tags: ['outer'] };
-    if (circle) return { label: String(i + 1), xMm: round(80 * Math.sin((2 * Math.PI * i) / count)), yMm: round(80 * Math.cos((2 * Math.PI * i) / count)), ...tags };
-    return { label: String(i + 1), xMm: Math.floor(i / 2) * 70, yMm: i % 2 === 0 ? 60 : 0, ...tags };
+    if (circle)
+      return {
+        label: String(i + 1),
+        xMm: round(80 * Math.sin((2 * Math.PI * i) / count)),
+        yMm: round(80 * Math.cos((2 * Math.PI * i) / count)),
+        ...tags,
+      };
+    return {
+      label: String(i + 1),
+      xMm: Math.floor(i / 2) * 70,
+      yMm: i % 2 === 0 ? 60 : 0,
+      ...tags,
+    };
   });
 }

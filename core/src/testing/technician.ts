@@ -21,9 +21,17 @@ import {
 } from '../run';
 
 /** A UUID that tests can predict. */
-export const testId = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+export const testId = (n: number): string =>
+  `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 
-const wrench = (n: number, name: string, unit: Wrench['unit'], min: number, max: number, calibratedUntil = '2099-01-01'): Wrench => ({
+const wrench = (
+  n: number,
+  name: string,
+  unit: Wrench['unit'],
+  min: number,
+  max: number,
+  calibratedUntil = '2099-01-01',
+): Wrench => ({
   id: testId(n),
   name,
   kind: 'click',
@@ -50,7 +58,16 @@ export interface Place {
   /** Where ids and times start, so that two technicians differ. */
   from: number;
 }
-export const PLACE: Place = { shop: testId(1), run: testId(2), joint: testId(3), device: testId(4), person: testId(5), sheetHash: 'a'.repeat(64), wrenches: WRENCHES, from: 1000 };
+export const PLACE: Place = {
+  shop: testId(1),
+  run: testId(2),
+  joint: testId(3),
+  device: testId(4),
+  person: testId(5),
+  sheetHash: 'a'.repeat(64),
+  wrenches: WRENCHES,
+  from: 1000,
+};
 const LEAD = testId(6);
 
 /** What a technician may say at a pull, besides doing as told. */
@@ -77,7 +94,10 @@ export class Technician {
   constructor(
     sheet: Sheet,
     readonly place: Place = PLACE,
-    readonly begin: Pick<PayloadOf<'started'>, 'part' | 'instance' | 'fasteners' | 'prepared' | 'leftOut'> = sheet.instances ? { instance: sheet.instances.labels[0] ?? '' } : {},
+    readonly begin: Pick<
+      PayloadOf<'started'>,
+      'part' | 'instance' | 'fasteners' | 'prepared' | 'leftOut'
+    > = sheet.instances ? { instance: sheet.instances.labels[0] ?? '' } : {},
   ) {
     this.state = initialState(sheet, begin.part);
     this.made = place.from;
@@ -100,7 +120,11 @@ export class Technician {
     return new Date(START_MS + this.clock * 1000).toISOString();
   }
 
-  event<T extends EventType>(type: T, payload: PayloadOf<T>, over: Partial<RunEvent> = {}): EventOf<T> {
+  event<T extends EventType>(
+    type: T,
+    payload: PayloadOf<T>,
+    over: Partial<RunEvent> = {},
+  ): EventOf<T> {
     this.made += 1;
     this.clock += 1;
     const { shop, run, device, person } = this.place;
@@ -136,7 +160,13 @@ export class Technician {
   /** The lead says something, and this technician's run takes it in. */
   lead(said: LeadSays): EventOf<'used'> {
     this.made += 1;
-    const statement = { id: testId(700_000 + this.made), person: LEAD, role: 'lead', at: this.nowIso(), ...said } as Statement;
+    const statement = {
+      id: testId(700_000 + this.made),
+      person: LEAD,
+      role: 'lead',
+      at: this.nowIso(),
+      ...said,
+    } as Statement;
     return this.do('used', { statement });
   }
 
@@ -151,7 +181,11 @@ export class Technician {
       ...(due.tool.wrench ? { wrench: due.tool.wrench.id } : {}),
       ...payload,
     };
-    return this.do('pulled', { ...said, verdict: judgePull(this.state.sheet, this.state.progress, said).verdict, core: CORE_VERSION });
+    return this.do('pulled', {
+      ...said,
+      verdict: judgePull(this.state.sheet, this.state.progress, said).verdict,
+      core: CORE_VERSION,
+    });
   }
 
   takeOver(device: string): void {
@@ -161,13 +195,17 @@ export class Technician {
     this.take(this.event('tookOver', { fromDevice, deviceName: 'Phone' }, { hold, seq: 1 }));
   }
 
-  /** One step as `next` asks for it. Settling bolts move in the first pass and hold still from the second. */
+  /**
+   * One step as `next` asks for it. Settling bolts move in the first pass and hold still from the
+   * second.
+   */
   step(said: Said = {}): RunEvent | null {
     try {
       return this.asAsked(said);
     } catch (error) {
       // Too late: cleaned off, and that step begun again.
-      if (error instanceof AppError && error.code === 'CLOCK_PASSED') return this.do('overran', { clock: String(error.params.clock) });
+      if (error instanceof AppError && error.code === 'CLOCK_PASSED')
+        return this.do('overran', { clock: String(error.params.clock) });
       throw error;
     }
   }
@@ -180,19 +218,41 @@ export class Technician {
       case 'resume':
         return this.do('resumed', {});
       case 'chooseValue':
-        return this.do('valueChosen', { stage: due.stage.id, ...(due.part ? { part: due.part.id } : {}), value: valueIn(due.part ?? due.stage) });
+        return this.do('valueChosen', {
+          stage: due.stage.id,
+          ...(due.part ? { part: due.part.id } : {}),
+          value: valueIn(due.part ?? due.stage),
+        });
       case 'fit':
-        return this.do('fitted', { fasteners: due.fasteners.map((fastener) => ({ fastener, condition: 'new' as const })) });
+        return this.do('fitted', {
+          fasteners: due.fasteners.map((fastener) => ({ fastener, condition: 'new' as const })),
+        });
       case 'step':
-        return this.do('stepDone', { step: due.step.id, ...(due.also.length > 0 ? { also: due.also.map((s) => s.id) } : {}), ...answerTo(due.step) });
+        return this.do('stepDone', {
+          step: due.step.id,
+          ...(due.also.length > 0 ? { also: due.also.map((s) => s.id) } : {}),
+          ...answerTo(due.step),
+        });
       case 'neighbours':
         return this.do('stepDone', { step: 'neighbours', fasteners: [...due.fasteners] });
       case 'swap':
-        return this.do('swapped', { fastener: due.fastener, replacement: due.replacement, condition: 'new' });
+        return this.do('swapped', {
+          fastener: due.fastener,
+          replacement: due.replacement,
+          condition: 'new',
+        });
       case 'chooseTool':
-        return this.do('wrenchChosen', { stage: due.stage.id, ...(due.task.part ? { part: due.task.part.id } : {}), ...this.toolFor(due.target, due.task.action === 'angle') });
+        return this.do('wrenchChosen', {
+          stage: due.stage.id,
+          ...(due.task.part ? { part: due.task.part.id } : {}),
+          ...this.toolFor(due.target, due.task.action === 'angle'),
+        });
       case 'setTool':
-        return this.do('wrenchSet', { stage: due.stage.id, ...(due.task.part ? { part: due.task.part.id } : {}), setting: due.setting });
+        return this.do('wrenchSet', {
+          stage: due.stage.id,
+          ...(due.task.part ? { part: due.task.part.id } : {}),
+          setting: due.setting,
+        });
       case 'mark':
         return this.do('stepDone', { step: 'mark', fasteners: [...due.fasteners] });
       case 'pull':
@@ -212,7 +272,12 @@ export class Technician {
         return this.do('reconciled', {
           stage: due.stage.id,
           pass: due.pass,
-          fasteners: due.fasteners.map((fastener) => ({ fastener, found: due.believedTurned.includes(fastener) ? ('turned' as const) : ('notTurned' as const) })),
+          fasteners: due.fasteners.map((fastener) => ({
+            fastener,
+            found: due.believedTurned.includes(fastener)
+              ? ('turned' as const)
+              : ('notTurned' as const),
+          })),
         });
       case 'slacken':
         return this.do('slackened', { fasteners: [...due.fasteners] });
@@ -228,64 +293,135 @@ export class Technician {
   private start(): RunEvent {
     const { joint, sheetHash } = this.place;
     const { id, revision } = this.state.sheet;
-    return this.do('started', { joint, sheet: id, revision, sheetHash, core: CORE_VERSION, cautionsRead: true, ...this.begin });
+    return this.do('started', {
+      joint,
+      sheet: id,
+      revision,
+      sheetHash,
+      core: CORE_VERSION,
+      cautionsRead: true,
+      ...this.begin,
+    });
   }
 
   private sayPull(due: PullNext, said: Said): RunEvent {
     if (said.aside) return this.do('setAside', { fastener: due.fastener });
     if (said.fails) return this.do('failed', { fastener: due.fastener, kind: said.fails });
-    if (said.short) return this.pull(due, { outcome: due.outcomes.includes('noClick') ? 'noClick' : 'stoppedShort' });
+    if (said.short)
+      return this.pull(due, {
+        outcome: due.outcomes.includes('noClick') ? 'noClick' : 'stoppedShort',
+      });
     if (said.together !== undefined) return this.together(due, said.together, said.moved);
-    const other = said.insteadOf === undefined ? {} : { fastener: said.insteadOf, insteadOf: due.fastener };
+    const other =
+      said.insteadOf === undefined ? {} : { fastener: said.insteadOf, insteadOf: due.fastener };
     if (due.task.action === 'angle')
-      return this.pull(due, { ...other, ...(said.turnedDeg === undefined ? {} : { reading: { value: said.turnedDeg, unit: 'deg' as const }, sure: true as const }) });
-    if (due.task.action === 'stretch') return this.pull(due, { ...other, ...(due.target ? { reading: due.target } : {}) });
+      return this.pull(due, {
+        ...other,
+        ...(said.turnedDeg === undefined
+          ? {}
+          : { reading: { value: said.turnedDeg, unit: 'deg' as const }, sure: true as const }),
+      });
+    if (due.task.action === 'stretch')
+      return this.pull(due, { ...other, ...(due.target ? { reading: due.target } : {}) });
     if (!due.task.settling) return this.pull(due, other);
     const moves = said.moved ?? (due.pass === 1 && due.task.action === 'torque');
-    return this.pull(due, { ...other, ...(moves ? { outcome: 'turned' as const } : { outcome: 'heldStill' as const, ...(due.mustTurn ? { looked: true as const } : {}) }) });
+    return this.pull(due, {
+      ...other,
+      ...(moves
+        ? { outcome: 'turned' as const }
+        : { outcome: 'heldStill' as const, ...(due.mustTurn ? { looked: true as const } : {}) }),
+    });
   }
 
   private together(due: PullNext, count: number, moved: boolean | undefined): RunEvent {
     const open = due.others.length > 0 ? [due.fastener, ...due.others] : this.openInOrder(due);
     const moves = moved ?? due.pass === 1;
-    const outcome = due.task.settling ? (moves ? 'turned' : 'heldStill') : (due.outcomes[0] ?? 'clicked');
-    return this.do('passConfirmed', { stage: due.stage.id, pass: due.pass, fasteners: open.slice(0, count), outcome, puller: this.place.person });
+    const outcome = due.task.settling
+      ? moves
+        ? 'turned'
+        : 'heldStill'
+      : (due.outcomes[0] ?? 'clicked');
+    return this.do('passConfirmed', {
+      stage: due.stage.id,
+      pass: due.pass,
+      fasteners: open.slice(0, count),
+      outcome,
+      puller: this.place.person,
+    });
   }
 
   /** The next ones in order, found by asking what would come after each. */
   private openInOrder(due: PullNext): string[] {
     const open: string[] = [];
     let state = this.state;
-    for (let due2: Next = due; due2.kind === 'pull' && due2.stage.id === due.stage.id && due2.pass === due.pass && open.length < due.of; due2 = next(state)) {
+    for (
+      let due2: Next = due;
+      due2.kind === 'pull' &&
+      due2.stage.id === due.stage.id &&
+      due2.pass === due.pass &&
+      open.length < due.of;
+      due2 = next(state)
+    ) {
       open.push(due2.fastener);
-      const said = { fastener: due2.fastener, stage: due2.stage.id, pass: due2.pass, outcome: due2.outcomes[0] ?? 'clicked', method: due2.tool.method };
-      state = evolve(state, { ...this.event('pulled', { ...said, verdict: 'inTolerance', core: '' }) });
+      const said = {
+        fastener: due2.fastener,
+        stage: due2.stage.id,
+        pass: due2.pass,
+        outcome: due2.outcomes[0] ?? 'clicked',
+        method: due2.tool.method,
+      };
+      state = evolve(state, {
+        ...this.event('pulled', { ...said, verdict: 'inTolerance', core: '' }),
+      });
     }
     return open;
   }
 
   private round(due: Extract<Next, { kind: 'round' }>, holdsOff: boolean): RunEvent {
     const target = due.stage.target && 'value' in due.stage.target ? { gap: due.stage.target } : {};
-    const seated = !holdsOff && (due.stage.action !== 'drawDown' || due.round >= 3 || due.round >= roundsOf(due.stage));
-    return this.do('roundDone', { stage: due.stage.id, round: due.round, seated, ...(seated ? target : { notSeated: [...due.fasteners].slice(0, 1) }) });
+    const seated =
+      !holdsOff &&
+      (due.stage.action !== 'drawDown' || due.round >= 3 || due.round >= roundsOf(due.stage));
+    return this.do('roundDone', {
+      stage: due.stage.id,
+      round: due.round,
+      seated,
+      ...(seated ? target : { notSeated: [...due.fasteners].slice(0, 1) }),
+    });
   }
 
   private waited(due: Extract<Next, { kind: 'wait' }>): RunEvent {
     const until = due.stage.waitUntil;
     if (due.until) this.clock = Math.max(this.clock, (Date.parse(due.until) - START_MS) / 1000);
-    return this.do('waited', { stage: due.stage.id, ...(until && 'celsius' in until ? { celsius: until.celsius } : {}) });
+    return this.do('waited', {
+      stage: due.stage.id,
+      ...(until && 'celsius' in until ? { celsius: until.celsius } : {}),
+    });
   }
 
   private answerHold(due: Extract<Next, { kind: 'hold' }>): RunEvent {
     const { ways, hold } = due;
     if (ways.includes('passed')) return this.do('held', { hold: due.stage.id, decision: 'passed' });
-    if (ways.includes('restart') && due.restart && hold.kind !== 'failed') return this.do('restarted', { stage: due.restart, slackened: true });
+    if (ways.includes('restart') && due.restart && hold.kind !== 'failed')
+      return this.do('restarted', { stage: due.restart, slackened: true });
     if (ways.includes('again') && hold.kind === 'failed') return this.pullAgain(due);
-    if (ways.includes('redo')) return this.do('restarted', { fastener: due.fastener ?? '', slackened: true });
-    if (ways.includes('replace')) return this.do('swapped', { fastener: due.fastener ?? '', replacement: due.replacement ?? '', condition: 'new' });
-    if (hold.kind === 'claim') return this.do('held', { hold: hold.claim.event, decision: 'reallyDone' });
+    if (ways.includes('redo'))
+      return this.do('restarted', { fastener: due.fastener ?? '', slackened: true });
+    if (ways.includes('replace'))
+      return this.do('swapped', {
+        fastener: due.fastener ?? '',
+        replacement: due.replacement ?? '',
+        condition: 'new',
+      });
+    if (hold.kind === 'claim')
+      return this.do('held', { hold: hold.claim.event, decision: 'reallyDone' });
     const about = hold.kind === 'notCovered' ? { fastener: hold.fastener } : {};
-    return this.lead({ kind: 'release', hold: due.stage.id, decision: hold.kind === 'replaced' ? 'single' : 'passed', ...about });
+    return this.lead({
+      kind: 'release',
+      hold: due.stage.id,
+      decision: hold.kind === 'replaced' ? 'single' : 'passed',
+      ...about,
+    });
   }
 
   private pullAgain(due: Extract<Next, { kind: 'hold' }>): RunEvent {
@@ -300,10 +436,15 @@ export class Technician {
     });
   }
 
-  private toolFor(target: Quantity, isAngle: boolean): Pick<PayloadOf<'wrenchChosen'>, 'method' | 'wrench'> {
+  private toolFor(
+    target: Quantity,
+    isAngle: boolean,
+  ): Pick<PayloadOf<'wrenchChosen'>, 'method' | 'wrench'> {
     if (isAngle) return { method: 'angleGauge', wrench: null };
     const wrenches = this.place.wrenches.filter((w) => w.calibratedUntil > '2027');
-    const fits = wrenches.find((w) => convert(target, w.unit) >= w.min && convert(target, w.unit) <= w.max);
+    const fits = wrenches.find(
+      (w) => convert(target, w.unit) >= w.min && convert(target, w.unit) <= w.max,
+    );
     return { method: 'click', wrench: fits ?? null };
   }
 
@@ -315,7 +456,9 @@ export class Technician {
       if (!event) return events;
       events.push(event);
     }
-    throw new Error(`the run does not come to its end; next is ${JSON.stringify(next(this.state)).slice(0, 400)}`);
+    throw new Error(
+      `the run does not come to its end; next is ${JSON.stringify(next(this.state)).slice(0, 400)}`,
+    );
   }
 
   /** As told until a certain kind of thing is due. */
@@ -330,14 +473,29 @@ export class Technician {
 }
 
 export type LeadSays =
-  | { kind: 'allowance'; about: { deviation: string } | { reuse: string } | { wrench: string } | { compound: string } | { step: string }; decision: 'allow' | 'refuse' }
-  | { kind: 'release'; hold: string; decision: 'passed' | 'failed' | 'single' | 'redo'; fastener?: string }
+  | {
+      kind: 'allowance';
+      about:
+        | { deviation: string }
+        | { reuse: string }
+        | { wrench: string }
+        | { compound: string }
+        | { step: string };
+      decision: 'allow' | 'refuse';
+    }
+  | {
+      kind: 'release';
+      hold: string;
+      decision: 'passed' | 'failed' | 'single' | 'redo';
+      fastener?: string;
+    }
   | { kind: 'leaveOut'; fastener: string }
   | { kind: 'claims'; claims: Extract<Statement, { kind: 'claims' }>['claims'] }
   | { kind: 'preparation'; steps: string[] }
   | { kind: 'note' };
 
-const roundsOf = (stage: Stage): number => (stage.repeat?.kind === 'untilSeated' ? stage.repeat.maxRounds : 1);
+const roundsOf = (stage: Stage): number =>
+  stage.repeat?.kind === 'untilSeated' ? stage.repeat.maxRounds : 1;
 
 function valueIn(stage: Pick<Stage, 'id' | 'target'>): Quantity {
   const { target } = stage;
@@ -348,9 +506,16 @@ function valueIn(stage: Pick<Stage, 'id' | 'target'>): Quantity {
 /** The answer that lets the work go on, and measurements inside the limits. */
 export function answerTo(step: Step): Partial<PayloadOf<'stepDone'>> {
   const good = step.answers?.find((a) => a.then === 'goOn')?.text;
-  const answered = good === undefined ? {} : step.rows ? { answers: step.rows.map((row) => ({ row, answer: good })) } : { answer: good };
+  const answered =
+    good === undefined
+      ? {}
+      : step.rows
+        ? { answers: step.rows.map((row) => ({ row, answer: good })) }
+        : { answer: good };
   const value = step.limits?.max ?? step.limits?.min;
-  const measurements = value && (step.rows ?? [undefined]).map((row) => ({ ...(row === undefined ? {} : { row }), value }));
+  const measurements =
+    value &&
+    (step.rows ?? [undefined]).map((row) => ({ ...(row === undefined ? {} : { row }), value }));
   return {
     ...answered,
     ...(measurements ? { measurements } : {}),
@@ -360,12 +525,22 @@ export function answerTo(step: Step): Partial<PayloadOf<'stepDone'>> {
 }
 
 /** Readings that lie well inside the limits of a measured step of a made-up sheet. */
-export function measuredFor({ rows }: Step, { what, unit, limits }: NonNullable<Step['measure']>): NonNullable<PayloadOf<'stepDone'>['measured']> {
+export function measuredFor(
+  { rows }: Step,
+  { what, unit, limits }: NonNullable<Step['measure']>,
+): NonNullable<PayloadOf<'stepDone'>['measured']> {
   const kind = measureKinds[what];
   const middle = ((limits.min ?? 0) + (limits.max ?? 0)) / 2;
-  // A place along an edge comes first where there is one; a leaf that enters stands before the one that does not.
+  // A place along an edge comes first where there is one; a leaf that enters stands before the one
+  // that does not.
   const value = (row: number, column: number): number =>
-    what === 'strip' ? 1.5 : column > 0 || kind.columns.length === 1 ? middle : what === 'flatness' || what === 'warp' ? row * 100 : middle;
+    what === 'strip'
+      ? 1.5
+      : column > 0 || kind.columns.length === 1
+        ? middle
+        : what === 'flatness' || what === 'warp'
+          ? row * 100
+          : middle;
   const strip: [number, number][] = [
     [1, middle + 0.02],
     [2, middle - 0.02],
@@ -376,7 +551,12 @@ export function measuredFor({ rows }: Step, { what, unit, limits }: NonNullable<
     unit,
     uncertainty: 0,
     limits,
-    rows: (rows ?? kind.rows).map((row, i) => ({ row, values: kind.columns.map((_c, column) => value(i, column) + (column === 2 && what === 'flatness' ? 1e-6 : 0)) })),
+    rows: (rows ?? kind.rows).map((row, i) => ({
+      row,
+      values: kind.columns.map(
+        (_c, column) => value(i, column) + (column === 2 && what === 'flatness' ? 1e-6 : 0),
+      ),
+    })),
     ...(what === 'strip' ? { strip } : {}),
   };
 }

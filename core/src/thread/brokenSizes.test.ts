@@ -1,7 +1,14 @@
 import { brokenSizes, threadOf } from '.';
 
 test('sizes by hand: M8, M10 fine, an inch thread', () => {
-  expect(brokenSizes(threadOf('M8'))).toEqual({ centreMm: 2.4, extractorMm: 4.8, largestMm: 6.4, tapDrillMm: 6.8, next: { designation: 'M10', tapDrillMm: 8.5 }, stopMm: null });
+  expect(brokenSizes(threadOf('M8'))).toEqual({
+    centreMm: 2.4,
+    extractorMm: 4.8,
+    largestMm: 6.4,
+    tapDrillMm: 6.8,
+    next: { designation: 'M10', tapDrillMm: 8.5 },
+    stopMm: null,
+  });
   expect(brokenSizes(threadOf('M10x1.25')).tapDrillMm).toBe(8.8);
   expect(brokenSizes(threadOf('3/8-16'))).toMatchObject({ next: null, tapDrillMm: 7.9 });
 });

@@ -1,6 +1,9 @@
 import { threadOf, type Thread } from './thread';
 
-/** Drills for what is left of a broken fastener, in mm, each to be stopped before it meets what lies behind the hole. */
+/**
+ * Drills for what is left of a broken fastener, in mm, each to be stopped before it meets what lies
+ * behind the hole.
+ */
 export interface BrokenSizes {
   /** Through the guide, in the middle. */
   centreMm: number;
@@ -21,10 +24,12 @@ const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 const tenthBelow = (mm: number): number => Math.floor(mm * 10 + 1e-9) / 10;
 
 /**
- * Sizes for the ladder after a fastener broke: 0.3 d through a guide, at most 0.6 d for an extractor, never up to the minor
- * diameter d1 of the thread; tap drill d − P. Source: engineering practice.
+ * Sizes for the ladder after a fastener broke: 0.3 d through a guide, at most 0.6 d for an
+ * extractor, never up to the minor diameter d1 of the thread; tap drill d − P. Source: engineering
+ * practice.
  * @param lengthMm under the head, gripMm what is clamped: what is left over sits in the part
- * @example brokenSizes(threadOf('M8')) // centre 2.4, extractor 4.8, largest 6.4, tap drill 6.8, next M10
+ * @example brokenSizes(threadOf('M8')) // centre 2.4, extractor 4.8, largest 6.4, tap drill 6.8,
+ * next M10
  */
 export function brokenSizes(thread: Thread, lengthMm?: number, gripMm?: number): BrokenSizes {
   const next = thread.system === 'metric' ? NEXT_METRIC.find((d) => d > thread.dMm) : undefined;

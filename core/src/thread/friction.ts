@@ -1,5 +1,14 @@
 /** States of thread and head that change friction, and how sure the band is. */
-export const FRICTION_CONDITIONS = ['dry', 'lightOil', 'engineOil', 'molyPaste', 'antiSeize', 'threadLocker', 'sealant', 'platedWaxed'] as const;
+export const FRICTION_CONDITIONS = [
+  'dry',
+  'lightOil',
+  'engineOil',
+  'molyPaste',
+  'antiSeize',
+  'threadLocker',
+  'sealant',
+  'platedWaxed',
+] as const;
 export type FrictionCondition = (typeof FRICTION_CONDITIONS)[number];
 
 /** A condition in a technician's words. */
@@ -22,11 +31,17 @@ export interface FrictionBand {
   confidence: 'A' | 'B' | 'C';
 }
 
-const band = (low: number, nominal: number, high: number, confidence: FrictionBand['confidence']): FrictionBand => ({ low, nominal, high, confidence });
+const band = (
+  low: number,
+  nominal: number,
+  high: number,
+  confidence: FrictionBand['confidence'],
+): FrictionBand => ({ low, nominal, high, confidence });
 
 /**
- * Coefficient of friction by condition, the same for thread and head; low and high are about two sigma in ln μ.
- * Source: textbook ranges from engineering practice, rough. Explains and compares, never makes a torque.
+ * Coefficient of friction by condition, the same for thread and head; low and high are about two
+ * sigma in ln μ. Source: textbook ranges from engineering practice, rough. Explains and compares,
+ * never makes a torque.
  */
 export const frictionBands: Readonly<Record<FrictionCondition, FrictionBand>> = {
   dry: band(0.14, 0.18, 0.26, 'C'),

@@ -1,4 +1,7 @@
-/** Where a plain hexagon head bears, in mm: width across flats, bearing face, medium clearance hole, mean friction diameter. */
+/**
+ * Where a plain hexagon head bears, in mm: width across flats, bearing face, medium clearance hole,
+ * mean friction diameter.
+ */
 export interface HexHead {
   acrossFlatsMm: number;
   bearingMm: number;
@@ -18,8 +21,9 @@ const HEADS: Readonly<Record<number, readonly [number, number, number]>> = {
 };
 
 /**
- * Bearing of a hexagon head by nominal diameter. Sizes outside the table are estimates (s = 1.5 d, dw = 0.95 s,
- * dh = d + 0.8), defined here. Flanged and socket heads bear elsewhere: give their real diameters instead.
+ * Bearing of a hexagon head by nominal diameter. Sizes outside the table are estimates (s = 1.5 d,
+ * dw = 0.95 s, dh = d + 0.8), defined here. Flanged and socket heads bear elsewhere: give their
+ * real diameters instead.
  * @example hexHeadOf(10).meanMm // 12.815
  */
 export function hexHeadOf(dMm: number): HexHead {

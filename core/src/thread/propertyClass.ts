@@ -12,7 +12,14 @@ export interface PropertyClass {
 }
 
 const KSI_MPA = 6.894757293168361;
-const row = (name: string, proofMPa: number | null, yieldMPa: number, tensileMPa: number, fromMm: number, toMm: number): PropertyClass => ({
+const row = (
+  name: string,
+  proofMPa: number | null,
+  yieldMPa: number,
+  tensileMPa: number,
+  fromMm: number,
+  toMm: number,
+): PropertyClass => ({
   name,
   proofMPa,
   yieldMPa,
@@ -20,8 +27,13 @@ const row = (name: string, proofMPa: number | null, yieldMPa: number, tensileMPa
   fromMm,
   toMm,
 });
-const ksi = (name: string, proof: number, yields: number, tensile: number, toMm: number): PropertyClass =>
-  row(name, proof * KSI_MPA, yields * KSI_MPA, tensile * KSI_MPA, 6.35, toMm);
+const ksi = (
+  name: string,
+  proof: number,
+  yields: number,
+  tensile: number,
+  toMm: number,
+): PropertyClass => row(name, proof * KSI_MPA, yields * KSI_MPA, tensile * KSI_MPA, 6.35, toMm);
 
 const CLASSES: readonly PropertyClass[] = [
   row('4.6', 225, 240, 400, 1.6, 39),
@@ -37,7 +49,8 @@ const CLASSES: readonly PropertyClass[] = [
 export const PROPERTY_CLASSES = CLASSES.map((c) => c.name);
 
 /**
- * Strengths of a property class. Source: ISO 898-1, ISO 3506-1, SAE J429, from engineering practice, not looked up.
+ * Strengths of a property class. Source: ISO 898-1, ISO 3506-1, SAE J429, from engineering
+ * practice, not looked up.
  * @throws AppError CLASS_UNKNOWN
  * @example propertyClassOf('10.9').yieldMPa // 940
  */

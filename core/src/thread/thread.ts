@@ -1,6 +1,9 @@
 import { AppError } from '../errors';
 
-/** Basic-profile geometry of a thread; lengths in mm, areas in mm². No tolerance or plating allowance. */
+/**
+ * Basic-profile geometry of a thread; lengths in mm, areas in mm². No tolerance or plating
+ * allowance.
+ */
 export interface Thread {
   name: string;
   system: 'metric' | 'inch';
@@ -18,14 +21,38 @@ export interface Thread {
   leadAngleDeg: number;
 }
 
-const COARSE_PITCH_MM: Readonly<Record<number, number>> = { 4: 0.7, 5: 0.8, 6: 1, 7: 1, 8: 1.25, 10: 1.5, 12: 1.75, 14: 2, 16: 2, 18: 2.5, 20: 2.5, 22: 2.5, 24: 3 };
-const COARSE_PER_INCH: Readonly<Record<string, number>> = { '1/4': 20, '5/16': 18, '3/8': 16, '7/16': 14, '1/2': 13, '9/16': 12, '5/8': 11, '3/4': 10 };
+const COARSE_PITCH_MM: Readonly<Record<number, number>> = {
+  4: 0.7,
+  5: 0.8,
+  6: 1,
+  7: 1,
+  8: 1.25,
+  10: 1.5,
+  12: 1.75,
+  14: 2,
+  16: 2,
+  18: 2.5,
+  20: 2.5,
+  22: 2.5,
+  24: 3,
+};
+const COARSE_PER_INCH: Readonly<Record<string, number>> = {
+  '1/4': 20,
+  '5/16': 18,
+  '3/8': 16,
+  '7/16': 14,
+  '1/2': 13,
+  '9/16': 12,
+  '5/8': 11,
+  '3/4': 10,
+};
 const MM_PER_INCH = 25.4;
 
 /**
  * Geometry of a thread by its designation: `M10`, `M10x1.25`, `M10×1.25`, `3/8-16`.
- * H = (√3/2) P; d2 = d − 0.75 H, d1 = d − 1.25 H, d3 = d − (17/12) H; metric ds = (d2 + d3)/2, unified
- * ds = d − (9√3/16) P. Source: ISO 68-1 and ISO 724 profile, ISO 898-1 stress area, from engineering practice.
+ * H = (√3/2) P; d2 = d − 0.75 H, d1 = d − 1.25 H, d3 = d − (17/12) H; metric ds = (d2 + d3)/2,
+ * unified ds = d − (9√3/16) P. Source: ISO 68-1 and ISO 724 profile, ISO 898-1 stress area, from
+ * engineering practice.
  * @param pitchMm the pitch where the designation does not say it; a metric size alone is coarse
  * @throws AppError THREAD_UNKNOWN
  * @example threadOf('M10').stressAreaMm2 // 57.99
@@ -42,17 +69,37 @@ export function threadOf(designation: string, pitchMm?: number): Thread {
 function metricThread(name: string, dMm: number, pitchMm: number | undefined): Thread {
   const coarse = COARSE_PITCH_MM[dMm];
   const pitch = pitchMm ?? coarse;
-  if (pitch === undefined || !(dMm > 0) || !(pitch > 0) || pitch >= dMm) throw new AppError('THREAD_UNKNOWN', { thread: name });
+  if (pitch === undefined || !(dMm > 0) || !(pitch > 0) || pitch >= dMm)
+    throw new AppError('THREAD_UNKNOWN', { thread: name });
   const { d2Mm, d3Mm, d1Mm } = profile(dMm, pitch);
-  return complete({ name, system: 'metric', series: pitch === coarse ? 'coarse' : 'fine', dMm, pitchMm: pitch, d2Mm, d1Mm, d3Mm, dsMm: (d2Mm + d3Mm) / 2 });
+  return complete({
+    name,
+    system: 'metric',
+    series: pitch === coarse ? 'coarse' : 'fine',
+    dMm,
+    pitchMm: pitch,
+    d2Mm,
+    d1Mm,
+    d3Mm,
+    dsMm: (d2Mm + d3Mm) / 2,
+  });
 }
 
 function inchThread(name: string, dInch: number, perInch: number): Thread {
   const dMm = dInch * MM_PER_INCH;
   const pitchMm = MM_PER_INCH / perInch;
-  if (!Number.isFinite(dMm) || !Number.isFinite(pitchMm) || pitchMm >= dMm) throw new AppError('THREAD_UNKNOWN', { thread: name });
+  if (!Number.isFinite(dMm) || !Number.isFinite(pitchMm) || pitchMm >= dMm)
+    throw new AppError('THREAD_UNKNOWN', { thread: name });
   const series = COARSE_PER_INCH[name.split('-')[0] ?? ''] === perInch ? 'UNC' : 'UNF';
-  return complete({ name, system: 'inch', series, dMm, pitchMm, ...profile(dMm, pitchMm), dsMm: dMm - ((9 * Math.sqrt(3)) / 16) * pitchMm });
+  return complete({
+    name,
+    system: 'inch',
+    series,
+    dMm,
+    pitchMm,
+    ...profile(dMm, pitchMm),
+    dsMm: dMm - ((9 * Math.sqrt(3)) / 16) * pitchMm,
+  });
 }
 
 function profile(dMm: number, pitchMm: number): { d2Mm: number; d1Mm: number; d3Mm: number } {
@@ -63,5 +110,10 @@ function profile(dMm: number, pitchMm: number): { d2Mm: number; d1Mm: number; d3
 const area = (diameterMm: number): number => (Math.PI / 4) * diameterMm ** 2;
 
 function complete(t: Omit<Thread, 'stressAreaMm2' | 'rootAreaMm2' | 'leadAngleDeg'>): Thread {
-  return { ...t, stressAreaMm2: area(t.dsMm), rootAreaMm2: area(t.d3Mm), leadAngleDeg: (Math.atan(t.pitchMm / (Math.PI * t.d2Mm)) * 180) / Math.PI };
+  return {
+    ...t,
+    stressAreaMm2: area(t.dsMm),
+    rootAreaMm2: area(t.d3Mm),
+    leadAngleDeg: (Math.atan(t.pitchMm / (Math.PI * t.d2Mm)) * 180) / Math.PI,
+  };
 }

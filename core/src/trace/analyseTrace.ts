@@ -28,11 +28,15 @@ export interface TraceWork {
 }
 
 /**
- * Finds snug, the elastic line and yield in a torque-angle trace: even samples, angle steps and back-swings taken out, the
- * tool's twist taken off, torque over the joint's angle, slopes over 12°. Derived for this project; see docs/MODEL.md,
- * where its error rates on simulated pulls stand. It explains a curve and never proves a clamp force.
+ * Finds snug, the elastic line and yield in a torque-angle trace: even samples, angle steps and
+ * back-swings taken out, the tool's twist taken off, torque over the joint's angle, slopes over
+ * 12°. Derived for this project; see docs/MODEL.md, where its error rates on simulated pulls stand.
+ * It explains a curve and never proves a clamp force.
  */
-export function analyseTrace(samples: Samples, joint: TraceJoint): { findings: TraceFindings; work: TraceWork } {
+export function analyseTrace(
+  samples: Samples,
+  joint: TraceJoint,
+): { findings: TraceFindings; work: TraceWork } {
   const even = resample(samples);
   const torque = medianOfThree(even.torque);
   const { steps, repaired } = angleSteps(torque, even.angle, joint);
@@ -49,7 +53,11 @@ export function analyseTrace(samples: Samples, joint: TraceJoint): { findings: T
   return { findings, work: { torque, angle, forward, curve, gradients } };
 }
 
-function onCurve({ angleDeg: x, torqueNm: y }: Curve, g: readonly number[], joint: TraceJoint): Partial<TraceFindings> {
+function onCurve(
+  { angleDeg: x, torqueNm: y }: Curve,
+  g: readonly number[],
+  joint: TraceJoint,
+): Partial<TraceFindings> {
   const loaded = x.flatMap((_, i) => ((y[i] ?? 0) >= 0.5 * joint.snugNm ? [i] : []));
   const [first] = loaded;
   if (first === undefined) return {};
@@ -74,19 +82,37 @@ function onCurve({ angleDeg: x, torqueNm: y }: Curve, g: readonly number[], join
     steepest: { gradient, atDeg },
     elastic,
     ...(snug ? { snug } : {}),
-    ...(bent === null ? {} : { yield: { atDeg: x[bent] ?? 0, torqueNm: y[bent] ?? 0, fromZeroDeg: (x[bent] ?? 0) - elastic.zeroDeg } }),
+    ...(bent === null
+      ? {}
+      : {
+          yield: {
+            atDeg: x[bent] ?? 0,
+            torqueNm: y[bent] ?? 0,
+            fromZeroDeg: (x[bent] ?? 0) - elastic.zeroDeg,
+          },
+        }),
   };
 }
 
 /** Snug: the first torque at or above it that stays at 0.9 of it for 3°. */
-function snugAt(x: readonly number[], y: readonly number[], snugNm: number): TraceFindings['snug'] | null {
-  const i = firstIndex(x.length, (k) => (y[k] ?? 0) >= snugNm && lowestOf(y, k, 6) >= 0.9 * snugNm, -1);
+function snugAt(
+  x: readonly number[],
+  y: readonly number[],
+  snugNm: number,
+): TraceFindings['snug'] | null {
+  const i = firstIndex(
+    x.length,
+    (k) => (y[k] ?? 0) >= snugNm && lowestOf(y, k, 6) >= 0.9 * snugNm,
+    -1,
+  );
   if (i < 0) return null;
   const [before, here] = [y[i - 1] ?? 0, y[i] ?? 0];
-  const share = i === 0 || here === before ? 0 : Math.min(1, Math.max(0, (snugNm - before) / (here - before)));
+  const share =
+    i === 0 || here === before ? 0 : Math.min(1, Math.max(0, (snugNm - before) / (here - before)));
   const atDeg = (x[Math.max(0, i - 1)] ?? 0) + OPTIONS.cellDeg * share;
   let energyJ = 0;
-  for (let k = Math.max(i, 1); k < x.length; k += 1) energyJ += 0.5 * ((y[k] ?? 0) + (y[k - 1] ?? 0)) * OPTIONS.cellDeg;
+  for (let k = Math.max(i, 1); k < x.length; k += 1)
+    energyJ += 0.5 * ((y[k] ?? 0) + (y[k - 1] ?? 0)) * OPTIONS.cellDeg;
   return { atDeg, angleFromSnugDeg: (x.at(-1) ?? 0) - atDeg, energyJ: (energyJ * Math.PI) / 180 };
 }
 

@@ -2,7 +2,17 @@ import type { TraceFindings } from './analyseTrace';
 import type { TraceFeatures } from './features';
 import type { TraceJoint } from './trace';
 
-export const TRACE_CLASSES = ['ok', 'cross_thread', 'bottoming', 'liquid_lock', 'strip', 'stick_slip', 'reused_yielded', 'wrong_lube', 'angle_slip'] as const;
+export const TRACE_CLASSES = [
+  'ok',
+  'cross_thread',
+  'bottoming',
+  'liquid_lock',
+  'strip',
+  'stick_slip',
+  'reused_yielded',
+  'wrong_lube',
+  'angle_slip',
+] as const;
 export type TraceClass = (typeof TRACE_CLASSES)[number];
 
 /** Chosen on simulated pulls, then frozen; docs/MODEL.md has the error rates. */
@@ -35,31 +45,69 @@ const RULES = {
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 /**
- * The first rule that fires, with why. `ok` means that none did, never that the clamp force is proven.
- * Rules see simulated faults only; what they cannot tell apart stands in `mayBe`.
+ * The first rule that fires, with why. `ok` means that none did, never that the clamp force is
+ * proven. Rules see simulated faults only; what they cannot tell apart stands in `mayBe`.
  */
-export function classifyTrace(findings: TraceFindings, f: TraceFeatures, joint: TraceJoint): { is: TraceClass; why: string; mayBe: TraceClass[] } {
+export function classifyTrace(
+  findings: TraceFindings,
+  f: TraceFeatures,
+  joint: TraceJoint,
+): { is: TraceClass; why: string; mayBe: TraceClass[] } {
   const [is, why] = firstRule(findings, f, joint);
   return { is, why, mayBe: mayBe(is, f) };
 }
 
-function firstRule(findings: TraceFindings, f: TraceFeatures, joint: TraceJoint): [TraceClass, string] {
+function firstRule(
+  findings: TraceFindings,
+  f: TraceFeatures,
+  joint: TraceJoint,
+): [TraceClass, string] {
   const r = RULES;
-  if (f.rippleRatio > Math.max(r.ripple, (r.rippleNoise * f.torqueNoiseNm) / joint.snugNm) && f.drops >= r.drops)
+  if (
+    f.rippleRatio > Math.max(r.ripple, (r.rippleNoise * f.torqueNoiseNm) / joint.snugNm) &&
+    f.drops >= r.drops
+  )
     return ['stick_slip', `the torque jerks, ${percent(f.rippleRatio)} off a straight line`];
-  if (f.holdDrop > r.holdDropSure || (f.holdDrop > r.holdDrop && f.steps === 0)) return ['liquid_lock', `the torque falls by ${percent(f.holdDrop)} while the wrench is held`];
-  if (f.steps >= 1) return ['angle_slip', `the angle jumped ${f.steps === 1 ? 'once' : `${f.steps} times`} and the torque did not follow`];
-  const isSlow = f.preGradientRatio < r.preRatio || (f.preGradientRatio < r.preRatioSeated && f.elasticRatio > r.seated);
+  if (f.holdDrop > r.holdDropSure || (f.holdDrop > r.holdDrop && f.steps === 0))
+    return ['liquid_lock', `the torque falls by ${percent(f.holdDrop)} while the wrench is held`];
+  if (f.steps >= 1)
+    return [
+      'angle_slip',
+      `the angle jumped ${f.steps === 1 ? 'once' : `${f.steps} times`} and the torque did not follow`,
+    ];
+  const isSlow =
+    f.preGradientRatio < r.preRatio ||
+    (f.preGradientRatio < r.preRatioSeated && f.elasticRatio > r.seated);
   if (isSlow && f.preSpanDeg > r.preSpanDeg)
-    return ['cross_thread', `the torque builds over ${Math.round(f.preSpanDeg)}° before snug, at ${percent(f.preGradientRatio)} of the joint’s slope`];
-  if (f.preSeatTorqueRatio > r.preSeat && f.elasticRatio > r.seated) return ['cross_thread', `${f.preSeatTorqueRatio.toFixed(1)} times the run-down torque before it seated`];
-  if (f.peakDrop > r.peakDrop && f.dropSpanDeg > r.dropSpanDeg) return ['strip', `the torque falls by ${percent(f.peakDrop)} after its highest while it is turned on`];
+    return [
+      'cross_thread',
+      `the torque builds over ${Math.round(f.preSpanDeg)}° before snug, at ${percent(f.preGradientRatio)} of the joint’s slope`,
+    ];
+  if (f.preSeatTorqueRatio > r.preSeat && f.elasticRatio > r.seated)
+    return [
+      'cross_thread',
+      `${f.preSeatTorqueRatio.toFixed(1)} times the run-down torque before it seated`,
+    ];
+  if (f.peakDrop > r.peakDrop && f.dropSpanDeg > r.dropSpanDeg)
+    return [
+      'strip',
+      `the torque falls by ${percent(f.peakDrop)} after its highest while it is turned on`,
+    ];
   const steep = f.steepestRatio > r.steep ? steepRule(findings, f) : null;
   if (steep) return steep;
-  if (f.elasticRatio > r.lubeHigh) return ['wrong_lube', `${f.elasticRatio.toFixed(2)} times the joint’s slope: dry or rough`];
-  if (f.elasticRatio > 0 && f.elasticRatio < r.lubeLow) return ['wrong_lube', `${f.elasticRatio.toFixed(2)} times the joint’s slope: too slippery`];
-  if (f.yieldAngleRatio !== null && f.yieldTorqueRatio !== null && 0.5 * (f.yieldAngleRatio + f.yieldTorqueRatio) < r.reuse)
-    return ['reused_yielded', `it yields at ${percent(f.yieldAngleRatio)} of the angle and ${percent(f.yieldTorqueRatio)} of the torque expected`];
+  if (f.elasticRatio > r.lubeHigh)
+    return ['wrong_lube', `${f.elasticRatio.toFixed(2)} times the joint’s slope: dry or rough`];
+  if (f.elasticRatio > 0 && f.elasticRatio < r.lubeLow)
+    return ['wrong_lube', `${f.elasticRatio.toFixed(2)} times the joint’s slope: too slippery`];
+  if (
+    f.yieldAngleRatio !== null &&
+    f.yieldTorqueRatio !== null &&
+    0.5 * (f.yieldAngleRatio + f.yieldTorqueRatio) < r.reuse
+  )
+    return [
+      'reused_yielded',
+      `it yields at ${percent(f.yieldAngleRatio)} of the angle and ${percent(f.yieldTorqueRatio)} of the torque expected`,
+    ];
   return ['ok', 'no rule fired'];
 }
 
@@ -67,16 +115,24 @@ function firstRule(findings: TraceFindings, f: TraceFeatures, joint: TraceJoint)
 function steepRule(findings: TraceFindings, f: TraceFeatures): [TraceClass, string] | null {
   const r = RULES;
   const times = f.steepestRatio.toFixed(1);
-  if (f.normalAfterDeg > r.creepNormalDeg && f.normalBeforeDeg > r.creepNormalDeg) return ['angle_slip', `${times} times the joint’s slope for a while, then normal again`];
-  if (findings.yield && f.normalBeforeDeg > r.kinkNormalDeg) return ['angle_slip', `${times} times the joint’s slope for a while, then it fell back`];
+  if (f.normalAfterDeg > r.creepNormalDeg && f.normalBeforeDeg > r.creepNormalDeg)
+    return ['angle_slip', `${times} times the joint’s slope for a while, then normal again`];
+  if (findings.yield && f.normalBeforeDeg > r.kinkNormalDeg)
+    return ['angle_slip', `${times} times the joint’s slope for a while, then it fell back`];
   const isSteep = f.steepestRatio > r.steepSure;
   const isAbrupt = f.riseDeg < r.abruptDeg || (isSteep && f.riseDeg < r.abruptSteepDeg);
-  if (f.steepestRatio > r.bottomSure || isAbrupt || f.normalBeforeDeg > (isSteep ? r.kinkSteepDeg : r.kinkNormalDeg)) return ['bottoming', `${times} times the joint’s slope`];
+  if (
+    f.steepestRatio > r.bottomSure ||
+    isAbrupt ||
+    f.normalBeforeDeg > (isSteep ? r.kinkSteepDeg : r.kinkNormalDeg)
+  )
+    return ['bottoming', `${times} times the joint’s slope`];
   return null;
 }
 
 function mayBe(is: TraceClass, f: TraceFeatures): TraceClass[] {
-  if (is === 'bottoming') return f.normalBeforeDeg > 8 ? ['angle_slip'] : f.steepestRatio < 2.45 ? ['wrong_lube'] : [];
+  if (is === 'bottoming')
+    return f.normalBeforeDeg > 8 ? ['angle_slip'] : f.steepestRatio < 2.45 ? ['wrong_lube'] : [];
   if (is === 'angle_slip') return f.steps === 0 ? ['bottoming'] : [];
   if (is === 'cross_thread') return f.holds < 3 || f.holdDrop > 0.02 ? ['liquid_lock'] : [];
   if (is === 'wrong_lube') return f.steepestRatio > 1.45 && f.riseDeg < 12 ? ['bottoming'] : [];

@@ -8,7 +8,10 @@ export interface Curve {
   torqueNm: number[];
 }
 
-/** Ten turns before the end there is nothing but run-down; whatever a wrench says before that is not looked at. */
+/**
+ * Ten turns before the end there is nothing but run-down; whatever a wrench says before that is not
+ * looked at.
+ */
 const MOST_DEG = 3600;
 
 /** The angle only grows; the mean torque of a cell, and a straight line over cells without any. */
@@ -24,7 +27,9 @@ export function curveOf(forward: readonly Forward[]): Curve {
     const cell = cells.get(key) ?? { sum: 0, count: 0 };
     cells.set(key, { sum: cell.sum + torqueNm, count: cell.count + 1 });
   }
-  const filled = [...cells].sort(([a], [b]) => a - b).map(([key, { sum, count }]) => ({ key, torque: sum / count }));
+  const filled = [...cells]
+    .sort(([a], [b]) => a - b)
+    .map(([key, { sum, count }]) => ({ key, torque: sum / count }));
   const curve: Curve = { angleDeg: [], torqueNm: [] };
   const put = (key: number, torque: number): void => {
     curve.angleDeg.push((key + 0.5) * size);
@@ -33,13 +38,17 @@ export function curveOf(forward: readonly Forward[]): Curve {
   for (const [i, { key, torque }] of filled.entries()) {
     put(key, torque);
     const next = filled[i + 1];
-    for (let m = key + 1; next && m < next.key; m += 1) put(m, torque + ((next.torque - torque) * (m - key)) / (next.key - key));
+    for (let m = key + 1; next && m < next.key; m += 1)
+      put(m, torque + ((next.torque - torque) * (m - key)) / (next.key - key));
   }
   return curve;
 }
 
 /** Slope at each point: a line over `windowDeg`, then the median of five. N·m for each degree. */
-export function gradientsOf({ angleDeg: x, torqueNm: y }: Curve, windowDeg: number = OPTIONS.windowDeg): number[] {
+export function gradientsOf(
+  { angleDeg: x, torqueNm: y }: Curve,
+  windowDeg: number = OPTIONS.windowDeg,
+): number[] {
   const half = Math.round(windowDeg / OPTIONS.cellDeg / 2);
   const n = x.length;
   const slopes = x.map((_, i) => {

@@ -13,11 +13,16 @@ export interface Forward {
 }
 
 /**
- * Takes the ratchet's back-swings out. Engaged: the net angle grows with each new maximum. Let go: 1° back and torque
- * below 0.6 of what it held (below 0.3 of snug: 3° back). Taken up again: at 0.9 of what it held, or when the angle less
- * the tool's twist has advanced by 2.5°, that is the nut moves again at a lower torque; in run-down after half a tooth.
+ * Takes the ratchet's back-swings out. Engaged: the net angle grows with each new maximum. Let go:
+ * 1° back and torque below 0.6 of what it held (below 0.3 of snug: 3° back). Taken up again: at 0.9
+ * of what it held, or when the angle less the tool's twist has advanced by 2.5°, that is the nut
+ * moves again at a lower torque; in run-down after half a tooth.
  */
-export function forwardOnly(torque: readonly number[], angle: readonly number[], joint: TraceJoint): Forward[] {
+export function forwardOnly(
+  torque: readonly number[],
+  angle: readonly number[],
+  joint: TraceJoint,
+): Forward[] {
   const k = joint.toolStiffnessNmPerDeg;
   const low = OPTIONS.lowTorqueRatio * joint.snugNm;
   const found: Forward[] = [];
@@ -42,7 +47,8 @@ export function forwardOnly(torque: readonly number[], angle: readonly number[],
       held = median(recent);
       found.push({ index, netDeg: net, jointDeg: net - Math.max(0, x) / k, torqueNm: x });
     } else if (engaged) {
-      const letGo = held >= low ? a < top - OPTIONS.backDeg && x < OPTIONS.releaseRatio * held : a < top - 3;
+      const letGo =
+        held >= low ? a < top - OPTIONS.backDeg && x < OPTIONS.releaseRatio * held : a < top - 3;
       if (letGo) [engaged, lowest, rest] = [false, a, null];
     } else if (held < low) {
       lowest = Math.min(lowest, a);

@@ -9,4 +9,13 @@ export { simulatePull, type SimulatedPull } from './simulate/simulatePull';
 export { simulateWrench } from './simulate/simulateWrench';
 export { lookAtPulls, shownCurve, type LookedAt, type TracedPull } from './lookAtPulls';
 export { thinOut } from './thinOut';
-export { WRENCH_ADDRESS, WRENCH_PORT, WrenchHelloSchema, WrenchPullSchema, WrenchTaskSchema, type WrenchHello, type WrenchPull, type WrenchTask } from './wrenchStream';
+export {
+  WRENCH_ADDRESS,
+  WRENCH_PORT,
+  WrenchHelloSchema,
+  WrenchPullSchema,
+  WrenchTaskSchema,
+  type WrenchHello,
+  type WrenchPull,
+  type WrenchTask,
+} from './wrenchStream';

@@ -7,10 +7,14 @@ export function median(values: readonly number[]): number {
   return n % 2 === 1 ? upper : 0.5 * ((sorted[(n >> 1) - 1] ?? 0) + upper);
 }
 
-export const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
+export const mean = (values: readonly number[]): number =>
+  values.reduce((a, b) => a + b, 0) / values.length;
 
 /** Least-squares line through x and y: its slope, and the means it goes through. */
-export function line(x: readonly number[], y: readonly number[]): { slope: number; meanX: number; meanY: number } {
+export function line(
+  x: readonly number[],
+  y: readonly number[],
+): { slope: number; meanX: number; meanY: number } {
   const [meanX, meanY] = [mean(x), mean(y)];
   let sxx = 0;
   let sxy = 0;
@@ -22,10 +26,16 @@ export function line(x: readonly number[], y: readonly number[]): { slope: numbe
 }
 
 /** The first index from `from` on that fits, or `otherwise`. */
-export function firstIndex(count: number, fits: (i: number) => boolean, otherwise: number, from = 0): number {
+export function firstIndex(
+  count: number,
+  fits: (i: number) => boolean,
+  otherwise: number,
+  from = 0,
+): number {
   for (let i = from; i < count; i += 1) if (fits(i)) return i;
   return otherwise;
 }
 
 /** A sliding window's smallest value, clipped at the end. */
-export const lowestOf = (values: readonly number[], from: number, count: number): number => Math.min(...values.slice(from, from + count));
+export const lowestOf = (values: readonly number[], from: number, count: number): number =>
+  Math.min(...values.slice(from, from + count));

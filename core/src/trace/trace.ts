@@ -2,11 +2,16 @@ import * as v from 'valibot';
 import { finite, textOf } from '../schema/text';
 
 const MOST_SAMPLES = 6000;
-const samples = (lo: number, hi: number) => v.pipe(v.array(v.pipe(finite, v.minValue(lo), v.maxValue(hi))), v.minLength(2), v.maxLength(MOST_SAMPLES));
+const samples = (lo: number, hi: number) =>
+  v.pipe(
+    v.array(v.pipe(finite, v.minValue(lo), v.maxValue(hi))),
+    v.minLength(2),
+    v.maxLength(MOST_SAMPLES),
+  );
 
 /**
- * What a digital wrench saw of one pull: time, torque and its own angle, back-swings of the ratchet included. Times rise.
- * A minute at 100 Hz fits; a longer one is thinned by whoever writes it.
+ * What a digital wrench saw of one pull: time, torque and its own angle, back-swings of the ratchet
+ * included. Times rise. A minute at 100 Hz fits; a longer one is thinned by whoever writes it.
  */
 export const TraceSchema = v.pipe(
   v.strictObject({
@@ -20,7 +25,10 @@ export const TraceSchema = v.pipe(
     torqueNm: samples(-3000, 3000),
     angleDeg: samples(-20_000, 20_000),
   }),
-  v.check((t) => t.tS.length === t.torqueNm.length && t.tS.length === t.angleDeg.length, 'as many torques and angles as times'),
+  v.check(
+    (t) => t.tS.length === t.torqueNm.length && t.tS.length === t.angleDeg.length,
+    'as many torques and angles as times',
+  ),
   v.check((t) => t.tS.every((s, i) => i === 0 || s > (t.tS[i - 1] ?? 0)), 'times that rise'),
 );
 export type Trace = v.InferOutput<typeof TraceSchema>;
@@ -29,8 +37,8 @@ export type Trace = v.InferOutput<typeof TraceSchema>;
 export type Samples = Pick<Trace, 'tS' | 'torqueNm' | 'angleDeg'>;
 
 /**
- * What the analysis must know of the joint and the tool beforehand. N·m, degrees; angles to yield count from the
- * elastic line's zero.
+ * What the analysis must know of the joint and the tool beforehand. N·m, degrees; angles to yield
+ * count from the elastic line's zero.
  */
 export interface TraceJoint {
   snugNm: number;

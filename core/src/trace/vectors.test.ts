@@ -13,9 +13,35 @@ import reused from '../../vectors/trace_reused_yielded.json';
 import jerky from '../../vectors/trace_stick_slip.json';
 import strips from '../../vectors/trace_thread_strips.json';
 import slippery from '../../vectors/trace_too_slippery.json';
-import { analyseTrace, classifyTrace, drawFault, featuresOf, MADE_UP_JOINTS, randomFrom, simulatePull, type TraceClass, type TraceFeatures, type TraceJoint } from '.';
+import {
+  analyseTrace,
+  classifyTrace,
+  drawFault,
+  featuresOf,
+  MADE_UP_JOINTS,
+  randomFrom,
+  simulatePull,
+  type TraceClass,
+  type TraceFeatures,
+  type TraceJoint,
+} from '.';
 
-const ALL = [ok, okYield, okSmall, crossedSeats, crossedNever, bottomBefore, bottomAfter, liquid, strips, jerky, reused, dry, slippery, slipped] as const;
+const ALL = [
+  ok,
+  okYield,
+  okSmall,
+  crossedSeats,
+  crossedNever,
+  bottomBefore,
+  bottomAfter,
+  liquid,
+  strips,
+  jerky,
+  reused,
+  dry,
+  slippery,
+  slipped,
+] as const;
 type Vector = (typeof ALL)[number];
 
 const jointOf = (s: Vector['spec']): TraceJoint => ({
@@ -55,8 +81,13 @@ describe.each(ALL.map((d) => [d.name, d] as const))('%s', (_name, d) => {
   const { findings, work } = analyseTrace(samplesOf(d), joint);
   const features = featuresOf(findings, work, joint);
   const { expected, tol } = d;
-  const { torque_rel, angle_abs_deg, gradient_rel, energy_rel, yield_angle_abs_deg, features_rel } = tol.same_algorithm;
-  const near = (got: number | undefined, wanted: number | null | undefined, allowed: number): void => expect(Math.abs((got ?? NaN) - (wanted ?? NaN))).toBeLessThanOrEqual(allowed);
+  const { torque_rel, angle_abs_deg, gradient_rel, energy_rel, yield_angle_abs_deg, features_rel } =
+    tol.same_algorithm;
+  const near = (
+    got: number | undefined,
+    wanted: number | null | undefined,
+    allowed: number,
+  ): void => expect(Math.abs((got ?? NaN) - (wanted ?? NaN))).toBeLessThanOrEqual(allowed);
 
   test('is what it is, and what it may be', () => {
     const found = classifyTrace(findings, features, joint);
@@ -70,14 +101,30 @@ describe.each(ALL.map((d) => [d.name, d] as const))('%s', (_name, d) => {
     near(findings.finalTorqueNm, expected.final_torque_Nm, torque_rel * expected.final_torque_Nm);
     expect(Boolean(findings.snug)).toBe(expected.snug_found);
     expect(Boolean(findings.yield)).toBe(expected.yield_found);
-    near(findings.elastic?.gradient, expected.elastic_gradient_Nm_per_deg, gradient_rel * expected.elastic_gradient_Nm_per_deg);
-    near(findings.steepest?.gradient, expected.max_gradient_Nm_per_deg, gradient_rel * expected.max_gradient_Nm_per_deg);
+    near(
+      findings.elastic?.gradient,
+      expected.elastic_gradient_Nm_per_deg,
+      gradient_rel * expected.elastic_gradient_Nm_per_deg,
+    );
+    near(
+      findings.steepest?.gradient,
+      expected.max_gradient_Nm_per_deg,
+      gradient_rel * expected.max_gradient_Nm_per_deg,
+    );
     if (expected.snug_found) {
       near(findings.snug?.angleFromSnugDeg, expected.angle_from_snug_deg, angle_abs_deg);
-      near(findings.snug?.energyJ, expected.energy_from_snug_J, energy_rel * (expected.energy_from_snug_J ?? 0));
+      near(
+        findings.snug?.energyJ,
+        expected.energy_from_snug_J,
+        energy_rel * (expected.energy_from_snug_J ?? 0),
+      );
     }
     if (expected.yield_found && 'yield_torque_Nm' in expected) {
-      near(findings.yield?.torqueNm, expected.yield_torque_Nm, torque_rel * (expected.yield_torque_Nm ?? 0));
+      near(
+        findings.yield?.torqueNm,
+        expected.yield_torque_Nm,
+        torque_rel * (expected.yield_torque_Nm ?? 0),
+      );
       near(findings.yield?.fromZeroDeg, expected.yield_angle_from_zero_deg, yield_angle_abs_deg);
     }
     expect(findings.steps).toHaveLength(expected.angle_steps.length);
@@ -91,12 +138,15 @@ describe.each(ALL.map((d) => [d.name, d] as const))('%s', (_name, d) => {
   });
 });
 
-test.each(prng.streams.map((s) => [s.seed, s] as const))('the stream of seed %d', (seed, { rand, normal }) => {
-  const shares = randomFrom(seed);
-  expect(rand.map(() => shares.share())).toEqual(rand);
-  const normals = randomFrom(seed);
-  for (const n of normal) expect(normals.normal()).toBeCloseTo(n, 11);
-});
+test.each(prng.streams.map((s) => [s.seed, s] as const))(
+  'the stream of seed %d',
+  (seed, { rand, normal }) => {
+    const shares = randomFrom(seed);
+    expect(rand.map(() => shares.share())).toEqual(rand);
+    const normals = randomFrom(seed);
+    for (const n of normal) expect(normals.normal()).toBeCloseTo(n, 11);
+  },
+);
 
 test('a simulated pull is the same, sample by sample', () => {
   const g = prng.generator_check;
@@ -106,17 +156,34 @@ test('a simulated pull is the same, sample by sample', () => {
   expect(pull.tS).toHaveLength(g.samples);
   for (const [i, [t, torque, angle]] of g.t_s_torque_Nm_angle_deg_first_20.entries()) {
     expect(pull.tS[i]).toBe(t);
-    expect(Math.abs((pull.torqueNm[i] ?? NaN) - (torque ?? NaN))).toBeLessThanOrEqual(prng.tol.sample_torque_abs_Nm);
-    expect(Math.abs((pull.angleDeg[i] ?? NaN) - (angle ?? NaN))).toBeLessThanOrEqual(prng.tol.sample_angle_abs_deg);
+    expect(Math.abs((pull.torqueNm[i] ?? NaN) - (torque ?? NaN))).toBeLessThanOrEqual(
+      prng.tol.sample_torque_abs_Nm,
+    );
+    expect(Math.abs((pull.angleDeg[i] ?? NaN) - (angle ?? NaN))).toBeLessThanOrEqual(
+      prng.tol.sample_angle_abs_deg,
+    );
   }
   const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0);
   expect(sum(pull.torqueNm) / g.sum_torque_Nm).toBeCloseTo(1, 5);
   expect(sum(pull.angleDeg) / g.sum_angle_deg).toBeCloseTo(1, 5);
 });
 
-/** Seeds that were used for nothing else. Bounds: docs/MODEL.md's rates less what so small a number scatters. */
+/**
+ * Seeds that were used for nothing else. Bounds: docs/MODEL.md's rates less what so small a number
+ * scatters.
+ */
 test('on new simulated pulls: no sound bolt is called faulty, and nearly no fault sound', () => {
-  const classes: TraceClass[] = ['ok', 'cross_thread', 'bottoming', 'liquid_lock', 'strip', 'stick_slip', 'reused_yielded', 'wrong_lube', 'angle_slip'];
+  const classes: TraceClass[] = [
+    'ok',
+    'cross_thread',
+    'bottoming',
+    'liquid_lock',
+    'strip',
+    'stick_slip',
+    'reused_yielded',
+    'wrong_lube',
+    'angle_slip',
+  ];
   const each = process.env.STENNET_ALL ? 60 : 12;
   const names = Object.keys(MADE_UP_JOINTS) as (keyof typeof MADE_UP_JOINTS)[];
   let right = 0;

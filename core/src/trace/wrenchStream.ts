@@ -3,26 +3,43 @@ import { finite, textOf, UuidSchema } from '../schema/text';
 import { convert, QuantitySchema, units } from '../quantity';
 import { TraceSchema } from './trace';
 
-/** Where a digital wrench, or the bridge to it, is reached from the device in the technician's hand. docs/WRENCH.md has the stream. */
+/**
+ * Where a digital wrench, or the bridge to it, is reached from the device in the technician's hand.
+ * docs/WRENCH.md has the stream.
+ */
 export const WRENCH_PORT = 4188;
 export const WRENCH_ADDRESS = `http://127.0.0.1:${WRENCH_PORT}`;
 
 /** Said first on each connection: which wrench this is. `name` is what stands on it. */
-export const WrenchHelloSchema = v.object({ format: v.literal('stennet-wrench'), v: v.literal(1), name: textOf(60), simulated: v.boolean() });
+export const WrenchHelloSchema = v.object({
+  format: v.literal('stennet-wrench'),
+  v: v.literal(1),
+  name: textOf(60),
+  simulated: v.boolean(),
+});
 export type WrenchHello = v.InferOutput<typeof WrenchHelloSchema>;
 
 /** As much as a trace may hold. */
 const MOST_NM = 3000;
 const PeakSchema = v.pipe(
   QuantitySchema,
-  v.check(({ value, unit }) => units[unit].kind === 'torque' && value >= 0 && convert({ value, unit }, 'N.m') <= MOST_NM, 'a torque'),
+  v.check(
+    ({ value, unit }) =>
+      units[unit].kind === 'torque' && value >= 0 && convert({ value, unit }, 'N.m') <= MOST_NM,
+    'a torque',
+  ),
 );
 
-/** One pull as the wrench saw it: its highest torque, what it turned if it was set to an angle, and the trace. */
+/**
+ * One pull as the wrench saw it: its highest torque, what it turned if it was set to an angle, and
+ * the trace.
+ */
 export const WrenchPullSchema = v.object({
   id: UuidSchema,
   peak: PeakSchema,
-  turned: v.optional(v.object({ value: v.pipe(finite, v.minValue(0), v.maxValue(720)), unit: v.literal('deg') })),
+  turned: v.optional(
+    v.object({ value: v.pipe(finite, v.minValue(0), v.maxValue(720)), unit: v.literal('deg') }),
+  ),
   trace: TraceSchema,
 });
 export type WrenchPull = v.InferOutput<typeof WrenchPullSchema>;
@@ -30,12 +47,29 @@ export type WrenchPull = v.InferOutput<typeof WrenchPullSchema>;
 /** Asked of the simulated wrench only: how the hand pulls. */
 export const WrenchTaskSchema = v.strictObject({
   to: v.variant('unit', [
-    v.strictObject({ unit: v.literal('N.m'), value: v.pipe(finite, v.minValue(5), v.maxValue(400)) }),
-    v.strictObject({ unit: v.literal('deg'), value: v.pipe(finite, v.minValue(10), v.maxValue(270)) }),
+    v.strictObject({
+      unit: v.literal('N.m'),
+      value: v.pipe(finite, v.minValue(5), v.maxValue(400)),
+    }),
+    v.strictObject({
+      unit: v.literal('deg'),
+      value: v.pipe(finite, v.minValue(10), v.maxValue(270)),
+    }),
   ]),
   /** How tight it is already, N·m; left out: loose for a torque. */
   from: v.optional(v.pipe(finite, v.minValue(1), v.maxValue(390))),
-  how: v.optional(v.picklist(['ok', 'cross_thread', 'bottoming', 'liquid_lock', 'strip', 'stick_slip', 'wrong_lube', 'angle_slip'])),
+  how: v.optional(
+    v.picklist([
+      'ok',
+      'cross_thread',
+      'bottoming',
+      'liquid_lock',
+      'strip',
+      'stick_slip',
+      'wrong_lube',
+      'angle_slip',
+    ]),
+  ),
   seed: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(4_294_967_295))),
 });
 export type WrenchTask = v.InferOutput<typeof WrenchTaskSchema>;

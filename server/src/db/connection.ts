@@ -6,7 +6,10 @@ export type Connection = pg.ClientBase;
 export { DatabaseError } from 'pg';
 
 /** A connection of its own while the work lasts: the commands' way, not the server's. */
-export async function connected<T>(url: string, work: (client: Connection) => Promise<T>): Promise<T> {
+export async function connected<T>(
+  url: string,
+  work: (client: Connection) => Promise<T>,
+): Promise<T> {
   const client = new pg.Client({ connectionString: url });
   await client.connect();
   try {

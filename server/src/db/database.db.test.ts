@@ -11,8 +11,14 @@ test('a connection that is cut in the middle is out of reach, and the next one i
     await house.admin.query('select pg_terminate_backend($1)', [row?.pid]);
     await client.query('select pg_sleep(5)');
   });
-  await expect(work).rejects.toMatchObject(expect.objectContaining({ message: expect.stringMatching(/cannot be reached|terminating connection/) }));
-  expect(await house.db.inShop(HALDEN, async (client) => (await client.query('select 1 as one')).rows)).toEqual([{ one: 1 }]);
+  await expect(work).rejects.toMatchObject(
+    expect.objectContaining({
+      message: expect.stringMatching(/cannot be reached|terminating connection/),
+    }),
+  );
+  expect(
+    await house.db.inShop(HALDEN, async (client) => (await client.query('select 1 as one')).rows),
+  ).toEqual([{ one: 1 }]);
 });
 
 test('no connection that became free in time is out of reach', async () => {

@@ -14,7 +14,10 @@ export interface Journal {
 export interface Database {
   /** One transaction in which only this shop's rows exist. Rolled back when the work throws. */
   inShop<T>(shop: string, work: (client: Client) => Promise<T>): Promise<T>;
-  /** The same for views that only read and may be a moment old: on the replica where there is one, else here. */
+  /**
+   * The same for views that only read and may be a moment old: on the replica where there is one,
+   * else here.
+   */
   readInShop<T>(shop: string, work: (client: Client) => Promise<T>): Promise<T>;
   /** Before signing in: no shop, only the functions of the door. */
   atDoor<T>(work: (client: Client) => Promise<T>): Promise<T>;
@@ -29,11 +32,13 @@ type InShop = Database['inShop'];
 
 /** @param journal what is changed is sealed there; null: nothing may be written */
 function transactionsOn(pool: pg.Pool, journal: Journal | null): InShop {
-  pool.on('error', () => undefined); // a connection that dies while idle is replaced at its next use
+  // A connection that dies while idle is replaced at its next use
+  pool.on('error', () => undefined);
   return async (shop, work) => {
     const client = await pool.connect().catch(outOfReach);
     let [broken, gone] = [false, false];
-    // A connection that dies while it is used fails its query; said a second time as an event it must not end the process.
+    // A connection that dies while it is used fails its query; said a second time as an event it
+    // must not end the process.
     const lost = (): void => void (gone = true);
     client.on('error', lost);
     try {
@@ -55,17 +60,28 @@ function transactionsOn(pool: pg.Pool, journal: Journal | null): InShop {
   };
 }
 
-/** The driver says without a code that a connection broke off, or that none became free in time. @throws AppError OFFLINE, or what it was */
+/**
+ * The driver says without a code that a connection broke off, or that none became free in time.
+ * @throws AppError OFFLINE, or what it was
+ */
 function outOfReach(error: unknown): never {
   if (error instanceof AppError || (error as { code?: string }).code) throw error;
   throw new AppError('OFFLINE');
 }
 
-/** @param replica of a streaming replica, where there is one: history and calendars are read there */
-export function openDatabase(connectionString: string, journal: Journal | null, replica?: string): Database {
+/**
+ * @param replica of a streaming replica, where there is one: history and calendars are read there
+ */
+export function openDatabase(
+  connectionString: string,
+  journal: Journal | null,
+  replica?: string,
+): Database {
   const pool = new pg.Pool({ connectionString, max: 10, connectionTimeoutMillis: 5000 });
   const inShop = transactionsOn(pool, journal);
-  const copy = replica ? new pg.Pool({ connectionString: replica, max: 10, connectionTimeoutMillis: 1000 }) : null;
+  const copy = replica
+    ? new pg.Pool({ connectionString: replica, max: 10, connectionTimeoutMillis: 1000 })
+    : null;
   return {
     inShop,
     readInShop: copy ? withFallback(transactionsOn(copy, null), inShop) : inShop,
@@ -83,8 +99,9 @@ export function openDatabase(connectionString: string, journal: Journal | null, 
 const LEFT_ALONE_MS = 10_000;
 
 /**
- * Reads from the replica; where it is away, still starting or broke off (a statement it had to give up for what the primary sent
- * counts too), the same work is done on the primary. What the work itself refuses is an answer and stays one.
+ * Reads from the replica; where it is away, still starting or broke off (a statement it had to give
+ * up for what the primary sent counts too), the same work is done on the primary. What the work
+ * itself refuses is an answer and stays one.
  */
 function withFallback(replica: InShop, primary: InShop): InShop {
   let awayUntil = 0;
@@ -107,7 +124,9 @@ export async function assertHarmlessRole(connectionString: string): Promise<void
   const client = new pg.Client({ connectionString });
   await client.connect();
   try {
-    const { rows } = await client.query<{ superuser: boolean; bypasses: boolean; owns: boolean }>(roleDangers);
+    const { rows } = await client.query<{ superuser: boolean; bypasses: boolean; owns: boolean }>(
+      roleDangers,
+    );
     const found = rows[0];
     if (!found || found.superuser || found.bypasses || found.owns) {
       throw new HarmfulRole(

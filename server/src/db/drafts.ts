@@ -1,4 +1,11 @@
-import { checkDraft, draftOf, findingKey, isApprovable, isLater, nextRevision } from '@stennet/core/draft';
+import {
+  checkDraft,
+  draftOf,
+  findingKey,
+  isApprovable,
+  isLater,
+  nextRevision,
+} from '@stennet/core/draft';
 import { AppError } from '@stennet/core/errors';
 import type { Sheet } from '@stennet/core/procedure';
 import { canonicalJson } from '@stennet/core/record';
@@ -32,7 +39,10 @@ interface DraftRow {
 }
 
 export async function draftIn(client: Client, sheet: string): Promise<DraftRow> {
-  return onlyRow((await client.query<DraftRow>(findDraft, [sheet])).rows, new AppError('NOT_FOUND'));
+  return onlyRow(
+    (await client.query<DraftRow>(findDraft, [sheet])).rows,
+    new AppError('NOT_FOUND'),
+  );
 }
 
 export async function isSoleLead(client: Client): Promise<boolean> {
@@ -40,31 +50,48 @@ export async function isSoleLead(client: Client): Promise<boolean> {
 }
 
 /** Every revision that the shop has of some sheets, as they stand now. */
-export async function revisionsOf(client: Client, sheets: readonly string[]): Promise<Map<string, Sheet[]>> {
+export async function revisionsOf(
+  client: Client,
+  sheets: readonly string[],
+): Promise<Map<string, Sheet[]>> {
   const found = new Map<string, Sheet[]>();
-  for (const row of (await client.query<SheetRow & { sheet: string }>(listRevisions, [sheets])).rows) {
+  for (const row of (await client.query<SheetRow & { sheet: string }>(listRevisions, [sheets]))
+    .rows) {
     found.set(row.sheet, [...(found.get(row.sheet) ?? []), standingSheet(row)]);
   }
   return found;
 }
 
 /** The drafts of some sheets. */
-export async function draftsOf(client: Client, sheets: readonly string[]): Promise<Map<string, Sheet>> {
+export async function draftsOf(
+  client: Client,
+  sheets: readonly string[],
+): Promise<Map<string, Sheet>> {
   const { rows } = await client.query<{ sheet: string; body: string }>(listDraftBodies, [sheets]);
   return new Map(rows.map((r) => [r.sheet, JSON.parse(r.body) as Sheet]));
 }
 
 /**
- * Keeps a draft as it is now. The same again is answered the same; one that somebody else changed meanwhile is refused.
+ * Keeps a draft as it is now. The same again is answered the same; one that somebody else changed
+ * meanwhile is refused.
  * @param version what the writer last had from here; 0 for a new one
  */
-export async function saveDraft(client: Client, who: Acting, draft: Sheet, version: number, basedOn: string | null, imported = false): Promise<number> {
+export async function saveDraft(
+  client: Client,
+  who: Acting,
+  draft: Sheet,
+  version: number,
+  basedOn: string | null,
+  imported = false,
+): Promise<number> {
   const [row] = (await client.query<DraftRow>(findDraft, [draft.id])).rows;
   const body = canonicalJson(draft);
   if (row?.body === body) return row.version;
   if (!row && version > 0) throw new AppError('DRAFT_GONE');
-  if (row && row.version !== version) throw new AppError('DRAFT_CHANGED', { by: row.editor_name, at: row.edited_at.toISOString() });
-  if (!row && basedOn === null && !imported && (await revisionsOf(client, [draft.id])).size > 0) throw new AppError('SHEET_ID_TAKEN');
+  if (row && row.version !== version)
+    throw new AppError('DRAFT_CHANGED', { by: row.editor_name, at: row.edited_at.toISOString() });
+  if (!row && basedOn === null && !imported && (await revisionsOf(client, [draft.id])).size > 0)
+    throw new AppError('SHEET_ID_TAKEN');
   const findings = checkDraft(draft, await relatedTo(client, draft));
   const count = (level: string): number => findings.filter((f) => f.level === level).length;
   await client.query(saveDraftSql, [
@@ -95,24 +122,41 @@ export interface Wish {
 }
 
 /**
- * Drafts become revisions that stand, all or none. Each is compared with its siblings once more; the last one to change it
- * may not approve it unless the shop has only this lead.
+ * Drafts become revisions that stand, all or none. Each is compared with its siblings once more;
+ * the last one to change it may not approve it unless the shop has only this lead.
  */
-export async function approveDrafts(client: Client, who: Acting, wishes: readonly Wish[]): Promise<{ sheet: string; revision: string }[]> {
+export async function approveDrafts(
+  client: Client,
+  who: Acting,
+  wishes: readonly Wish[],
+): Promise<{ sheet: string; revision: string }[]> {
   const sheets = wishes.map((w) => w.sheet);
-  const rows = new Map((await client.query<DraftRow>(lockDrafts, [sheets])).rows.map((r) => [r.sheet, r]));
+  const rows = new Map(
+    (await client.query<DraftRow>(lockDrafts, [sheets])).rows.map((r) => [r.sheet, r]),
+  );
   const revisions = await revisionsOf(client, sheets);
   const sole = await isSoleLead(client);
   const approved: { sheet: string; revision: string }[] = [];
   for (const wish of wishes) {
     const row = rows.get(wish.sheet);
     if (!row) throw new AppError('DRAFT_GONE');
-    if (row.version !== wish.version) throw new AppError('DRAFT_CHANGED', { by: (await draftIn(client, wish.sheet)).editor_name, at: who.now.toISOString() });
+    if (row.version !== wish.version)
+      throw new AppError('DRAFT_CHANGED', {
+        by: (await draftIn(client, wish.sheet)).editor_name,
+        at: who.now.toISOString(),
+      });
     const draft = JSON.parse(row.body) as Sheet;
     if (row.editor === who.person && !sole) throw new AppError('OWN_DRAFT', { title: draft.title });
-    const sheet: Sheet = { ...draftOf(draft, freeRevision(draft, revisions.get(wish.sheet) ?? [])), status: 'approved' };
+    const sheet: Sheet = {
+      ...draftOf(draft, freeRevision(draft, revisions.get(wish.sheet) ?? [])),
+      status: 'approved',
+    };
     refuseUnready(sheet, await relatedTo(client, sheet), wish.seen);
-    await keepSheet(client, who.shop, sheet, { editor: row.editor, approver: who.person, at: who.now });
+    await keepSheet(client, who.shop, sheet, {
+      editor: row.editor,
+      approver: who.person,
+      at: who.now,
+    });
     approved.push({ sheet: sheet.id, revision: sheet.revision });
   }
   await client.query(deleteDrafts, [sheets]);
@@ -121,7 +165,10 @@ export async function approveDrafts(client: Client, who: Acting, wishes: readonl
 
 /** The draft's own letter, or the next free one where another took it meanwhile. */
 function freeRevision(draft: Sheet, revisions: readonly Sheet[]): string {
-  return revisions.reduce((next, r) => (isLater(next, r.revision) ? next : nextRevision(r.revision)), draft.revision || 'A');
+  return revisions.reduce(
+    (next, r) => (isLater(next, r.revision) ? next : nextRevision(r.revision)),
+    draft.revision || 'A',
+  );
 }
 
 function refuseUnready(sheet: Sheet, related: readonly Sheet[], seen: readonly string[]): void {
@@ -132,5 +179,6 @@ function refuseUnready(sheet: Sheet, related: readonly Sheet[], seen: readonly s
     throw new AppError('DRAFT_NOT_READY', { title, what: `${first?.place}: ${first?.message}` });
   }
   const unanswered = findings.filter((f) => f.level === 'warning' && !seen.includes(findingKey(f)));
-  if (unanswered.length > 0) throw new AppError('DRAFT_WARNINGS', { title, count: unanswered.length });
+  if (unanswered.length > 0)
+    throw new AppError('DRAFT_WARNINGS', { title, count: unanswered.length });
 }

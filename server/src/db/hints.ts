@@ -2,10 +2,16 @@ import pg from 'pg';
 import type { Client } from './database';
 import notifyHint from './queries/notifyHint.sql';
 
-/** What changed: one run, or something on the repair orders. A hint carries no data; whoever gets it asks anew. */
+/**
+ * What changed: one run, or something on the repair orders. A hint carries no data; whoever gets it
+ * asks anew.
+ */
 export type Topic = `run:${string}` | 'orders' | 'all';
 
-/** Word from every server on the same database. A process keeps nothing of it: who listens here is told, and that is all. */
+/**
+ * Word from every server on the same database. A process keeps nothing of it: who listens here is
+ * told, and that is all.
+ */
 export interface Hints {
   subscribe: (shop: string, tell: (topic: Topic) => void) => () => void;
   close: () => Promise<void>;
@@ -16,9 +22,13 @@ const FIRST_WAIT_MS = 200;
 const LONGEST_WAIT_MS = 10_000;
 
 /** Said within the transaction: it goes out when that is kept, and not when it is not. */
-export const hint = (client: Client, shop: string, topic: Topic): Promise<unknown> => client.query(notifyHint, [`${shop} ${topic}`]);
+export const hint = (client: Client, shop: string, topic: Topic): Promise<unknown> =>
+  client.query(notifyHint, [`${shop} ${topic}`]);
 
-/** Listens on a connection of its own; while that is away, and after it, everybody is told to ask anew. */
+/**
+ * Listens on a connection of its own; while that is away, and after it, everybody is told to ask
+ * anew.
+ */
 export function listenTo(connectionString: string): Hints {
   const listeners = new Map<string, Set<(topic: Topic) => void>>();
   let client: pg.Client | undefined;

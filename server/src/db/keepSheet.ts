@@ -17,11 +17,16 @@ export interface Approval {
 }
 
 /**
- * One revision into the library, with the words it is found by; what stood before it no longer does. A revision that is
- * there already is left as it is.
+ * One revision into the library, with the words it is found by; what stood before it no longer
+ * does. A revision that is there already is left as it is.
  * @returns whether it is new
  */
-export async function keepSheet(client: pg.ClientBase, shop: string, sheet: Sheet, approval: Approval | null = null): Promise<boolean> {
+export async function keepSheet(
+  client: pg.ClientBase,
+  shop: string,
+  sheet: Sheet,
+  approval: Approval | null = null,
+): Promise<boolean> {
   const body = canonicalJson(sheet);
   const change = await takeChange(client);
   const { rowCount } = await client.query(insertSheetRevision, [
@@ -43,7 +48,8 @@ export async function keepSheet(client: pg.ClientBase, shop: string, sheet: Shee
     change,
   ]);
   if (rowCount === 0) return false;
-  if (sheet.status === 'approved') await client.query(supersedeSheet, [sheet.id, sheet.revision, change]);
+  if (sheet.status === 'approved')
+    await client.query(supersedeSheet, [sheet.id, sheet.revision, change]);
   await keepWords(client, shop, sheet);
   return true;
 }
@@ -56,7 +62,17 @@ async function takeChange(client: pg.ClientBase): Promise<string> {
 async function keepWords(client: pg.ClientBase, shop: string, sheet: Sheet): Promise<void> {
   const words = [...sheetWords(sheet)];
   const forms = words.flatMap(([word]) => nearForms(word).map((form) => [form, word] as const));
-  await client.query(insertSheetWords, [shop, sheet.id, sheet.revision, words.map(([word]) => word), words.map(([, weight]) => weight)]);
+  await client.query(insertSheetWords, [
+    shop,
+    sheet.id,
+    sheet.revision,
+    words.map(([word]) => word),
+    words.map(([, weight]) => weight),
+  ]);
   await client.query(countWords, [shop, words.map(([word]) => word)]);
-  await client.query(insertWordForms, [shop, forms.map(([form]) => form), forms.map(([, word]) => word)]);
+  await client.query(insertWordForms, [
+    shop,
+    forms.map(([form]) => form),
+    forms.map(([, word]) => word),
+  ]);
 }

@@ -19,10 +19,22 @@ interface Answer {
 /** Maker, engine and kind of joint; null where any will do. */
 export type Place = readonly [string | null, string | null, string | null];
 
-/** What is typed → words that answer it → sheets that say them. The same rules as core's index in memory. */
-export async function searchSheets(client: pg.ClientBase, typed: readonly string[], place: Place, most: number): Promise<SheetBrief[]> {
+/**
+ * What is typed → words that answer it → sheets that say them. The same rules as core's index in
+ * memory.
+ */
+export async function searchSheets(
+  client: pg.ClientBase,
+  typed: readonly string[],
+  place: Place,
+  most: number,
+): Promise<SheetBrief[]> {
   const forms = typed.flatMap((word, i) => nearForms(word).map((form) => [form, i + 1] as const));
-  const { rows } = await client.query<Answer>(findWords, [typed, forms.map(([f]) => f), forms.map(([, n]) => n)]);
+  const { rows } = await client.query<Answer>(findWords, [
+    typed,
+    forms.map(([f]) => f),
+    forms.map(([, n]) => n),
+  ]);
   const best = new Map<string, Answer & { says: number }>();
   for (const a of rows) {
     if (a.how === 'near' && !isNear(a.word, typed[a.n - 1] ?? '')) continue;

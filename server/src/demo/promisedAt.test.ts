@@ -1,8 +1,16 @@
 import { promisedAt } from './promisedAt';
 
 const local = (at: Date, timeZone: string): { day: string; hour: number } => {
-  const parts = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'short', hour: '2-digit', hourCycle: 'h23' }).formatToParts(at);
-  return { day: parts.find((p) => p.type === 'weekday')?.value ?? '', hour: Number(parts.find((p) => p.type === 'hour')?.value) };
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    timeZone,
+    weekday: 'short',
+    hour: '2-digit',
+    hourCycle: 'h23',
+  }).formatToParts(at);
+  return {
+    day: parts.find((p) => p.type === 'weekday')?.value ?? '',
+    hour: Number(parts.find((p) => p.type === 'hour')?.value),
+  };
 };
 
 test('a promise falls into the shop’s hours, whatever hour the demo starts', () => {
@@ -22,5 +30,7 @@ test('a promise falls into the shop’s hours, whatever hour the demo starts', (
 });
 
 test('a promise of long ago stays where it was', () => {
-  expect(promisedAt(new Date('2026-11-28T10:00:00Z'), -48, 'Europe/Berlin').toISOString()).toBe('2026-11-26T10:00:00.000Z');
+  expect(promisedAt(new Date('2026-11-28T10:00:00Z'), -48, 'Europe/Berlin').toISOString()).toBe(
+    '2026-11-26T10:00:00.000Z',
+  );
 });

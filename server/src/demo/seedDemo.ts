@@ -44,12 +44,25 @@ interface DemoShop extends PastShop {
     state: string;
     by: string;
     entries?: { id: string; person: string; hoursAgo: number; body: unknown }[];
-    jobs: { id: string; title: string; kind: string; joints: { id: string; name: string; sheet: string; revision: string }[] }[];
+    jobs: {
+      id: string;
+      title: string;
+      kind: string;
+      joints: { id: string; name: string; sheet: string; revision: string }[];
+    }[];
   }[];
 }
 
-/** Fills an empty database with the demo world, its dates near `now`. A database that has shops is left as it is. */
-export async function seedDemo(ownerUrl: string, folder: string, now: Date, keys: Keys): Promise<boolean> {
+/**
+ * Fills an empty database with the demo world, its dates near `now`. A database that has shops is
+ * left as it is.
+ */
+export async function seedDemo(
+  ownerUrl: string,
+  folder: string,
+  now: Date,
+  keys: Keys,
+): Promise<boolean> {
   const world = JSON.parse(fs.readFileSync(path.join(folder, 'world.json'), 'utf8')) as World;
   const client = new pg.Client({ connectionString: ownerUrl });
   await client.connect();
@@ -57,7 +70,13 @@ export async function seedDemo(ownerUrl: string, folder: string, now: Date, keys
     if ((await client.query('select 1 from account limit 1')).rows.length > 0) return false;
     await client.query('begin');
     const hash = await hashPassword(world.password);
-    for (const p of world.people) await client.query('insert into account values ($1, $2, $3, $4)', [p.id, p.name, p.name.toLowerCase(), hash]);
+    for (const p of world.people)
+      await client.query('insert into account values ($1, $2, $3, $4)', [
+        p.id,
+        p.name,
+        p.name.toLowerCase(),
+        hash,
+      ]);
     for (const shop of world.shops) {
       keys.make(shop.id);
       forgetOutside(keys.folder, shop.id);
@@ -72,41 +91,117 @@ export async function seedDemo(ownerUrl: string, folder: string, now: Date, keys
   }
 }
 
-async function seedShop(client: pg.Client, shop: DemoShop, world: World, folder: string, now: Date, keys: Keys): Promise<void> {
-  const days = (n: number): string => new Date(now.getTime() + n * DAY_MS).toISOString().slice(0, 10);
+async function seedShop(
+  client: pg.Client,
+  shop: DemoShop,
+  world: World,
+  folder: string,
+  now: Date,
+  keys: Keys,
+): Promise<void> {
+  const days = (n: number): string =>
+    new Date(now.getTime() + n * DAY_MS).toISOString().slice(0, 10);
   const nameOf = (id: string): string | undefined => world.people.find((p) => p.id === id)?.name;
   await client.query("select set_config('stennet.shop', $1, true)", [shop.id]);
-  await client.query('insert into shop values ($1, $2, $3, $4, $5, $6)', [shop.id, shop.name, shop.locale, shop.timeZone, shop.paper, shop.torqueUnit]);
-  for (const m of shop.members) await client.query('insert into membership values ($1, $2, $3, $4)', [shop.id, m.person, nameOf(m.person), m.role]);
+  await client.query('insert into shop values ($1, $2, $3, $4, $5, $6)', [
+    shop.id,
+    shop.name,
+    shop.locale,
+    shop.timeZone,
+    shop.paper,
+    shop.torqueUnit,
+  ]);
+  for (const m of shop.members)
+    await client.query('insert into membership values ($1, $2, $3, $4)', [
+      shop.id,
+      m.person,
+      nameOf(m.person),
+      m.role,
+    ]);
   for (const file of shop.sheets) {
     const sheet = readSheet(JSON.parse(fs.readFileSync(path.join(folder, 'sheets', file), 'utf8')));
     assertRunnable(sheet);
     await keepSheet(client, shop.id, sheet);
   }
   for (const { id, calibratedInDays, ...rest } of shop.tools) {
-    const tool = v.parse(ShopToolSchema, { ...rest, ...(calibratedInDays === undefined ? {} : { calibratedUntil: days(calibratedInDays) }) });
-    await client.query(saveTool, [shop.id, id, tool.kind, tool.name, JSON.stringify(tool), 0, false, null, now]);
+    const tool = v.parse(ShopToolSchema, {
+      ...rest,
+      ...(calibratedInDays === undefined ? {} : { calibratedUntil: days(calibratedInDays) }),
+    });
+    await client.query(saveTool, [
+      shop.id,
+      id,
+      tool.kind,
+      tool.name,
+      JSON.stringify(tool),
+      0,
+      false,
+      null,
+      now,
+    ]);
   }
-  for (const pin of shop.pins) await client.query(savePin, [shop.id, pin.person, await hashPassword(pin.pin), now]);
+  for (const pin of shop.pins)
+    await client.query(savePin, [shop.id, pin.person, await hashPassword(pin.pin), now]);
   for (const o of shop.orders) await seedOrder(client, shop, o, now);
   const past = new Past(client, shop, folder, keys, nameOf);
-  for (const o of shop.orders) if (o.runs) await past.seed(o.runs, new Date(now.getTime() - (o.daysAgo ?? 0) * DAY_MS), now);
+  for (const o of shop.orders)
+    if (o.runs) await past.seed(o.runs, new Date(now.getTime() - (o.daysAgo ?? 0) * DAY_MS), now);
 }
 
-async function seedOrder(client: pg.Client, shop: DemoShop, o: DemoShop['orders'][number], now: Date): Promise<void> {
+async function seedOrder(
+  client: pg.Client,
+  shop: DemoShop,
+  o: DemoShop['orders'][number],
+  now: Date,
+): Promise<void> {
   const opened = new Date(now.getTime() - (o.daysAgo ?? 0) * DAY_MS);
   const promised = promisedAt(now, o.promisedInHours, shop.timeZone);
-  const at = [shop.id, o.id, o.number, JSON.stringify(o.vehicle), o.odometer.value, o.odometer.unit, o.customer, o.concern, o.bay, promised];
+  const at = [
+    shop.id,
+    o.id,
+    o.number,
+    JSON.stringify(o.vehicle),
+    o.odometer.value,
+    o.odometer.unit,
+    o.customer,
+    o.concern,
+    o.bay,
+    promised,
+  ];
   await client.query(insertOrder, [...at, o.by, opened]);
   await client.query('update repair_order set state = $2 where id = $1', [o.id, o.state]);
   for (const [place, job] of o.jobs.entries()) {
-    await client.query('insert into job values ($1, $2, $3, $4, $5, $6)', [shop.id, job.id, o.id, job.title, place, job.kind]);
+    await client.query('insert into job values ($1, $2, $3, $4, $5, $6)', [
+      shop.id,
+      job.id,
+      o.id,
+      job.title,
+      place,
+      job.kind,
+    ]);
     for (const [at, joint] of job.joints.entries()) {
-      await client.query('insert into joint values ($1, $2, $3, $4, $5, $6, $7)', [shop.id, joint.id, job.id, joint.name, at, joint.sheet, joint.revision]);
+      await client.query('insert into joint values ($1, $2, $3, $4, $5, $6, $7)', [
+        shop.id,
+        joint.id,
+        job.id,
+        joint.name,
+        at,
+        joint.sheet,
+        joint.revision,
+      ]);
     }
   }
   for (const e of o.entries ?? []) {
     const body = canonicalJson(v.parse(OrderEntrySchema, e.body));
-    await client.query(insertEntry, [shop.id, e.id, 1, o.id, body, false, e.person, new Date(now.getTime() - e.hoursAgo * 3_600_000)]);
+    await client.query(insertEntry, [
+      shop.id,
+      e.id,
+      1,
+      o.id,
+      body,
+      false,
+      e.person,
+      new Date(now.getTime() - e.hoursAgo * 3_600_000),
+    ]);
   }
 }

@@ -40,7 +40,10 @@ const BATCH = 100;
 /** Known to nobody: a run that is still open is taken over. */
 const HOLD_KEY = randomBytes(32).toString('base64url');
 
-/** What was tightened before today: written as the server writes it, event by event, sealed and signed. */
+/**
+ * What was tightened before today: written as the server writes it, event by event, sealed and
+ * signed.
+ */
 export class Past {
   private readonly made: Made[];
   private readonly traces: Record<string, unknown>;
@@ -51,42 +54,87 @@ export class Past {
     private readonly keys: Keys,
     private readonly nameOf: (id: string) => string | undefined,
   ) {
-    this.traces = (JSON.parse(fs.readFileSync(path.join(folder, 'past-traces.json'), 'utf8')) as { traces: Record<string, unknown> }).traces;
-    this.made = (JSON.parse(fs.readFileSync(path.join(folder, 'past.json'), 'utf8')) as { runs: Made[] }).runs;
+    this.traces = (
+      JSON.parse(fs.readFileSync(path.join(folder, 'past-traces.json'), 'utf8')) as {
+        traces: Record<string, unknown>;
+      }
+    ).traces;
+    this.made = (
+      JSON.parse(fs.readFileSync(path.join(folder, 'past.json'), 'utf8')) as { runs: Made[] }
+    ).runs;
   }
 
   async seed(runs: readonly PastRun[], opened: Date, now: Date): Promise<void> {
     for (const { run, signed, endedMinutesAgo } of runs) {
       const made = this.made.find((m) => m.run === run);
       if (!made) throw new Error(`run ${run} is not in past.json`);
-      const finished = endedMinutesAgo === undefined ? new Date(opened.getTime() + 3 * HOUR_MS) : new Date(now.getTime() - endedMinutesAgo * MINUTE_MS);
+      const finished =
+        endedMinutesAgo === undefined
+          ? new Date(opened.getTime() + 3 * HOUR_MS)
+          : new Date(now.getTime() - endedMinutesAgo * MINUTE_MS);
       const events = movedTo(made.events, finished);
-      for (let at = 0; at < events.length; at += BATCH) await this.append(run, made.person, events.slice(at, at + BATCH), finished);
+      for (let at = 0; at < events.length; at += BATCH)
+        await this.append(run, made.person, events.slice(at, at + BATCH), finished);
       for (const { trace } of events.flatMap((e) => (e.type === 'pulled' ? [e.payload] : []))) {
-        if (trace) await this.client.query(insertTrace, [this.shop.id, trace, canonicalJson(this.traces[trace]), made.person, finished]);
+        if (trace)
+          await this.client.query(insertTrace, [
+            this.shop.id,
+            trace,
+            canonicalJson(this.traces[trace]),
+            made.person,
+            finished,
+          ]);
       }
       await this.client.query(aroundFirstStart, [run, made.person, finished]);
-      for (const kind of signed) await this.sign(run, kind, kind === 'technician' ? made.person : this.lead(), events.length, new Date(finished.getTime() + HOUR_MS));
+      for (const kind of signed)
+        await this.sign(
+          run,
+          kind,
+          kind === 'technician' ? made.person : this.lead(),
+          events.length,
+          new Date(finished.getTime() + HOUR_MS),
+        );
     }
   }
 
   private async append(run: string, person: string, events: RunEvent[], now: Date): Promise<void> {
     const body = { deviceName: 'Phone', holdKey: HOLD_KEY, events };
-    const { refused } = await append({ client: this.client as unknown as Client, session: this.session(person), params: { run }, body, deps: this.deps(now) });
+    const { refused } = await append({
+      client: this.client as unknown as Client,
+      session: this.session(person),
+      params: { run },
+      body,
+      deps: this.deps(now),
+    });
     if (refused) throw new Error(`the demo’s own run was refused: ${refused.code}`);
   }
 
-  private async sign(run: string, kind: SignedKind, person: string, position: number, now: Date): Promise<void> {
-    await sign({ client: this.client as unknown as Client, session: this.session(person), params: { run }, body: { id: randomUUID(), kind, position }, deps: this.deps(now) });
+  private async sign(
+    run: string,
+    kind: SignedKind,
+    person: string,
+    position: number,
+    now: Date,
+  ): Promise<void> {
+    await sign({
+      client: this.client as unknown as Client,
+      session: this.session(person),
+      params: { run },
+      body: { id: randomUUID(), kind, position },
+      deps: this.deps(now),
+    });
   }
 
-  private readonly deps = (now: Date): { now: () => Date; keys: Keys; judgesWaits: boolean; foreign: null } => ({
+  private readonly deps = (
+    now: Date,
+  ): { now: () => Date; keys: Keys; judgesWaits: boolean; foreign: null } => ({
     now: () => now,
     keys: this.keys,
     judgesWaits: true,
     foreign: null,
   });
-  private readonly lead = (): string => this.shop.members.find((m) => m.role === 'lead')?.person ?? '';
+  private readonly lead = (): string =>
+    this.shop.members.find((m) => m.role === 'lead')?.person ?? '';
 
   private session(person: string): Session {
     const role = this.shop.members.find((m) => m.person === person)?.role as Role;
@@ -96,7 +144,12 @@ export class Past {
       entryKey: '',
       person: { id: person, name: this.nameOf(person) ?? '' },
       role,
-      shop: { ...shop, secondSignature: false, idleMinutes: 240, retentionMonths: null } as Session['shop'],
+      shop: {
+        ...shop,
+        secondSignature: false,
+        idleMinutes: 240,
+        retentionMonths: null,
+      } as Session['shop'],
     };
   }
 }
@@ -105,5 +158,8 @@ export class Past {
 function movedTo(events: readonly RunEvent[], end: Date): RunEvent[] {
   const last = events.at(-1);
   const by = last ? end.getTime() - Date.parse(last.deviceTime) : 0;
-  return events.map((e) => ({ ...e, deviceTime: new Date(Date.parse(e.deviceTime) + by).toISOString() }));
+  return events.map((e) => ({
+    ...e,
+    deviceTime: new Date(Date.parse(e.deviceTime) + by).toISOString(),
+  }));
 }

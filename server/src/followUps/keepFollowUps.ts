@@ -1,5 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { correctedDay, dayIn, dueDay, followUpsOf, kmPerDay, toKm, type OdometerSeen } from '@stennet/core/followUp';
+import {
+  correctedDay,
+  dayIn,
+  dueDay,
+  followUpsOf,
+  kmPerDay,
+  toKm,
+  type OdometerSeen,
+} from '@stennet/core/followUp';
 import { jointState, type JointRuns } from '@stennet/core/order';
 import { PROCEDURE, type Sheet } from '@stennet/core/procedure';
 import type { Client } from '../db/database';
@@ -27,7 +35,10 @@ interface Who {
   now: Date;
 }
 
-/** A run was finished: with the last of its places its joint is tight, and what falls due is written down; what was re-tightened is done. */
+/**
+ * A run was finished: with the last of its places its joint is tight, and what falls due is written
+ * down; what was re-tightened is done.
+ */
 export async function keepFollowUps(client: Client, run: string, who: Who): Promise<void> {
   const row = (await client.query<TightRow>(findTightJoint, [run])).rows[0];
   if (!row) return;
@@ -36,8 +47,24 @@ export async function keepFollowUps(client: Client, run: string, who: Who): Prom
   const today = dayIn(who.now, row.timeZone);
   const perDay = kmPerDay(row.built, await odometerSeen(client, row.vin));
   for (const plan of followUpsOf(JSON.parse(row.sheet) as Sheet)) {
-    const at = [plan.distanceKm, plan.days, plan.celsius, today, toKm(row), dueDay(plan, today, perDay)];
-    await client.query(insertFollowUp, [who.shop, randomUUID(), row.order, row.joint, plan.after, plan.kind, plan.text, ...at]);
+    const at = [
+      plan.distanceKm,
+      plan.days,
+      plan.celsius,
+      today,
+      toKm(row),
+      dueDay(plan, today, perDay),
+    ];
+    await client.query(insertFollowUp, [
+      who.shop,
+      randomUUID(),
+      row.order,
+      row.joint,
+      plan.after,
+      plan.kind,
+      plan.text,
+      ...at,
+    ]);
   }
 }
 
@@ -51,7 +78,16 @@ async function settleTightened(client: Client, row: TightRow, { person, now }: W
 
 /** The odometer was seen: what is open for this vehicle is expected anew. */
 export async function expectAnew(client: Client, vin: string, built: string): Promise<void> {
-  const open = (await client.query<{ id: string; distanceKm: number; days: number | null; since: string; sinceKm: number; dueOn: string }>(listOpenOfVehicle, [vin])).rows;
+  const open = (
+    await client.query<{
+      id: string;
+      distanceKm: number;
+      days: number | null;
+      since: string;
+      sinceKm: number;
+      dueOn: string;
+    }>(listOpenOfVehicle, [vin])
+  ).rows;
   if (open.length === 0) return;
   const seen = await odometerSeen(client, vin);
   const last = seen.at(-1);
@@ -68,8 +104,16 @@ async function odometerSeen(client: Client, vin: string): Promise<OdometerSeen[]
 }
 
 /** Of many vehicles in one question, by their number. */
-export async function odometersSeen(client: Client, vins: readonly string[]): Promise<Map<string, OdometerSeen[]>> {
-  const { rows } = await client.query<{ vin: string; day: string; value: number; unit: 'km' | 'mi' }>(listOdometer, [vins]);
+export async function odometersSeen(
+  client: Client,
+  vins: readonly string[],
+): Promise<Map<string, OdometerSeen[]>> {
+  const { rows } = await client.query<{
+    vin: string;
+    day: string;
+    value: number;
+    unit: 'km' | 'mi';
+  }>(listOdometer, [vins]);
   const seen = new Map<string, OdometerSeen[]>();
   for (const r of rows) seen.set(r.vin, [...(seen.get(r.vin) ?? []), { day: r.day, km: toKm(r) }]);
   return seen;

@@ -13,7 +13,8 @@ function answered(error: unknown): { status: number; code: string; isLogged: boo
   answerErrors(error, req, res, () => undefined);
   return seen;
 }
-const withCode = (code: string): Error => Object.assign(new Error('inside: /var/lib/secret'), { code });
+const withCode = (code: string): Error =>
+  Object.assign(new Error('inside: /var/lib/secret'), { code });
 
 test.each([
   ['no room in the database', withCode('53100'), 507, 'DISK_FULL'],
@@ -26,6 +27,9 @@ test.each([
   expect(answered(error)).toEqual({ status, code, isLogged: false });
 });
 
-test.each([[new Error('x')], [withCode('23505')], ['a text'], [null]])('%p is a fault of ours: logged, and nothing of the inside is said', (error) => {
-  expect(answered(error)).toEqual({ status: 500, code: 'INTERNAL', isLogged: true });
-});
+test.each([[new Error('x')], [withCode('23505')], ['a text'], [null]])(
+  '%p is a fault of ours: logged, and nothing of the inside is said',
+  (error) => {
+    expect(answered(error)).toEqual({ status: 500, code: 'INTERNAL', isLogged: true });
+  },
+);

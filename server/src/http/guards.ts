@@ -4,7 +4,10 @@ import { DatabaseError } from '../db/connection';
 import { AppError, toWire } from '@stennet/core/errors';
 import { statusOf } from './status';
 
-/** Every write must come from a page of this very address; browsers always say from where. @param isSecure it is served over TLS, here or by the proxy before it */
+/**
+ * Every write must come from a page of this very address; browsers always say from where. @param
+ * isSecure it is served over TLS, here or by the proxy before it
+ */
 export const requireSameOrigin =
   (isSecure: boolean): RequestHandler =>
   (req, _res, next) => {
@@ -14,20 +17,31 @@ export const requireSameOrigin =
   };
 
 /** What no stranger can make point here: numbers, and names that only a local network knows. */
-const isLocal = (name: string): boolean => isIP(name.replace(/^\[|\]$/g, '')) !== 0 || name === 'localhost' || /^[a-z0-9-]+(\.local)?$/.test(name);
+const isLocal = (name: string): boolean =>
+  isIP(name.replace(/^\[|\]$/g, '')) !== 0 ||
+  name === 'localhost' ||
+  /^[a-z0-9-]+(\.local)?$/.test(name);
 
 /**
- * Only under its own names: a page of somebody else whose name was made to point here reads nothing.
+ * Only under its own names: a page of somebody else whose name was made to point here reads
+ * nothing.
  * @param names what the server is reached by besides its number and its name in the local network
  */
 export const requireOwnHost =
   (names: readonly string[]): RequestHandler =>
   (req, _res, next) => {
     const name = (req.headers.host ?? '').replace(/:\d+$/, '').toLowerCase();
-    next(isLocal(name) || names.includes(name) ? undefined : new AppError('WRONG_HOST', { host: name.slice(0, 100) }));
+    next(
+      isLocal(name) || names.includes(name)
+        ? undefined
+        : new AppError('WRONG_HOST', { host: name.slice(0, 100) }),
+    );
   };
 
-/** The edge: refusals keep their code, everything else becomes INTERNAL and says nothing of the inside. */
+/**
+ * The edge: refusals keep their code, everything else becomes INTERNAL and says nothing of the
+ * inside.
+ */
 export const answerErrors: ErrorRequestHandler = (error: unknown, req, res, _next) => {
   const refusal = refusalOf(error);
   if (refusal.code === 'INTERNAL') req.log.error(error);
@@ -35,8 +49,26 @@ export const answerErrors: ErrorRequestHandler = (error: unknown, req, res, _nex
   res.status(statusOf[refusal.code]).json({ error: toWire(refusal) });
 };
 
-/** The database is starting, stopping, recovering or away: the app keeps what it has and tries again. */
-const AWAY = ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'EHOSTUNREACH', 'ENOTFOUND', '57P01', '57P02', '57P03', '58030', '40001', '40P01', '53300', '55000'];
+/**
+ * The database is starting, stopping, recovering or away: the app keeps what it has and tries
+ * again.
+ */
+const AWAY = [
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  'EHOSTUNREACH',
+  'ENOTFOUND',
+  '57P01',
+  '57P02',
+  '57P03',
+  '58030',
+  '40001',
+  '40P01',
+  '53300',
+  '55000',
+];
 /** Classes of PostgreSQL's codes: connection exceptions, and values that no column takes. */
 const AWAY_CLASS = '08';
 const VALUE_CLASS = '22';
@@ -50,20 +82,29 @@ const NO_ROOM = ['53100', 'ENOSPC'];
 function refusalOf(error: unknown): AppError {
   if (error instanceof AppError) return error;
   const { type, code } = (error ?? {}) as { type?: string; code?: string };
-  if (type === 'entity.too.large' || type === 'parameters.too.many') return new AppError('TOO_LARGE');
-  if (type?.startsWith('entity.') || type?.startsWith('encoding.') || type?.startsWith('charset.') || type === 'request.aborted' || type === 'request.size.invalid') {
+  if (type === 'entity.too.large' || type === 'parameters.too.many')
+    return new AppError('TOO_LARGE');
+  if (
+    type?.startsWith('entity.') ||
+    type?.startsWith('encoding.') ||
+    type?.startsWith('charset.') ||
+    type === 'request.aborted' ||
+    type === 'request.size.invalid'
+  ) {
     return new AppError('BAD_REQUEST');
   }
   if (error instanceof URIError) return new AppError('NOT_FOUND');
   if (code && NO_ROOM.includes(code)) return new AppError('DISK_FULL');
-  if (code && (AWAY.includes(code) || (code.length === 5 && code.startsWith(AWAY_CLASS)))) return new AppError('OFFLINE');
+  if (code && (AWAY.includes(code) || (code.length === 5 && code.startsWith(AWAY_CLASS))))
+    return new AppError('OFFLINE');
   if (error instanceof DatabaseError) return refusalOfDatabase(error);
   return new AppError('INTERNAL');
 }
 
 /** What was sent passed every check of ours and does not go into the tables all the same. */
 function refusalOfDatabase({ code = '' }: DatabaseError): AppError {
-  if (code.startsWith(VALUE_CLASS) || VALUES.includes(code)) return new AppError('BAD_REQUEST', { where: 'a value' });
+  if (code.startsWith(VALUE_CLASS) || VALUES.includes(code))
+    return new AppError('BAD_REQUEST', { where: 'a value' });
   if (code === TAKEN) return new AppError('ID_TAKEN');
   return new AppError(code === NOWHERE ? 'NOT_FOUND' : 'INTERNAL');
 }

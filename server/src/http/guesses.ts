@@ -3,7 +3,10 @@ import countGuess from '../db/queries/countGuess.sql';
 import forgiveGuess from '../db/queries/forgiveGuess.sql';
 import type { Database } from '../db/database';
 
-/** What is guessed at, and how often before it is locked: for how long the first time, and the longest. Each lock lasts twice as long as the one before. */
+/**
+ * What is guessed at, and how often before it is locked: for how long the first time, and the
+ * longest. Each lock lasts twice as long as the one before.
+ */
 export interface Limit {
   key: string;
   most: number;
@@ -12,8 +15,9 @@ export interface Limit {
 }
 
 /**
- * Compares a password or a PIN, counted before it is compared: many guesses at once count as many. Counted in the database, so
- * that another server, or this one started anew, knows them too. docs/adr/0003 says whom a lock keeps out.
+ * Compares a password or a PIN, counted before it is compared: many guesses at once count as many.
+ * Counted in the database, so that another server, or this one started anew, knows them too.
+ * docs/adr/0003 says whom a lock keeps out.
  * @param own forgotten when the guess was right; of `shared` only this try is taken back
  * @throws AppError what `limited` makes of the minutes that are left
  */
@@ -27,9 +31,14 @@ export async function compareGuess(
   const moment = now();
   const column = <K extends keyof Limit>(name: K): Limit[K][] => all.map((limit) => limit[name]);
   const values = [column('key'), column('most'), column('first'), column('longest'), moment];
-  const until = await db.atDoor(async (c) => (await c.query<{ until: Date | null }>(countGuess, values)).rows[0]?.until);
+  const until = await db.atDoor(
+    async (c) => (await c.query<{ until: Date | null }>(countGuess, values)).rows[0]?.until,
+  );
   if (until) throw limited(Math.max(1, Math.ceil((until.getTime() - moment.getTime()) / 60_000)));
   const fits = await compare();
-  if (fits) await db.atDoor((c) => c.query(forgiveGuess, [own.map((l) => l.key), shared.map((l) => l.key), moment]));
+  if (fits)
+    await db.atDoor((c) =>
+      c.query(forgiveGuess, [own.map((l) => l.key), shared.map((l) => l.key), moment]),
+    );
   return fits;
 }

@@ -14,7 +14,10 @@ export async function passwordFits(stored: string | undefined, password: string)
   return fits && stored !== undefined;
 }
 
-/** Guesses that a list of leaked passwords, rows of keys, names and years needs at most: below that one is found in hours. */
+/**
+ * Guesses that a list of leaked passwords, rows of keys, names and years needs at most: below that
+ * one is found in hours.
+ */
 const LEAST_LOG10 = 8;
 /** The rest of a long one says nothing more, and costs time. */
 const LOOKED_AT = 64;
@@ -22,7 +25,10 @@ const LOOKED_AT = 64;
 /** Leaked passwords, common words and names, rows of keys: read when one is first chosen. */
 let lists: ZxcvbnFactory | undefined;
 
-/** @throws AppError PASSWORD_FORM for one that is on a list of leaked ones, is a row of keys, or is made of the person's own names */
+/**
+ * @throws AppError PASSWORD_FORM for one that is on a list of leaked ones, is a row of keys, or is
+ * made of the person's own names
+ */
 export function assertGoodPassword(password: string, names: readonly string[]): void {
   lists ??= new ZxcvbnFactory({ dictionary, graphs: adjacencyGraphs });
   const own = names.flatMap((name) => [name, ...name.split(/\s+/)]);

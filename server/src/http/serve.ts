@@ -1,6 +1,13 @@
 import type { Express, Request, RequestHandler, Response } from 'express';
 import * as v from 'valibot';
-import { HashSchema, isAllowed, KeySchema, routes, UuidSchema, type RouteName } from '@stennet/core/contract';
+import {
+  HashSchema,
+  isAllowed,
+  KeySchema,
+  routes,
+  UuidSchema,
+  type RouteName,
+} from '@stennet/core/contract';
 import { allBodies, type BodyOf, type ReplyOf } from '@stennet/core/contract/run';
 import { AppError } from '@stennet/core/errors';
 import type { Client, Database } from '../db/database';
@@ -37,15 +44,24 @@ export interface Call<R extends RouteName> {
   res: Response;
 }
 
-/** Registers a route of the contract: sign-in, role, parameters and body are checked, the work runs in its shop. */
-export function serve<R extends RouteName>(app: Express, deps: Deps, name: R, work: (call: Call<R>) => Promise<ReplyOf<R>>): void {
+/**
+ * Registers a route of the contract: sign-in, role, parameters and body are checked, the work runs
+ * in its shop.
+ */
+export function serve<R extends RouteName>(
+  app: Express,
+  deps: Deps,
+  name: R,
+  work: (call: Call<R>) => Promise<ReplyOf<R>>,
+): void {
   const handler: RequestHandler = async (req, res) => {
     const session = await requirePerson(deps, name, req);
     const params = namesIn(req);
     const body = parseBody(name, req) as NonNullable<BodyOf<R>>;
     const reply = await deps.db.inShop(session.shop.id, async (client) => {
       const done = await work({ req, deps, session, client, params, query: req.query, body, res });
-      if (routes[name].method !== 'GET' && name !== 'keepTrace') await hint(client, session.shop.id, params.run ? `run:${params.run}` : 'orders');
+      if (routes[name].method !== 'GET' && name !== 'keepTrace')
+        await hint(client, session.shop.id, params.run ? `run:${params.run}` : 'orders');
       return done;
     });
     res.json(reply);
@@ -55,17 +71,37 @@ export function serve<R extends RouteName>(app: Express, deps: Deps, name: R, wo
 
 const sessions = new WeakMap<Request, Session>();
 const placesOf = (names: readonly RouteName[]): ((req: Request) => boolean) => {
-  const places = names.map((name) => ({ method: routes[name].method, path: new RegExp(`^${routes[name].path.replace(/:\w+/g, '[^/]+')}/?$`, 'i') }));
-  return (req) => places.some(({ method, path }) => method === req.method && path.test(`${req.baseUrl}${req.path}`));
+  const places = names.map((name) => ({
+    method: routes[name].method,
+    path: new RegExp(`^${routes[name].path.replace(/:\w+/g, '[^/]+')}/?$`, 'i'),
+  }));
+  return (req) =>
+    places.some(
+      ({ method, path }) => method === req.method && path.test(`${req.baseUrl}${req.path}`),
+    );
 };
-const isAtDoor = placesOf((Object.keys(routes) as RouteName[]).filter((name) => routes[name].permission === 'door'));
+const isAtDoor = placesOf(
+  (Object.keys(routes) as RouteName[]).filter((name) => routes[name].permission === 'door'),
+);
 /** What is large on its way in or out, or takes long to make. */
-const isHeavy = placesOf(['exportSheets', 'importSheets', 'orderArchive', 'takeForeign', 'checkForeign', 'foreignRecord', 'recordOut', 'history']);
+const isHeavy = placesOf([
+  'exportSheets',
+  'importSheets',
+  'orderArchive',
+  'takeForeign',
+  'checkForeign',
+  'foreignRecord',
+  'recordOut',
+  'history',
+]);
 /** So many of those at once for one person: the rest of the shop goes on. */
 const HEAVY_AT_ONCE = 3;
 const heavy = new Map<string, number>();
 
-/** Who it is comes first: nothing of a stranger's body is read, unpacked or kept, except at the door, where it is small. */
+/**
+ * Who it is comes first: nothing of a stranger's body is read, unpacked or kept, except at the
+ * door, where it is small.
+ */
 export function sessionFirst(deps: Deps): RequestHandler {
   return async (req, res, next) => {
     if (isAtDoor(req)) return next();
@@ -91,7 +127,8 @@ function takeTurn(person: string, res: Response): void {
 export async function requirePerson(deps: Deps, name: RouteName, req: Request): Promise<Session> {
   const session = sessions.get(req) ?? (await requireSession(deps.db, req, deps.now()));
   const { permission } = routes[name];
-  if (permission && permission !== 'door' && !isAllowed(session.role, permission)) throw new AppError('FORBIDDEN', { role: session.role });
+  if (permission && permission !== 'door' && !isAllowed(session.role, permission))
+    throw new AppError('FORBIDDEN', { role: session.role });
   return session;
 }
 
@@ -123,9 +160,12 @@ export function namesIn(req: Request): Record<string, string> {
   return Object.fromEntries(names);
 }
 
-/** Strict: an unknown field, a wrong type or a text that cannot be stored is refused with its place. */
+/**
+ * Strict: an unknown field, a wrong type or a text that cannot be stored is refused with its place.
+ */
 export function parseBody<R extends RouteName>(name: R, req: Request): unknown {
-  const schema: v.GenericSchema | undefined = name in allBodies ? allBodies[name as keyof typeof allBodies] : undefined;
+  const schema: v.GenericSchema | undefined =
+    name in allBodies ? allBodies[name as keyof typeof allBodies] : undefined;
   if (!schema) return undefined;
   const parsed = v.safeParse(schema, req.body, { abortEarly: true });
   if (!parsed.success) {

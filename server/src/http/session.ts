@@ -10,7 +10,10 @@ import findSession from '../db/queries/findSession.sql';
 import insertSession from '../db/queries/insertSession.sql';
 import touchSession from '../db/queries/touchSession.sql';
 
-/** Who asks, in which shop. The cookie names the shop, so that the look-up itself is already behind row-level security. */
+/**
+ * Who asks, in which shop. The cookie names the shop, so that the look-up itself is already behind
+ * row-level security.
+ */
 export interface Session {
   id: string;
   person: { id: string; name: string };
@@ -34,7 +37,8 @@ interface Kept {
   token: string;
 }
 
-const cookieNamed = (req: Request, name: string): string | undefined => parse(req.headers.cookie ?? '')[name];
+const cookieNamed = (req: Request, name: string): string | undefined =>
+  parse(req.headers.cookie ?? '')[name];
 
 function cookieOf(req: Request): Kept | undefined {
   const [shop, token] = cookieNamed(req, COOKIE)?.split('.') ?? [];
@@ -71,8 +75,16 @@ export async function requireSession(db: Database, req: Request, now: Date): Pro
   return sessionIn(db, kept, now, req.method !== 'GET');
 }
 
-/** @param isTouched somebody's hand was on it: what is asked for in the background keeps no session awake */
-async function sessionIn(db: Database, { shop, token }: Kept, now: Date, isTouched: boolean): Promise<Session> {
+/**
+ * @param isTouched somebody's hand was on it: what is asked for in the background keeps no session
+ * awake
+ */
+async function sessionIn(
+  db: Database,
+  { shop, token }: Kept,
+  now: Date,
+  isTouched: boolean,
+): Promise<Session> {
   const row = await db.inShop(shop, async (c) => {
     const [found] = (await c.query<SessionRow>(findSession, [hashOf(token), now])).rows;
     if (found && isTouched) await c.query(touchSession, [hashOf(token), now]);
@@ -106,12 +118,38 @@ export interface Coming {
   secure: boolean;
 }
 
-/** A new token for each sign-in and each change of shop; only its hash is stored. @returns the session that is on from here */
-export async function beginSession(db: Database, { req, res, now, secure }: Coming, shop: string, account: string): Promise<Session> {
+/**
+ * A new token for each sign-in and each change of shop; only its hash is stored. @returns the
+ * session that is on from here
+ */
+export async function beginSession(
+  db: Database,
+  { req, res, now, secure }: Coming,
+  shop: string,
+  account: string,
+): Promise<Session> {
   const kept = { shop, token: freshToken() };
   const ends = new Date(now.getTime() + WORKING_DAY_MS);
-  await db.inShop(shop, (c) => c.query(insertSession, [shop, hashOf(kept.token), account, now, ends, randomUUID(), randomBytes(32), browserOf(req), req.ip ?? '']));
-  res.cookie(COOKIE, `${shop}.${kept.token}`, { httpOnly: true, sameSite: 'strict', secure, maxAge: WORKING_DAY_MS, path: '/' });
+  await db.inShop(shop, (c) =>
+    c.query(insertSession, [
+      shop,
+      hashOf(kept.token),
+      account,
+      now,
+      ends,
+      randomUUID(),
+      randomBytes(32),
+      browserOf(req),
+      req.ip ?? '',
+    ]),
+  );
+  res.cookie(COOKIE, `${shop}.${kept.token}`, {
+    httpOnly: true,
+    sameSite: 'strict',
+    secure,
+    maxAge: WORKING_DAY_MS,
+    path: '/',
+  });
   return sessionIn(db, kept, now, false);
 }
 
@@ -120,7 +158,13 @@ export function nameDevice({ req, res, secure }: Coming): Buffer {
   const known = deviceOf(req);
   if (known) return known;
   const token = freshToken();
-  res.cookie(DEVICE, token, { httpOnly: true, sameSite: 'strict', secure, maxAge: DEVICE_MS, path: '/api' });
+  res.cookie(DEVICE, token, {
+    httpOnly: true,
+    sameSite: 'strict',
+    secure,
+    maxAge: DEVICE_MS,
+    path: '/api',
+  });
   return hashOf(token);
 }
 
@@ -137,12 +181,25 @@ export const isSameSession = (req: Request, tokenHash: Buffer): boolean => {
   return kept !== undefined && hashOf(kept.token).equals(tokenHash);
 };
 
-export async function endSession(db: Database, req: Request, res: Response, now: Date): Promise<void> {
+export async function endSession(
+  db: Database,
+  req: Request,
+  res: Response,
+  now: Date,
+): Promise<void> {
   const kept = cookieOf(req);
-  if (kept) await db.inShop(kept.shop, (c: Client) => c.query(endSessionRow, [hashOf(kept.token), now]));
+  if (kept)
+    await db.inShop(kept.shop, (c: Client) => c.query(endSessionRow, [hashOf(kept.token), now]));
   res.clearCookie(COOKIE, { path: '/' }).set('Clear-Site-Data', '"cache"');
 }
 
 export function meOf(session: Session, shops: Me['shops'], clockSetTo: string | null): Me {
-  return { person: session.person, shop: session.shop, role: session.role, shops, clockSetTo, entry: { session: session.id, key: session.entryKey } };
+  return {
+    person: session.person,
+    shop: session.shop,
+    role: session.role,
+    shops,
+    clockSetTo,
+    entry: { session: session.id, key: session.entryKey },
+  };
 }

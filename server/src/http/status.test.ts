@@ -9,11 +9,19 @@ const sources = (folder: string): string[] =>
   fs.readdirSync(path.join(root, folder), { withFileTypes: true }).flatMap((entry) => {
     const file = `${folder}/${entry.name}`;
     if (entry.isDirectory()) return sources(file);
-    return /\.tsx?$/.test(file) && !/\.test\.|\/testing\//.test(file) && !NOT_GIVEN_THERE.includes(file) ? [file] : [];
+    return /\.tsx?$/.test(file) &&
+      !/\.test\.|\/testing\//.test(file) &&
+      !NOT_GIVEN_THERE.includes(file)
+      ? [file]
+      : [];
   });
 
 test('every refusal of the catalogue is given somewhere in the product', () => {
-  const text = ['core/src', 'server/src', 'app/src'].flatMap(sources).map((file) => fs.readFileSync(path.join(root, file), 'utf8')).join('\n'); // prettier-ignore
+  // Prettier-ignore
+  const text = ['core/src', 'server/src', 'app/src']
+    .flatMap(sources)
+    .map((file) => fs.readFileSync(path.join(root, file), 'utf8'))
+    .join('\n');
   const given = new Set([...text.matchAll(/'([A-Z][A-Z_]+)'/g)].map((m) => m[1]));
   expect(Object.keys(catalogue).filter((code) => !given.has(code))).toEqual([]);
 });

@@ -4,11 +4,19 @@ import lastOfJournal from '../db/queries/lastOfJournal.sql';
 import type { Keys } from '../keys/keys';
 import { keyFile } from '../keys/keys';
 import { GUARDED, keyText, sealedText, type Guarded } from './guarded';
-import { keepOutside, outsideOf, shortenOutside, writeLines, type Change, type Checkpoint, type Line } from './journal';
+import {
+  keepOutside,
+  outsideOf,
+  shortenOutside,
+  writeLines,
+  type Change,
+  type Checkpoint,
+  type Line,
+} from './journal';
 
 /**
- * Before anybody serves: a shop from before there were journals gets one that begins with all that it has; of every other shop
- * the key that it is sealed with has to be there.
+ * Before anybody serves: a shop from before there were journals gets one that begins with all that
+ * it has; of every other shop the key that it is sealed with has to be there.
  * @param owner a connection of the owner of the tables
  */
 export async function readyJournals(owner: Connection, keys: Keys, now: () => Date): Promise<void> {
@@ -31,12 +39,22 @@ function assertKey(shop: string, publicKey: string, keys: Keys): void {
   try {
     isTheSame = keys.of(shop).publicKey === publicKey;
   } catch {
-    throw new Error(`The signing key of a shop cannot be read: ${file}. Put it back from a backup, readable for the server’s user; without it nothing is recorded.`);
+    throw new Error(
+      `The signing key of a shop cannot be read: ${file}. Put it back from a backup, readable for the server’s user; without it nothing is recorded.`,
+    );
   }
-  if (!isTheSame) throw new Error(`${file} is not the key that this shop’s records are sealed with. Put the right one back from a backup.`);
+  if (!isTheSame)
+    throw new Error(
+      `${file} is not the key that this shop’s records are sealed with. Put the right one back from a backup.`,
+    );
 }
 
-async function adopt(owner: Connection, shop: string, keys: Keys, now: Date): Promise<Checkpoint[]> {
+async function adopt(
+  owner: Connection,
+  shop: string,
+  keys: Keys,
+  now: Date,
+): Promise<Checkpoint[]> {
   const known = outsideOf(keys.folder, shop).at(-1);
   if (known)
     throw new Error(

@@ -22,12 +22,25 @@ export interface ShopChecked {
   faults: string[];
 }
 
-/** @param asked number: of a repair order, null: all that there is; outside: checkpoints from outside of the database */
-export async function checkShop(client: Client, asked: { shop: string; key: ShopKey; number: string | null; outside: readonly Checkpoint[] }): Promise<ShopChecked> {
-  return { faults: await journalFaults(client, asked.shop, asked.key, asked.outside), records: await checkRecords(client, asked.number, asked.key) };
+/**
+ * @param asked number: of a repair order, null: all that there is; outside: checkpoints from
+ * outside of the database
+ */
+export async function checkShop(
+  client: Client,
+  asked: { shop: string; key: ShopKey; number: string | null; outside: readonly Checkpoint[] },
+): Promise<ShopChecked> {
+  return {
+    faults: await journalFaults(client, asked.shop, asked.key, asked.outside),
+    records: await checkRecords(client, asked.number, asked.key),
+  };
 }
 
-async function checkRecords(client: Client, number: string | null, key: ShopKey): Promise<Checked[]> {
+async function checkRecords(
+  client: Client,
+  number: string | null,
+  key: ShopKey,
+): Promise<Checked[]> {
   const checked: Checked[] = [];
   for (const { run } of (await client.query<{ run: string }>(listRunsByNumber, [number])).rows) {
     checked.push(await checkRecord(client, run, key));
@@ -41,8 +54,22 @@ async function checkRecord(client: Client, run: string, key: ShopKey): Promise<C
     if (error instanceof SyntaxError) return null;
     throw error;
   });
-  if (!kept) return { name: `run ${run}`, entries: 0, signed: 0, key: key.fingerprint, fault: 'Its entries or its sheet cannot be read any more.' };
+  if (!kept)
+    return {
+      name: `run ${run}`,
+      entries: 0,
+      signed: 0,
+      key: key.fingerprint,
+      fault: 'Its entries or its sheet cannot be read any more.',
+    };
   const fault = faultIn(kept, key);
   const name = `RO ${kept.row.number}, ${kept.name}`;
-  return { name, entries: kept.chain.length, signed: kept.words.length, key: key.fingerprint, fault: fault && faultText(fault), changed: fault?.where === 'order' };
+  return {
+    name,
+    entries: kept.chain.length,
+    signed: kept.words.length,
+    key: key.fingerprint,
+    fault: fault && faultText(fault),
+    changed: fault?.where === 'order',
+  };
 }

@@ -31,7 +31,9 @@ export interface Line {
   key: string;
   changes: Change[];
 }
-/** How far a journal has come, signed: kept outside of the database, and wherever else it is taken. */
+/**
+ * How far a journal has come, signed: kept outside of the database, and wherever else it is taken.
+ */
 export interface Checkpoint {
   format: 'stennet-checkpoint';
   v: 1;
@@ -41,7 +43,10 @@ export interface Checkpoint {
   seal: string;
 }
 
-export const checkpointOf = (shop: string, { place, hash, seal }: { place: number | string; hash: string; seal: string }): Checkpoint => ({
+export const checkpointOf = (
+  shop: string,
+  { place, hash, seal }: { place: number | string; hash: string; seal: string },
+): Checkpoint => ({
   format: 'stennet-checkpoint',
   v: 1,
   shop,
@@ -70,16 +75,26 @@ async function sealChanges(client: Connection, keys: Keys, now: Date): Promise<C
     byShop.set(shop, own.set(`${change.table} ${change.key}`, change));
   }
   const sealed: Checkpoint[] = [];
-  for (const [shop, changes] of byShop) sealed.push(...(await writeLines(client, keys, { shop, now, changes: [...changes.values()] })));
+  for (const [shop, changes] of byShop)
+    sealed.push(...(await writeLines(client, keys, { shop, now, changes: [...changes.values()] })));
   return sealed;
 }
 
-/** Only one at a time writes in a shop's journal; it has it until its transaction ends. @throws AppError KEY_MISSING, KEY_CHANGED */
-export async function writeLines(client: Connection, keys: Keys, { shop, now, changes }: { shop: string; now: Date; changes: readonly Change[] }): Promise<Checkpoint[]> {
+/**
+ * Only one at a time writes in a shop's journal; it has it until its transaction ends.
+ * @throws AppError KEY_MISSING, KEY_CHANGED
+ */
+export async function writeLines(
+  client: Connection,
+  keys: Keys,
+  { shop, now, changes }: { shop: string; now: Date; changes: readonly Change[] },
+): Promise<Checkpoint[]> {
   await client.query(lockJournal, [shop]);
-  const [last] = (await client.query<{ place: string; hash: string; body: string }>(lastOfJournal)).rows;
+  const [last] = (await client.query<{ place: string; hash: string; body: string }>(lastOfJournal))
+    .rows;
   const key = last ? keys.of(shop) : keys.make(shop);
-  if (last && (JSON.parse(last.body) as Line).key !== key.publicKey) throw new AppError('KEY_CHANGED');
+  if (last && (JSON.parse(last.body) as Line).key !== key.publicKey)
+    throw new AppError('KEY_CHANGED');
   let [place, before] = [Number(last?.place ?? 0), last?.hash ?? GENESIS_HASH];
   const sealed: Checkpoint[] = [];
   for (let from = 0; from < changes.length; from += ROWS_IN_LINE) {
@@ -112,18 +127,25 @@ function giveAway(file: string): void {
   if (process.getuid?.() === 0) fs.chownSync(file, uid, gid);
 }
 
-/** A line more. What cannot be written (no room) is made up for by the next one: each covers all before it. */
+/**
+ * A line more. What cannot be written (no room) is made up for by the next one: each covers all
+ * before it.
+ */
 export function keepOutside(folder: string, checkpoint: Checkpoint): void {
   const file = fileOf(folder, checkpoint.shop);
   try {
     fs.appendFileSync(file, `${JSON.stringify(checkpoint)}\n`, { mode: 0o600 });
     giveAway(file);
   } catch (error) {
-    console.error(`The journal’s checkpoint could not be written outside of the database: ${(error as Error).message}`);
+    console.error(
+      `The journal’s checkpoint could not be written outside of the database: ${(error as Error).message}`,
+    );
   }
 }
 
-/** Checkpoints that are kept outside of the database; one that was cut off in the middle is none. */
+/**
+ * Checkpoints that are kept outside of the database; one that was cut off in the middle is none.
+ */
 export function checkpointsIn(text: string): Checkpoint[] {
   return text.split('\n').flatMap((line) => {
     try {
@@ -151,4 +173,5 @@ export function shortenOutside(folder: string, shop: string): void {
 }
 
 /** Data that are begun anew: what is known of earlier ones says nothing about them. */
-export const forgetOutside = (folder: string, shop: string): void => fs.rmSync(fileOf(folder, shop), { force: true });
+export const forgetOutside = (folder: string, shop: string): void =>
+  fs.rmSync(fileOf(folder, shop), { force: true });

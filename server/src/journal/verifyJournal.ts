@@ -10,12 +10,18 @@ import type { Change, Checkpoint, Line } from './journal';
 const LINES_AT_ONCE = 500;
 
 /**
- * What stands in a shop's tables against what its journal says: lines that do not fit, an end that was cut off, and rows that were
- * changed, added or taken away past the server.
- * @param outside checkpoints from outside of the database: the server's own, and any that was taken elsewhere
+ * What stands in a shop's tables against what its journal says: lines that do not fit, an end that
+ * was cut off, and rows that were changed, added or taken away past the server.
+ * @param outside checkpoints from outside of the database: the server's own, and any that was taken
+ * elsewhere
  * @returns what is wrong in sentences, the first thing first; empty: nothing
  */
-export async function journalFaults(client: Client, shop: string, key: ShopKey, outside: readonly Checkpoint[]): Promise<string[]> {
+export async function journalFaults(
+  client: Client,
+  shop: string,
+  key: ShopKey,
+  outside: readonly Checkpoint[],
+): Promise<string[]> {
   const read = await readJournal(client, shop, key);
   if (read.fault) return [read.fault];
   const end = outsideFault(read.hashes, shop, key, outside);
@@ -39,18 +45,36 @@ interface Read {
 async function readJournal(client: Client, shop: string, key: ShopKey): Promise<Read> {
   const read: Read = { fault: null, hashes: [], rows: new Map() };
   for (;;) {
-    const { rows } = await client.query<{ place: string; body: string; hash: string; seal: string }>(listJournal, [read.hashes.length, LINES_AT_ONCE]);
+    const { rows } = await client.query<{
+      place: string;
+      body: string;
+      hash: string;
+      seal: string;
+    }>(listJournal, [read.hashes.length, LINES_AT_ONCE]);
     for (const row of rows) {
-      const why = lineFault(row, { shop, key, before: read.hashes.at(-1) ?? GENESIS_HASH, place: read.hashes.length + 1 });
-      if (why) return { ...read, fault: `Line ${read.hashes.length + 1} of the journal is the first that does not fit: ${why}.` };
+      const why = lineFault(row, {
+        shop,
+        key,
+        before: read.hashes.at(-1) ?? GENESIS_HASH,
+        place: read.hashes.length + 1,
+      });
+      if (why)
+        return {
+          ...read,
+          fault: `Line ${read.hashes.length + 1} of the journal is the first that does not fit: ${why}.`,
+        };
       read.hashes.push(row.hash);
-      for (const change of (JSON.parse(row.body) as Line).changes) read.rows.set(`${change.table} ${change.key}`, change);
+      for (const change of (JSON.parse(row.body) as Line).changes)
+        read.rows.set(`${change.table} ${change.key}`, change);
     }
     if (rows.length < LINES_AT_ONCE) return read;
   }
 }
 
-function lineFault(row: { place: string; body: string; hash: string; seal: string }, due: { shop: string; key: ShopKey; before: string; place: number }): string | null {
+function lineFault(
+  row: { place: string; body: string; hash: string; seal: string },
+  due: { shop: string; key: ShopKey; before: string; place: number },
+): string | null {
   if (Number(row.place) !== due.place) return 'one before it is missing';
   if (sha256Hex(row.body) !== row.hash) return 'its text was changed';
   if (!due.key.fits(row.hash, row.seal)) return 'it does not carry the shop’s seal';
@@ -59,13 +83,20 @@ function lineFault(row: { place: string; body: string; hash: string; seal: strin
   return line.before === due.before ? null : 'it does not follow the one before it';
 }
 
-function outsideFault(hashes: readonly string[], shop: string, key: ShopKey, outside: readonly Checkpoint[]): string | null {
+function outsideFault(
+  hashes: readonly string[],
+  shop: string,
+  key: ShopKey,
+  outside: readonly Checkpoint[],
+): string | null {
   for (const c of outside) {
     if (c.shop !== shop) continue;
-    if (!key.fits(c.hash, c.seal)) return `A checkpoint for line ${c.place} of the journal does not carry the shop’s seal.`;
+    if (!key.fits(c.hash, c.seal))
+      return `A checkpoint for line ${c.place} of the journal does not carry the shop’s seal.`;
     if (c.place > hashes.length)
       return `The journal ends at line ${hashes.length}, and line ${c.place} is known outside of the database: its end was cut off, or the database was set back.`;
-    if (hashes[c.place - 1] !== c.hash) return `Line ${c.place} of the journal is not the one that is known outside of the database.`;
+    if (hashes[c.place - 1] !== c.hash)
+      return `Line ${c.place} of the journal is not the one that is known outside of the database.`;
   }
   return null;
 }
@@ -73,27 +104,45 @@ function outsideFault(hashes: readonly string[], shop: string, key: ShopKey, out
 async function faultsOfTable(client: Client, guarded: Guarded, known: Known): Promise<string[]> {
   const label = guarded.label ? `r."${guarded.label}"::text` : 'null';
   const of = guarded.of ? `r."${guarded.of[0]}"::text` : 'null';
-  const { rows } = await client.query<{ key: string; label: string | null; of: string | null; sealed: string }>(
+  const { rows } = await client.query<{
+    key: string;
+    label: string | null;
+    of: string | null;
+    sealed: string;
+  }>(
     `select ${keyText(guarded)} as key, ${label} as label, ${of} as of, ${sealedText(guarded)} as sealed from "${guarded.table}" r where r.shop = current_shop() order by 1`,
   );
   const there = new Set(rows.map((r) => r.key));
   const faults: string[] = [];
   for (const row of rows) {
     const change = known.get(`${guarded.table} ${row.key}`);
-    if (!change?.digest) faults.push(sentence({ table: guarded.table, key: row.key, label: row.label, of: row.of, digest: '' }, known, 'was added past the server'));
-    else if (change.digest !== sha256Hex(row.sealed)) faults.push(sentence(change, known, 'was changed past the server'));
+    if (!change?.digest)
+      faults.push(
+        sentence(
+          { table: guarded.table, key: row.key, label: row.label, of: row.of, digest: '' },
+          known,
+          'was added past the server',
+        ),
+      );
+    else if (change.digest !== sha256Hex(row.sealed))
+      faults.push(sentence(change, known, 'was changed past the server'));
   }
   for (const change of known.values())
-    if (change.table === guarded.table && change.digest && !there.has(change.key)) faults.push(sentence(change, known, 'was removed past the server'));
+    if (change.table === guarded.table && change.digest && !there.has(change.key))
+      faults.push(sentence(change, known, 'was removed past the server'));
   return faults;
 }
 
 /** Where it belongs, what it is, and what became of it. */
 function sentence(change: Change, known: Known, what: string): string {
   const places: string[] = [];
-  for (let at = above(change, known); at; at = above(at, known)) places.unshift(at.table === 'repair_order' ? `RO ${at.label}` : (at.label ?? at.key));
+  for (let at = above(change, known); at; at = above(at, known))
+    places.unshift(at.table === 'repair_order' ? `RO ${at.label}` : (at.label ?? at.key));
   const guarded = GUARDED.find((g) => g.table === change.table);
-  const name = change.table === 'repair_order' ? `RO ${change.label}` : `${guarded?.what} ${change.label ? `“${change.label}”` : change.key}`;
+  const name =
+    change.table === 'repair_order'
+      ? `RO ${change.label}`
+      : `${guarded?.what} ${change.label ? `“${change.label}”` : change.key}`;
   return `${[...places, name].join(', ')} ${what}.`;
 }
 
@@ -105,13 +154,33 @@ function above({ table, of }: Change, known: Known): Change | undefined {
 /** Photos and curves are named by the hash of what is in them. */
 async function faultsOfContent(client: Client): Promise<string[]> {
   const faults: string[] = [];
-  for (const { photo } of (await client.query<{ photo: string }>('select photo from photo where shop = current_shop() order by 1')).rows) {
-    const [row] = (await client.query<{ bytes: Buffer }>('select bytes from photo where shop = current_shop() and photo = $1', [photo])).rows;
-    if (row && createHash('sha256').update(row.bytes).digest('hex') !== photo) faults.push(`photo ${photo} was changed past the server.`);
+  for (const { photo } of (
+    await client.query<{ photo: string }>(
+      'select photo from photo where shop = current_shop() order by 1',
+    )
+  ).rows) {
+    const [row] = (
+      await client.query<{ bytes: Buffer }>(
+        'select bytes from photo where shop = current_shop() and photo = $1',
+        [photo],
+      )
+    ).rows;
+    if (row && createHash('sha256').update(row.bytes).digest('hex') !== photo)
+      faults.push(`photo ${photo} was changed past the server.`);
   }
-  for (const { trace } of (await client.query<{ trace: string }>('select trace from trace where shop = current_shop() order by 1')).rows) {
-    const [row] = (await client.query<{ body: string }>('select body from trace where shop = current_shop() and trace = $1', [trace])).rows;
-    if (row && nameOfCurve(row.body) !== trace) faults.push(`curve of a wrench ${trace} was changed past the server.`);
+  for (const { trace } of (
+    await client.query<{ trace: string }>(
+      'select trace from trace where shop = current_shop() order by 1',
+    )
+  ).rows) {
+    const [row] = (
+      await client.query<{ body: string }>(
+        'select body from trace where shop = current_shop() and trace = $1',
+        [trace],
+      )
+    ).rows;
+    if (row && nameOfCurve(row.body) !== trace)
+      faults.push(`curve of a wrench ${trace} was changed past the server.`);
   }
   return faults;
 }

@@ -1,4 +1,13 @@
-import { createHash, createPrivateKey, createPublicKey, generateKeyPairSync, randomUUID, sign, verify, type KeyObject } from 'node:crypto';
+import {
+  createHash,
+  createPrivateKey,
+  createPublicKey,
+  generateKeyPairSync,
+  randomUUID,
+  sign,
+  verify,
+  type KeyObject,
+} from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import { AppError } from '@stennet/core/errors';
@@ -21,8 +30,8 @@ export interface Keys {
 }
 
 /**
- * Keys lie in a folder outside the database, one file a shop: whoever can write to the database cannot make a seal.
- * Several servers share the folder; whichever is first makes the key.
+ * Keys lie in a folder outside the database, one file a shop: whoever can write to the database
+ * cannot make a seal. Several servers share the folder; whichever is first makes the key.
  */
 export function keysIn(folder: string): Keys {
   const known = new Map<string, ShopKey>();
@@ -48,7 +57,12 @@ function read(file: string): ShopKey {
   const privateKey = createPrivateKey(fs.readFileSync(file, 'utf8'));
   const publicKey = rawOf(createPublicKey(privateKey));
   const fits = fitsKey(publicKey);
-  return { publicKey, fingerprint: fingerprintOf(publicKey), sign: (text) => sign(null, Buffer.from(text, 'utf8'), privateKey).toString('base64'), fits };
+  return {
+    publicKey,
+    fingerprint: fingerprintOf(publicKey),
+    sign: (text) => sign(null, Buffer.from(text, 'utf8'), privateKey).toString('base64'),
+    fits,
+  };
 }
 
 /** Written beside and linked into place: a second server finds it whole or not at all. */
@@ -70,19 +84,37 @@ function make(file: string): void {
   }
 }
 
-const rawOf = (key: KeyObject): string => Buffer.from(key.export({ format: 'jwk' }).x ?? '', 'base64url').toString('base64');
+const rawOf = (key: KeyObject): string =>
+  Buffer.from(key.export({ format: 'jwk' }).x ?? '', 'base64url').toString('base64');
 
 /** As it stands on paper: SHA-256 of the raw key, its first 32 digits in groups of four. */
 export const fingerprintOf = (publicKey: string): string =>
-  (createHash('sha256').update(Buffer.from(publicKey, 'base64')).digest('hex').slice(0, 32).match(/.{4}/g) ?? []).join(' ');
+  (
+    createHash('sha256')
+      .update(Buffer.from(publicKey, 'base64'))
+      .digest('hex')
+      .slice(0, 32)
+      .match(/.{4}/g) ?? []
+  ).join(' ');
 
-/** Whether a text was signed with the key of this public half; a broken key or signature fits nothing. */
+/**
+ * Whether a text was signed with the key of this public half; a broken key or signature fits
+ * nothing.
+ */
 export function fitsKey(publicKey: string): (text: string, signature: string) => boolean {
   let key: KeyObject;
   try {
-    key = createPublicKey({ key: { kty: 'OKP', crv: 'Ed25519', x: Buffer.from(publicKey, 'base64').toString('base64url') }, format: 'jwk' });
+    key = createPublicKey({
+      key: {
+        kty: 'OKP',
+        crv: 'Ed25519',
+        x: Buffer.from(publicKey, 'base64').toString('base64url'),
+      },
+      format: 'jwk',
+    });
   } catch {
     return () => false;
   }
-  return (text, signature) => verify(null, Buffer.from(text, 'utf8'), key, Buffer.from(signature, 'base64'));
+  return (text, signature) =>
+    verify(null, Buffer.from(text, 'utf8'), key, Buffer.from(signature, 'base64'));
 }

@@ -14,16 +14,23 @@ function pages(blocks: readonly Block[], bottom: number, said: string[]): string
 }
 const made =
   (said: string[]) =>
-  (name: string, extra: Partial<Block> = {}): Block => ({ height: () => 8, put: () => void said.push(name), ...extra });
+  (name: string, extra: Partial<Block> = {}): Block => ({
+    height: () => 8,
+    put: () => void said.push(name),
+    ...extra,
+  });
 
 test('a table that breaks has its head again on each page, and loses no row', () => {
   const said: string[] = [];
   const block = made(said);
   const head = block('head', { leads: true });
-  const rows = Array.from({ length: 34 }, (_, i) => block(`row ${i + 1}`, i > 0 ? { under: head } : {}));
+  const rows = Array.from({ length: 34 }, (_, i) =>
+    block(`row ${i + 1}`, i > 0 ? { under: head } : {}),
+  );
   const all = pages([block('title'), head, ...rows, block('after')], 100, said);
   expect(all.length).toBeGreaterThan(3);
-  for (const page of all.slice(1)) if (page.some((b) => b.startsWith('row'))) expect(page[0]).toBe('head');
+  for (const page of all.slice(1))
+    if (page.some((b) => b.startsWith('row'))) expect(page[0]).toBe('head');
   expect(all.flat().filter((b) => b.startsWith('row'))).toEqual(rows.map((_, i) => `row ${i + 1}`));
   expect(all.flat().filter((b) => b === 'after')).toHaveLength(1);
 });
@@ -32,13 +39,26 @@ test('a heading goes over to where what it leads stands, and one larger than a p
   const said: string[] = [];
   const block = made(said);
   const lines = Array.from({ length: 8 }, (_, i) => block(`line ${i}`));
-  expect(pages([...lines, block('heading', { leads: true }), block('first'), block('second')], 90, said)).toEqual([
-    lines.map((_, i) => `line ${i}`),
-    ['heading', 'first', 'second'],
+  expect(
+    pages([...lines, block('heading', { leads: true }), block('first'), block('second')], 90, said),
+  ).toEqual([lines.map((_, i) => `line ${i}`), ['heading', 'first', 'second']]);
+  expect(pages([block('large', { height: () => 500 }), block('next')], 90, said)).toEqual([
+    ['large'],
+    ['next'],
   ]);
-  expect(pages([block('large', { height: () => 500 }), block('next')], 90, said)).toEqual([['large'], ['next']]);
   const head = block('head', { leads: true });
-  expect(pages([head, block('row'), block('long row', { height: () => 500, under: head }), block('row', { under: head })], 90, said)).toEqual([
+  expect(
+    pages(
+      [
+        head,
+        block('row'),
+        block('long row', { height: () => 500, under: head }),
+        block('row', { under: head }),
+      ],
+      90,
+      said,
+    ),
+  ).toEqual([
     ['head', 'row'],
     ['head', 'long row'],
     ['head', 'row'],

@@ -10,10 +10,17 @@ const MARGIN = 36;
 export function discPaper(sheet: Sheet, drive: string, shop: Shop, fonts: string): Doc {
   const doc = newDocument(shop.paper, fonts, text.discTitle(sheet.title));
   const width = doc.page.width - 2 * MARGIN;
-  doc.font('bold').fontSize(15).fillColor('#000000').text(text.discTitle(sheet.title), MARGIN, MARGIN, { width });
+  doc
+    .font('bold')
+    .fontSize(15)
+    .fillColor('#000000')
+    .text(text.discTitle(sheet.title), MARGIN, MARGIN, { width });
   doc.font('text').fontSize(10).text(text.discUse, { width });
   const drawing = angleDisc(anglesOf(sheet), drive);
-  drawToScale(doc, drawing, { x: (doc.page.width - drawing.width * MM) / 2, y: doc.page.height - MARGIN - drawing.height * MM + 8 });
+  drawToScale(doc, drawing, {
+    x: (doc.page.width - drawing.width * MM) / 2,
+    y: doc.page.height - MARGIN - drawing.height * MM + 8,
+  });
   if (sheet.invented)
     doc
       .font('bold')

@@ -16,7 +16,9 @@ export interface HandOverPaper {
   now: Date;
 }
 
-/** What the owner takes along: what was done, what falls due and when, what not to do until then. */
+/**
+ * What the owner takes along: what was done, what falls due and when, what not to do until then.
+ */
 export function handOverPaper({ order, sheets, shop, fonts, now }: HandOverPaper): Doc {
   const title = text.handOverTitle(order.number);
   const doc = newDocument(shop.paper, fonts, title);
@@ -32,32 +34,61 @@ export function handOverPaper({ order, sheets, shop, fonts, now }: HandOverPaper
       .font('text')
       .fontSize(8)
       .fillColor('#000000')
-      .text(`${text.printedOn(shop.name, format.dateTime(now))}  ${isInvented ? text.invented : text.prevail}`, MARGIN, doc.page.height - MARGIN - 10, { width, height: 20 });
+      .text(
+        `${text.printedOn(shop.name, format.dateTime(now))}  ${isInvented ? text.invented : text.prevail}`,
+        MARGIN,
+        doc.page.height - MARGIN - 10,
+        { width, height: 20 },
+      );
   }
   doc.end();
   return doc;
 }
 
-function blocksOf({ order, sheets, format, title }: { order: Order; sheets: readonly Sheet[]; format: Formatter; title: string }): Block[] {
+function blocksOf({
+  order,
+  sheets,
+  format,
+  title,
+}: {
+  order: Order;
+  sheets: readonly Sheet[];
+  format: Formatter;
+  title: string;
+}): Block[] {
   const { vehicle } = order;
   const after = sheets.flatMap((s) => s.after);
-  const later = order.followUps.filter((f) => f.kind === 'retighten' || f.kind === 'check' || f.kind === 'fluid');
+  const later = order.followUps.filter(
+    (f) => f.kind === 'retighten' || f.kind === 'check' || f.kind === 'fluid',
+  );
   return [
     textBlock(title, { face: 'bold', scale: 1.7 }),
-    textBlock(`${text.handOverFor(order.customer)}  ·  ${vehicle.maker} ${vehicle.model}  ·  ${vehicle.plate}  ·  ${order.odometer.value} ${order.odometer.unit}`),
+    textBlock(
+      `${text.handOverFor(order.customer)}  ·  ${vehicle.maker} ${vehicle.model}  ·  ${vehicle.plate}  ·  ${order.odometer.value} ${order.odometer.unit}`,
+    ),
     ...list(
       text.done,
       order.jobs.map((j) => j.title),
     ),
-    ...(later.length > 0 ? [headingBlock(text.later), ...later.map((f) => dueBlock(f, order, format))] : []),
+    ...(later.length > 0
+      ? [headingBlock(text.later), ...later.map((f) => dueBlock(f, order, format))]
+      : []),
     ...framed(text.limits, wordsOf(after, 'breakIn')),
     ...list(
       text.happened,
-      order.jobs.flatMap((job) => job.joints.flatMap((j) => j.runs.flatMap((run) => (run.standing.happened ?? []).map((h) => `${runName(j, run)}: ${h}`)))),
+      order.jobs.flatMap((job) =>
+        job.joints.flatMap((j) =>
+          j.runs.flatMap((run) =>
+            (run.standing.happened ?? []).map((h) => `${runName(j, run)}: ${h}`),
+          ),
+        ),
+      ),
     ),
     ...list(
       text.fluids,
-      order.entries.flatMap((e) => (e.body.kind === 'filled' ? [`${e.body.what}: ${e.body.amount}`] : [])),
+      order.entries.flatMap((e) =>
+        e.body.kind === 'filled' ? [`${e.body.what}: ${e.body.amount}`] : [],
+      ),
     ),
     ...list(text.advice, wordsOf(after, 'advice')),
     headingBlock(''),
@@ -72,12 +103,23 @@ function blocksOf({ order, sheets, format, title }: { order: Order; sheets: read
   ];
 }
 
-const wordsOf = (after: readonly After[], kind: After['kind']): string[] => [...new Set(after.flatMap((a) => (a.kind === kind ? [a.text] : [])))];
-const list = (heading: string, lines: readonly string[]): Block[] => (lines.length === 0 ? [] : [headingBlock(heading), ...lines.map((l) => textBlock(`–  ${l}`))]);
-const framed = (heading: string, lines: readonly string[]): Block[] => (lines.length === 0 ? [] : [framedBlock(textBlock([heading, ...lines].join('\n'), { face: 'bold' }))]);
+const wordsOf = (after: readonly After[], kind: After['kind']): string[] => [
+  ...new Set(after.flatMap((a) => (a.kind === kind ? [a.text] : []))),
+];
+const list = (heading: string, lines: readonly string[]): Block[] =>
+  lines.length === 0 ? [] : [headingBlock(heading), ...lines.map((l) => textBlock(`–  ${l}`))];
+const framed = (heading: string, lines: readonly string[]): Block[] =>
+  lines.length === 0
+    ? []
+    : [framedBlock(textBlock([heading, ...lines].join('\n'), { face: 'bold' }))];
 
 function dueBlock(f: FollowUp, { odometer }: Order, format: Formatter): Block {
-  const when = f.state === 'open' ? text.expected(format.day(f.dueOn)) : f.state === 'declined' ? text.declined(f.note ?? '') : text.settled;
+  const when =
+    f.state === 'open'
+      ? text.expected(format.day(f.dueOn))
+      : f.state === 'declined'
+        ? text.declined(f.note ?? '')
+        : text.settled;
   const at = f.distanceKm === null ? '' : text.atKm(distanceAt(f, odometer));
   return rowBlock([
     { share: 0.62, block: textBlock(`–  ${f.text}`) },

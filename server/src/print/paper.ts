@@ -27,15 +27,31 @@ export type Face = keyof typeof FILES;
 
 /** An empty document of the shop's paper, with the product's own fonts. */
 export function newDocument(paper: 'A4' | 'Letter', fonts: string, title: string): Doc {
-  const doc = new PDFDocument({ size: paper === 'A4' ? 'A4' : 'LETTER', margin: 0, autoFirstPage: true, info: { Title: title, Creator: 'Stennet' } });
-  for (const [face, file] of Object.entries(FILES)) doc.registerFont(face, fs.readFileSync(path.join(fonts, file)));
+  const doc = new PDFDocument({
+    size: paper === 'A4' ? 'A4' : 'LETTER',
+    margin: 0,
+    autoFirstPage: true,
+    info: { Title: title, Creator: 'Stennet' },
+  });
+  for (const [face, file] of Object.entries(FILES))
+    doc.registerFont(face, fs.readFileSync(path.join(fonts, file)));
   return doc;
 }
 
-/** Draws a drawing into a box, as large as it fits, in the middle. The shapes are those of the screen. */
-export function draw(doc: Doc, drawing: Drawing, box: { x: number; y: number; width: number; height: number }): void {
+/**
+ * Draws a drawing into a box, as large as it fits, in the middle. The shapes are those of the
+ * screen.
+ */
+export function draw(
+  doc: Doc,
+  drawing: Drawing,
+  box: { x: number; y: number; width: number; height: number },
+): void {
   const scale = Math.min(box.width / drawing.width, box.height / drawing.height);
-  put(doc, drawing, scale, { x: box.x + (box.width - drawing.width * scale) / 2, y: box.y + (box.height - drawing.height * scale) / 2 });
+  put(doc, drawing, scale, {
+    x: box.x + (box.width - drawing.width * scale) / 2,
+    y: box.y + (box.height - drawing.height * scale) / 2,
+  });
 }
 
 /** Draws a drawing whose unit is a millimetre, one to one. */
@@ -56,8 +72,15 @@ function drawShape(doc: Doc, shape: Shape): void {
     // The fonts have no arrows.
     const words = shape.text.replace('←', '‹').replace('→', '›');
     const width = doc.widthOfString(words);
-    const x = shape.anchor === 'middle' ? shape.x - width / 2 : shape.anchor === 'end' ? shape.x - width : shape.x;
-    doc.fillColor(colour(shape.ink) ?? '#000000').text(words, x, shape.y, { lineBreak: false, baseline: 'alphabetic' });
+    const x =
+      shape.anchor === 'middle'
+        ? shape.x - width / 2
+        : shape.anchor === 'end'
+          ? shape.x - width
+          : shape.x;
+    doc
+      .fillColor(colour(shape.ink) ?? '#000000')
+      .text(words, x, shape.y, { lineBreak: false, baseline: 'alphabetic' });
     return;
   }
   const fill = colour(shape.fill);

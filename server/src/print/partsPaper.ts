@@ -26,10 +26,18 @@ export function partsPaper({ order, lines, shop, fonts, now }: PartsPaper): Doc 
   const { vehicle } = order;
   let blocks: readonly Block[] = [
     textBlock(title, { face: 'bold', scale: 1.8 }),
-    textBlock(`${vehicle.maker} ${vehicle.model}, ${vehicle.engine}  ·  ${vehicle.plate}  ·  ${vehicle.vin}  ·  ${text.builtOn(vehicle.built)}`),
+    textBlock(
+      `${vehicle.maker} ${vehicle.model}, ${vehicle.engine}  ·  ${vehicle.plate}  ·  ${vehicle.vin}  ·  ${text.builtOn(vehicle.built)}`,
+    ),
     ...order.jobs.flatMap((job) => {
       const own = lines.filter((l) => l.job === job.id);
-      return own.length === 0 ? [] : [headingBlock(job.title), row([text.part, text.count, text.state, text.number, text.price], true), ...own.map((l) => lineOf(l, format.price))];
+      return own.length === 0
+        ? []
+        : [
+            headingBlock(job.title),
+            row([text.part, text.count, text.state, text.number, text.price], true),
+            ...own.map((l) => lineOf(l, format.price)),
+          ];
     }),
   ];
   for (let first = true; first || blocks.length > 0; first = false) {
@@ -39,7 +47,12 @@ export function partsPaper({ order, lines, shop, fonts, now }: PartsPaper): Doc 
       .font('text')
       .fontSize(7)
       .fillColor('#000000')
-      .text(`${text.printedOn(shop.name, format.dateTime(now))}  ${text.prevail}`, MARGIN, doc.page.height - MARGIN - 8, { width, height: 16 });
+      .text(
+        `${text.printedOn(shop.name, format.dateTime(now))}  ${text.prevail}`,
+        MARGIN,
+        doc.page.height - MARGIN - 8,
+        { width, height: 16 },
+      );
   }
   doc.end();
   return doc;
@@ -47,7 +60,12 @@ export function partsPaper({ order, lines, shop, fonts, now }: PartsPaper): Doc 
 
 const SHARES = [0.46, 0.08, 0.16, 0.2, 0.1];
 function row(cells: readonly string[], bold = false): Block {
-  return rowBlock(cells.map((cell, i) => ({ share: SHARES[i] ?? 0.1, block: textBlock(cell, bold ? { face: 'bold' } : {}) })));
+  return rowBlock(
+    cells.map((cell, i) => ({
+      share: SHARES[i] ?? 0.1,
+      block: textBlock(cell, bold ? { face: 'bold' } : {}),
+    })),
+  );
 }
 
 function lineOf({ need, jointName, entry }: PartLine, price: (cents: number) => string): Block {
@@ -55,5 +73,11 @@ function lineOf({ need, jointName, entry }: PartLine, price: (cents: number) => 
   const state = part ? text.partStates[part.state] : text.needs[need.need];
   const words = jointName ? `${need.what} (${jointName})` : need.what;
   const from = [part?.number, part?.lot && text.lot(part.lot)].filter(Boolean).join(', ');
-  return row([words, `${need.count}`, state, from, part?.cents === undefined ? '' : price(part.cents)]);
+  return row([
+    words,
+    `${need.count}`,
+    state,
+    from,
+    part?.cents === undefined ? '' : price(part.cents),
+  ]);
 }

@@ -1,6 +1,11 @@
 import { stageHead } from '@stennet/core/procedure';
 import type { Formatter } from '@stennet/core/quantity';
-import { cellText, fastenerLabel, type RecordedFastener, type RunRecord } from '@stennet/core/record';
+import {
+  cellText,
+  fastenerLabel,
+  type RecordedFastener,
+  type RunRecord,
+} from '@stennet/core/record';
 import { rowBlock, textBlock, type Block } from './column';
 import { text } from './text';
 
@@ -8,7 +13,10 @@ import { text } from './text';
 const ACROSS = 8;
 const FIRST = 0.08;
 
-/** What stands on each fastener after each stage, in rows that do not break; the head stands on each page. */
+/**
+ * What stands on each fastener after each stage, in rows that do not break; the head stands on each
+ * page.
+ */
 export function fillsOf(record: RunRecord, format: Formatter): Block[] {
   const tables: Block[] = [];
   for (let from = 0; from < record.stages.length; from += ACROSS) {
@@ -16,12 +24,27 @@ export function fillsOf(record: RunRecord, format: Formatter): Block[] {
     const share = (1 - FIRST) / stages.length;
     const row = (cells: readonly string[], bold: boolean): Block =>
       rowBlock(
-        cells.map((cell, i) => ({ share: i === 0 ? FIRST : share, block: textBlock(cell, { scale: 0.85, ...(bold ? { face: 'bold' as const } : {}) }) })),
+        cells.map((cell, i) => ({
+          share: i === 0 ? FIRST : share,
+          block: textBlock(cell, { scale: 0.85, ...(bold ? { face: 'bold' as const } : {}) }),
+        })),
         0.4,
       );
-    const head: Block = { ...row([text.place, ...stages.map((s) => stageHead(s, format))], true), leads: true };
-    const cells = (f: RecordedFastener): string[] => [`${fastenerLabel(f)}${f.replaced ? ` ${text.oldOne}` : ''}`, ...stages.map((s) => cellText(record, f, s, format))];
-    tables.push(head, ...record.fasteners.map((f, i): Block => ({ ...row(cells(f), false), ...(i > 0 ? { under: head } : {}) })));
+    const head: Block = {
+      ...row([text.place, ...stages.map((s) => stageHead(s, format))], true),
+      leads: true,
+    };
+    const cells = (f: RecordedFastener): string[] => [
+      `${fastenerLabel(f)}${f.replaced ? ` ${text.oldOne}` : ''}`,
+      ...stages.map((s) => cellText(record, f, s, format)),
+    ];
+    tables.push(
+      head,
+      ...record.fasteners.map((f, i): Block => ({
+        ...row(cells(f), false),
+        ...(i > 0 ? { under: head } : {}),
+      })),
+    );
   }
   return tables;
 }

@@ -2,7 +2,8 @@
 export const text = {
   rev: (r: string) => `revision ${r}`,
   status: { draft: 'DRAFT, not approved', approved: 'approved', superseded: 'superseded' },
-  built: (from: string | undefined, to: string | undefined) => `built ${[from && `from ${from}`, to && `to ${to}`].filter(Boolean).join(' ')}`,
+  built: (from: string | undefined, to: string | undefined) =>
+    `built ${[from && `from ${from}`, to && `to ${to}`].filter(Boolean).join(' ')}`,
   builtOn: (day: string) => `built ${day}`,
   kit: (maker: string) => `kit by ${maker}`,
   superseded: (by: string) => `Superseded by revision ${by}. Do not tighten by this page.`,
@@ -19,7 +20,8 @@ export const text = {
   nothing: 'nothing on the threads',
   cautions: 'Take care',
   clocks: 'Times',
-  clock: (kind: 'within' | 'notBefore', minutes: number, what: string) => `${kind === 'within' ? 'within' : 'not before'} ${minutes} min: ${what}`,
+  clock: (kind: 'within' | 'notBefore', minutes: number, what: string) =>
+    `${kind === 'within' ? 'within' : 'not before'} ${minutes} min: ${what}`,
   source: 'Source',
   condition: (c: string) => `Published for: ${c}`,
   conflicts: 'Another source disagrees',
@@ -38,24 +40,35 @@ export const text = {
   price: 'Price',
   lot: (lot: string) => `lot ${lot}`,
   needs: { new: 'new', reuse: 'used again if good', consider: 'worth replacing now' },
-  partStates: { needed: 'to order', ordered: 'ordered', here: 'here', fitted: 'fitted', notNeeded: 'not needed' },
+  partStates: {
+    needed: 'to order',
+    ordered: 'ordered',
+    here: 'here',
+    fitted: 'fitted',
+    notNeeded: 'not needed',
+  },
   discTitle: (sheet: string) => `Angle disc: ${sheet}`,
   discUse:
     'Print at 100 %, without fitting to the page. Both rulers must measure what they say; if not, throw it away. Glue it on card, cut the rim and the square, put it between socket and bar, and set its zero line to a mark that stays.',
   recordTitle: (number: string) => `Tightening record, RO ${number}`,
   recordOpen: 'Not finished: what stands here is not all.',
   recordWhole: 'Complete.',
-  recordWith: (n: number) => `Complete, with ${n} ${n === 1 ? 'thing' : 'things'} to know; see below.`,
-  derivedStages: (names: string) => `The source gives the final value only; these steps are derived: ${names}.`,
+  recordWith: (n: number) =>
+    `Complete, with ${n} ${n === 1 ? 'thing' : 'things'} to know; see below.`,
+  derivedStages: (names: string) =>
+    `The source gives the final value only; these steps are derived: ${names}.`,
   values: 'Tightened values',
   place: 'Place',
   oldOne: '(taken out)',
   traced: 'What the wrench saw',
-  tracedStage: (stage: string, count: number) => `${stage}: ${count} traced ${count === 1 ? 'pull' : 'pulls'}, torque over degrees`,
+  tracedStage: (stage: string, count: number) =>
+    `${stage}: ${count} traced ${count === 1 ? 'pull' : 'pulls'}, torque over degrees`,
   tracedNothing: 'Nothing stands out among them.',
   tracedSimulated: 'Simulated: these curves are made up.',
-  tracedNote: 'Ratchet and twist of the tool are taken out. A dashed curve stands out among its neighbours. That nothing stands out proves no clamp force.',
-  clickNote: 'A click says that the value was reached; it is no measured number. “together”: several were confirmed at once by whoever pulled them.',
+  tracedNote:
+    'Ratchet and twist of the tool are taken out. A dashed curve stands out among its neighbours. That nothing stands out proves no clamp force.',
+  clickNote:
+    'A click says that the value was reached; it is no measured number. “together”: several were confirmed at once by whoever pulled them.',
   deviations: 'To know',
   said: 'Said by the lead',
   seen: 'Seen, measured, tried',
@@ -69,7 +82,11 @@ export const text = {
   takenBack: 'taken back: not turned',
   corrected: 'corrected',
   signatures: 'Signatures',
-  signed: { technician: 'Signed by who did the work', second: 'Signed by a second person', addendum: 'Added later' },
+  signed: {
+    technician: 'Signed by who did the work',
+    second: 'Signed by a second person',
+    addendum: 'Added later',
+  },
   notSigned: 'Not signed yet.',
   signTechnician: 'Technician',
   signCustomer: 'Customer',

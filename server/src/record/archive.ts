@@ -4,13 +4,18 @@ import { AppError } from '@stennet/core/errors';
 /** What an archive may hold: more is no repair order. */
 const MOST_FILES = 2000;
 const MOST_BYTES = 300_000_000;
-/** Nothing that was not packed here is unpacked: no folders upwards, no addresses of a file system. */
-const NAMES = /^(order\.json|records\/[0-9a-f-]{36}\.json|photos\/[0-9a-f]{64}\.jpg|traces\/[0-9a-f]{64}\.json)$/;
+/**
+ * Nothing that was not packed here is unpacked: no folders upwards, no addresses of a file system.
+ */
+const NAMES =
+  /^(order\.json|records\/[0-9a-f-]{36}\.json|photos\/[0-9a-f]{64}\.jpg|traces\/[0-9a-f]{64}\.json)$/;
 
-export const packArchive = (files: Record<string, Uint8Array>): Uint8Array => zipSync(files, { level: 6 });
+export const packArchive = (files: Record<string, Uint8Array>): Uint8Array =>
+  zipSync(files, { level: 6 });
 
 /**
- * The records and traces in an archive, as text. Sizes are looked at before anything is unpacked, and what is unpacked is cut at what was said.
+ * The records and traces in an archive, as text. Sizes are looked at before anything is unpacked,
+ * and what is unpacked is cut at what was said.
  * @throws AppError FOREIGN_UNREADABLE
  */
 export function unpackArchive(bytes: Uint8Array): { records: string[]; traces: string[] } {
@@ -23,7 +28,8 @@ export function unpackArchive(bytes: Uint8Array): { records: string[]; traces: s
       filter: ({ name, originalSize }) => {
         count += 1;
         total += originalSize;
-        if (count > MOST_FILES || total > MOST_BYTES) throw unreadable('it holds more than a repair order can');
+        if (count > MOST_FILES || total > MOST_BYTES)
+          throw unreadable('it holds more than a repair order can');
         if (!NAMES.test(name)) throw unreadable(`“${name.slice(0, 60)}” does not belong into it`);
         return name.endsWith('.json') && name !== 'order.json';
       },
@@ -32,7 +38,10 @@ export function unpackArchive(bytes: Uint8Array): { records: string[]; traces: s
     if (error instanceof AppError) throw error;
     throw unreadable('it is no archive, or it is damaged');
   }
-  const inFolder = (folder: string): string[] => Object.entries(files).flatMap(([name, content]) => (name.startsWith(folder) ? [new TextDecoder().decode(content)] : []));
+  const inFolder = (folder: string): string[] =>
+    Object.entries(files).flatMap(([name, content]) =>
+      name.startsWith(folder) ? [new TextDecoder().decode(content)] : [],
+    );
   const records = inFolder('records/');
   if (records.length === 0) throw unreadable('there is no record in it');
   return { records, traces: inFolder('traces/') };

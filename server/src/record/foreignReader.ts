@@ -3,7 +3,11 @@ import { AppError, type ErrorCode, type ErrorParams } from '@stennet/core/errors
 import type { ChainRow, Fault, newerRecord, SignedRow, verifyRun } from '@stennet/core/record';
 import type { ForeignRead } from './readForeign';
 
-export type ForeignTask = { do: 'read'; bytes: Uint8Array } | { do: 'compare'; known: string; fresh: string } | { do: 'check'; text: string } | ({ do: 'verify' } & OwnRun);
+export type ForeignTask =
+  | { do: 'read'; bytes: Uint8Array }
+  | { do: 'compare'; known: string; fresh: string }
+  | { do: 'check'; text: string }
+  | ({ do: 'verify' } & OwnRun);
 
 /** A run of this shop, as verifyRun takes it, with what it is sealed by. */
 export interface OwnRun {
@@ -13,7 +17,10 @@ export interface OwnRun {
   publicKey: string;
 }
 
-/** Reads and checks records from elsewhere, and long ones of this shop, in a thread of its own each time. */
+/**
+ * Reads and checks records from elsewhere, and long ones of this shop, in a thread of its own each
+ * time.
+ */
 export interface ForeignReader {
   read: (bytes: Uint8Array) => Promise<ForeignRead>;
   compare: (known: string, fresh: string) => Promise<ReturnType<typeof newerRecord>>;
@@ -60,13 +67,20 @@ export function foreignReader(program: string): ForeignReader {
 
 /** What takes too long or too much room is no record. */
 function inThread(program: string, task: ForeignTask): Promise<Answer> {
-  const worker = new Worker(program, { workerData: task, resourceLimits: { maxOldGenerationSizeMb: MOST_MB } });
-  const tooMuch = (why: string): Answer => ({ refused: { code: 'FOREIGN_UNREADABLE', params: { why } } });
+  const worker = new Worker(program, {
+    workerData: task,
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
+  });
+  const tooMuch = (why: string): Answer => ({
+    refused: { code: 'FOREIGN_UNREADABLE', params: { why } },
+  });
   return new Promise<Answer>((resolve, reject) => {
     const late = setTimeout(() => resolve(tooMuch('reading it takes too long')), LONGEST_MS);
     worker.once('message', resolve);
     worker.once('error', (error: NodeJS.ErrnoException) =>
-      error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? resolve(tooMuch('it unpacks to more than a record can be')) : reject(error),
+      error.code === 'ERR_WORKER_OUT_OF_MEMORY'
+        ? resolve(tooMuch('it unpacks to more than a record can be'))
+        : reject(error),
     );
     worker.once('exit', () => resolve(tooMuch('it cannot be read')));
     worker.once('exit', () => clearTimeout(late));

@@ -5,22 +5,63 @@ import type { Client } from '../db/database';
 import addWrenchUse from '../db/queries/addWrenchUse.sql';
 import saveWrenchUse from '../db/queries/saveWrenchUse.sql';
 
-/** Where counting on would be wrong or a number is still missing, the uses are computed anew from the whole list. */
-const ANEW: readonly RunEvent['type'][] = ['wrenchSet', 'finished', 'paused', 'undone', 'corrected', 'reconciled', 'passConfirmed'];
+/**
+ * Where counting on would be wrong or a number is still missing, the uses are computed anew from
+ * the whole list.
+ */
+const ANEW: readonly RunEvent['type'][] = [
+  'wrenchSet',
+  'finished',
+  'paused',
+  'undone',
+  'corrected',
+  'reconciled',
+  'passConfirmed',
+];
 
-/** Keeps which wrench was used in a run, so that a recall finds also what was tightened a minute ago. */
-export async function keepWrenchUses(client: Client, at: { shop: string; run: string; sheet: Sheet }, events: readonly RunEvent[], fresh: readonly RunEvent[]): Promise<void> {
+/**
+ * Keeps which wrench was used in a run, so that a recall finds also what was tightened a minute
+ * ago.
+ */
+export async function keepWrenchUses(
+  client: Client,
+  at: { shop: string; run: string; sheet: Sheet },
+  events: readonly RunEvent[],
+  fresh: readonly RunEvent[],
+): Promise<void> {
   if (fresh.some((e) => ANEW.includes(e.type))) return computeAnew(client, at, events);
-  const pulls = fresh.flatMap((e) => (e.type === 'pulled' && e.payload.wrench ? [{ wrench: e.payload.wrench, at: e.deviceTime }] : []));
+  const pulls = fresh.flatMap((e) =>
+    e.type === 'pulled' && e.payload.wrench ? [{ wrench: e.payload.wrench, at: e.deviceTime }] : [],
+  );
   for (const wrench of new Set(pulls.map((p) => p.wrench))) {
     const times = pulls.flatMap((p) => (p.wrench === wrench ? [p.at] : [])).sort();
-    await client.query(addWrenchUse, [at.shop, at.run, wrench, times[0], times.at(-1), times.length]);
+    await client.query(addWrenchUse, [
+      at.shop,
+      at.run,
+      wrench,
+      times[0],
+      times.at(-1),
+      times.length,
+    ]);
   }
 }
 
-async function computeAnew(client: Client, { shop, run, sheet }: { shop: string; run: string; sheet: Sheet }, events: readonly RunEvent[]): Promise<void> {
+async function computeAnew(
+  client: Client,
+  { shop, run, sheet }: { shop: string; run: string; sheet: Sheet },
+  events: readonly RunEvent[],
+): Promise<void> {
   const pulls = runRecord(sheet, events).fasteners.flatMap((f) => f.pulls);
   for (const use of wrenchUses(pulls)) {
-    await client.query(saveWrenchUse, [shop, run, use.wrench, use.firstAt, use.lastAt, use.pulls, use.readings, use.ratio]);
+    await client.query(saveWrenchUse, [
+      shop,
+      run,
+      use.wrench,
+      use.firstAt,
+      use.lastAt,
+      use.pulls,
+      use.readings,
+      use.ratio,
+    ]);
   }
 }

@@ -16,16 +16,31 @@ interface Late {
 }
 
 /**
- * What a device sends after its hold has ended: kept whole, beside the run's list, and said to whoever holds it now, who answers
- * for each pull whether it was really done. Sent again, it stands once.
+ * What a device sends after its hold has ended: kept whole, beside the run's list, and said to
+ * whoever holds it now, who answers for each pull whether it was really done. Sent again, it stands
+ * once.
  */
-export async function keepLate(client: Client, events: readonly RunEvent[], late: Late): Promise<void> {
-  const known = new Set((await client.query<{ id: string }>(listLateIds, [late.run])).rows.map((r) => r.id));
+export async function keepLate(
+  client: Client,
+  events: readonly RunEvent[],
+  late: Late,
+): Promise<void> {
+  const known = new Set(
+    (await client.query<{ id: string }>(listLateIds, [late.run])).rows.map((r) => r.id),
+  );
   const fresh = events.filter((e) => !known.has(e.id));
   const [first] = fresh;
   if (!first) return;
   const statement = late.isSigned ? null : claimsOf(fresh, first.person, late);
-  if (statement) await client.query(insertStatement, [late.shop, statement.id, late.run, statement.person, canonicalJson(statement), late.at]);
+  if (statement)
+    await client.query(insertStatement, [
+      late.shop,
+      statement.id,
+      late.run,
+      statement.person,
+      canonicalJson(statement),
+      late.at,
+    ]);
   const column = <T>(of: (e: RunEvent) => T): T[] => fresh.map(of);
   await client.query(insertLateEvents, [
     late.shop,
@@ -41,7 +56,11 @@ export async function keepLate(client: Client, events: readonly RunEvent[], late
 }
 
 /** Only pulls can have been done twice; what else is late stands in the list for whoever looks. */
-function claimsOf(events: readonly RunEvent[], person: string, { role, at }: Late): Statement | null {
+function claimsOf(
+  events: readonly RunEvent[],
+  person: string,
+  { role, at }: Late,
+): Statement | null {
   const pulls = events.filter((e): e is EventOf<'pulled'> => e.type === 'pulled');
   if (pulls.length === 0) return null;
   const claims = pulls.map(({ id, payload: { fastener, stage, pass, reading } }) => ({

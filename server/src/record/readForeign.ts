@@ -1,6 +1,16 @@
 import * as v from 'valibot';
 import { AppError } from '@stennet/core/errors';
-import { eventsIn, faultText, newerRecord, RecordFileSchema, traceName, tracesNamed, verifyRecordFile, canonicalJson, type RecordFile } from '@stennet/core/record';
+import {
+  eventsIn,
+  faultText,
+  newerRecord,
+  RecordFileSchema,
+  traceName,
+  tracesNamed,
+  verifyRecordFile,
+  canonicalJson,
+  type RecordFile,
+} from '@stennet/core/record';
 import { TraceSchema, type Trace } from '@stennet/core/trace';
 import { isArchive, unpackArchive } from './archive';
 import { fingerprintOf, fitsKey } from '../keys/keys';
@@ -11,15 +21,27 @@ const MOST_ENTRIES = 6000;
 /** A record nests some ten deep. */
 const DEEPEST = 40;
 
-/** One document, or all records of an archive with what wrenches saw of their pulls. @throws AppError FOREIGN_UNREADABLE */
+/**
+ * One document, or all records of an archive with what wrenches saw of their pulls.
+ * @throws AppError FOREIGN_UNREADABLE
+ */
 export function readForeign(bytes: Uint8Array): { files: RecordFile[]; traces: Trace[] } {
-  const { records, traces } = isArchive(bytes) ? unpackArchive(bytes) : { records: [new TextDecoder().decode(bytes)], traces: [] };
-  return { files: records.map((text) => parsed(RecordFileSchema, text, 'record')), traces: traces.map((text) => parsed(TraceSchema, text, 'curve of a wrench')) };
+  const { records, traces } = isArchive(bytes)
+    ? unpackArchive(bytes)
+    : { records: [new TextDecoder().decode(bytes)], traces: [] };
+  return {
+    files: records.map((text) => parsed(RecordFileSchema, text, 'record')),
+    traces: traces.map((text) => parsed(TraceSchema, text, 'curve of a wrench')),
+  };
 }
 
 const unreadable = (why: string): AppError => new AppError('FOREIGN_UNREADABLE', { why });
 
-function parsed<Schema extends v.GenericSchema>(schema: Schema, text: string, what: string): v.InferOutput<Schema> {
+function parsed<Schema extends v.GenericSchema>(
+  schema: Schema,
+  text: string,
+  what: string,
+): v.InferOutput<Schema> {
   if (text.length > MOST_CHARACTERS) throw unreadable('it is larger than a record can be');
   if (isDeeperThan(text, DEEPEST)) throw unreadable('it is nested deeper than a record can be');
   let json: unknown;
@@ -29,13 +51,20 @@ function parsed<Schema extends v.GenericSchema>(schema: Schema, text: string, wh
     throw unreadable('it is no JSON');
   }
   const chain = (json as { chain?: unknown } | null)?.chain;
-  if (Array.isArray(chain) && chain.length > MOST_ENTRIES) throw unreadable('it has more entries than a run can have');
+  if (Array.isArray(chain) && chain.length > MOST_ENTRIES)
+    throw unreadable('it has more entries than a run can have');
   const read = v.safeParse(schema, json, { abortEarly: true });
-  if (!read.success) throw unreadable(`it is no ${what} (${(v.getDotPath(read.issues[0]) ?? 'all of it').slice(0, 80)})`);
+  if (!read.success)
+    throw unreadable(
+      `it is no ${what} (${(v.getDotPath(read.issues[0]) ?? 'all of it').slice(0, 80)})`,
+    );
   return read.output;
 }
 
-/** Looked at before anything is parsed. Brackets inside texts count too: a record’s own texts hold a few pairs of them at most. */
+/**
+ * Looked at before anything is parsed. Brackets inside texts count too: a record’s own texts hold a
+ * few pairs of them at most.
+ */
 function isDeeperThan(text: string, deepest: number): boolean {
   let depth = 0;
   let inText = false;
@@ -53,11 +82,16 @@ function isDeeperThan(text: string, deepest: number): boolean {
   return false;
 }
 
-/** What does not hold in a file, in a sentence; its own key is the one that is compared with the paper. */
+/**
+ * What does not hold in a file, in a sentence; its own key is the one that is compared with the
+ * paper.
+ */
 export function faultOf(file: RecordFile): string | null {
   const fault = verifyRecordFile(file, fitsKey(file.shop.key));
   if (fault) return faultText(fault);
-  return fingerprintOf(file.shop.key) === file.shop.fingerprint ? null : 'The fingerprint in it is not that of its key.';
+  return fingerprintOf(file.shop.key) === file.shop.fingerprint
+    ? null
+    : 'The fingerprint in it is not that of its key.';
 }
 
 /** What the server keeps of a record from elsewhere, and the record itself as text. */
@@ -79,7 +113,10 @@ export interface ForeignRead {
   traces: { name: string; text: string }[];
 }
 
-/** Read, and checked from the first entry to the last signature. @throws AppError FOREIGN_UNREADABLE */
+/**
+ * Read, and checked from the first entry to the last signature.
+ * @throws AppError FOREIGN_UNREADABLE
+ */
 export function headsOf(bytes: Uint8Array): ForeignRead {
   const { files, traces } = readForeign(bytes);
   const named = new Set(files.flatMap((f) => tracesNamed(eventsIn(f.chain))));
@@ -103,7 +140,10 @@ export function headsOf(bytes: Uint8Array): ForeignRead {
   };
 }
 
-/** How a record stands to the one that is kept: one that does not hold any more is no hindrance to one that does. */
+/**
+ * How a record stands to the one that is kept: one that does not hold any more is no hindrance to
+ * one that does.
+ */
 export function standsTo(known: string, fresh: string): ReturnType<typeof newerRecord> {
   const [before, after] = [JSON.parse(known) as RecordFile, JSON.parse(fresh) as RecordFile];
   return faultOf(before) ? 'newer' : newerRecord(before, after);

@@ -71,11 +71,16 @@ export interface KeptRecord {
 
 /** @throws AppError RUN_UNKNOWN */
 export async function keptRecord(client: Client, run: string): Promise<KeptRecord> {
-  const row = onlyRow((await client.query<RecordRow>(findRecord, [run])).rows, new AppError('RUN_UNKNOWN'));
+  const row = onlyRow(
+    (await client.query<RecordRow>(findRecord, [run])).rows,
+    new AppError('RUN_UNKNOWN'),
+  );
   const chain = (await client.query<ChainRow>(listChain, [run])).rows;
   const stored = chain.map((c) => JSON.parse(c.body) as StoredEvent);
   const signatures = (await client.query<SignedRow>(listSignedWords, [run])).rows;
-  const people = Object.fromEntries((await client.query<{ id: string; name: string }>(listPeople)).rows.map((p) => [p.id, p.name]));
+  const people = Object.fromEntries(
+    (await client.query<{ id: string; name: string }>(listPeople)).rows.map((p) => [p.id, p.name]),
+  );
   return {
     row,
     sheet: JSON.parse(row.sheet) as Sheet,
@@ -90,45 +95,81 @@ export async function keptRecord(client: Client, run: string): Promise<KeptRecor
   };
 }
 
-/** What does not fit in a run as it stands in the tables: its list, its signed words, and what the head of the run says of both. */
+/**
+ * What does not fit in a run as it stands in the tables: its list, its signed words, and what the
+ * head of the run says of both.
+ */
 export function faultIn(kept: KeptRecord, key: ShopKey): Fault | null {
   const { row, sheet, chain, signatures } = kept;
-  return headFault(kept, verifyRun({ sheet, hash: row.sheet_hash, run: row.id }, chain, signatures, key.fits));
+  return headFault(
+    kept,
+    verifyRun({ sheet, hash: row.sheet_hash, run: row.id }, chain, signatures, key.fits),
+  );
 }
 
 /** A longer list is checked in a thread of its own: nobody else waits for it. */
 const LONG = 250;
 
 /** The same, for whoever answers others meanwhile. @param checker null: nobody else is answered */
-export async function faultFound(kept: KeptRecord, key: ShopKey, checker: Pick<ForeignReader, 'verify'> | null): Promise<Fault | null> {
+export async function faultFound(
+  kept: KeptRecord,
+  key: ShopKey,
+  checker: Pick<ForeignReader, 'verify'> | null,
+): Promise<Fault | null> {
   const { row, sheet, chain, signatures } = kept;
   if (chain.length <= LONG || !checker) return faultIn(kept, key);
-  return headFault(kept, await checker.verify({ pinned: { sheet, hash: row.sheet_hash, run: row.id }, chain, signatures, publicKey: key.publicKey }));
+  return headFault(
+    kept,
+    await checker.verify({
+      pinned: { sheet, hash: row.sheet_hash, run: row.id },
+      chain,
+      signatures,
+      publicKey: key.publicKey,
+    }),
+  );
 }
 
 function headFault(kept: KeptRecord, fault: Fault | null): Fault | null {
   const { row, chain, words } = kept;
   if (fault) return fault;
   if (chain.length !== row.last_position || chain.at(-1)?.hash !== row.head_hash)
-    return { where: 'event', position: Math.min(chain.length, row.last_position) + 1, why: 'position' };
+    return {
+      where: 'event',
+      position: Math.min(chain.length, row.last_position) + 1,
+      why: 'position',
+    };
   // Taken off by somebody who could not make another.
-  if (row.signing !== 'open' && !words.some((w) => w.kind === 'technician')) return { where: 'signature', index: 1, why: 'link' };
+  if (row.signing !== 'open' && !words.some((w) => w.kind === 'technician'))
+    return { where: 'signature', index: 1, why: 'link' };
   return orderFault(words, isFor(kept));
 }
 
 /** What it is signed for when it is signed now. */
-export const isFor = ({ row, name }: KeptRecord): SignedFor => fileIsFor({ order: { number: row.number, vehicle: row.vehicle }, joint: name });
+export const isFor = ({ row, name }: KeptRecord): SignedFor =>
+  fileIsFor({ order: { number: row.number, vehicle: row.vehicle }, joint: name });
 
 /** The record as a document that can be checked anywhere. */
-export function recordFileOf(kept: KeptRecord, shop: { id: string; name: string }, key: ShopKey): RecordFile {
+export function recordFileOf(
+  kept: KeptRecord,
+  shop: { id: string; name: string },
+  key: ShopKey,
+): RecordFile {
   const { row } = kept;
-  const named = new Set([...kept.events.map((e) => e.person), ...kept.words.map((w) => w.person), ...saidBy(kept.events)]);
+  const named = new Set([
+    ...kept.events.map((e) => e.person),
+    ...kept.words.map((w) => w.person),
+    ...saidBy(kept.events),
+  ]);
   const people = Object.fromEntries(Object.entries(kept.people).filter(([id]) => named.has(id)));
   const file: Omit<RecordFile, 'seal'> = {
     format: 'stennet-record',
     v: 1,
     shop: { id: shop.id, name: shop.name, key: key.publicKey, fingerprint: key.fingerprint },
-    order: { number: row.number, vehicle: row.vehicle, odometer: { value: row.odometer_value, unit: row.odometer_unit === 'mi' ? '[mi_i]' : 'km' } },
+    order: {
+      number: row.number,
+      vehicle: row.vehicle,
+      odometer: { value: row.odometer_value, unit: row.odometer_unit === 'mi' ? '[mi_i]' : 'km' },
+    },
     joint: kept.name,
     run: { id: row.id, part: row.part, instance: row.instance || null },
     sheet: kept.sheet,
@@ -141,4 +182,5 @@ export function recordFileOf(kept: KeptRecord, shop: { id: string; name: string 
   return { ...file, seal: key.sign(recordFileHash(file)) };
 }
 
-const saidBy = (events: readonly RunEvent[]): string[] => events.flatMap((e) => (e.type === 'used' ? [e.payload.statement.person] : []));
+const saidBy = (events: readonly RunEvent[]): string[] =>
+  events.flatMap((e) => (e.type === 'used' ? [e.payload.statement.person] : []));

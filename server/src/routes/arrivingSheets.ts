@@ -78,9 +78,12 @@ function readArriving(text: string, place: string): Arriving {
     return { place, name: '', sheet: null, refused: 'This is no JSON.' };
   }
   const { title, id, status } = raw as { title?: unknown; id?: unknown; status?: unknown };
-  const name = String(typeof title === 'string' && title !== '' ? title : typeof id === 'string' ? id : '');
+  const name = String(
+    typeof title === 'string' && title !== '' ? title : typeof id === 'string' ? id : '',
+  );
   const draft = status === 'draft' ? v.safeParse(DraftSchema, raw) : null;
-  if (draft?.success && /^[A-Za-z0-9][A-Za-z0-9._-]{0,39}$/.test(draft.output.id)) return { place, name, sheet: draft.output };
+  if (draft?.success && /^[A-Za-z0-9][A-Za-z0-9._-]{0,39}$/.test(draft.output.id))
+    return { place, name, sheet: draft.output };
   return attempt(place, name, () => readSheet(raw));
 }
 
@@ -93,7 +96,11 @@ function attempt(place: string, name: string, read: () => Sheet): Arriving {
   }
 }
 
-async function* fromTable(client: Client, begin: string, pieces: AsyncGenerator<string>): AsyncGenerator<Arriving> {
+async function* fromTable(
+  client: Client,
+  begin: string,
+  pieces: AsyncGenerator<string>,
+): AsyncGenerator<Arriving> {
   const table = await readTable(begin, pieces);
   for (const [key, { at, rows }] of table.sheets) {
     const [id = '', revision = ''] = key.split('\u0000');
@@ -106,7 +113,11 @@ async function* fromTable(client: Client, begin: string, pieces: AsyncGenerator<
         sheet: null,
         refused: `There is no sheet “${id.slice(0, 40)}”, revision ${revision.slice(0, 3)}, here. A table changes sheets that are here; bring new ones in as JSON.`,
       };
-    else yield attempt(place, base.title, () => ({ ...withRows({ ...base, status: 'approved' }, table.kind, rows), status: 'approved' }));
+    else
+      yield attempt(place, base.title, () => ({
+        ...withRows({ ...base, status: 'approved' }, table.kind, rows),
+        status: 'approved',
+      }));
   }
 }
 
@@ -122,24 +133,43 @@ async function readTable(begin: string, pieces: AsyncGenerator<string>): Promise
   let at = 1;
   const feed = async (): Promise<void> => {
     parser.write(begin.replace(/^\ufeff/, ''));
-    for await (const piece of pieces) if (!parser.write(piece)) await new Promise((resolve) => parser.once('drain', resolve));
+    for await (const piece of pieces)
+      if (!parser.write(piece)) await new Promise((resolve) => parser.once('drain', resolve));
     parser.end();
   };
   // Whatever stops the feeding stops the reading too.
-  const fed = feed().catch((error: unknown) => void parser.destroy(error instanceof Error ? error : new Error(String(error))));
+  const fed = feed().catch(
+    (error: unknown) =>
+      void parser.destroy(error instanceof Error ? error : new Error(String(error))),
+  );
   for await (const row of parser as AsyncIterable<Row & { __parsed_extra?: unknown }>) {
     at += 1;
     kind ??= rowKindOf(Object.keys(row));
-    if (!kind) throw new AppError('IMPORT_UNREADABLE', { why: 'its first line is not the headings of a table of stages or fasteners' });
-    if (row.__parsed_extra) throw new AppError('IMPORT_UNREADABLE', { why: `row ${at} has more cells than there are headings` });
-    if (at > MOST_ROWS || Object.values<unknown>(row).some((cell) => typeof cell === 'string' && cell.length > LONGEST_ROW)) throw new AppError('TOO_LARGE');
+    if (!kind)
+      throw new AppError('IMPORT_UNREADABLE', {
+        why: 'its first line is not the headings of a table of stages or fasteners',
+      });
+    if (row.__parsed_extra)
+      throw new AppError('IMPORT_UNREADABLE', {
+        why: `row ${at} has more cells than there are headings`,
+      });
+    if (
+      at > MOST_ROWS ||
+      Object.values<unknown>(row).some(
+        (cell) => typeof cell === 'string' && cell.length > LONGEST_ROW,
+      )
+    )
+      throw new AppError('TOO_LARGE');
     const key = `${row.sheet}\u0000${row.revision}`;
     const known = sheets.get(key);
     if (known) known.rows.push(row);
     else sheets.set(key, { at, rows: [row] });
   }
   await fed;
-  if (!kind) throw new AppError('IMPORT_UNREADABLE', { why: 'it is neither a file of sheets nor a table with headings and rows' });
+  if (!kind)
+    throw new AppError('IMPORT_UNREADABLE', {
+      why: 'it is neither a file of sheets nor a table with headings and rows',
+    });
   return { kind, sheets };
 }
 

@@ -55,27 +55,61 @@ export function bayRoutes(app: Express, deps: Deps): void {
 
   serve(app, deps, 'enrol', async ({ req, client, session, body, deps: { now } }) => {
     await client.query(deleteEnrolment, [body.device, session.person.id]);
-    await client.query(saveEnrolment, [session.shop.id, body.device, session.person.id, hashOf(body.secret), now()]);
-    await noteAtDoor(client, req, { shop: session.shop.id, now: now(), kind: 'enrolled', person: session.person.id });
+    await client.query(saveEnrolment, [
+      session.shop.id,
+      body.device,
+      session.person.id,
+      hashOf(body.secret),
+      now(),
+    ]);
+    await noteAtDoor(client, req, {
+      shop: session.shop.id,
+      now: now(),
+      kind: 'enrolled',
+      person: session.person.id,
+    });
     return { ok: true };
   });
 
   register(app, 'switchPerson', async (req, res) => {
-    const { shop, device, person, secret, pin } = parseBody('switchPerson', req) as Body<'switchPerson'>;
+    const { shop, device, person, secret, pin } = parseBody(
+      'switchPerson',
+      req,
+    ) as Body<'switchPerson'>;
     const row = await deps.db.inShop(shop, async (c) =>
-      onlyRow((await c.query<{ name: string; secret_hash: Buffer; hash: string | null }>(findEnrolled, [device, person])).rows, new AppError('NOT_ENROLLED')),
+      onlyRow(
+        (
+          await c.query<{ name: string; secret_hash: Buffer; hash: string | null }>(findEnrolled, [
+            device,
+            person,
+          ])
+        ).rows,
+        new AppError('NOT_ENROLLED'),
+      ),
     );
     if (!timingSafeEqual(row.secret_hash, hashOf(secret))) throw new AppError('NOT_ENROLLED');
-    await assertPin(deps, req, { shop, person, name: row.name, hash: row.hash, from: device, by: null }, pin);
-    // Whoever was on before is off: what they confirmed goes out by the proof that was made while they were on.
+    await assertPin(
+      deps,
+      req,
+      { shop, person, name: row.name, hash: row.hash, from: device, by: null },
+      pin,
+    );
+    // Whoever was on before is off: what they confirmed goes out by the proof that was made while
+    // they were on.
     await endSession(deps.db, req, res, deps.now());
-    await deps.db.inShop(shop, (c) => noteAtDoor(c, req, { shop, now: deps.now(), kind: 'switchedIn', person }));
+    await deps.db.inShop(shop, (c) =>
+      noteAtDoor(c, req, { shop, now: deps.now(), kind: 'switchedIn', person }),
+    );
     const session = await beginSession(deps.db, coming(deps, req, res), shop, person);
     res.json(meOf(session, await deps.db.atDoor((c) => shopsOf(c, person)), deps.clockSetTo));
   });
 }
 
 const isFirstVisit = (deps: Deps): Promise<boolean> =>
-  deps.db.atDoor(async (c) => (await c.query<{ needed: boolean }>('select needs_first_shop() as needed')).rows[0]?.needed === true);
+  deps.db.atDoor(
+    async (c) =>
+      (await c.query<{ needed: boolean }>('select needs_first_shop() as needed')).rows[0]
+        ?.needed === true,
+  );
 
 const isSame = (a: string, b: string): boolean => timingSafeEqual(hashOf(a.trim()), hashOf(b));

@@ -8,12 +8,20 @@ import saveFeed from '../db/queries/saveFeed.sql';
 import { namesIn, register, requirePerson, serve, type Deps } from '../http/serve';
 import { dueIn } from './followUps';
 
-/** What is open, as a calendar (RFC 5545): once as a file, or at a private address that is kept as a hash only. */
+/**
+ * What is open, as a calendar (RFC 5545): once as a file, or at a private address that is kept as a
+ * hash only.
+ */
 export function calendarRoutes(app: Express, deps: Deps): void {
   register(app, 'calendar', async (req, res) => {
     const session = await requirePerson(deps, 'calendar', req);
-    const text = await deps.db.readInShop(session.shop.id, (client) => calendarOf(client, session.shop.name));
-    res.set('Content-Type', 'text/calendar; charset=utf-8').set('Content-Disposition', 'attachment; filename="follow-ups.ics"').send(text);
+    const text = await deps.db.readInShop(session.shop.id, (client) =>
+      calendarOf(client, session.shop.name),
+    );
+    res
+      .set('Content-Type', 'text/calendar; charset=utf-8')
+      .set('Content-Disposition', 'attachment; filename="follow-ups.ics"')
+      .send(text);
   });
 
   serve(app, deps, 'makeFeed', async ({ client, session, deps: { now } }) => {
@@ -31,10 +39,19 @@ export function calendarRoutes(app: Express, deps: Deps): void {
 
   register(app, 'feed', async (req, res) => {
     const token = (namesIn(req).token ?? '').replace(/\.ics$/, '');
-    const [feed] = await deps.db.atDoor(async (c) => (await c.query<{ shop: string; account: string }>('select * from find_feed($1)', [hashOf(token)])).rows);
+    const [feed] = await deps.db.atDoor(
+      async (c) =>
+        (
+          await c.query<{ shop: string; account: string }>('select * from find_feed($1)', [
+            hashOf(token),
+          ])
+        ).rows,
+    );
     if (!feed) throw new AppError('NOT_FOUND');
     const text = await deps.db.inShop(feed.shop, async (client) => {
-      const [shop] = (await client.query<{ name: string }>('select name from shop where shop = current_shop()')).rows;
+      const [shop] = (
+        await client.query<{ name: string }>('select name from shop where shop = current_shop()')
+      ).rows;
       return calendarOf(client, shop?.name ?? '');
     });
     res.set('Content-Type', 'text/calendar; charset=utf-8').send(text);
@@ -43,7 +60,14 @@ export function calendarRoutes(app: Express, deps: Deps): void {
 
 const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
 
-const EMPTY = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Stennet//follow-ups//EN', 'METHOD:PUBLISH', 'END:VCALENDAR', ''].join('\r\n');
+const EMPTY = [
+  'BEGIN:VCALENDAR',
+  'VERSION:2.0',
+  'PRODID:-//Stennet//follow-ups//EN',
+  'METHOD:PUBLISH',
+  'END:VCALENDAR',
+  '',
+].join('\r\n');
 
 async function calendarOf(client: Client, shop: string): Promise<string> {
   const due = await dueIn(client, 'open', null);

@@ -20,9 +20,15 @@ export function exportRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'exportSheets', req);
     const asked = v.safeParse(ExportQuery, req.query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'what to export' });
-    // A page at a time, each with a connection of its own: who reads slowly, or not at all, keeps none from others.
+    // A page at a time, each with a connection of its own: who reads slowly, or not at all, keeps
+    // none from others.
     const page: Page = (work) => deps.db.inShop(session.shop.id, work);
-    await send(page, asked.output, res, `${session.shop.name} ${deps.now().toISOString().slice(0, 10)}`);
+    await send(
+      page,
+      asked.output,
+      res,
+      `${session.shop.name} ${deps.now().toISOString().slice(0, 10)}`,
+    );
   });
 }
 
@@ -32,7 +38,9 @@ const PATIENCE_MS = 30_000;
 
 async function send(page: Page, asked: Asked, res: Response, name: string): Promise<void> {
   const isJson = asked.form === 'json';
-  const file = `${name} ${isJson ? 'sheets' : asked.form}`.replace(/[^A-Za-z0-9]+/g, '-').toLowerCase();
+  const file = `${name} ${isJson ? 'sheets' : asked.form}`
+    .replace(/[^A-Za-z0-9]+/g, '-')
+    .toLowerCase();
   res.set('Content-Type', isJson ? 'application/json; charset=utf-8' : 'text/csv; charset=utf-8');
   res.set('Content-Disposition', `attachment; filename="${file}.${isJson ? 'json' : 'csv'}"`);
   let gone = false;
@@ -43,12 +51,16 @@ async function send(page: Page, asked: Asked, res: Response, name: string): Prom
     await new Promise<void>((resolve) => res.once('drain', resolve).once('close', resolve));
     clearTimeout(late);
   };
-  const [begin, between, end] = isJson ? ['{"format":"stennet-sheets","v":1,"sheets":[\n', ',\n', '\n]}\n'] : [tableHead(asked.form as RowKind), '', ''];
+  const [begin, between, end] = isJson
+    ? ['{"format":"stennet-sheets","v":1,"sheets":[\n', ',\n', '\n]}\n']
+    : [tableHead(asked.form as RowKind), '', ''];
   await put(begin);
   let count = 0;
   for await (const sheet of sheetsOf(page, asked)) {
     if (gone) return;
-    await put(`${count > 0 ? between : ''}${isJson ? JSON.stringify(sheet) : tableOf(asked.form as RowKind, sheet)}`);
+    await put(
+      `${count > 0 ? between : ''}${isJson ? JSON.stringify(sheet) : tableOf(asked.form as RowKind, sheet)}`,
+    );
     count += 1;
   }
   res.end(end);
@@ -56,19 +68,26 @@ async function send(page: Page, asked: Asked, res: Response, name: string): Prom
 
 // A mark at the beginning tells spreadsheets that it is UTF-8.
 const tableHead = (kind: RowKind): string => `\ufeff${Papa.unparse([[...HEADINGS[kind]]])}\r\n`;
-const tableOf = (kind: RowKind, sheet: Sheet): string => `${Papa.unparse(rowsOf[kind](sheet), { columns: [...HEADINGS[kind]], header: false })}\r\n`;
+const tableOf = (kind: RowKind, sheet: Sheet): string =>
+  `${Papa.unparse(rowsOf[kind](sheet), { columns: [...HEADINGS[kind]], header: false })}\r\n`;
 
 async function* sheetsOf(page: Page, { pick, maker, engine, kind }: Asked): AsyncGenerator<Sheet> {
   if (pick !== undefined) {
     const pairs = [pick].flat().map((p) => p.split(':'));
-    const picked = await page(async (client) => (await client.query<SheetRow>(listPicked, [pairs.map((p) => p[0]), pairs.map((p) => p[1])])).rows);
+    const picked = await page(
+      async (client) =>
+        (await client.query<SheetRow>(listPicked, [pairs.map((p) => p[0]), pairs.map((p) => p[1])]))
+          .rows,
+    );
     for (const row of picked) yield standingSheet(row);
     return;
   }
   let behind = ['', ''];
   for (;;) {
     const after = [...behind, maker ?? null, engine ?? null, kind ?? null, PAGE];
-    const { rows } = await page((client) => client.query<SheetRow & { sheet: string; revision: string }>(listExport, after));
+    const { rows } = await page((client) =>
+      client.query<SheetRow & { sheet: string; revision: string }>(listExport, after),
+    );
     for (const row of rows) yield standingSheet(row);
     const last = rows.at(-1);
     if (!last || rows.length < PAGE) return;

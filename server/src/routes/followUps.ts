@@ -25,12 +25,25 @@ export function followUpRoutes(app: Express, deps: Deps): void {
 
   serve(app, deps, 'settleFollowUp', async ({ client, params, body, session }) => {
     const id = params.followUp ?? '';
-    const known = onlyRow((await client.query<FollowUpRow>(findFollowUp, [id])).rows, new AppError('NOT_FOUND'));
+    const known = onlyRow(
+      (await client.query<FollowUpRow>(findFollowUp, [id])).rows,
+      new AppError('NOT_FOUND'),
+    );
     if (body.state === 'declined' && !body.note?.trim()) throw new AppError('REASON_NEEDED');
-    const { rowCount } = await client.query(settleFollowUp, [id, body.version, body.state, body.note, body.seenKm, session.person.id, deps.now()]);
+    const { rowCount } = await client.query(settleFollowUp, [
+      id,
+      body.version,
+      body.state,
+      body.note,
+      body.seenKm,
+      session.person.id,
+      deps.now(),
+    ]);
     // Sent again after a lost answer: it stands as it was sent.
-    const isSame = known.version === body.version + 1 && known.state === body.state && known.note === body.note;
-    if (rowCount === 0 && !isSame) throw new AppError('FOLLOW_UP_CHANGED', { by: known.by ?? 'Somebody' });
+    const isSame =
+      known.version === body.version + 1 && known.state === body.state && known.note === body.note;
+    if (rowCount === 0 && !isSame)
+      throw new AppError('FOLLOW_UP_CHANGED', { by: known.by ?? 'Somebody' });
     if (body.seenKm !== null) await expectAnew(client, known.vin, known.built);
     return { ok: true };
   });
@@ -46,7 +59,11 @@ interface FollowUpRow {
 }
 
 /** The list with each vehicle's usual distance, which is worked out once for each. */
-export async function dueIn(client: Client, state: string | null, order: string | null): Promise<Due[]> {
+export async function dueIn(
+  client: Client,
+  state: string | null,
+  order: string | null,
+): Promise<Due[]> {
   const rows = (await client.query<Omit<Due, 'kmPerDay'>>(listFollowUps, [state, order])).rows;
   const vinOf = ({ vehicle }: Pick<Due, 'vehicle'>): string => vehicle.vin.toUpperCase();
   const seen = await odometersSeen(client, [...new Set(rows.map(vinOf))]);

@@ -11,18 +11,36 @@ import type { ForeignHead } from '../record/readForeign';
 
 const MOST_BYTES = '60mb';
 
-/** Records from other installations: checked from the first entry to the last signature before any of them is kept, and whenever one is looked at. */
+/**
+ * Records from other installations: checked from the first entry to the last signature before any
+ * of them is kept, and whenever one is looked at.
+ */
 export function foreignRoutes(app: Express, deps: Deps): void {
   app.post('/api/foreign', express.raw({ type: () => true, limit: MOST_BYTES, inflate: false }));
   register(app, 'takeForeign', async (req, res) => {
     const session = await requirePerson(deps, 'takeForeign', req);
-    if (!Buffer.isBuffer(req.body) || req.body.length === 0) throw new AppError('FOREIGN_UNREADABLE', { why: 'it is empty' });
+    if (!Buffer.isBuffer(req.body) || req.body.length === 0)
+      throw new AppError('FOREIGN_UNREADABLE', { why: 'it is empty' });
     const { records, traces } = await deps.foreign.read(req.body);
     for (const record of records) assertHolds(record, session, deps);
     const taken = await deps.db.inShop(session.shop.id, async (client) => {
-      for (const { name, text } of traces) await client.query(insertTrace, [session.shop.id, name, text, session.person.id, deps.now()]);
+      for (const { name, text } of traces)
+        await client.query(insertTrace, [
+          session.shop.id,
+          name,
+          text,
+          session.person.id,
+          deps.now(),
+        ]);
       const all = [];
-      for (const r of records) all.push({ run: r.run, number: r.number, joint: r.joint, from: r.shopName, kept: await keep(client, r, session, deps) });
+      for (const r of records)
+        all.push({
+          run: r.run,
+          number: r.number,
+          joint: r.joint,
+          from: r.shopName,
+          kept: await keep(client, r, session, deps),
+        });
       return all;
     });
     res.json({ taken: taken.length, records: taken });
@@ -31,35 +49,70 @@ export function foreignRoutes(app: Express, deps: Deps): void {
   // As it came: reading a long one only to write it again would keep others waiting.
   register(app, 'foreignRecord', async (req, res) => {
     const session = await requirePerson(deps, 'foreignRecord', req);
-    const { body } = await deps.db.inShop(session.shop.id, (client) => foreignIn(client, namesIn(req).run));
+    const { body } = await deps.db.inShop(session.shop.id, (client) =>
+      foreignIn(client, namesIn(req).run),
+    );
     res.type('json').send(body);
   });
   register(app, 'checkForeign', async (req, res) => {
     const session = await requirePerson(deps, 'checkForeign', req);
-    const { body, at, by } = await deps.db.inShop(session.shop.id, (client) => foreignIn(client, namesIn(req).run));
+    const { body, at, by } = await deps.db.inShop(session.shop.id, (client) =>
+      foreignIn(client, namesIn(req).run),
+    );
     res.json({ fault: await deps.foreign.check(body), at, by });
   });
 }
 
 /** @throws AppError FOREIGN_BROKEN, FOREIGN_POSES */
-function assertHolds({ fault, number, joint, shop, key }: ForeignHead, session: Session, deps: Deps): void {
+function assertHolds(
+  { fault, number, joint, shop, key }: ForeignHead,
+  session: Session,
+  deps: Deps,
+): void {
   if (fault) throw new AppError('FOREIGN_BROKEN', { number, joint, fault });
   // Who has another key is not this shop, whatever the file says.
-  if (shop === session.shop.id && key !== deps.keys.of(shop).publicKey) throw new AppError('FOREIGN_POSES', { number, joint });
+  if (shop === session.shop.id && key !== deps.keys.of(shop).publicKey)
+    throw new AppError('FOREIGN_POSES', { number, joint });
 }
 
-const foreignIn = async (client: Client, run: string | undefined): Promise<{ body: string; at: string; by: string }> =>
-  onlyRow((await client.query<{ body: string; at: string; by: string }>(findForeign, [run])).rows, new AppError('NOT_FOUND'));
+const foreignIn = async (
+  client: Client,
+  run: string | undefined,
+): Promise<{ body: string; at: string; by: string }> =>
+  onlyRow(
+    (await client.query<{ body: string; at: string; by: string }>(findForeign, [run])).rows,
+    new AppError('NOT_FOUND'),
+  );
 
-/** A later state of the same record takes the place of the earlier one; one that tells something else does not. @throws AppError FOREIGN_OTHER */
-async function keep(client: Client, record: ForeignHead, session: Session, { foreign, now }: Deps): Promise<'new' | 'newer' | 'known'> {
+/**
+ * A later state of the same record takes the place of the earlier one; one that tells something
+ * else does not.
+ * @throws AppError FOREIGN_OTHER
+ */
+async function keep(
+  client: Client,
+  record: ForeignHead,
+  session: Session,
+  { foreign, now }: Deps,
+): Promise<'new' | 'newer' | 'known'> {
   const { run, vin, number, joint, shopName, fingerprint, text } = record;
   const [row] = (await client.query<{ body: string }>(findForeignForUpdate, [run])).rows;
   const how = row ? await foreign.compare(row.body, text) : 'new';
   const other = new AppError('FOREIGN_OTHER', { number, joint });
   if (how === 'other') throw other;
   if (how !== 'known') {
-    const { rowCount } = await client.query(insertForeign, [session.shop.id, run, vin, number, joint, shopName, fingerprint, text, session.person.id, now()]);
+    const { rowCount } = await client.query(insertForeign, [
+      session.shop.id,
+      run,
+      vin,
+      number,
+      joint,
+      shopName,
+      fingerprint,
+      text,
+      session.person.id,
+      now(),
+    ]);
     // Another key got there first.
     if (rowCount === 0) throw other;
   }

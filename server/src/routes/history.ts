@@ -17,7 +17,10 @@ const PAGE = 100;
 /** A recall list is one file: as many as a shop can call. */
 const MOST_CALLS = 5000;
 
-/** What was tightened, found by vehicle, kind of joint, wrench, revision or lot; and as a list of whom to call. */
+/**
+ * What was tightened, found by vehicle, kind of joint, wrench, revision or lot; and as a list of
+ * whom to call.
+ */
 export function historyRoutes(app: Express, deps: Deps): void {
   register(app, 'history', async (req, res) => {
     const session = await requirePerson(deps, 'history', req);
@@ -26,19 +29,39 @@ export function historyRoutes(app: Express, deps: Deps): void {
     const asked = parsed.output;
     if (asked.form === 'csv') {
       const lines = await deps.db.readInShop(session.shop.id, (client) => everyLine(client, asked));
-      res.set('Content-Type', 'text/csv; charset=utf-8').set('Content-Disposition', `attachment; filename="recall-${asked.by}.csv"`);
-      return void res.send(`\ufeff${Papa.unparse([CALL_COLUMNS, ...lines.map(callRow)], { escapeFormulae: true })}\r\n`);
+      res
+        .set('Content-Type', 'text/csv; charset=utf-8')
+        .set('Content-Disposition', `attachment; filename="recall-${asked.by}.csv"`);
+      return void res.send(
+        `\ufeff${Papa.unparse([CALL_COLUMNS, ...lines.map(callRow)], { escapeFormulae: true })}\r\n`,
+      );
     }
     const reply = await deps.db.readInShop(session.shop.id, async (client) => {
       const lines = await linesOf(client, asked, asked.before);
-      const foreign = asked.by === 'vehicle' ? (await client.query(listForeign, [asked.vin])).rows : [];
-      return { lines: lines.slice(0, PAGE), foreign, next: lines.length > PAGE ? placeOf(lines[PAGE - 1]) : null };
+      const foreign =
+        asked.by === 'vehicle' ? (await client.query(listForeign, [asked.vin])).rows : [];
+      return {
+        lines: lines.slice(0, PAGE),
+        foreign,
+        next: lines.length > PAGE ? placeOf(lines[PAGE - 1]) : null,
+      };
     });
     res.json(reply);
   });
 }
 
-const CALL_COLUMNS = ['order', 'customer', 'plate', 'vin', 'vehicle', 'joint', 'sheet', 'revision', 'at (UTC)', 'pulls with it'];
+const CALL_COLUMNS = [
+  'order',
+  'customer',
+  'plate',
+  'vin',
+  'vehicle',
+  'joint',
+  'sheet',
+  'revision',
+  'at (UTC)',
+  'pulls with it',
+];
 const callRow = (l: HistoryLine): (string | number)[] => [
   `RO ${l.number}`,
   l.customer,
@@ -52,7 +75,8 @@ const callRow = (l: HistoryLine): (string | number)[] => [
   l.use?.pulls ?? '',
 ];
 
-const placeOf = (line: HistoryLine | undefined): string | null => (line ? `${new Date(line.use?.lastAt ?? line.at).toISOString()}~${line.run}` : null);
+const placeOf = (line: HistoryLine | undefined): string | null =>
+  line ? `${new Date(line.use?.lastAt ?? line.at).toISOString()}~${line.run}` : null;
 
 async function everyLine(client: Client, asked: Asked): Promise<HistoryLine[]> {
   const all: HistoryLine[] = [];
@@ -65,7 +89,11 @@ async function everyLine(client: Client, asked: Asked): Promise<HistoryLine[]> {
   return all;
 }
 
-async function linesOf(client: Client, asked: Asked, before: string | undefined): Promise<HistoryLine[]> {
+async function linesOf(
+  client: Client,
+  asked: Asked,
+  before: string | undefined,
+): Promise<HistoryLine[]> {
   const [at = null, run = null] = before?.split('~') ?? [];
   const [query, values] = queryOf(asked);
   return (await client.query<HistoryLine>(query, [at, run, ...values])).rows;

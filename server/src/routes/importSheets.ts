@@ -19,8 +19,9 @@ const TOLD = 200;
 type Asked = v.InferOutput<typeof ImportQuery>;
 
 /**
- * A file of sheets, or a table of stages or fasteners, read as it streams in. The answer is a line of JSON after each batch:
- * what is new, same, changed, refused and why. Written only when asked, and then all in one transaction.
+ * A file of sheets, or a table of stages or fasteners, read as it streams in. The answer is a line
+ * of JSON after each batch: what is new, same, changed, refused and why. Written only when asked,
+ * and then all in one transaction.
  */
 export function importRoutes(app: Express, deps: Deps): void {
   register(app, 'importSheets', async (req, res) => {
@@ -34,12 +35,14 @@ export function importRoutes(app: Express, deps: Deps): void {
       await deps.db.inShop(who.shop, async (client) => {
         await takeAll(client, who, req, asked.output, tally);
         if (asked.output.mode === 'look') throw new LookedOnly();
-        if (tally.line.refusedCount > 0 && asked.output.skip !== 'refused') throw new AppError('IMPORT_REFUSED', { count: tally.line.refusedCount });
+        if (tally.line.refusedCount > 0 && asked.output.skip !== 'refused')
+          throw new AppError('IMPORT_REFUSED', { count: tally.line.refusedCount });
       });
       tally.end({ written: true });
     } catch (error) {
       if (error instanceof LookedOnly) tally.end({});
-      else if (error instanceof AppError) tally.end({ error: { code: error.code, params: toWire(error).params } });
+      else if (error instanceof AppError)
+        tally.end({ error: { code: error.code, params: toWire(error).params } });
       else {
         req.log.error(error);
         tally.end({ error: { code: 'INTERNAL', params: {} } });
@@ -52,12 +55,23 @@ export function importRoutes(app: Express, deps: Deps): void {
 class LookedOnly extends Error {}
 
 class Tally {
-  readonly line: ImportLine = { read: 0, new: 0, same: 0, changed: 0, refused: [], refusedCount: 0, done: false, written: false, error: null };
+  readonly line: ImportLine = {
+    read: 0,
+    new: 0,
+    same: 0,
+    changed: 0,
+    refused: [],
+    refusedCount: 0,
+    done: false,
+    written: false,
+    error: null,
+  };
   constructor(private readonly res: Response) {}
 
   refuse(place: string, sheet: string, message: string): void {
     this.line.refusedCount += 1;
-    if (this.line.refused.length < TOLD) this.line.refused.push({ place, sheet: sheet.slice(0, 60), message });
+    if (this.line.refused.length < TOLD)
+      this.line.refused.push({ place, sheet: sheet.slice(0, 60), message });
   }
   say(): void {
     this.res.write(`${JSON.stringify({ ...this.line, refused: [] })}\n`);
@@ -67,7 +81,13 @@ class Tally {
   }
 }
 
-async function takeAll(client: Client, who: Acting, req: Request, asked: Asked, tally: Tally): Promise<void> {
+async function takeAll(
+  client: Client,
+  who: Acting,
+  req: Request,
+  asked: Asked,
+  tally: Tally,
+): Promise<void> {
   let batch: Arriving[] = [];
   const seen = new Set<string>();
   const take = async (): Promise<void> => {
@@ -82,7 +102,14 @@ async function takeAll(client: Client, who: Acting, req: Request, asked: Asked, 
   await take();
 }
 
-async function takeBatch(client: Client, who: Acting, batch: readonly Arriving[], seen: Set<string>, tally: Tally, writes: boolean): Promise<void> {
+async function takeBatch(
+  client: Client,
+  who: Acting,
+  batch: readonly Arriving[],
+  seen: Set<string>,
+  tally: Tally,
+  writes: boolean,
+): Promise<void> {
   const ids = batch.flatMap((a) => (a.sheet ? [a.sheet.id] : []));
   const revisions = await revisionsOf(client, ids);
   const drafts = await draftsOf(client, ids);
@@ -92,7 +119,14 @@ async function takeBatch(client: Client, who: Acting, batch: readonly Arriving[]
       tally.refuse(place, name, refused ?? '');
       continue;
     }
-    const arrival = once(classify(sheet, { revisions: revisions.get(sheet.id) ?? [], draft: drafts.get(sheet.id) ?? null }), sheet, seen);
+    const arrival = once(
+      classify(sheet, {
+        revisions: revisions.get(sheet.id) ?? [],
+        draft: drafts.get(sheet.id) ?? null,
+      }),
+      sheet,
+      seen,
+    );
     if (arrival.what === 'refused') tally.refuse(place, name, WHY[arrival.why](sheet));
     else tally.line[arrival.what] += 1;
     if (writes) await keep(client, who, arrival);
@@ -109,9 +143,12 @@ function once(arrival: Arrival, sheet: Sheet, seen: Set<string>): Arrival {
 }
 
 const WHY: Record<Extract<Arrival, { what: 'refused' }>['why'], (s: Sheet) => string> = {
-  draftOpen: () => 'Somebody is writing this sheet here already. Approve or discard that draft first.',
-  otherContent: (s) => `Revision ${s.revision} is kept here with other content. A revision that stands, or stood, is never changed.`,
-  twice: (s) => `“${s.id}” is in the file more than once as a sheet that would stand. Leave one of them.`,
+  draftOpen: () =>
+    'Somebody is writing this sheet here already. Approve or discard that draft first.',
+  otherContent: (s) =>
+    `Revision ${s.revision} is kept here with other content. A revision that stands, or stood, is never changed.`,
+  twice: (s) =>
+    `“${s.id}” is in the file more than once as a sheet that would stand. Leave one of them.`,
 };
 
 async function keep(client: Client, who: Acting, arrival: Arrival): Promise<void> {

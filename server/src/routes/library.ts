@@ -18,9 +18,16 @@ import type { RouteName } from '@stennet/core/contract';
 /** So many sheets go out in one answer to a device that catches up. */
 const CHANGES = 150;
 
-const acting = <R extends RouteName>({ session, deps }: Call<R>): Acting => ({ shop: session.shop.id, person: session.person.id, now: deps.now() });
+const acting = <R extends RouteName>({ session, deps }: Call<R>): Acting => ({
+  shop: session.shop.id,
+  person: session.person.id,
+  now: deps.now(),
+});
 
-/** What a lead keeps in order: drafts, approval, what still uses a replaced revision; and the library for devices off-line. */
+/**
+ * What a lead keeps in order: drafts, approval, what still uses a replaced revision; and the
+ * library for devices off-line.
+ */
 export function libraryRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'library', async ({ client }): Promise<Library> => {
     const [standing] = (await client.query<{ standing: number }>(countStanding)).rows;
@@ -34,16 +41,22 @@ export function libraryRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'draft', async ({ client, params }) => draftPage(client, params.sheet ?? ''));
   serve(app, deps, 'saveDraft', async (call) => {
     const { body, params, client } = call;
-    if (body.draft.id !== params.sheet || body.draft.status !== 'draft') throw new AppError('BAD_REQUEST', { where: 'draft.id' });
-    return { version: await saveDraft(client, acting(call), body.draft, body.version, body.basedOn) };
+    if (body.draft.id !== params.sheet || body.draft.status !== 'draft')
+      throw new AppError('BAD_REQUEST', { where: 'draft.id' });
+    return {
+      version: await saveDraft(client, acting(call), body.draft, body.version, body.basedOn),
+    };
   });
   serve(app, deps, 'discardDraft', async ({ client, params, body }) => {
     const row = await draftIn(client, params.sheet ?? '');
-    if (row.version !== body.version) throw new AppError('DRAFT_CHANGED', { by: row.editor_name, at: row.edited_at.toISOString() });
+    if (row.version !== body.version)
+      throw new AppError('DRAFT_CHANGED', { by: row.editor_name, at: row.edited_at.toISOString() });
     await client.query(deleteDrafts, [[row.sheet]]);
     return { ok: true };
   });
-  serve(app, deps, 'approveDrafts', async (call) => ({ approved: await approveDrafts(call.client, acting(call), call.body.drafts) }));
+  serve(app, deps, 'approveDrafts', async (call) => ({
+    approved: await approveDrafts(call.client, acting(call), call.body.drafts),
+  }));
   serve(app, deps, 'libraryChanges', async ({ client, query }) => {
     const asked = v.safeParse(ChangesQuery, query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'after' });
@@ -66,9 +79,18 @@ async function draftPage(client: Client, sheet: string): Promise<DraftReply> {
   };
 }
 
-async function changesAfter(client: Client, after: string | undefined): Promise<{ sheets: Sheet[]; after: string | null; more: boolean }> {
+async function changesAfter(
+  client: Client,
+  after: string | undefined,
+): Promise<{ sheets: Sheet[]; after: string | null; more: boolean }> {
   const [change = '-1', sheet = '', revision = ''] = after?.split(':') ?? [];
-  const { rows } = await client.query<SheetRow & { sheet: string; revision: string; change: string }>(listLibraryChanges, [change, sheet, revision, CHANGES]);
+  const { rows } = await client.query<
+    SheetRow & { sheet: string; revision: string; change: string }
+  >(listLibraryChanges, [change, sheet, revision, CHANGES]);
   const last = rows.at(-1);
-  return { sheets: rows.map(standingSheet), after: last ? `${last.change}:${last.sheet}:${last.revision}` : (after ?? null), more: rows.length === CHANGES };
+  return {
+    sheets: rows.map(standingSheet),
+    after: last ? `${last.change}:${last.sheet}:${last.revision}` : (after ?? null),
+    more: rows.length === CHANGES,
+  };
 }

@@ -17,10 +17,15 @@ export function partsListRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'partsList', req);
     const asked = v.safeParse(PartsQuery, req.query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'form of the list' });
-    const { order, lines } = await deps.db.inShop(session.shop.id, (client) => listOf(client, namesIn(req).order ?? ''));
+    const { order, lines } = await deps.db.inShop(session.shop.id, (client) =>
+      listOf(client, namesIn(req).order ?? ''),
+    );
     const { form } = asked.output;
     const file = `parts-${order.number}`.replace(/[^A-Za-z0-9-]+/g, '-');
-    res.set('Content-Disposition', `${form === 'csv' ? 'attachment' : 'inline'}; filename="${file}.${form}"`);
+    res.set(
+      'Content-Disposition',
+      `${form === 'csv' ? 'attachment' : 'inline'}; filename="${file}.${form}"`,
+    );
     if (form === 'csv') return sendTable(res, order, lines);
     res.set('Content-Type', 'application/pdf');
     partsPaper({ order, lines, shop: session.shop, fonts: deps.fonts, now: deps.now() }).pipe(res);
@@ -29,12 +34,32 @@ export function partsListRoutes(app: Express, deps: Deps): void {
 
 async function listOf(client: Client, id: string): Promise<{ order: Order; lines: PartLine[] }> {
   const order = await orderIn(client, id);
-  const { rows } = await client.query<{ job: string; joint: string; name: string; body: string }>(listOrderSheets, [order.id]);
-  const joints = rows.map((r) => ({ job: r.job, joint: r.joint, name: r.name, sheet: readSheet(JSON.parse(r.body)) }));
+  const { rows } = await client.query<{ job: string; joint: string; name: string; body: string }>(
+    listOrderSheets,
+    [order.id],
+  );
+  const joints = rows.map((r) => ({
+    job: r.job,
+    joint: r.joint,
+    name: r.name,
+    sheet: readSheet(JSON.parse(r.body)),
+  }));
   return { order, lines: partsList(joints, order.entries) };
 }
 
-const HEADINGS = ['order', 'job', 'joint', 'part', 'count', 'need', 'state', 'number', 'lot', 'price', 'why'];
+const HEADINGS = [
+  'order',
+  'job',
+  'joint',
+  'part',
+  'count',
+  'need',
+  'state',
+  'number',
+  'lot',
+  'price',
+  'why',
+];
 
 /** Cells that a spreadsheet would compute are marked as text. */
 function sendTable(res: Response, order: Order, lines: readonly PartLine[]): void {

@@ -20,29 +20,52 @@ const LEFT_LYING_MS = 2 * 86_400_000;
 const MOST_PIXELS = 60_000_000;
 
 /**
- * Photos come in pieces, named by the hash of what is sent, so that a bad network goes on where it stopped. When all is there
- * it is drawn anew: smaller, as JPEG, without where and when it was taken. What is kept is named by its own hash.
+ * Photos come in pieces, named by the hash of what is sent, so that a bad network goes on where it
+ * stopped. When all is there it is drawn anew: smaller, as JPEG, without where and when it was
+ * taken. What is kept is named by its own hash.
  */
 export function photoRoutes(app: Express, deps: Deps): void {
-  app.post('/api/photos/:photo', express.raw({ type: 'application/octet-stream', limit: PIECE_BYTES, inflate: false }));
+  app.post(
+    '/api/photos/:photo',
+    express.raw({ type: 'application/octet-stream', limit: PIECE_BYTES, inflate: false }),
+  );
   register(app, 'photoPiece', async (req, res) => {
     const session = await requirePerson(deps, 'photoPiece', req);
     const { photo: sent = '' } = namesIn(req);
     const asked = v.safeParse(PieceQuery, req.query);
-    if (!asked.success || !Buffer.isBuffer(req.body)) throw new AppError('BAD_REQUEST', { where: 'piece of a photo' });
+    if (!asked.success || !Buffer.isBuffer(req.body))
+      throw new AppError('BAD_REQUEST', { where: 'piece of a photo' });
     const { start, size } = asked.output;
     const piece = req.body;
-    if (start + piece.length > size) throw new AppError('BAD_REQUEST', { where: 'piece of a photo' });
-    const whole = await deps.db.inShop(session.shop.id, (client) => gather(client, session, sent, { start, piece, size }, deps.now()));
-    if (typeof whole === 'number') return void res.json({ have: whole, photo: null, width: 0, height: 0 });
+    if (start + piece.length > size)
+      throw new AppError('BAD_REQUEST', { where: 'piece of a photo' });
+    const whole = await deps.db.inShop(session.shop.id, (client) =>
+      gather(client, session, sent, { start, piece, size }, deps.now()),
+    );
+    if (typeof whole === 'number')
+      return void res.json({ have: whole, photo: null, width: 0, height: 0 });
     if (createHash('sha256').update(whole).digest('hex') !== sent) {
-      await deps.db.inShop(session.shop.id, (client) => client.query(deletePieces, [sent, session.person.id, new Date(0)]));
+      await deps.db.inShop(session.shop.id, (client) =>
+        client.query(deletePieces, [sent, session.person.id, new Date(0)]),
+      );
       throw new AppError('PHOTO_BROKEN');
     }
     const kept = await redrawn(whole);
     await deps.db.inShop(session.shop.id, async (client) => {
-      await client.query(insertPhoto, [session.shop.id, kept.photo, kept.bytes, kept.width, kept.height, session.person.id, deps.now()]);
-      await client.query(deletePieces, [sent, session.person.id, new Date(deps.now().getTime() - LEFT_LYING_MS)]);
+      await client.query(insertPhoto, [
+        session.shop.id,
+        kept.photo,
+        kept.bytes,
+        kept.width,
+        kept.height,
+        session.person.id,
+        deps.now(),
+      ]);
+      await client.query(deletePieces, [
+        sent,
+        session.person.id,
+        new Date(deps.now().getTime() - LEFT_LYING_MS),
+      ]);
     });
     res.json({ have: size, photo: kept.photo, width: kept.width, height: kept.height });
   });
@@ -50,18 +73,34 @@ export function photoRoutes(app: Express, deps: Deps): void {
   register(app, 'photo', async (req, res) => {
     const session = await requirePerson(deps, 'photo', req);
     const { photo = '' } = namesIn(req);
-    const row = await deps.db.inShop(session.shop.id, async (client) => onlyRow((await client.query<{ bytes: Buffer }>(findPhoto, [photo])).rows, new AppError('NOT_FOUND')));
+    const row = await deps.db.inShop(session.shop.id, async (client) =>
+      onlyRow(
+        (await client.query<{ bytes: Buffer }>(findPhoto, [photo])).rows,
+        new AppError('NOT_FOUND'),
+      ),
+    );
     res.set('Content-Type', 'image/jpeg');
-    // The address is the content, so it never becomes another picture; whether it may be seen is asked each time.
+    // The address is the content, so it never becomes another picture; whether it may be seen is
+    // asked each time.
     res.set('Cache-Control', 'private, no-cache').set('ETag', `"${photo}"`);
     res.send(row.bytes);
   });
 }
 
 /** @returns all bytes, or how many there are from the beginning without a gap */
-async function gather(client: Client, session: Session, sent: string, { start, piece, size }: { start: number; piece: Buffer; size: number }, now: Date): Promise<Buffer | number> {
-  if (piece.length > 0) await client.query(insertPiece, [session.shop.id, sent, session.person.id, start, piece, now]);
-  const { rows } = await client.query<{ start: number; bytes: Buffer }>(listPieces, [sent, session.person.id]);
+async function gather(
+  client: Client,
+  session: Session,
+  sent: string,
+  { start, piece, size }: { start: number; piece: Buffer; size: number },
+  now: Date,
+): Promise<Buffer | number> {
+  if (piece.length > 0)
+    await client.query(insertPiece, [session.shop.id, sent, session.person.id, start, piece, now]);
+  const { rows } = await client.query<{ start: number; bytes: Buffer }>(listPieces, [
+    sent,
+    session.person.id,
+  ]);
   let have = 0;
   const whole: Buffer[] = [];
   for (const row of rows) {
@@ -75,7 +114,9 @@ async function gather(client: Client, session: Session, sent: string, { start, p
 const FORMS = ['jpeg', 'png', 'webp'];
 
 /** @throws AppError PHOTO_KIND */
-async function redrawn(bytes: Buffer): Promise<{ photo: string; bytes: Buffer; width: number; height: number }> {
+async function redrawn(
+  bytes: Buffer,
+): Promise<{ photo: string; bytes: Buffer; width: number; height: number }> {
   const refuse = (): never => {
     throw new AppError('PHOTO_KIND');
   };
@@ -87,5 +128,10 @@ async function redrawn(bytes: Buffer): Promise<{ photo: string; bytes: Buffer; w
     .jpeg({ quality: 82, mozjpeg: true })
     .toBuffer({ resolveWithObject: true })
     .catch(refuse);
-  return { photo: createHash('sha256').update(data).digest('hex'), bytes: data, width: info.width, height: info.height };
+  return {
+    photo: createHash('sha256').update(data).digest('hex'),
+    bytes: data,
+    width: info.width,
+    height: info.height,
+  };
 }

@@ -15,9 +15,19 @@ export function printRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'printSheet', req);
     const { sheet = '', revision = '' } = namesIn(req);
     const row = await deps.db.inShop(session.shop.id, async (client) =>
-      onlyRow((await client.query<SheetRow & { hash: string }>(findSheetRevision, [sheet, revision])).rows, new AppError('NOT_FOUND')),
+      onlyRow(
+        (await client.query<SheetRow & { hash: string }>(findSheetRevision, [sheet, revision]))
+          .rows,
+        new AppError('NOT_FOUND'),
+      ),
     );
-    const doc = sheetPaper({ sheet: standingSheet(row), hash: row.hash, shop: session.shop, fonts: deps.fonts, now: deps.now() });
+    const doc = sheetPaper({
+      sheet: standingSheet(row),
+      hash: row.hash,
+      shop: session.shop,
+      fonts: deps.fonts,
+      now: deps.now(),
+    });
     res.set('Content-Type', 'application/pdf');
     res.set('Content-Disposition', `inline; filename="${sheet}-${revision}.pdf"`);
     doc.pipe(res);
@@ -29,7 +39,10 @@ export function printRoutes(app: Express, deps: Deps): void {
     const asked = v.safeParse(DiscQuery, req.query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'drive' });
     const row = await deps.db.inShop(session.shop.id, async (client) =>
-      onlyRow((await client.query<SheetRow>(findSheetRevision, [sheet, revision])).rows, new AppError('NOT_FOUND')),
+      onlyRow(
+        (await client.query<SheetRow>(findSheetRevision, [sheet, revision])).rows,
+        new AppError('NOT_FOUND'),
+      ),
     );
     res.set('Content-Type', 'application/pdf');
     res.set('Content-Disposition', `inline; filename="angle-disc-${sheet}.pdf"`);

@@ -15,23 +15,38 @@ export function privacyRoutes(app: Express, deps: Deps): void {
   register(app, 'eraseCustomer', async (req, res) => {
     const session = await requirePerson(deps, 'eraseCustomer', req);
     const { order = '' } = namesIn(req);
-    await assertAgain(deps, session, (parseBody('eraseCustomer', req) as BodyOf<'eraseCustomer'>).own);
+    await assertAgain(
+      deps,
+      session,
+      (parseBody('eraseCustomer', req) as BodyOf<'eraseCustomer'>).own,
+    );
     const erased = await deps.db.inShop(session.shop.id, async (client) => {
       const [row] = (await client.query<{ erased: number }>(eraseCustomer, [order])).rows;
       if (!row?.erased) throw new AppError('ERASE_OPEN');
-      await noteAtDoor(client, req, { shop: session.shop.id, now: deps.now(), kind: 'customerErased', person: session.person.id });
+      await noteAtDoor(client, req, {
+        shop: session.shop.id,
+        now: deps.now(),
+        kind: 'customerErased',
+        person: session.person.id,
+      });
       return row.erased;
     });
     res.json({ erased });
   });
 
   serve(app, deps, 'witness', async ({ client, session, res }) => {
-    const [last] = (await client.query<{ place: string; hash: string; seal: string }>(lastOfJournal)).rows;
+    const [last] = (
+      await client.query<{ place: string; hash: string; seal: string }>(lastOfJournal)
+    ).rows;
     if (!last) throw new AppError('NOT_FOUND');
-    res.set('Content-Disposition', `attachment; filename="stennet-witness-${deps.now().toISOString().slice(0, 10)}.json"`);
+    res.set(
+      'Content-Disposition',
+      `attachment; filename="stennet-witness-${deps.now().toISOString().slice(0, 10)}.json"`,
+    );
     return checkpointOf(session.shop.id, last);
   });
 }
 
 /** Done as people come in: a shop that nobody enters needs no clock of its own. */
-export const eraseWhatIsDue = (client: Client, now: Date): Promise<unknown> => client.query(eraseDue, [now]);
+export const eraseWhatIsDue = (client: Client, now: Date): Promise<unknown> =>
+  client.query(eraseDue, [now]);

@@ -5,7 +5,13 @@ import { RecordQuery, type Entry, type Order } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { readSheet, type Sheet } from '@stennet/core/procedure';
 import type { Trace } from '@stennet/core/trace';
-import { faultText, PULL_COLUMNS, pullRows, recordDocument, tracesNamed } from '@stennet/core/record';
+import {
+  faultText,
+  PULL_COLUMNS,
+  pullRows,
+  recordDocument,
+  tracesNamed,
+} from '@stennet/core/record';
 import type { Client } from '../db/database';
 import findPhoto from '../db/queries/findPhoto.sql';
 import listOrderSheets from '../db/queries/listOrderSheets.sql';
@@ -19,7 +25,10 @@ import { tracesOf } from './traces';
 import { packArchive } from '../record/archive';
 import { faultFound, keptRecord, recordFileOf, type KeptRecord } from '../record/readRecord';
 
-/** Records as they leave the house: on paper, as documents that can be checked, as a table, all of an order in one archive. */
+/**
+ * Records as they leave the house: on paper, as documents that can be checked, as a table, all of
+ * an order in one archive.
+ */
 export function recordOutRoutes(app: Express, deps: Deps): void {
   register(app, 'recordOut', async (req, res) => {
     const session = await requirePerson(deps, 'recordOut', req);
@@ -31,8 +40,12 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
       return { kept, beside: form === 'pdf' ? await besideIt(client, kept) : null };
     });
     const file = `record-${kept.row.number}-${kept.name}`.replace(/[^A-Za-z0-9-]+/g, '-');
-    res.set('Content-Disposition', `${form === 'pdf' ? 'inline' : 'attachment'}; filename="${file}.${form}"`);
-    if (form === 'json') return sendJson(res, recordFileOf(kept, session.shop, deps.keys.of(session.shop.id)));
+    res.set(
+      'Content-Disposition',
+      `${form === 'pdf' ? 'inline' : 'attachment'}; filename="${file}.${form}"`,
+    );
+    if (form === 'json')
+      return sendJson(res, recordFileOf(kept, session.shop, deps.keys.of(session.shop.id)));
     if (!beside) return sendTable(res, kept);
     res.set('Content-Type', 'application/pdf');
     (await paperOf(kept, beside, session, deps)).pipe(res);
@@ -40,8 +53,13 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
 
   register(app, 'orderArchive', async (req, res) => {
     const session = await requirePerson(deps, 'orderArchive', req);
-    const { order, files } = await deps.db.inShop(session.shop.id, (client) => archiveOf(client, namesIn(req).order ?? '', session, deps));
-    res.set('Content-Disposition', `attachment; filename="ro-${order.number.replace(/[^A-Za-z0-9-]+/g, '-')}.zip"`);
+    const { order, files } = await deps.db.inShop(session.shop.id, (client) =>
+      archiveOf(client, namesIn(req).order ?? '', session, deps),
+    );
+    res.set(
+      'Content-Disposition',
+      `attachment; filename="ro-${order.number.replace(/[^A-Za-z0-9-]+/g, '-')}.zip"`,
+    );
     res.set('Content-Type', 'application/zip');
     res.send(Buffer.from(packArchive(files)));
   });
@@ -53,22 +71,35 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
       const { rows } = await client.query<{ body: string }>(listOrderSheets, [order.id]);
       return { order, sheets: rows.map((r): Sheet => readSheet(JSON.parse(r.body))) };
     });
-    res.set('Content-Disposition', `inline; filename="hand-over-${order.number.replace(/[^A-Za-z0-9-]+/g, '-')}.pdf"`);
+    res.set(
+      'Content-Disposition',
+      `inline; filename="hand-over-${order.number.replace(/[^A-Za-z0-9-]+/g, '-')}.pdf"`,
+    );
     res.set('Content-Type', 'application/pdf');
-    handOverPaper({ order, sheets, shop: session.shop, fonts: deps.fonts, now: deps.now() }).pipe(res);
+    handOverPaper({ order, sheets, shop: session.shop, fonts: deps.fonts, now: deps.now() }).pipe(
+      res,
+    );
   });
 }
 
 function sendJson(res: Response, value: unknown): void {
-  res.set('Content-Type', 'application/json; charset=utf-8').send(`${JSON.stringify(value, null, 1)}\n`);
+  res
+    .set('Content-Type', 'application/json; charset=utf-8')
+    .send(`${JSON.stringify(value, null, 1)}\n`);
 }
 
 /** Cells that a spreadsheet would compute are marked as text. */
 function sendTable(res: Response, kept: KeptRecord): void {
   const { vehicle } = kept.row;
-  const head = { order: kept.row.number, vehicle: `${vehicle.maker} ${vehicle.model}, ${vehicle.vin}`, joint: kept.name };
+  const head = {
+    order: kept.row.number,
+    vehicle: `${vehicle.maker} ${vehicle.model}, ${vehicle.vin}`,
+    joint: kept.name,
+  };
   const rows = pullRows(recordDocument(kept.sheet, kept.events, kept.people, kept.odd), head);
-  res.set('Content-Type', 'text/csv; charset=utf-8').send(`\ufeff${Papa.unparse([[...PULL_COLUMNS], ...rows], { escapeFormulae: true })}\r\n`);
+  res
+    .set('Content-Type', 'text/csv; charset=utf-8')
+    .send(`\ufeff${Papa.unparse([[...PULL_COLUMNS], ...rows], { escapeFormulae: true })}\r\n`);
 }
 
 /** What paper shows besides the record itself: what stands on the repair order, and curves. */
@@ -81,7 +112,12 @@ const besideIt = async (client: Client, kept: KeptRecord): Promise<Beside> => ({
   traces: await tracesOf(client, tracesNamed(kept.events)),
 });
 
-async function paperOf(kept: KeptRecord, beside: Beside, session: Session, deps: Deps): Promise<Awaited<ReturnType<typeof recordPaper>>> {
+async function paperOf(
+  kept: KeptRecord,
+  beside: Beside,
+  session: Session,
+  deps: Deps,
+): Promise<Awaited<ReturnType<typeof recordPaper>>> {
   const key = deps.keys.of(session.shop.id);
   const fault = await faultFound(kept, key, deps.foreign);
   return recordPaper({
@@ -97,19 +133,36 @@ async function paperOf(kept: KeptRecord, beside: Beside, session: Session, deps:
   });
 }
 
-/** The whole order: what stands on it, each record as a document and as a table of pulls, and the photos and traces as they are kept. */
-async function archiveOf(client: Client, id: string, session: Session, deps: Deps): Promise<{ order: Order; files: Record<string, Uint8Array> }> {
+/**
+ * The whole order: what stands on it, each record as a document and as a table of pulls, and the
+ * photos and traces as they are kept.
+ */
+async function archiveOf(
+  client: Client,
+  id: string,
+  session: Session,
+  deps: Deps,
+): Promise<{ order: Order; files: Record<string, Uint8Array> }> {
   const order = await orderIn(client, id);
-  const text = (value: unknown): Uint8Array => new TextEncoder().encode(`${JSON.stringify(value, null, 1)}\n`);
-  const files: Record<string, Uint8Array> = { 'order.json': text({ format: 'stennet-order', v: 1, order }) };
+  const text = (value: unknown): Uint8Array =>
+    new TextEncoder().encode(`${JSON.stringify(value, null, 1)}\n`);
+  const files: Record<string, Uint8Array> = {
+    'order.json': text({ format: 'stennet-order', v: 1, order }),
+  };
   const traced: string[] = [];
-  for (const { id: run } of (await client.query<{ id: string }>(listRunsOfOrder, [order.id])).rows) {
+  for (const { id: run } of (await client.query<{ id: string }>(listRunsOfOrder, [order.id]))
+    .rows) {
     const kept = await keptRecord(client, run);
-    files[`records/${run}.json`] = text(recordFileOf(kept, session.shop, deps.keys.of(session.shop.id)));
+    files[`records/${run}.json`] = text(
+      recordFileOf(kept, session.shop, deps.keys.of(session.shop.id)),
+    );
     traced.push(...tracesNamed(kept.events));
   }
-  for (const [name, trace] of await tracesOf(client, traced)) files[`traces/${name}.json`] = text(trace);
-  for (const photo of new Set(order.entries.flatMap((e) => (e.body.kind === 'photo' ? [e.body.photo] : [])))) {
+  for (const [name, trace] of await tracesOf(client, traced))
+    files[`traces/${name}.json`] = text(trace);
+  for (const photo of new Set(
+    order.entries.flatMap((e) => (e.body.kind === 'photo' ? [e.body.photo] : [])),
+  )) {
     const [row] = (await client.query<{ bytes: Buffer }>(findPhoto, [photo])).rows;
     if (row) files[`photos/${photo}.jpg`] = row.bytes;
   }

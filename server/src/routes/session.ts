@@ -7,7 +7,15 @@ import { compareGuess, type Limit } from '../http/guesses';
 import { assertGoodPassword, hashPassword, passwordFits } from '../http/passwords';
 import { noteAtDoor } from '../http/securityLog';
 import { parseBody, register, requirePerson, serve, type Deps } from '../http/serve';
-import { beginSession, deviceOf, endSession, hashOf, meOf, nameDevice, type Coming } from '../http/session';
+import {
+  beginSession,
+  deviceOf,
+  endSession,
+  hashOf,
+  meOf,
+  nameDevice,
+  type Coming,
+} from '../http/session';
 import { eraseWhatIsDue } from './privacy';
 import { spokenCode } from '../http/spokenCode';
 
@@ -34,7 +42,9 @@ export function sessionRoutes(app: Express, deps: Deps): void {
   // Whoever asks with a write has touched it: the session look-up notes that.
   serve(app, deps, 'touch', async () => ({ ok: true }));
 
-  serve(app, deps, 'me', async ({ client, session }) => meOf(session, await shopsOf(client, session.person.id), deps.clockSetTo));
+  serve(app, deps, 'me', async ({ client, session }) =>
+    meOf(session, await shopsOf(client, session.person.id), deps.clockSetTo),
+  );
 
   register(app, 'switchShop', async (req, res) => {
     const session = await requirePerson(deps, 'switchShop', req);
@@ -42,14 +52,30 @@ export function sessionRoutes(app: Express, deps: Deps): void {
     const shops = await deps.db.atDoor((c) => shopsOf(c, session.person.id));
     if (!shops.some((s) => s.id === shop)) throw new AppError('NOT_FOUND');
     await endSession(deps.db, req, res, deps.now());
-    res.json(meOf(await beginSession(deps.db, coming(deps, req, res), shop, session.person.id), shops, deps.clockSetTo));
+    res.json(
+      meOf(
+        await beginSession(deps.db, coming(deps, req, res), shop, session.person.id),
+        shops,
+        deps.clockSetTo,
+      ),
+    );
   });
 }
 
-export const coming = (deps: Deps, req: Request, res: Coming['res']): Coming => ({ req, res, now: deps.now(), secure: deps.secureCookie });
+export const coming = (deps: Deps, req: Request, res: Coming['res']): Coming => ({
+  req,
+  res,
+  now: deps.now(),
+  secure: deps.secureCookie,
+});
 
 /** From here on this person is on; the browser is known as one of theirs. */
-async function enter(deps: Deps, at: Coming, account: string, kind: 'signedIn' | 'codeUsed'): Promise<void> {
+async function enter(
+  deps: Deps,
+  at: Coming,
+  account: string,
+  kind: 'signedIn' | 'codeUsed',
+): Promise<void> {
   const shops = await deps.db.atDoor((c) => shopsOf(c, account));
   const [first] = shops;
   if (!first) throw new AppError('HAS_LEFT');
@@ -68,45 +94,94 @@ interface Account {
 }
 
 const signInLimited = (minutes: number): AppError => new AppError('SIGN_IN_LIMITED', { minutes });
-const limit = (key: string, most: number): Limit => ({ key, most, first: '1 minute', longest: '15 minutes' });
+const limit = (key: string, most: number): Limit => ({
+  key,
+  most,
+  first: '1 minute',
+  longest: '15 minutes',
+});
 
 /** A device that this person has signed in on before is a place of its own; docs/adr/0003. */
-async function limitsOf(deps: Deps, req: Request, key: string, account: Account | undefined): Promise<{ own: Limit[]; shared: Limit[] }> {
+async function limitsOf(
+  deps: Deps,
+  req: Request,
+  key: string,
+  account: Account | undefined,
+): Promise<{ own: Limit[]; shared: Limit[] }> {
   const device = deviceOf(req);
   const isKnown =
     account !== undefined &&
     device !== null &&
-    (await deps.db.atDoor(async (c) => (await c.query<{ known: boolean }>('select knows_device($1, $2) as known', [device, account.id])).rows[0]?.known));
-  if (isKnown) return { own: [limit(`name:${key}:device:${device.toString('hex')}`, 5)], shared: [] };
+    (await deps.db.atDoor(
+      async (c) =>
+        (
+          await c.query<{ known: boolean }>('select knows_device($1, $2) as known', [
+            device,
+            account.id,
+          ])
+        ).rows[0]?.known,
+    ));
+  if (isKnown)
+    return { own: [limit(`name:${key}:device:${device.toString('hex')}`, 5)], shared: [] };
   const address = req.ip ?? '';
-  return { own: [limit(`name:${key}:at:${address}`, 5), limit(`name:${key}`, 20)], shared: [limit(`address:${address}`, 100)] };
+  return {
+    own: [limit(`name:${key}:at:${address}`, 5), limit(`name:${key}`, 20)],
+    shared: [limit(`address:${address}`, 100)],
+  };
 }
 
 const accountNamed = (deps: Deps, key: string): Promise<Account | undefined> =>
-  deps.db.atDoor(async (c) => (await c.query<Account>('select id, password_hash from find_account($1)', [key])).rows[0]);
+  deps.db.atDoor(
+    async (c) =>
+      (await c.query<Account>('select id, password_hash from find_account($1)', [key])).rows[0],
+  );
 
 /** @throws AppError SIGN_IN_WRONG, SIGN_IN_LIMITED */
-async function passwordOf(deps: Deps, req: Request, name: string, password: string): Promise<string> {
+async function passwordOf(
+  deps: Deps,
+  req: Request,
+  name: string,
+  password: string,
+): Promise<string> {
   const key = nameKey(name);
   const account = await accountNamed(deps, key);
   const limits = await limitsOf(deps, req, key, account);
-  const fits = await compareGuess(deps, limits, signInLimited, () => passwordFits(account?.password_hash, password));
+  const fits = await compareGuess(deps, limits, signInLimited, () =>
+    passwordFits(account?.password_hash, password),
+  );
   if (fits && account) return account.id;
   await noteWrong(deps, req, account);
   throw new AppError('SIGN_IN_WRONG');
 }
 
 /** @throws AppError CODE_WRONG, SIGN_IN_LIMITED */
-async function takeCode(deps: Deps, req: Request, { name, code, password }: { name: string; code: string; password: string }): Promise<string> {
+async function takeCode(
+  deps: Deps,
+  req: Request,
+  { name, code, password }: { name: string; code: string; password: string },
+): Promise<string> {
   const key = nameKey(name);
   const account = await accountNamed(deps, key);
   const hash = await hashPassword(password);
   const taken = async (): Promise<boolean> =>
     account !== undefined &&
     (await deps.db.atDoor(
-      async (c) => (await c.query<{ taken: boolean }>('select take_code($1, $2, $3, $4) as taken', [account.id, hashOf(spokenCode(code)), hash, deps.now()])).rows[0]?.taken,
+      async (c) =>
+        (
+          await c.query<{ taken: boolean }>('select take_code($1, $2, $3, $4) as taken', [
+            account.id,
+            hashOf(spokenCode(code)),
+            hash,
+            deps.now(),
+          ])
+        ).rows[0]?.taken,
     )) === true;
-  const fits = await compareGuess(deps, await limitsOf(deps, req, key, account), signInLimited, taken);
+  const fits = await compareGuess(
+    deps,
+    await limitsOf(deps, req, key, account),
+    signInLimited,
+    taken,
+  );
   if (fits && account) {
     // Whoever had the old password is out, wherever they are.
     await deps.db.atDoor(async (c) => {
@@ -123,10 +198,21 @@ async function takeCode(deps: Deps, req: Request, { name, code, password }: { na
 async function noteWrong(deps: Deps, req: Request, account: Account | undefined): Promise<void> {
   if (!account) return req.log.info({ security: 'wrongName', address: req.ip }, 'security');
   for (const { id: shop } of await deps.db.atDoor((c) => shopsOf(c, account.id)))
-    await deps.db.inShop(shop, (c) => noteAtDoor(c, req, { shop, now: deps.now(), kind: 'wrongPassword', person: null, about: account.id }));
+    await deps.db.inShop(shop, (c) =>
+      noteAtDoor(c, req, {
+        shop,
+        now: deps.now(),
+        kind: 'wrongPassword',
+        person: null,
+        about: account.id,
+      }),
+    );
 }
 
 export async function shopsOf(client: Client, account: string): Promise<Me['shops']> {
-  const { rows } = await client.query<{ shop: string; shop_name: string; role: Role }>('select shop, shop_name, role from shops_of($1)', [account]);
+  const { rows } = await client.query<{ shop: string; shop_name: string; role: Role }>(
+    'select shop, shop_name, role from shops_of($1)',
+    [account],
+  );
   return rows.map((r) => ({ id: r.shop, name: r.shop_name, role: r.role }));
 }

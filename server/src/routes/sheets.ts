@@ -22,11 +22,20 @@ export function sheetRoutes(app: Express, deps: Deps): void {
     const { q = '', maker = null, engine = null, kind = null } = asked.output;
     const place = [maker, engine, kind] as const;
     const typed = wordsOf(q).slice(0, 8);
-    if (typed.length === 0) return { sheets: (await client.query<{ brief: SheetBrief }>(listSheets, [...place, MOST_HITS])).rows.map((r) => r.brief) };
+    if (typed.length === 0)
+      return {
+        sheets: (
+          await client.query<{ brief: SheetBrief }>(listSheets, [...place, MOST_HITS])
+        ).rows.map((r) => r.brief),
+      };
     return { sheets: await searchSheets(client, typed, place, MOST_HITS) };
   });
-  serve(app, deps, 'sheetPlaces', async ({ client }) => ({ places: (await client.query(listSheetPlaces)).rows }));
-  serve(app, deps, 'sheet', async ({ client, params }) => sheetPage(client, params.sheet ?? '', params.revision ?? ''));
+  serve(app, deps, 'sheetPlaces', async ({ client }) => ({
+    places: (await client.query(listSheetPlaces)).rows,
+  }));
+  serve(app, deps, 'sheet', async ({ client, params }) =>
+    sheetPage(client, params.sheet ?? '', params.revision ?? ''),
+  );
 }
 
 interface PageRow extends SheetRow {
@@ -38,14 +47,22 @@ interface PageRow extends SheetRow {
 }
 
 async function sheetPage(client: Client, id: string, revision: string): Promise<SheetReply> {
-  const row = onlyRow((await client.query<PageRow>(findSheetRevision, [id, revision])).rows, new AppError('NOT_FOUND'));
+  const row = onlyRow(
+    (await client.query<PageRow>(findSheetRevision, [id, revision])).rows,
+    new AppError('NOT_FOUND'),
+  );
   const sheet = standingSheet(row);
-  const uses = (await client.query<SheetReply['uses'][number] & { order_id: string }>(listSheetUses, [id])).rows;
+  const uses = (
+    await client.query<SheetReply['uses'][number] & { order_id: string }>(listSheetUses, [id])
+  ).rows;
   return {
     sheet,
     hash: row.hash,
     approval: row.approver && row.approved_at ? { by: row.approver, at: row.approved_at } : null,
-    draft: row.draft_editor && row.draft_at ? { editor: row.draft_editor, editedAt: row.draft_at } : null,
+    draft:
+      row.draft_editor && row.draft_at
+        ? { editor: row.draft_editor, editedAt: row.draft_at }
+        : null,
     related: await relatedTo(client, sheet),
     uses: uses.map(({ order_id: order, ...use }) => ({ ...use, order })),
   };

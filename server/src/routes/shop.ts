@@ -9,11 +9,19 @@ import { assertAgain } from './people';
 export function shopRoutes(app: Express, deps: Deps): void {
   register(app, 'saveShop', async (req, res) => {
     const session = await requirePerson(deps, 'saveShop', req);
-    const { secondSignature, timeZone, idleMinutes, retentionMonths, own } = parseBody('saveShop', req) as BodyOf<'saveShop'>;
+    const { secondSignature, timeZone, idleMinutes, retentionMonths, own } = parseBody(
+      'saveShop',
+      req,
+    ) as BodyOf<'saveShop'>;
     if (session.shop.secondSignature && !secondSignature) await assertAgain(deps, session, own);
     await deps.db.inShop(session.shop.id, async (client) => {
       await client.query(saveShop, [secondSignature, timeZone, idleMinutes, retentionMonths]);
-      await noteAtDoor(client, req, { shop: session.shop.id, now: deps.now(), kind: 'shopChanged', person: session.person.id });
+      await noteAtDoor(client, req, {
+        shop: session.shop.id,
+        now: deps.now(),
+        kind: 'shopChanged',
+        person: session.person.id,
+      });
     });
     res.json({ ok: true });
   });

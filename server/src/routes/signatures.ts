@@ -1,7 +1,16 @@
 import type { Express } from 'express';
 import type { Signing } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
-import { faultText, oddTimeText, signingState, wordHash, wordText, type Fault, type SignedKind, type SignedWord } from '@stennet/core/record';
+import {
+  faultText,
+  oddTimeText,
+  signingState,
+  wordHash,
+  wordText,
+  type Fault,
+  type SignedKind,
+  type SignedWord,
+} from '@stennet/core/record';
 import { replay } from '@stennet/core/run';
 import { brokenConstraint, type Client } from '../db/database';
 import insertSignedWord from '../db/queries/insertSignedWord.sql';
@@ -11,17 +20,25 @@ import { serve, type Call, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
 import { faultFound, isFor, keptRecord, type KeptRecord } from '../record/readRecord';
 
-type SignCall = Pick<Call<'signRun'>, 'client' | 'session' | 'params' | 'body'> & { deps: Pick<Deps, 'now' | 'keys'> & { foreign: Deps['foreign'] | null } };
+type SignCall = Pick<Call<'signRun'>, 'client' | 'session' | 'params' | 'body'> & {
+  deps: Pick<Deps, 'now' | 'keys'> & { foreign: Deps['foreign'] | null };
+};
 
 const NO_WORD = '0'.repeat(64);
 
-/** Signing needs the server: it alone knows that nothing is on its way, and it alone has the shop's key. */
+/**
+ * Signing needs the server: it alone knows that nothing is on its way, and it alone has the shop's
+ * key.
+ */
 export function signRoutes(app: Express, deps: Deps): void {
-  serve(app, deps, 'signatures', async ({ client, params, session }) => signingOf(await keptRecord(client, params.run ?? ''), session, deps));
+  serve(app, deps, 'signatures', async ({ client, params, session }) =>
+    signingOf(await keptRecord(client, params.run ?? ''), session, deps),
+  );
   serve(app, deps, 'signRun', async (call) => signingOf(await sign(call), call.session, deps));
 }
 
-const wantsSecond = ({ sheet }: Pick<KeptRecord, 'sheet'>, session: Session): boolean => session.shop.secondSignature || sheet.secondSignature === true;
+const wantsSecond = ({ sheet }: Pick<KeptRecord, 'sheet'>, session: Session): boolean =>
+  session.shop.secondSignature || sheet.secondSignature === true;
 
 async function signingOf(kept: KeptRecord, session: Session, deps: Deps): Promise<Signing> {
   const key = deps.keys.of(session.shop.id);
@@ -32,7 +49,15 @@ async function signingOf(kept: KeptRecord, session: Session, deps: Deps): Promis
   return {
     state: signingState(kept.words, wantsSecond(kept, session)),
     wantsSecond: wantsSecond(kept, session),
-    words: kept.words.map(({ id, kind, person, name, role, at, text = '' }) => ({ id, kind, person, name, role, at, text })),
+    words: kept.words.map(({ id, kind, person, name, role, at, text = '' }) => ({
+      id,
+      kind,
+      person,
+      name,
+      role,
+      at,
+      text,
+    })),
     position: kept.chain.length,
     late: kept.late,
     oddTimes: kept.odd.map(oddTimeText),
@@ -46,9 +71,12 @@ async function signingOf(kept: KeptRecord, session: Session, deps: Deps): Promis
 
 /** Why nobody can sign it now, whoever they are. */
 function mayNotSign(kept: KeptRecord, fault: Fault | null): AppError | null {
-  if (fault && fault.where !== 'order') return new AppError('RECORD_BROKEN', { fault: faultText(fault) });
+  if (fault && fault.where !== 'order')
+    return new AppError('RECORD_BROKEN', { fault: faultText(fault) });
   if (kept.row.state !== 'finished') return new AppError('RECORD_NOT_FINISHED');
-  const open = replay(kept.sheet, kept.events).progress.deviations.filter((d) => d.needsLead && d.decision === null).length;
+  const open = replay(kept.sheet, kept.events).progress.deviations.filter(
+    (d) => d.needsLead && d.decision === null,
+  ).length;
   return open > 0 ? new AppError('RECORD_PENDING', { count: open }) : null;
 }
 
@@ -67,7 +95,12 @@ export async function sign({ client, params, body, session, deps }: SignCall): P
   return keptRecord(client, run);
 }
 
-function assertTurn({ words, events }: KeptRecord, kind: SignedKind, session: Session, text: string | undefined): void {
+function assertTurn(
+  { words, events }: KeptRecord,
+  kind: SignedKind,
+  session: Session,
+  text: string | undefined,
+): void {
   const first = words.find((w) => w.kind === 'technician');
   if (kind === 'addendum') {
     if (!first) throw new AppError('RECORD_FIRST');
@@ -76,12 +109,19 @@ function assertTurn({ words, events }: KeptRecord, kind: SignedKind, session: Se
   }
   const own = words.find((w) => w.kind === kind);
   if (own) throw new AppError('RECORD_ALREADY_SIGNED', { name: own.name });
-  if (kind === 'technician' && !events.some((e) => e.person === session.person.id)) throw new AppError('NOT_YOUR_WORK');
+  if (kind === 'technician' && !events.some((e) => e.person === session.person.id))
+    throw new AppError('NOT_YOUR_WORK');
   if (kind === 'second' && !first) throw new AppError('RECORD_FIRST');
-  if (kind === 'second' && first?.person === session.person.id) throw new AppError('SECOND_IS_ANOTHER');
+  if (kind === 'second' && first?.person === session.person.id)
+    throw new AppError('SECOND_IS_ANOTHER');
 }
 
-function wordOf(kept: KeptRecord, said: { id: string; kind: SignedKind; text?: string | undefined }, session: Session, now: Date): SignedWord {
+function wordOf(
+  kept: KeptRecord,
+  said: { id: string; kind: SignedKind; text?: string | undefined },
+  session: Session,
+  now: Date,
+): SignedWord {
   const last = kept.signatures.at(-1);
   return {
     format: 'stennet-signature',
@@ -102,14 +142,33 @@ function wordOf(kept: KeptRecord, said: { id: string; kind: SignedKind; text?: s
   };
 }
 
-async function keep(client: Client, kept: KeptRecord, word: SignedWord, session: Session, deps: Pick<Deps, 'keys'>): Promise<void> {
+async function keep(
+  client: Client,
+  kept: KeptRecord,
+  word: SignedWord,
+  session: Session,
+  deps: Pick<Deps, 'keys'>,
+): Promise<void> {
   const body = wordText(word);
   const signature = deps.keys.of(session.shop.id).sign(body);
   try {
-    await client.query(insertSignedWord, [word.shop, word.run, kept.signatures.length + 1, word.id, word.kind, word.person, body, signature, word.at]);
+    await client.query(insertSignedWord, [
+      word.shop,
+      word.run,
+      kept.signatures.length + 1,
+      word.id,
+      word.kind,
+      word.person,
+      body,
+      signature,
+      word.at,
+    ]);
   } catch (error) {
     if (brokenConstraint(error)) throw new AppError('RECORD_ALREADY_SIGNED', { name: 'Somebody' });
     throw error;
   }
-  await client.query(setSigning, [word.run, signingState([...kept.words, word], wantsSecond(kept, session))]);
+  await client.query(setSigning, [
+    word.run,
+    signingState([...kept.words, word], wantsSecond(kept, session)),
+  ]);
 }

@@ -18,7 +18,10 @@ import { parseBody, register, requirePerson, serve, namesIn, type Deps } from '.
 import { hint } from '../db/hints';
 import type { Session } from '../http/session';
 
-/** What a lead says of a run: signed in themselves, or with their PIN on the device in front of them. */
+/**
+ * What a lead says of a run: signed in themselves, or with their PIN on the device in front of
+ * them.
+ */
 export function statementRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'statements', async ({ client, params }) => {
     onlyRow((await client.query(findRun, [params.run])).rows, new AppError('RUN_UNKNOWN'));
@@ -29,13 +32,24 @@ export function statementRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'sayStatement', req);
     const { run = '' } = namesIn(req);
     const body = parseBody('sayStatement', req) as Said;
-    await deps.db.inShop(session.shop.id, async (client) => onlyRow((await client.query(findRun, [run])).rows, new AppError('RUN_UNKNOWN')));
+    await deps.db.inShop(session.shop.id, async (client) =>
+      onlyRow((await client.query(findRun, [run])).rows, new AppError('RUN_UNKNOWN')),
+    );
     // Counted outside the transaction that may be rolled back.
     if (body.say.kind === 'note') assertOwnNote(session, body);
     else await assertLead(deps, req, session, body);
     const statement = await deps.db.inShop(session.shop.id, async (client) => {
       await hint(client, session.shop.id, `run:${run}`);
-      return keep(client, session.shop.id, run, { ...body, role: body.say.kind === 'note' && session.role !== 'lead' ? 'technician' : 'lead' }, deps.now());
+      return keep(
+        client,
+        session.shop.id,
+        run,
+        {
+          ...body,
+          role: body.say.kind === 'note' && session.role !== 'lead' ? 'technician' : 'lead',
+        },
+        deps.now(),
+      );
     });
     res.json({ statement });
   });
@@ -50,7 +64,12 @@ export function statementRoutes(app: Express, deps: Deps): void {
       await client.query(savePin, [session.shop.id, session.person.id, hash, deps.now()]);
       // Guesses at the PIN before say nothing of the new one.
       await client.query(forgetGuesses, [pinKey(session.shop.id, session.person.id)]);
-      await noteAtDoor(client, req, { shop: session.shop.id, now: deps.now(), kind: 'pinSet', person: session.person.id });
+      await noteAtDoor(client, req, {
+        shop: session.shop.id,
+        now: deps.now(),
+        kind: 'pinSet',
+        person: session.person.id,
+      });
     });
     res.json({ ok: true });
   });
@@ -66,13 +85,28 @@ interface Said {
 }
 
 async function statementsOf(client: Client, run: string): Promise<Statement[]> {
-  return (await client.query<{ body: string }>(listStatements, [run])).rows.map((r) => v.parse(StatementSchema, JSON.parse(r.body)));
+  return (await client.query<{ body: string }>(listStatements, [run])).rows.map((r) =>
+    v.parse(StatementSchema, JSON.parse(r.body)),
+  );
 }
 
-async function keep(client: Client, shop: string, run: string, { id, lead, role, text, say }: Said & { role: 'lead' | 'technician' }, now: Date): Promise<Statement> {
+async function keep(
+  client: Client,
+  shop: string,
+  run: string,
+  { id, lead, role, text, say }: Said & { role: 'lead' | 'technician' },
+  now: Date,
+): Promise<Statement> {
   const known = (await statementsOf(client, run)).find((s) => s.id === id);
   if (known) return known;
-  const statement = v.parse(StatementSchema, { id, person: lead, role, at: now.toISOString(), ...(text ? { text } : {}), ...say });
+  const statement = v.parse(StatementSchema, {
+    id,
+    person: lead,
+    role,
+    at: now.toISOString(),
+    ...(text ? { text } : {}),
+    ...say,
+  });
   await client.query(insertStatement, [shop, id, run, lead, canonicalJson(statement), now]);
   return statement;
 }
@@ -84,16 +118,37 @@ function assertOwnNote(session: Session, { lead, text }: Said): void {
 }
 
 /** @throws AppError NOT_LEAD, PIN_NONE, PIN_WRONG, PIN_LIMITED */
-async function assertLead(deps: Deps, req: Request, session: Session, { lead, pin }: Said): Promise<void> {
+async function assertLead(
+  deps: Deps,
+  req: Request,
+  session: Session,
+  { lead, pin }: Said,
+): Promise<void> {
   if (pin === null) {
     if (session.role !== 'lead' || session.person.id !== lead) throw new AppError('NOT_LEAD');
     return;
   }
   const row = await deps.db.inShop(session.shop.id, async (client) =>
-    onlyRow((await client.query<{ name: string; role: string; hash: string | null }>(findPin, [lead])).rows, new AppError('NOT_LEAD')),
+    onlyRow(
+      (await client.query<{ name: string; role: string; hash: string | null }>(findPin, [lead]))
+        .rows,
+      new AppError('NOT_LEAD'),
+    ),
   );
   if (row.role !== 'lead') throw new AppError('NOT_LEAD');
-  await assertPin(deps, req, { shop: session.shop.id, person: lead, name: row.name, hash: row.hash, from: session.person.id, by: session.person.id }, pin);
+  await assertPin(
+    deps,
+    req,
+    {
+      shop: session.shop.id,
+      person: lead,
+      name: row.name,
+      hash: row.hash,
+      from: session.person.id,
+      by: session.person.id,
+    },
+    pin,
+  );
 }
 
 /** Neither one digit over and over nor a row of them. */

@@ -9,11 +9,19 @@ const LONGEST_MS = 10 * 60_000;
 /** What came in the same moment is said once. */
 const GATHER_MS = 60;
 
-/** One stream for a browser (server-sent events): topics that have changed. Without it the app asks from time to time. */
+/**
+ * One stream for a browser (server-sent events): topics that have changed. Without it the app asks
+ * from time to time.
+ */
 export function streamRoutes(app: Express, deps: Deps): void {
   register(app, 'stream', async (req, res) => {
     const session = await requirePerson(deps, 'stream', req);
-    res.set({ 'Content-Type': 'text/event-stream; charset=utf-8', 'Cache-Control': 'no-store, no-transform', Connection: 'keep-alive', 'X-Accel-Buffering': 'no' });
+    res.set({
+      'Content-Type': 'text/event-stream; charset=utf-8',
+      'Cache-Control': 'no-store, no-transform',
+      Connection: 'keep-alive',
+      'X-Accel-Buffering': 'no',
+    });
     res.flushHeaders();
     res.write('retry: 2000\nevent: hello\ndata: {}\n\n');
     const topics = new Set<Topic>();

@@ -17,11 +17,23 @@ interface ToolRow {
 
 /** What the shop has for tightening. */
 export function toolRoutes(app: Express, deps: Deps): void {
-  serve(app, deps, 'tools', async ({ client }) => ({ tools: (await client.query<ToolRow>(listTools)).rows }));
+  serve(app, deps, 'tools', async ({ client }) => ({
+    tools: (await client.query<ToolRow>(listTools)).rows,
+  }));
   serve(app, deps, 'saveTool', async ({ client, params, body, session, deps: { now } }) => {
     const { version, tool, retired } = body;
     if (problemsOf(tool).length > 0) throw new AppError('TOOL_RANGE');
-    const { rowCount } = await client.query(saveTool, [session.shop.id, params.tool, tool.kind, tool.name, JSON.stringify(tool), version, retired, session.person.id, now()]);
+    const { rowCount } = await client.query(saveTool, [
+      session.shop.id,
+      params.tool,
+      tool.kind,
+      tool.name,
+      JSON.stringify(tool),
+      version,
+      retired,
+      session.person.id,
+      now(),
+    ]);
     if (rowCount === 0) {
       const other = (await client.query<ToolRow>(listTools)).rows.find((t) => t.id === params.tool);
       throw new AppError('TOOL_CHANGED', { by: other?.changedBy ?? 'Somebody' });
@@ -32,5 +44,7 @@ export function toolRoutes(app: Express, deps: Deps): void {
 
 /** Tools that are not put away. */
 export async function toolsInUse(client: Client): Promise<ListedTool[]> {
-  return (await client.query<ToolRow>(listTools)).rows.filter((t) => !t.retired).map((t) => ({ id: t.id, ...t.tool }));
+  return (await client.query<ToolRow>(listTools)).rows
+    .filter((t) => !t.retired)
+    .map((t) => ({ id: t.id, ...t.tool }));
 }

@@ -8,12 +8,22 @@ import findTraces from '../db/queries/findTraces.sql';
 import insertTrace from '../db/queries/insertTrace.sql';
 import { serve, type Deps } from '../http/serve';
 
-/** What digital wrenches saw of pulls. Kept once, never changed; the pull that it belongs to names it by its hash. */
+/**
+ * What digital wrenches saw of pulls. Kept once, never changed; the pull that it belongs to names
+ * it by its hash.
+ */
 export function traceRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'keepTrace', async ({ client, session, params, body }) => {
-    // From another program a trace may come with fields in another order: its name is that of its canonical form.
+    // From another program a trace may come with fields in another order: its name is that of its
+    // canonical form.
     if (traceName(body) !== params.trace) throw new AppError('TRACE_BROKEN');
-    await client.query(insertTrace, [session.shop.id, params.trace, canonicalJson(body), session.person.id, deps.now()]);
+    await client.query(insertTrace, [
+      session.shop.id,
+      params.trace,
+      canonicalJson(body),
+      session.person.id,
+      deps.now(),
+    ]);
     return { ok: true };
   });
 
@@ -26,12 +36,20 @@ export function traceRoutes(app: Express, deps: Deps): void {
 }
 
 /** Those of the named traces that are kept and still are what their name says. */
-export async function tracesOf(client: Client, names: readonly string[]): Promise<Map<string, Trace>> {
-  const { rows } = names.length === 0 ? { rows: [] } : await client.query<{ trace: string; body: string }>(findTraces, [names]);
+export async function tracesOf(
+  client: Client,
+  names: readonly string[],
+): Promise<Map<string, Trace>> {
+  const { rows } =
+    names.length === 0
+      ? { rows: [] }
+      : await client.query<{ trace: string; body: string }>(findTraces, [names]);
   return new Map(
     rows.flatMap(({ trace, body }) => {
       const parsed = v.safeParse(TraceSchema, JSON.parse(body));
-      return parsed.success && traceName(parsed.output) === trace ? [[trace, parsed.output] as const] : [];
+      return parsed.success && traceName(parsed.output) === trace
+        ? [[trace, parsed.output] as const]
+        : [];
     }),
   );
 }

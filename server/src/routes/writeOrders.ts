@@ -1,7 +1,13 @@
 import type { Express } from 'express';
 import { jointSeen, type Order } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
-import { mayNotBecome, ORDER_STATE_TEXT, stepsFrom, type OrderHead, type OrderState } from '@stennet/core/order';
+import {
+  mayNotBecome,
+  ORDER_STATE_TEXT,
+  stepsFrom,
+  type OrderHead,
+  type OrderState,
+} from '@stennet/core/order';
 import { brokenConstraint, onlyRow, type Client } from '../db/database';
 import findEntry from '../db/queries/findEntry.sql';
 import findOrderChange from '../db/queries/findOrderChange.sql';
@@ -18,12 +24,23 @@ import { expectAnew } from '../followUps/keepFollowUps';
 import { serve, type Deps } from '../http/serve';
 import { assertStanding, keepJoint, orderIn } from './orders';
 
-/** Repair orders are written here; whoever saves on what somebody else has changed meanwhile is told, and nothing is written over. */
+/**
+ * Repair orders are written here; whoever saves on what somebody else has changed meanwhile is
+ * told, and nothing is written over.
+ */
 export function writeOrderRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'createOrder', async ({ client, body, session, deps: { now } }) => {
     const number = body.head.number ?? (await freshNumber(client));
     const head = { ...body.head, number };
-    const { rowCount } = await unlessTaken(number, () => client.query(insertOrder, [session.shop.id, body.order, ...columns(head), session.person.id, now()]));
+    const { rowCount } = await unlessTaken(number, () =>
+      client.query(insertOrder, [
+        session.shop.id,
+        body.order,
+        ...columns(head),
+        session.person.id,
+        now(),
+      ]),
+    );
     if (rowCount === 0) assertSame(await orderIn(client, body.order), head);
     await expectAnew(client, head.vehicle.vin.toUpperCase(), head.vehicle.built);
     return { order: body.order };
@@ -31,7 +48,15 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
 
   serve(app, deps, 'saveOrder', async ({ client, params, body, session, deps: { now } }) => {
     const order = params.order ?? '';
-    const { rowCount } = await unlessTaken(body.head.number, () => client.query(updateOrder, [order, body.version, ...columns(body.head), session.person.id, now()]));
+    const { rowCount } = await unlessTaken(body.head.number, () =>
+      client.query(updateOrder, [
+        order,
+        body.version,
+        ...columns(body.head),
+        session.person.id,
+        now(),
+      ]),
+    );
     if (rowCount === 0) throw await changed(client, order);
     await expectAnew(client, body.head.vehicle.vin.toUpperCase(), body.head.vehicle.built);
     return { ok: true };
@@ -41,8 +66,15 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
     const order = await orderIn(client, params.order);
     if (order.state === body.state) return { ok: true };
     assertMayBecome(order, body.state);
-    if (order.state === 'toCheck' && body.state === 'done') await assertCheckedByAnother(client, order.id, session.person.id);
-    const { rowCount } = await client.query(updateOrderState, [order.id, body.version, body.state, session.person.id, now()]);
+    if (order.state === 'toCheck' && body.state === 'done')
+      await assertCheckedByAnother(client, order.id, session.person.id);
+    const { rowCount } = await client.query(updateOrderState, [
+      order.id,
+      body.version,
+      body.state,
+      session.person.id,
+      now(),
+    ]);
     if (rowCount === 0) throw await changed(client, order.id);
     return { ok: true };
   });
@@ -50,9 +82,16 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'addJob', async ({ client, params, body, session }) => {
     await orderIn(client, params.order);
     for (const joint of body.joints) await assertStanding(client, joint.sheet, joint.revision);
-    const { rowCount } = await client.query(insertJob, [session.shop.id, body.id, params.order, body.kind, body.title]);
+    const { rowCount } = await client.query(insertJob, [
+      session.shop.id,
+      body.id,
+      params.order,
+      body.kind,
+      body.title,
+    ]);
     if (rowCount === 0) assertSameJob(await orderIn(client, params.order), body);
-    for (const { id, ...joint } of body.joints) await keepJoint(client, session.shop.id, { ...joint, joint: id, job: body.id });
+    for (const { id, ...joint } of body.joints)
+      await keepJoint(client, session.shop.id, { ...joint, joint: id, job: body.id });
     return { job: body.id };
   });
 
@@ -62,12 +101,32 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
     if (known && known.repair_order !== order.id) throw new AppError('NOT_FOUND');
     const text = canonicalJson(body.body);
     // Sent again after a lost answer: the same on top of the same.
-    if (known && known.version === body.version + 1 && known.body === text && known.gone === body.gone) return { version: known.version };
-    if ((known?.version ?? 0) !== body.version) throw new AppError('ORDER_CHANGED', { by: known?.by ?? 'Somebody', at: known?.at.toISOString() ?? '' });
+    if (
+      known &&
+      known.version === body.version + 1 &&
+      known.body === text &&
+      known.gone === body.gone
+    )
+      return { version: known.version };
+    if ((known?.version ?? 0) !== body.version)
+      throw new AppError('ORDER_CHANGED', {
+        by: known?.by ?? 'Somebody',
+        at: known?.at.toISOString() ?? '',
+      });
     try {
-      await client.query(insertEntry, [session.shop.id, params.entry, body.version + 1, order.id, text, body.gone, session.person.id, now()]);
+      await client.query(insertEntry, [
+        session.shop.id,
+        params.entry,
+        body.version + 1,
+        order.id,
+        text,
+        body.gone,
+        session.person.id,
+        now(),
+      ]);
     } catch (error) {
-      if (brokenConstraint(error) === 'order_entry_pkey') throw new AppError('ORDER_CHANGED', { by: 'Somebody', at: now().toISOString() });
+      if (brokenConstraint(error) === 'order_entry_pkey')
+        throw new AppError('ORDER_CHANGED', { by: 'Somebody', at: now().toISOString() });
       throw error;
     }
     return { version: body.version + 1 };
@@ -83,11 +142,24 @@ interface EntryRow {
   by: string;
 }
 
-const columns = (h: OrderHead): unknown[] => [h.number, JSON.stringify(h.vehicle), h.odometer.value, h.odometer.unit, h.customer, h.concern, h.bay, h.promisedAt];
+const columns = (h: OrderHead): unknown[] => [
+  h.number,
+  JSON.stringify(h.vehicle),
+  h.odometer.value,
+  h.odometer.unit,
+  h.customer,
+  h.concern,
+  h.bay,
+  h.promisedAt,
+];
 
-/** Sent again after a lost answer it is the same; anything else under its id would be lost. @throws AppError ID_TAKEN */
+/**
+ * Sent again after a lost answer it is the same; anything else under its id would be lost.
+ * @throws AppError ID_TAKEN
+ */
 function assertSame(known: Order, { vehicle, concern, customer }: OrderHead): void {
-  if (known.vehicle.vin !== vehicle.vin || known.concern !== concern || known.customer !== customer) throw new AppError('ID_TAKEN');
+  if (known.vehicle.vin !== vehicle.vin || known.concern !== concern || known.customer !== customer)
+    throw new AppError('ID_TAKEN');
 }
 
 function assertSameJob(order: Order, { id, title }: { id: string; title: string }): void {
@@ -104,25 +176,52 @@ async function unlessTaken<T>(number: string, work: () => Promise<T>): Promise<T
   try {
     return await work();
   } catch (error) {
-    if (brokenConstraint(error) === 'repair_order_shop_number_key') throw new AppError('ORDER_NUMBER_TAKEN', { number });
+    if (brokenConstraint(error) === 'repair_order_shop_number_key')
+      throw new AppError('ORDER_NUMBER_TAKEN', { number });
     throw error;
   }
 }
 
 async function changed(client: Client, order: string): Promise<AppError> {
-  const row = onlyRow((await client.query<{ changed_by: string | null; changed_at: Date | null }>(findOrderChange, [order])).rows, new AppError('NOT_FOUND'));
-  return new AppError('ORDER_CHANGED', { by: row.changed_by ?? 'Somebody', at: row.changed_at?.toISOString() ?? '' });
+  const row = onlyRow(
+    (
+      await client.query<{ changed_by: string | null; changed_at: Date | null }>(findOrderChange, [
+        order,
+      ])
+    ).rows,
+    new AppError('NOT_FOUND'),
+  );
+  return new AppError('ORDER_CHANGED', {
+    by: row.changed_by ?? 'Somebody',
+    at: row.changed_at?.toISOString() ?? '',
+  });
 }
 
-/** Nobody checks their own work alone: somebody else has signed each run of theirs, or sets it to checked. */
-async function assertCheckedByAnother(client: Client, order: string, person: string): Promise<void> {
-  const own = (await client.query<{ signed_by_another: boolean }>(listOwnRuns, [order, person])).rows;
+/**
+ * Nobody checks their own work alone: somebody else has signed each run of theirs, or sets it to
+ * checked.
+ */
+async function assertCheckedByAnother(
+  client: Client,
+  order: string,
+  person: string,
+): Promise<void> {
+  const own = (await client.query<{ signed_by_another: boolean }>(listOwnRuns, [order, person]))
+    .rows;
   if (own.some((r) => !r.signed_by_another)) throw new AppError('OWN_WORK');
 }
 
 function assertMayBecome(order: Awaited<ReturnType<typeof orderIn>>, to: OrderState): void {
-  if (!stepsFrom(order.state).includes(to)) throw new AppError('ORDER_STATE', { state: ORDER_STATE_TEXT[to], why: `it is ${ORDER_STATE_TEXT[order.state]} now` });
+  if (!stepsFrom(order.state).includes(to))
+    throw new AppError('ORDER_STATE', {
+      state: ORDER_STATE_TEXT[to],
+      why: `it is ${ORDER_STATE_TEXT[order.state]} now`,
+    });
   const joints = order.jobs.flatMap((j) => j.joints).map(jointSeen);
-  const why = mayNotBecome(to, { joints, entries: order.entries.map((e) => e.body), followUps: order.followUps });
+  const why = mayNotBecome(to, {
+    joints,
+    entries: order.entries.map((e) => e.body),
+    followUps: order.followUps,
+  });
   if (why) throw new AppError('ORDER_STATE', { state: ORDER_STATE_TEXT[to], why });
 }

@@ -3,7 +3,8 @@ import type { LibraryWorker } from '@/workers/library.worker';
 import { onLeaving } from '../leaving';
 import type { Standing } from './libraryStore';
 
-let running: { worker: Worker; library: Promise<Remote<LibraryWorker>>; shop: string } | null = null;
+let running: { worker: Worker; library: Promise<Remote<LibraryWorker>>; shop: string } | null =
+  null;
 let caughtUp: Promise<Standing> | null = null;
 /** How long what the device has counts as fresh. */
 const FRESH_MS = 5 * 60_000;
@@ -25,7 +26,10 @@ export async function countOnDevice(shop: string): Promise<number> {
   return (await (await libraryOf(shop)).standing()).sheets;
 }
 
-/** Asks the server for what is new, now and then; without a network the device goes on with what it has. */
+/**
+ * Asks the server for what is new, now and then; without a network the device goes on with what it
+ * has.
+ */
 export function keepLibraryFresh(shop: string): void {
   if (caughtUp || performance.now() - caughtUpAt < FRESH_MS) return;
   caughtUp = libraryOf(shop)

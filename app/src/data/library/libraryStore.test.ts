@@ -11,7 +11,11 @@ function server(sheets: Sheet[]) {
     asked.push(after);
     const from = after === null ? 0 : Number(after);
     const piece = sheets.slice(from, from + 7);
-    return Promise.resolve({ sheets: piece, after: String(from + piece.length), more: piece.length === 7 });
+    return Promise.resolve({
+      sheets: piece,
+      after: String(from + piece.length),
+      more: piece.length === 7,
+    });
   };
   return { ask, asked };
 }
@@ -39,9 +43,18 @@ test('finds misspelt, in any order, narrowed, and lists by place when nothing is
   await store.open();
   await store.catchUp();
   expect((await store.find('flyweel ob20', {}, 5))[0]?.sheet).toMatch(/^ob20-flywheel/);
-  expect((await store.find('head', { engine: 'TF25' }, 5)).map((b) => b.sheet)).toEqual(['tf25-head']);
-  expect((await store.find('', { maker: 'Belmaro', kind: 'damper' }, 5)).map((b) => b.sheet)).toEqual(['bv48-damper']);
-  expect(store.places()).toContainEqual({ maker: 'Belmaro', engine: 'BV48', kind: 'damper', sheets: 1 });
+  expect((await store.find('head', { engine: 'TF25' }, 5)).map((b) => b.sheet)).toEqual([
+    'tf25-head',
+  ]);
+  expect(
+    (await store.find('', { maker: 'Belmaro', kind: 'damper' }, 5)).map((b) => b.sheet),
+  ).toEqual(['bv48-damper']);
+  expect(store.places()).toContainEqual({
+    maker: 'Belmaro',
+    engine: 'BV48',
+    kind: 'damper',
+    sheets: 1,
+  });
 });
 
 test('the page of a sheet comes with its siblings and other revisions', async () => {
@@ -50,14 +63,19 @@ test('the page of a sheet comes with its siblings and other revisions', async ()
   await store.catchUp();
   const page = await store.get('brenna-2-0-head', 'C');
   expect(page?.sheet).toEqual(demoSheet('brenna-2-0-head', 'C'));
-  expect(page?.related.map((s) => `${s.id} ${s.revision}`).sort()).toEqual(['brenna-2-0-head B', 'brenna-2-0-head-early A']);
+  expect(page?.related.map((s) => `${s.id} ${s.revision}`).sort()).toEqual([
+    'brenna-2-0-head B',
+    'brenna-2-0-head-early A',
+  ]);
   expect(await store.get('nowhere', 'A')).toBeNull();
 });
 
 test('a network that goes half-way leaves what has come in, and the rest comes later', async () => {
   const { ask } = server([...demoSheets]);
   let pieces = 0;
-  const store = new LibraryStore('halden', (after) => ((pieces += 1) === 2 ? Promise.reject(new Error('gone')) : ask(after)));
+  const store = new LibraryStore('halden', (after) =>
+    (pieces += 1) === 2 ? Promise.reject(new Error('gone')) : ask(after),
+  );
   await store.open();
   await expect(store.catchUp()).rejects.toThrow('gone');
   const again = new LibraryStore('halden', ask);

@@ -25,8 +25,8 @@ export interface Standing {
 type Held = Pick<SheetBrief, 'maker' | 'engine' | 'kind' | 'title'>;
 
 /**
- * The shop's library on this device: caught up from the server, kept, and searched by the same rules as there. Runs in a
- * worker; nothing here touches the screen's thread.
+ * The shop's library on this device: caught up from the server, kept, and searched by the same
+ * rules as there. Runs in a worker; nothing here touches the screen's thread.
  */
 export class LibraryStore {
   private readonly entries = new Map<string, Entry & Held>();
@@ -50,7 +50,10 @@ export class LibraryStore {
     return this.standing();
   }
 
-  /** Asks for what is new until there is no more. What has come in is kept even when the rest does not. */
+  /**
+   * Asks for what is new until there is no more. What has come in is kept even when the rest does
+   * not.
+   */
   async catchUp(): Promise<Standing> {
     for (;;) {
       if (this.entries.size >= this.most) {
@@ -67,7 +70,12 @@ export class LibraryStore {
   async find(text: string, filter: Filter, count: number): Promise<SheetBrief[]> {
     const fits = (key: string): boolean => {
       const e = this.entries.get(key);
-      return e !== undefined && (!filter.maker || e.maker === filter.maker) && (!filter.engine || e.engine === filter.engine) && (!filter.kind || e.kind === filter.kind);
+      return (
+        e !== undefined &&
+        (!filter.maker || e.maker === filter.maker) &&
+        (!filter.engine || e.engine === filter.engine) &&
+        (!filter.kind || e.kind === filter.kind)
+      );
     };
     const isNarrowed = Object.values(filter).some(Boolean);
     const hits = text
@@ -88,17 +96,27 @@ export class LibraryStore {
   async get(sheet: string, revision: string): Promise<{ sheet: Sheet; related: Sheet[] } | null> {
     const found = await this.sheetAt(`${sheet} ${revision}`);
     if (!found) return null;
-    const named = new Set([...found.tellApart.flatMap((t) => t.answers.map((a) => a.sheet)), ...found.conflicts.map((c) => c.sheet), ...found.requires]);
+    const named = new Set([
+      ...found.tellApart.flatMap((t) => t.answers.map((a) => a.sheet)),
+      ...found.conflicts.map((c) => c.sheet),
+      ...found.requires,
+    ]);
     const keys = [...this.entries.keys()].filter((key) => {
       const [id = '', rev] = key.split(' ');
-      return (id === sheet && rev !== revision) || (id !== sheet && named.has(id) && this.entries.get(key)?.stands);
+      return (
+        (id === sheet && rev !== revision) ||
+        (id !== sheet && named.has(id) && this.entries.get(key)?.stands)
+      );
     });
     const related = await Promise.all(keys.slice(0, 12).map((key) => this.sheetAt(key)));
     return { sheet: found, related: related.flatMap((s) => s ?? []) };
   }
 
   places(): { maker: string; engine: string; kind: string; sheets: number }[] {
-    const counts = new Map<string, { maker: string; engine: string; kind: string; sheets: number }>();
+    const counts = new Map<
+      string,
+      { maker: string; engine: string; kind: string; sheets: number }
+    >();
     for (const { maker, engine, kind, stands } of this.entries.values()) {
       if (!stands) continue;
       const key = `${maker}\u0000${engine}\u0000${kind}`;
@@ -112,7 +130,8 @@ export class LibraryStore {
   private async keep(sheets: readonly Sheet[], after: string | null): Promise<void> {
     const kept = sheets.map((sheet): KeptSheet => ({ sheet, words: [...sheetWords(sheet)] }));
     const transaction = (await database()).transaction(['library', 'answers'], 'readwrite');
-    for (const k of kept) void transaction.objectStore('library').put(k, [this.shop, k.sheet.id, k.sheet.revision]);
+    for (const k of kept)
+      void transaction.objectStore('library').put(k, [this.shop, k.sheet.id, k.sheet.revision]);
     if (after !== null) void transaction.objectStore('answers').put(after, this.cursorKey);
     await transaction.done;
     this.after = after;
@@ -140,7 +159,9 @@ export class LibraryStore {
 
   /** Nothing typed: those that stand, by title. */
   private listed(): string[] {
-    return [...this.entries.values()].sort((a, b) => Number(b.stands) - Number(a.stands) || (a.title < b.title ? -1 : 1)).map((e) => e.key);
+    return [...this.entries.values()]
+      .sort((a, b) => Number(b.stands) - Number(a.stands) || (a.title < b.title ? -1 : 1))
+      .map((e) => e.key);
   }
 
   private async sheetAt(key: string): Promise<Sheet | undefined> {

@@ -2,7 +2,16 @@ import 'fake-indexeddb/auto';
 import { AppError } from '@stennet/core/errors';
 import { headSheet, Technician } from '@stennet/core/testing';
 import { database } from '../database';
-import { countUnsent, forgetSentRuns, keepEvent, keepServerRun, markRefused, markSent, readRun, runsToSend } from './outbox';
+import {
+  countUnsent,
+  forgetSentRuns,
+  keepEvent,
+  keepServerRun,
+  markRefused,
+  markSent,
+  readRun,
+  runsToSend,
+} from './outbox';
 
 const kept = (t: Technician) => ({
   id: t.place.run,
@@ -42,7 +51,9 @@ test('events come back in the holder’s sequence, also past ten', async () => {
     const event = t.step();
     if (event) await keepEvent(event);
   }
-  expect((await readRun(t.place.run))?.events.map((e) => e.event.seq)).toEqual(Array.from({ length: 15 }, (_, i) => i + 1));
+  expect((await readRun(t.place.run))?.events.map((e) => e.event.seq)).toEqual(
+    Array.from({ length: 15 }, (_, i) => i + 1),
+  );
 });
 
 test('a second tab cannot write the same place', async () => {

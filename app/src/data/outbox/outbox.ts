@@ -26,13 +26,16 @@ export async function readRun(run: string): Promise<LocalRun | undefined> {
   const kept = await db.get('runs', run);
   if (!kept) return undefined;
   const events = await db.getAll('events', rangeOf(run));
-  const begun = events.findLast((e) => !e.refused && (e.event.type === 'started' || e.event.type === 'tookOver'))?.event;
+  const begun = events.findLast(
+    (e) => !e.refused && (e.event.type === 'started' || e.event.type === 'tookOver'),
+  )?.event;
   return { kept, events, isMine: await isHeldHere(run, begun ?? null) };
 }
 
 /**
  * Puts one confirmation on disk.
- * @throws AppError STORAGE_FAILED when the device cannot keep it; STORAGE_HANGS when it does not say; EVENT_ID_REUSED when another tab was faster
+ * @throws AppError STORAGE_FAILED when the device cannot keep it; STORAGE_HANGS when it does not
+ * say; EVENT_ID_REUSED when another tab was faster
  */
 export async function keepEvent(event: RunEvent): Promise<void> {
   const proof = await proofOf(event);
@@ -41,7 +44,10 @@ export async function keepEvent(event: RunEvent): Promise<void> {
       const transaction = db.transaction('events', 'readwrite', STRICT);
       const done = transaction.done.catch(() => undefined);
       try {
-        await transaction.store.add({ event, sent: false, waits: event.run, ...(proof ? { proof } : {}) }, [event.run, event.hold, event.seq]);
+        await transaction.store.add(
+          { event, sent: false, waits: event.run, ...(proof ? { proof } : {}) },
+          [event.run, event.hold, event.seq],
+        );
         await transaction.done;
       } finally {
         await done;
@@ -49,7 +55,11 @@ export async function keepEvent(event: RunEvent): Promise<void> {
     });
   } catch (error) {
     if (error instanceof AppError) throw error;
-    throw new AppError(error instanceof DOMException && error.name === 'ConstraintError' ? 'EVENT_ID_REUSED' : 'STORAGE_FAILED');
+    throw new AppError(
+      error instanceof DOMException && error.name === 'ConstraintError'
+        ? 'EVENT_ID_REUSED'
+        : 'STORAGE_FAILED',
+    );
   }
   tellTabs(event.run);
 }
@@ -64,19 +74,28 @@ export async function keepServerRun(kept: KeptRun, events: readonly RunEvent[]):
     const key: [string, number, number] = [event.run, event.hold, event.seq];
     const local = await store.get(key);
     if (local?.sent && local.event.id === event.id) continue;
-    // Another entry on the same place: this device lost its hold while it was away. Its own words are kept aside.
+    // Another entry on the same place: this device lost its hold while it was away. Its own words
+    // are kept aside.
     if (local && local.event.id !== event.id)
-      await store.put({ ...local, waits: event.run, refused: { code: 'HOLD_ENDED', params: {} } }, [event.run, event.hold + SET_ASIDE, event.seq]);
+      await store.put({ ...local, waits: event.run, refused: { code: 'HOLD_ENDED', params: {} } }, [
+        event.run,
+        event.hold + SET_ASIDE,
+        event.seq,
+      ]);
     await store.put({ event, sent: true }, key);
   }
   await transaction.done;
 }
 
 /** Entries from a file: a place that is taken keeps what it has. @returns how many were put back */
-export async function keepBack(kept: KeptRun | undefined, events: readonly RunEvent[]): Promise<number> {
+export async function keepBack(
+  kept: KeptRun | undefined,
+  events: readonly RunEvent[],
+): Promise<number> {
   const db = await database();
   const transaction = db.transaction(['runs', 'events'], 'readwrite', STRICT);
-  if (kept && !(await transaction.objectStore('runs').get(kept.id))) await transaction.objectStore('runs').put(kept, kept.id);
+  if (kept && !(await transaction.objectStore('runs').get(kept.id)))
+    await transaction.objectStore('runs').put(kept, kept.id);
   const store = transaction.objectStore('events');
   let count = 0;
   for (const event of events) {
@@ -92,15 +111,26 @@ export async function keepBack(kept: KeptRun | undefined, events: readonly RunEv
 export async function markSent(events: readonly RunEvent[]): Promise<void> {
   const db = await database();
   const transaction = db.transaction('events', 'readwrite');
-  for (const event of events) await transaction.store.put({ event, sent: true }, [event.run, event.hold, event.seq]);
+  for (const event of events)
+    await transaction.store.put({ event, sent: true }, [event.run, event.hold, event.seq]);
   await transaction.done;
 }
 
-/** The server will not have it, nor what builds on it: kept with the reason, out of the run's state. */
-export async function markRefused(events: readonly RunEvent[], refused: NonNullable<KeptEvent['refused']>): Promise<void> {
+/**
+ * The server will not have it, nor what builds on it: kept with the reason, out of the run's state.
+ */
+export async function markRefused(
+  events: readonly RunEvent[],
+  refused: NonNullable<KeptEvent['refused']>,
+): Promise<void> {
   const db = await database();
   const transaction = db.transaction('events', 'readwrite', STRICT);
-  for (const event of events) await transaction.store.put({ event, sent: false, waits: event.run, refused }, [event.run, event.hold, event.seq]);
+  for (const event of events)
+    await transaction.store.put({ event, sent: false, waits: event.run, refused }, [
+      event.run,
+      event.hold,
+      event.seq,
+    ]);
   await transaction.done;
 }
 
@@ -108,14 +138,21 @@ export async function markRefused(events: readonly RunEvent[], refused: NonNulla
 export async function dropRefused(run: string, person: string): Promise<void> {
   const db = await database();
   const transaction = db.transaction('events', 'readwrite', STRICT);
-  for (let cursor = await transaction.store.openCursor(rangeOf(run)); cursor; cursor = await cursor.continue()) {
+  for (
+    let cursor = await transaction.store.openCursor(rangeOf(run));
+    cursor;
+    cursor = await cursor.continue()
+  ) {
     const { refused, event } = cursor.value;
     if (refused && event.person === person) await cursor.delete();
   }
   await transaction.done;
 }
 
-/** What the server does not have, refused ones among it, in the order it was confirmed; of one run, or of all. Costs what waits, not what there is. */
+/**
+ * What the server does not have, refused ones among it, in the order it was confirmed; of one run,
+ * or of all. Costs what waits, not what there is.
+ */
 export async function waitingOf(run?: string): Promise<KeptEvent[]> {
   return (await database()).getAllFromIndex('events', 'waits', run);
 }
@@ -127,7 +164,10 @@ export async function runsToSend(): Promise<string[]> {
 
 export async function countUnsent(): Promise<{ unsent: number; refused: number }> {
   const waiting = await waitingOf();
-  return { unsent: waiting.filter((e) => !e.refused).length, refused: waiting.filter((e) => e.refused).length };
+  return {
+    unsent: waiting.filter((e) => !e.refused).length,
+    refused: waiting.filter((e) => e.refused).length,
+  };
 }
 
 /** Forgets finished, fully sent runs: the server has them. */

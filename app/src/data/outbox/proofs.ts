@@ -11,10 +11,15 @@ export interface Proof {
   proof: string;
 }
 
-/** Made while the person is on and the server has agreed; by the time it goes out another one may be on. */
+/**
+ * Made while the person is on and the server has agreed; by the time it goes out another one may be
+ * on.
+ */
 export async function proofOf(event: RunEvent): Promise<Proof | undefined> {
   const me = queryClient.getQueryData<Me | null>(queryKeys.me);
   if (!me?.entry || me.person.id !== event.person || isUnseen(event.person)) return undefined;
   const parts = await work().catch(() => null);
-  return parts ? { session: me.entry.session, proof: parts.entryProof(me.entry.key, event) } : undefined;
+  return parts
+    ? { session: me.entry.session, proof: parts.entryProof(me.entry.key, event) }
+    : undefined;
 }

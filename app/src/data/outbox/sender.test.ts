@@ -23,7 +23,14 @@ interface Sent {
   events: RunEvent[];
 }
 const mockAppend = (on: string, { events, proofs, holdKey }: Sent): Promise<unknown> => {
-  const as = events.every((e) => proofs.some((p) => p.event === e.id && p.session === `of ${e.person}` && p.proof === mockProof(`key of ${e.person}`, e)))
+  const as = events.every((e) =>
+    proofs.some(
+      (p) =>
+        p.event === e.id &&
+        p.session === `of ${e.person}` &&
+        p.proof === mockProof(`key of ${e.person}`, e),
+    ),
+  )
     ? (events[0]?.person ?? '')
     : on;
   mockServer.shown.add(holdKey);
@@ -32,17 +39,33 @@ const mockAppend = (on: string, { events, proofs, holdKey }: Sent): Promise<unkn
   const stop = events.findIndex((e) => e.id === mockServer.refuse?.id);
   const taken = stop < 0 ? events : events.slice(0, stop);
   mockServer.stored.push(...taken.map((event) => ({ event, as })));
-  return Promise.resolve({ stored: taken.map((e) => ({ id: e.id })), ...(stop < 0 ? {} : { refused: { code: mockServer.refuse?.code, params: {} } }) });
+  return Promise.resolve({
+    stored: taken.map((e) => ({ id: e.id })),
+    ...(stop < 0 ? {} : { refused: { code: mockServer.refuse?.code, params: {} } }),
+  });
 };
-const mockOn = { person: { id: testId(5) }, entry: { session: `of ${testId(5)}`, key: `key of ${testId(5)}` } };
+const mockOn = {
+  person: { id: testId(5) },
+  entry: { session: `of ${testId(5)}`, key: `key of ${testId(5)}` },
+};
 const mockProof = entryProof;
-const isOn = (person: string): void => void Object.assign(mockOn, { person: { id: person }, entry: { session: `of ${person}`, key: `key of ${person}` } });
+const isOn = (person: string): void =>
+  void Object.assign(mockOn, {
+    person: { id: person },
+    entry: { session: `of ${person}`, key: `key of ${person}` },
+  });
 jest.mock('@/platform/online', () => ({ onBackOnline: () => () => undefined }));
-jest.mock('@/platform/storage', () => ({ markStored: (unsent: number) => mockMarked.push(unsent), storedBefore: () => null }));
+jest.mock('@/platform/storage', () => ({
+  markStored: (unsent: number) => mockMarked.push(unsent),
+  storedBefore: () => null,
+}));
 const mockMarked: number[] = [];
 jest.mock('@/platform/device', () => ({ deviceId: () => 'device', deviceName: () => 'phone' }));
 const mockSignedOut: string[] = [];
-jest.mock('../queries', () => ({ queryClient: { getQueryData: () => mockOn }, noteSignedOut: (e: AppError) => mockSignedOut.push(e.code) }));
+jest.mock('../queries', () => ({
+  queryClient: { getQueryData: () => mockOn },
+  noteSignedOut: (e: AppError) => mockSignedOut.push(e.code),
+}));
 jest.mock('../bay', () => ({ isUnseen: (person: string) => mockServer.unseen.has(person) }));
 jest.mock('../work', () => ({ work: async () => ({ entryProof: mockProof }) }));
 jest.mock('../traces', () => ({ sendTraces: () => Promise.resolve() }));
@@ -64,7 +87,10 @@ beforeEach(async () => {
 });
 
 /** The first events of a run, on this device only. */
-async function confirmed(count: number, place: Partial<Technician['place']> = {}): Promise<RunEvent[]> {
+async function confirmed(
+  count: number,
+  place: Partial<Technician['place']> = {},
+): Promise<RunEvent[]> {
   const t = new Technician(demoSheet('qs16-head'), { ...PLACE, ...place });
   const events = t.finish().slice(0, count);
   expect(events).toHaveLength(count);
@@ -107,7 +133,11 @@ test('what the server will not have is kept with its reason, and so is what buil
   stop();
   expect(mockServer.stored).toHaveLength(3);
   expect(sending()).toEqual({ unsent: 0, refused: 3, state: 'idle' });
-  expect((await waitingOf()).map((e) => e.refused?.code)).toEqual(['HOLD_ENDED', 'HOLD_ENDED', 'HOLD_ENDED']);
+  expect((await waitingOf()).map((e) => e.refused?.code)).toEqual([
+    'HOLD_ENDED',
+    'HOLD_ENDED',
+    'HOLD_ENDED',
+  ]);
   expect(heard).toEqual([events[0]?.run]);
   // Not asked again.
   mockServer.refuse = null;
@@ -115,27 +145,35 @@ test('what the server will not have is kept with its reason, and so is what buil
   expect(mockServer.stored).toHaveLength(3);
 });
 
-test.each(['OFFLINE', 'DISK_FULL', 'INTERNAL', 'RUN_UNKNOWN'])('%s can pass: nothing is marked refused', async (code) => {
-  const events = await confirmed(3);
-  mockServer.refuse = { id: events[1]?.id ?? '', code };
-  await sent();
-  expect(sending()).toMatchObject({ unsent: 2, refused: 0 });
-  mockServer.refuse = null;
-  await sent();
-  expect(mockServer.stored).toHaveLength(3);
-});
+test.each(['OFFLINE', 'DISK_FULL', 'INTERNAL', 'RUN_UNKNOWN'])(
+  '%s can pass: nothing is marked refused',
+  async (code) => {
+    const events = await confirmed(3);
+    mockServer.refuse = { id: events[1]?.id ?? '', code };
+    await sent();
+    expect(sending()).toMatchObject({ unsent: 2, refused: 0 });
+    mockServer.refuse = null;
+    await sent();
+    expect(mockServer.stored).toHaveLength(3);
+  },
+);
 
 test('each goes out under the name of who confirmed it, whoever is on, by the proof that was made then; with what the device holds the run with', async () => {
   const mine = await confirmed(3);
   const run = mine[0]?.run ?? '';
   const holdKey = await makeHoldKey(run, 1);
-  const theirs = mine.slice(1).map((e, i) => ({ ...e, id: testId(500 + i), seq: 10 + i, person: MEI }));
+  const theirs = mine
+    .slice(1)
+    .map((e, i) => ({ ...e, id: testId(500 + i), seq: 10 + i, person: MEI }));
   isOn(MEI);
   for (const event of theirs) await keepEvent(event);
   isOn(JONAH);
   await sent();
   expect([...mockServer.shown]).toEqual([holdKey]);
-  expect(mockServer.stored.map((s) => [s.event.person, s.as])).toEqual([...mine.map(() => [JONAH, JONAH]), ...theirs.map(() => [MEI, MEI])]);
+  expect(mockServer.stored.map((s) => [s.event.person, s.as])).toEqual([
+    ...mine.map(() => [JONAH, JONAH]),
+    ...theirs.map(() => [MEI, MEI]),
+  ]);
   expect((await waitingOf(run)).length).toBe(0);
 });
 

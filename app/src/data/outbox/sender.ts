@@ -26,10 +26,17 @@ export interface Sending {
 
 const BATCH = 100;
 /**
- * Goes out when the one who made it is signed in again, in its shop. A pull was done: what an app and a server of different age do not
- * understand of each other is no reason to refuse it.
+ * Goes out when the one who made it is signed in again, in its shop. A pull was done: what an app
+ * and a server of different age do not understand of each other is no reason to refuse it.
  */
-const fate = (error: AppError): Fate => fateOf(error, { RUN_UNKNOWN: 'person', FORBIDDEN: 'person', BAD_REQUEST: 'later', TOO_LARGE: 'later', NOT_FOUND: 'later' });
+const fate = (error: AppError): Fate =>
+  fateOf(error, {
+    RUN_UNKNOWN: 'person',
+    FORBIDDEN: 'person',
+    BAD_REQUEST: 'later',
+    TOO_LARGE: 'later',
+    NOT_FOUND: 'later',
+  });
 
 let current: Sending = { unsent: 0, refused: 0, state: 'idle' };
 const listeners = new Set<() => void>();
@@ -60,7 +67,10 @@ export function noteConfirmed(): void {
   void send();
 }
 
-/** Sends whatever waits, run by run, in order; called after each confirmation, on return of the network, and again after a while. */
+/**
+ * Sends whatever waits, run by run, in order; called after each confirmation, on return of the
+ * network, and again after a while.
+ */
 export async function send(): Promise<void> {
   if (working) {
     again = true;
@@ -81,7 +91,10 @@ export async function send(): Promise<void> {
     else retry.reset();
   } finally {
     working = false;
-    set({ ...(await countUnsent().catch(() => ({ unsent: current.unsent, refused: current.refused }))), state });
+    set({
+      ...(await countUnsent().catch(() => ({ unsent: current.unsent, refused: current.refused }))),
+      state,
+    });
     // Behind the counting, not at the confirmation: writing a cookie takes its time.
     markStored(current.unsent);
     if (state === 'idle') void sendTraces();
@@ -106,15 +119,19 @@ async function isOwn(run: string): Promise<boolean> {
   return !first || !me || (first.event.person === me.person.id && !isUnseen(me.person.id));
 }
 
-const worse = (a: Sending['state'], b: Sending['state']): Sending['state'] => (a === 'offline' || b === 'idle' ? a : b);
+const worse = (a: Sending['state'], b: Sending['state']): Sending['state'] =>
+  a === 'offline' || b === 'idle' ? a : b;
 
 async function sendRun(run: string): Promise<void> {
   for (;;) {
     const waiting = (await waitingOf(run)).filter((e) => !e.refused);
-    // Each goes out under the name of who confirmed it, within one hold; nothing of somebody whom the server has not seen yet.
+    // Each goes out under the name of who confirmed it, within one hold; nothing of somebody whom
+    // the server has not seen yet.
     const first = waiting[0]?.event;
     if (!first) return;
-    const other = waiting.findIndex(({ event }) => event.person !== first.person || event.hold !== first.hold);
+    const other = waiting.findIndex(
+      ({ event }) => event.person !== first.person || event.hold !== first.hold,
+    );
     const batch = waiting.slice(0, Math.min(BATCH, other < 0 ? BATCH : other));
     if (isUnseen(first.person)) throw new AppError('SIGN_IN_NEEDED');
     const refused = await sendBatch(
@@ -138,20 +155,39 @@ async function sendBatch(run: string, batch: KeptEvent[], waiting: RunEvent[]): 
     const problem = asAppError(error);
     if (fate(problem) !== 'refused') throw problem;
     // What builds on a refused entry cannot stand either; all of it is kept and shown.
-    await markRefused(await stillWaiting(run, waiting), { code: problem.code, params: problem.params });
+    await markRefused(await stillWaiting(run, waiting), {
+      code: problem.code,
+      params: problem.params,
+    });
     return true;
   }
 }
 
-/** By whoever is on now: for another's entries speaks the proof that was made when they were confirmed, else that person signs in again. */
+/**
+ * By whoever is on now: for another's entries speaks the proof that was made when they were
+ * confirmed, else that person signs in again.
+ */
 async function append(run: string, batch: KeptEvent[]): Promise<ReplyOf<'appendRunEvents'>> {
   const [first] = batch;
   const isOwnWork = first?.event.person === queryClient.getQueryData<Me>(queryKeys.me)?.person.id;
   if (!isOwnWork && batch.some((e) => !e.proof)) throw new AppError('WRONG_PERSON');
-  const proofs = isOwnWork ? [] : batch.flatMap(({ event, proof }) => (proof ? [{ event: event.id, ...proof }] : []));
-  // One that was lost with the device's storage: the server takes what comes with another as said by one who does not hold the run.
+  const proofs = isOwnWork
+    ? []
+    : batch.flatMap(({ event, proof }) => (proof ? [{ event: event.id, ...proof }] : []));
+  // One that was lost with the device's storage: the server takes what comes with another as said
+  // by one who does not hold the run.
   const holdKey = (first && (await holdKeyOf(run, first.event.hold))) ?? newSecret();
-  return call('appendRunEvents', { run }, { deviceName: deviceName(), holdKey, proofs, sentAt: now().toISOString(), events: batch.map((e) => e.event) });
+  return call(
+    'appendRunEvents',
+    { run },
+    {
+      deviceName: deviceName(),
+      holdKey,
+      proofs,
+      sentAt: now().toISOString(),
+      events: batch.map((e) => e.event),
+    },
+  );
 }
 
 async function stillWaiting(run: string, waiting: RunEvent[]): Promise<RunEvent[]> {

@@ -27,9 +27,18 @@ export function AccountScreen() {
   const heading = { fontWeight: '700', fontSize: 17, color: inks.ink } as const;
 
   return (
-    <ScreenFrame title={text.account} back="/" subtitle={text.signedInAs(me.person.name, text.roles[me.role], me.shop.name)}>
+    <ScreenFrame
+      title={text.account}
+      back="/"
+      subtitle={text.signedInAs(me.person.name, text.roles[me.role], me.shop.name)}
+    >
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
-      {isNewer ? <Notice title={text.newVersion} action={{ text: text.takeVersion, onPress: takeNewVersion }} /> : null}
+      {isNewer ? (
+        <Notice
+          title={text.newVersion}
+          action={{ text: text.takeVersion, onPress: takeNewVersion }}
+        />
+      ) : null}
       {me.shops.length > 1 ? (
         <Card>
           <Text role="heading" aria-level={2} style={heading}>
@@ -55,9 +64,20 @@ export function AccountScreen() {
         <Text role="heading" aria-level={2} style={heading}>
           {text.light}
         </Text>
-        <View role="radiogroup" aria-label={text.light} style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
+        <View
+          role="radiogroup"
+          aria-label={text.light}
+          style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}
+        >
           {(Object.keys(text.themes) as ThemeChoice[]).map((t) => (
-            <BigButton key={t} text={theme === t ? `✓ ${text.themes[t]}` : text.themes[t]} look={theme === t ? 'plain' : 'quiet'} size="desk" grow onPress={() => chooseTheme(t)} />
+            <BigButton
+              key={t}
+              text={theme === t ? `✓ ${text.themes[t]}` : text.themes[t]}
+              look={theme === t ? 'plain' : 'quiet'}
+              size="desk"
+              grow
+              onPress={() => chooseTheme(t)}
+            />
           ))}
         </View>
       </Card>
@@ -65,7 +85,12 @@ export function AccountScreen() {
       <PinCard />
       {isAllowed(me.role, 'shop.write') ? <ShopCard /> : null}
       <Card>
-        <BigButton text={isAllowed(me.role, 'shop.write') ? text.people : text.ownDoors} look="plain" size="desk" onPress={() => router.push('/people')} />
+        <BigButton
+          text={isAllowed(me.role, 'shop.write') ? text.people : text.ownDoors}
+          look="plain"
+          size="desk"
+          onPress={() => router.push('/people')}
+        />
       </Card>
       <UnsentCard />
       <Card>

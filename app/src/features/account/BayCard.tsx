@@ -2,7 +2,15 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { AppError } from '@stennet/core/errors';
-import { asAppError, enrolHere, leaveBay, switchPerson, useEnrolled, useSignedIn, type Enrolled } from '@/data';
+import {
+  asAppError,
+  enrolHere,
+  leaveBay,
+  switchPerson,
+  useEnrolled,
+  useSignedIn,
+  type Enrolled,
+} from '@/data';
 import { BigButton, Line, Notice, PinField, Section } from '@/ui';
 import { text } from './text';
 
@@ -22,7 +30,12 @@ export function BayCard() {
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
       <SwitchList except={me.person.id} />
       {isHere ? <Line strong>{text.bayHere}</Line> : null}
-      <BigButton text={isHere ? text.bayLeave : text.bayEnrol} look="quiet" size="desk" onPress={isHere ? () => leaveBay(me.person.id) : enrol} />
+      <BigButton
+        text={isHere ? text.bayLeave : text.bayEnrol}
+        look="quiet"
+        size="desk"
+        onPress={isHere ? () => leaveBay(me.person.id) : enrol}
+      />
     </Section>
   );
 }

@@ -9,7 +9,10 @@ import { useInks } from '@/ui';
 import { minutes, phaseOf, type Phase } from './clockPhase';
 import { text } from './text';
 
-/** Sealant cures and compounds tack whatever screen is looked at: every running clock, on top of all of them. */
+/**
+ * Sealant cures and compounds tack whatever screen is looked at: every running clock, on top of all
+ * of them.
+ */
 export function ClockBar() {
   const clocks = useClocks();
   const [at, setAt] = useState(() => now().getTime());
@@ -41,16 +44,38 @@ function OneClock({ clock, at }: { clock: ShownClock; at: number }) {
   }, [phase]);
   const isLate = clock.kind === 'within' && phase !== 'running';
   const left = Date.parse(clock.limitAt) - at;
-  const words = clock.kind === 'within' ? (left > 0 ? text.left(minutes(left)) : text.over(minutes(-left))) : left > 0 ? text.wait(minutes(left)) : text.waited;
+  const words =
+    clock.kind === 'within'
+      ? left > 0
+        ? text.left(minutes(left))
+        : text.over(minutes(-left))
+      : left > 0
+        ? text.wait(minutes(left))
+        : text.waited;
   return (
-    <View style={[styles.bar, { backgroundColor: isLate ? inks.warn : inks.card, borderBottomColor: inks.line }]}>
+    <View
+      style={[
+        styles.bar,
+        { backgroundColor: isLate ? inks.warn : inks.card, borderBottomColor: inks.line },
+      ]}
+    >
       <Link href={`/runs/${clock.run}`} aria-label={text.clock(clock.text)} style={styles.link}>
         <View style={styles.inner}>
-          <Text style={[styles.text, { color: isLate ? inks.bench : inks.ink }]}>{`${isLate ? '▲ ' : ''}${clock.text}: ${words}`}</Text>
+          <Text
+            style={[styles.text, { color: isLate ? inks.bench : inks.ink }]}
+          >{`${isLate ? '▲ ' : ''}${clock.text}: ${words}`}</Text>
         </View>
       </Link>
       <View role={isLate ? 'alert' : 'status'} style={styles.unseen}>
-        <Text>{phase === 'running' ? '' : phase === 'ending' ? text.ending(clock.text) : clock.kind === 'within' ? text.isOver(clock.text) : text.mayGoOn(clock.text)}</Text>
+        <Text>
+          {phase === 'running'
+            ? ''
+            : phase === 'ending'
+              ? text.ending(clock.text)
+              : clock.kind === 'within'
+                ? text.isOver(clock.text)
+                : text.mayGoOn(clock.text)}
+        </Text>
       </View>
     </View>
   );

@@ -4,7 +4,10 @@ import { reload } from '@/platform/reload';
 import { darkTheme, lightTheme, Notice, ScreenFrame } from '@/ui';
 import { text } from './text';
 
-/** Where a screen could not be loaded, or broke: said in words, with what to do. What was confirmed is on the device all the same. */
+/**
+ * Where a screen could not be loaded, or broke: said in words, with what to do. What was confirmed
+ * is on the device all the same.
+ */
 export function FailedScreen({ error }: { error: Error }) {
   const isDark = useColorScheme() === 'dark';
   const isMissing = /loading module|dynamically imported|failed to fetch/i.test(error.message);

@@ -6,7 +6,11 @@ export function LostScreen() {
   const router = useRouter();
   return (
     <ScreenFrame title={text.lostTitle} back="/">
-      <Notice title={text.lostTitle} text={text.lost} action={{ text: text.toToday, onPress: () => router.replace('/') }} />
+      <Notice
+        title={text.lostTitle}
+        text={text.lost}
+        action={{ text: text.toToday, onPress: () => router.replace('/') }}
+      />
     </ScreenFrame>
   );
 }

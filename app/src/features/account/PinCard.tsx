@@ -35,7 +35,13 @@ export function PinCard() {
       ) : null}
       <PinField label={text.pinLabel} value={pin} onChange={setPin} />
       <PinField label={text.pinPassword} value={password} onChange={setPassword} isDigits={false} />
-      <BigButton text={text.pinSave} look="plain" size="desk" disabled={!pin || !password} onPress={save} />
+      <BigButton
+        text={text.pinSave}
+        look="plain"
+        size="desk"
+        disabled={!pin || !password}
+        onPress={save}
+      />
     </Section>
   );
 }

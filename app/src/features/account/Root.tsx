@@ -5,7 +5,20 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import type { Me } from '@stennet/core/contract';
-import { formatterOf, isKept, KEEP_MS, persister, queryClient, SignedIn, startEntries, startLive, startSending, startTouching, useMe, useSetup } from '@/data';
+import {
+  formatterOf,
+  isKept,
+  KEEP_MS,
+  persister,
+  queryClient,
+  SignedIn,
+  startEntries,
+  startLive,
+  startSending,
+  startTouching,
+  useMe,
+  useSetup,
+} from '@/data';
 import { setClock } from '@/platform/clock';
 import { useThemeChoice } from '@/platform/preferences';
 import { registerServiceWorker } from '@/platform/serviceWorker';
@@ -29,7 +42,15 @@ export function Root() {
     document.documentElement.style.colorScheme = isDark ? 'dark' : 'light';
   }, [theme, isDark]);
   return (
-    <PersistQueryClientProvider client={queryClient} persistOptions={{ persister, maxAge: KEEP_MS, buster: '3', dehydrateOptions: { shouldDehydrateQuery: isKept } }}>
+    <PersistQueryClientProvider
+      client={queryClient}
+      persistOptions={{
+        persister,
+        maxAge: KEEP_MS,
+        buster: '3',
+        dehydrateOptions: { shouldDehydrateQuery: isKept },
+      }}
+    >
       <PaperProvider theme={theme}>
         <StatusBar style={isDark ? 'light' : 'dark'} />
         <Door>
@@ -55,7 +76,8 @@ function Door({ children }: { children: ReactNode }) {
   const isIn = me.data !== null && me.data !== undefined;
   useEffect(() => (isIn ? startLive() : undefined), [isIn]);
   useEffect(() => (isIn ? startTouching() : undefined), [isIn]);
-  // A sign-in that runs out does not take the run from under somebody's hands: it goes on, and says that it must be sent.
+  // A sign-in that runs out does not take the run from under somebody's hands: it goes on, and says
+  // that it must be sent.
   const known = me.data ?? (isInRun && me.data === null ? last : null);
   useEffect(() => {
     if (!known) return;
@@ -75,7 +97,12 @@ function Door({ children }: { children: ReactNode }) {
   if (me.isError) {
     return (
       <ScreenFrame title={text.product} logo>
-        <Notice title={text.offlineTitle} text={text.offlineFirst} action={{ text: text.retry, onPress: () => void me.refetch() }} alert />
+        <Notice
+          title={text.offlineTitle}
+          text={text.offlineFirst}
+          action={{ text: text.retry, onPress: () => void me.refetch() }}
+          alert
+        />
       </ScreenFrame>
     );
   }

@@ -3,7 +3,16 @@ import { StyleSheet, View } from 'react-native';
 import type { BodyOf } from '@stennet/core/contract/run';
 import type { AppError } from '@stennet/core/errors';
 import { asAppError, makeShop } from '@/data';
-import { BigButton, ChoiceField, Line, Notice, PinField, ScreenFrame, Section, TextField } from '@/ui';
+import {
+  BigButton,
+  ChoiceField,
+  Line,
+  Notice,
+  PinField,
+  ScreenFrame,
+  Section,
+  TextField,
+} from '@/ui';
 import { text } from './text';
 
 type Shop = NonNullable<BodyOf<'makeShop'>>['shop'];
@@ -23,8 +32,16 @@ export function SetupScreen() {
   const make = (): void => {
     setBusy(true);
     setError(null);
-    const style = { locale: navigator.language.match(/^[a-z]{2,3}(-[A-Z]{2})?$/)?.[0] ?? 'en-GB', timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone };
-    makeShop({ code: code.trim(), shop: { name: shop.trim(), ...style, paper, torqueUnit }, name: name.trim(), password }).catch((e: unknown) => {
+    const style = {
+      locale: navigator.language.match(/^[a-z]{2,3}(-[A-Z]{2})?$/)?.[0] ?? 'en-GB',
+      timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    };
+    makeShop({
+      code: code.trim(),
+      shop: { name: shop.trim(), ...style, paper, torqueUnit },
+      name: name.trim(),
+      password,
+    }).catch((e: unknown) => {
       setError(asAppError(e));
       setBusy(false);
     });
@@ -36,11 +53,34 @@ export function SetupScreen() {
           <Line>{text.setupText}</Line>
           {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
           <TextField label={text.setupCode} value={code} onChange={setCode} />
-          <TextField label={text.setupShop} value={shop} onChange={(t) => setShop(t.slice(0, 80))} />
-          <TextField label={text.setupPerson} value={name} onChange={(t) => setName(t.slice(0, 80))} />
-          <PinField label={text.setupPassword} value={password} onChange={setPassword} isDigits={false} />
-          <ChoiceField label={text.setupPaper} value={paper} options={(['A4', 'Letter'] as const).map((value) => ({ value, text: value }))} onChange={setPaper} />
-          <ChoiceField label={text.setupUnit} value={torqueUnit} options={UNITS.map((value) => ({ value, text: text.setupUnits[value] }))} onChange={setUnit} />
+          <TextField
+            label={text.setupShop}
+            value={shop}
+            onChange={(t) => setShop(t.slice(0, 80))}
+          />
+          <TextField
+            label={text.setupPerson}
+            value={name}
+            onChange={(t) => setName(t.slice(0, 80))}
+          />
+          <PinField
+            label={text.setupPassword}
+            value={password}
+            onChange={setPassword}
+            isDigits={false}
+          />
+          <ChoiceField
+            label={text.setupPaper}
+            value={paper}
+            options={(['A4', 'Letter'] as const).map((value) => ({ value, text: value }))}
+            onChange={setPaper}
+          />
+          <ChoiceField
+            label={text.setupUnit}
+            value={torqueUnit}
+            options={UNITS.map((value) => ({ value, text: text.setupUnits[value] }))}
+            onChange={setUnit}
+          />
           <BigButton text={text.setupGo} size="desk" disabled={!isReady || isBusy} onPress={make} />
         </Section>
       </View>

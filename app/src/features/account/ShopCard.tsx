@@ -7,10 +7,12 @@ import { openFile } from '@/platform/files';
 import { BigButton, ChoiceField, Line, Notice, PinField, Section, TextField } from '@/ui';
 import { text } from './text';
 
-const nearest = (minutes: number): (typeof IDLE_MINUTES)[number] => IDLE_MINUTES.find((m) => m >= minutes) ?? 840;
+const nearest = (minutes: number): (typeof IDLE_MINUTES)[number] =>
+  IDLE_MINUTES.find((m) => m >= minutes) ?? 840;
 
 /** null: always. */
-const keptMonths = (months: number | null): (typeof RETENTION_MONTHS)[number] | null => RETENTION_MONTHS.find((m) => m === months) ?? null;
+const keptMonths = (months: number | null): (typeof RETENTION_MONTHS)[number] | null =>
+  RETENTION_MONTHS.find((m) => m === months) ?? null;
 
 /** What the lead decides for the whole shop. */
 export function ShopCard() {
@@ -25,7 +27,13 @@ export function ShopCard() {
   const save = (second: boolean): void => {
     setError(null);
     setSaved(false);
-    saveShop({ secondSignature: second, timeZone: zone.trim(), idleMinutes: idle, retentionMonths: months, ...(own ? { own } : {}) }).then(
+    saveShop({
+      secondSignature: second,
+      timeZone: zone.trim(),
+      idleMinutes: idle,
+      retentionMonths: months,
+      ...(own ? { own } : {}),
+    }).then(
       () => {
         setOwn('');
         setSaved(true);
@@ -42,8 +50,16 @@ export function ShopCard() {
           <Line strong>{text.shopSaved}</Line>
         </View>
       ) : null}
-      {secondSignature ? <PinField label={text.secondOwn} value={own} onChange={setOwn} isDigits={false} /> : null}
-      <BigButton text={secondSignature ? text.secondOn : text.secondOff} look="plain" size="desk" disabled={secondSignature && !own} onPress={() => save(!secondSignature)} />
+      {secondSignature ? (
+        <PinField label={text.secondOwn} value={own} onChange={setOwn} isDigits={false} />
+      ) : null}
+      <BigButton
+        text={secondSignature ? text.secondOn : text.secondOff}
+        look="plain"
+        size="desk"
+        disabled={secondSignature && !own}
+        onPress={() => save(!secondSignature)}
+      />
       <TextField label={text.zone} value={zone} onChange={setZone} />
       <ChoiceField
         label={text.idle}
@@ -54,18 +70,30 @@ export function ShopCard() {
       <ChoiceField
         label={text.retention}
         value={String(months ?? 0)}
-        options={[0, ...RETENTION_MONTHS].map((m) => ({ value: String(m), text: text.retentionTimes[m] ?? '' }))}
+        options={[0, ...RETENTION_MONTHS].map((m) => ({
+          value: String(m),
+          text: text.retentionTimes[m] ?? '',
+        }))}
         onChange={(m) => setMonths(keptMonths(Number(m)))}
       />
       <BigButton
         text={text.shopSave}
         look="plain"
         size="desk"
-        disabled={zone === timeZone && idle === nearest(idleMinutes) && months === keptMonths(retentionMonths)}
+        disabled={
+          zone === timeZone &&
+          idle === nearest(idleMinutes) &&
+          months === keptMonths(retentionMonths)
+        }
         onPress={() => save(secondSignature)}
       />
       <Line>{text.witnessText}</Line>
-      <BigButton text={text.witness} look="quiet" size="desk" onPress={() => openFile(witnessPath, 'keep')} />
+      <BigButton
+        text={text.witness}
+        look="quiet"
+        size="desk"
+        onPress={() => openFile(witnessPath, 'keep')}
+      />
     </Section>
   );
 }

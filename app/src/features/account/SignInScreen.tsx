@@ -22,16 +22,20 @@ export function SignInScreen() {
     if (busy || !name.trim() || !password || code === '') return;
     setBusy(true);
     setError(null);
-    (code === null ? signIn(name, password) : enterByCode(name, code, password)).catch((e: unknown) => {
-      setError(asAppError(e));
-      setBusy(false);
-    });
+    (code === null ? signIn(name, password) : enterByCode(name, code, password)).catch(
+      (e: unknown) => {
+        setError(asAppError(e));
+        setBusy(false);
+      },
+    );
   };
 
   return (
     <ScreenFrame title={text.product} logo>
       <View style={styles.column}>
-        <Text style={{ fontSize: 20, lineHeight: 28, color: inks.ink, paddingVertical: 12 }}>{text.claim}</Text>
+        <Text style={{ fontSize: 20, lineHeight: 28, color: inks.ink, paddingVertical: 12 }}>
+          {text.claim}
+        </Text>
         <Card>
           <TextInput
             mode="outlined"
@@ -75,17 +79,32 @@ export function SignInScreen() {
               </Text>
             </View>
           ) : null}
-          <BigButton text={busy ? text.signingIn : code === null ? text.signIn : text.codeGo} onPress={submit} disabled={busy} size="desk" />
-          <BigButton text={code === null ? text.haveCode : text.noCode} look="quiet" size="desk" onPress={() => setCode(code === null ? '' : null)} />
+          <BigButton
+            text={busy ? text.signingIn : code === null ? text.signIn : text.codeGo}
+            onPress={submit}
+            disabled={busy}
+            size="desk"
+          />
+          <BigButton
+            text={code === null ? text.haveCode : text.noCode}
+            look="quiet"
+            size="desk"
+            onPress={() => setCode(code === null ? '' : null)}
+          />
         </Card>
         <SwitchList except={null} />
         {waiting.map((w) => (
           <Line key={w.name}>{text.unsentOf(w.name, w.count)}</Line>
         ))}
-        {unsent > 0 ? <Text style={{ color: inks.inkSoft, fontSize: 15 }}>{text.unsentKept(unsent)}</Text> : null}
+        {unsent > 0 ? (
+          <Text style={{ color: inks.inkSoft, fontSize: 15 }}>{text.unsentKept(unsent)}</Text>
+        ) : null}
       </View>
     </ScreenFrame>
   );
 }
 
-const styles = StyleSheet.create({ column: { width: '100%', maxWidth: 440, alignSelf: 'center', gap: 12 }, field: { fontSize: 18, backgroundColor: 'transparent' } });
+const styles = StyleSheet.create({
+  column: { width: '100%', maxWidth: 440, alignSelf: 'center', gap: 12 },
+  field: { fontSize: 18, backgroundColor: 'transparent' },
+});

@@ -36,7 +36,14 @@ export function UnsentCard() {
           <Line strong>{said}</Line>
         </View>
       ) : null}
-      {unsent > 0 ? <BigButton text={text.unsentSave} look="quiet" size="desk" onPress={() => void saveUnsent().then((n) => setSaid(text.unsentSaved(n)), failed)} /> : null}
+      {unsent > 0 ? (
+        <BigButton
+          text={text.unsentSave}
+          look="quiet"
+          size="desk"
+          onPress={() => void saveUnsent().then((n) => setSaid(text.unsentSaved(n)), failed)}
+        />
+      ) : null}
       <BigButton text={text.unsentRead} look="quiet" size="desk" onPress={() => void read()} />
     </Section>
   );

@@ -6,7 +6,10 @@ import { useStorage } from '@/platform/storage';
 import { Notice } from '@/ui';
 import { text } from './text';
 
-/** What must be known on every screen: who is not verified yet, and a clock that would put wrong times on the record. */
+/**
+ * What must be known on every screen: who is not verified yet, and a clock that would put wrong
+ * times on the record.
+ */
 export function Warnings({ me }: { me: Me }) {
   const isUnverified = useUnverified() === me.person.id;
   const minutes = useClockOff();
@@ -15,8 +18,12 @@ export function Warnings({ me }: { me: Me }) {
   const insecure = useInsecure();
   return (
     <>
-      {stored.is === 'refused' ? <Notice title={text.storageRefused} text={text.storageRefusedText} look="warn" alert /> : null}
-      {stored.is === 'hangs' ? <Notice title={text.storageHangs} text={text.storageHangsText} look="warn" alert /> : null}
+      {stored.is === 'refused' ? (
+        <Notice title={text.storageRefused} text={text.storageRefusedText} look="warn" alert />
+      ) : null}
+      {stored.is === 'hangs' ? (
+        <Notice title={text.storageHangs} text={text.storageHangsText} look="warn" alert />
+      ) : null}
       {stored.is === 'cleared' ? (
         <Notice
           title={text.storageCleared(stored.unsent)}
@@ -27,9 +34,20 @@ export function Warnings({ me }: { me: Me }) {
         />
       ) : null}
       {storage?.isNearlyFull ? <Notice title={text.storageFull} look="warn" alert /> : null}
-      {insecure.isToSay ? <Notice title={text.insecureTitle} text={text.insecure} action={{ text: text.seen, onPress: insecure.seen }} look="warn" /> : null}
-      {isUnverified ? <Notice title={text.unverified(me.person.name)} text={text.unverifiedText} look="warn" /> : null}
-      {minutes !== 0 ? <Notice title={text.clockOff(minutes)} text={text.clockOffText} look="warn" alert /> : null}
+      {insecure.isToSay ? (
+        <Notice
+          title={text.insecureTitle}
+          text={text.insecure}
+          action={{ text: text.seen, onPress: insecure.seen }}
+          look="warn"
+        />
+      ) : null}
+      {isUnverified ? (
+        <Notice title={text.unverified(me.person.name)} text={text.unverifiedText} look="warn" />
+      ) : null}
+      {minutes !== 0 ? (
+        <Notice title={text.clockOff(minutes)} text={text.clockOffText} look="warn" alert />
+      ) : null}
     </>
   );
 }

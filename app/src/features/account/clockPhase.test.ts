@@ -22,5 +22,10 @@ test('a waiting time is waited, not warned of', () => {
 });
 
 test('minutes and seconds, never one too few', () => {
-  expect([minutes(125_000), minutes(59_001), minutes(1), minutes(3_600_000)]).toEqual(['2:05', '1:00', '0:01', '60:00']);
+  expect([minutes(125_000), minutes(59_001), minutes(1), minutes(3_600_000)]).toEqual([
+    '2:05',
+    '1:00',
+    '0:01',
+    '60:00',
+  ]);
 });

@@ -6,7 +6,10 @@ const LAST_MS = 120_000;
 export type Phase = 'running' | 'ending' | 'over';
 
 /** Where a clock is at a moment, in milliseconds; a waiting time has no end to be warned of. */
-export function phaseOf({ kind, startedAt, limitAt }: Pick<ShownClock, 'kind' | 'startedAt' | 'limitAt'>, at: number): Phase {
+export function phaseOf(
+  { kind, startedAt, limitAt }: Pick<ShownClock, 'kind' | 'startedAt' | 'limitAt'>,
+  at: number,
+): Phase {
   const left = Date.parse(limitAt) - at;
   if (left <= 0) return 'over';
   const whole = Date.parse(limitAt) - Date.parse(startedAt);

@@ -18,14 +18,25 @@ import { text, type Tab } from './text';
 
 const TABS = Object.keys(text.tabs) as Tab[];
 
-/** Writing a sheet: the map on one side, what is said on the other, the checks beside each field. */
+/**
+ * Writing a sheet: the map on one side, what is said on the other, the checks beside each field.
+ */
 export function EditorScreen() {
   const { sheet } = useLocalSearchParams<{ sheet: string }>();
   const { editing, error, retry } = useDraft(sheet);
   if (editing) return <Ready editing={editing} onReload={retry} />;
   return (
     <ScreenFrame title={text.title('')} back="/library" backLabel={text.back}>
-      {error ? <Notice title={text.failed} text={`${error.message} ${error.fix}`} action={{ text: text.retry, onPress: retry }} alert /> : <Loading text={text.loading} />}
+      {error ? (
+        <Notice
+          title={text.failed}
+          text={`${error.message} ${error.fix}`}
+          action={{ text: text.retry, onPress: retry }}
+          alert
+        />
+      ) : (
+        <Loading text={text.loading} />
+      )}
     </ScreenFrame>
   );
 }
@@ -42,7 +53,9 @@ function Ready({ editing, onReload }: { editing: Editing; onReload: () => void }
 function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }) {
   const { draft } = useEditor();
   const isWide = useIsWide();
-  const [tab, setTab] = useState<Tab>(draft.stages.length === 0 && draft.seats.length === 0 ? 'line' : 'places');
+  const [tab, setTab] = useState<Tab>(
+    draft.stages.length === 0 && draft.seats.length === 0 ? 'line' : 'places',
+  );
   const placing = usePlacing();
   const tapOrder = (stageId: string): void => {
     placing.begin(stageId);
@@ -64,7 +77,13 @@ function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }
           <Tabs tab={tab} onTab={setTab} />
           <ScrollView contentContainerStyle={styles.body} tabIndex={0}>
             <Refused editing={editing} onReload={onReload} />
-            <Part tab={tab} placing={placing} editing={editing} onTapOrder={tapOrder} onTab={setTab} />
+            <Part
+              tab={tab}
+              placing={placing}
+              editing={editing}
+              onTapOrder={tapOrder}
+              onTab={setTab}
+            />
           </ScrollView>
         </View>
       </View>
@@ -87,10 +106,20 @@ function Tabs({ tab, onTab }: { tab: Tab; onTab: (tab: Tab) => void }) {
   const errors = findings.filter((f) => f.level === 'error').length;
   const isWide = useIsWide();
   const chips = TABS.map((t) => (
-    <Chip key={t} role="tab" text={t === 'ready' && errors > 0 ? `${text.tabs.ready} ${errors}` : text.tabs[t]} on={t === tab} onPress={() => onTab(t)} />
+    <Chip
+      key={t}
+      role="tab"
+      text={t === 'ready' && errors > 0 ? `${text.tabs.ready} ${errors}` : text.tabs[t]}
+      on={t === tab}
+      onPress={() => onTab(t)}
+    />
   ));
   const list = (
-    <View role={'tablist' as never} aria-label={text.tabList} style={[styles.tabRow, isWide && styles.tabWrap]}>
+    <View
+      role={'tablist' as never}
+      aria-label={text.tabList}
+      style={[styles.tabRow, isWide && styles.tabWrap]}
+    >
       {chips}
     </View>
   );
@@ -103,7 +132,19 @@ function Tabs({ tab, onTab }: { tab: Tab; onTab: (tab: Tab) => void }) {
   );
 }
 
-function Part({ tab, placing, editing, onTapOrder, onTab }: { tab: Tab; placing: Placing; editing: Editing; onTapOrder: (stageId: string) => void; onTab: (tab: Tab) => void }) {
+function Part({
+  tab,
+  placing,
+  editing,
+  onTapOrder,
+  onTab,
+}: {
+  tab: Tab;
+  placing: Placing;
+  editing: Editing;
+  onTapOrder: (stageId: string) => void;
+  onTab: (tab: Tab) => void;
+}) {
   switch (tab) {
     case 'line':
       return <LineTab />;
@@ -133,8 +174,22 @@ function Steps({ editing }: { editing: Editing }) {
           <Line>{text.saving[state.saving]}</Line>
         </View>
       ) : null}
-      <BigButton text={isWide ? text.undo : '↶'} label={text.undo} look="quiet" size="desk" onPress={() => keeper.undo()} disabled={!state.canUndo} />
-      <BigButton text={isWide ? text.redo : '↷'} label={text.redo} look="quiet" size="desk" onPress={() => keeper.redo()} disabled={!state.canRedo} />
+      <BigButton
+        text={isWide ? text.undo : '↶'}
+        label={text.undo}
+        look="quiet"
+        size="desk"
+        onPress={() => keeper.undo()}
+        disabled={!state.canUndo}
+      />
+      <BigButton
+        text={isWide ? text.redo : '↷'}
+        label={text.redo}
+        look="quiet"
+        size="desk"
+        onPress={() => keeper.redo()}
+        disabled={!state.canRedo}
+      />
     </View>
   );
 }
@@ -155,7 +210,9 @@ function Refused({ editing, onReload }: { editing: Editing; onReload: () => void
   }
   const sheet = kept.draft.id;
   const mine = async (): Promise<void> => {
-    const theirs = await draftOnServer(sheet).catch((e: unknown) => (asAppError(e).code === 'NOT_FOUND' ? null : undefined));
+    const theirs = await draftOnServer(sheet).catch((e: unknown) =>
+      asAppError(e).code === 'NOT_FOUND' ? null : undefined,
+    );
     if (theirs === undefined) setProblem(text.notNow);
     else keeper.goOnOver(theirs?.version ?? 0);
   };
@@ -166,10 +223,17 @@ function Refused({ editing, onReload }: { editing: Editing; onReload: () => void
   };
   return (
     <>
-      <Notice title={text.refusedTitle} text={`${refused.message} ${refused.fix}`} look="warn" alert />
+      <Notice
+        title={text.refusedTitle}
+        text={`${refused.message} ${refused.fix}`}
+        look="warn"
+        alert
+      />
       {problem ? <Notice title={problem} alert /> : null}
       <BigButton text={text.keepMine} look="plain" size="desk" onPress={() => void mine()} />
-      {refused.code === 'DRAFT_CHANGED' ? <BigButton text={text.takeTheirs} look="quiet" size="desk" onPress={() => void take()} /> : null}
+      {refused.code === 'DRAFT_CHANGED' ? (
+        <BigButton text={text.takeTheirs} look="quiet" size="desk" onPress={() => void take()} />
+      ) : null}
     </>
   );
 }

@@ -38,16 +38,53 @@ export const ORDER_OPTIONS = options<NonNullable<Stage['order']>['rule'] | 'inhe
   tapped: 'as tapped on the map',
   any: 'any order',
 });
-export const PURPOSE_OPTIONS = options<NonNullable<Stage['purpose']>>({ settling: 'settling', snug: 'snug', final: 'final', seal: 'seal', seating: 'seating' });
-export const REPEAT_OPTIONS = options<NonNullable<Stage['repeat']>['kind']>({ once: 'once', passes: 'so many passes', untilSettled: 'until settled', untilSeated: 'until seated' });
-export const LOOSEN_OPTIONS = options<'free' | 'crack' | 'degrees'>({ free: 'fully', crack: 'just eased', degrees: 'by degrees' });
+export const PURPOSE_OPTIONS = options<NonNullable<Stage['purpose']>>({
+  settling: 'settling',
+  snug: 'snug',
+  final: 'final',
+  seal: 'seal',
+  seating: 'seating',
+});
+export const REPEAT_OPTIONS = options<NonNullable<Stage['repeat']>['kind']>({
+  once: 'once',
+  passes: 'so many passes',
+  untilSettled: 'until settled',
+  untilSeated: 'until seated',
+});
+export const LOOSEN_OPTIONS = options<'free' | 'crack' | 'degrees'>({
+  free: 'fully',
+  crack: 'just eased',
+  degrees: 'by degrees',
+});
 export const UNIT_OPTIONS = {
-  torque: options({ 'N.m': 'N·m', '[ft_i].[lbf_av]': 'lbf·ft, foot-pounds', '[in_i].[lbf_av]': 'lbf·in, inch-pounds', 'kgf.m': 'kgf·m', 'kgf.cm': 'kgf·cm' }),
+  torque: options({
+    'N.m': 'N·m',
+    '[ft_i].[lbf_av]': 'lbf·ft, foot-pounds',
+    '[in_i].[lbf_av]': 'lbf·in, inch-pounds',
+    'kgf.m': 'kgf·m',
+    'kgf.cm': 'kgf·cm',
+  }),
   length: options({ mm: 'mm', '[in_i]': 'in' }),
 };
-export const HEAD_OPTIONS = options<Group['head']>({ hex: 'hex', '12-point': '12-point', '6-lobe': '6-lobe', 'E-profile': 'E-profile', nut: 'nut', socket: 'socket' });
-export const REUSE_OPTIONS = options<Group['reuse']>({ replace: 'used once', 'reuse-in-place': 'again, own hole', 'reuse-if-within-length': 'again, by length', reuse: 'again' });
-export const REPLACE_OPTIONS = options<NonNullable<Group['onReplace']>>({ lead: 'the lead decides', single: 'that one alone', redo: 'everything anew' });
+export const HEAD_OPTIONS = options<Group['head']>({
+  hex: 'hex',
+  '12-point': '12-point',
+  '6-lobe': '6-lobe',
+  'E-profile': 'E-profile',
+  nut: 'nut',
+  socket: 'socket',
+});
+export const REUSE_OPTIONS = options<Group['reuse']>({
+  replace: 'used once',
+  'reuse-in-place': 'again, own hole',
+  'reuse-if-within-length': 'again, by length',
+  reuse: 'again',
+});
+export const REPLACE_OPTIONS = options<NonNullable<Group['onReplace']>>({
+  lead: 'the lead decides',
+  single: 'that one alone',
+  redo: 'everything anew',
+});
 export const FRICTION_OPTIONS = options<FrictionCondition>(FRICTION_TEXT);
 export const STEP_OPTIONS = options<Step['kind']>({
   check: 'check',
@@ -64,7 +101,14 @@ export const STEP_OPTIONS = options<Step['kind']>({
   rest: 'what it rests on',
   mark: 'paint mark',
 });
-export const PHASE_OPTIONS = options<Step['phase']>({ diagnose: 'diagnose', parts: 'parts', takeApart: 'take apart', inspect: 'inspect', clean: 'clean', place: 'place' });
+export const PHASE_OPTIONS = options<Step['phase']>({
+  diagnose: 'diagnose',
+  parts: 'parts',
+  takeApart: 'take apart',
+  inspect: 'inspect',
+  clean: 'clean',
+  place: 'place',
+});
 export const DUE_OPTIONS = options<Step['due']['when']>({
   beforeFirstPull: 'before the first pull',
   before: 'before a stage',
@@ -78,7 +122,10 @@ export const FAILURE_OPTIONS = options<Extract<Step['due'], { when: 'atFailure' 
   driveRounded: 'drive rounded',
   wontLoosen: 'will not loosen',
 });
-export const MEASURE_OPTIONS = MEASURE_KINDS.map((value) => ({ value, text: KIND_TEXT[value].title }));
+export const MEASURE_OPTIONS = MEASURE_KINDS.map((value) => ({
+  value,
+  text: KIND_TEXT[value].title,
+}));
 export const CONSEQUENCE_OPTIONS = options<NonNullable<Step['answers']>[number]['then']>({
   goOn: 'go on',
   clean: 'clean',
@@ -88,5 +135,14 @@ export const CONSEQUENCE_OPTIONS = options<NonNullable<Step['answers']>[number][
   back: 'go back to a stage',
   stop: 'stop',
 });
-export const STRENGTH_OPTIONS = options<'none' | 'low' | 'medium' | 'high'>({ none: 'none', low: 'low', medium: 'medium', high: 'high' });
-export const READY_ON_OPTIONS = options<'none' | 'only' | 'plus'>({ none: 'put on here', only: 'comes on it, add none', plus: 'comes on it, more is added' });
+export const STRENGTH_OPTIONS = options<'none' | 'low' | 'medium' | 'high'>({
+  none: 'none',
+  low: 'low',
+  medium: 'medium',
+  high: 'high',
+});
+export const READY_ON_OPTIONS = options<'none' | 'only' | 'plus'>({
+  none: 'put on here',
+  only: 'comes on it, add none',
+  plus: 'comes on it, more is added',
+});

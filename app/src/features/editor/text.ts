@@ -15,7 +15,15 @@ export const text = {
     refused: 'kept on this device only',
     unkept: 'not kept on this device: stay here until it is saved',
   },
-  tabs: { line: 'Line', places: 'Places', fasteners: 'Fasteners', stages: 'Stages', steps: 'Steps', about: 'About', ready: 'Ready?' },
+  tabs: {
+    line: 'Line',
+    places: 'Places',
+    fasteners: 'Fasteners',
+    stages: 'Stages',
+    steps: 'Steps',
+    about: 'About',
+    ready: 'Ready?',
+  },
   tabList: 'Parts of the sheet',
 
   refusedTitle: 'The server did not take it',
@@ -25,11 +33,15 @@ export const text = {
 
   lineTitle: 'The whole procedure as one line',
   lineHint: '10 × M10×1.5 10.9 new, oiled, centre-out: 27 N·m until settled; 50 N·m; +75°; +65°',
-  lineHelp: 'Fasteners, a colon, then the stages with ; between. What a line cannot say stays as it is.',
+  lineHelp:
+    'Fasteners, a colon, then the stages with ; between. What a line cannot say stays as it is.',
   lineField: 'Shorthand',
   lineTake: 'Take it over',
   lineSays: 'As it stands now',
-  lineUnsaid: (n: number) => (n === 0 ? 'The line says all of it.' : `The line cannot say ${n} of its parts; pasting one leaves them where they are.`),
+  lineUnsaid: (n: number) =>
+    n === 0
+      ? 'The line says all of it.'
+      : `The line cannot say ${n} of its parts; pasting one leaves them where they are.`,
   lineUnread: (what: string, at: number) => `At ${at}: ${what}`,
 
   mapLabel: (n: number) => `Map of ${n} places. Tap or drag on it, or use the list beneath.`,
@@ -250,7 +262,8 @@ export const text = {
   compare: 'Compare every value with its source before it stands.',
   approve: (r: string) => `Approve as revision ${r}`,
   approving: 'Approving',
-  approveOnline: 'Nothing was approved. What you wrote is kept on this device; approve it when the server answers.',
+  approveOnline:
+    'Nothing was approved. What you wrote is kept on this device; approve it when the server answers.',
   onlyLead: 'A lead technician approves it. It is kept for them in the library.',
   notOwn: 'The last change is yours, so the other lead approves it.',
   discard: 'Discard this draft',

@@ -41,7 +41,12 @@ export function FollowUpsScreen() {
           </View>
         </View>
       ) : isError ? (
-        <Notice title={text.failed} text={asAppError(error).fix} action={{ text: text.retry, onPress: () => void refetch() }} alert />
+        <Notice
+          title={text.failed}
+          text={asAppError(error).fix}
+          action={{ text: text.retry, onPress: () => void refetch() }}
+          alert
+        />
       ) : (
         <Loading text={text.loading} />
       )}

@@ -5,7 +5,8 @@ export const text = {
   failed: 'What falls due could not be loaded',
   retry: 'Try again',
   none: 'Nothing falls due',
-  noneText: 'With each joint that is tight, what its sheet asks for afterwards is written down here.',
+  noneText:
+    'With each joint that is tight, what its sheet asks for afterwards is written down here.',
   groups: { overdue: 'Overdue', today: 'Today', soon: 'In the next two weeks', later: 'Later' },
   list: 'List',
   month: 'Month',
@@ -18,7 +19,8 @@ export const text = {
   dayHas: (day: string, n: number) => `${day}: ${n} ${n === 1 ? 'follow-up' : 'follow-ups'}`,
   onDay: (day: string) => `On ${day}`,
   calendar: 'In your calendar',
-  calendarText: 'As a file once, or at a private address that a calendar program asks by itself. Whoever has the address sees plates and names: keep it to yourself.',
+  calendarText:
+    'As a file once, or at a private address that a calendar program asks by itself. Whoever has the address sees plates and names: keep it to yourself.',
   file: 'Calendar file',
   make: 'Make a private address',
   makeAnew: 'Make another one; the old one ends',

@@ -4,7 +4,18 @@ import { Text } from 'react-native-paper';
 import type { HistoryLine } from '@stennet/core/contract';
 import { asAppError, recallPath, useHistory, useSignedIn, type Asked } from '@/data';
 import { openFile } from '@/platform/files';
-import { BigButton, Card, Heading, Line, Loading, Notice, ScreenFrame, Section, useInks, useIsWide } from '@/ui';
+import {
+  BigButton,
+  Card,
+  Heading,
+  Line,
+  Loading,
+  Notice,
+  ScreenFrame,
+  Section,
+  useInks,
+  useIsWide,
+} from '@/ui';
 import { AskForm } from './parts/AskForm';
 import { BringIn } from './parts/BringIn';
 import { DriftChart } from './parts/DriftChart';
@@ -29,16 +40,23 @@ export function HistoryScreen() {
     <ScreenFrame title={text.title} back="/" backLabel={text.back}>
       <View style={isWide ? styles.wide : styles.column}>
         <View style={[styles.column, isWide && styles.left]}>
-          <AskForm key={JSON.stringify(params)} params={params} onAsk={(next) => router.setParams({ ...cleared(params), ...next })} />
+          <AskForm
+            key={JSON.stringify(params)}
+            params={params}
+            onAsk={(next) => router.setParams({ ...cleared(params), ...next })}
+          />
           <BringIn />
         </View>
-        <View style={[styles.column, isWide && styles.right]}>{asked ? <Found asked={asked} /> : null}</View>
+        <View style={[styles.column, isWide && styles.right]}>
+          {asked ? <Found asked={asked} /> : null}
+        </View>
       </View>
     </ScreenFrame>
   );
 }
 
-const cleared = (params: Record<string, string>): Record<string, undefined> => Object.fromEntries(Object.keys(params).map((k) => [k, undefined]));
+const cleared = (params: Record<string, string>): Record<string, undefined> =>
+  Object.fromEntries(Object.keys(params).map((k) => [k, undefined]));
 
 /** What stands in the address, where all of it is there. */
 function askedIn(params: Record<string, string>): Asked | null {
@@ -50,7 +68,15 @@ function askedIn(params: Record<string, string>): Asked | null {
 
 function Found({ asked }: { asked: Asked }) {
   const history = useHistory(asked);
-  if (history.isError) return <Notice title={text.failed} text={asAppError(history.error).fix} action={{ text: text.retry, onPress: () => void history.refetch() }} alert />;
+  if (history.isError)
+    return (
+      <Notice
+        title={text.failed}
+        text={asAppError(history.error).fix}
+        action={{ text: text.retry, onPress: () => void history.refetch() }}
+        alert
+      />
+    );
   if (!history.data) return <Loading text={text.loading} />;
   const lines = history.data.pages.flatMap((p) => p.lines);
   const foreign = history.data.pages[0]?.foreign ?? [];
@@ -59,13 +85,30 @@ function Found({ asked }: { asked: Asked }) {
       <View role="status">
         <Heading>{text.found(lines.length, history.hasNextPage)}</Heading>
       </View>
-      {lines.length === 0 && foreign.length === 0 ? <Notice title={text.none} text={text.noneText} /> : null}
+      {lines.length === 0 && foreign.length === 0 ? (
+        <Notice title={text.none} text={text.noneText} />
+      ) : null}
       {asked.by === 'wrench' ? <DriftChart lines={lines} /> : null}
-      {lines.length > 0 ? <BigButton text={text.recall} hint={text.recallHint} look="plain" size="desk" onPress={() => openFile(recallPath(asked), 'keep')} /> : null}
+      {lines.length > 0 ? (
+        <BigButton
+          text={text.recall}
+          hint={text.recallHint}
+          look="plain"
+          size="desk"
+          onPress={() => openFile(recallPath(asked), 'keep')}
+        />
+      ) : null}
       {lines.map((line) => (
         <LineCard key={line.run} line={line} />
       ))}
-      {history.hasNextPage ? <BigButton text={text.more} look="quiet" size="desk" onPress={() => void history.fetchNextPage()} /> : null}
+      {history.hasNextPage ? (
+        <BigButton
+          text={text.more}
+          look="quiet"
+          size="desk"
+          onPress={() => void history.fetchNextPage()}
+        />
+      ) : null}
       {foreign.length > 0 ? (
         <Section title={text.foreign}>
           {foreign.map((f) => (
@@ -85,16 +128,27 @@ function LineCard({ line: l }: { line: HistoryLine }) {
   const day = (iso: string): string => format.day(iso.slice(0, 10));
   return (
     <Card>
-      <Link href={`/runs/${l.run}/record`} aria-label={text.open(l.number, joint)} style={styles.link}>
+      <Link
+        href={`/runs/${l.run}/record`}
+        aria-label={text.open(l.number, joint)}
+        style={styles.link}
+      >
         <View style={styles.line}>
-          <Text style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}>{`RO ${l.number} · ${joint}`}</Text>
+          <Text
+            style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}
+          >{`RO ${l.number} · ${joint}`}</Text>
           <Text style={{ fontSize: 15, color: inks.inkSoft }}>{day(l.at)}</Text>
         </View>
-        <Line>{text.line(`${l.vehicle.maker} ${l.vehicle.model}`, l.vehicle.plate, l.customer)}</Line>
+        <Line>
+          {text.line(`${l.vehicle.maker} ${l.vehicle.model}`, l.vehicle.plate, l.customer)}
+        </Line>
         <Line>{`${text.sheetLine(l.title, l.revision)} · ${l.state === 'finished' ? text.signing[l.signing] : text.states[l.state]}`}</Line>
         {l.use ? (
           <Line strong>
-            {[text.use(l.use.pulls, day(l.use.firstAt), day(l.use.lastAt)), l.use.ratio === null ? '' : text.ratio(`${format.number(l.use.ratio * 100, 1)} %`)]
+            {[
+              text.use(l.use.pulls, day(l.use.firstAt), day(l.use.lastAt)),
+              l.use.ratio === null ? '' : text.ratio(`${format.number(l.use.ratio * 100, 1)} %`),
+            ]
               .filter(Boolean)
               .join(' · ')}
           </Line>
@@ -110,5 +164,11 @@ const styles = StyleSheet.create({
   left: { flex: 2, minWidth: 0 },
   right: { flex: 3, minWidth: 0 },
   link: { display: 'flex', flexDirection: 'column', alignItems: 'stretch' },
-  line: { flexDirection: 'row', justifyContent: 'space-between', flexWrap: 'wrap', columnGap: 12, width: '100%' },
+  line: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    flexWrap: 'wrap',
+    columnGap: 12,
+    width: '100%',
+  },
 });

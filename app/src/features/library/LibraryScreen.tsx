@@ -6,7 +6,17 @@ import type { Library } from '@stennet/core/contract/run';
 import { asAppError, useSignedIn } from '@/data';
 import { setJointSheet } from '@/data/orders';
 import { useBeginDraft, useLibrary, useUnsentDrafts } from '@/data/drafts';
-import { BigButton, FieldRow, Line, Loading, Notice, ScreenFrame, Section, TextField, useIsWide } from '@/ui';
+import {
+  BigButton,
+  FieldRow,
+  Line,
+  Loading,
+  Notice,
+  ScreenFrame,
+  Section,
+  TextField,
+  useIsWide,
+} from '@/ui';
 import { DraftList } from './parts/DraftList';
 import { Exchange } from './parts/Exchange';
 import { text } from './text';
@@ -20,7 +30,12 @@ export function LibraryScreen() {
     return (
       <ScreenFrame title={text.title} back="/find" backLabel={text.back}>
         {error ? (
-          <Notice title={text.failed} text={`${error.message} ${error.fix}`} action={{ text: text.retry, onPress: () => void library.refetch() }} alert />
+          <Notice
+            title={text.failed}
+            text={`${error.message} ${error.fix}`}
+            action={{ text: text.retry, onPress: () => void library.refetch() }}
+            alert
+          />
         ) : (
           <Loading text={text.loading} />
         )}
@@ -30,7 +45,12 @@ export function LibraryScreen() {
   }
   const { data } = library;
   return (
-    <ScreenFrame title={text.title} subtitle={text.standing(data.standing)} back="/find" backLabel={text.back}>
+    <ScreenFrame
+      title={text.title}
+      subtitle={text.standing(data.standing)}
+      back="/find"
+      backLabel={text.back}
+    >
       <View style={isWide ? styles.wide : styles.phone}>
         <View style={[styles.column, isWide && styles.half]}>
           <Unsent />
@@ -55,7 +75,13 @@ function Unsent() {
     <Section title={text.unsent}>
       <Line>{text.unsentHelp}</Line>
       {unsent.map(({ draft }) => (
-        <BigButton key={draft.id} text={text.draftTitle(draft.title)} look="plain" size="desk" onPress={() => router.navigate(`/drafts/${draft.id}`)} />
+        <BigButton
+          key={draft.id}
+          text={text.draftTitle(draft.title)}
+          look="plain"
+          size="desk"
+          onPress={() => router.navigate(`/drafts/${draft.id}`)}
+        />
       ))}
     </Section>
   );
@@ -77,7 +103,13 @@ function WriteNew() {
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-+|-+$/g, '')
       .slice(0, 40);
-    void begin({ maker: maker.trim(), model: model.trim(), engine: engine.trim(), kind: key, title: title.trim() }).then((id) => router.navigate(`/drafts/${id}`));
+    void begin({
+      maker: maker.trim(),
+      model: model.trim(),
+      engine: engine.trim(),
+      kind: key,
+      title: title.trim(),
+    }).then((id) => router.navigate(`/drafts/${id}`));
   };
   return (
     <Section title={text.write}>
@@ -88,7 +120,12 @@ function WriteNew() {
         <TextField label={text.engine} value={engine} onChange={setEngine} />
         <TextField label={text.kind} value={kind} onChange={setKind} />
       </FieldRow>
-      <TextField label={text.sheetTitle} value={title} onChange={setTitle} {...(isWhole ? { onSubmit: start } : {})} />
+      <TextField
+        label={text.sheetTitle}
+        value={title}
+        onChange={setTitle}
+        {...(isWhole ? { onSubmit: start } : {})}
+      />
       <BigButton text={text.begin} look="plain" size="desk" onPress={start} disabled={!isWhole} />
       {isWhole ? null : <Line>{text.needs}</Line>}
     </Section>
@@ -101,7 +138,9 @@ function Replaced({ library }: { library: Library }) {
   if (library.replaced.length === 0) return null;
   const take = (r: Library['replaced'][number]): void => {
     setProblem(null);
-    setJointSheet(r.joint, r.sheet, r.by).catch((e: unknown) => setProblem(`${asAppError(e).message} ${asAppError(e).fix}`));
+    setJointSheet(r.joint, r.sheet, r.by).catch((e: unknown) =>
+      setProblem(`${asAppError(e).message} ${asAppError(e).fix}`),
+    );
   };
   return (
     <Section title={text.replaced}>
@@ -111,7 +150,9 @@ function Replaced({ library }: { library: Library }) {
         <View key={r.joint} style={styles.replaced}>
           <Line strong>{text.replacedLine(r.number, r.jointName)}</Line>
           <Line>{`${text.replacedSub(r.title, r.revision, r.by)}${r.state ? `; ${text.keeps}` : ''}`}</Line>
-          {r.state === null && isAllowed(me.role, 'order.write') ? <BigButton text={text.take(r.by)} look="plain" size="desk" onPress={() => take(r)} /> : null}
+          {r.state === null && isAllowed(me.role, 'order.write') ? (
+            <BigButton text={text.take(r.by)} look="plain" size="desk" onPress={() => take(r)} />
+          ) : null}
         </View>
       ))}
     </Section>

@@ -20,18 +20,26 @@ export const text = {
   draftSub: (where: string, revision: string) => `${where}, revision ${revision}`,
   draftBy: (name: string, ago: string) => `${name}, ${ago}`,
   state: (errors: number, warnings: number) =>
-    errors > 0 ? `${errors} to mend` : warnings > 0 ? `${warnings} ${warnings === 1 ? 'warning' : 'warnings'} to answer` : 'ready to be approved',
+    errors > 0
+      ? `${errors} to mend`
+      : warnings > 0
+        ? `${warnings} ${warnings === 1 ? 'warning' : 'warnings'} to answer`
+        : 'ready to be approved',
   imported: 'from a file',
   open: (t: string) => `Open the draft of ${t}`,
   unsent: 'On this device only',
   unsentHelp: 'Written here and not yet taken by the server.',
-  approveAll: (n: number) => (n === 1 ? 'Approve the one from a file' : `Approve all ${n} from files`),
-  approveAllHelp: 'Only drafts from a file that have nothing to mend and no warnings. Compare them with their sources first.',
+  approveAll: (n: number) =>
+    n === 1 ? 'Approve the one from a file' : `Approve all ${n} from files`,
+  approveAllHelp:
+    'Only drafts from a file that have nothing to mend and no warnings. Compare them with their sources first.',
   approving: (done: number, of: number) => `Approving, ${done} of ${of}`,
   replaced: 'Joints on a replaced revision',
-  replacedHelp: 'A run that has begun keeps its revision. A joint that has not can take the newer one.',
+  replacedHelp:
+    'A run that has begun keeps its revision. A joint that has not can take the newer one.',
   replacedLine: (number: string, joint: string) => `RO ${number}, ${joint}`,
-  replacedSub: (title: string, revision: string, by: string) => `${title}, rev ${revision}; rev ${by} stands`,
+  replacedSub: (title: string, revision: string, by: string) =>
+    `${title}, rev ${revision}; rev ${by} stands`,
   keeps: 'its run keeps it',
   take: (by: string) => `Take rev ${by}`,
   exchange: 'Import and export',
@@ -39,7 +47,8 @@ export const text = {
   exportStages: 'Export stages as a table (CSV)',
   exportFasteners: 'Export fasteners as a table (CSV)',
   choose: 'Choose a file to import',
-  chooseHelp: 'Sheets as JSON, or a table of stages or fasteners as CSV. First you are told what is in it; nothing is written until you say so.',
+  chooseHelp:
+    'Sheets as JSON, or a table of stages or fasteners as CSV. First you are told what is in it; nothing is written until you say so.',
   reading: (name: string) => `Reading ${name}`,
   writing: (name: string) => `Writing ${name}`,
   sent: (percent: number) => `${percent} % sent`,

@@ -10,7 +10,10 @@ import { Result } from '@/ui/measuring/Result';
 import { KIND_TEXT } from '@/ui/measuring/text';
 import { text } from './text';
 
-/** What is measured on a repair order: raw readings kept, judged with the instrument's own uncertainty. */
+/**
+ * What is measured on a repair order: raw readings kept, judged with the instrument's own
+ * uncertainty.
+ */
 export function MeasureScreen() {
   const { order: id } = useLocalSearchParams<{ order: string }>();
   const order = useOrder(id);
@@ -18,7 +21,12 @@ export function MeasureScreen() {
   return (
     <ScreenFrame title={text.title} back={`/orders/${id}`} backLabel={text.back}>
       {order.isError ? (
-        <Notice title={text.failed} text={asAppError(order.error).fix} action={{ text: text.retry, onPress: () => void order.refetch() }} alert />
+        <Notice
+          title={text.failed}
+          text={asAppError(order.error).fix}
+          action={{ text: text.retry, onPress: () => void order.refetch() }}
+          alert
+        />
       ) : (
         <Loading text={text.loading} />
       )}
@@ -31,10 +39,19 @@ function Ready({ order }: { order: Order }) {
   const measured = ofKind(useEntries(order), 'measurement');
   const mayWrite = isAllowed(me.role, 'order.write') && order.state !== 'handedOver';
   return (
-    <ScreenFrame title={text.title} subtitle={text.sub(order.number, `${order.vehicle.maker} ${order.vehicle.model}`)} back={`/orders/${order.id}`} backLabel={text.back}>
+    <ScreenFrame
+      title={text.title}
+      subtitle={text.sub(order.number, `${order.vehicle.maker} ${order.vehicle.model}`)}
+      back={`/orders/${order.id}`}
+      backLabel={text.back}
+    >
       {mayWrite ? <MeasureForm order={order.id} /> : null}
       <Compared joints={order.jobs.flatMap((j) => j.joints)} />
-      {measured.length === 0 ? <Line>{text.none}</Line> : [...measured].reverse().map((e) => <Kept key={e.id} entry={e} />)}
+      {measured.length === 0 ? (
+        <Line>{text.none}</Line>
+      ) : (
+        [...measured].reverse().map((e) => <Kept key={e.id} entry={e} />)
+      )}
     </ScreenFrame>
   );
 }
@@ -44,12 +61,34 @@ function Kept({ entry }: { entry: ShownEntry<EntryOf<'measurement'>> }) {
   const { body } = entry;
   return (
     <Section title={`${body.of} · ${KIND_TEXT[body.what].title}`}>
-      <Result what={body.what} judged={judgeMeasured(body as Measured)} unit={body.unit} format={format} />
+      <Result
+        what={body.what}
+        judged={judgeMeasured(body as Measured)}
+        unit={body.unit}
+        format={format}
+      />
       {body.then ? <Line strong>{`${text.then}: ${text.thens[body.then]}`}</Line> : null}
-      {body.prices ? <Line>{text.cheaper(format.price(body.prices.mend), format.price(body.prices.replace), body.prices.mend <= body.prices.replace)}</Line> : null}
-      <Line>{body.rows.map((r) => `${r.row}: ${r.values.map((v) => (v === null ? '–' : format.number(v, 4))).join(' / ')}`).join('; ')}</Line>
+      {body.prices ? (
+        <Line>
+          {text.cheaper(
+            format.price(body.prices.mend),
+            format.price(body.prices.replace),
+            body.prices.mend <= body.prices.replace,
+          )}
+        </Line>
+      ) : null}
+      <Line>
+        {body.rows
+          .map(
+            (r) =>
+              `${r.row}: ${r.values.map((v) => (v === null ? '–' : format.number(v, 4))).join(' / ')}`,
+          )
+          .join('; ')}
+      </Line>
       <Line>{[body.instrument, body.note ?? ''].filter(Boolean).join(' · ')}</Line>
-      <Line>{entry.waiting ? text.notSent : text.by(entry.by, format.dateTime(new Date(entry.at)))}</Line>
+      <Line>
+        {entry.waiting ? text.notSent : text.by(entry.by, format.dateTime(new Date(entry.at)))}
+      </Line>
     </Section>
   );
 }

@@ -6,7 +6,18 @@ import { checkVin } from '@stennet/core/find';
 import { asAppError, useKeptForm, useOrder, useSignedIn } from '@/data';
 import { createOrder, saveOrder, useVehicle } from '@/data/orders';
 import { newId } from '@/platform/ids';
-import { BigButton, Card, ChoiceField, FieldRow, Line, Loading, Notice, ScreenFrame, Section, TextField } from '@/ui';
+import {
+  BigButton,
+  Card,
+  ChoiceField,
+  FieldRow,
+  Line,
+  Loading,
+  Notice,
+  ScreenFrame,
+  Section,
+  TextField,
+} from '@/ui';
 import { EMPTY, formOf, readForm, type HeadForm, type Problems } from './orderForm';
 import { shopTimeIn } from './shopTime';
 import { text } from './text';
@@ -22,7 +33,11 @@ function Edit({ id }: { id: string }) {
   if (order.data) return <Form key={id} order={order.data} />;
   return (
     <ScreenFrame title={text.formEdit('')} back={`/orders/${id}`} backLabel={text.backToOrder}>
-      {order.isError ? <Notice title={text.failed} text={asAppError(order.error).fix} alert /> : <Loading text={text.loading} />}
+      {order.isError ? (
+        <Notice title={text.failed} text={asAppError(order.error).fix} alert />
+      ) : (
+        <Loading text={text.loading} />
+      )}
     </ScreenFrame>
   );
 }
@@ -31,7 +46,9 @@ function Form({ order }: { order: Order | null }) {
   const router = useRouter();
   const { me } = useSignedIn();
   const time = shopTimeIn(me.shop.timeZone);
-  const { form, put, clear, isTouched, isRestored } = useKeptForm<HeadForm & { id: string; version: number }>(`order ${order?.id ?? 'new'}`, {
+  const { form, put, clear, isTouched, isRestored } = useKeptForm<
+    HeadForm & { id: string; version: number }
+  >(`order ${order?.id ?? 'new'}`, {
     ...(order ? formOf(order, time) : EMPTY),
     // Sent again after a lost answer, it is the same one; a change is one on top of what was seen.
     id: order?.id ?? newId(),
@@ -47,7 +64,10 @@ function Form({ order }: { order: Order | null }) {
     setBusy(true);
     const sent = order
       ? saveOrder(order.id, { version, head: read.head })
-      : createOrder({ order: form.id, head: { ...read.head, number: form.number.trim() ? read.head.number : null } });
+      : createOrder({
+          order: form.id,
+          head: { ...read.head, number: form.number.trim() ? read.head.number : null },
+        });
     sent.then(
       () => {
         clear();
@@ -60,13 +80,30 @@ function Form({ order }: { order: Order | null }) {
     );
   };
   const field = (name: keyof HeadForm, label: string, lines = 1) => (
-    <TextField label={label} value={form[name]} lines={lines} onChange={(t) => put({ [name]: t })} problem={problems[name]} />
+    <TextField
+      label={label}
+      value={form[name]}
+      lines={lines}
+      onChange={(t) => put({ [name]: t })}
+      problem={problems[name]}
+    />
   );
   const back = order ? `/orders/${order.id}` : '/orders';
   return (
-    <ScreenFrame title={order ? text.formEdit(order.number) : text.formNew} back={back} backLabel={order ? text.backToOrder : text.backToOrders}>
+    <ScreenFrame
+      title={order ? text.formEdit(order.number) : text.formNew}
+      back={back}
+      backLabel={order ? text.backToOrder : text.backToOrders}
+    >
       {isRestored ? <Line>{text.kept}</Line> : null}
-      {error ? <Refusal error={error} order={order} onOver={() => order && save(order.version)} onTheirs={clear} /> : null}
+      {error ? (
+        <Refusal
+          error={error}
+          order={order}
+          onOver={() => order && save(order.version)}
+          onTheirs={clear}
+        />
+      ) : null}
       <Card>
         <FieldRow>
           {field('vin', text.vin)}
@@ -101,7 +138,11 @@ function Form({ order }: { order: Order | null }) {
           {field('number', order ? text.numberKeep : text.number)}
         </FieldRow>
       </Section>
-      <BigButton text={busy ? text.saving : text.save} disabled={busy} onPress={() => save(form.version)} />
+      <BigButton
+        text={busy ? text.saving : text.save}
+        disabled={busy}
+        onPress={() => save(form.version)}
+      />
       {isTouched ? (
         <BigButton
           text={text.letGo}
@@ -118,12 +159,33 @@ function Form({ order }: { order: Order | null }) {
 }
 
 /** What somebody else saved meanwhile is shown before anything is written over it. */
-function Refusal({ error, order, onOver, onTheirs }: { error: AppError; order: Order | null; onOver: () => void; onTheirs: () => void }) {
-  if (error.code !== 'ORDER_CHANGED' || !order) return <Notice title={error.message} text={error.fix} look="warn" alert />;
+function Refusal({
+  error,
+  order,
+  onOver,
+  onTheirs,
+}: {
+  error: AppError;
+  order: Order | null;
+  onOver: () => void;
+  onTheirs: () => void;
+}) {
+  if (error.code !== 'ORDER_CHANGED' || !order)
+    return <Notice title={error.message} text={error.fix} look="warn" alert />;
   return (
     <Section title={text.changedTitle}>
       <Line strong>{`${error.message} ${error.fix}`}</Line>
-      <Line>{[order.customer, order.concern, order.vehicle.plate, order.bay ?? '', `${order.odometer.value} ${order.odometer.unit}`].filter(Boolean).join(' · ')}</Line>
+      <Line>
+        {[
+          order.customer,
+          order.concern,
+          order.vehicle.plate,
+          order.bay ?? '',
+          `${order.odometer.value} ${order.odometer.unit}`,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      </Line>
       <BigButton text={text.showTheirs} look="quiet" size="desk" onPress={onTheirs} />
       <BigButton text={text.overTheirs} look="warn" size="desk" onPress={onOver} />
     </Section>
@@ -137,5 +199,10 @@ function ByVin({ vin, onTake }: { vin: string; onTake: (change: Partial<HeadForm
   const found = useVehicle(tidy, isGood);
   const vehicle = isGood ? found.data?.vehicle : null;
   if (!vehicle) return null;
-  return <Notice title={text.known(`${vehicle.maker} ${vehicle.model}, ${vehicle.plate}`)} action={{ text: text.takeKnown, onPress: () => onTake({ ...vehicle, vin: tidy }) }} />;
+  return (
+    <Notice
+      title={text.known(`${vehicle.maker} ${vehicle.model}, ${vehicle.plate}`)}
+      action={{ text: text.takeKnown, onPress: () => onTake({ ...vehicle, vin: tidy }) }}
+    />
+  );
 }

@@ -3,14 +3,33 @@ import { useDeferredValue, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isAllowed, type Order } from '@stennet/core/contract';
-import { blockers, isAwaited, ORDER_STATES, ORDER_STATE_TEXT, type OrderState } from '@stennet/core/order';
+import {
+  blockers,
+  isAwaited,
+  ORDER_STATES,
+  ORDER_STATE_TEXT,
+  type OrderState,
+} from '@stennet/core/order';
 import { asAppError, useOrder, useOrders, useSignedIn } from '@/data';
-import { BigButton, Chip, Line, Loading, Notice, ScreenFrame, TextField, useInks, useIsWide } from '@/ui';
+import {
+  BigButton,
+  Chip,
+  Line,
+  Loading,
+  Notice,
+  ScreenFrame,
+  TextField,
+  useInks,
+  useIsWide,
+} from '@/ui';
 import { OrderPane } from './parts/OrderPane';
 import { seenOf } from './parts/StateBar';
 import { text } from './text';
 
-/** The adviser's desk: all repair orders by what is typed and by state; on a wide screen the chosen one stands beside. */
+/**
+ * The adviser's desk: all repair orders by what is typed and by state; on a wide screen the chosen
+ * one stands beside.
+ */
 export function OrdersScreen() {
   const { me } = useSignedIn();
   const isWide = useIsWide();
@@ -24,22 +43,52 @@ export function OrdersScreen() {
     <View style={styles.list}>
       <TextField label={text.search} value={q} onChange={setQ} mode="search" />
       <View style={styles.states} role="radiogroup" aria-label={text.stateTitle}>
-        <Chip role="radio" text={text.all} on={state === undefined} onPress={() => setState(undefined)} />
+        <Chip
+          role="radio"
+          text={text.all}
+          on={state === undefined}
+          onPress={() => setState(undefined)}
+        />
         {ORDER_STATES.map((s) => (
-          <Chip key={s} role="radio" text={ORDER_STATE_TEXT[s]} on={state === s} onPress={() => setState(s)} />
+          <Chip
+            key={s}
+            role="radio"
+            text={ORDER_STATE_TEXT[s]}
+            on={state === s}
+            onPress={() => setState(s)}
+          />
         ))}
       </View>
-      {isAllowed(me.role, 'order.write') ? <BigButton text={text.newOrder} look="plain" size="desk" onPress={() => router.navigate('/orders/new')} /> : null}
-      <BigButton text={text.history} look="quiet" size="desk" onPress={() => router.navigate('/history')} />
+      {isAllowed(me.role, 'order.write') ? (
+        <BigButton
+          text={text.newOrder}
+          look="plain"
+          size="desk"
+          onPress={() => router.navigate('/orders/new')}
+        />
+      ) : null}
+      <BigButton
+        text={text.history}
+        look="quiet"
+        size="desk"
+        onPress={() => router.navigate('/history')}
+      />
       {orders.isError && orders.data ? <Line>{text.notThere}</Line> : null}
       {orders.data ? (
         orders.data.orders.length === 0 ? (
           <Notice title={text.none} text={text.noneText} />
         ) : (
-          orders.data.orders.map((o) => <OrderRow key={o.id} order={o} on={isWide && o.id === at} isBeside={isWide} />)
+          orders.data.orders.map((o) => (
+            <OrderRow key={o.id} order={o} on={isWide && o.id === at} isBeside={isWide} />
+          ))
         )
       ) : orders.isError ? (
-        <Notice title={text.failed} text={asAppError(orders.error).message} action={{ text: text.retry, onPress: () => void orders.refetch() }} alert />
+        <Notice
+          title={text.failed}
+          text={asAppError(orders.error).message}
+          action={{ text: text.retry, onPress: () => void orders.refetch() }}
+          alert
+        />
       ) : (
         <Loading text={text.loading} />
       )}
@@ -52,14 +101,28 @@ export function OrdersScreen() {
       </ScreenFrame>
     );
   }
-  // Each scrolls by itself: the chosen one begins at its top, and the list stays where it was chosen.
+  // Each scrolls by itself: the chosen one begins at its top, and the list stays where it was
+  // chosen.
   return (
     <ScreenFrame title={text.orders} back="/" backLabel={text.back} fixed>
       <View style={styles.wide}>
-        <ScrollView role="region" aria-label={text.orders} tabIndex={0} style={styles.left} contentContainerStyle={styles.scrolled}>
+        <ScrollView
+          role="region"
+          aria-label={text.orders}
+          tabIndex={0}
+          style={styles.left}
+          contentContainerStyle={styles.scrolled}
+        >
           {list}
         </ScrollView>
-        <ScrollView key={at} role="region" aria-label={text.chosen} tabIndex={0} style={styles.right} contentContainerStyle={styles.scrolled}>
+        <ScrollView
+          key={at}
+          role="region"
+          aria-label={text.chosen}
+          tabIndex={0}
+          style={styles.right}
+          contentContainerStyle={styles.scrolled}
+        >
           {at ? <Beside id={at} /> : <Notice title={text.choose} />}
         </ScrollView>
       </View>
@@ -74,25 +137,46 @@ function Beside({ id }: { id: string }) {
     const { number, vehicle, customer } = order.data;
     return (
       <View style={styles.list}>
-        <Text role="heading" aria-level={2} style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}>
+        <Text
+          role="heading"
+          aria-level={2}
+          style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}
+        >
           {`${text.title(number)} · ${vehicle.maker} ${vehicle.model} · ${vehicle.plate} · ${customer}`}
         </Text>
         <OrderPane order={order.data} isBeside />
       </View>
     );
   }
-  return order.isError ? <Notice title={text.failed} text={asAppError(order.error).fix} alert /> : <Loading text={text.loading} />;
+  return order.isError ? (
+    <Notice title={text.failed} text={asAppError(order.error).fix} alert />
+  ) : (
+    <Loading text={text.loading} />
+  );
 }
 
 function OrderRow({ order, on, isBeside }: { order: Order; on: boolean; isBeside: boolean }) {
   const inks = useInks();
   const { format } = useSignedIn();
   const held = blockers(seenOf(order, order.entries)).filter((b) => b.by !== 'joint');
-  const parts = order.entries.filter((e) => e.body.kind === 'part' && isAwaited(e.body.state)).length;
-  const happened = [...new Set(order.jobs.flatMap((j) => j.joints.flatMap((t) => t.runs.flatMap((r) => r.standing.happened ?? []))))].slice(0, 3);
-  const why = [parts > 0 ? text.toOrder(parts) : '', ...held.filter((b) => b.by !== 'part').map((b) => b.text)].filter(Boolean);
+  const parts = order.entries.filter(
+    (e) => e.body.kind === 'part' && isAwaited(e.body.state),
+  ).length;
+  const happened = [
+    ...new Set(
+      order.jobs.flatMap((j) =>
+        j.joints.flatMap((t) => t.runs.flatMap((r) => r.standing.happened ?? [])),
+      ),
+    ),
+  ].slice(0, 3);
+  const why = [
+    parts > 0 ? text.toOrder(parts) : '',
+    ...held.filter((b) => b.by !== 'part').map((b) => b.text),
+  ].filter(Boolean);
   return (
-    <View style={[styles.row, { backgroundColor: inks.card, borderColor: on ? inks.brand : inks.line }]}>
+    <View
+      style={[styles.row, { backgroundColor: inks.card, borderColor: on ? inks.brand : inks.line }]}
+    >
       <Link
         href={(isBeside ? `/orders?at=${order.id}` : `/orders/${order.id}`) as never}
         aria-label={text.openOrder(order.number)}
@@ -101,15 +185,32 @@ function OrderRow({ order, on, isBeside }: { order: Order; on: boolean; isBeside
       >
         <View style={styles.press}>
           <View style={styles.line}>
-            <Text style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}>{text.title(order.number)}</Text>
-            <Text style={{ fontSize: 15, color: inks.inkSoft }}>{ORDER_STATE_TEXT[order.state]}</Text>
+            <Text style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}>
+              {text.title(order.number)}
+            </Text>
+            <Text style={{ fontSize: 15, color: inks.inkSoft }}>
+              {ORDER_STATE_TEXT[order.state]}
+            </Text>
           </View>
-          <Text style={{ fontSize: 16, color: inks.ink }}>{`${order.vehicle.maker} ${order.vehicle.model} · ${order.vehicle.plate} · ${order.customer}`}</Text>
+          <Text
+            style={{ fontSize: 16, color: inks.ink }}
+          >{`${order.vehicle.maker} ${order.vehicle.model} · ${order.vehicle.plate} · ${order.customer}`}</Text>
           <Text style={{ fontSize: 15, color: inks.inkSoft }}>
-            {[order.jobs.map((j) => j.title).join(', '), order.promisedAt ? format.dateTime(new Date(order.promisedAt)) : ''].filter(Boolean).join(' · ')}
+            {[
+              order.jobs.map((j) => j.title).join(', '),
+              order.promisedAt ? format.dateTime(new Date(order.promisedAt)) : '',
+            ]
+              .filter(Boolean)
+              .join(' · ')}
           </Text>
-          {why.length > 0 ? <Text style={{ fontSize: 15, color: inks.warnText, fontWeight: '700' }}>{`▲ ${why.join('; ')}`}</Text> : null}
-          {happened.length > 0 ? <Text style={{ fontSize: 15, color: inks.inkSoft }}>{happened.join('; ')}</Text> : null}
+          {why.length > 0 ? (
+            <Text
+              style={{ fontSize: 15, color: inks.warnText, fontWeight: '700' }}
+            >{`▲ ${why.join('; ')}`}</Text>
+          ) : null}
+          {happened.length > 0 ? (
+            <Text style={{ fontSize: 15, color: inks.inkSoft }}>{happened.join('; ')}</Text>
+          ) : null}
         </View>
       </Link>
     </View>
@@ -119,7 +220,14 @@ function OrderRow({ order, on, isBeside }: { order: Order; on: boolean; isBeside
 const styles = StyleSheet.create({
   list: { gap: 12 },
   states: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
-  wide: { flex: 1, minHeight: 0, flexDirection: 'row', width: '100%', maxWidth: 1180, alignSelf: 'center' },
+  wide: {
+    flex: 1,
+    minHeight: 0,
+    flexDirection: 'row',
+    width: '100%',
+    maxWidth: 1180,
+    alignSelf: 'center',
+  },
   left: { flexGrow: 0, flexShrink: 0, width: 440 },
   right: { flex: 1, minWidth: 0 },
   scrolled: { padding: 12, paddingBottom: 32 },

@@ -12,7 +12,10 @@ import { Kits } from './parts/Kits';
 import { PartRow } from './parts/PartRow';
 import { text } from './text';
 
-/** From the jobs: what must be new, what may come back and how, what is worth replacing while in there. */
+/**
+ * From the jobs: what must be new, what may come back and how, what is worth replacing while in
+ * there.
+ */
 export function PartsScreen() {
   const { order: id } = useLocalSearchParams<{ order: string }>();
   const order = useOrder(id);
@@ -20,7 +23,12 @@ export function PartsScreen() {
   return (
     <ScreenFrame title={text.parts} back={`/orders/${id}`} backLabel={text.backToOrder}>
       {order.isError ? (
-        <Notice title={text.failed} text={asAppError(order.error).fix} action={{ text: text.retry, onPress: () => void order.refetch() }} alert />
+        <Notice
+          title={text.failed}
+          text={asAppError(order.error).fix}
+          action={{ text: text.retry, onPress: () => void order.refetch() }}
+          alert
+        />
       ) : (
         <Loading text={text.loading} />
       )}
@@ -53,7 +61,12 @@ function Ready({ order }: { order: Order }) {
     );
   };
   return (
-    <ScreenFrame title={text.partsFor(order.number)} subtitle={`${order.vehicle.maker} ${order.vehicle.model}`} back={`/orders/${order.id}`} backLabel={text.backToOrder}>
+    <ScreenFrame
+      title={text.partsFor(order.number)}
+      subtitle={`${order.vehicle.maker} ${order.vehicle.model}`}
+      back={`/orders/${order.id}`}
+      backLabel={text.backToOrder}
+    >
       {missing.length > 0 ? <Line>{`${text.looking}: ${missing.join(', ')}`}</Line> : null}
       <View style={isWide ? styles.wide : styles.phone}>
         <View style={[styles.column, isWide && styles.left]}>
@@ -63,12 +76,31 @@ function Ready({ order }: { order: Order }) {
         </View>
         <View style={[styles.column, isWide && styles.right]}>
           {order.jobs.map((job) => (
-            <Kits key={job.id} order={order.id} job={job} lines={lines} entries={entries} mayWrite={mayWrite} />
+            <Kits
+              key={job.id}
+              order={order.id}
+              job={job}
+              lines={lines}
+              entries={entries}
+              mayWrite={mayWrite}
+            />
           ))}
           {mayWrite && order.jobs[0] ? <AddPart order={order.id} job={order.jobs[0].id} /> : null}
           <View style={styles.row}>
-            <BigButton text={text.onPaper} look="quiet" size="desk" grow onPress={() => openFile(`/api/orders/${order.id}/parts?form=pdf`, 'show')} />
-            <BigButton text={text.asTable} look="quiet" size="desk" grow onPress={() => openFile(`/api/orders/${order.id}/parts?form=csv`, 'keep')} />
+            <BigButton
+              text={text.onPaper}
+              look="quiet"
+              size="desk"
+              grow
+              onPress={() => openFile(`/api/orders/${order.id}/parts?form=pdf`, 'show')}
+            />
+            <BigButton
+              text={text.asTable}
+              look="quiet"
+              size="desk"
+              grow
+              onPress={() => openFile(`/api/orders/${order.id}/parts?form=csv`, 'keep')}
+            />
           </View>
         </View>
       </View>
@@ -80,20 +112,32 @@ function AddPart({ order, job }: { order: string; job: string }) {
   const [what, setWhat] = useState<string | null>(null);
   const [count, setCount] = useState('1');
   const { problem, save } = useSave();
-  if (what === null) return <BigButton text={text.addPart} look="quiet" size="desk" onPress={() => setWhat('')} />;
+  if (what === null)
+    return <BigButton text={text.addPart} look="quiet" size="desk" onPress={() => setWhat('')} />;
   const n = /^\d{1,4}$/.test(count.trim()) ? Number(count) : 0;
   const isGood = n >= 1 && n <= 1000;
   return (
     <Section title={text.addPart}>
       {problem ? <Notice title={problem} look="warn" alert /> : null}
       <TextField label={text.partWhat} value={what} onChange={(t) => setWhat(t.slice(0, 80))} />
-      <TextField label={text.seenCount} value={count} onChange={setCount} mode="decimal" problem={isGood ? undefined : text.countWrong} />
+      <TextField
+        label={text.seenCount}
+        value={count}
+        onChange={setCount}
+        mode="decimal"
+        problem={isGood ? undefined : text.countWrong}
+      />
       <BigButton
         text={text.save}
         look="plain"
         size="desk"
         disabled={!what.trim() || !isGood}
-        onPress={() => save({ order, body: { kind: 'part', job, what: what.trim(), count: n, state: 'needed' } }, () => setWhat(null))}
+        onPress={() =>
+          save(
+            { order, body: { kind: 'part', job, what: what.trim(), count: n, state: 'needed' } },
+            () => setWhat(null),
+          )
+        }
       />
       <BigButton text={text.cancel} look="quiet" size="desk" onPress={() => setWhat(null)} />
     </Section>

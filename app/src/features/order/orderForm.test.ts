@@ -58,9 +58,16 @@ test.each([
 });
 
 test('the shop’s clock and back, on both sides of a change of hour', () => {
-  for (const typed of ['2026-11-26 16:30', '2026-07-01 08:05', '2026-10-25 04:00', '2026-03-29 04:00']) {
+  for (const typed of [
+    '2026-11-26 16:30',
+    '2026-07-01 08:05',
+    '2026-10-25 04:00',
+    '2026-03-29 04:00',
+  ]) {
     const at = time.fromForm(typed);
     expect(at && time.toForm(at)).toBe(typed);
   }
-  expect(shopTimeIn('America/Chicago').fromForm('2026-11-26 16:30')).toBe('2026-11-26T22:30:00.000Z');
+  expect(shopTimeIn('America/Chicago').fromForm('2026-11-26 16:30')).toBe(
+    '2026-11-26T22:30:00.000Z',
+  );
 });

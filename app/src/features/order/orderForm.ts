@@ -69,14 +69,21 @@ const LABELS: Record<(typeof REQUIRED)[number], string> = {
 };
 
 /** @returns the head as the server takes it, or what is wrong by field */
-export function readForm(form: HeadForm, time: ShopTime): { head: OrderHead } | { problems: Problems } {
+export function readForm(
+  form: HeadForm,
+  time: ShopTime,
+): { head: OrderHead } | { problems: Problems } {
   const problems: Problems = {};
-  for (const field of REQUIRED) if (!form[field].trim()) problems[field] = text.missing(LABELS[field]);
+  for (const field of REQUIRED)
+    if (!form[field].trim()) problems[field] = text.missing(LABELS[field]);
   const vin = form.vin.replace(/[\s-]/g, '').toUpperCase();
   const checked = checkVin(vin);
-  if (checked.kind !== 'good') problems.vin = checked.why === 'length' ? text.vinLength(vin.length) : text.vinLetters;
+  if (checked.kind !== 'good')
+    problems.vin = checked.why === 'length' ? text.vinLength(vin.length) : text.vinLetters;
   const day = DAY.exec(form.built.trim());
-  const built = day ? `${day[1]}-${(day[2] ?? '').padStart(2, '0')}-${(day[3] ?? '').padStart(2, '0')}` : '';
+  const built = day
+    ? `${day[1]}-${(day[2] ?? '').padStart(2, '0')}-${(day[3] ?? '').padStart(2, '0')}`
+    : '';
   if (!v.is(DaySchema, built)) problems.built = text.dayWrong;
   const digits = form.odometer
     .trim()
@@ -87,7 +94,14 @@ export function readForm(form: HeadForm, time: ShopTime): { head: OrderHead } | 
   const promisedAt = form.promised.trim() ? time.fromForm(form.promised.trim()) : null;
   if (form.promised.trim() && promisedAt === null) problems.promised = text.timeWrong;
   if (Object.keys(problems).length > 0) return { problems };
-  const trimmed = { maker: form.maker.trim(), model: form.model.trim(), engine: form.engine.trim().toUpperCase(), plate: form.plate.trim().toUpperCase(), vin, built };
+  const trimmed = {
+    maker: form.maker.trim(),
+    model: form.model.trim(),
+    engine: form.engine.trim().toUpperCase(),
+    plate: form.plate.trim().toUpperCase(),
+    vin,
+    built,
+  };
   const head = {
     number: form.number.trim() || '0',
     vehicle: trimmed,

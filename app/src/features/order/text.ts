@@ -9,8 +9,19 @@ const STEP: Record<OrderState, string> = {
   done: 'Checked: done',
   handedOver: 'Hand over',
 };
-const PLACE: Record<JointPlace, string> = { done: 'done', inWork: 'in work', next: 'next', later: 'later' };
-export const PART_STATE_TEXT: Record<PartState, string> = { needed: 'to order', ordered: 'ordered', here: 'here', fitted: 'fitted', notNeeded: 'not needed' };
+const PLACE: Record<JointPlace, string> = {
+  done: 'done',
+  inWork: 'in work',
+  next: 'next',
+  later: 'later',
+};
+export const PART_STATE_TEXT: Record<PartState, string> = {
+  needed: 'to order',
+  ordered: 'ordered',
+  here: 'here',
+  fitted: 'fitted',
+  notNeeded: 'not needed',
+};
 
 export const text = {
   decide: (name: string) => `Decide what waits: ${name}`,
@@ -82,7 +93,8 @@ export const text = {
   archive: 'All of it in one archive',
   earlier: 'This vehicle before',
   erase: 'Erase the customer',
-  eraseText: 'Name, plate, concern and notes are erased on every order of this customer for this vehicle. What was tightened stays on the record. It cannot be taken back.',
+  eraseText:
+    'Name, plate, concern and notes are erased on every order of this customer for this vehicle. What was tightened stays on the record. It cannot be taken back.',
   erasePassword: 'Your password',
   eraseYes: 'Erase for good',
   history: 'History',
@@ -142,7 +154,8 @@ export const text = {
 
   // what stands on it
   diagnosis: 'Looked at first',
-  diagnosisHint: 'Before anything is condemned: what the customer says, what was looked at, what was found.',
+  diagnosisHint:
+    'Before anything is condemned: what the customer says, what was looked at, what was found.',
   symptom: 'What it does',
   looked: 'Looked at',
   foundLabel: 'What was found',
@@ -168,7 +181,12 @@ export const text = {
   outsideCame: 'What came back',
   outsideChecked: 'How it was checked here',
   outsideStates: { asked: 'asked', away: 'away', back: 'back', checked: 'checked' },
-  outsideNext: { asked: 'It is on its way out', away: 'It came back', back: 'It is checked', checked: '' },
+  outsideNext: {
+    asked: 'It is on its way out',
+    away: 'It came back',
+    back: 'It is checked',
+    checked: '',
+  },
   entryBy: (by: string, at: string) => `${by}, ${at}`,
   notSent: 'on this device, not sent yet',
   refused: 'not taken by the server',
@@ -216,7 +234,8 @@ export const text = {
   kitHolds: 'What is in the box',
   kitLacks: (what: string) => `Lacks: ${what}.`,
   kitWhole: 'Lacks nothing that the sheets ask for.',
-  kitSum: (kit: string, separate: string) => `With what it lacks ${kit}; bought one by one ${separate}.`,
+  kitSum: (kit: string, separate: string) =>
+    `With what it lacks ${kit}; bought one by one ${separate}.`,
   kitOpen: 'A price is missing: no sum.',
   kitTake: 'Take the kit',
   kitTaken: 'taken',

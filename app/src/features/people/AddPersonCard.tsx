@@ -7,7 +7,10 @@ import { Said } from './Said';
 import { text } from './text';
 import { useDoing } from './useDoing';
 
-/** Somebody new, with a password to begin with. Another lead opens every door: that asks who does it. */
+/**
+ * Somebody new, with a password to begin with. Another lead opens every door: that asks who does
+ * it.
+ */
 export function AddPersonCard() {
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
@@ -30,9 +33,22 @@ export function AddPersonCard() {
       <Said error={error} done={done} />
       <TextField label={text.addName} value={name} onChange={(n) => setName(n.slice(0, 80))} />
       <PinField label={text.addPassword} value={password} onChange={setPassword} isDigits={false} />
-      <ChoiceField label={text.role} value={role} options={ROLES.map((value) => ({ value, text: text.roles[value] }))} onChange={setRole} />
-      {role === 'lead' ? <PinField label={text.own} value={own} onChange={setOwn} isDigits={false} /> : null}
-      <BigButton text={text.addGo} look="plain" size="desk" disabled={!isReady || isBusy} onPress={add} />
+      <ChoiceField
+        label={text.role}
+        value={role}
+        options={ROLES.map((value) => ({ value, text: text.roles[value] }))}
+        onChange={setRole}
+      />
+      {role === 'lead' ? (
+        <PinField label={text.own} value={own} onChange={setOwn} isDigits={false} />
+      ) : null}
+      <BigButton
+        text={text.addGo}
+        look="plain"
+        size="desk"
+        disabled={!isReady || isBusy}
+        onPress={add}
+      />
     </Section>
   );
 }

@@ -23,7 +23,13 @@ export function PasswordCard() {
       <Said error={error} done={done} />
       <PinField label={text.passwordOld} value={own} onChange={setOwn} isDigits={false} />
       <PinField label={text.passwordNew} value={password} onChange={setPassword} isDigits={false} />
-      <BigButton text={text.passwordGo} look="plain" size="desk" disabled={!own || password.length < 10 || isBusy} onPress={change} />
+      <BigButton
+        text={text.passwordGo}
+        look="plain"
+        size="desk"
+        disabled={!own || password.length < 10 || isBusy}
+        onPress={change}
+      />
     </Section>
   );
 }

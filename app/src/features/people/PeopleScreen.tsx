@@ -10,7 +10,10 @@ import { PersonPanel } from './PersonPanel';
 import { SessionList } from './SessionList';
 import { text } from './text';
 
-/** One's own password and sign-ins; for whoever looks after the shop also who works there, and what happened at the door. */
+/**
+ * One's own password and sign-ins; for whoever looks after the shop also who works there, and what
+ * happened at the door.
+ */
 export function PeopleScreen() {
   const { me } = useSignedIn();
   const mayChange = isAllowed(me.role, 'shop.write');
@@ -31,13 +34,25 @@ export function PeopleScreen() {
 function PeopleList() {
   const people = usePeople();
   const [chosen, setChosen] = useState<string | null>(null);
-  if (people.isError) return <Notice title={text.failed} text={asAppError(people.error).fix} action={{ text: text.retry, onPress: () => void people.refetch() }} alert />;
+  if (people.isError)
+    return (
+      <Notice
+        title={text.failed}
+        text={asAppError(people.error).fix}
+        action={{ text: text.retry, onPress: () => void people.refetch() }}
+        alert
+      />
+    );
   if (!people.data) return <Loading text={text.loading} />;
   return (
     <>
       <Section title={text.people}>
         {people.data.people.map((p) =>
-          p.id === chosen ? <PersonPanel key={p.id} person={p} onClose={() => setChosen(null)} /> : <PersonLine key={p.id} person={p} onChange={setChosen} />,
+          p.id === chosen ? (
+            <PersonPanel key={p.id} person={p} onClose={() => setChosen(null)} />
+          ) : (
+            <PersonLine key={p.id} person={p} onChange={setChosen} />
+          ),
         )}
       </Section>
       <AddPersonCard />
@@ -46,8 +61,20 @@ function PeopleList() {
 }
 
 function PersonLine({ person, onChange }: { person: Person; onChange: (id: string) => void }) {
-  const said = person.active ? text.person(person.name, text.roles[person.role]) : text.left(person.name);
-  return <BigButton text={said} label={text.change(said)} look="quiet" size="desk" onPress={() => onChange(person.id)} />;
+  const said = person.active
+    ? text.person(person.name, text.roles[person.role])
+    : text.left(person.name);
+  return (
+    <BigButton
+      text={said}
+      label={text.change(said)}
+      look="quiet"
+      size="desk"
+      onPress={() => onChange(person.id)}
+    />
+  );
 }
 
-const styles = StyleSheet.create({ column: { width: '100%', maxWidth: 720, alignSelf: 'center', gap: 12 } });
+const styles = StyleSheet.create({
+  column: { width: '100%', maxWidth: 720, alignSelf: 'center', gap: 12 },
+});

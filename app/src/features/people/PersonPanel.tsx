@@ -8,29 +8,54 @@ import { SessionList } from './SessionList';
 import { text } from './text';
 import { useDoing } from './useDoing';
 
-/** What may be done to one person: another role, leaving and coming back, a code for a new password, their sign-ins. */
+/**
+ * What may be done to one person: another role, leaving and coming back, a code for a new password,
+ * their sign-ins.
+ */
 export function PersonPanel({ person, onClose }: { person: Person; onClose: () => void }) {
   const [role, setRole] = useState<Role>(person.role);
   const [own, setOwn] = useState('');
   const { error, done, isBusy, doing } = useDoing();
-  const save = (to: { role: Role; active: boolean }): void => doing(() => savePerson(person.id, { ...to, ...(own ? { own } : {}) }), text.saved);
+  const save = (to: { role: Role; active: boolean }): void =>
+    doing(() => savePerson(person.id, { ...to, ...(own ? { own } : {}) }), text.saved);
   const asksPassword = role === 'lead' && person.role !== 'lead';
   return (
     <View style={{ gap: 12 }}>
-      <Heading>{person.active ? text.person(person.name, text.roles[person.role]) : text.left(person.name)}</Heading>
+      <Heading>
+        {person.active ? text.person(person.name, text.roles[person.role]) : text.left(person.name)}
+      </Heading>
       <Said error={error} done={done} />
       {person.active ? (
         <>
-          <ChoiceField label={text.role} value={role} options={ROLES.map((value) => ({ value, text: text.roles[value] }))} onChange={setRole} />
-          {asksPassword || error?.code === 'PASSWORD_NEEDED' ? <PinField label={text.own} value={own} onChange={setOwn} isDigits={false} /> : null}
+          <ChoiceField
+            label={text.role}
+            value={role}
+            options={ROLES.map((value) => ({ value, text: text.roles[value] }))}
+            onChange={setRole}
+          />
+          {asksPassword || error?.code === 'PASSWORD_NEEDED' ? (
+            <PinField label={text.own} value={own} onChange={setOwn} isDigits={false} />
+          ) : null}
           {role !== person.role ? (
-            <BigButton text={text.roleGo} look="plain" size="desk" disabled={isBusy || (asksPassword && !own)} onPress={() => save({ role, active: true })} />
+            <BigButton
+              text={text.roleGo}
+              look="plain"
+              size="desk"
+              disabled={isBusy || (asksPassword && !own)}
+              onPress={() => save({ role, active: true })}
+            />
           ) : null}
           <CodeGiver person={person} />
           <Heading>{text.sessionsOf(person.name)}</Heading>
           <SessionList person={person.id} />
           <Line>{text.leavesText}</Line>
-          <BigButton text={text.leaves(person.name)} look="quiet" size="desk" disabled={isBusy} onPress={() => save({ role: person.role, active: false })} />
+          <BigButton
+            text={text.leaves(person.name)}
+            look="quiet"
+            size="desk"
+            disabled={isBusy}
+            onPress={() => save({ role: person.role, active: false })}
+          />
         </>
       ) : (
         <BigButton
@@ -38,7 +63,9 @@ export function PersonPanel({ person, onClose }: { person: Person; onClose: () =
           look="plain"
           size="desk"
           disabled={isBusy}
-          onPress={() => save({ role: person.role === 'lead' ? 'technician' : person.role, active: true })}
+          onPress={() =>
+            save({ role: person.role === 'lead' ? 'technician' : person.role, active: true })
+          }
         />
       )}
       <BigButton text={text.close} look="quiet" size="desk" onPress={onClose} />
@@ -65,7 +92,13 @@ function CodeGiver({ person }: { person: Person }) {
       <Line>{text.codeText}</Line>
       <Said error={error} done="" />
       <PinField label={text.own} value={own} onChange={setOwn} isDigits={false} />
-      <BigButton text={text.codeGo} look="plain" size="desk" disabled={!own || isBusy} onPress={() => doing(async () => setGiven(await giveCode(person.id, own)), '')} />
+      <BigButton
+        text={text.codeGo}
+        look="plain"
+        size="desk"
+        disabled={!own || isBusy}
+        onPress={() => doing(async () => setGiven(await giveCode(person.id, own)), '')}
+      />
     </View>
   );
 }

@@ -12,7 +12,15 @@ export function SessionList({ person }: { person: string }) {
   const { me } = useSignedIn();
   const { data, isError, error, refetch } = useSessions(person);
   const doing = useDoing();
-  if (isError) return <Notice title={text.failed} text={asAppError(error).fix} action={{ text: text.retry, onPress: () => void refetch() }} alert />;
+  if (isError)
+    return (
+      <Notice
+        title={text.failed}
+        text={asAppError(error).fix}
+        action={{ text: text.retry, onPress: () => void refetch() }}
+        alert
+      />
+    );
   if (!data) return <Loading text={text.loading} />;
   const others = data.sessions.filter((s) => !s.isThis);
   const seen = (s: SessionLine): string => formatterOf(me).dateTime(new Date(s.seenAt));
@@ -22,7 +30,11 @@ export function SessionList({ person }: { person: string }) {
       {data.sessions.length === 0 ? <Line>{text.sessionsNone}</Line> : null}
       {data.sessions.map((s) => (
         <View key={s.id} style={{ gap: 4 }}>
-          <Line strong={s.isThis}>{s.isThis ? `${text.session(s.device, seen(s))} (${text.sessionThis})` : text.session(s.device, seen(s))}</Line>
+          <Line strong={s.isThis}>
+            {s.isThis
+              ? `${text.session(s.device, seen(s))} (${text.sessionThis})`
+              : text.session(s.device, seen(s))}
+          </Line>
           {s.isThis ? null : (
             <BigButton
               text={text.sessionEnd(s.device)}

@@ -6,7 +6,15 @@ import type { JointSheet } from '@stennet/core/contract/run';
 import { seatMarks } from '@stennet/core/drawing';
 import { runOf } from '@stennet/core/order';
 import { doneOnce, leftOutBefore, startBlockers } from '@stennet/core/prepare';
-import { isByFastener, orderOf, PROCEDURE, sheetForPart, stageAt, TAKE_APART, type Sheet } from '@stennet/core/procedure';
+import {
+  isByFastener,
+  orderOf,
+  PROCEDURE,
+  sheetForPart,
+  stageAt,
+  TAKE_APART,
+  type Sheet,
+} from '@stennet/core/procedure';
 import { initialState } from '@stennet/core/run';
 import { asAppError, useEntries, useJointSheet, useOrder, useSignedIn } from '@/data';
 import { Line, Loading, Notice, ScreenFrame, Section, useIsWide } from '@/ui';
@@ -24,12 +32,24 @@ import { useAnswersBefore } from './answersBefore';
 import { text } from './text';
 import { whichText } from './whichText';
 
-/** Before the first pull: the few things that ruin an engine stand alone and are answered; the rest is one list. */
+/**
+ * Before the first pull: the few things that ruin an engine stand alone and are answered; the rest
+ * is one list.
+ */
 export function PrepareScreen() {
   const { joint, part, of } = useLocalSearchParams<{ joint: string; part?: string; of?: string }>();
   const sheet = useJointSheet(joint);
   const order = useOrder(sheet.data?.order.id ?? '');
-  if (sheet.data) return <Ready key={`${part} ${of}`} data={sheet.data} order={order.data} part={partIn(sheet.data.sheet, part)} first={of} />;
+  if (sheet.data)
+    return (
+      <Ready
+        key={`${part} ${of}`}
+        data={sheet.data}
+        order={order.data}
+        part={partIn(sheet.data.sheet, part)}
+        first={of}
+      />
+    );
   return (
     <ScreenFrame title={text.title} back="/" backLabel={text.back}>
       {sheet.isError ? (
@@ -48,7 +68,17 @@ export function PrepareScreen() {
 
 const NO_ORDER = { id: '', entries: [] };
 
-function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; order: Order | undefined; part: string; first: string | undefined }) {
+function Ready({
+  data: whole,
+  order,
+  part,
+  first: asked,
+}: {
+  data: JointSheet;
+  order: Order | undefined;
+  part: string;
+  first: string | undefined;
+}) {
   const isWide = useIsWide();
   const entries = useEntries(order ?? NO_ORDER);
   const [answers, setAnswers] = useState<Answers>({});
@@ -64,12 +94,30 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
   const at = { part, instance: sheet.instances ? chosen : null };
   const runs = order?.jobs.flatMap((j) => j.joints).find((t) => t.id === data.joint)?.runs ?? [];
   const there = runOf(runs, part, at.instance);
-  const apart = !isWhole ? undefined : runs.find((r) => r.part === TAKE_APART && r.instance === at.instance && r.state !== 'finished');
+  const apart = !isWhole
+    ? undefined
+    : runs.find(
+        (r) => r.part === TAKE_APART && r.instance === at.instance && r.state !== 'finished',
+      );
   const job = order?.jobs.find((j) => j.joints.some((t) => t.id === data.joint))?.id;
   const seen = entries.map((e) => e.body);
-  const stops = order ? startBlockers({ sheet: whole.sheet, job, joint: data.joint, part, instance: at.instance, joints: order.jobs.flatMap((j) => j.joints), entries: seen }) : [];
+  const stops = order
+    ? startBlockers({
+        sheet: whole.sheet,
+        job,
+        joint: data.joint,
+        part,
+        instance: at.instance,
+        joints: order.jobs.flatMap((j) => j.joints),
+        entries: seen,
+      })
+    : [];
   const out = isWhole ? leftOutBefore(runs, at.instance) : [];
-  const partsOpen = isWhole && newFasteners(data).some((need) => !left.has(need.key) && !isHere(partOf(data, need, entries), data.sheet));
+  const partsOpen =
+    isWhole &&
+    newFasteners(data).some(
+      (need) => !left.has(need.key) && !isHere(partOf(data, need, entries), data.sheet),
+    );
   const open = [
     stops.length > 0 ? text.openStops : '',
     out.some((seat) => !outNow[seat]) ? text.openOut : '',
@@ -81,7 +129,14 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
   const start = there ? (
     <There name={runName({ name: data.order.joint }, at)} run={there.id} />
   ) : (
-    <StartButton key={`${part} ${at.instance}`} data={whole} at={at} answers={answers} open={open} known={{ outNow, once: doneOnce(runs, part) }} />
+    <StartButton
+      key={`${part} ${at.instance}`}
+      data={whole}
+      at={at}
+      answers={answers}
+      open={open}
+      known={{ outNow, once: doneOnce(runs, part) }}
+    />
   );
   return (
     <ScreenFrame
@@ -92,15 +147,53 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
     >
       <View style={isWide ? styles.wide : styles.phone}>
         <View style={[styles.column, isWide && styles.half]}>
-          {sheet.invented ? <Notice title={text.invented} text={`${text.inventedText} ${text.prevail}`} look="warn" /> : <Notice title={text.prevail} />}
-          {stops.length > 0 ? <Notice title={text.stopsTitle} text={stops.join(' ')} look="warn" alert /> : null}
-          <LeftOut sheet={whole.sheet} seats={out} answers={outNow} onAnswer={(seat, is) => setOutNow((was) => ({ ...was, [seat]: is }))} />
+          {sheet.invented ? (
+            <Notice
+              title={text.invented}
+              text={`${text.inventedText} ${text.prevail}`}
+              look="warn"
+            />
+          ) : (
+            <Notice title={text.prevail} />
+          )}
+          {stops.length > 0 ? (
+            <Notice title={text.stopsTitle} text={stops.join(' ')} look="warn" alert />
+          ) : null}
+          <LeftOut
+            sheet={whole.sheet}
+            seats={out}
+            answers={outNow}
+            onAnswer={(seat, is) => setOutNow((was) => ({ ...was, [seat]: is }))}
+          />
           {apart ? <ApartOpen run={apart.id} /> : null}
           {data.supersededBy ? <Replaced data={data} by={data.supersededBy} /> : null}
-          {builtOutside(sheet, data.order.built) ? <Notice title={whichText.builtOutside} text={whichText.builtOutsideText} look="warn" /> : null}
-          {sheet.instances ? <WhichInstance instances={sheet.instances} runs={runs} part={part} chosen={chosen} onChoose={setChosen} /> : null}
-          <WhichOne data={data} answers={answers} before={answersBefore} onAnswer={(change) => setAnswers((a) => ({ ...a, ...change }))} />
-          {!isWhole ? null : <NewParts data={data} job={job} entries={entries} left={left} onLeave={(key) => setLeft((was) => new Set(was).add(key))} />}
+          {builtOutside(sheet, data.order.built) ? (
+            <Notice title={whichText.builtOutside} text={whichText.builtOutsideText} look="warn" />
+          ) : null}
+          {sheet.instances ? (
+            <WhichInstance
+              instances={sheet.instances}
+              runs={runs}
+              part={part}
+              chosen={chosen}
+              onChoose={setChosen}
+            />
+          ) : null}
+          <WhichOne
+            data={data}
+            answers={answers}
+            before={answersBefore}
+            onAnswer={(change) => setAnswers((a) => ({ ...a, ...change }))}
+          />
+          {!isWhole ? null : (
+            <NewParts
+              data={data}
+              job={job}
+              entries={entries}
+              left={left}
+              onLeave={(key) => setLeft((was) => new Set(was).add(key))}
+            />
+          )}
           <Clocks data={data} />
           {isApart ? <Slackening data={data} /> : null}
           <LayOut data={data} entries={entries} isApart={!isWhole} />
@@ -119,7 +212,10 @@ function Ready({ data: whole, order, part, first: asked }: { data: JointSheet; o
   );
 }
 
-/** What of a sheet is led: taking apart, what falls due after where it is tightened, else the procedure itself. */
+/**
+ * What of a sheet is led: taking apart, what falls due after where it is tightened, else the
+ * procedure itself.
+ */
 function partIn(sheet: Sheet, part: string | undefined): string {
   if (part === TAKE_APART) return TAKE_APART;
   return sheet.after.some((a) => a.id === part && a.stages) ? (part ?? PROCEDURE) : PROCEDURE;
@@ -128,33 +224,62 @@ function partIn(sheet: Sheet, part: string | undefined): string {
 /** Begun already: nothing is begun twice. */
 function There({ name, run }: { name: string; run: string }) {
   const router = useRouter();
-  return <Notice title={text.already(name)} action={{ text: text.alreadyGo, onPress: () => router.navigate(`/runs/${run}`) }} />;
+  return (
+    <Notice
+      title={text.already(name)}
+      action={{ text: text.alreadyGo, onPress: () => router.navigate(`/runs/${run}`) }}
+    />
+  );
 }
 
 function ApartOpen({ run }: { run: string }) {
   const router = useRouter();
-  return <Notice title={text.apartOpen} text={text.apartOpenText} action={{ text: text.apartGo, onPress: () => router.navigate(`/runs/${run}`) }} look="warn" alert />;
+  return (
+    <Notice
+      title={text.apartOpen}
+      text={text.apartOpenText}
+      action={{ text: text.apartGo, onPress: () => router.navigate(`/runs/${run}`) }}
+      look="warn"
+      alert
+    />
+  );
 }
 
-/** In which order and how far each is slackened, in words: warm or cold, ends first, a bit at a time. */
+/**
+ * In which order and how far each is slackened, in words: warm or cold, ends first, a bit at a
+ * time.
+ */
 function Slackening({ data: { sheet } }: { data: JointSheet }) {
   return (
     <Section title={text.slackening}>
       {sheet.stages.map((s, i) => (
-        <Line key={s.id} strong={i === 0}>{`${i + 1}. ${[s.name, orderWords(sheet, i), s.note ?? ''].filter(Boolean).join('. ')}`}</Line>
+        <Line
+          key={s.id}
+          strong={i === 0}
+        >{`${i + 1}. ${[s.name, orderWords(sheet, i), s.note ?? ''].filter(Boolean).join('. ')}`}</Line>
       ))}
     </Section>
   );
 }
 
-const orderWords = (sheet: Sheet, index: number): string => (isByFastener(stageAt(sheet, index)) ? orderOf(sheet, index).join(' · ') : '');
+const orderWords = (sheet: Sheet, index: number): string =>
+  isByFastener(stageAt(sheet, index)) ? orderOf(sheet, index).join(' · ') : '';
 
 /** A newer revision stands: nothing is begun by the old one without somebody saying so. */
 function Replaced({ data, by }: { data: JointSheet; by: string }) {
   return (
     <>
-      <Notice title={whichText.replaced(data.sheet.revision, by)} text={whichText.replacedText} look="warn" />
-      <TakeSheet joint={data.joint} sheet={data.sheet.id} revision={by} label={whichText.takeNewer(by)} />
+      <Notice
+        title={whichText.replaced(data.sheet.revision, by)}
+        text={whichText.replacedText}
+        look="warn"
+      />
+      <TakeSheet
+        joint={data.joint}
+        sheet={data.sheet.id}
+        revision={by}
+        label={whichText.takeNewer(by)}
+      />
     </>
   );
 }
@@ -162,7 +287,9 @@ function Replaced({ data, by }: { data: JointSheet; by: string }) {
 /** Open times and waiting times are known before the first bead, not after it. */
 function Clocks({ data: { sheet } }: { data: JointSheet }) {
   if (sheet.clocks.length === 0) return null;
-  const words = sheet.clocks.map((c) => (c.kind === 'within' ? text.within(c.minutes, c.text) : text.notBefore(c.minutes, c.text)));
+  const words = sheet.clocks.map((c) =>
+    c.kind === 'within' ? text.within(c.minutes, c.text) : text.notBefore(c.minutes, c.text),
+  );
   return <Notice title={text.clocks} text={[...words, text.clocksText].join(' ')} look="warn" />;
 }
 
@@ -187,9 +314,21 @@ function Procedure({ data }: { data: JointSheet }) {
     <Section title={`${sheet.title}, rev ${sheet.revision}`}>
       <Ribbon sheet={sheet} place={null} format={format} />
       <View style={{ height: 190 }}>
-        <JointMapView sheet={sheet} marks={seatMarks(sheet, initialState(sheet).progress, null)} numbers={{}} label={text.mapLabel(data.order.joint, sheet.seats.length)} />
+        <JointMapView
+          sheet={sheet}
+          marks={seatMarks(sheet, initialState(sheet).progress, null)}
+          numbers={{}}
+          label={text.mapLabel(data.order.joint, sheet.seats.length)}
+        />
       </View>
-      <Line>{text.sourceLine(source.title, source.page, source.revision, format.date(new Date(`${source.date}T12:00:00Z`)))}</Line>
+      <Line>
+        {text.sourceLine(
+          source.title,
+          source.page,
+          source.revision,
+          format.date(new Date(`${source.date}T12:00:00Z`)),
+        )}
+      </Line>
       <Line>{text.condition(source.condition)}</Line>
     </Section>
   );

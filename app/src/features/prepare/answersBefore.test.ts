@@ -5,7 +5,8 @@ import { keepAnswers, useAnswersBefore } from './answersBefore';
 
 const caps = { joint: 'caps', sheet: demoSheet('ob20-rod-caps') } as JointSheet;
 const [question] = caps.sheet.tellApart.map((t) => t.question);
-const before = (data: JointSheet, person = 'mei') => renderHook(() => useAnswersBefore(data, person)).result.current;
+const before = (data: JointSheet, person = 'mei') =>
+  renderHook(() => useAnswersBefore(data, person)).result.current;
 
 test('what was answered for one cap is known for the next of the same joint by the same sheet, and for nothing else', () => {
   expect(before(caps)).toBeNull();

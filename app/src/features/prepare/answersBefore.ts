@@ -2,18 +2,28 @@ import type { JointSheet } from '@stennet/core/contract/run';
 import { keptChoice } from '@/platform/keptChoice';
 import type { Answers } from './parts/WhichOne';
 
-/** What each person answered last on this device, and for which joint by which sheet: nobody says that somebody else has looked. */
-const { useKept, put } = keptChoice<{ of: string; answers: Answers }>('which', { of: '', answers: {} });
+/**
+ * What each person answered last on this device, and for which joint by which sheet: nobody says
+ * that somebody else has looked.
+ */
+const { useKept, put } = keptChoice<{ of: string; answers: Answers }>('which', {
+  of: '',
+  answers: {},
+});
 const nameOf = ({ joint, sheet }: JointSheet): string => `${joint} ${sheet.id} ${sheet.revision}`;
 
 /**
- * A joint that occurs several times (caps, banks) is told apart each time it is begun: bolts of one cap may have come from another box.
- * Whoever has just answered need not read all of it again, but says that it is the same.
+ * A joint that occurs several times (caps, banks) is told apart each time it is begun: bolts of one
+ * cap may have come from another box. Whoever has just answered need not read all of it again, but
+ * says that it is the same.
  * @returns the answers for the same joint by the same sheet; null where there are none
  */
 export function useAnswersBefore(data: JointSheet, person: string): Answers | null {
   const { of, answers } = useKept(person);
-  return data.sheet.instances && of === nameOf(data) && Object.keys(answers).length > 0 ? answers : null;
+  return data.sheet.instances && of === nameOf(data) && Object.keys(answers).length > 0
+    ? answers
+    : null;
 }
 
-export const keepAnswers = (data: JointSheet, person: string, answers: Answers): void => put(person, { of: nameOf(data), answers });
+export const keepAnswers = (data: JointSheet, person: string, answers: Answers): void =>
+  put(person, { of: nameOf(data), answers });

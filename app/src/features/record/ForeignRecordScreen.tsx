@@ -19,7 +19,12 @@ export function ForeignRecordScreen() {
   return (
     <ScreenFrame title={text.foreignTitle} back="/history" backLabel={text.backToHistory}>
       {error ? (
-        <Notice title={text.failed} text={`${asAppError(error).message} ${asAppError(error).fix}`} action={{ text: text.retry, onPress: () => void refetch() }} alert />
+        <Notice
+          title={text.failed}
+          text={`${asAppError(error).message} ${asAppError(error).fix}`}
+          action={{ text: text.retry, onPress: () => void refetch() }}
+          alert
+        />
       ) : (
         <Loading text={text.loading} />
       )}
@@ -37,14 +42,26 @@ function Ready({ file }: { file: RecordFile }) {
       back={`/history?by=vehicle&vin=${encodeURIComponent(order.vehicle.vin)}`}
       backLabel={text.backToHistory}
     >
-      <RecordBody record={record} people={people} state={state} joint={joint} first={<Where file={file} />}>
+      <RecordBody
+        record={record}
+        people={people}
+        state={state}
+        joint={joint}
+        first={<Where file={file} />}
+      >
         <FactsCard record={record} />
         <Section title={text.signing}>
           {words.length === 0 ? <Line>{text.neverSigned}</Line> : null}
           <SignedWords words={words} />
         </Section>
         <Section title={text.out}>
-          <BigButton text={text.document} hint={text.documentHint} look="plain" size="desk" onPress={() => openFile(foreignPath(file.run.id), 'keep')} />
+          <BigButton
+            text={text.document}
+            hint={text.documentHint}
+            look="plain"
+            size="desk"
+            onPress={() => openFile(foreignPath(file.run.id), 'keep')}
+          />
           <Line>{text.foreignOnly}</Line>
         </Section>
       </RecordBody>
@@ -55,7 +72,11 @@ function Ready({ file }: { file: RecordFile }) {
 /** Folded once: a record that was brought in does not change while it is looked at. */
 function told({ sheet, chain, signatures }: RecordFile) {
   const events = eventsIn(chain);
-  return { record: runRecord(sheet, events), state: replay(sheet, events), words: signatures.flatMap((row) => wordIn(row) ?? []) };
+  return {
+    record: runRecord(sheet, events),
+    state: replay(sheet, events),
+    words: signatures.flatMap((row) => wordIn(row) ?? []),
+  };
 }
 
 /** Whose it is, whether it holds, and by which key: the server has just looked at all of it. */
@@ -66,18 +87,41 @@ function Where({ file }: { file: RecordFile }) {
   const { data: check, isError, isFetchedAfterMount, refetch } = useForeignCheck(file.run.id);
   return (
     <Card {...(check?.fault ? { edge: 'warn' as const } : {})}>
-      <Text role="heading" aria-level={2} style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}>
+      <Text
+        role="heading"
+        aria-level={2}
+        style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}
+      >
         {text.madeBy(file.shop.name)}
       </Text>
-      <Fact name={text.vehicle} value={`${vehicle.maker} ${vehicle.model}, ${vehicle.engine}, ${vehicle.plate}, ${vehicle.vin}`} />
-      <Fact name={text.odometer} value={`${format.number(odometer.value, 0)} ${odometer.unit === 'km' ? 'km' : 'mi'}`} />
+      <Fact
+        name={text.vehicle}
+        value={`${vehicle.maker} ${vehicle.model}, ${vehicle.engine}, ${vehicle.plate}, ${vehicle.vin}`}
+      />
+      <Fact
+        name={text.odometer}
+        value={`${format.number(odometer.value, 0)} ${odometer.unit === 'km' ? 'km' : 'mi'}`}
+      />
       {isError ? (
-        <Notice title={text.notChecked} text={text.checkOffline} action={{ text: text.retry, onPress: () => void refetch() }} />
+        <Notice
+          title={text.notChecked}
+          text={text.checkOffline}
+          action={{ text: text.retry, onPress: () => void refetch() }}
+        />
       ) : !check || !isFetchedAfterMount ? (
         <Loading text={text.signingLoading} />
       ) : (
         <>
-          {check.fault ? <Notice title={text.broken} text={`${check.fault} ${text.bringAgain}`} look="warn" alert /> : <Line strong>{text.foreignHolds(file.chain.length)}</Line>}
+          {check.fault ? (
+            <Notice
+              title={text.broken}
+              text={`${check.fault} ${text.bringAgain}`}
+              look="warn"
+              alert
+            />
+          ) : (
+            <Line strong>{text.foreignHolds(file.chain.length)}</Line>
+          )}
           <Line>{text.broughtIn(check.by, format.dateTime(new Date(check.at)))}</Line>
         </>
       )}

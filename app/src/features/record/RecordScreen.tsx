@@ -18,7 +18,12 @@ export function RecordScreen() {
   return (
     <ScreenFrame title={text.title} back="/" backLabel={text.back}>
       {loaded.status === 'failed' ? (
-        <Notice title={text.failed} text={`${loaded.error.message} ${loaded.error.fix}`} action={{ text: text.retry, onPress: reload }} alert />
+        <Notice
+          title={text.failed}
+          text={`${loaded.error.message} ${loaded.error.fix}`}
+          action={{ text: text.retry, onPress: reload }}
+          alert
+        />
       ) : (
         <Loading text={text.loading} />
       )}
@@ -30,7 +35,12 @@ function Ready({ view }: { view: RunView }) {
   const { kept, state } = view;
   const record = runRecord(kept.sheet, state.events);
   return (
-    <ScreenFrame title={text.title} subtitle={`${kept.order.joint} · RO ${kept.order.number} · ${kept.order.vehicle}`} back={`/orders/${kept.order.id}`} backLabel={text.back}>
+    <ScreenFrame
+      title={text.title}
+      subtitle={`${kept.order.joint} · RO ${kept.order.number} · ${kept.order.vehicle}`}
+      back={`/orders/${kept.order.id}`}
+      backLabel={text.back}
+    >
       <RecordBody
         record={record}
         state={state}

@@ -17,13 +17,23 @@ import { text } from './text';
 export function FindScreen() {
   const from = useLocalSearchParams<{ maker?: string; engine?: string }>();
   const [typed, setTyped] = useState('');
-  const [filter, setFilter] = useState<SheetFilter>({ ...(from.maker ? { maker: from.maker } : {}), ...(from.engine ? { engine: from.engine } : {}) });
+  const [filter, setFilter] = useState<SheetFilter>({
+    ...(from.maker ? { maker: from.maker } : {}),
+    ...(from.engine ? { engine: from.engine } : {}),
+  });
   const q = useDeferredValue(typed.trim());
   const isNarrow = filter.maker !== undefined || filter.engine !== undefined;
   const { me } = useSignedIn();
   useLibraryOnDevice();
   const router = useRouter();
-  const library = isAllowed(me.role, 'sheet.write') ? <BigButton text={text.library} look="quiet" size="desk" onPress={() => router.navigate('/library')} /> : null;
+  const library = isAllowed(me.role, 'sheet.write') ? (
+    <BigButton
+      text={text.library}
+      look="quiet"
+      size="desk"
+      onPress={() => router.navigate('/library')}
+    />
+  ) : null;
   return (
     <ScreenFrame title={text.find} back="/" backLabel={text.back} right={library}>
       <TextInput
@@ -73,18 +83,34 @@ function Found({ q, filter }: { q: string; filter: SheetFilter }) {
   }
   if (!found.isError) return <Loading text={text.searching} />;
   const error = asAppError(found.error);
-  return <Notice title={text.failed} text={`${error.message} ${error.fix}`} action={{ text: text.retry, onPress: () => void found.refetch() }} alert />;
+  return (
+    <Notice
+      title={text.failed}
+      text={`${error.message} ${error.fix}`}
+      action={{ text: text.retry, onPress: () => void found.refetch() }}
+      alert
+    />
+  );
 }
 
 /** What was found goes out as one file. */
 function ExportThese({ sheets }: { sheets: readonly SheetBrief[] }) {
   const picked = sheets.map((s) => `pick=${s.sheet}:${s.revision}`).join('&');
-  return <BigButton text={text.exportThese(sheets.length)} look="quiet" size="desk" onPress={() => openFile(`${routes.exportSheets.path}?form=json&${picked}`, 'keep')} />;
+  return (
+    <BigButton
+      text={text.exportThese(sheets.length)}
+      look="quiet"
+      size="desk"
+      onPress={() => openFile(`${routes.exportSheets.path}?form=json&${picked}`, 'keep')}
+    />
+  );
 }
 
 function AtHand() {
   const { atHand } = useSheetsAtHand();
-  const seen = atHand.seen.filter((b) => !atHand.pinned.some((p) => p.sheet === b.sheet && p.revision === b.revision));
+  const seen = atHand.seen.filter(
+    (b) => !atHand.pinned.some((p) => p.sheet === b.sheet && p.revision === b.revision),
+  );
   return (
     <>
       {atHand.pinned.length > 0 ? <Titled title={text.pinned} sheets={atHand.pinned} /> : null}
@@ -113,12 +139,23 @@ function Cards({ sheets, most = sheets.length }: { sheets: readonly SheetBrief[]
     <>
       <View role="list" style={isWide ? styles.grid : styles.list}>
         {shown.map((b) => (
-          <View role="listitem" key={`${b.sheet} ${b.revision}`} style={isWide ? styles.half : undefined}>
+          <View
+            role="listitem"
+            key={`${b.sheet} ${b.revision}`}
+            style={isWide ? styles.half : undefined}
+          >
             <SheetCard brief={b} />
           </View>
         ))}
       </View>
-      {shown.length < sheets.length ? <BigButton text={text.showAll(sheets.length)} look="quiet" size="desk" onPress={() => setAll(true)} /> : null}
+      {shown.length < sheets.length ? (
+        <BigButton
+          text={text.showAll(sheets.length)}
+          look="quiet"
+          size="desk"
+          onPress={() => setAll(true)}
+        />
+      ) : null}
     </>
   );
 }

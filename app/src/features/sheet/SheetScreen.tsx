@@ -8,7 +8,16 @@ import { useSheet } from '@/data/sheets';
 import { Card, Loading, Notice, ScreenFrame, useIsWide } from '@/ui';
 import { JointMapView, Ribbon } from '@/ui/work';
 import { Actions } from './parts/Actions';
-import { Besides, Cautions, Fasteners, Later, Source, Stages, Steps, TakeApart } from './parts/Facts';
+import {
+  Besides,
+  Cautions,
+  Fasteners,
+  Later,
+  Source,
+  Stages,
+  Steps,
+  TakeApart,
+} from './parts/Facts';
 import { Conflicts, Revisions, TellApart, Uses } from './parts/Others';
 import { UseOn } from './parts/UseOn';
 import { text } from './text';
@@ -22,7 +31,12 @@ export function SheetScreen() {
   return (
     <ScreenFrame title={text.find} back="/find" backLabel={text.backToFind}>
       {error ? (
-        <Notice title={text.sheetFailed} text={`${error.message} ${error.fix}`} action={{ text: text.retry, onPress: () => void loaded.refetch() }} alert />
+        <Notice
+          title={text.sheetFailed}
+          text={`${error.message} ${error.fix}`}
+          action={{ text: text.retry, onPress: () => void loaded.refetch() }}
+          alert
+        />
       ) : (
         <Loading text={text.loading} />
       )}
@@ -43,7 +57,13 @@ function Ready({ data }: { data: SheetReply }) {
     >
       <View style={isWide ? styles.wide : styles.phone}>
         <View style={[styles.column, isWide && styles.left]}>
-          {sheet.status === 'superseded' ? <Notice title={text.superseded(sheet.supersededBy ?? '')} text={text.supersededText} look="warn" /> : null}
+          {sheet.status === 'superseded' ? (
+            <Notice
+              title={text.superseded(sheet.supersededBy ?? '')}
+              text={text.supersededText}
+              look="warn"
+            />
+          ) : null}
           <TellApart data={data} />
           <Drawn data={data} />
           <Stages sheet={sheet} />
@@ -61,7 +81,15 @@ function Ready({ data }: { data: SheetReply }) {
           <Revisions data={data} />
           <Later sheet={sheet} />
           <Uses data={data} />
-          {sheet.invented ? <Notice title={text.invented} text={`${text.inventedText} ${text.prevail}`} look="warn" /> : <Notice title={text.prevail} />}
+          {sheet.invented ? (
+            <Notice
+              title={text.invented}
+              text={`${text.inventedText} ${text.prevail}`}
+              look="warn"
+            />
+          ) : (
+            <Notice title={text.prevail} />
+          )}
         </View>
       </View>
     </ScreenFrame>
@@ -76,7 +104,12 @@ function Drawn({ data }: { data: SheetReply }) {
     <Card>
       <Ribbon sheet={sheet} place={null} format={format} />
       <View style={styles.map}>
-        <JointMapView sheet={sheet} marks={seatMarks(sheet, initialState(sheet).progress, null)} numbers={labels} label={text.mapLabel(sheet.title, sheet.seats.length)} />
+        <JointMapView
+          sheet={sheet}
+          marks={seatMarks(sheet, initialState(sheet).progress, null)}
+          numbers={labels}
+          label={text.mapLabel(sheet.title, sheet.seats.length)}
+        />
       </View>
     </Card>
   );

@@ -1,6 +1,8 @@
 export const text = {
-  otherEngine: (vehicle: string, sheet: string) => `This vehicle has engine ${vehicle}; the sheet is for ${sheet}`,
-  otherEngineText: 'Values of another engine break bolts. Use it only if the engine was swapped or the order is wrong.',
+  otherEngine: (vehicle: string, sheet: string) =>
+    `This vehicle has engine ${vehicle}; the sheet is for ${sheet}`,
+  otherEngineText:
+    'Values of another engine break bolts. Use it only if the engine was swapped or the order is wrong.',
   otherEngineYes: 'Use it all the same',
   find: 'Find a sheet',
   back: 'Back to Today',
@@ -68,7 +70,8 @@ export const text = {
   steps: 'Steps',
   cautions: 'Take care',
   source: 'Source',
-  sourceLine: (title: string, page: string, revision: string, date: string) => `${title}, page ${page}, revision ${revision}, ${date}`,
+  sourceLine: (title: string, page: string, revision: string, date: string) =>
+    `${title}, page ${page}, revision ${revision}, ${date}`,
   condition: (c: string) => `Published for: ${c}`,
   tellApart: 'Which one is in front of you?',
   this: 'this sheet',
@@ -78,7 +81,8 @@ export const text = {
   revisions: 'Other revisions',
   same: 'Nothing that matters is different.',
   uses: 'Where it is used',
-  use: (number: string, joint: string, revision: string) => `RO ${number}, ${joint}, rev ${revision}`,
+  use: (number: string, joint: string, revision: string) =>
+    `RO ${number}, ${joint}, rev ${revision}`,
   keeps: 'its run keeps this revision',
   mapLabel: (title: string, n: number) => `${title}, ${n} fasteners`,
   derived: 'derived: the source does not give it',

@@ -1,6 +1,20 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode, type RefObject } from 'react';
-import { ScrollView, StyleSheet, View, type NativeScrollEvent, type NativeSyntheticEvent } from 'react-native';
+import {
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+  type RefObject,
+} from 'react';
+import {
+  ScrollView,
+  StyleSheet,
+  View,
+  type NativeScrollEvent,
+  type NativeSyntheticEvent,
+} from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { next, type Next, type RunState } from '@stennet/core/run';
@@ -28,11 +42,17 @@ export function TightenScreen() {
   const { run } = useLocalSearchParams<{ run: string }>();
   const { me } = useSignedIn();
   const { loaded, confirm, reload, takeOver } = useRun(run, me.person.id);
-  if (loaded.status === 'ready') return <Ready view={loaded} confirm={confirm} takeOver={takeOver} />;
+  if (loaded.status === 'ready')
+    return <Ready view={loaded} confirm={confirm} takeOver={takeOver} />;
   return (
     <ScreenFrame title="Tighten" back="/" backLabel={text.back}>
       {loaded.status === 'failed' ? (
-        <Notice title={text.failed} text={`${loaded.error.message} ${loaded.error.fix}`} action={{ text: text.retry, onPress: reload }} alert />
+        <Notice
+          title={text.failed}
+          text={`${loaded.error.message} ${loaded.error.fix}`}
+          action={{ text: text.retry, onPress: reload }}
+          alert
+        />
       ) : (
         <Loading text={text.loading} />
       )}
@@ -40,7 +60,15 @@ export function TightenScreen() {
   );
 }
 
-function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType<typeof useRun>['confirm']; takeOver: () => Promise<void> }) {
+function Ready({
+  view,
+  confirm,
+  takeOver,
+}: {
+  view: RunView;
+  confirm: ReturnType<typeof useRun>['confirm'];
+  takeOver: () => Promise<void>;
+}) {
   const { me, format } = useSignedIn();
   const isWide = useIsWide();
   const { kept, state } = view;
@@ -52,9 +80,13 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
   const [isLocked, setLocked] = useState(false);
   const seat = asked?.at === state.events.length ? asked.seat : null;
   const { length } = state.events;
-  const onSeat = useCallback((next: string | null): void => setAsked(next === null ? null : { seat: next, at: length }), [length]);
+  const onSeat = useCallback(
+    (next: string | null): void => setAsked(next === null ? null : { seat: next, at: length }),
+    [length],
+  );
   const due = useMemo(() => next(state), [state]);
-  const isWriting = view.isMine && isAllowed(me.role, 'run.write') && state.holder?.person === me.person.id;
+  const isWriting =
+    view.isMine && isAllowed(me.role, 'run.write') && state.holder?.person === me.person.id;
   useHandsFree({ state, seen, due, hands, format, refused: acts.error, active: isWriting });
   useWakeLock(isWriting && state.status === 'open');
   // Behind locked glass nothing can be pressed, the head of the screen neither.
@@ -62,16 +94,33 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
   const right = (
     <View style={styles.right}>
       <Badge view={view} />
-      {mayPause ? <BigButton text={text.pause} look="quiet" size="desk" onPress={() => void acts.confirm('paused', {})} /> : null}
+      {mayPause ? (
+        <BigButton
+          text={text.pause}
+          look="quiet"
+          size="desk"
+          onPress={() => void acts.confirm('paused', {})}
+        />
+      ) : null}
     </View>
   );
   const hand = (
     <>
       {view.refused.length > 0 ? <RefusedEntries view={view} /> : null}
       <SignInDue unsent={view.unsent} />
-      {isWriting && state.status !== 'paused' ? <Said run={kept.id} state={state} acts={acts} people={kept.people} /> : null}
+      {isWriting && state.status !== 'paused' ? (
+        <Said run={kept.id} state={state} acts={acts} people={kept.people} />
+      ) : null}
       {isWriting || state.status === 'finished' ? (
-        <Panel view={view} acts={acts} due={due} seat={seat} onSeat={onSeat} onLock={() => setLocked(true)} takeOver={takeOver} />
+        <Panel
+          view={view}
+          acts={acts}
+          due={due}
+          seat={seat}
+          onSeat={onSeat}
+          onLock={() => setLocked(true)}
+          takeOver={takeOver}
+        />
       ) : (
         <Watching view={view} due={due} seat={seat} onSeat={onSeat} takeOver={takeOver} />
       )}
@@ -80,7 +129,11 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
   return (
     <ScreenFrame
       title={kept.order.joint}
-      subtitle={kept.supersededBy ? text.keepsOld(kept.sheet.revision, kept.supersededBy) : text.sub(kept.order.number, kept.order.vehicle)}
+      subtitle={
+        kept.supersededBy
+          ? text.keepsOld(kept.sheet.revision, kept.supersededBy)
+          : text.sub(kept.order.number, kept.order.vehicle)
+      }
       {...(isLocked ? {} : { back: `/orders/${kept.order.id}`, backLabel: text.back })}
       right={right}
       fixed
@@ -90,7 +143,13 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
           {isWide ? (
             <Wide view={view} due={due} hand={hand} onSeat={onSeat} />
           ) : (
-            <Phone view={view} due={due} hand={hand} onSeat={onSeat} isHuge={hands.huge && due.kind === 'pull'} />
+            <Phone
+              view={view}
+              due={due}
+              hand={hand}
+              onSeat={onSeat}
+              isHuge={hands.huge && due.kind === 'pull'}
+            />
           )}
         </View>
         {isLocked ? <GlassGuard onOpen={() => setLocked(false)} /> : null}
@@ -102,14 +161,29 @@ function Ready({ view, confirm, takeOver }: { view: RunView; confirm: ReturnType
 /** What is said of the way to the server changes often: nothing but the badge is drawn for it. */
 function Badge({ view }: { view: RunView }) {
   const sending = useSending();
-  return <SavedBadge unsent={view.unsent} refused={view.refused.length} state={sending.state} compact={!useIsWide()} />;
+  return (
+    <SavedBadge
+      unsent={view.unsent}
+      refused={view.refused.length}
+      state={sending.state}
+      compact={!useIsWide()}
+    />
+  );
 }
 
 function SignInDue({ unsent }: { unsent: number }) {
   const router = useRouter();
   const sending = useSending();
   if (sending.state !== 'signIn' || unsent === 0) return null;
-  return <Notice title={text.signInTitle(unsent)} text={text.signInText} action={{ text: text.signInGo, onPress: () => router.navigate('/') }} look="warn" alert />;
+  return (
+    <Notice
+      title={text.signInTitle(unsent)}
+      text={text.signInText}
+      action={{ text: text.signInGo, onPress: () => router.navigate('/') }}
+      look="warn"
+      alert
+    />
+  );
 }
 
 interface Layout {
@@ -129,9 +203,24 @@ function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: boolean }
           <RibbonOf state={view.state} height={56} />
         </View>
       )}
-      <View style={isHuge ? styles.noMap : styles.map}>{isHuge ? null : <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />}</View>
-      <View style={[styles.sheet, isHuge && styles.whole, { backgroundColor: inks.card, borderTopColor: inks.brand }]}>
-        <ScrollView {...top} scrollEventThrottle={100} contentContainerStyle={styles.sheetBody} tabIndex={0}>
+      <View style={isHuge ? styles.noMap : styles.map}>
+        {isHuge ? null : (
+          <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
+        )}
+      </View>
+      <View
+        style={[
+          styles.sheet,
+          isHuge && styles.whole,
+          { backgroundColor: inks.card, borderTopColor: inks.brand },
+        ]}
+      >
+        <ScrollView
+          {...top}
+          scrollEventThrottle={100}
+          contentContainerStyle={styles.sheetBody}
+          tabIndex={0}
+        >
           {hand}
         </ScrollView>
       </View>
@@ -152,11 +241,20 @@ function Wide({ view, due, hand, onSeat }: Layout) {
           <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
         </View>
         <View style={styles.values}>
-          <ValuesStrip state={view.state} nextSeat={due.kind === 'pull' ? due.seat : null} nextStage={due.kind === 'pull' ? due.stageIndex : -1} />
+          <ValuesStrip
+            state={view.state}
+            nextSeat={due.kind === 'pull' ? due.seat : null}
+            nextStage={due.kind === 'pull' ? due.stageIndex : -1}
+          />
         </View>
       </View>
       <View style={[styles.panel, { backgroundColor: inks.card, borderLeftColor: inks.line }]}>
-        <ScrollView {...top} scrollEventThrottle={100} contentContainerStyle={styles.panelBody} tabIndex={0}>
+        <ScrollView
+          {...top}
+          scrollEventThrottle={100}
+          contentContainerStyle={styles.panelBody}
+          tabIndex={0}
+        >
           {hand}
         </ScrollView>
       </View>
@@ -165,7 +263,10 @@ function Wide({ view, due, hand, onSeat }: Layout) {
 }
 
 /** What comes next is read from its first line, however far down the last panel was scrolled. */
-function useTop(state: RunState): { ref: RefObject<ScrollView | null>; onScroll: (e: NativeSyntheticEvent<NativeScrollEvent>) => void } {
+function useTop(state: RunState): {
+  ref: RefObject<ScrollView | null>;
+  onScroll: (e: NativeSyntheticEvent<NativeScrollEvent>) => void;
+} {
   const ref = useRef<ScrollView>(null);
   // Asked of the browser only after somebody scrolled: it lays the page out anew to answer.
   const isDown = useRef(false);
@@ -211,9 +312,23 @@ function Watching({ view, due, seat, onSeat, takeOver }: OnWatch) {
 }
 
 /** What a lead said elsewhere: taken in by whoever holds the run. */
-function Said({ run, state, acts, people }: { run: string; state: RunState; acts: Acts; people: Readonly<Record<string, string>> }) {
+function Said({
+  run,
+  state,
+  acts,
+  people,
+}: {
+  run: string;
+  state: RunState;
+  acts: Acts;
+  people: Readonly<Record<string, string>>;
+}) {
   const { data } = useStatements(run, true);
-  const used = new Set(state.effective.toArray().flatMap((c) => (c.event.type === 'used' ? [c.event.payload.statement.id] : [])));
+  const used = new Set(
+    state.effective
+      .toArray()
+      .flatMap((c) => (c.event.type === 'used' ? [c.event.payload.statement.id] : [])),
+  );
   return data?.statements
     .filter((s) => !used.has(s.id))
     .map((s) => (
@@ -236,7 +351,13 @@ const styles = StyleSheet.create({
   whole: { maxHeight: '100%', flexGrow: 1 },
   ribbon: { paddingHorizontal: 8, paddingTop: 6, alignItems: 'center' },
   map: { flex: 1, minHeight: 130, padding: 4 },
-  sheet: { borderTopWidth: 2, borderTopLeftRadius: 18, borderTopRightRadius: 18, flexShrink: 1, maxHeight: '72%' },
+  sheet: {
+    borderTopWidth: 2,
+    borderTopLeftRadius: 18,
+    borderTopRightRadius: 18,
+    flexShrink: 1,
+    maxHeight: '72%',
+  },
   sheetBody: { padding: 14, gap: 12 },
   wide: { flex: 1, flexDirection: 'row', minHeight: 0 },
   left: { flex: 1, minWidth: 0 },

@@ -1,7 +1,9 @@
 import type { Outcome, PullNext } from '@stennet/core/run';
 import { text } from './text';
 
-/** One answer to a pull: what is stored, what the button says, and which keys and pedals give it. */
+/**
+ * One answer to a pull: what is stored, what the button says, and which keys and pedals give it.
+ */
 export interface Answer {
   outcome: Outcome;
   label: string;
@@ -13,22 +15,34 @@ export interface Answer {
 const MAIN_KEYS = ['Enter', ' ', 'PageDown'] as const;
 const SECOND_KEYS = ['PageUp'] as const;
 
-/** The one table of answers: buttons, keys, pedals, the line that explains them and the voice all read it. */
+/**
+ * The one table of answers: buttons, keys, pedals, the line that explains them and the voice all
+ * read it.
+ */
 export function answersTo(due: PullNext): Answer[] {
   const limit = limitOf(due);
   return due.outcomes.map((outcome, i) => ({
     outcome,
     label: labelOf(due, outcome),
-    hint: limit === null ? '' : outcome === 'turned' ? text.movedMore(limit) : outcome === 'heldStill' ? text.movedLess(limit) : '',
+    hint:
+      limit === null
+        ? ''
+        : outcome === 'turned'
+          ? text.movedMore(limit)
+          : outcome === 'heldStill'
+            ? text.movedLess(limit)
+            : '',
     keys: i === 0 ? MAIN_KEYS : i === 1 ? SECOND_KEYS : [],
   }));
 }
 
 /** From how many degrees on it counts as moved, where the sheet says so. */
-const limitOf = ({ stage }: PullNext): number | null => (stage.repeat?.kind === 'untilSettled' ? stage.repeat.movedMoreThanDeg : null);
+const limitOf = ({ stage }: PullNext): number | null =>
+  stage.repeat?.kind === 'untilSettled' ? stage.repeat.movedMoreThanDeg : null;
 
 function labelOf(due: PullNext, outcome: Outcome): string {
-  if (outcome === 'reached' && due.task.action === 'angle' && due.inHand) return text.reached(`${due.inHand.value}°`, text.by[due.tool.method]);
+  if (outcome === 'reached' && due.task.action === 'angle' && due.inHand)
+    return text.reached(`${due.inHand.value}°`, text.by[due.tool.method]);
   return text.outcomeWords[outcome];
 }
 

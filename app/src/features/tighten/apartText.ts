@@ -38,7 +38,8 @@ export const apartText = {
 
   // where they are kept
   bagTitle: 'Where are they kept?',
-  bagText: (n: number) => `${n} came out. What goes back goes back into its own hole: say which are kept where.`,
+  bagText: (n: number) =>
+    `${n} came out. What goes back goes back into its own hole: say which are kept where.`,
   bagScrap: 'Used once: they are counted and thrown away.',
   bagLabel: 'Bag, board or bin',
   bagLength: 'Length, in mm, if it differs',
@@ -54,7 +55,8 @@ export const apartText = {
   noRoomAsked: 'What is asked',
   noRoomYes: 'It goes out',
   noRoomSaid: 'no room: part off, to the machine shop',
-  behind: (what: string) => `Behind the bottom of the hole: ${what}. The stop is set before the drill turns.`,
+  behind: (what: string) =>
+    `Behind the bottom of the hole: ${what}. The stop is set before the drill turns.`,
   rungCount: (n: number, of: number) => `Attempt ${n} of ${of}`,
   apartAgain: 'It is out',
   restartBroken: 'Part is off: all slackened, begin anew when it is back',

@@ -1,4 +1,7 @@
-/** What stands around the pulls: the lead's word, tools that are not as they should be, measured fasteners, time that ran out. */
+/**
+ * What stands around the pulls: the lead's word, tools that are not as they should be, measured
+ * fasteners, time that ran out.
+ */
 export const aroundText = {
   // the lead's word
   askLead: 'Ask the lead',
@@ -6,7 +9,8 @@ export const aroundText = {
   leadWho: 'Who says it',
   leadPin: (name: string) => `PIN of ${name}`,
   leadWhy: 'Why',
-  leadNone: 'No lead technician of this shop has a PIN yet. It is set on the account page; until then a lead says it from their own device, looking at this run.',
+  leadNone:
+    'No lead technician of this shop has a PIN yet. It is set on the account page; until then a lead says it from their own device, looking at this run.',
   leadSay: 'Allow it',
   leadRefuse: 'Refuse it',
   leadAway: 'The lead is not here: go on, they decide later',
@@ -17,7 +21,12 @@ export const aroundText = {
   waiting: (n: number) => `${n} ${n === 1 ? 'thing waits' : 'things wait'} for your word`,
   nothingWaits: 'Nothing waits for your word here.',
   saidNow: 'Said. Whoever holds the run takes it in.',
-  release: { passed: 'It is as it should be', failed: 'It is not', single: 'The new one alone', redo: 'All of them anew' },
+  release: {
+    passed: 'It is as it should be',
+    failed: 'It is not',
+    single: 'The new one alone',
+    redo: 'All of them anew',
+  },
   deviations: {
     stoppedShort: 'stopped short',
     above: 'went too far',
@@ -38,9 +47,15 @@ export const aroundText = {
     redone: 'done again',
     overran: 'too late on its clock',
   } as Record<string, string>,
-  aboutText: { deviation: 'what happened', reuse: 'used ones', wrench: 'the wrench', compound: 'another compound' },
+  aboutText: {
+    deviation: 'what happened',
+    reuse: 'used ones',
+    wrench: 'the wrench',
+    compound: 'another compound',
+  },
   leavesOut: (bolt: string) => `leaves out ${bolt}`,
-  wrenchWith: (wrench: string, adapter: string, deg: number) => `${wrench} with ${adapter} at ${deg}°`,
+  wrenchWith: (wrench: string, adapter: string, deg: number) =>
+    `${wrench} with ${adapter} at ${deg}°`,
   decides: { allow: 'allows', refuse: 'refuses' },
 
   // tools out of order, adapters
@@ -49,8 +64,14 @@ export const aroundText = {
   withoutAdapter: 'Without it',
   adapterWhich: 'Which one',
   adapterAngle: 'How it stands to the handle',
-  adapterAngles: { '0': 'straight ahead', '45': 'at 45°', '90': 'square: changes nothing', '135': 'back at 135°' },
-  adapterText: 'A straight extension changes nothing. Pull at the grip mark, no tube on the handle.',
+  adapterAngles: {
+    '0': 'straight ahead',
+    '45': 'at 45°',
+    '90': 'square: changes nothing',
+    '135': 'back at 135°',
+  },
+  adapterText:
+    'A straight extension changes nothing. Pull at the grip mark, no tube on the handle.',
   adapterNone: 'There is no crowfoot in the tool list.',
   adapterLabel: (l: string, e: string) => `Wrench ${l} long, adapter ${e}`,
 
@@ -68,7 +89,8 @@ export const aroundText = {
 
   // too late
   lateTitle: (what: string) => `The time is over: ${what}`,
-  lateText: 'If it was done in time and only confirmed late, say how long ago. If not: stop, clean it off, and begin that step again.',
+  lateText:
+    'If it was done in time and only confirmed late, say how long ago. If not: stop, clean it off, and begin that step again.',
   lateAgo: 'Done how many minutes ago',
   lateYes: 'It was done then',
   lateNo: 'Too late: cleaned off, begin again',
@@ -76,8 +98,11 @@ export const aroundText = {
   // a broken one
   brokenDrills: (centre: string, extractor: string, largest: string) =>
     `Centre it through a guide with ${centre}; extractor at most ${extractor}; above ${largest} the drill is in the thread.`,
-  brokenStop: (depth: string) => `It sits ${depth} deep: set the stop there, what lies behind is not drilled into.`,
-  brokenNoStop: 'How deep it sits is not on the sheet: measure it and set a stop, what lies behind is not drilled into.',
+  brokenStop: (depth: string) =>
+    `It sits ${depth} deep: set the stop there, what lies behind is not drilled into.`,
+  brokenNoStop:
+    'How deep it sits is not on the sheet: measure it and set a stop, what lies behind is not drilled into.',
   brokenTap: (same: string, next: string) => `The same thread anew: tap drill ${same}.${next}`,
-  brokenNext: (name: string, drill: string) => ` The next size is ${name}, tap drill ${drill}: only where the part allows it.`,
+  brokenNext: (name: string, drill: string) =>
+    ` The next size is ${name}, tap drill ${drill}: only where the part allows it.`,
 } as const;

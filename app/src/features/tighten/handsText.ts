@@ -24,10 +24,15 @@ export const handsText = {
   isOn: (what: string) => `${what}: on`,
   isOff: (what: string) => `${what}: off`,
 
-  outcomes: { clicked: 'clicked', turned: 'turned', heldStill: 'did not turn', reached: 'turned', done: 'done', noClick: 'no click', stoppedShort: 'stopped short' } as Record<
-    string,
-    string
-  >,
+  outcomes: {
+    clicked: 'clicked',
+    turned: 'turned',
+    heldStill: 'did not turn',
+    reached: 'turned',
+    done: 'done',
+    noClick: 'no click',
+    stoppedShort: 'stopped short',
+  } as Record<string, string>,
   takenBack: 'taken back',
   oldOne: 'the one before',
 
@@ -48,9 +53,11 @@ export const handsText = {
   pullAgain: 'Pull it once more',
   besides: 'I did something besides',
   besidesTitle: 'What was done besides the sheet?',
-  besidesText: 'It stands on the record. Eased, its last torque is asked again; after an angle it is lost.',
+  besidesText:
+    'It stands on the record. Eased, its last torque is asked again; after an angle it is lost.',
   besidesAll: 'A whole round besides the sheet',
-  besidesRound: (n: number) => `On all ${n} that are in. It stands on the record as one round. Eased, their last torque is asked again; after an angle it is lost.`,
+  besidesRound: (n: number) =>
+    `On all ${n} that are in. It stands on the record as one round. Eased, their last torque is asked again; after an angle it is lost.`,
   besidesValue: 'As the wrench or the disc said it, where somebody looked.',
   added: { torque: 'Tightened by torque', angle: 'Turned by an angle', loosen: 'Eased' },
   leaveOutYes: 'Leave it as it is',
@@ -60,7 +67,8 @@ export const handsText = {
   // several together
   several: 'Several at once',
   severalTitle: 'Several at once, in order',
-  severalText: 'For two hands on the bar and nobody at the screen. The record says that they were confirmed together, and who turned.',
+  severalText:
+    'For two hands on the bar and nobody at the screen. The record says that they were confirmed together, and who turned.',
   severalCount: 'How many',
   severalAll: (n: number) => `all ${n}`,
   severalWho: 'Who turned them',
@@ -74,7 +82,8 @@ export const handsText = {
 
   // away
   awayTitle: (minutes: number) => `You were away for ${minutes} minutes`,
-  awayText: (last: string, next: string) => `Last was ${last}. Look at the stripe of ${next} before you pull: has it been turned?`,
+  awayText: (last: string, next: string) =>
+    `Last was ${last}. Look at the stripe of ${next} before you pull: has it been turned?`,
   awayNot: 'It is not turned: go on',
   awayTurned: 'It is turned: read it off',
 

@@ -47,16 +47,27 @@ const doneAt = (instance: string) => {
   t.finish();
   return t.state;
 };
-const caps = (...done: string[]): Joint => joint('Rod caps', { instances: rods.instances ?? null, runs: done.map(finished) });
+const caps = (...done: string[]): Joint =>
+  joint('Rod caps', { instances: rods.instances ?? null, runs: done.map(finished) });
 
 test('a companion needs no turn of the crank; the next pair does', () => {
-  expect(nextUp([caps()], 'Rod caps', doneAt('1'))).toMatchObject({ instance: '4', name: 'Rod caps 4', crankDeg: null });
-  expect(nextUp([caps('1')], 'Rod caps', doneAt('4'))).toMatchObject({ instance: '2', crankDeg: 120 });
+  expect(nextUp([caps()], 'Rod caps', doneAt('1'))).toMatchObject({
+    instance: '4',
+    name: 'Rod caps 4',
+    crankDeg: null,
+  });
+  expect(nextUp([caps('1')], 'Rod caps', doneAt('4'))).toMatchObject({
+    instance: '2',
+    crankDeg: 120,
+  });
 });
 
 test('with the last one done the job goes on with its next joint, and a job that is through with nothing', () => {
   const head = joint('Cylinder head');
-  expect(nextUp([caps('1', '2', '3', '4', '5'), head], 'Rod caps', doneAt('6'))).toMatchObject({ joint: 'Cylinder head', instance: null });
+  expect(nextUp([caps('1', '2', '3', '4', '5'), head], 'Rod caps', doneAt('6'))).toMatchObject({
+    joint: 'Cylinder head',
+    instance: null,
+  });
   expect(nextUp([caps('1', '2', '3', '4', '5')], 'Rod caps', doneAt('6'))).toBeNull();
   const t = new Technician(headSheet);
   t.finish();

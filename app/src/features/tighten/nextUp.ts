@@ -12,8 +12,8 @@ export interface NextUp {
 }
 
 /**
- * What comes after a finished run: its companion, the next one of the same joint, else the job's next joint. This run counts as
- * finished whether the order knows it or not.
+ * What comes after a finished run: its companion, the next one of the same joint, else the job's
+ * next joint. This run counts as finished whether the order knows it or not.
  */
 export function nextUp(joints: readonly Joint[], joint: string, done: RunState): NextUp | null {
   if (done.part !== PROCEDURE) return null;
@@ -21,10 +21,19 @@ export function nextUp(joints: readonly Joint[], joint: string, done: RunState):
   const own = joints[at];
   if (!own) return null;
   if (own.instances && done.instance !== null) {
-    const known = own.runs.flatMap((r) => (r.part === PROCEDURE && r.instance ? [[r.instance, { status: r.state }] as const] : []));
-    const next = nextInSitting(own, { ...Object.fromEntries(known), [done.instance]: { status: 'finished' } }, null);
+    const known = own.runs.flatMap((r) =>
+      r.part === PROCEDURE && r.instance ? [[r.instance, { status: r.state }] as const] : [],
+    );
+    const next = nextInSitting(
+      own,
+      { ...Object.fromEntries(known), [done.instance]: { status: 'finished' } },
+      null,
+    );
     if (next.kind === 'run') {
-      const [stands, wanted] = [own.instances.crankDeg?.[done.instance], own.instances.crankDeg?.[next.instance]];
+      const [stands, wanted] = [
+        own.instances.crankDeg?.[done.instance],
+        own.instances.crankDeg?.[next.instance],
+      ];
       return {
         joint,
         instance: next.instance,

@@ -5,23 +5,34 @@ import { demoSheet, headSheet, Technician } from '@stennet/core/testing';
 import { lastLine, nextLine, releaseWords, spoken, whereIs } from './say';
 import { fastenerName, text } from './text';
 
-const format = createFormatter({ locale: 'en-GB', timeZone: 'UTC', paper: 'A4', torqueUnit: 'N.m' });
+const format = createFormatter({
+  locale: 'en-GB',
+  timeZone: 'UTC',
+  paper: 'A4',
+  torqueUnit: 'N.m',
+});
 
 test('a pull is said with its bolt, its place and the number for the tool in hand', () => {
   const t = new Technician(headSheet);
   t.until((d) => d.kind === 'pull' && d.fastener === '4/1');
-  expect(nextLine(headSheet, format, next(t.state))).toBe('bolt 4, bottom row, 4 of 5 from the left, 239 inch-pounds');
+  expect(nextLine(headSheet, format, next(t.state))).toBe(
+    'bolt 4, bottom row, 4 of 5 from the left, 239 inch-pounds',
+  );
   expect(lastLine(headSheet, t.state.effective.at(-1)?.event)).toBe('bolt 3, 27 N·m until settled');
   expect(whereIs(headSheet, '9/1')).toBe('top row, 1 of 5 from the left');
 });
 
 test('a replacement is named as what it is', () => {
-  expect([fastenerName(headSheet, '7/1'), fastenerName(headSheet, '7/2')]).toEqual(['bolt 7', 'bolt 7, new one']);
+  expect([fastenerName(headSheet, '7/1'), fastenerName(headSheet, '7/2')]).toEqual([
+    'bolt 7',
+    'bolt 7, new one',
+  ]);
 });
 
 test('a nut is called a nut, and on a ring a place is said by the clock', () => {
   const head = demoSheet('qs16-head');
-  const nut = head.seats.find((s) => head.groups.find((g) => g.id === s.group)?.head === 'nut')?.id ?? '';
+  const nut =
+    head.seats.find((s) => head.groups.find((g) => g.id === s.group)?.head === 'nut')?.id ?? '';
   expect(fastenerName(head, `${nut}/1`)).toBe(`nut ${nut}`);
   const wheel = demoSheet('ob20-flywheel');
   expect(wheel.seats.map((s) => whereIs(wheel, `${s.id}/1`))).toContain('at 1 o’clock');
@@ -35,7 +46,15 @@ test('angles are said in flats, places and rounds in ordinals', () => {
     'a bit more than three quarters of a flat',
     'a bit more than 1 flat',
   ]);
-  expect([1, 2, 3, 4, 11, 12, 21].map((n) => text.round(n).split(' ')[0])).toEqual(['1st', '2nd', '3rd', '4th', '11th', '12th', '21st']);
+  expect([1, 2, 3, 4, 11, 12, 21].map((n) => text.round(n).split(' ')[0])).toEqual([
+    '1st',
+    '2nd',
+    '3rd',
+    '4th',
+    '11th',
+    '12th',
+    '21st',
+  ]);
 });
 
 test('whatever only the lead can answer, there are words for: nothing is a dead end', () => {

@@ -2,7 +2,15 @@ import { whereabouts } from '@stennet/core/joint';
 import type { Sheet } from '@stennet/core/procedure';
 import type { Say } from '@stennet/core/contract/run';
 import { units, type Formatter, type Quantity, type Wrench } from '@stennet/core/quantity';
-import { seatIdOf, type Deviation, type Next, type PullNext, type RunEvent, type RunState, type Statement } from '@stennet/core/run';
+import {
+  seatIdOf,
+  type Deviation,
+  type Next,
+  type PullNext,
+  type RunEvent,
+  type RunState,
+  type Statement,
+} from '@stennet/core/run';
 import { fastenerName, text } from './text';
 
 export function whereIs(sheet: Sheet, fastener: string): string {
@@ -13,7 +21,13 @@ export function whereIs(sheet: Sheet, fastener: string): string {
 
 /** A pull in one spoken line. */
 export function pullLine(sheet: Sheet, format: Formatter, due: PullNext): string {
-  return [fastenerName(sheet, due.fastener), whereIs(sheet, due.fastener), due.inHand ? format.inHand(due.inHand).text : due.stage.name].filter(Boolean).join(', ');
+  return [
+    fastenerName(sheet, due.fastener),
+    whereIs(sheet, due.fastener),
+    due.inHand ? format.inHand(due.inHand).text : due.stage.name,
+  ]
+    .filter(Boolean)
+    .join(', ');
 }
 
 /** Signs as they are spoken. */
@@ -24,7 +38,8 @@ const SPOKEN: readonly (readonly [RegExp, string])[] = [
   [/\+?(\d+(?:[.,]\d+)?)\s*°/g, '$1 degrees'],
 ];
 /** @example spoken('bolt 7, +75°') // 'bolt 7, 75 degrees' */
-export const spoken = (line: string): string => SPOKEN.reduce((said, [sign, words]) => said.replace(sign, words), line);
+export const spoken = (line: string): string =>
+  SPOKEN.reduce((said, [sign, words]) => said.replace(sign, words), line);
 
 export function lastLine(sheet: Sheet, event: RunEvent | undefined): string | null {
   if (!event) return null;
@@ -52,30 +67,51 @@ export function statementText(s: Statement, state: RunState): string {
     case 'leaveOut':
       return text.leavesOut(fastenerName(state.sheet, s.fastener));
     case 'claims':
-      return text.claims(s.claims.length, [...new Set(s.claims.map((c) => fastenerName(state.sheet, c.fastener)))].join(', '));
+      return text.claims(
+        s.claims.length,
+        [...new Set(s.claims.map((c) => fastenerName(state.sheet, c.fastener)))].join(', '),
+      );
     default:
       return s.text ?? '';
   }
 }
 
 /** What a lead may say to a hold that waits for them. */
-export function releaseWords(due: Extract<Next, { kind: 'hold' }>): { label: string; say: Say; look?: 'warn' }[] {
+export function releaseWords(
+  due: Extract<Next, { kind: 'hold' }>,
+): { label: string; say: Say; look?: 'warn' }[] {
   const word = (decision: 'passed' | 'failed' | 'single' | 'redo', look?: 'warn') => ({
     label: text.release[decision],
-    say: { kind: 'release', hold: due.stage.id, decision, ...(due.hold.kind === 'notCovered' ? { fastener: due.hold.fastener } : {}) } as const,
+    say: {
+      kind: 'release',
+      hold: due.stage.id,
+      decision,
+      ...(due.hold.kind === 'notCovered' ? { fastener: due.hold.fastener } : {}),
+    } as const,
     ...(look ? { look } : {}),
   });
   if (due.hold.kind === 'named') return [word('passed'), word('failed', 'warn')];
-  if (due.hold.kind === 'failed' && due.fastener) return [{ label: text.leaveOutYes, say: { kind: 'leaveOut', fastener: due.fastener }, look: 'warn' }];
-  if (due.hold.kind === 'above' || due.hold.kind === 'belowFloor' || due.hold.kind === 'notCovered') return [{ ...word('passed'), label: text.letStand, look: 'warn' }];
+  if (due.hold.kind === 'failed' && due.fastener)
+    return [
+      { label: text.leaveOutYes, say: { kind: 'leaveOut', fastener: due.fastener }, look: 'warn' },
+    ];
+  if (due.hold.kind === 'above' || due.hold.kind === 'belowFloor' || due.hold.kind === 'notCovered')
+    return [{ ...word('passed'), label: text.letStand, look: 'warn' }];
   return due.hold.kind === 'replaced' ? [word('single'), word('redo', 'warn')] : [];
 }
 
 /** A deviation in one line, for who decides about it. */
 export const deviationLine = (state: RunState, d: Deviation): string =>
-  [d.fastener ? fastenerName(state.sheet, d.fastener) : '', text.deviations[d.kind] ?? d.kind, state.sheet.stages.find((s) => s.id === d.stage)?.name ?? '']
+  [
+    d.fastener ? fastenerName(state.sheet, d.fastener) : '',
+    text.deviations[d.kind] ?? d.kind,
+    state.sheet.stages.find((s) => s.id === d.stage)?.name ?? '',
+  ]
     .filter(Boolean)
     .join(' · ');
 
 /** A wrench as it is held: with what is on it. */
-export const wrenchName = (wrench: Wrench): string => (wrench.adapter ? text.wrenchWith(wrench.name, wrench.adapter.name, wrench.adapter.angleDeg) : wrench.name);
+export const wrenchName = (wrench: Wrench): string =>
+  wrench.adapter
+    ? text.wrenchWith(wrench.name, wrench.adapter.name, wrench.adapter.angleDeg)
+    : wrench.name;

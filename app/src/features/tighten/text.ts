@@ -7,10 +7,17 @@ import type { Whereabouts } from '@stennet/core/joint';
 import type { FailureKind, Outcome, Reason, Way } from '@stennet/core/run';
 
 export const ordinal = (n: number): string => {
-  const tail = n % 100 > 10 && n % 100 < 14 ? 'th' : (({ 1: 'st', 2: 'nd', 3: 'rd' } as Record<number, string>)[n % 10] ?? 'th');
+  const tail =
+    n % 100 > 10 && n % 100 < 14
+      ? 'th'
+      : (({ 1: 'st', 2: 'nd', 3: 'rd' } as Record<number, string>)[n % 10] ?? 'th');
   return `${n}${tail}`;
 };
-const rows: Record<number, readonly string[]> = { 1: ['in the row'], 2: ['top row', 'bottom row'], 3: ['top row', 'middle row', 'bottom row'] };
+const rows: Record<number, readonly string[]> = {
+  1: ['in the row'],
+  2: ['top row', 'bottom row'],
+  3: ['top row', 'middle row', 'bottom row'],
+};
 
 export { fastenerName } from '@stennet/core/procedure';
 export { upperFirst };
@@ -30,8 +37,10 @@ export const text = {
 
   keepsOld: (old: string, by: string) => `goes on by rev ${old}; rev ${by} stands for new runs`,
   readOnly: 'Only technicians and leads tighten on a repair order.',
-  readOnlyApprentice: 'Apprentices do not tighten on a customer’s vehicle. Here you can follow along.',
-  compound: (kind: string, place: string) => `${kind} on ${place === 'under head' ? 'the underside of the head' : place}`,
+  readOnlyApprentice:
+    'Apprentices do not tighten on a customer’s vehicle. Here you can follow along.',
+  compound: (kind: string, place: string) =>
+    `${kind} on ${place === 'under head' ? 'the underside of the head' : place}`,
   noCompound: 'nothing on the threads',
 
   // panel
@@ -99,7 +108,10 @@ export const text = {
   otherAngle: 'Other angle',
   wrong: 'Something is wrong',
   otherTool: 'Other tool',
-  keyNames: { Enter: 'Enter', ' ': 'Space', PageDown: 'pedal down', PageUp: 'pedal up' } as Record<string, string>,
+  keyNames: { Enter: 'Enter', ' ': 'Space', PageDown: 'pedal down', PageUp: 'pedal up' } as Record<
+    string,
+    string
+  >,
   keyFor: (keys: string, label: string) => (keys ? `${keys}: ${label}` : label),
   keys: { more: 'Backspace: go back · W: something is wrong', say: 'S: say again' },
   quick: (bolt: string) => `That was quick. Is ${bolt} really done?`,
@@ -114,7 +126,8 @@ export const text = {
   fitNewTitle: (what: string) => `New ones only: ${what}`,
   fitNew: (why: string) => `One-time-use. ${why}`,
   compoundChosen: (condition: string) => `On Prepare ${condition} was chosen`,
-  compoundChosenText: 'The sheet was published for another one. Ask the lead before anything goes on.',
+  compoundChosenText:
+    'The sheet was published for another one. Ask the lead before anything goes on.',
   makerSays: 'The maker has them replaced each time.',
   fitNewYes: (n: number) => `${n} new ones are in, by hand`,
   fitTitle: (what: string) => `${what} by hand`,
@@ -146,7 +159,8 @@ export const text = {
   setAngle: 'Now by angle',
   setYes: 'It is set',
   angleYes: (angle: string) => `Yes, ${angle} each`,
-  setAngleText: 'Plain bar, even pull. Near the end the pull goes soft: keep on to the angle. Never twice on the same bolt.',
+  setAngleText:
+    'Plain bar, even pull. Near the end the pull goes soft: keep on to the angle. Never twice on the same bolt.',
   markTitle: 'Paint a stripe on each bolt',
   mark: 'One stroke across the head and the casting, in line. From the first angle on only the stripe tells what has turned.',
   markYes: (n: number) => (n === 1 ? 'The stripe is on' : `${n} stripes are on`),
@@ -170,7 +184,8 @@ export const text = {
   backNotTurned: 'It was not turned: ask again',
   backTurned: 'It was turned as confirmed: keep it',
   backOther: 'It was turned by another angle',
-  backSettle: (said: 'turned' | 'heldStill') => (said === 'turned' ? 'It did not turn, I mis-tapped' : 'It turned, I mis-tapped'),
+  backSettle: (said: 'turned' | 'heldStill') =>
+    said === 'turned' ? 'It did not turn, I mis-tapped' : 'It turned, I mis-tapped',
   backStep: (what: string) => `Take back “${what}”?`,
   backStepYes: 'Take it back',
   backNothing: 'There is nothing to go back to here.',
@@ -269,29 +284,36 @@ export const text = {
   limitLeast: (min: string) => `At least ${min}`,
   limitMost: (max: string) => `At most ${max}`,
   outside: '✕ Outside the limits',
-  loosenWords: (how: 'free' | 'crack' | number) => (how === 'free' ? 'Slacken fully' : how === 'crack' ? 'Just ease it' : `Slacken by ${how}°`),
+  loosenWords: (how: 'free' | 'crack' | number) =>
+    how === 'free' ? 'Slacken fully' : how === 'crack' ? 'Just ease it' : `Slacken by ${how}°`,
   temperatureLabel: 'Temperature, in °C',
   holdFailed: (bolt: string, what: string) => `${what}: ${bolt}`,
   holdText: {
-    broke: 'Stop here. Leave the others as they are; get the rest of the bolt out. Look for what broke it: liquid in the hole, thread, wrong bolt.',
+    broke:
+      'Stop here. Leave the others as they are; get the rest of the bolt out. Look for what broke it: liquid in the hole, thread, wrong bolt.',
     stripped: 'Stop here. The thread in the part must be made good before a new bolt goes in.',
-    crossThreaded: 'Take it out by hand. Chase the thread, never cut it; a damaged bolt is not used again.',
+    crossThreaded:
+      'Take it out by hand. Chase the thread, never cut it; a damaged bolt is not used again.',
     bottomed: 'Take it out. Look for liquid or dirt in the hole and compare the length.',
     driveRounded: 'Take it out with a better-fitting socket and put in a new one.',
-    angleLost: 'First read the turn off its stripe. Only when the stripe is lost too: slacken it fully, put in a new bolt, and bring that one back through all stages.',
+    angleLost:
+      'First read the turn off its stripe. Only when the stripe is lost too: slacken it fully, put in a new bolt, and bring that one back through all stages.',
     wontStartByHand: 'Take it out and look at both threads.',
     wontLoosen: 'Leave it and ask your lead.',
     stepAbandoned: 'Leave it and ask your lead.',
   } as Record<FailureKind, string>,
   notSettledTitle: 'It does not settle',
-  notSettled: (bolts: string, n: number) => `After ${n} rounds these still moved: ${bolts}. Look for dirt, threads, a dowel or a gasket out of place.`,
+  notSettled: (bolts: string, n: number) =>
+    `After ${n} rounds these still moved: ${bolts}. Look for dirt, threads, a dowel or a gasket out of place.`,
   findingLabel: 'What you found',
 
   // another device
   nextThere: (line: string) => `Next there: ${line}`,
-  claims: (n: number, bolts: string) => `says that ${n} ${n === 1 ? 'pull was' : 'pulls were'} made before the run was taken over: ${bolts}. You are asked about each.`,
+  claims: (n: number, bolts: string) =>
+    `says that ${n} ${n === 1 ? 'pull was' : 'pulls were'} made before the run was taken over: ${bolts}. You are asked about each.`,
   elsewhere: (person: string, device: string) => `${person} holds this run on ${device}.`,
-  elsewhereText: 'Here you see what the server has of it. If you take over, that device can no longer write; what it has not sent yet stays on it.',
+  elsewhereText:
+    'Here you see what the server has of it. If you take over, that device can no longer write; what it has not sent yet stays on it.',
   thisDevice: 'another device',
   takeOver: 'Take over here',
   found: { turned: 'turned', notTurned: 'not turned', cannotTell: 'cannot tell' },
@@ -299,6 +321,7 @@ export const text = {
   signInText: 'They are kept on this device. You can go on meanwhile.',
   signInGo: 'Sign in',
 
-  mapLabel: (joint: string, n: number, next: string | null) => `${joint}, ${n} fasteners.${next ? ` Next: ${next}.` : ''}`,
+  mapLabel: (joint: string, n: number, next: string | null) =>
+    `${joint}, ${n} fasteners.${next ? ` Next: ${next}.` : ''}`,
   values: 'Values so far',
 } as const;

@@ -6,7 +6,17 @@ import { isAwaited, jointState, ORDER_STATE_TEXT } from '@stennet/core/order';
 import { asAppError, useLibraryOnDevice, useSending, useSignedIn, useToday } from '@/data';
 import { now } from '@/platform/clock';
 import { deviceId } from '@/platform/device';
-import { BigButton, Card, Icon, Loading, Notice, SavedBadge, ScreenFrame, useInks, useIsWide } from '@/ui';
+import {
+  BigButton,
+  Card,
+  Icon,
+  Loading,
+  Notice,
+  SavedBadge,
+  ScreenFrame,
+  useInks,
+  useIsWide,
+} from '@/ui';
 import { text } from './text';
 
 export function TodayScreen() {
@@ -21,7 +31,11 @@ export function TodayScreen() {
   const orders = today.data?.orders;
   const running =
     orders?.flatMap((order) =>
-      order.jobs.flatMap((job) => job.joints.flatMap((joint) => joint.runs.filter((r) => r.state !== 'finished').map((run) => ({ order, joint, run })))),
+      order.jobs.flatMap((job) =>
+        job.joints.flatMap((joint) =>
+          joint.runs.filter((r) => r.state !== 'finished').map((run) => ({ order, joint, run })),
+        ),
+      ),
     ) ?? [];
   const right = (
     <View style={styles.right}>
@@ -48,10 +62,34 @@ export function TodayScreen() {
           ))}
           {me.role === 'lead' ? <Approvals orders={orders} /> : null}
           <View style={isWide ? styles.ways : styles.waysPhone}>
-            <BigButton text={text.find} look="quiet" size="desk" grow onPress={() => router.navigate('/find')} />
-            <BigButton text={text.allOrders} look="quiet" size="desk" grow onPress={() => router.navigate('/orders')} />
-            <BigButton text={text.tools} look="quiet" size="desk" grow onPress={() => router.navigate('/tools')} />
-            <BigButton text={text.followUps(late)} look={late > 0 ? 'warn' : 'quiet'} size="desk" grow onPress={() => router.navigate('/follow-ups')} />
+            <BigButton
+              text={text.find}
+              look="quiet"
+              size="desk"
+              grow
+              onPress={() => router.navigate('/find')}
+            />
+            <BigButton
+              text={text.allOrders}
+              look="quiet"
+              size="desk"
+              grow
+              onPress={() => router.navigate('/orders')}
+            />
+            <BigButton
+              text={text.tools}
+              look="quiet"
+              size="desk"
+              grow
+              onPress={() => router.navigate('/tools')}
+            />
+            <BigButton
+              text={text.followUps(late)}
+              look={late > 0 ? 'warn' : 'quiet'}
+              size="desk"
+              grow
+              onPress={() => router.navigate('/follow-ups')}
+            />
           </View>
           {orders.length === 0 ? <Notice title={text.empty} text={text.emptyText} /> : null}
           <View style={isWide ? styles.grid : styles.list}>
@@ -61,7 +99,12 @@ export function TodayScreen() {
           </View>
         </>
       ) : today.isError ? (
-        <Notice title={text.failed} text={asAppError(today.error).fix} action={{ text: text.retry, onPress: () => void today.refetch() }} alert />
+        <Notice
+          title={text.failed}
+          text={asAppError(today.error).fix}
+          action={{ text: text.retry, onPress: () => void today.refetch() }}
+          alert
+        />
       ) : (
         <Loading text={text.loading} />
       )}
@@ -78,18 +121,31 @@ function OpenRun({ order, joint, run }: { order: Order; joint: Joint; run: RunBr
   const name = runName(joint, run);
   const isMine = run.holderDevice === deviceId();
   const action = isMine && isAllowed(me.role, 'run.write') ? text.carryOn : text.watch;
-  const where = standing.stageName ? text.at(name, standing.stageName, standing.done, standing.of) : text.ready(name);
+  const where = standing.stageName
+    ? text.at(name, standing.stageName, standing.done, standing.of)
+    : text.ready(name);
   return (
     <Card>
       <Text style={{ fontSize: 15, color: inks.inkSoft }}>
         {text.left(format.ago(new Date(run.lastAt), now()))}
         {isMine ? '' : ` · ${text.by(run.holderPerson, run.holderDeviceName)}`}
       </Text>
-      <Text role="heading" aria-level={2} style={{ fontSize: 22, fontWeight: '700', color: inks.ink }}>
+      <Text
+        role="heading"
+        aria-level={2}
+        style={{ fontSize: 22, fontWeight: '700', color: inks.ink }}
+      >
         {where}
       </Text>
-      <Text style={{ fontSize: 16, color: inks.inkSoft }}>{`RO ${order.number} · ${order.vehicle.maker} ${order.vehicle.model}${order.bay ? ` · ${order.bay}` : ''}`}</Text>
-      <BigButton text={action} label={`${action}, RO ${order.number}`} onPress={() => router.navigate(`/runs/${run.id}`)} look={isMine ? 'main' : 'plain'} />
+      <Text
+        style={{ fontSize: 16, color: inks.inkSoft }}
+      >{`RO ${order.number} · ${order.vehicle.maker} ${order.vehicle.model}${order.bay ? ` · ${order.bay}` : ''}`}</Text>
+      <BigButton
+        text={action}
+        label={`${action}, RO ${order.number}`}
+        onPress={() => router.navigate(`/runs/${run.id}`)}
+        look={isMine ? 'main' : 'plain'}
+      />
     </Card>
   );
 }
@@ -98,7 +154,11 @@ function OpenRun({ order, joint, run }: { order: Order; joint: Joint; run: RunBr
 function Approvals({ orders }: { orders: readonly Order[] }) {
   const router = useRouter();
   const waiting = orders.flatMap((order) =>
-    order.jobs.flatMap((job) => job.joints.flatMap((joint) => joint.runs.flatMap((run) => (run.standing.asksLead > 0 ? [{ order, joint, run }] : [])))),
+    order.jobs.flatMap((job) =>
+      job.joints.flatMap((joint) =>
+        joint.runs.flatMap((run) => (run.standing.asksLead > 0 ? [{ order, joint, run }] : [])),
+      ),
+    ),
   );
   if (waiting.length === 0) return null;
   return (
@@ -123,22 +183,45 @@ function OrderCard({ order, isWide }: { order: Order; isWide: boolean }) {
   const { format } = useSignedIn();
   const inks = useInks();
   const joints = order.jobs.flatMap((j) => j.joints);
-  const parts = order.entries.filter((e) => e.body.kind === 'part' && isAwaited(e.body.state)).length;
+  const parts = order.entries.filter(
+    (e) => e.body.kind === 'part' && isAwaited(e.body.state),
+  ).length;
   const asks = joints.flatMap((j) => j.runs).reduce((n, r) => n + r.standing.asksLead, 0);
-  const holds = [parts > 0 ? text.partsOpen(parts) : '', asks > 0 ? text.asksLead(asks) : ''].filter(Boolean);
+  const holds = [
+    parts > 0 ? text.partsOpen(parts) : '',
+    asks > 0 ? text.asksLead(asks) : '',
+  ].filter(Boolean);
   const done = joints.length > 0 && joints.every((j) => jointState(j) === 'tight');
   return (
     <View style={[styles.order, { backgroundColor: inks.card }, isWide && styles.half]}>
-      <Link href={`/orders/${order.id}`} aria-label={`${text.open} RO ${order.number}`} style={styles.orderLink}>
+      <Link
+        href={`/orders/${order.id}`}
+        aria-label={`${text.open} RO ${order.number}`}
+        style={styles.orderLink}
+      >
         <View style={styles.orderPress}>
           <View style={styles.line}>
             <Text style={[styles.number, { color: inks.ink }]}>{`RO ${order.number}`}</Text>
-            <Text style={{ color: inks.inkSoft, fontSize: 15 }}>{order.promisedAt ? text.promised(format.dateTime(new Date(order.promisedAt))) : ''}</Text>
+            <Text style={{ color: inks.inkSoft, fontSize: 15 }}>
+              {order.promisedAt ? text.promised(format.dateTime(new Date(order.promisedAt))) : ''}
+            </Text>
           </View>
-          <Text style={{ fontSize: 17, color: inks.ink }}>{`${order.vehicle.maker} ${order.vehicle.model} · ${order.vehicle.plate}`}</Text>
-          <Text style={{ fontSize: 16, color: inks.inkSoft }}>{order.jobs.map((j) => j.title).join(' · ')}</Text>
-          <Text style={{ fontSize: 15, color: inks.inkSoft }}>{[order.bay, done ? text.tight : ORDER_STATE_TEXT[order.state]].filter(Boolean).join(' · ')}</Text>
-          {holds.length > 0 ? <Text style={{ fontSize: 15, color: inks.warnText, fontWeight: '700' }}>{`▲ ${holds.join(' · ')}`}</Text> : null}
+          <Text
+            style={{ fontSize: 17, color: inks.ink }}
+          >{`${order.vehicle.maker} ${order.vehicle.model} · ${order.vehicle.plate}`}</Text>
+          <Text style={{ fontSize: 16, color: inks.inkSoft }}>
+            {order.jobs.map((j) => j.title).join(' · ')}
+          </Text>
+          <Text style={{ fontSize: 15, color: inks.inkSoft }}>
+            {[order.bay, done ? text.tight : ORDER_STATE_TEXT[order.state]]
+              .filter(Boolean)
+              .join(' · ')}
+          </Text>
+          {holds.length > 0 ? (
+            <Text
+              style={{ fontSize: 15, color: inks.warnText, fontWeight: '700' }}
+            >{`▲ ${holds.join(' · ')}`}</Text>
+          ) : null}
         </View>
       </Link>
     </View>

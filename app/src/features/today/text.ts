@@ -7,7 +7,8 @@ export const text = {
   partsOpen: (n: number) => `${n} ${n === 1 ? 'part' : 'parts'} not here`,
   asksLead: (n: number) => `${n} ${n === 1 ? 'thing waits' : 'things wait'} for the lead`,
   approvals: 'Waiting for your approval',
-  approve: (number: string, joint: string, n: number) => `RO ${number} · ${joint}${n > 1 ? ` · ${n}` : ''}`,
+  approve: (number: string, joint: string, n: number) =>
+    `RO ${number} · ${joint}${n > 1 ? ` · ${n}` : ''}`,
   account: (name: string) => `Account of ${name}`,
   loading: 'Looking up today’s repair orders',
   empty: 'No open repair orders',
@@ -19,7 +20,8 @@ export const text = {
   watch: 'Look at it',
   left: (ago: string) => `left ${ago}`,
   by: (person: string, device: string) => `${person}, on ${device}`,
-  at: (joint: string, stage: string, done: number, of: number) => `${joint}, ${stage}, ${done} of ${of} done`,
+  at: (joint: string, stage: string, done: number, of: number) =>
+    `${joint}, ${stage}, ${done} of ${of} done`,
   ready: (joint: string) => `${joint}, ready to finish`,
   open: 'Open',
   promised: (time: string) => `promised ${time}`,

@@ -24,8 +24,16 @@ export function ToolsScreen() {
   const list = tools.data;
   return (
     <ScreenFrame title={text.title} back="/" backLabel={text.back}>
-      {editing ? <ToolForm key={editing === 'new' ? 'new' : editing.id} kept={editing === 'new' ? null : editing} onClose={() => setEditing(null)} /> : null}
-      {mayWrite && !editing ? <BigButton text={text.add} look="plain" size="desk" onPress={() => setEditing('new')} /> : null}
+      {editing ? (
+        <ToolForm
+          key={editing === 'new' ? 'new' : editing.id}
+          kept={editing === 'new' ? null : editing}
+          onClose={() => setEditing(null)}
+        />
+      ) : null}
+      {mayWrite && !editing ? (
+        <BigButton text={text.add} look="plain" size="desk" onPress={() => setEditing('new')} />
+      ) : null}
       {list ? (
         list.length === 0 ? (
           <Notice title={text.empty} text={text.emptyText} />
@@ -47,7 +55,12 @@ export function ToolsScreen() {
           </View>
         )
       ) : tools.isError ? (
-        <Notice title={text.failed} text={asAppError(tools.error).message} action={{ text: text.retry, onPress: () => void tools.refetch() }} alert />
+        <Notice
+          title={text.failed}
+          text={asAppError(tools.error).message}
+          action={{ text: text.retry, onPress: () => void tools.refetch() }}
+          alert
+        />
       ) : (
         <Loading text={text.loading} />
       )}
@@ -56,4 +69,8 @@ export function ToolsScreen() {
   );
 }
 
-const styles = StyleSheet.create({ phone: { gap: 12 }, wide: { flexDirection: 'row', gap: 12, alignItems: 'flex-start' }, column: { flex: 1, minWidth: 0 } });
+const styles = StyleSheet.create({
+  phone: { gap: 12 },
+  wide: { flexDirection: 'row', gap: 12, alignItems: 'flex-start' },
+  column: { flex: 1, minWidth: 0 },
+});

@@ -1,11 +1,28 @@
 import { FIELDS, formOfTool, lowestHint, readTool } from './toolForm';
 
-const click = { name: 'Wrench 9', unit: '[in_i].[lbf_av]', min: '10', max: '60', graduation: '0,5', calibratedUntil: '2027-05-01' };
+const click = {
+  name: 'Wrench 9',
+  unit: '[in_i].[lbf_av]',
+  min: '10',
+  max: '60',
+  graduation: '0,5',
+  calibratedUntil: '2027-05-01',
+};
 
 test('a wrench as it is read off the wrench', () => {
   const read = readTool('click', { ...click, tolerancePercent: '4 %', lengthMm: '12 in' });
   expect(read).toEqual({
-    tool: { kind: 'click', name: 'Wrench 9', unit: '[in_i].[lbf_av]', min: 10, max: 60, graduation: 0.5, calibratedUntil: '2027-05-01', tolerancePercent: 4, lengthMm: 304.8 },
+    tool: {
+      kind: 'click',
+      name: 'Wrench 9',
+      unit: '[in_i].[lbf_av]',
+      min: 10,
+      max: 60,
+      graduation: 0.5,
+      calibratedUntil: '2027-05-01',
+      tolerancePercent: 4,
+      lengthMm: 304.8,
+    },
   });
 });
 

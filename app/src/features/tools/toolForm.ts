@@ -1,5 +1,11 @@
 import * as v from 'valibot';
-import { problemsOf, ShopToolSchema, usualLowest, type ShopTool, type ShopToolKind } from '@stennet/core/prepare';
+import {
+  problemsOf,
+  ShopToolSchema,
+  usualLowest,
+  type ShopTool,
+  type ShopToolKind,
+} from '@stennet/core/prepare';
 import { parseQuantity, type UnitCode } from '@stennet/core/quantity';
 import { AppError } from '@stennet/core/errors';
 import { text } from './text';
@@ -17,7 +23,12 @@ interface Field {
 }
 const name: Field = { name: 'name', label: text.name, kind: 'text' };
 const drive: Field = { name: 'drive', label: text.driveLabel, kind: 'drive' };
-const number = (field: string, label: string, more: Partial<Field> = {}): Field => ({ name: field, label, kind: 'number', ...more });
+const number = (field: string, label: string, more: Partial<Field> = {}): Field => ({
+  name: field,
+  label,
+  kind: 'number',
+  ...more,
+});
 const wrench: readonly Field[] = [
   name,
   { name: 'unit', label: text.unit, kind: 'unit' },
@@ -35,22 +46,43 @@ export const FIELDS: Record<ShopToolKind, readonly Field[]> = {
   digital: wrench,
   bar: [name, drive, number('lengthMm', text.barLength, { unit: 'mm' })],
   angleGauge: [name, drive, number('stepDeg', text.stepDeg, { unit: 'deg' })],
-  crowfoot: [name, drive, { name: 'opening', label: text.opening, kind: 'text' }, number('offsetMm', text.offsetMm, { unit: 'mm' })],
-  drawingTool: [name, { name: 'fits', label: text.fits, kind: 'text' }, number('ceiling', text.ceilingLabel, { unit: 'N.m' })],
-  crankLock: [name, { name: 'fits', label: text.fits, kind: 'text' }, { name: 'holds', label: text.holdsLabel, kind: 'holds' }],
+  crowfoot: [
+    name,
+    drive,
+    { name: 'opening', label: text.opening, kind: 'text' },
+    number('offsetMm', text.offsetMm, { unit: 'mm' }),
+  ],
+  drawingTool: [
+    name,
+    { name: 'fits', label: text.fits, kind: 'text' },
+    number('ceiling', text.ceilingLabel, { unit: 'N.m' }),
+  ],
+  crankLock: [
+    name,
+    { name: 'fits', label: text.fits, kind: 'text' },
+    { name: 'holds', label: text.holdsLabel, kind: 'holds' },
+  ],
   stand: [name, number('ratedKg', text.ratedKg)],
 };
 
 export function formOfTool(tool: ShopTool): ToolForm {
   return Object.fromEntries(
-    Object.entries(tool).map(([field, value]) => [field, typeof value === 'object' && value !== null && 'value' in value ? `${String(value.value)}` : String(value)]),
+    Object.entries(tool).map(([field, value]) => [
+      field,
+      typeof value === 'object' && value !== null && 'value' in value
+        ? `${String(value.value)}`
+        : String(value),
+    ]),
   );
 }
 
 export type ToolProblems = Record<string, string>;
 
 /** @returns the tool, or what is wrong by field */
-export function readTool(kind: ShopToolKind, form: ToolForm): { tool: ShopTool } | { problems: ToolProblems } {
+export function readTool(
+  kind: ShopToolKind,
+  form: ToolForm,
+): { tool: ShopTool } | { problems: ToolProblems } {
   const problems: ToolProblems = {};
   const read: Record<string, unknown> = { kind };
   for (const field of FIELDS[kind]) {
@@ -70,10 +102,14 @@ export function readTool(kind: ShopToolKind, form: ToolForm): { tool: ShopTool }
   const parsed = v.safeParse(ShopToolSchema, read);
   if (!parsed.success) {
     const at = v.getDotPath(parsed.issues[0])?.split('.')[0] ?? 'name';
-    return { problems: { [at]: text.incomplete(FIELDS[kind].find((f) => f.name === at)?.label ?? at) } };
+    return {
+      problems: { [at]: text.incomplete(FIELDS[kind].find((f) => f.name === at)?.label ?? at) },
+    };
   }
   const wrong = problemsOf(parsed.output);
-  return wrong.length > 0 ? { problems: Object.fromEntries(wrong.map((w) => [w.field, w.text])) } : { tool: parsed.output };
+  return wrong.length > 0
+    ? { problems: Object.fromEntries(wrong.map((w) => [w.field, w.text])) }
+    : { tool: parsed.output };
 }
 
 function valueOf(field: Field, typed: string, form: ToolForm): unknown {
@@ -87,7 +123,10 @@ function valueOf(field: Field, typed: string, form: ToolForm): unknown {
   return field.name === 'ceiling' ? { value, unit } : value;
 }
 
-/** What was typed in another unit has no end: four digits are finer than any scale is read. What was typed as it is stays as it is. */
+/**
+ * What was typed in another unit has no end: four digits are finer than any scale is read. What was
+ * typed as it is stays as it is.
+ */
 function asWritten(value: number): number {
   const typed = Number(value.toPrecision(6));
   return Math.abs(typed - value) <= Math.abs(value) * 1e-9 ? typed : Number(value.toPrecision(4));

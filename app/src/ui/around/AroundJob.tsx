@@ -23,8 +23,18 @@ interface Props {
   wrap?: (entry: AroundEntry, line: ReactNode) => ReactNode;
 }
 
-/** What happened on the way, beside the fasteners themselves: put in, covered, dropped, a neighbour loosened. */
-export function AroundJob({ job, entries, mayWrite, onSave, onFind, wrap = (_e, line) => line }: Props) {
+/**
+ * What happened on the way, beside the fasteners themselves: put in, covered, dropped, a neighbour
+ * loosened.
+ */
+export function AroundJob({
+  job,
+  entries,
+  mayWrite,
+  onSave,
+  onFind,
+  wrap = (_e, line) => line,
+}: Props) {
   const own = entries.filter((e) => 'job' in e.body && e.body.job === job);
   return (
     <View style={styles.column}>
@@ -37,21 +47,36 @@ export function AroundJob({ job, entries, mayWrite, onSave, onFind, wrap = (_e, 
   );
 }
 
-function openLine(entry: AroundEntry, mayWrite: boolean, onSave: SaveAround, onFind: () => void): ReactNode {
+function openLine(
+  entry: AroundEntry,
+  mayWrite: boolean,
+  onSave: SaveAround,
+  onFind: () => void,
+): ReactNode {
   const { body } = entry;
   const save = (next: OrderEntry): void => onSave(next, entry);
   if (isLost(body)) return <Dropped body={body} onSave={mayWrite ? save : null} />;
-  if (body.kind === 'loosened' && body.tight === undefined) return <Loosened body={body} onSave={mayWrite ? save : null} onFind={onFind} />;
-  if (body.kind === 'putIn' && !body.out) return <PutIn body={body} onSave={mayWrite ? save : null} />;
+  if (body.kind === 'loosened' && body.tight === undefined)
+    return <Loosened body={body} onSave={mayWrite ? save : null} onFind={onFind} />;
+  if (body.kind === 'putIn' && !body.out)
+    return <PutIn body={body} onSave={mayWrite ? save : null} />;
   return null;
 }
 
 /** What fell, wherever on the order: it stops everything. */
-export const lostOf = (entries: readonly AroundEntry[]): (AroundEntry & { body: EntryOf<'dropped'> })[] =>
+export const lostOf = (
+  entries: readonly AroundEntry[],
+): (AroundEntry & { body: EntryOf<'dropped'> })[] =>
   entries.filter((e): e is AroundEntry & { body: EntryOf<'dropped'> } => isLost(e.body));
 
 /** Shown in the place of everything else while something that fell is not in the hand. */
-export function LostPanel({ lost, onSave }: { lost: ReturnType<typeof lostOf>; onSave: SaveAround }) {
+export function LostPanel({
+  lost,
+  onSave,
+}: {
+  lost: ReturnType<typeof lostOf>;
+  onSave: SaveAround;
+}) {
   return (
     <View role="alert" style={styles.column}>
       {lost.map((e) => (

@@ -11,7 +11,11 @@ const KINDS: readonly [Kind, string][] = [
   ['dropped', text.addDropped],
   ['loosened', text.addLoosened],
 ];
-const FIRST: Record<Kind, string> = { putIn: text.putInWhat, dropped: text.droppedWhat, loosened: text.loosenedWhat };
+const FIRST: Record<Kind, string> = {
+  putIn: text.putInWhat,
+  dropped: text.droppedWhat,
+  loosened: text.loosenedWhat,
+};
 
 /** Three things that are forgotten when they are not said at once. */
 export function NewAround({ job, onSave }: { job: string; onSave: (body: OrderEntry) => void }) {
@@ -31,22 +35,52 @@ export function NewAround({ job, onSave }: { job: string; onSave: (body: OrderEn
         ))}
       </View>
     );
-  const count = second.trim() === '' ? undefined : /^[1-9]\d{0,2}$/.test(second.trim()) ? Number(second.trim()) : null;
-  const isReady = what.trim() !== '' && (kind !== 'dropped' || second.trim() !== '') && (kind !== 'putIn' || count !== null);
+  const count =
+    second.trim() === ''
+      ? undefined
+      : /^[1-9]\d{0,2}$/.test(second.trim())
+        ? Number(second.trim())
+        : null;
+  const isReady =
+    what.trim() !== '' &&
+    (kind !== 'dropped' || second.trim() !== '') &&
+    (kind !== 'putIn' || count !== null);
   const save = (): void => {
     const said = what.trim();
-    if (kind === 'putIn') onSave({ kind, job, what: said, out: false, ...(typeof count === 'number' ? { count, countOut: 0 } : {}) });
+    if (kind === 'putIn')
+      onSave({
+        kind,
+        job,
+        what: said,
+        out: false,
+        ...(typeof count === 'number' ? { count, countOut: 0 } : {}),
+      });
     else if (kind === 'dropped') onSave({ kind, job, what: said, where: second.trim() });
     else onSave({ kind, job, what: said });
     begin(null);
   };
   return (
     <View style={styles.column}>
-      <TextField label={FIRST[kind]} value={what} onChange={(t) => setWhat(t.slice(0, 80))} {...(kind === 'putIn' ? { hint: text.putInHint } : {})} />
+      <TextField
+        label={FIRST[kind]}
+        value={what}
+        onChange={(t) => setWhat(t.slice(0, 80))}
+        {...(kind === 'putIn' ? { hint: text.putInHint } : {})}
+      />
       {kind === 'putIn' ? (
-        <TextField label={text.howMany} value={second} onChange={setSecond} mode="decimal" problem={count === null ? text.countWrong : undefined} />
+        <TextField
+          label={text.howMany}
+          value={second}
+          onChange={setSecond}
+          mode="decimal"
+          problem={count === null ? text.countWrong : undefined}
+        />
       ) : kind === 'dropped' ? (
-        <TextField label={text.droppedWhere} value={second} onChange={(t) => setSecond(t.slice(0, 80))} />
+        <TextField
+          label={text.droppedWhere}
+          value={second}
+          onChange={(t) => setSecond(t.slice(0, 80))}
+        />
       ) : null}
       <FieldRow>
         <BigButton text={text.save} look="plain" disabled={!isReady} onPress={save} />
@@ -56,4 +90,7 @@ export function NewAround({ job, onSave }: { job: string; onSave: (body: OrderEn
   );
 }
 
-const styles = StyleSheet.create({ row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 }, column: { gap: 12 } });
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
+  column: { gap: 12 },
+});

@@ -17,10 +17,24 @@ export function Dropped({ body, onSave }: { body: EntryOf<'dropped'>; onSave: Sa
       <Line strong>{text.droppedText(body.where)}</Line>
       {onSave ? (
         <>
-          <TextField label={text.foundWhere} value={where} onChange={(t) => setWhere(t.slice(0, 80))} />
+          <TextField
+            label={text.foundWhere}
+            value={where}
+            onChange={(t) => setWhere(t.slice(0, 80))}
+          />
           <Line>{text.stillAsk}</Line>
-          <BigButton text={text.foundGood} look="plain" disabled={!where.trim()} onPress={() => onSave({ ...body, found: where.trim(), still: 'good' })} />
-          <BigButton text={text.foundDiscard} look="warn" disabled={!where.trim()} onPress={() => onSave({ ...body, found: where.trim(), still: 'discard' })} />
+          <BigButton
+            text={text.foundGood}
+            look="plain"
+            disabled={!where.trim()}
+            onPress={() => onSave({ ...body, found: where.trim(), still: 'good' })}
+          />
+          <BigButton
+            text={text.foundDiscard}
+            look="warn"
+            disabled={!where.trim()}
+            onPress={() => onSave({ ...body, found: where.trim(), still: 'discard' })}
+          />
         </>
       ) : null}
     </View>
@@ -28,7 +42,15 @@ export function Dropped({ body, onSave }: { body: EntryOf<'dropped'>; onSave: Sa
 }
 
 /** A joint of its own: by a sheet, or in words. */
-export function Loosened({ body, onSave, onFind }: { body: EntryOf<'loosened'>; onSave: Save; onFind: () => void }) {
+export function Loosened({
+  body,
+  onSave,
+  onFind,
+}: {
+  body: EntryOf<'loosened'>;
+  onSave: Save;
+  onFind: () => void;
+}) {
   const [how, setHow] = useState('');
   return (
     <View style={styles.column}>
@@ -36,7 +58,13 @@ export function Loosened({ body, onSave, onFind }: { body: EntryOf<'loosened'>; 
       {onSave ? (
         <>
           <TextField label={text.tightHow} value={how} onChange={(t) => setHow(t.slice(0, 400))} />
-          <BigButton text={text.tight} look="plain" size="desk" disabled={!how.trim()} onPress={() => onSave({ ...body, tight: how.trim() })} />
+          <BigButton
+            text={text.tight}
+            look="plain"
+            size="desk"
+            disabled={!how.trim()}
+            onPress={() => onSave({ ...body, tight: how.trim() })}
+          />
           <BigButton text={text.bySheet} look="quiet" size="desk" onPress={onFind} />
         </>
       ) : null}
@@ -52,7 +80,14 @@ export function PutIn({ body, onSave }: { body: EntryOf<'putIn'>; onSave: Save }
     return (
       <View style={styles.column}>
         <Line strong>{text.stillIn(what)}</Line>
-        {onSave ? <BigButton text={text.isOut(what)} look="quiet" size="desk" onPress={() => onSave({ ...body, out: true })} /> : null}
+        {onSave ? (
+          <BigButton
+            text={text.isOut(what)}
+            look="quiet"
+            size="desk"
+            onPress={() => onSave({ ...body, out: true })}
+          />
+        ) : null}
       </View>
     );
   const out = /^\d{1,3}$/.test(typed.trim()) ? Number(typed.trim()) : null;
@@ -62,7 +97,13 @@ export function PutIn({ body, onSave }: { body: EntryOf<'putIn'>; onSave: Save }
       <Line strong>{text.counted(countOut, count, what)}</Line>
       {onSave ? (
         <>
-          <TextField label={text.howManyOut} value={typed} onChange={setTyped} mode="decimal" problem={isWrong ? text.countWrong : undefined} />
+          <TextField
+            label={text.howManyOut}
+            value={typed}
+            onChange={setTyped}
+            mode="decimal"
+            problem={isWrong ? text.countWrong : undefined}
+          />
           <BigButton
             text={text.countThem(what)}
             look="plain"

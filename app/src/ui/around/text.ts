@@ -5,7 +5,8 @@ export const text = {
   howManyOut: 'How many are out',
   countThem: (what: string) => `Counted out: ${what}`,
   dropped: (what: string) => `Dropped and not found: ${what}`,
-  droppedText: (where: string) => `Last seen: ${where}. Nothing is turned, closed or started before it is in the hand.`,
+  droppedText: (where: string) =>
+    `Last seen: ${where}. Nothing is turned, closed or started before it is in the hand.`,
   foundWhere: 'Where it was found',
   stillAsk: 'Look at it: threads clean, not nicked or bent?',
   foundGood: 'Found, still good',

@@ -13,7 +13,10 @@ import { Line } from '../Section';
 import { useInks } from '../theme';
 import { text } from './text';
 
-/** What is said of one: done, declined with a reason, or open again; the odometer where somebody read it. */
+/**
+ * What is said of one: done, declined with a reason, or open again; the odometer where somebody
+ * read it.
+ */
 export interface Settled {
   state: FollowUpState;
   note: string | null;
@@ -42,7 +45,16 @@ interface Props {
 }
 
 /** One thing that falls due: what, when it is expected, and what became of it. */
-export function FollowUpRow({ followUp: f, today, format, mayWrite, form, onForm, againTo, onSettle }: Props) {
+export function FollowUpRow({
+  followUp: f,
+  today,
+  format,
+  mayWrite,
+  form,
+  onForm,
+  againTo,
+  onSettle,
+}: Props) {
   const inks = useInks();
   const router = useRouter();
   const { asking } = form;
@@ -59,18 +71,47 @@ export function FollowUpRow({ followUp: f, today, format, mayWrite, form, onForm
   return (
     <View style={[styles.row, { borderTopColor: inks.line }]}>
       <Text style={{ fontSize: 17, lineHeight: 24, color: inks.ink }}>{f.text}</Text>
-      <Text style={{ fontSize: 15, color: isLate ? inks.warnText : inks.inkSoft, fontWeight: isLate ? '700' : '400' }}>
+      <Text
+        style={{
+          fontSize: 15,
+          color: isLate ? inks.warnText : inks.inkSoft,
+          fontWeight: isLate ? '700' : '400',
+        }}
+      >
         {`${isLate ? '▲ ' : ''}${[when, at, f.celsius === null ? '' : text.warm(f.celsius)].filter(Boolean).join(' · ')}`}
       </Text>
       {f.note ? <Line>{f.note}</Line> : null}
       {f.state === 'open' && mayWrite && !asking ? (
         <View style={styles.buttons}>
-          {f.kind === 'retighten' && againTo ? <BigButton text={text.again} size="desk" grow onPress={() => router.navigate(againTo)} /> : null}
-          <BigButton text={text.done} label={`${text.done}: ${f.text}`} look={f.kind === 'retighten' ? 'quiet' : 'plain'} size="desk" grow onPress={ask('done')} />
-          <BigButton text={text.decline} label={`${text.decline}: ${f.text}`} look="quiet" size="desk" grow onPress={ask('declined')} />
+          {f.kind === 'retighten' && againTo ? (
+            <BigButton
+              text={text.again}
+              size="desk"
+              grow
+              onPress={() => router.navigate(againTo)}
+            />
+          ) : null}
+          <BigButton
+            text={text.done}
+            label={`${text.done}: ${f.text}`}
+            look={f.kind === 'retighten' ? 'quiet' : 'plain'}
+            size="desk"
+            grow
+            onPress={ask('done')}
+          />
+          <BigButton
+            text={text.decline}
+            label={`${text.decline}: ${f.text}`}
+            look="quiet"
+            size="desk"
+            grow
+            onPress={ask('declined')}
+          />
         </View>
       ) : null}
-      {asking && f.state === 'open' ? <Settle followUp={f} onSettle={onSettle} form={form} onForm={onForm} state={asking} /> : null}
+      {asking && f.state === 'open' ? (
+        <Settle followUp={f} onSettle={onSettle} form={form} onForm={onForm} state={asking} />
+      ) : null}
       {f.state !== 'open' && mayWrite ? <Reopen followUp={f} onSettle={onSettle} /> : null}
     </View>
   );
@@ -78,24 +119,49 @@ export function FollowUpRow({ followUp: f, today, format, mayWrite, form, onForm
 
 type OnSettle = Pick<Props, 'followUp' | 'onSettle'>;
 
-function Settle({ followUp: f, onSettle, form, onForm, state }: OnSettle & Pick<Props, 'form' | 'onForm'> & { state: Exclude<FollowUpState, 'open'> }) {
+function Settle({
+  followUp: f,
+  onSettle,
+  form,
+  onForm,
+  state,
+}: OnSettle & Pick<Props, 'form' | 'onForm'> & { state: Exclude<FollowUpState, 'open'> }) {
   const note = form.note.trim();
   const { error, isBusy, settle } = useSettle(onSettle);
   const wantsReason = state === 'declined' && !note;
   return (
     <View style={styles.row}>
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
-      <TextField label={state === 'declined' ? text.why : text.found} value={form.note} onChange={(typed) => onForm({ note: typed.slice(0, 400) })} lines={2} />
-      {f.distanceKm === null ? null : <NumberField label={text.odometer} value={form.km ?? undefined} onChange={(km) => onForm({ km: km ?? null })} />}
+      <TextField
+        label={state === 'declined' ? text.why : text.found}
+        value={form.note}
+        onChange={(typed) => onForm({ note: typed.slice(0, 400) })}
+        lines={2}
+      />
+      {f.distanceKm === null ? null : (
+        <NumberField
+          label={text.odometer}
+          value={form.km ?? undefined}
+          onChange={(km) => onForm({ km: km ?? null })}
+        />
+      )}
       <View style={styles.buttons}>
         <BigButton
           text={state === 'declined' ? text.declineYes : text.doneYes}
           size="desk"
           grow
           disabled={wantsReason || isBusy}
-          onPress={() => void settle({ state, note: note || null, seenKm: form.km }, () => onForm(null))}
+          onPress={() =>
+            void settle({ state, note: note || null, seenKm: form.km }, () => onForm(null))
+          }
         />
-        <BigButton text={text.cancel} look="quiet" size="desk" grow onPress={() => onForm({ asking: null })} />
+        <BigButton
+          text={text.cancel}
+          look="quiet"
+          size="desk"
+          grow
+          onPress={() => onForm({ asking: null })}
+        />
       </View>
     </View>
   );
@@ -124,10 +190,15 @@ function useSettle(onSettle: Props['onSettle']) {
   const settle = async (said: Settled, after: () => void = () => undefined): Promise<void> => {
     setBusy(true);
     setError(null);
-    await onSettle(said).then(after, (e: unknown) => setError(e instanceof AppError ? e : new AppError('INTERNAL')));
+    await onSettle(said).then(after, (e: unknown) =>
+      setError(e instanceof AppError ? e : new AppError('INTERNAL')),
+    );
     setBusy(false);
   };
   return { error, isBusy, settle };
 }
 
-const styles = StyleSheet.create({ row: { borderTopWidth: 1, paddingTop: 12, gap: 8 }, buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 } });
+const styles = StyleSheet.create({
+  row: { borderTopWidth: 1, paddingTop: 12, gap: 8 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});

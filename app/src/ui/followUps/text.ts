@@ -6,8 +6,15 @@ export const text = {
     check: 'to look at',
     fluid: 'with the next service',
   },
-  standing: { overdue: 'overdue since', today: 'today,', soon: 'expected', later: 'expected', settled: '' },
-  settled: (state: 'done' | 'declined' | 'open', by: string, day: string) => `${state === 'done' ? 'done' : 'declined'}${by ? `, ${by}` : ''}${day ? `, ${day}` : ''}`,
+  standing: {
+    overdue: 'overdue since',
+    today: 'today,',
+    soon: 'expected',
+    later: 'expected',
+    settled: '',
+  },
+  settled: (state: 'done' | 'declined' | 'open', by: string, day: string) =>
+    `${state === 'done' ? 'done' : 'declined'}${by ? `, ${by}` : ''}${day ? `, ${day}` : ''}`,
   atKm: (km: string) => `at ${km} km`,
   warm: (celsius: number) => `${celsius} °C first`,
   again: 'Tighten again',

@@ -16,7 +16,10 @@ interface Props {
 
 const TARGET = 44;
 
-/** What is measured, drawn; each place can be tapped to go there. The same places stand in the list below. */
+/**
+ * What is measured, drawn; each place can be tapped to go there. The same places stand in the list
+ * below.
+ */
 export function Drawn({ kind, rows, limits, current, onPlace }: Props) {
   const [size, setSize] = useState({ width: 0, height: 0 });
   const { drawing, places } = measuredDrawing(kind, rows, current, limits);
@@ -27,7 +30,12 @@ export function Drawn({ kind, rows, limits, current, onPlace }: Props) {
   const onLayout = (e: LayoutChangeEvent): void => setSize(e.nativeEvent.layout);
   return (
     <View style={styles.box} onLayout={onLayout}>
-      <DrawingView drawing={drawing} label={text.drawing(KIND_TEXT[kind].title, done, rows.length)} width="100%" height="100%" />
+      <DrawingView
+        drawing={drawing}
+        label={text.drawing(KIND_TEXT[kind].title, done, rows.length)}
+        width="100%"
+        height="100%"
+      />
       {onPlace
         ? places.map((p) => (
             <Pressable
@@ -35,7 +43,10 @@ export function Drawn({ kind, rows, limits, current, onPlace }: Props) {
               aria-hidden
               tabIndex={-1}
               onPress={() => onPlace(p.row)}
-              style={[styles.place, { left: left + p.x * scale - TARGET / 2, top: top + p.y * scale - TARGET / 2 }]}
+              style={[
+                styles.place,
+                { left: left + p.x * scale - TARGET / 2, top: top + p.y * scale - TARGET / 2 },
+              ]}
             />
           ))
         : null}
@@ -43,4 +54,7 @@ export function Drawn({ kind, rows, limits, current, onPlace }: Props) {
   );
 }
 
-const styles = StyleSheet.create({ box: { height: 200, width: '100%' }, place: { position: 'absolute', width: TARGET, height: TARGET } });
+const styles = StyleSheet.create({
+  box: { height: 200, width: '100%' },
+  place: { position: 'absolute', width: TARGET, height: TARGET },
+});

@@ -15,7 +15,11 @@ export function Instrument({ form, put }: { form: Form; put: Put }) {
   return (
     <>
       <FieldRow>
-        <TextField label={text.instrument} value={form.instrument} onChange={(instrument) => put({ instrument: instrument.slice(0, 80) })} />
+        <TextField
+          label={text.instrument}
+          value={form.instrument}
+          onChange={(instrument) => put({ instrument: instrument.slice(0, 80) })}
+        />
         <TextField
           label={text.uncertainty}
           value={form.uncertainty}
@@ -39,14 +43,29 @@ export function Instrument({ form, put }: { form: Form; put: Put }) {
 
 /** What is printed on the bag of the gauge strip. */
 export function StripMarks({ form, put }: { form: Form; put: Put }) {
-  const mark = (i: number, at: 0 | 1, typed: string): void => put({ strip: form.strip.map((m, k) => (k === i ? (at === 0 ? [typed, m[1]] : [m[0], typed]) : m)) });
+  const mark = (i: number, at: 0 | 1, typed: string): void =>
+    put({
+      strip: form.strip.map((m, k) => (k === i ? (at === 0 ? [typed, m[1]] : [m[0], typed]) : m)),
+    });
   return (
     <>
       <Line strong>{text.strip}</Line>
       {form.strip.map(([width, clearance], i) => (
         <FieldRow key={i}>
-          <TextField label={text.stripWidth(i + 1)} value={width} mode="decimal" onChange={(t) => mark(i, 0, t)} problem={read(width, form.unit).problem} />
-          <TextField label={text.stripClearance(i + 1)} value={clearance} mode="decimal" onChange={(t) => mark(i, 1, t)} problem={read(clearance, form.unit).problem} />
+          <TextField
+            label={text.stripWidth(i + 1)}
+            value={width}
+            mode="decimal"
+            onChange={(t) => mark(i, 0, t)}
+            problem={read(width, form.unit).problem}
+          />
+          <TextField
+            label={text.stripClearance(i + 1)}
+            value={clearance}
+            mode="decimal"
+            onChange={(t) => mark(i, 1, t)}
+            problem={read(clearance, form.unit).problem}
+          />
         </FieldRow>
       ))}
     </>
@@ -59,7 +78,12 @@ export function Odd({ form, put, odd }: { form: Form; put: Put; odd: readonly st
   return (
     <>
       <Notice title={text.implausible(odd.join(', '))} look="warn" alert />
-      <Chip role="checkbox" text={text.right} on={form.confirmed} onPress={() => put({ confirmed: !form.confirmed })} />
+      <Chip
+        role="checkbox"
+        text={text.right}
+        on={form.confirmed}
+        onPress={() => put({ confirmed: !form.confirmed })}
+      />
     </>
   );
 }
@@ -72,18 +96,33 @@ function nameOf(rows: Form['rows'], at: number): string {
 }
 
 /** The place in hand with large fields, and all of them as a list to jump to. */
-export function Places({ form, put, what, rows }: { form: Form; put: Put; what: MeasureKindId; rows: readonly DrawnRow[] }) {
+export function Places({
+  form,
+  put,
+  what,
+  rows,
+}: {
+  form: Form;
+  put: Put;
+  what: MeasureKindId;
+  rows: readonly DrawnRow[];
+}) {
   const { columns } = measureKinds[what];
   const at = Math.min(form.current, form.rows.length - 1);
   const row = form.rows[at];
-  const setRow = (change: Partial<Form['rows'][number]>): void => put({ confirmed: false, rows: form.rows.map((r, i) => (i === at ? { ...r, ...change } : r)) });
+  const setRow = (change: Partial<Form['rows'][number]>): void =>
+    put({ confirmed: false, rows: form.rows.map((r, i) => (i === at ? { ...r, ...change } : r)) });
   const limit = (key: string): number | undefined => {
     const { value } = read(form.limits[key] ?? '', form.unit);
     return value === null ? undefined : convert({ value, unit: form.unit }, 'mm');
   };
   const [min, max] = [limit('min'), limit('max') ?? limit('overall')];
   const unit = text.units[form.unit];
-  const limits = measureKinds[what].limits.flatMap((l) => (form.limits[l.key]?.trim() ? [`${l.label} ${form.limits[l.key]} ${unit}`] : [])).join(' · ');
+  const limits = measureKinds[what].limits
+    .flatMap((l) =>
+      form.limits[l.key]?.trim() ? [`${l.label} ${form.limits[l.key]} ${unit}`] : [],
+    )
+    .join(' · ');
   return (
     <>
       <Line strong>{text.readings}</Line>
@@ -105,30 +144,60 @@ export function Places({ form, put, what, rows }: { form: Form; put: Put; what: 
                 label={column}
                 value={row.values[i] ?? ''}
                 mode="decimal"
-                onChange={(t) => setRow({ values: columns.map((_c, k) => (k === i ? t : (row.values[k] ?? ''))) })}
+                onChange={(t) =>
+                  setRow({ values: columns.map((_c, k) => (k === i ? t : (row.values[k] ?? ''))) })
+                }
                 problem={read(row.values[i] ?? '', form.unit).problem}
               />
             ))}
           </FieldRow>
         </>
       ) : null}
-      <BigButton text={text.next} look="plain" disabled={at >= form.rows.length - 1} onPress={() => put({ current: at + 1 })} />
+      <BigButton
+        text={text.next}
+        look="plain"
+        disabled={at >= form.rows.length - 1}
+        onPress={() => put({ current: at + 1 })}
+      />
       <View style={styles.chips} role="radiogroup" aria-label={text.readings}>
         {form.rows.map((r, i) => (
-          <Chip key={i} role="radio" text={`${nameOf(form.rows, i)}${rows[i]?.mm === null ? '' : ' ●'}`} on={i === at} onPress={() => put({ current: i })} />
+          <Chip
+            key={i}
+            role="radio"
+            text={`${nameOf(form.rows, i)}${rows[i]?.mm === null ? '' : ' ●'}`}
+            on={i === at}
+            onPress={() => put({ current: i })}
+          />
         ))}
         <Chip
           role="radio"
           text={text.addRow}
           on={false}
-          onPress={() => put({ rows: [...form.rows, { row: row && what === 'flatness' ? row.row : String(form.rows.length + 1), values: [] }], current: form.rows.length })}
+          onPress={() =>
+            put({
+              rows: [
+                ...form.rows,
+                {
+                  row: row && what === 'flatness' ? row.row : String(form.rows.length + 1),
+                  values: [],
+                },
+              ],
+              current: form.rows.length,
+            })
+          }
         />
         {form.rows.length > 1 ? (
           <Chip
             role="radio"
             text={text.removeRow}
             on={false}
-            onPress={() => put({ confirmed: false, rows: form.rows.filter((_r, i) => i !== at), current: Math.max(0, at - 1) })}
+            onPress={() =>
+              put({
+                confirmed: false,
+                rows: form.rows.filter((_r, i) => i !== at),
+                current: Math.max(0, at - 1),
+              })
+            }
           />
         ) : null}
       </View>

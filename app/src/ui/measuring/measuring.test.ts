@@ -23,7 +23,9 @@ test('a form comes to a verdict as soon as there is enough, and to none before',
 });
 
 test('raw readings stand in the unit they were typed in; the verdict is the same', () => {
-  const inch = measuringOf(gap([['0.010', '0.012']], { unit: '[in_i]', limits: { min: '0.008', max: '0.016' } }));
+  const inch = measuringOf(
+    gap([['0.010', '0.012']], { unit: '[in_i]', limits: { min: '0.008', max: '0.016' } }),
+  );
   expect(inch.measured).toMatchObject({ unit: '[in_i]', rows: [{ values: [0.01, 0.012] }] });
   expect(inch.judged?.verdict).toBe('pass');
 });

@@ -1,5 +1,13 @@
 import { AppError } from '@stennet/core/errors';
-import { implausible, judgeMeasured, measureKinds, readingsOf, type Judged, type Measured, type MeasureKindId } from '@stennet/core/measure';
+import {
+  implausible,
+  judgeMeasured,
+  measureKinds,
+  readingsOf,
+  type Judged,
+  type Measured,
+  type MeasureKindId,
+} from '@stennet/core/measure';
 import type { DrawnRow } from '@stennet/core/drawing';
 import { convert, parseQuantity } from '@stennet/core/quantity';
 
@@ -81,13 +89,25 @@ export function measuringOf(form: MeasureForm): Measuring {
       return v === null ? [] : [[l.key, v] as const];
     }),
   );
-  const rows = form.rows.map(({ row, values }) => ({ row, values: kind.columns.map((_c, i) => value(values[i] ?? '')) }));
+  const rows = form.rows.map(({ row, values }) => ({
+    row,
+    values: kind.columns.map((_c, i) => value(values[i] ?? '')),
+  }));
   const marks = form.strip.flatMap(([w, c]): [number, number][] => {
     const [width, clearance] = [value(w), value(c)];
     return width === null || clearance === null ? [] : [[width, clearance]];
   });
-  const measured: Measured = { what: form.what, unit: form.unit, uncertainty: value(form.uncertainty) ?? 0, limits, rows, ...(form.what === 'strip' ? { strip: marks } : {}) };
-  const odd = [...new Set(implausible(kind, readingsOf(measured).rows).map((o) => rows[o.row]?.row ?? ''))];
+  const measured: Measured = {
+    what: form.what,
+    unit: form.unit,
+    uncertainty: value(form.uncertainty) ?? 0,
+    limits,
+    rows,
+    ...(form.what === 'strip' ? { strip: marks } : {}),
+  };
+  const odd = [
+    ...new Set(implausible(kind, readingsOf(measured).rows).map((o) => rows[o.row]?.row ?? '')),
+  ];
   return { measured, judged: judgedOf(measured), odd };
 }
 
@@ -106,6 +126,10 @@ export function drawnRows(form: MeasureForm, judged: Judged | null): DrawnRow[] 
   return form.rows.map(({ row, values }) => {
     const numbers = values.slice(skip).flatMap((v) => read(v, form.unit).value ?? []);
     const mean = numbers.length > 0 ? numbers.reduce((s, n) => s + n, 0) / numbers.length : null;
-    return { row, mm: mean === null ? null : convert({ value: mean, unit: form.unit }, 'mm'), verdict: judged?.found.find((f) => f.what === row)?.verdict ?? null };
+    return {
+      row,
+      mm: mean === null ? null : convert({ value: mean, unit: form.unit }, 'mm'),
+      verdict: judged?.found.find((f) => f.what === row)?.verdict ?? null,
+    };
   });
 }

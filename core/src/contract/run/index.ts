@@ -7,8 +7,22 @@ import { RecordFileSchema } from '../../record/recordFile';
 import { replies } from '../replies';
 import type { RouteName } from '../routes';
 import { HashSchema, textOf, TimeSchema, UuidSchema } from '../../schema/text';
-import { AddJointBody, ApproveBody, DiscardDraftBody, JointSheetBody, SaveDraftBody } from './libraryBodies';
-import { ApprovedSchema, DraftReplySchema, JointIdSchema, LibraryChangesSchema, LibrarySchema, SavedDraftSchema, VehicleReplySchema } from './libraryReplies';
+import {
+  AddJointBody,
+  ApproveBody,
+  DiscardDraftBody,
+  JointSheetBody,
+  SaveDraftBody,
+} from './libraryBodies';
+import {
+  ApprovedSchema,
+  DraftReplySchema,
+  JointIdSchema,
+  LibraryChangesSchema,
+  LibrarySchema,
+  SavedDraftSchema,
+  VehicleReplySchema,
+} from './libraryReplies';
 import {
   AddJobBody,
   AddPersonBody,
@@ -40,9 +54,15 @@ export { KeptRunSchema } from './runReplies';
 export type { SheetBrief } from '../../find/sheetBrief';
 export type { JointSheet, KeptRun, RunReply, SheetReply } from './runReplies';
 
-/** Made by the device at a start or a take-over and known to nobody else: whoever writes in that hold shows it. */
+/**
+ * Made by the device at a start or a take-over and known to nobody else: whoever writes in that
+ * hold shows it.
+ */
 const holdKey = v.pipe(v.string(), v.regex(/^[\w-]{43}$/));
-/** Of an entry that goes out while another person is on: the session that it was confirmed in, and the proof (core/contract/proof). */
+/**
+ * Of an entry that goes out while another person is on: the session that it was confirmed in, and
+ * the proof (core/contract/proof).
+ */
 const ProofSchema = v.strictObject({ event: UuidSchema, session: UuidSchema, proof: HashSchema });
 
 export const AppendBody = v.strictObject({
@@ -107,5 +127,9 @@ export const runReplies = {
 
 type Replies = typeof replies & typeof runReplies;
 /** Routes that answer with a file have no reply of this kind. */
-export type ReplyOf<R extends RouteName> = R extends keyof Replies ? v.InferOutput<Replies[R]> : never;
-export type BodyOf<R extends RouteName> = R extends keyof typeof allBodies ? v.InferInput<(typeof allBodies)[R]> : undefined;
+export type ReplyOf<R extends RouteName> = R extends keyof Replies
+  ? v.InferOutput<Replies[R]>
+  : never;
+export type BodyOf<R extends RouteName> = R extends keyof typeof allBodies
+  ? v.InferInput<(typeof allBodies)[R]>
+  : undefined;

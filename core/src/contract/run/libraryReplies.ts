@@ -22,7 +22,10 @@ const DraftBriefSchema = v.object({
 });
 export type DraftBrief = v.InferOutput<typeof DraftBriefSchema>;
 
-/** What a lead keeps in order: what is being written, and what still uses a revision that no longer stands. */
+/**
+ * What a lead keeps in order: what is being written, and what still uses a revision that no longer
+ * stands.
+ */
 export const LibrarySchema = v.object({
   standing: v.number(),
   drafts: v.array(DraftBriefSchema),
@@ -58,11 +61,21 @@ export const DraftReplySchema = v.object({
 export type DraftReply = v.InferOutput<typeof DraftReplySchema>;
 
 export const SavedDraftSchema = v.object({ version: v.number() });
-export const ApprovedSchema = v.object({ approved: v.array(v.object({ sheet: id, revision: v.string() })) });
+export const ApprovedSchema = v.object({
+  approved: v.array(v.object({ sheet: id, revision: v.string() })),
+});
 
 /** What is new in the library since a device last asked. */
-export const LibraryChangesSchema = v.object({ sheets: v.array(SheetSchema), after: nullableText, more: v.boolean() });
-export const VehicleReplySchema = v.object({ vehicle: v.nullable(v.object({ maker: v.string(), model: v.string(), engine: v.string(), plate: v.string() })) });
+export const LibraryChangesSchema = v.object({
+  sheets: v.array(SheetSchema),
+  after: nullableText,
+  more: v.boolean(),
+});
+export const VehicleReplySchema = v.object({
+  vehicle: v.nullable(
+    v.object({ maker: v.string(), model: v.string(), engine: v.string(), plate: v.string() }),
+  ),
+});
 export const JointIdSchema = v.object({ joint: id });
 
 /** One line of the answer to an import: on its way, or done. */
@@ -75,6 +88,8 @@ export const ImportLineSchema = v.object({
   refusedCount: v.number(),
   done: v.boolean(),
   written: v.boolean(),
-  error: v.nullable(v.object({ code: v.string(), params: v.record(v.string(), v.union([v.string(), v.number()])) })),
+  error: v.nullable(
+    v.object({ code: v.string(), params: v.record(v.string(), v.union([v.string(), v.number()])) }),
+  ),
 });
 export type ImportLine = v.InferOutput<typeof ImportLineSchema>;

@@ -5,15 +5,31 @@ import { IDLE_MINUTES, RETENTION_MONTHS, ROLES } from '../../people/permissions'
 import { FOLLOW_UP_STATES } from '../../followUp/followUp';
 import { SIGNED_KINDS } from '../../record/signedWord';
 import { PersonNameSchema } from '../../people/personName';
-import { FastenerIdSchema, finite, KeySchema, textOf, TimeZoneSchema, UuidSchema } from '../../schema/text';
+import {
+  FastenerIdSchema,
+  finite,
+  KeySchema,
+  textOf,
+  TimeZoneSchema,
+  UuidSchema,
+} from '../../schema/text';
 
 const version = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1_000_000));
 
-export const CreateOrderBody = v.strictObject({ order: UuidSchema, head: v.strictObject({ ...OrderHeadSchema.entries, number: v.nullable(OrderHeadSchema.entries.number) }) });
+export const CreateOrderBody = v.strictObject({
+  order: UuidSchema,
+  head: v.strictObject({
+    ...OrderHeadSchema.entries,
+    number: v.nullable(OrderHeadSchema.entries.number),
+  }),
+});
 export const SaveOrderBody = v.strictObject({ version, head: OrderHeadSchema });
 export const OrderStateBody = v.strictObject({ version, state: v.picklist(ORDER_STATES) });
 export const AddJobBody = NewJobSchema;
-/** version: the one that was seen, 0 for a new entry. gone: taken off the repair order; its history stays. */
+/**
+ * version: the one that was seen, 0 for a new entry. gone: taken off the repair order; its history
+ * stays.
+ */
 export const SaveEntryBody = v.strictObject({ version, body: OrderEntrySchema, gone: v.boolean() });
 export const SaveToolBody = v.strictObject({ version, tool: ShopToolSchema, retired: v.boolean() });
 
@@ -21,7 +37,10 @@ const pin = v.pipe(v.string(), v.maxLength(12));
 export const SetPinBody = v.strictObject({ pin, password: textOf(200) });
 
 const decision = v.picklist(['allow', 'refuse']);
-/** What a lead says of a run. With a PIN: on the device in front of them, whoever is signed in there; without: signed in themselves. */
+/**
+ * What a lead says of a run. With a PIN: on the device in front of them, whoever is signed in
+ * there; without: signed in themselves.
+ */
 export const SayBody = v.strictObject({
   id: UuidSchema,
   lead: UuidSchema,
@@ -40,7 +59,12 @@ export const SayBody = v.strictObject({
       ]),
       decision,
     }),
-    v.strictObject({ kind: v.literal('release'), hold: KeySchema, decision: v.picklist(['passed', 'failed', 'single', 'redo']), fastener: v.optional(FastenerIdSchema) }),
+    v.strictObject({
+      kind: v.literal('release'),
+      hold: KeySchema,
+      decision: v.picklist(['passed', 'failed', 'single', 'redo']),
+      fastener: v.optional(FastenerIdSchema),
+    }),
     /** Anybody's own word about the run: no lead's leave, and on the record. */
     v.strictObject({ kind: v.literal('note') }),
     v.strictObject({ kind: v.literal('leaveOut'), fastener: FastenerIdSchema }),
@@ -48,7 +72,10 @@ export const SayBody = v.strictObject({
 });
 export type Say = v.InferOutput<typeof SayBody>['say'];
 
-/** position: how many entries the device in front of the person has; where the server has another number, nothing is signed. */
+/**
+ * position: how many entries the device in front of the person has; where the server has another
+ * number, nothing is signed.
+ */
 export const SignBody = v.strictObject({
   id: UuidSchema,
   kind: v.picklist(SIGNED_KINDS),
@@ -77,7 +104,13 @@ export const MakeShopBody = v.strictObject({
 });
 /** own: the password of whoever does it, asked once more where it opens a door. */
 const own = v.optional(textOf(200));
-export const AddPersonBody = v.strictObject({ id: UuidSchema, name: PersonNameSchema, password, role: v.picklist(ROLES), own });
+export const AddPersonBody = v.strictObject({
+  id: UuidSchema,
+  name: PersonNameSchema,
+  password,
+  role: v.picklist(ROLES),
+  own,
+});
 export const SavePersonBody = v.strictObject({ role: v.picklist(ROLES), active: v.boolean(), own });
 export const GiveCodeBody = v.strictObject({ own: textOf(200) });
 export const UseCodeBody = v.strictObject({ name: textOf(80), code: textOf(40), password });
@@ -85,7 +118,13 @@ export const ChangePasswordBody = v.strictObject({ own: textOf(200), password })
 /** secret: made by the device, kept there; the server has its hash. */
 const secret = v.pipe(v.string(), v.regex(/^[\w-]{43}$/));
 export const EnrolBody = v.strictObject({ device: UuidSchema, secret });
-export const SwitchPersonBody = v.strictObject({ shop: UuidSchema, device: UuidSchema, person: UuidSchema, secret, pin });
+export const SwitchPersonBody = v.strictObject({
+  shop: UuidSchema,
+  device: UuidSchema,
+  person: UuidSchema,
+  secret,
+  pin,
+});
 export const SaveShopBody = v.strictObject({
   secondSignature: v.boolean(),
   timeZone: TimeZoneSchema,

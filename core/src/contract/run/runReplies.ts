@@ -7,7 +7,14 @@ const id = v.string();
 
 export const JointSheetSchema = v.object({
   joint: id,
-  order: v.object({ id, number: v.string(), vehicle: v.string(), built: v.optional(v.string()), job: v.string(), joint: v.string() }),
+  order: v.object({
+    id,
+    number: v.string(),
+    vehicle: v.string(),
+    built: v.optional(v.string()),
+    job: v.string(),
+    joint: v.string(),
+  }),
   sheet: SheetSchema,
   sheetHash: v.string(),
   /** The revision that stands now, where this one no longer does. A run keeps its own. */
@@ -37,6 +44,15 @@ export const SheetReplySchema = v.object({
   draft: v.nullable(v.object({ editor: v.string(), editedAt: v.string() })),
   /** Siblings, conflicting sheets, what must come first, and other revisions. */
   related: v.array(SheetSchema),
-  uses: v.array(v.object({ order: id, number: v.string(), jointId: id, joint: v.string(), revision: v.string(), state: v.nullable(v.picklist(['open', 'paused', 'finished'])) })),
+  uses: v.array(
+    v.object({
+      order: id,
+      number: v.string(),
+      jointId: id,
+      joint: v.string(),
+      revision: v.string(),
+      state: v.nullable(v.picklist(['open', 'paused', 'finished'])),
+    }),
+  ),
 });
 export type SheetReply = v.InferOutput<typeof SheetReplySchema>;

@@ -46,4 +46,9 @@ export const FINDING_CODES = [
 ] as const;
 export type FindingCode = (typeof FINDING_CODES)[number];
 
-export const finding = (code: FindingCode, level: FindingLevel, place: string, message: string): Finding => ({ code, level, place, message });
+export const finding = (
+  code: FindingCode,
+  level: FindingLevel,
+  place: string,
+  message: string,
+): Finding => ({ code, level, place, message });

@@ -10,15 +10,25 @@ export { FINDING_CODES, type Finding, type FindingCode, type FindingLevel } from
 export { finalTorques, purposeOf, yieldTorqueNm } from './values';
 
 /**
- * All that can be said of a sheet without tightening anything. A valid sheet gives no error and no warning; notes may stand.
- * @param others sibling, earlier or conflicting sheets: only they can show a unit that is off by the factor 1.36
+ * All that can be said of a sheet without tightening anything. A valid sheet gives no error and no
+ * warning; notes may stand.
+ * @param others sibling, earlier or conflicting sheets: only they can show a unit that is off by
+ * the factor 1.36
  */
 export function checkSheet(sheet: Sheet, others: readonly Sheet[] = []): Finding[] {
   const names = checkNames(sheet);
   // Names that mean nothing would make every later sentence wrong.
   if (names.some((f) => f.code === 'unknownName')) return names;
-  return [...names, ...checkOrders(sheet), ...checkStages(sheet), ...checkValues(sheet), ...checkSteps(sheet), ...checkUnitFactor(sheet, others)];
+  return [
+    ...names,
+    ...checkOrders(sheet),
+    ...checkStages(sheet),
+    ...checkValues(sheet),
+    ...checkSteps(sheet),
+    ...checkUnitFactor(sheet, others),
+  ];
 }
 
 /** What keeps a sheet from being led at all. */
-export const errorsOf = (sheet: Sheet): Finding[] => checkSheet(sheet).filter((f) => f.level === 'error');
+export const errorsOf = (sheet: Sheet): Finding[] =>
+  checkSheet(sheet).filter((f) => f.level === 'error');

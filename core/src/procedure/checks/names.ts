@@ -4,7 +4,12 @@ import { finding, type Finding } from './finding';
 
 /** Names that occur twice, and names that mean nothing. */
 export function checkNames(sheet: Sheet): Finding[] {
-  return [...duplicates(sheet), ...unknownOfSeats(sheet), ...stageLists(sheet).flatMap(([place, stages]) => unknownOfStages(sheet, place, stages)), ...unknownOfSteps(sheet)];
+  return [
+    ...duplicates(sheet),
+    ...unknownOfSeats(sheet),
+    ...stageLists(sheet).flatMap(([place, stages]) => unknownOfStages(sheet, place, stages)),
+    ...unknownOfSteps(sheet),
+  ];
 }
 
 /** Every list of stages in a sheet, by its place. */
@@ -12,7 +17,9 @@ export function stageLists(sheet: Sheet): [string, readonly Stage[]][] {
   return [
     ['takeApart', sheet.takeApart],
     ['stages', sheet.stages],
-    ...sheet.after.flatMap((a, i) => (a.stages ? [[`after.${i}.stages`, a.stages] as [string, readonly Stage[]]] : [])),
+    ...sheet.after.flatMap((a, i) =>
+      a.stages ? [[`after.${i}.stages`, a.stages] as [string, readonly Stage[]]] : [],
+    ),
   ];
 }
 
@@ -24,14 +31,28 @@ function duplicates(sheet: Sheet): Finding[] {
     ['steps', sheet.steps.map((s) => s.id)],
     ['clocks', sheet.clocks.map((c) => c.id)],
     ['after', sheet.after.map((a) => a.id)],
-    ...stageLists(sheet).map(([place, stages]) => [place, stages.map((s) => s.id)] as [string, string[]]),
+    ...stageLists(sheet).map(
+      ([place, stages]) => [place, stages.map((s) => s.id)] as [string, string[]],
+    ),
   ];
   return lists.flatMap(([place, names]) =>
-    names.flatMap((name, i) => (names.indexOf(name) < i ? [finding('duplicateName', 'error', `${place}.${i}`, `“${name}” is there twice; each needs a name of its own.`)] : [])),
+    names.flatMap((name, i) =>
+      names.indexOf(name) < i
+        ? [
+            finding(
+              'duplicateName',
+              'error',
+              `${place}.${i}`,
+              `“${name}” is there twice; each needs a name of its own.`,
+            ),
+          ]
+        : [],
+    ),
   );
 }
 
-const unknown = (place: string, name: string, what: string): Finding => finding('unknownName', 'error', place, `There is no ${what} “${name}” on this sheet.`);
+const unknown = (place: string, name: string, what: string): Finding =>
+  finding('unknownName', 'error', place, `There is no ${what} “${name}” on this sheet.`);
 
 function unknownOfSeats(sheet: Sheet): Finding[] {
   const labels = new Set(sheet.pattern.positions.map((p) => p.label));
@@ -40,13 +61,20 @@ function unknownOfSeats(sheet: Sheet): Finding[] {
   return sheet.seats.flatMap((s, i) => [
     ...(labels.has(s.position) ? [] : [unknown(`seats.${i}.position`, s.position, 'position')]),
     ...(groups.has(s.group) ? [] : [unknown(`seats.${i}.group`, s.group, 'fastener group')]),
-    ...(s.neighbours ?? []).flatMap((n, k) => (ids.has(n) ? [] : [unknown(`seats.${i}.neighbours.${k}`, n, 'fastener')])),
+    ...(s.neighbours ?? []).flatMap((n, k) =>
+      ids.has(n) ? [] : [unknown(`seats.${i}.neighbours.${k}`, n, 'fastener')],
+    ),
   ]);
 }
 
 /** All that `on` may say: all, groups, positions, seats, tags. */
 function namesOn(sheet: Sheet): Set<string> {
-  return new Set(['all', ...sheet.groups.map((g) => g.id), ...sheet.seats.flatMap((s) => [s.id, s.position]), ...sheet.pattern.positions.flatMap((p) => p.tags ?? [])]);
+  return new Set([
+    'all',
+    ...sheet.groups.map((g) => g.id),
+    ...sheet.seats.flatMap((s) => [s.id, s.position]),
+    ...sheet.pattern.positions.flatMap((p) => p.tags ?? []),
+  ]);
 }
 
 function unknownOfStages(sheet: Sheet, list: string, stages: readonly Stage[]): Finding[] {
@@ -55,18 +83,30 @@ function unknownOfStages(sheet: Sheet, list: string, stages: readonly Stage[]): 
   const steps = new Set(sheet.steps.map((s) => s.id));
   return stages.flatMap((stage, i) => {
     const at = `${list}.${i}`;
-    const goesBack = stage.ifNot !== undefined && stages.slice(0, i).some((s) => s.id === stage.ifNot);
+    const goesBack =
+      stage.ifNot !== undefined && stages.slice(0, i).some((s) => s.id === stage.ifNot);
     return [
-      ...stage.on.flatMap((name, k) => (on.has(name) ? [] : [unknown(`${at}.on.${k}`, name, 'fastener, group or tag')])),
+      ...stage.on.flatMap((name, k) =>
+        on.has(name) ? [] : [unknown(`${at}.on.${k}`, name, 'fastener, group or tag')],
+      ),
       ...(stage.ifNot === undefined || goesBack
         ? []
         : [
             ids.has(stage.ifNot)
-              ? finding('unknownName', 'error', `${at}.ifNot`, `“${stage.ifNot}” does not come before this hold point; it can only lead back.`)
+              ? finding(
+                  'unknownName',
+                  'error',
+                  `${at}.ifNot`,
+                  `“${stage.ifNot}” does not come before this hold point; it can only lead back.`,
+                )
               : unknown(`${at}.ifNot`, stage.ifNot, 'stage'),
           ]),
-      ...(stage.action === 'do' && !(stage.step !== undefined && steps.has(stage.step)) ? [unknown(`${at}.step`, stage.step ?? '–', 'step')] : []),
-      ...(stage.order?.labels ?? []).flatMap((name, k) => (on.has(name) ? [] : [unknown(`${at}.order.labels.${k}`, name, 'fastener')])),
+      ...(stage.action === 'do' && !(stage.step !== undefined && steps.has(stage.step))
+        ? [unknown(`${at}.step`, stage.step ?? '–', 'step')]
+        : []),
+      ...(stage.order?.labels ?? []).flatMap((name, k) =>
+        on.has(name) ? [] : [unknown(`${at}.order.labels.${k}`, name, 'fastener')],
+      ),
     ];
   });
 }
@@ -76,14 +116,35 @@ function unknownOfSteps(sheet: Sheet): Finding[] {
   const stages = new Set(stageLists(sheet).flatMap(([, list]) => list.map((s) => s.id)));
   const steps = new Set(sheet.steps.map((s) => s.id));
   const ofSteps = sheet.steps.flatMap((step, i) => [
-    ...('stage' in step.due && !stages.has(step.due.stage) ? [unknown(`steps.${i}.due.stage`, step.due.stage, 'stage')] : []),
-    ...[...(step.on ?? []), ...(step.covers ?? [])].flatMap((name) => (on.has(name) ? [] : [unknown(`steps.${i}.on`, name, 'fastener, group or tag')])),
-    ...(step.ifNot !== undefined && !stages.has(step.ifNot) ? [unknown(`steps.${i}.ifNot`, step.ifNot, 'stage')] : []),
-    ...(step.instances ?? []).flatMap((name) => (sheet.instances?.labels.includes(name) ? [] : [unknown(`steps.${i}.instances`, name, 'instance')])),
+    ...('stage' in step.due && !stages.has(step.due.stage)
+      ? [unknown(`steps.${i}.due.stage`, step.due.stage, 'stage')]
+      : []),
+    ...[...(step.on ?? []), ...(step.covers ?? [])].flatMap((name) =>
+      on.has(name) ? [] : [unknown(`steps.${i}.on`, name, 'fastener, group or tag')],
+    ),
+    ...(step.ifNot !== undefined && !stages.has(step.ifNot)
+      ? [unknown(`steps.${i}.ifNot`, step.ifNot, 'stage')]
+      : []),
+    ...(step.instances ?? []).flatMap((name) =>
+      sheet.instances?.labels.includes(name)
+        ? []
+        : [unknown(`steps.${i}.instances`, name, 'instance')],
+    ),
   ]);
-  const isKnown = (p: { step: string } | { stage: string }): boolean => ('step' in p ? steps.has(p.step) : stages.has(p.stage));
+  const isKnown = (p: { step: string } | { stage: string }): boolean =>
+    'step' in p ? steps.has(p.step) : stages.has(p.stage);
   const ofClocks = sheet.clocks.flatMap((c, i) =>
-    (['from', 'to'] as const).flatMap((end) => (isKnown(c[end]) ? [] : [unknown(`clocks.${i}.${end}`, 'step' in c[end] ? c[end].step : c[end].stage, 'step or stage')])),
+    (['from', 'to'] as const).flatMap((end) =>
+      isKnown(c[end])
+        ? []
+        : [
+            unknown(
+              `clocks.${i}.${end}`,
+              'step' in c[end] ? c[end].step : c[end].stage,
+              'step or stage',
+            ),
+          ],
+    ),
   );
   return [...ofSteps, ...ofClocks];
 }

@@ -5,11 +5,28 @@ import { finding, type Finding } from './finding';
 
 /** Whether every fastener is reached, once a pass, in an order that can be computed. */
 export function checkOrders(sheet: Sheet): Finding[] {
-  const reached = new Set(sheet.stages.filter((s) => s.action !== 'check').flatMap((s) => seatsOf(sheet, s).map((seat) => seat.id)));
-  const never = sheet.seats.flatMap((s, i) =>
-    reached.has(s.id) ? [] : [finding('neverReached', 'error', `seats.${i}`, `Fastener ${s.id} is never tightened: no stage names it.`)],
+  const reached = new Set(
+    sheet.stages
+      .filter((s) => s.action !== 'check')
+      .flatMap((s) => seatsOf(sheet, s).map((seat) => seat.id)),
   );
-  return [...never, ...sheet.stages.flatMap((_stage, i) => checkOrder(sheet, i)), ...noOrder(sheet)];
+  const never = sheet.seats.flatMap((s, i) =>
+    reached.has(s.id)
+      ? []
+      : [
+          finding(
+            'neverReached',
+            'error',
+            `seats.${i}`,
+            `Fastener ${s.id} is never tightened: no stage names it.`,
+          ),
+        ],
+  );
+  return [
+    ...never,
+    ...sheet.stages.flatMap((_stage, i) => checkOrder(sheet, i)),
+    ...noOrder(sheet),
+  ];
 }
 
 function checkOrder(sheet: Sheet, index: number): Finding[] {
@@ -17,25 +34,63 @@ function checkOrder(sheet: Sheet, index: number): Finding[] {
   if (!stage) return [];
   if (!isByFastener(stage) && stage.action !== 'drawDown') return [];
   const subset = seatsOf(sheet, stage);
-  if (subset.length === 0) return [finding('nothingNamed', 'error', `stages.${index}.on`, `“${stage.name}” names no fastener.`)];
+  if (subset.length === 0)
+    return [
+      finding('nothingNamed', 'error', `stages.${index}.on`, `“${stage.name}” names no fastener.`),
+    ];
   const place = `stages.${index}.order`;
   const given = stage.order?.labels ?? [];
   const twice = given.find((label, i) => given.indexOf(label) < i);
-  if (twice) return [finding('pulledTwice', 'error', place, `Fastener ${twice} comes twice in one pass of “${stage.name}”.`)];
+  if (twice)
+    return [
+      finding(
+        'pulledTwice',
+        'error',
+        place,
+        `Fastener ${twice} comes twice in one pass of “${stage.name}”.`,
+      ),
+    ];
   try {
     const missing = subset.filter((s) => !orderOf(sheet, index).includes(s.id));
     if (missing.length === 0) return [];
-    return [finding('orderIncomplete', 'error', place, `The order of “${stage.name}” leaves out ${missing.map((s) => s.id).join(', ')}.`)];
+    return [
+      finding(
+        'orderIncomplete',
+        'error',
+        place,
+        `The order of “${stage.name}” leaves out ${missing.map((s) => s.id).join(', ')}.`,
+      ),
+    ];
   } catch (error) {
     if (!(error instanceof AppError)) throw error;
-    return [finding('orderImpossible', 'error', place, `The order “${stage.order?.rule ?? ''}” does not go with ${subset.length} fasteners as they lie.`)];
+    return [
+      finding(
+        'orderImpossible',
+        'error',
+        place,
+        `The order “${stage.order?.rule ?? ''}” does not go with ${subset.length} fasteners as they lie.`,
+      ),
+    ];
   }
 }
 
 /** A torque without a published order: the one shown is ours, and said to be. */
 function noOrder(sheet: Sheet): Finding[] {
-  const first = sheet.stages.findIndex((s) => isByFastener(s) && s.action !== 'handStart' && s.action !== 'runDown' && seatsOf(sheet, s).length > 2);
+  const first = sheet.stages.findIndex(
+    (s) =>
+      isByFastener(s) &&
+      s.action !== 'handStart' &&
+      s.action !== 'runDown' &&
+      seatsOf(sheet, s).length > 2,
+  );
   const stage = sheet.stages[first];
   if (!stage || stage.order || sheet.stages.slice(0, first).some((s) => s.order)) return [];
-  return [finding('noOrder', 'note', `stages.${first}.order`, `The source gives no order. Fasteners are shown as listed; choose an order, marked as derived.`)];
+  return [
+    finding(
+      'noOrder',
+      'note',
+      `stages.${first}.order`,
+      `The source gives no order. Fasteners are shown as listed; choose an order, marked as derived.`,
+    ),
+  ];
 }

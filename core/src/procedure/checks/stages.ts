@@ -7,17 +7,36 @@ import { stageLists } from './names';
 
 /** What each stage needs for itself, and what has happened to its fasteners before it. */
 export function checkStages(sheet: Sheet): Finding[] {
-  return [...stageLists(sheet).flatMap(([place, stages]) => stages.flatMap((s, i) => checkOne(s, `${place}.${i}`))), ...checkHistory(sheet), ...checkTrials(sheet)];
+  return [
+    ...stageLists(sheet).flatMap(([place, stages]) =>
+      stages.flatMap((s, i) => checkOne(s, `${place}.${i}`)),
+    ),
+    ...checkHistory(sheet),
+    ...checkTrials(sheet),
+  ];
 }
 
-const UNIT_OF: Partial<Record<Action, UnitKind>> = { torque: 'torque', check: 'torque', angle: 'angle', stretch: 'length', draw: 'length' };
+const UNIT_OF: Partial<Record<Action, UnitKind>> = {
+  torque: 'torque',
+  check: 'torque',
+  angle: 'angle',
+  stretch: 'length',
+  draw: 'length',
+};
 const NEEDS_TARGET: readonly Action[] = ['torque', 'check', 'angle', 'stretch'];
-const KIND_WORDS: Record<UnitKind, string> = { torque: 'a torque', angle: 'an angle', length: 'a length', force: 'a force' };
+const KIND_WORDS: Record<UnitKind, string> = {
+  torque: 'a torque',
+  angle: 'an angle',
+  length: 'a length',
+  force: 'a force',
+};
 
 function checkOne(stage: Stage, place: string): Finding[] {
   return [
     ...checkTarget(stage, stage.name, place),
-    ...(stage.each ?? []).flatMap((part, i) => checkTarget(part, `${stage.name}, ${part.id}`, `${place}.each.${i}`)),
+    ...(stage.each ?? []).flatMap((part, i) =>
+      checkTarget(part, `${stage.name}, ${part.id}`, `${place}.each.${i}`),
+    ),
     ...checkFields(stage, place),
     ...checkRepeat(stage, place),
   ];
@@ -25,31 +44,59 @@ function checkOne(stage: Stage, place: string): Finding[] {
 
 function checkTarget(of: Stage | Part, name: string, place: string): Finding[] {
   const { target, action } = of;
-  if (!target) return NEEDS_TARGET.includes(action) ? [finding('targetMissing', 'error', `${place}.target`, `“${name}” has no value.`)] : [];
+  if (!target)
+    return NEEDS_TARGET.includes(action)
+      ? [finding('targetMissing', 'error', `${place}.target`, `“${name}” has no value.`)]
+      : [];
   const kind = UNIT_OF[action];
   const got = units[target.unit].kind;
-  if (kind && got !== kind) return [finding('targetUnit', 'error', `${place}.target.unit`, `“${name}” needs ${KIND_WORDS[kind]}, but its unit is ${units[target.unit].symbol}.`)];
+  if (kind && got !== kind)
+    return [
+      finding(
+        'targetUnit',
+        'error',
+        `${place}.target.unit`,
+        `“${name}” needs ${KIND_WORDS[kind]}, but its unit is ${units[target.unit].symbol}.`,
+      ),
+    ];
   if (!('value' in target) && target.min >= target.max)
-    return [finding('rangeEmpty', 'error', `${place}.target`, `The range of “${name}” is empty: ${target.min} to ${target.max}.`)];
+    return [
+      finding(
+        'rangeEmpty',
+        'error',
+        `${place}.target`,
+        `The range of “${name}” is empty: ${target.min} to ${target.max}.`,
+      ),
+    ];
   return [];
 }
 
 function checkFields(stage: Stage, place: string): Finding[] {
-  const missing = (field: string, what: string): Finding => finding('targetMissing', 'error', `${place}.${field}`, `“${stage.name}” does not say ${what}.`);
-  if (stage.action === 'loosen' && !stage.loosen) return [missing('loosen', 'how far it is slackened')];
-  if (stage.action === 'wait' && !stage.waitUntil) return [missing('waitUntil', 'how long, or until which temperature')];
-  if (stage.action === 'each' && !stage.each) return [missing('each', 'what is done on each fastener')];
+  const missing = (field: string, what: string): Finding =>
+    finding('targetMissing', 'error', `${place}.${field}`, `“${stage.name}” does not say ${what}.`);
+  if (stage.action === 'loosen' && !stage.loosen)
+    return [missing('loosen', 'how far it is slackened')];
+  if (stage.action === 'wait' && !stage.waitUntil)
+    return [missing('waitUntil', 'how long, or until which temperature')];
+  if (stage.action === 'each' && !stage.each)
+    return [missing('each', 'what is done on each fastener')];
   return [];
 }
 
 function checkRepeat(stage: Stage, place: string): Finding[] {
   const kind = stage.repeat?.kind ?? 'once';
-  const wrong = (message: string): Finding[] => [finding('repeatWrong', 'error', `${place}.repeat`, message)];
-  if (stage.action === 'drawDown' && kind !== 'untilSeated') return wrong(`“${stage.name}” goes round until seated; say how many rounds at most.`);
-  if (kind === 'untilSeated' && stage.action !== 'drawDown') return wrong(`Only drawing down goes round until seated; “${stage.name}” does not.`);
-  if (kind === 'untilSettled' && stage.action !== 'torque' && stage.action !== 'check') return wrong(`Only a torque settles; “${stage.name}” cannot go round until settled.`);
+  const wrong = (message: string): Finding[] => [
+    finding('repeatWrong', 'error', `${place}.repeat`, message),
+  ];
+  if (stage.action === 'drawDown' && kind !== 'untilSeated')
+    return wrong(`“${stage.name}” goes round until seated; say how many rounds at most.`);
+  if (kind === 'untilSeated' && stage.action !== 'drawDown')
+    return wrong(`Only drawing down goes round until seated; “${stage.name}” does not.`);
+  if (kind === 'untilSettled' && stage.action !== 'torque' && stage.action !== 'check')
+    return wrong(`Only a torque settles; “${stage.name}” cannot go round until settled.`);
   const repeatable: readonly Action[] = ['torque', 'check', 'loosen', 'runDown', 'handStart'];
-  if (kind === 'passes' && !repeatable.includes(stage.action)) return wrong(`“${stage.name}” cannot be repeated; write each turn as a stage of its own.`);
+  if (kind === 'passes' && !repeatable.includes(stage.action))
+    return wrong(`“${stage.name}” cannot be repeated; write each turn as a stage of its own.`);
   return [];
 }
 
@@ -61,12 +108,18 @@ interface Deed {
   target: Quantity | null;
 }
 
-const low = (of: Stage | Part): Quantity | null => (of.target ? ('value' in of.target ? of.target : { value: of.target.min, unit: of.target.unit }) : null);
+const low = (of: Stage | Part): Quantity | null =>
+  of.target
+    ? 'value' in of.target
+      ? of.target
+      : { value: of.target.min, unit: of.target.unit }
+    : null;
 
 function deedsOn(sheet: Sheet, seatId: string): Deed[] {
   return sheet.stages.flatMap((stage, index) => {
     if (!seatsOf(sheet, stage).some((s) => s.id === seatId)) return [];
-    if (stage.each) return stage.each.map((part) => ({ stage, index, action: part.action, target: low(part) }));
+    if (stage.each)
+      return stage.each.map((part) => ({ stage, index, action: part.action, target: low(part) }));
     return [{ stage, index, action: stage.action, target: low(stage) }];
   });
 }
@@ -75,7 +128,8 @@ function deedsOn(sheet: Sheet, seatId: string): Deed[] {
 function checkHistory(sheet: Sheet): Finding[] {
   const found = new Map<string, Finding>();
   for (const seat of sheet.seats) {
-    for (const f of historyOf(deedsOn(sheet, seat.id), seat.id)) if (!found.has(`${f.code} ${f.place}`)) found.set(`${f.code} ${f.place}`, f);
+    for (const f of historyOf(deedsOn(sheet, seat.id), seat.id))
+      if (!found.has(`${f.code} ${f.place}`)) found.set(`${f.code} ${f.place}`, f);
   }
   return [...found.values()];
 }
@@ -89,20 +143,46 @@ function historyOf(deeds: readonly Deed[], seat: string): Finding[] {
   let angled = false;
   for (const { stage, index, action, target } of deeds) {
     const goesIn = action !== 'loosen' && action !== 'check';
-    const say = (code: Finding['code'], field: string, message: string): void => void findings.push(finding(code, 'error', `stages.${index}.${field}`, message));
+    const say = (code: Finding['code'], field: string, message: string): void =>
+      void findings.push(finding(code, 'error', `stages.${index}.${field}`, message));
     if (action === 'torque' || action === 'stretch') {
-      if (action === 'torque' && target && torque && isTorqueUnit(target) && isTorqueUnit(torque) && convert(target, 'N.m') < convert(torque, 'N.m') - 1e-9) {
-        say('torqueBelowEarlier', 'target', `“${stage.name}” is below what fastener ${seat} already has, and nothing is slackened between.`);
+      if (
+        action === 'torque' &&
+        target &&
+        torque &&
+        isTorqueUnit(target) &&
+        isTorqueUnit(torque) &&
+        convert(target, 'N.m') < convert(torque, 'N.m') - 1e-9
+      ) {
+        say(
+          'torqueBelowEarlier',
+          'target',
+          `“${stage.name}” is below what fastener ${seat} already has, and nothing is slackened between.`,
+        );
       }
       torque = action === 'torque' ? target : torque;
       tight = true;
     } else if (action === 'angle') {
-      if (!tight) say('angleWithoutTorque', 'action', `“${stage.name}” turns fastener ${seat} by an angle before it has any torque to start from.`);
+      if (!tight)
+        say(
+          'angleWithoutTorque',
+          'action',
+          `“${stage.name}” turns fastener ${seat} by an angle before it has any torque to start from.`,
+        );
       angled = true;
     } else if (action === 'check' && angled && !stage.finalTorque) {
-      say('checkAfterAngle', 'action', `“${stage.name}” checks fastener ${seat} by torque after an angle; from the first angle on only the stripe or a published floor tells.`);
+      say(
+        'checkAfterAngle',
+        'action',
+        `“${stage.name}” checks fastener ${seat} by torque after an angle; from the first angle on only the stripe or a published floor tells.`,
+      );
     } else if (action === 'loosen') {
-      if (!isIn) say('loosenNothing', 'action', `“${stage.name}” slackens fastener ${seat}, which was never tightened.`);
+      if (!isIn)
+        say(
+          'loosenNothing',
+          'action',
+          `“${stage.name}” slackens fastener ${seat}, which was never tightened.`,
+        );
       if (stage.loosen !== 'crack') torque = null;
       angled = false;
     } else if (action === 'swap') {
@@ -121,23 +201,54 @@ function historyOf(deeds: readonly Deed[], seat: string): Finding[] {
 function endsSlack(deeds: readonly Deed[], seat: string): Finding[] {
   const at = deeds.findLastIndex((d) => d.action === 'loosen' || d.action === 'swap');
   const last = deeds[at];
-  if (!last || deeds.slice(at + 1).some((d) => ['torque', 'angle', 'stretch', 'drawDown'].includes(d.action))) return [];
-  return [finding('endsSlack', 'error', `stages.${last.index}.action`, `“${last.stage.name}” leaves fastener ${seat} loose, and nothing tightens it after that.`)];
+  if (
+    !last ||
+    deeds.slice(at + 1).some((d) => ['torque', 'angle', 'stretch', 'drawDown'].includes(d.action))
+  )
+    return [];
+  return [
+    finding(
+      'endsSlack',
+      'error',
+      `stages.${last.index}.action`,
+      `“${last.stage.name}” leaves fastener ${seat} loose, and nothing tightens it after that.`,
+    ),
+  ];
 }
 
 const isTorqueUnit = (q: Quantity): boolean => units[q.unit].kind === 'torque';
 
-/** What is tightened for a trial is opened again before it counts; a part seated with the old bolt gets the new one. */
+/**
+ * What is tightened for a trial is opened again before it counts; a part seated with the old bolt
+ * gets the new one.
+ */
 function checkTrials(sheet: Sheet): Finding[] {
   const findings: Finding[] = [];
-  const last = sheet.stages.findLastIndex((s) => s.trial && ['torque', 'angle', 'stretch', 'each'].includes(s.action));
+  const last = sheet.stages.findLastIndex(
+    (s) => s.trial && ['torque', 'angle', 'stretch', 'each'].includes(s.action),
+  );
   if (last >= 0) {
     const opened = sheet.stages.some((s, i) => i > last && s.trial && s.action === 'loosen');
-    if (!opened) findings.push(finding('trialNotOpened', 'error', `stages.${last}.trial`, `After the trial “${sheet.stages[last]?.name ?? ''}” nothing opens it again.`));
+    if (!opened)
+      findings.push(
+        finding(
+          'trialNotOpened',
+          'error',
+          `stages.${last}.trial`,
+          `After the trial “${sheet.stages[last]?.name ?? ''}” nothing opens it again.`,
+        ),
+      );
   }
   const old = sheet.stages.findIndex((s) => s.with === 'oldPartAsTool');
   if (old >= 0 && !sheet.stages.some((s, i) => i > old && s.action === 'swap')) {
-    findings.push(finding('oldPartStays', 'error', `stages.${old}.with`, `“${sheet.stages[old]?.name ?? ''}” uses the old part, and no stage puts the new one in.`));
+    findings.push(
+      finding(
+        'oldPartStays',
+        'error',
+        `stages.${old}.with`,
+        `“${sheet.stages[old]?.name ?? ''}” uses the old part, and no stage puts the new one in.`,
+      ),
+    );
   }
   return findings;
 }

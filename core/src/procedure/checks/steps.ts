@@ -18,24 +18,53 @@ export function checkSteps(sheet: Sheet): Finding[] {
 }
 
 /** Conditions that something has to be put on for. */
-const WET: readonly Group['frictionCondition'][] = ['lightOil', 'engineOil', 'molyPaste', 'antiSeize', 'threadLocker', 'sealant'];
+const WET: readonly Group['frictionCondition'][] = [
+  'lightOil',
+  'engineOil',
+  'molyPaste',
+  'antiSeize',
+  'threadLocker',
+  'sealant',
+];
 
-/** Published for oiled fasteners, and nobody is told to oil them: at the same torque they clamp a third less. */
+/**
+ * Published for oiled fasteners, and nobody is told to oil them: at the same torque they clamp a
+ * third less.
+ */
 function compoundMissing(sheet: Sheet): Finding[] {
   return sheet.groups.flatMap((group, i) => {
-    const byStep = sheet.steps.some((s) => s.compound && (!s.on || seatsNamed(sheet, s.on).some((seat) => seat.group === group.id)));
+    const byStep = sheet.steps.some(
+      (s) =>
+        s.compound && (!s.on || seatsNamed(sheet, s.on).some((seat) => seat.group === group.id)),
+    );
     if (!WET.includes(group.frictionCondition) || group.compounds.length > 0 || byStep) return [];
-    return [finding('compoundMissing', 'warning', `groups.${i}.compounds`, `${group.name}: published for “${group.friction}”, and nothing says what goes on them.`)];
+    return [
+      finding(
+        'compoundMissing',
+        'warning',
+        `groups.${i}.compounds`,
+        `${group.name}: published for “${group.friction}”, and nothing says what goes on them.`,
+      ),
+    ];
   });
 }
 
 function compoundTwice(sheet: Sheet): Finding[] {
   const inGroups = sheet.groups.flatMap((group, i) =>
     group.compounds.flatMap((c, k) => {
-      const earlier = group.compounds.findIndex((o) => o.place === c.place && o.kind !== 'engine oil');
+      const earlier = group.compounds.findIndex(
+        (o) => o.place === c.place && o.kind !== 'engine oil',
+      );
       const isPlus = group.compounds.some((o) => o.place === c.place && o.preApplied === 'plus');
       return earlier >= 0 && earlier < k && !isPlus
-        ? [finding('compoundTwice', 'error', `groups.${i}.compounds.${k}`, `${group.name}: two compounds on the ${c.place}. Only one of them can be right.`)]
+        ? [
+            finding(
+              'compoundTwice',
+              'error',
+              `groups.${i}.compounds.${k}`,
+              `${group.name}: two compounds on the ${c.place}. Only one of them can be right.`,
+            ),
+          ]
         : [];
     }),
   );
@@ -43,7 +72,11 @@ function compoundTwice(sheet: Sheet): Finding[] {
     const { compound } = step;
     if (!compound || !step.on) return [];
     const groups = new Set(seatsNamed(sheet, step.on).map((s) => s.group));
-    const clash = sheet.groups.find((g) => groups.has(g.id) && g.compounds.some((c) => c.place === compound.place && c.preApplied === 'only'));
+    const clash = sheet.groups.find(
+      (g) =>
+        groups.has(g.id) &&
+        g.compounds.some((c) => c.place === compound.place && c.preApplied === 'only'),
+    );
     return clash
       ? [
           finding(
@@ -62,14 +95,32 @@ function sealantClock(sheet: Sheet): Finding[] {
   return sheet.steps.flatMap((step, i) => {
     if (step.compound?.kind !== 'gasket sealant' || step.noClockPublished) return [];
     const hasClock = sheet.clocks.some((c) => 'step' in c.from && c.from.step === step.id);
-    return hasClock ? [] : [finding('sealantClock', 'warning', `steps.${i}`, `Gasket sealant without a time: give its open time, or say that none is published.`)];
+    return hasClock
+      ? []
+      : [
+          finding(
+            'sealantClock',
+            'warning',
+            `steps.${i}`,
+            `Gasket sealant without a time: give its open time, or say that none is published.`,
+          ),
+        ];
   });
 }
 
 function neverOut(sheet: Sheet): Finding[] {
   const out = new Set(sheet.steps.map((s) => s.takesOut));
   return sheet.steps.flatMap((step, i) =>
-    step.putsIn !== undefined && !out.has(step.putsIn) ? [finding('neverOut', 'error', `steps.${i}.putsIn`, `“${step.putsIn}” is put in for the job and never taken out.`)] : [],
+    step.putsIn !== undefined && !out.has(step.putsIn)
+      ? [
+          finding(
+            'neverOut',
+            'error',
+            `steps.${i}.putsIn`,
+            `“${step.putsIn}” is put in for the job and never taken out.`,
+          ),
+        ]
+      : [],
   );
 }
 
@@ -82,19 +133,46 @@ function clockBackwards(sheet: Sheet): Finding[] {
     const index = due && 'stage' in due ? sheet.stages.findIndex((s) => s.id === due.stage) : 0;
     return due?.when === 'after' ? index + 0.5 : index - 0.1;
   };
-  return sheet.clocks.flatMap((c, i) => (at(c.from) > at(c.to) ? [finding('clockBackwards', 'error', `clocks.${i}`, `The clock “${c.text}” ends before it begins.`)] : []));
+  return sheet.clocks.flatMap((c, i) =>
+    at(c.from) > at(c.to)
+      ? [
+          finding(
+            'clockBackwards',
+            'error',
+            `clocks.${i}`,
+            `The clock “${c.text}” ends before it begins.`,
+          ),
+        ]
+      : [],
+  );
 }
 
-/** What hardens, seals or sticks goes on once the trial has been opened and cleaned away; oil may be part of the trial. */
+/**
+ * What hardens, seals or sticks goes on once the trial has been opened and cleaned away; oil may be
+ * part of the trial.
+ */
 function compoundBeforeTrial(sheet: Sheet): Finding[] {
   const lastTrial = sheet.stages.findLastIndex((s) => s.trial);
   return sheet.steps.flatMap((step, i) => {
     const { compound, due } = step;
-    if (!compound || lastTrial < 0 || !('stage' in due) || ['engine oil', 'assembly lubricant'].includes(compound.kind)) return [];
+    if (
+      !compound ||
+      lastTrial < 0 ||
+      !('stage' in due) ||
+      ['engine oil', 'assembly lubricant'].includes(compound.kind)
+    )
+      return [];
     const at = sheet.stages.findIndex((s) => s.id === due.stage);
     const isTooEarly = at >= 0 && (due.when === 'before' ? at <= lastTrial : at < lastTrial);
     return isTooEarly
-      ? [finding('compoundBeforeTrial', 'error', `steps.${i}.due`, `“${step.text}” puts ${compound.kind} on before the trial is over. It goes on after the trial has been opened.`)]
+      ? [
+          finding(
+            'compoundBeforeTrial',
+            'error',
+            `steps.${i}.due`,
+            `“${step.text}” puts ${compound.kind} on before the trial is over. It goes on after the trial has been opened.`,
+          ),
+        ]
       : [];
   });
 }
@@ -104,8 +182,16 @@ function backNowhere(sheet: Sheet): Finding[] {
   return sheet.steps.flatMap((step, i) => {
     const leadsBack = step.answers?.some((a) => a.then === 'back') ?? false;
     if (!leadsBack && step.ifNot === undefined) return [];
-    const list = [sheet.stages, sheet.takeApart].find((stages) => 'stage' in step.due && stages.some((s) => 'stage' in step.due && s.id === step.due.stage)) ?? sheet.stages;
-    const at = 'stage' in step.due ? list.findIndex((s) => 'stage' in step.due && s.id === step.due.stage) + (step.due.when === 'after' ? 1 : 0) : 0;
+    const list =
+      [sheet.stages, sheet.takeApart].find(
+        (stages) =>
+          'stage' in step.due && stages.some((s) => 'stage' in step.due && s.id === step.due.stage),
+      ) ?? sheet.stages;
+    const at =
+      'stage' in step.due
+        ? list.findIndex((s) => 'stage' in step.due && s.id === step.due.stage) +
+          (step.due.when === 'after' ? 1 : 0)
+        : 0;
     const byDo = sheet.stages.findIndex((s) => s.action === 'do' && s.step === step.id);
     const to = list.findIndex((s) => s.id === step.ifNot);
     const isFine = leadsBack && to >= 0 && to < Math.max(at, byDo);
@@ -124,7 +210,18 @@ function measureLimits(sheet: Sheet): Finding[] {
   return sheet.steps.flatMap((step, i) => {
     if (!step.measure) return [];
     const kind = measureKinds[step.measure.what];
-    const missing = kind.limits.filter((l) => step.measure?.limits[l.key] === undefined).map((l) => l.label.toLowerCase());
-    return missing.length > 0 ? [finding('measureLimits', 'error', `steps.${i}.measure`, `“${step.text}” has no limit: ${missing.join('; ')}.`)] : [];
+    const missing = kind.limits
+      .filter((l) => step.measure?.limits[l.key] === undefined)
+      .map((l) => l.label.toLowerCase());
+    return missing.length > 0
+      ? [
+          finding(
+            'measureLimits',
+            'error',
+            `steps.${i}.measure`,
+            `“${step.text}” has no limit: ${missing.join('; ')}.`,
+          ),
+        ]
+      : [];
   });
 }

@@ -8,18 +8,31 @@ import { entersYield, groupOf, seatsOf } from '../stageFacts';
 import { finding, type Finding } from './finding';
 import { stageLists } from './names';
 
-/** Values against thread, class and purpose; one-time-use against what the procedure does to the fastener. */
+/**
+ * Values against thread, class and purpose; one-time-use against what the procedure does to the
+ * fastener.
+ */
 export function checkValues(sheet: Sheet): Finding[] {
-  return [...stageLists(sheet).flatMap(([place, stages]) => stages.flatMap((s, i) => checkTorques(sheet, stages, s, i, `${place}.${i}`))), ...checkReuse(sheet)];
+  return [
+    ...stageLists(sheet).flatMap(([place, stages]) =>
+      stages.flatMap((s, i) => checkTorques(sheet, stages, s, i, `${place}.${i}`)),
+    ),
+    ...checkReuse(sheet),
+  ];
 }
 
 const values = (of: Stage | Part): Quantity[] => {
   const { target } = of;
   if (!target) return [];
-  return 'value' in target ? [target] : [target.min, target.max].map((value) => ({ value, unit: target.unit }));
+  return 'value' in target
+    ? [target]
+    : [target.min, target.max].map((value) => ({ value, unit: target.unit }));
 };
 
-/** What a torque is for: said, else the last one is final and those before it snug; followed by an angle none is final. */
+/**
+ * What a torque is for: said, else the last one is final and those before it snug; followed by an
+ * angle none is final.
+ */
 export function purposeOf(sheet: Sheet, stages: readonly Stage[], index: number): PlausibleFor {
   const stage = stages[index];
   if (!stage) return 'unknown';
@@ -27,7 +40,13 @@ export function purposeOf(sheet: Sheet, stages: readonly Stage[], index: number)
   if (stage.purpose) return stage.purpose;
   if (stage.trial || stage.with || stage.each) return 'snug';
   const ids = new Set(seatsOf(sheet, stage).map((s) => s.id));
-  const later = stages.slice(index + 1).some((s) => ['torque', 'angle', 'each'].includes(s.action) && seatsOf(sheet, s).some((seat) => ids.has(seat.id)));
+  const later = stages
+    .slice(index + 1)
+    .some(
+      (s) =>
+        ['torque', 'angle', 'each'].includes(s.action) &&
+        seatsOf(sheet, s).some((seat) => ids.has(seat.id)),
+    );
   return later ? 'snug' : 'final';
 }
 
@@ -36,22 +55,58 @@ function groupsOf(sheet: Sheet, stage: Stage): Group[] {
   return sheet.groups.filter((g) => ids.has(g.id));
 }
 
-function checkTorques(sheet: Sheet, stages: readonly Stage[], stage: Stage, index: number, place: string): Finding[] {
+function checkTorques(
+  sheet: Sheet,
+  stages: readonly Stage[],
+  stage: Stage,
+  index: number,
+  place: string,
+): Finding[] {
   const torques: { q: Quantity; at: string }[] = [
-    ...(stage.action === 'torque' || (stage.action === 'check' && stage.finalTorque) ? values(stage).map((q) => ({ q, at: `${place}.target` })) : []),
-    ...(stage.each ?? []).flatMap((part, i) => (part.action === 'torque' ? values(part).map((q) => ({ q, at: `${place}.each.${i}.target` })) : [])),
+    ...(stage.action === 'torque' || (stage.action === 'check' && stage.finalTorque)
+      ? values(stage).map((q) => ({ q, at: `${place}.target` }))
+      : []),
+    ...(stage.each ?? []).flatMap((part, i) =>
+      part.action === 'torque'
+        ? values(part).map((q) => ({ q, at: `${place}.each.${i}.target` }))
+        : [],
+    ),
   ].filter(({ q }) => units[q.unit].kind === 'torque');
-  return groupsOf(sheet, stage).flatMap((group) => torques.flatMap(({ q, at }) => checkTorque(group, stage, q, purposeOf(sheet, stages, index), at)));
+  return groupsOf(sheet, stage).flatMap((group) =>
+    torques.flatMap(({ q, at }) =>
+      checkTorque(group, stage, q, purposeOf(sheet, stages, index), at),
+    ),
+  );
 }
 
-function checkTorque(group: Group, stage: Stage, q: Quantity, purpose: PlausibleFor, place: string): Finding[] {
+function checkTorque(
+  group: Group,
+  stage: Stage,
+  q: Quantity,
+  purpose: PlausibleFor,
+  place: string,
+): Finding[] {
   const say = plainText(q);
   const what = `${group.thread.designation} ${group.propertyClass}`;
   let p;
   try {
-    p = plausibility(q, group.thread.designation, group.propertyClass, purpose, group.thread.pitchMm);
+    p = plausibility(
+      q,
+      group.thread.designation,
+      group.propertyClass,
+      purpose,
+      group.thread.pitchMm,
+    );
   } catch (error) {
-    if (error instanceof AppError) return [finding('implausible', 'note', place, `${what} is not known here; ${say} cannot be compared.`)];
+    if (error instanceof AppError)
+      return [
+        finding(
+          'implausible',
+          'note',
+          place,
+          `${what} is not known here; ${say} cannot be compared.`,
+        ),
+      ];
     throw error;
   }
   const slip = p.slips[0];
@@ -68,12 +123,31 @@ function checkTorque(group: Group, stage: Stage, q: Quantity, purpose: Plausible
   const share = `${Math.round(p.ratio * 100)} % of its yield torque at ordinary friction`;
   switch (p.level) {
     case 'error':
-      return [finding('implausible', 'error', place, `“${stage.name}”: ${say} breaks ${what}: ${share}.`), ...asked];
+      return [
+        finding('implausible', 'error', place, `“${stage.name}”: ${say} breaks ${what}: ${share}.`),
+        ...asked,
+      ];
     case 'warn':
-      return [finding('implausible', 'warning', place, `“${stage.name}”: ${say} passes yield of ${what}: ${share}.`), ...asked];
+      return [
+        finding(
+          'implausible',
+          'warning',
+          place,
+          `“${stage.name}”: ${say} passes yield of ${what}: ${share}.`,
+        ),
+        ...asked,
+      ];
     case 'noteHigh':
     case 'noteLow':
-      return [finding('implausible', 'note', place, `“${stage.name}”: ${say} is ${p.level === 'noteHigh' ? 'high' : 'low'} for ${what}: ${share}.`), ...asked];
+      return [
+        finding(
+          'implausible',
+          'note',
+          place,
+          `“${stage.name}”: ${say} is ${p.level === 'noteHigh' ? 'high' : 'low'} for ${what}: ${share}.`,
+        ),
+        ...asked,
+      ];
     case 'ok':
       return asked;
   }
@@ -84,7 +158,11 @@ export function yieldTorqueNm(group: Group): number | null {
   try {
     const thread = threadOf(group.thread.designation, group.thread.pitchMm);
     const mu = frictionBands[group.frictionCondition].nominal;
-    return torqueLimit(thread, propertyClassOf(group.propertyClass), evenFriction(mu, hexHeadOf(thread.dMm).meanMm)).yieldTorqueNm;
+    return torqueLimit(
+      thread,
+      propertyClassOf(group.propertyClass),
+      evenFriction(mu, hexHeadOf(thread.dMm).meanMm),
+    ).yieldTorqueNm;
   } catch (error) {
     if (error instanceof AppError) return null;
     throw error;
@@ -94,22 +172,47 @@ export function yieldTorqueNm(group: Group): number | null {
 function checkReuse(sheet: Sheet): Finding[] {
   return sheet.groups.flatMap((group, i) => {
     const place = `groups.${i}.reuse`;
-    const on = sheet.stages.filter((s) => seatsOf(sheet, s).some((seat) => groupOf(sheet, seat).id === group.id));
-    const yields = on.some((s) => entersYield(sheet, s) || (s.each ?? []).some((part) => entersYield(sheet, s, part.action)));
+    const on = sheet.stages.filter((s) =>
+      seatsOf(sheet, s).some((seat) => groupOf(sheet, seat).id === group.id),
+    );
+    const yields = on.some(
+      (s) =>
+        entersYield(sheet, s) || (s.each ?? []).some((part) => entersYield(sheet, s, part.action)),
+    );
     const findings: Finding[] = [];
     if (yields && group.reuse === 'reuse')
-      findings.push(finding('oneTimeUseHinted', 'warning', place, `${group.name} are turned past yield, yet may be used again. Past yield a bolt stays longer for good.`));
+      findings.push(
+        finding(
+          'oneTimeUseHinted',
+          'warning',
+          place,
+          `${group.name} are turned past yield, yet may be used again. Past yield a bolt stays longer for good.`,
+        ),
+      );
     if (group.reuse === 'reuse-if-within-length' && group.maxLengthMm === undefined)
-      findings.push(finding('reuseLimitMissing', 'error', place, `${group.name} may be used again if short enough, but the sheet gives no length.`));
+      findings.push(
+        finding(
+          'reuseLimitMissing',
+          'error',
+          place,
+          `${group.name} may be used again if short enough, but the sheet gives no length.`,
+        ),
+      );
     return findings;
   });
 }
 
-/** A factor that ft·lb typed as N·m would give; inside the plausible band, so only other sheets can show it. */
+/**
+ * A factor that ft·lb typed as N·m would give; inside the plausible band, so only other sheets can
+ * show it.
+ */
 const FACTOR = 1.3558179483314004;
 const NEAR = 0.03;
 
-/** Final torques compared with those of sibling, earlier or conflicting sheets: a ratio near 1.356 is asked about. */
+/**
+ * Final torques compared with those of sibling, earlier or conflicting sheets: a ratio near 1.356
+ * is asked about.
+ */
 export function checkUnitFactor(sheet: Sheet, others: readonly Sheet[]): Finding[] {
   const mine = finalTorques(sheet);
   return others.flatMap((other) =>

@@ -18,10 +18,25 @@ export interface LineGroup {
   condition: FrictionCondition;
 }
 
-export type LineAction = Extract<Action, 'torque' | 'angle' | 'check' | 'loosen' | 'handStart' | 'runDown' | 'drawDown' | 'swap' | 'stretch' | 'wait'>;
+export type LineAction = Extract<
+  Action,
+  | 'torque'
+  | 'angle'
+  | 'check'
+  | 'loosen'
+  | 'handStart'
+  | 'runDown'
+  | 'drawDown'
+  | 'swap'
+  | 'stretch'
+  | 'wait'
+>;
 
 export interface LineStage {
-  /** Names of fasteners, groups or tags; all where it says nothing; `rest`: those that the stage before left out. */
+  /**
+   * Names of fasteners, groups or tags; all where it says nothing; `rest`: those that the stage
+   * before left out.
+   */
   on: string[];
   action: LineAction;
   value?: Quantity;
@@ -45,7 +60,12 @@ export interface Problem {
   message: string;
 }
 
-export const REUSE_WORDS: Record<Group['reuse'], string> = { replace: 'new', 'reuse-in-place': 'own holes', 'reuse-if-within-length': 'by length', reuse: 'reusable' };
+export const REUSE_WORDS: Record<Group['reuse'], string> = {
+  replace: 'new',
+  'reuse-in-place': 'own holes',
+  'reuse-if-within-length': 'by length',
+  reuse: 'reusable',
+};
 export const CONDITION_WORDS: Record<FrictionCondition, string> = {
   dry: 'dry',
   lightOil: 'light oil',

@@ -12,15 +12,42 @@ export interface AsLine {
   unsaid: string[];
 }
 
-const SAYABLE: readonly Stage['action'][] = ['torque', 'angle', 'check', 'loosen', 'handStart', 'runDown', 'drawDown', 'swap', 'stretch', 'wait'];
+const SAYABLE: readonly Stage['action'][] = [
+  'torque',
+  'angle',
+  'check',
+  'loosen',
+  'handStart',
+  'runDown',
+  'drawDown',
+  'swap',
+  'stretch',
+  'wait',
+];
 /** Fields of a stage that the line says, by themselves or through its form. */
-const SAID: readonly string[] = ['id', 'name', 'on', 'action', 'target', 'tolerance', 'order', 'repeat', 'loosen', 'waitUntil', 'trial', 'finalTorque', 'purpose'];
+const SAID: readonly string[] = [
+  'id',
+  'name',
+  'on',
+  'action',
+  'target',
+  'tolerance',
+  'order',
+  'repeat',
+  'loosen',
+  'waitUntil',
+  'trial',
+  'finalTorque',
+  'purpose',
+];
 
 export function lineOf(sheet: Sheet): AsLine {
   const groups = sheet.groups.map((g) => ({
     count: sheet.seats.filter((s) => s.group === g.id).length,
     designation: g.thread.designation.split(/[x×]/i)[0] ?? g.thread.designation,
-    pitchMm: g.thread.designation.includes('/') ? Number(threadOf(g.thread.designation).pitchMm.toPrecision(6)) : g.thread.pitchMm,
+    pitchMm: g.thread.designation.includes('/')
+      ? Number(threadOf(g.thread.designation).pitchMm.toPrecision(6))
+      : g.thread.pitchMm,
     propertyClass: g.propertyClass,
     reuse: g.reuse,
     condition: g.frictionCondition,
@@ -43,14 +70,29 @@ export function lineOf(sheet: Sheet): AsLine {
 }
 
 const left = (stage: Stage): string[] =>
-  Object.entries(stage).flatMap(([field, value]) => (value === undefined || SAID.includes(field) || field === 'note' ? (field === 'note' && value ? [field] : []) : [field]));
+  Object.entries(stage).flatMap(([field, value]) =>
+    value === undefined || SAID.includes(field) || field === 'note'
+      ? field === 'note' && value
+        ? [field]
+        : []
+      : [field],
+  );
 
 function stageOf(stage: Stage): LineStage | undefined {
-  if (!SAYABLE.includes(stage.action) || stage.on.some((name) => RESERVED.includes(name.toLowerCase()) && name !== 'all')) return undefined;
+  if (
+    !SAYABLE.includes(stage.action) ||
+    stage.on.some((name) => RESERVED.includes(name.toLowerCase()) && name !== 'all')
+  )
+    return undefined;
   if (stage.order && (stage.order.start || stage.order.direction)) return undefined;
-  const even = stage.tolerance ? (stage.tolerance.plus === stage.tolerance.minus ? stage.tolerance.plus : null) : undefined;
+  const even = stage.tolerance
+    ? stage.tolerance.plus === stage.tolerance.minus
+      ? stage.tolerance.plus
+      : null
+    : undefined;
   if (even === null) return undefined;
-  const wait = stage.waitUntil && 'minutes' in stage.waitUntil ? stage.waitUntil.minutes : undefined;
+  const wait =
+    stage.waitUntil && 'minutes' in stage.waitUntil ? stage.waitUntil.minutes : undefined;
   if (stage.action === 'wait' && wait === undefined) return undefined;
   return {
     on: [...stage.on],
@@ -68,12 +110,15 @@ function stageOf(stage: Stage): LineStage | undefined {
 
 function valueOf(target: Target | undefined): Pick<LineStage, 'value' | 'upTo'> {
   if (!target) return {};
-  return 'value' in target ? { value: { value: target.value, unit: target.unit } } : { value: { value: target.min, unit: target.unit }, upTo: target.max };
+  return 'value' in target
+    ? { value: { value: target.value, unit: target.unit } }
+    : { value: { value: target.min, unit: target.unit }, upTo: target.max };
 }
 
 /**
- * A line pasted onto a sheet: its stages replace those that a line can say, in order; what a line cannot say stays where it
- * was, and so does everything of a stage that is unchanged. Fasteners, steps and places are not touched.
+ * A line pasted onto a sheet: its stages replace those that a line can say, in order; what a line
+ * cannot say stays where it was, and so does everything of a stage that is unchanged. Fasteners,
+ * steps and places are not touched.
  */
 export function withLine(sheet: Sheet, line: Line): Sheet {
   const kept = sheet.stages.map((stage) => ({ stage, said: stageOf(stage) }));
@@ -86,7 +131,12 @@ export function withLine(sheet: Sheet, line: Line): Sheet {
     }
     const pasted = line.stages[at];
     at += 1;
-    if (pasted) stages.push(JSON.stringify(pasted) === JSON.stringify(said) ? stage : renewed(sheet, stage, pasted, line, at));
+    if (pasted)
+      stages.push(
+        JSON.stringify(pasted) === JSON.stringify(said)
+          ? stage
+          : renewed(sheet, stage, pasted, line, at),
+      );
   }
   const taken = new Set(stages.map((s) => s.id));
   for (const pasted of line.stages.slice(at)) {
@@ -99,11 +149,24 @@ export function withLine(sheet: Sheet, line: Line): Sheet {
   return { ...sheet, stages };
 }
 
-function renewed(sheet: Sheet, was: Stage | undefined, s: LineStage, line: Line, at: number, id = 'stage'): Stage {
+function renewed(
+  sheet: Sheet,
+  was: Stage | undefined,
+  s: LineStage,
+  line: Line,
+  at: number,
+  id = 'stage',
+): Stage {
   const same = was?.action === s.action ? was : undefined;
   const value = s.value;
-  const target = value && (s.upTo === undefined ? { value: value.value, unit: value.unit } : { min: value.value, max: s.upTo, unit: value.unit });
-  const rest = same ? Object.fromEntries(Object.entries(same).filter(([field]) => !SAID.includes(field))) : {};
+  const target =
+    value &&
+    (s.upTo === undefined
+      ? { value: value.value, unit: value.unit }
+      : { min: value.value, max: s.upTo, unit: value.unit });
+  const rest = same
+    ? Object.fromEntries(Object.entries(same).filter(([field]) => !SAID.includes(field)))
+    : {};
   return {
     ...rest,
     id: was?.id ?? id,
@@ -131,7 +194,12 @@ function restOf(sheet: Sheet, before: LineStage | undefined): string[] {
 
 /** A stage that says its value is called by it. */
 function nameOf(s: LineStage): string {
-  if (s.value) return `${s.action === 'angle' ? '+' : ''}${s.upTo === undefined ? '' : `${s.value.value}–`}${plainText({ value: s.upTo ?? s.value.value, unit: s.value.unit })}`;
+  if (s.value)
+    return `${s.action === 'angle' ? '+' : ''}${s.upTo === undefined ? '' : `${s.value.value}–`}${plainText({ value: s.upTo ?? s.value.value, unit: s.value.unit })}`;
   if (s.action !== 'loosen') return s.action;
-  return typeof s.loosen === 'object' ? `back ${s.loosen.degrees}°` : s.loosen === 'crack' ? 'eased' : 'back fully';
+  return typeof s.loosen === 'object'
+    ? `back ${s.loosen.degrees}°`
+    : s.loosen === 'crack'
+      ? 'eased'
+      : 'back fully';
 }

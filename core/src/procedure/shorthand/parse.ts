@@ -17,13 +17,19 @@ import {
 } from './line';
 import { tokensOf, type Token } from './tokens';
 
-/** What was read of a text; whatever was not understood is named with its place, and the rest is still read. */
+/**
+ * What was read of a text; whatever was not understood is named with its place, and the rest is
+ * still read.
+ */
 export interface Parsed {
   line: Line;
   problems: Problem[];
 }
 
-/** Reads a line of shorthand, forgiving about how units and signs are written. Grammar: docs/PROCEDURE.md. */
+/**
+ * Reads a line of shorthand, forgiving about how units and signs are written. Grammar:
+ * docs/PROCEDURE.md.
+ */
 export function parseLine(text: string): Parsed {
   return new Reader(text).line();
 }
@@ -100,22 +106,38 @@ class Reader {
 
   private skipTo(value: string): void {
     const from = this.peek();
-    if (from) this.problem(`“${this.text.slice(from.at).split(/[;:]/)[0]?.trim() ?? from.text}” is not understood here.`, from);
+    if (from)
+      this.problem(
+        `“${this.text.slice(from.at).split(/[;:]/)[0]?.trim() ?? from.text}” is not understood here.`,
+        from,
+      );
     while (this.peek() && !this.is(value)) this.i += 1;
     this.take(value);
   }
 
   private group(): LineGroup | undefined {
     const count = this.number();
-    if (count === undefined || !this.take('×')) return this.problem('It begins with how many of which thread, like “10 × M10×1.5 10.9”.') as undefined;
+    if (count === undefined || !this.take('×'))
+      return this.problem(
+        'It begins with how many of which thread, like “10 × M10×1.5 10.9”.',
+      ) as undefined;
     const token = this.peek();
-    if (token?.kind !== 'word') return this.problem('Here the thread is missing, like M10×1.5.') as undefined;
+    if (token?.kind !== 'word')
+      return this.problem('Here the thread is missing, like M10×1.5.') as undefined;
     this.i += 1;
     const pitch = this.take('×') ? this.number() : undefined;
     try {
       const thread = threadOf(token.value, pitch);
-      const designation = thread.system === 'metric' ? (token.value.split(/[x×]/i)[0] ?? token.value) : token.value;
-      return { count, designation, pitchMm: Number(thread.pitchMm.toPrecision(6)), propertyClass: this.propertyClass(), reuse: 'reuse', condition: 'dry' };
+      const designation =
+        thread.system === 'metric' ? (token.value.split(/[x×]/i)[0] ?? token.value) : token.value;
+      return {
+        count,
+        designation,
+        pitchMm: Number(thread.pitchMm.toPrecision(6)),
+        propertyClass: this.propertyClass(),
+        reuse: 'reuse',
+        condition: 'dry',
+      };
     } catch (error) {
       if (!(error instanceof AppError)) throw error;
       this.problem(error.message, token);
@@ -143,7 +165,10 @@ class Reader {
     return '8.8';
   }
 
-  /** new, oiled, centre-out: in any order, with or without commas. @returns the order, if one is among them */
+  /**
+   * new, oiled, centre-out: in any order, with or without commas. @returns the order, if one is
+   * among them
+   */
   private flags(group: LineGroup | undefined): Order | undefined {
     let order: Order | undefined;
     while (this.peek() && !this.is(':') && !this.is('+')) {
@@ -164,7 +189,9 @@ class Reader {
       if (group) group.reuse = one;
       return true;
     }
-    const condition = this.phrase(CONDITION_WORDS) ?? (this.takeAll('engine', 'oil') || this.take('oil') ? 'engineOil' : undefined);
+    const condition =
+      this.phrase(CONDITION_WORDS) ??
+      (this.takeAll('engine', 'oil') || this.take('oil') ? 'engineOil' : undefined);
     if (condition && group) group.condition = condition;
     return condition !== undefined;
   }
@@ -177,10 +204,13 @@ class Reader {
 
   private order(): Order | undefined {
     const at = this.i;
-    const reversed = (order: Order): Order => (this.take('reversed') ? { ...order, reverse: true } : order);
-    if (this.takeAll('in', 'order') || this.take('order')) return reversed({ rule: 'listed', labels: this.labels() });
+    const reversed = (order: Order): Order =>
+      this.take('reversed') ? { ...order, reverse: true } : order;
+    if (this.takeAll('in', 'order') || this.take('order'))
+      return reversed({ rule: 'listed', labels: this.labels() });
     const rule = this.phrase(ORDER_WORDS);
-    if (rule === 'any' && this.peek()?.kind !== 'sign' && this.peek()) return reversed({ rule, ...(this.isName() ? { labels: this.labels() } : {}) });
+    if (rule === 'any' && this.peek()?.kind !== 'sign' && this.peek())
+      return reversed({ rule, ...(this.isName() ? { labels: this.labels() } : {}) });
     if (rule) return reversed({ rule });
     if (this.take('reversed')) return { ...this.lastOrder, reverse: true };
     this.i = at;
@@ -189,7 +219,12 @@ class Reader {
 
   private isName(): boolean {
     const t = this.peek();
-    return t !== undefined && (t.kind === 'number' || t.kind === 'word') && !RESERVED.includes(word(t)) && this.peek(1)?.kind !== 'unit';
+    return (
+      t !== undefined &&
+      (t.kind === 'number' || t.kind === 'word') &&
+      !RESERVED.includes(word(t)) &&
+      this.peek(1)?.kind !== 'unit'
+    );
   }
   private labels(): string[] {
     const labels: string[] = [];
@@ -210,7 +245,10 @@ class Reader {
     return stage;
   }
 
-  /** Names before the value: “A,B +95°”, “inner 27 N·m”. A number is a name where no unit follows it. */
+  /**
+   * Names before the value: “A,B +95°”, “inner 27 N·m”. A number is a name where no unit follows
+   * it.
+   */
   private on(): string[] {
     if (this.take('all')) return ['all'];
     const names: string[] = [];
@@ -233,7 +271,8 @@ class Reader {
       return { action: 'wait', minutes };
     }
     if (this.take('check')) return this.valued('check', 'torque');
-    if (this.take('floor')) return { ...(this.valued('check', 'torque') ?? { action: 'check' }), floor: true };
+    if (this.take('floor'))
+      return { ...(this.valued('check', 'torque') ?? { action: 'check' }), floor: true };
     if (this.take('stretch')) return this.valued('stretch', 'length');
     if (this.take('+')) return this.valued('angle', 'angle');
     return this.valued('torque', 'torque');
@@ -251,16 +290,26 @@ class Reader {
     return { degrees };
   }
 
-  private valued(action: LineAction, kind: 'torque' | 'angle' | 'length'): Omit<LineStage, 'on'> | undefined {
+  private valued(
+    action: LineAction,
+    kind: 'torque' | 'angle' | 'length',
+  ): Omit<LineStage, 'on'> | undefined {
     const start = this.peek();
     const value = this.number();
-    if (value === undefined) return this.problem(`Here ${kind === 'angle' ? 'an angle' : kind === 'length' ? 'a length' : 'a torque'} is missing.`) as undefined;
+    if (value === undefined)
+      return this.problem(
+        `Here ${kind === 'angle' ? 'an angle' : kind === 'length' ? 'a length' : 'a torque'} is missing.`,
+      ) as undefined;
     const upTo = this.take('–') ? this.number() : undefined;
     const unit = this.peek();
-    if (unit?.kind !== 'unit') return this.problem(`${value} of what? Write the unit behind it.`, start) as undefined;
+    if (unit?.kind !== 'unit')
+      return this.problem(`${value} of what? Write the unit behind it.`, start) as undefined;
     const code = unit.value as UnitCode;
     if (units[code].kind !== kind)
-      return this.problem(`${units[code].symbol} is no unit for ${kind === 'angle' ? 'an angle' : kind === 'length' ? 'a length' : 'a torque'}.`, unit) as undefined;
+      return this.problem(
+        `${units[code].symbol} is no unit for ${kind === 'angle' ? 'an angle' : kind === 'length' ? 'a length' : 'a torque'}.`,
+        unit,
+      ) as undefined;
     this.i += 1;
     const quantity: Quantity = { value, unit: code };
     return { action, value: quantity, ...(upTo === undefined ? {} : { upTo }) };
@@ -291,7 +340,9 @@ class Reader {
     stage.repeat = DEFAULT_SETTLED;
     if (!this.take('(')) return true;
     const maxPasses = this.number() ?? DEFAULT_SETTLED.maxPasses;
-    const movedMoreThanDeg = this.take(',') ? (this.number() ?? DEFAULT_SETTLED.movedMoreThanDeg) : DEFAULT_SETTLED.movedMoreThanDeg;
+    const movedMoreThanDeg = this.take(',')
+      ? (this.number() ?? DEFAULT_SETTLED.movedMoreThanDeg)
+      : DEFAULT_SETTLED.movedMoreThanDeg;
     if (this.peek()?.kind === 'unit') this.i += 1;
     stage.repeat = { kind: 'untilSettled', maxPasses, movedMoreThanDeg };
     return this.take(')');

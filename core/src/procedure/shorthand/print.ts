@@ -1,6 +1,15 @@
 import { units, type Quantity } from '../../quantity';
 import type { Order } from '../stage';
-import { CONDITION_WORDS, DEFAULT_SEATED, DEFAULT_SETTLED, ORDER_WORDS, REUSE_WORDS, type Line, type LineGroup, type LineStage } from './line';
+import {
+  CONDITION_WORDS,
+  DEFAULT_SEATED,
+  DEFAULT_SETTLED,
+  ORDER_WORDS,
+  REUSE_WORDS,
+  type Line,
+  type LineGroup,
+  type LineStage,
+} from './line';
 
 /**
  * A line in its one canonical form. Equal neighbouring stages are printed apart; `×n` is a repeat.
@@ -24,7 +33,8 @@ const groupText = (g: LineGroup): string =>
 
 /** Only reversed, where it is the last order given. */
 function orderText(order: Order, last: Order): string {
-  const isLast = last.rule === order.rule && JSON.stringify(last.labels) === JSON.stringify(order.labels);
+  const isLast =
+    last.rule === order.rule && JSON.stringify(last.labels) === JSON.stringify(order.labels);
   if (order.reverse && isLast) return 'reversed';
   const named = order.labels ? `order ${order.labels.join(' ')}` : ORDER_WORDS[order.rule];
   const any = order.labels && order.rule === 'any' ? `any order ${order.labels.join(' ')}` : named;
@@ -58,7 +68,11 @@ function bodyText(s: LineStage): string {
     case 'stretch':
       return `stretch ${value}`;
     case 'loosen':
-      return typeof s.loosen === 'object' ? `back ${s.loosen.degrees}°` : s.loosen === 'crack' ? 'back eased' : 'back fully';
+      return typeof s.loosen === 'object'
+        ? `back ${s.loosen.degrees}°`
+        : s.loosen === 'crack'
+          ? 'back eased'
+          : 'back fully';
     case 'handStart':
       return 'by hand';
     case 'runDown':
@@ -74,7 +88,12 @@ function bodyText(s: LineStage): string {
 
 function repeatText(r: NonNullable<LineStage['repeat']>): string {
   if (r.kind === 'passes') return `×${r.passes}`;
-  if (r.kind === 'untilSeated') return r.maxRounds === DEFAULT_SEATED.maxRounds ? 'until seated' : `until seated (${r.maxRounds})`;
-  const isDefault = r.maxPasses === DEFAULT_SETTLED.maxPasses && r.movedMoreThanDeg === DEFAULT_SETTLED.movedMoreThanDeg;
+  if (r.kind === 'untilSeated')
+    return r.maxRounds === DEFAULT_SEATED.maxRounds
+      ? 'until seated'
+      : `until seated (${r.maxRounds})`;
+  const isDefault =
+    r.maxPasses === DEFAULT_SETTLED.maxPasses &&
+    r.movedMoreThanDeg === DEFAULT_SETTLED.movedMoreThanDeg;
   return isDefault ? 'until settled' : `until settled (${r.maxPasses}, ${r.movedMoreThanDeg}°)`;
 }

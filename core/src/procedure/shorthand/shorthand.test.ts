@@ -20,7 +20,8 @@ describe('reading', () => {
   });
 
   test('units, signs and decimal commas are taken as people write them', () => {
-    const canonical = '4 × M8×1.25 8.8 reusable, oiled, cross: 8.5 N·m; 16 lbf·ft; 177 lbf·in; +90°';
+    const canonical =
+      '4 × M8×1.25 8.8 reusable, oiled, cross: 8.5 N·m; 16 lbf·ft; 177 lbf·in; +90°';
     for (const text of [
       '4x M8 8.8 reused oil, cross: 8,5 Nm; 16 ft-lb; 177 in lb; +90 deg',
       '4 × M8x1.25 8.8 reusable engine oil cross: 8.5 N.m; 16 lb ft; 177 lbf-in; + 90 degrees',
@@ -31,8 +32,14 @@ describe('reading', () => {
   });
 
   test('a comma is a decimal only directly between digits', () => {
-    expect(parseLine('2 × M8 8.8: 1, 2 +90°').line.stages[0]).toMatchObject({ on: ['1', '2'], value: { value: 90 } });
-    expect(parseLine('2 × M8 8.8: 1,2 N·m').line.stages[0]).toMatchObject({ on: ['all'], value: { value: 1.2 } });
+    expect(parseLine('2 × M8 8.8: 1, 2 +90°').line.stages[0]).toMatchObject({
+      on: ['1', '2'],
+      value: { value: 90 },
+    });
+    expect(parseLine('2 × M8 8.8: 1,2 N·m').line.stages[0]).toMatchObject({
+      on: ['all'],
+      value: { value: 1.2 },
+    });
   });
 
   test('what is not understood is said with its place, and the rest is read', () => {
@@ -92,17 +99,52 @@ describe('reading', () => {
 
 describe('parse(print(line)) = line', () => {
   const name = fc.constantFrom('A', 'B', '7s', '12', 'inner', 'rest');
-  const on = fc.oneof(fc.constant<string[]>(['all']), fc.uniqueArray(name as fc.Arbitrary<string>, { minLength: 1, maxLength: 3 }));
+  const on = fc.oneof(
+    fc.constant<string[]>(['all']),
+    fc.uniqueArray(name as fc.Arbitrary<string>, { minLength: 1, maxLength: 3 }),
+  );
   const number = fc.integer({ min: 1, max: 4000 }).map((n) => n / 10);
-  const torqueUnit = fc.constantFrom('N.m', '[ft_i].[lbf_av]', '[in_i].[lbf_av]', 'kgf.m', 'kgf.cm') as fc.Arbitrary<'N.m'>;
-  const rule = fc.constantFrom('centreOut', 'spiral', 'star', 'cross', 'thirds', 'alternating', 'ring', 'pairs', 'any', 'listed') as fc.Arbitrary<'ring'>;
-  const order = fc.record({ rule, reverse: fc.option(fc.constant(true), { nil: undefined }) }).map(({ rule: r, reverse }) => ({ rule: r, ...(reverse ? { reverse } : {}) }));
-  const listed = fc.uniqueArray(fc.constantFrom('1', '2', '3', 'A', '7n'), { minLength: 2, maxLength: 5 }).map((labels) => ({ rule: 'listed' as const, labels }));
-  const passes = fc.integer({ min: 2, max: 9 }).map((n) => ({ kind: 'passes' as const, passes: n }));
-  const settled = fc.record({ kind: fc.constant('untilSettled' as const), maxPasses: fc.integer({ min: 2, max: 9 }), movedMoreThanDeg: fc.integer({ min: 1, max: 9 }) });
+  const torqueUnit = fc.constantFrom(
+    'N.m',
+    '[ft_i].[lbf_av]',
+    '[in_i].[lbf_av]',
+    'kgf.m',
+    'kgf.cm',
+  ) as fc.Arbitrary<'N.m'>;
+  const rule = fc.constantFrom(
+    'centreOut',
+    'spiral',
+    'star',
+    'cross',
+    'thirds',
+    'alternating',
+    'ring',
+    'pairs',
+    'any',
+    'listed',
+  ) as fc.Arbitrary<'ring'>;
+  const order = fc
+    .record({ rule, reverse: fc.option(fc.constant(true), { nil: undefined }) })
+    .map(({ rule: r, reverse }) => ({ rule: r, ...(reverse ? { reverse } : {}) }));
+  const listed = fc
+    .uniqueArray(fc.constantFrom('1', '2', '3', 'A', '7n'), { minLength: 2, maxLength: 5 })
+    .map((labels) => ({ rule: 'listed' as const, labels }));
+  const passes = fc
+    .integer({ min: 2, max: 9 })
+    .map((n) => ({ kind: 'passes' as const, passes: n }));
+  const settled = fc.record({
+    kind: fc.constant('untilSettled' as const),
+    maxPasses: fc.integer({ min: 2, max: 9 }),
+    movedMoreThanDeg: fc.integer({ min: 1, max: 9 }),
+  });
   const body: fc.Arbitrary<Omit<LineStage, 'on'>> = fc.oneof(
     fc
-      .record({ value: number, unit: torqueUnit, upTo: fc.option(number, { nil: undefined }), action: fc.constantFrom('torque', 'check') as fc.Arbitrary<'torque'> })
+      .record({
+        value: number,
+        unit: torqueUnit,
+        upTo: fc.option(number, { nil: undefined }),
+        action: fc.constantFrom('torque', 'check') as fc.Arbitrary<'torque'>,
+      })
       .map(({ value, unit, upTo, action }) => ({
         action,
         value: { value, unit },
@@ -116,10 +158,21 @@ describe('parse(print(line)) = line', () => {
         number.map((degrees) => ({ degrees })),
       )
       .map((loosen) => ({ action: 'loosen' as const, loosen })),
-    fc.constantFrom({ action: 'handStart' as const }, { action: 'runDown' as const }, { action: 'swap' as const }),
+    fc.constantFrom(
+      { action: 'handStart' as const },
+      { action: 'runDown' as const },
+      { action: 'swap' as const },
+    ),
     fc.integer({ min: 1, max: 90 }).map((minutes) => ({ action: 'wait' as const, minutes })),
-    fc.integer({ min: 1, max: 30 }).map((maxRounds) => ({ action: 'drawDown' as const, repeat: { kind: 'untilSeated' as const, maxRounds } })),
-    number.map((value) => ({ action: 'check' as const, value: { value, unit: 'N.m' as const }, floor: true as const })),
+    fc.integer({ min: 1, max: 30 }).map((maxRounds) => ({
+      action: 'drawDown' as const,
+      repeat: { kind: 'untilSeated' as const, maxRounds },
+    })),
+    number.map((value) => ({
+      action: 'check' as const,
+      value: { value, unit: 'N.m' as const },
+      floor: true as const,
+    })),
   );
   const stage: fc.Arbitrary<LineStage> = fc
     .record({
@@ -147,11 +200,28 @@ describe('parse(print(line)) = line', () => {
       { designation: 'M11', pitchMm: 1.5 },
     ),
     propertyClass: fc.constantFrom(...PROPERTY_CLASSES),
-    reuse: fc.constantFrom('replace', 'reuse', 'reuse-in-place', 'reuse-if-within-length') as fc.Arbitrary<'reuse'>,
-    condition: fc.constantFrom('dry', 'lightOil', 'engineOil', 'molyPaste', 'antiSeize', 'threadLocker', 'sealant', 'platedWaxed') as fc.Arbitrary<'dry'>,
+    reuse: fc.constantFrom(
+      'replace',
+      'reuse',
+      'reuse-in-place',
+      'reuse-if-within-length',
+    ) as fc.Arbitrary<'reuse'>,
+    condition: fc.constantFrom(
+      'dry',
+      'lightOil',
+      'engineOil',
+      'molyPaste',
+      'antiSeize',
+      'threadLocker',
+      'sealant',
+      'platedWaxed',
+    ) as fc.Arbitrary<'dry'>,
   });
   const lines: fc.Arbitrary<Line> = fc
-    .record({ groups: fc.array(group, { minLength: 1, maxLength: 3 }), stages: fc.array(stage, { minLength: 1, maxLength: 8 }) })
+    .record({
+      groups: fc.array(group, { minLength: 1, maxLength: 3 }),
+      stages: fc.array(stage, { minLength: 1, maxLength: 8 }),
+    })
     .map(({ groups, stages }) => ({
       groups: groups.map(({ thread, ...g }) => ({ ...g, ...thread })),
       stages,
@@ -204,13 +274,29 @@ describe('pasting', () => {
   });
 
   test('a stage more is added at the end, one less is taken away', () => {
-    const more = withLine(headSheet, parseLine('10 × M10×1.5 10.9 new, oiled, centre-out: 27 N·m until settled; 50 N·m; +75° ±5; +65° ±5; +30°').line);
-    expect(more.stages.map((s) => s.id)).toEqual(['settle', 'snug', 'first-angle', 'second-angle', 'stage-5']);
-    expect(withLine(headSheet, parseLine('10 × M10×1.5 10.9 new: 27 N·m; 50 N·m').line).stages).toHaveLength(2);
+    const more = withLine(
+      headSheet,
+      parseLine(
+        '10 × M10×1.5 10.9 new, oiled, centre-out: 27 N·m until settled; 50 N·m; +75° ±5; +65° ±5; +30°',
+      ).line,
+    );
+    expect(more.stages.map((s) => s.id)).toEqual([
+      'settle',
+      'snug',
+      'first-angle',
+      'second-angle',
+      'stage-5',
+    ]);
+    expect(
+      withLine(headSheet, parseLine('10 × M10×1.5 10.9 new: 27 N·m; 50 N·m').line).stages,
+    ).toHaveLength(2);
   });
 
   test('“rest” means those that the stage before left out', () => {
-    const pasted = withLine(headSheet, parseLine('10 × M10×1.5 10.9 new: 27 N·m; 1, 2 +90°; rest +60°').line);
+    const pasted = withLine(
+      headSheet,
+      parseLine('10 × M10×1.5 10.9 new: 27 N·m; 1, 2 +90°; rest +60°').line,
+    );
     expect(pasted.stages[2]?.on).toEqual(['3', '4', '5', '6', '7', '8', '9', '10']);
   });
 });

@@ -14,7 +14,10 @@ export interface Token {
 /** A decimal comma only directly between digits: “8,5” is one number, “8, 5” are two. */
 const NUMBER = /^\d+(?:[.,]\d+)?/;
 const WORD = /^[A-Za-z][A-Za-z0-9-]*/;
-/** A thread with its class, or a fastener's name that begins with a digit: 7s, 12.9 are told apart by what follows. */
+/**
+ * A thread with its class, or a fastener's name that begins with a digit: 7s, 12.9 are told apart
+ * by what follows.
+ */
 const NAME = /^\d+(?![xX](?:\s|\d|[Mm]\d))[A-Za-z]+\b/;
 const SIGN = /^(×|[xX](?=\s*(?:\d|[Mm]\d))|\+\/-|±|[+;:,()–-])/;
 
@@ -42,11 +45,20 @@ function read(rest: string, at: number, spaced: boolean, afterNumber: boolean): 
     }
   }
   const thread = /^M\d+(?:[.,]\d+)?/i.exec(rest) ?? /^\d+\/\d+-\d+/.exec(rest);
-  if (thread) return { kind: 'word', text: thread[0], value: thread[0].toUpperCase().replace(',', '.'), at, spaced };
+  if (thread)
+    return {
+      kind: 'word',
+      text: thread[0],
+      value: thread[0].toUpperCase().replace(',', '.'),
+      at,
+      spaced,
+    };
   const name = NAME.exec(rest);
-  if (name && !UNIT_WORDS.some(([p]) => p.test(rest.replace(/^\d+/, '')))) return { kind: 'word', text: name[0], value: name[0], at, spaced };
+  if (name && !UNIT_WORDS.some(([p]) => p.test(rest.replace(/^\d+/, ''))))
+    return { kind: 'word', text: name[0], value: name[0], at, spaced };
   const number = NUMBER.exec(rest);
-  if (number) return { kind: 'number', text: number[0], value: number[0].replace(',', '.'), at, spaced };
+  if (number)
+    return { kind: 'number', text: number[0], value: number[0].replace(',', '.'), at, spaced };
   const sign = SIGN.exec(rest);
   if (sign) return { kind: 'sign', text: sign[0], value: normal(sign[0]), at, spaced };
   const word = WORD.exec(rest);
@@ -54,4 +66,5 @@ function read(rest: string, at: number, spaced: boolean, afterNumber: boolean): 
   return { kind: 'unknown', text: rest[0] ?? '', value: '', at, spaced };
 }
 
-const normal = (sign: string): string => (sign === 'x' || sign === 'X' ? '×' : sign === '+/-' ? '±' : sign === '-' ? '–' : sign);
+const normal = (sign: string): string =>
+  sign === 'x' || sign === 'X' ? '×' : sign === '+/-' ? '±' : sign === '-' ? '–' : sign;

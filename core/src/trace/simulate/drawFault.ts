@@ -21,7 +21,14 @@ export interface DrawnPull {
   slipLow: number;
   torqueNoiseNm: number;
   driftDegPerS: number;
-  crossed?: { startDeg: number; slope: number; maxRatio: number; wave: number; periodDeg: number; seats: boolean };
+  crossed?: {
+    startDeg: number;
+    slope: number;
+    maxRatio: number;
+    wave: number;
+    periodDeg: number;
+    seats: boolean;
+  };
   bottom?: { beforeSeat: boolean; ratio: number; earlyDeg: number; forceRatio: number };
   liquid?: { beforeDeg: number; tauS: number; nmAt40: number };
   strip?: { ratio: number; fallDeg: number };
@@ -34,7 +41,13 @@ export interface DrawnPull {
  * @param hard 0 to 1: pulls how bad it is towards the mild end
  * The order of the draws is part of the definition: the same seed gives the same pull everywhere.
  */
-export function drawFault(is: TraceClass, joint: MadeUpJoint, mode: PullMode, random: Random, hard = 0): DrawnPull {
+export function drawFault(
+  is: TraceClass,
+  joint: MadeUpJoint,
+  mode: PullMode,
+  random: Random,
+  hard = 0,
+): DrawnPull {
   const { between, normal } = random;
   const pull: DrawnPull = {
     is,
@@ -57,19 +70,44 @@ export function drawFault(is: TraceClass, joint: MadeUpJoint, mode: PullMode, ra
 }
 
 /** What each fault changes in a bolt; drawn when it is asked for. */
-function faults(pull: DrawnPull, joint: MadeUpJoint, { between, share }: Random, hard: number): Record<TraceClass, () => Partial<DrawnPull>> {
-  const grade = (severe: number, mild: number): number => severe + (mild - severe) * Math.min(1, Math.max(0, share() * (1 - hard) + hard));
+function faults(
+  pull: DrawnPull,
+  joint: MadeUpJoint,
+  { between, share }: Random,
+  hard: number,
+): Record<TraceClass, () => Partial<DrawnPull>> {
+  const grade = (severe: number, mild: number): number =>
+    severe + (mild - severe) * Math.min(1, Math.max(0, share() * (1 - hard) + hard));
   return {
     ok: () => ({}),
     cross_thread: () => {
-      const crossed = { startDeg: between(40, 120), slope: grade(0.34, 0.12), maxRatio: grade(1.1, 0.5), wave: between(0.06, 0.15), periodDeg: between(40, 90) };
+      const crossed = {
+        startDeg: between(40, 120),
+        slope: grade(0.34, 0.12),
+        maxRatio: grade(1.1, 0.5),
+        wave: between(0.06, 0.15),
+        periodDeg: between(40, 90),
+      };
       return { crossed: { ...crossed, seats: share() < 0.4 } };
     },
     bottoming: () => {
       const beforeSeat = share() < 0.5;
-      return { bottom: { beforeSeat, ratio: grade(8, 4), earlyDeg: between(10, 120), forceRatio: between(0.2, 0.5) } };
+      return {
+        bottom: {
+          beforeSeat,
+          ratio: grade(8, 4),
+          earlyDeg: between(10, 120),
+          forceRatio: between(0.2, 0.5),
+        },
+      };
     },
-    liquid_lock: () => ({ liquid: { beforeDeg: between(60, 140), tauS: between(0.5, 1.4), nmAt40: grade(0.5, 0.2) * joint.torqueTargetNm } }),
+    liquid_lock: () => ({
+      liquid: {
+        beforeDeg: between(60, 140),
+        tauS: between(0.5, 1.4),
+        nmAt40: grade(0.5, 0.2) * joint.torqueTargetNm,
+      },
+    }),
     strip: () => ({ strip: { ratio: grade(0.45, 0.85), fallDeg: grade(110, 260) } }),
     stick_slip: () => {
       const breakaway = grade(0.22, 0.09);
@@ -88,9 +126,18 @@ function faults(pull: DrawnPull, joint: MadeUpJoint, { between, share }: Random,
     angle_slip: () => {
       const isCreep = share() < 0.25;
       const count = 1 + Math.floor(share() * 3);
-      const slips = Array.from({ length: count }, () => ({ progress: between(0.55, 0.95), deg: (share() < 0.5 ? 1 : -1) * grade(25, 8) }));
-      const creep = { from: between(0.25, 0.55), lengthDeg: between(20, 40), share: between(0.3, 0.5) };
-      return isCreep ? { creep } : { slips: slips.sort((a, b) => a.progress - b.progress || a.deg - b.deg) };
+      const slips = Array.from({ length: count }, () => ({
+        progress: between(0.55, 0.95),
+        deg: (share() < 0.5 ? 1 : -1) * grade(25, 8),
+      }));
+      const creep = {
+        from: between(0.25, 0.55),
+        lengthDeg: between(20, 40),
+        share: between(0.3, 0.5),
+      };
+      return isCreep
+        ? { creep }
+        : { slips: slips.sort((a, b) => a.progress - b.progress || a.deg - b.deg) };
     },
   };
 }

@@ -3,7 +3,10 @@ import type { MadeUpJoint } from './madeUpJoint';
 
 export const STEP_S = 0.01;
 
-/** What holds against the wrench, by nut angle: run-down, alignment, the elastic part, yield, and what is wrong with it. */
+/**
+ * What holds against the wrench, by nut angle: run-down, alignment, the elastic part, yield, and
+ * what is wrong with it.
+ */
 export interface MadeUpBolt {
   /** Clamp force in N at a nut angle in degrees. */
   clampN: (nutDeg: number) => number;
@@ -14,11 +17,14 @@ export interface MadeUpBolt {
 }
 
 export function madeUpBolt(joint: MadeUpJoint, pull: DrawnPull): MadeUpBolt {
-  const threadFactor = joint.pitchMm / (2 * Math.PI) + (pull.muThread * joint.pitchDiameterMm) / (2 * Math.cos(Math.PI / 6));
+  const threadFactor =
+    joint.pitchMm / (2 * Math.PI) +
+    (pull.muThread * joint.pitchDiameterMm) / (2 * Math.cos(Math.PI / 6));
   const factor = threadFactor + (pull.muHead * joint.bearingDiameterMm) / 2;
   const rate = joint.clampRateNPerDeg * pull.stiffnessRatio;
   const yieldN = joint.yieldForceN * pull.yieldRatio;
-  const targetN = (mode: DrawnPull['mode']): number => (mode === 'torque' ? (joint.torqueTargetNm * 1000) / joint.torqueFactorMm : yieldN);
+  const targetN = (mode: DrawnPull['mode']): number =>
+    mode === 'torque' ? (joint.torqueTargetNm * 1000) / joint.torqueFactorMm : yieldN;
   const { liquid, bottom } = pull;
   const liquidDeg = liquid ? pull.contactDeg - liquid.beforeDeg : Infinity;
   const liquidRate = liquid ? (liquid.nmAt40 * 1000) / threadFactor / (40 * liquid.tauS) : 0;
@@ -34,7 +40,8 @@ export function madeUpBolt(joint: MadeUpJoint, pull: DrawnPull): MadeUpBolt {
   return {
     clampN,
     resistNm: (nutDeg, advanceDeg) => {
-      let torque = pull.runNm * (1 + 0.25 * Math.sin(nutDeg / 23) + 0.15 * Math.sin(nutDeg / 7.3 + 1));
+      let torque =
+        pull.runNm * (1 + 0.25 * Math.sin(nutDeg / 23) + 0.15 * Math.sin(nutDeg / 7.3 + 1));
       let force = clampN(nutDeg);
       if (bottom && nutDeg > bottomDeg) {
         const y = nutDeg - bottomDeg;
@@ -53,8 +60,14 @@ export function madeUpBolt(joint: MadeUpJoint, pull: DrawnPull): MadeUpBolt {
   };
 }
 
-/** Clamp force in N by nut angle: alignment, the elastic part, yield; a thread that gives way falls after its most. */
-function clampOf(pull: DrawnPull, { rate, yieldN, targetN }: { rate: number; yieldN: number; targetN: number }): (nutDeg: number) => number {
+/**
+ * Clamp force in N by nut angle: alignment, the elastic part, yield; a thread that gives way falls
+ * after its most.
+ */
+function clampOf(
+  pull: DrawnPull,
+  { rate, yieldN, targetN }: { rate: number; yieldN: number; targetN: number },
+): (nutDeg: number) => number {
   const { strip } = pull;
   const soft = 0.08 * yieldN;
   const stripped = (elastic: number): number | null => {
@@ -64,18 +77,24 @@ function clampOf(pull: DrawnPull, { rate, yieldN, targetN }: { rate: number; yie
     if (elastic <= begins) return null;
     const past = (elastic - begins) / rate;
     const rounding = (2 * (most - begins)) / rate;
-    const force = past < rounding ? begins + rate * (past - (past * past) / (2 * rounding)) : most - ((past - rounding) * most) / strip.fallDeg;
+    const force =
+      past < rounding
+        ? begins + rate * (past - (past * past) / (2 * rounding))
+        : most - ((past - rounding) * most) / strip.fallDeg;
     return Math.max(force, 0.25 * most);
   };
   return (nutDeg) => {
     const x = nutDeg - pull.contactDeg;
     if (x <= 0) return 0;
-    const elastic = rate * (x < pull.alignDeg ? (x * x) / (2 * pull.alignDeg) : x - pull.alignDeg / 2);
+    const elastic =
+      rate * (x < pull.alignDeg ? (x * x) / (2 * pull.alignDeg) : x - pull.alignDeg / 2);
     const torn = stripped(elastic);
     if (torn !== null) return torn;
     if (elastic <= yieldN) return elastic;
     const over = elastic - yieldN;
-    return yieldN + (1 - pull.hardening) * soft * (1 - Math.exp(-over / soft)) + pull.hardening * over;
+    return (
+      yieldN + (1 - pull.hardening) * soft * (1 - Math.exp(-over / soft)) + pull.hardening * over
+    );
   };
 }
 
@@ -85,7 +104,9 @@ function crossedOf({ crossed }: DrawnPull, joint: MadeUpJoint): (nutDeg: number)
     if (!crossed || nutDeg <= crossed.startDeg) return 0;
     const y = nutDeg - crossed.startDeg;
     const slope = crossed.slope * joint.gradientNmPerDeg * y;
-    const capped = crossed.seats ? Math.min(slope, 0.45 * crossed.maxRatio * joint.torqueTargetNm) : slope;
+    const capped = crossed.seats
+      ? Math.min(slope, 0.45 * crossed.maxRatio * joint.torqueTargetNm)
+      : slope;
     return capped * (1 + crossed.wave * Math.sin((2 * Math.PI * y) / crossed.periodDeg));
   };
 }

@@ -1,6 +1,6 @@
 /**
- * A stream of numbers that is the same everywhere for one seed: mulberry32, and Box–Muller with the cosine half only.
- * Made-up pulls are made with it, nothing else: it keeps no secret.
+ * A stream of numbers that is the same everywhere for one seed: mulberry32, and Box–Muller with the
+ * cosine half only. Made-up pulls are made with it, nothing else: it keeps no secret.
  */
 export interface Random {
   /** At least 0, below 1. */

@@ -15,15 +15,22 @@ export interface SimulatedPull extends Samples {
 }
 
 /**
- * One hand tightening with a ratchet at 100 Hz: strokes, pauses, back-swings, the tool's own twist, noise. The nut moves
- * when the tool's spring pulls harder than what holds against it. Derived for this project.
+ * One hand tightening with a ratchet at 100 Hz: strokes, pauses, back-swings, the tool's own twist,
+ * noise. The nut moves when the tool's spring pulls harder than what holds against it. Derived for
+ * this project.
  */
 export function simulatePull(joint: MadeUpJoint, pull: DrawnPull, random: Random): SimulatedPull {
   const bolt = madeUpBolt(joint, pull);
   const spring = joint.toolStiffnessNmPerDeg * pull.toolRatio;
   const strokes = strokesFrom(joint, random);
   const gauge = gaugeOf(joint, pull);
-  const out: SimulatedPull = { tS: [], torqueNm: [], angleDeg: [], stoppedBy: null, nutDegFromSnug: null };
+  const out: SimulatedPull = {
+    tS: [],
+    torqueNm: [],
+    angleDeg: [],
+    stoppedBy: null,
+    nutDegFromSnug: null,
+  };
   let [wrench, nut, ratchet, torque, peakTorque, peakForce] = [0, 0, 0, 0, 0, 0];
   let isStuck = true;
   let snugAt: number | null = null;
@@ -31,12 +38,20 @@ export function simulatePull(joint: MadeUpJoint, pull: DrawnPull, random: Random
   for (let t = 0; t < 60; t += STEP_S) {
     let speed = tail ? tail.shift() : strokes(torque, peakTorque);
     if (speed === undefined) break;
-    if (!tail && speed > 0 && torque > 0.85 * joint.torqueTargetNm && pull.mode === 'torque') speed *= 0.6;
+    if (!tail && speed > 0 && torque > 0.85 * joint.torqueTargetNm && pull.mode === 'torque')
+      speed *= 0.6;
     wrench += speed * STEP_S;
     const before = nut;
     if (speed <= 0) isStuck = true;
-    if (spring * (wrench - nut - ratchet) > bolt.resistNm(nut, 0) * (isStuck ? 1 + pull.breakaway : 1)) {
-      nut = atRest(nut, wrench - ratchet, (m) => spring * (wrench - m - ratchet) > (1 - pull.slipLow) * bolt.resistNm(m, m - before));
+    if (
+      spring * (wrench - nut - ratchet) >
+      bolt.resistNm(nut, 0) * (isStuck ? 1 + pull.breakaway : 1)
+    ) {
+      nut = atRest(
+        nut,
+        wrench - ratchet,
+        (m) => spring * (wrench - m - ratchet) > (1 - pull.slipLow) * bolt.resistNm(m, m - before),
+      );
       isStuck = pull.slipLow > 0;
     }
     bolt.press(nut, nut - before);
@@ -53,24 +68,37 @@ export function simulatePull(joint: MadeUpJoint, pull: DrawnPull, random: Random
     if (!tail) {
       const force = bolt.clampN(nut);
       peakForce = Math.max(peakForce, force);
-      const reached = pull.mode === 'torque' ? torque >= joint.torqueTargetNm : fromSnug !== null && fromSnug + offset >= joint.angleTargetDeg;
+      const reached =
+        pull.mode === 'torque'
+          ? torque >= joint.torqueTargetNm
+          : fromSnug !== null && fromSnug + offset >= joint.angleTargetDeg;
       const givenUp = pull.is === 'strip' && torque > 0 && force < 0.65 * peakForce;
-      const over = torque > 1.25 * Math.max(joint.torqueTargetNm, joint.yieldTorqueNm) || nut > pull.contactDeg + 420;
+      const over =
+        torque > 1.25 * Math.max(joint.torqueTargetNm, joint.yieldTorqueNm) ||
+        nut > pull.contactDeg + 420;
       if (reached || givenUp || over) {
         tail = ending(speed, random);
         out.stoppedBy = reached ? 'target' : givenUp ? 'givenUp' : 'limit';
       }
     }
     out.tS.push(round(t, 3));
-    out.torqueNm.push(round(torque * (1 + TORQUE_NOISE_RATIO * random.normal()) + pull.torqueNoiseNm * random.normal(), 3));
-    out.angleDeg.push(round(wrench + offset + pull.driftDegPerS * t + ANGLE_NOISE_DEG * random.normal(), 2));
+    out.torqueNm.push(
+      round(
+        torque * (1 + TORQUE_NOISE_RATIO * random.normal()) + pull.torqueNoiseNm * random.normal(),
+        3,
+      ),
+    );
+    out.angleDeg.push(
+      round(wrench + offset + pull.driftDegPerS * t + ANGLE_NOISE_DEG * random.normal(), 2),
+    );
     out.nutDegFromSnug = fromSnug;
   }
   return out;
 }
 
 /** Never −0: no JSON has it. */
-const round = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits + 0;
+const round = (value: number, digits: number): number =>
+  Math.round(value * 10 ** digits) / 10 ** digits + 0;
 
 /** Where the nut comes to rest, by halving: the spring loses as it follows. */
 function atRest(from: number, to: number, pullsOn: (nutDeg: number) => boolean): number {
@@ -83,11 +111,22 @@ function atRest(from: number, to: number, pullsOn: (nutDeg: number) => boolean):
   return 0.5 * (low + high);
 }
 
-const halfSine = (speed: number, samples: number, sign: number): number[] => Array.from({ length: samples }, (_, i) => sign * speed * Math.sin((Math.PI * (i + 0.5)) / samples));
-const still = (seconds: number): number[] => Array.from({ length: Math.floor(seconds / STEP_S) }, () => 0);
+const halfSine = (speed: number, samples: number, sign: number): number[] =>
+  Array.from(
+    { length: samples },
+    (_, i) => sign * speed * Math.sin((Math.PI * (i + 0.5)) / samples),
+  );
+const still = (seconds: number): number[] =>
+  Array.from({ length: Math.floor(seconds / STEP_S) }, () => 0);
 
-/** The hand: forward, held, back, held. Long fast strokes in run-down, shorter and slower ones under load. */
-function strokesFrom(joint: MadeUpJoint, { between, share }: Random): (torque: number, peak: number) => number {
+/**
+ * The hand: forward, held, back, held. Long fast strokes in run-down, shorter and slower ones under
+ * load.
+ */
+function strokesFrom(
+  joint: MadeUpJoint,
+  { between, share }: Random,
+): (torque: number, peak: number) => number {
   let segment: number[] = [];
   let isForward = false;
   let swing = 0;
@@ -109,7 +148,8 @@ function strokesFrom(joint: MadeUpJoint, { between, share }: Random): (torque: n
     return [...halfSine(speed, n, -1), ...still(between(0.05, 0.2))];
   };
   return (torque, peak) => {
-    if (segment.length === 0) segment = next(torque > 0.4 * joint.snugNm || peak > 0.4 * joint.snugNm);
+    if (segment.length === 0)
+      segment = next(torque > 0.4 * joint.snugNm || peak > 0.4 * joint.snugNm);
     return segment.shift() ?? 0;
   };
 }
@@ -123,12 +163,31 @@ const roundHalfEven = (value: number): number => {
 const ending = (speed: number, { between }: Random): number[] => {
   const held = still(between(0.12, 0.25));
   const back = -between(120, 200);
-  return [speed * 0.6, speed * 0.3, ...held, ...Array.from({ length: 12 }, () => back), 0, 0, 0, 0, 0];
+  return [
+    speed * 0.6,
+    speed * 0.3,
+    ...held,
+    ...Array.from({ length: 12 }, () => back),
+    0,
+    0,
+    0,
+    0,
+    0,
+  ];
 };
 
-/** What the angle gauge adds by itself: steps when it slips, or a turn of which it shows only a part. */
-function gaugeOf(joint: MadeUpJoint, pull: DrawnPull): (fromSnug: number | null, advanceDeg: number) => number {
-  const goal = pull.mode === 'torque_angle' ? joint.angleTargetDeg : (joint.torqueTargetNm - joint.snugNm) / joint.gradientNmPerDeg;
+/**
+ * What the angle gauge adds by itself: steps when it slips, or a turn of which it shows only a
+ * part.
+ */
+function gaugeOf(
+  joint: MadeUpJoint,
+  pull: DrawnPull,
+): (fromSnug: number | null, advanceDeg: number) => number {
+  const goal =
+    pull.mode === 'torque_angle'
+      ? joint.angleTargetDeg
+      : (joint.torqueTargetNm - joint.snugNm) / joint.gradientNmPerDeg;
   const waiting = [...(pull.slips ?? [])];
   let offset = 0;
   let left = 0;
@@ -144,7 +203,8 @@ function gaugeOf(joint: MadeUpJoint, pull: DrawnPull): (fromSnug: number | null,
       left = Math.abs(left - each) < 1e-9 ? 0 : left - each;
     }
     const into = pull.creep ? fromSnug - pull.creep.from * goal : 0;
-    if (pull.creep && into > 0 && into < pull.creep.lengthDeg) offset -= (1 - pull.creep.share) * advanceDeg;
+    if (pull.creep && into > 0 && into < pull.creep.lengthDeg)
+      offset -= (1 - pull.creep.share) * advanceDeg;
     return offset;
   };
 }

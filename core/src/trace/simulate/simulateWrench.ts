@@ -11,18 +11,35 @@ const KEPT_SAMPLES = 240;
 const TIGHT_NM = 40;
 
 /**
- * What a simulated wrench says of one pull. From loose: the whole run-down. Otherwise from where it was tight on.
- * Made up throughout, and marked so in the trace.
+ * What a simulated wrench says of one pull. From loose: the whole run-down. Otherwise from where it
+ * was tight on. Made up throughout, and marked so in the trace.
  */
-export function simulateWrench(task: WrenchTask, seed: number, wrench: string): { peakNm: number; turnedDeg: number | null; trace: Trace } {
+export function simulateWrench(
+  task: WrenchTask,
+  seed: number,
+  wrench: string,
+): { peakNm: number; turnedDeg: number | null; trace: Trace } {
   const random = randomFrom(seed);
   const isAngle = task.to.unit === 'deg';
   const tight = task.from ?? (isAngle ? TIGHT_NM : null);
-  const joint = isAngle ? jointOf((tight ?? TIGHT_NM) * 2.5, tight ?? TIGHT_NM, task.to.value) : jointOf(task.to.value, 0.36 * task.to.value, 120);
-  const pull = simulatePull(joint, drawFault(task.how ?? 'ok', joint, isAngle ? 'torque_angle' : 'torque', random), random);
+  const joint = isAngle
+    ? jointOf((tight ?? TIGHT_NM) * 2.5, tight ?? TIGHT_NM, task.to.value)
+    : jointOf(task.to.value, 0.36 * task.to.value, 120);
+  const pull = simulatePull(
+    joint,
+    drawFault(task.how ?? 'ok', joint, isAngle ? 'torque_angle' : 'torque', random),
+    random,
+  );
   const samples = thinOut(tight === null ? pull : fromTight(pull, tight), KEPT_SAMPLES);
   const turned = isAngle && pull.nutDegFromSnug !== null ? Math.round(pull.nutDegFromSnug) : null;
-  const trace: Trace = { format: 'stennet-trace', v: 1, wrench, simulated: true, toolNmPerDeg: joint.toolStiffnessNmPerDeg, ...samples };
+  const trace: Trace = {
+    format: 'stennet-trace',
+    v: 1,
+    wrench,
+    simulated: true,
+    toolNmPerDeg: joint.toolStiffnessNmPerDeg,
+    ...samples,
+  };
   return { peakNm: Math.max(...samples.torqueNm), turnedDeg: turned, trace };
 }
 
@@ -48,5 +65,9 @@ function fromTight({ tS, torqueNm, angleDeg }: Samples, tightNm: number): Sample
   );
   const [t0, a0] = [tS[at] ?? 0, angleDeg[at] ?? 0];
   const round = (value: number): number => Math.round(value * 1000) / 1000 + 0;
-  return { tS: tS.slice(at).map((t) => round(t - t0)), torqueNm: torqueNm.slice(at), angleDeg: angleDeg.slice(at).map((a) => round(a - a0)) };
+  return {
+    tS: tS.slice(at).map((t) => round(t - t0)),
+    torqueNm: torqueNm.slice(at),
+    angleDeg: angleDeg.slice(at).map((a) => round(a - a0)),
+  };
 }

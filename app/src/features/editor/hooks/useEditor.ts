@@ -31,7 +31,12 @@ export function useEditorOf({ keeper, state }: Editing): Editor {
       draft,
       findings,
       change: (by, key) => keeper.change(by(keeper.state().kept.draft), key ?? null),
-      problem: (place, exactly = false) => findings.find((f) => f.level !== 'note' && (f.place === place || (!exactly && f.place.startsWith(`${place}.`))))?.message,
+      problem: (place, exactly = false) =>
+        findings.find(
+          (f) =>
+            f.level !== 'note' &&
+            (f.place === place || (!exactly && f.place.startsWith(`${place}.`))),
+        )?.message,
     }),
     [draft, findings, keeper],
   );

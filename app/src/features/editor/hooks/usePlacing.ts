@@ -37,7 +37,10 @@ export function usePlacing(): Placing {
   const [selected, setSelected] = useState<readonly string[]>(EMPTY);
   const [orderFor, setOrderFor] = useState<string | null>(null);
   const [snaps, setSnaps] = useState(true);
-  const at = (p: Point): Point => (snaps ? { xMm: Math.round(p.xMm / SNAP_MM) * SNAP_MM, yMm: Math.round(p.yMm / SNAP_MM) * SNAP_MM } : p);
+  const at = (p: Point): Point =>
+    snaps
+      ? { xMm: Math.round(p.xMm / SNAP_MM) * SNAP_MM, yMm: Math.round(p.yMm / SNAP_MM) * SNAP_MM }
+      : p;
   const setMode = (next: Mode): void => {
     setModeOnly(next);
     setTapped(EMPTY);
@@ -57,8 +60,16 @@ export function usePlacing(): Placing {
       setOrderFor(stageId);
     },
     tapPlace: (label) => {
-      if (mode === 'number' || mode === 'order') setTapped((t) => (t.includes(label) ? t : [...t, label]));
-      else setSelected((s) => (mode === 'select' ? (s.includes(label) ? s.filter((l) => l !== label) : [...s, label]) : [label]));
+      if (mode === 'number' || mode === 'order')
+        setTapped((t) => (t.includes(label) ? t : [...t, label]));
+      else
+        setSelected((s) =>
+          mode === 'select'
+            ? s.includes(label)
+              ? s.filter((l) => l !== label)
+              : [...s, label]
+            : [label],
+        );
     },
     tapEmpty: (p) => {
       if (mode === 'add') change((d) => placed(d, at(p)));
@@ -79,7 +90,10 @@ function placed(draft: Sheet, at: Point): Sheet {
   return addPlaces(sheet, [at], group);
 }
 
-/** A place needs a group to belong to: the last one, or a first one that the Fasteners part asks for in full. */
+/**
+ * A place needs a group to belong to: the last one, or a first one that the Fasteners part asks for
+ * in full.
+ */
 export function withGroup(draft: Sheet): [Sheet, string] {
   const last = draft.groups.at(-1);
   if (last) return [draft, last.id];
@@ -88,6 +102,11 @@ export function withGroup(draft: Sheet): [Sheet, string] {
 
 function ordered(draft: Sheet, stageId: string, tapped: readonly string[]): Sheet {
   const i = draft.stages.findIndex((s) => s.id === stageId);
-  const seats = tapped.flatMap((label) => draft.seats.filter((s) => s.position === label).map((s) => s.id));
-  return { ...draft, stages: changed(draft.stages, i, (s) => ({ ...s, order: { rule: 'listed', labels: seats } })) };
+  const seats = tapped.flatMap((label) =>
+    draft.seats.filter((s) => s.position === label).map((s) => s.id),
+  );
+  return {
+    ...draft,
+    stages: changed(draft.stages, i, (s) => ({ ...s, order: { rule: 'listed', labels: seats } })),
+  };
 }

@@ -26,26 +26,64 @@ export function AboutTab() {
 function Applies() {
   const { draft, change, problem } = useEditor();
   const { applies } = draft;
-  const put = (over: Partial<Sheet['applies']>, key: string): void => change((d) => ({ ...d, applies: said({ ...d.applies, ...over }) }), `applies.${key}`);
+  const put = (over: Partial<Sheet['applies']>, key: string): void =>
+    change((d) => ({ ...d, applies: said({ ...d.applies, ...over }) }), `applies.${key}`);
   return (
     <Section title={text.applies}>
-      <TextField label={text.sheetTitle} value={draft.title} onChange={(title) => change((d) => ({ ...d, title }), 'title')} problem={problem('title')} />
+      <TextField
+        label={text.sheetTitle}
+        value={draft.title}
+        onChange={(title) => change((d) => ({ ...d, title }), 'title')}
+        problem={problem('title')}
+      />
       <FieldRow>
-        <TextField label={text.maker} value={applies.maker} onChange={(maker) => put({ maker }, 'maker')} problem={problem('applies.maker')} />
-        <TextField label={text.model} value={applies.model} onChange={(model) => put({ model }, 'model')} problem={problem('applies.model')} />
-        <TextField label={text.engine} value={applies.engine} onChange={(engine) => put({ engine }, 'engine')} problem={problem('applies.engine')} />
+        <TextField
+          label={text.maker}
+          value={applies.maker}
+          onChange={(maker) => put({ maker }, 'maker')}
+          problem={problem('applies.maker')}
+        />
+        <TextField
+          label={text.model}
+          value={applies.model}
+          onChange={(model) => put({ model }, 'model')}
+          problem={problem('applies.model')}
+        />
+        <TextField
+          label={text.engine}
+          value={applies.engine}
+          onChange={(engine) => put({ engine }, 'engine')}
+          problem={problem('applies.engine')}
+        />
       </FieldRow>
       <ChoiceField
         label={text.kindOf}
         value={draft.kind}
-        options={[...new Set([...JOINT_KIND_IDS, ...(draft.kind ? [draft.kind] : [])])].map((value) => ({ value, text: jointKindText(value) }))}
+        options={[...new Set([...JOINT_KIND_IDS, ...(draft.kind ? [draft.kind] : [])])].map(
+          (value) => ({ value, text: jointKindText(value) }),
+        )}
         onChange={(kind) => change((d) => ({ ...d, kind }), 'kind')}
       />
       {problem('kind') ? <Line strong>{problem('kind')}</Line> : null}
       <FieldRow>
-        <TextField label={text.builtFrom} value={applies.builtFrom ?? ''} onChange={(t) => put({ builtFrom: t || undefined }, 'from')} problem={problem('applies.builtFrom')} />
-        <TextField label={text.builtTo} value={applies.builtTo ?? ''} onChange={(t) => put({ builtTo: t || undefined }, 'to')} problem={problem('applies.builtTo')} />
-        <TextField label={text.bank} value={applies.bank ?? ''} onChange={(t) => put({ bank: t || undefined }, 'bank')} problem={problem('applies.bank')} />
+        <TextField
+          label={text.builtFrom}
+          value={applies.builtFrom ?? ''}
+          onChange={(t) => put({ builtFrom: t || undefined }, 'from')}
+          problem={problem('applies.builtFrom')}
+        />
+        <TextField
+          label={text.builtTo}
+          value={applies.builtTo ?? ''}
+          onChange={(t) => put({ builtTo: t || undefined }, 'to')}
+          problem={problem('applies.builtTo')}
+        />
+        <TextField
+          label={text.bank}
+          value={applies.bank ?? ''}
+          onChange={(t) => put({ bank: t || undefined }, 'bank')}
+          problem={problem('applies.bank')}
+        />
       </FieldRow>
       <ChoiceField
         label={text.hardware}
@@ -54,7 +92,15 @@ function Applies() {
           { value: 'original', text: text.original },
           { value: 'kit', text: text.kit },
         ]}
-        onChange={(origin) => put({ hardware: origin === 'kit' ? { origin, maker: applies.hardware.maker ?? '' } : { origin } }, 'origin')}
+        onChange={(origin) =>
+          put(
+            {
+              hardware:
+                origin === 'kit' ? { origin, maker: applies.hardware.maker ?? '' } : { origin },
+            },
+            'origin',
+          )
+        }
       />
       {applies.hardware.origin === 'kit' ? (
         <TextField
@@ -66,12 +112,21 @@ function Applies() {
       ) : null}
       <FlagsField
         label={text.status}
-        values={[...(draft.invented ? (['invented'] as const) : []), ...(draft.secondSignature ? (['second'] as const) : [])]}
+        values={[
+          ...(draft.invented ? (['invented'] as const) : []),
+          ...(draft.secondSignature ? (['second'] as const) : []),
+        ]}
         options={[
           { value: 'invented' as const, text: text.invented },
           { value: 'second' as const, text: text.secondSignature },
         ]}
-        onChange={(v) => change(({ secondSignature: _was, ...d }) => ({ ...d, invented: v.includes('invented'), ...(v.includes('second') ? { secondSignature: true } : {}) }))}
+        onChange={(v) =>
+          change(({ secondSignature: _was, ...d }) => ({
+            ...d,
+            invented: v.includes('invented'),
+            ...(v.includes('second') ? { secondSignature: true } : {}),
+          }))
+        }
       />
     </Section>
   );
@@ -84,7 +139,9 @@ function Source() {
     <TextField
       label={label}
       value={source[name]}
-      onChange={(t) => change((d) => ({ ...d, source: { ...d.source, [name]: t } }), `source.${name}`)}
+      onChange={(t) =>
+        change((d) => ({ ...d, source: { ...d.source, [name]: t } }), `source.${name}`)
+      }
       problem={problem(`source.${name}`)}
     />
   );
@@ -111,11 +168,21 @@ function Cautions() {
       <TextField
         label={text.cautionsHint}
         value={draft.cautions.join('\n')}
-        onChange={(t) => change((d) => ({ ...d, cautions: t === '' ? [] : t.split('\n').slice(0, 12) }), 'cautions')}
+        onChange={(t) =>
+          change(
+            (d) => ({ ...d, cautions: t === '' ? [] : t.split('\n').slice(0, 12) }),
+            'cautions',
+          )
+        }
         lines={4}
         problem={problem('cautions')}
       />
-      <NamesField label={text.requires} names={draft.requires} onChange={(requires) => change((d) => ({ ...d, requires }), 'requires')} problem={problem('requires')} />
+      <NamesField
+        label={text.requires}
+        names={draft.requires}
+        onChange={(requires) => change((d) => ({ ...d, requires }), 'requires')}
+        problem={problem('requires')}
+      />
     </Section>
   );
 }
@@ -137,7 +204,17 @@ function Instances() {
         ]}
         onChange={(kind) =>
           change((d) =>
-            said({ ...d, instances: kind === 'once' ? undefined : { ...d.instances, kind, labels: d.instances?.labels ?? (kind === 'banks' ? ['left', 'right'] : []) } }),
+            said({
+              ...d,
+              instances:
+                kind === 'once'
+                  ? undefined
+                  : {
+                      ...d.instances,
+                      kind,
+                      labels: d.instances?.labels ?? (kind === 'banks' ? ['left', 'right'] : []),
+                    },
+            }),
           )
         }
         problem={problem('instances', true)}
@@ -146,7 +223,12 @@ function Instances() {
         <NamesField
           label={text.instanceLabels}
           names={instances.labels}
-          onChange={(labels) => change((d) => (d.instances ? { ...d, instances: { ...d.instances, labels } } : d), 'instances')}
+          onChange={(labels) =>
+            change(
+              (d) => (d.instances ? { ...d, instances: { ...d.instances, labels } } : d),
+              'instances',
+            )
+          }
           problem={problem('instances.labels')}
         />
       ) : null}

@@ -31,21 +31,56 @@ export function CompoundsForm({ compounds, place, onChange }: Props) {
               )
             }
           />
-          <BigButton text={text.remove} look="quiet" size="desk" onPress={() => onChange(without(compounds, i), `remove ${i} of ${compounds.length}`)} />
+          <BigButton
+            text={text.remove}
+            look="quiet"
+            size="desk"
+            onPress={() => onChange(without(compounds, i), `remove ${i} of ${compounds.length}`)}
+          />
         </View>
       ))}
-      <BigButton text={text.addCompound} look="quiet" size="desk" onPress={() => onChange([...compounds, { kind: 'engine oil', place: 'threads' }], `add ${compounds.length}`)} />
+      <BigButton
+        text={text.addCompound}
+        look="quiet"
+        size="desk"
+        onPress={() =>
+          onChange(
+            [...compounds, { kind: 'engine oil', place: 'threads' }],
+            `add ${compounds.length}`,
+          )
+        }
+      />
     </View>
   );
 }
 
-export function CompoundForm({ compound, place, onChange }: { compound: Compound; place: string; onChange: (compound: Compound, key: string) => void }) {
+export function CompoundForm({
+  compound,
+  place,
+  onChange,
+}: {
+  compound: Compound;
+  place: string;
+  onChange: (compound: Compound, key: string) => void;
+}) {
   const { problem } = useEditor();
-  const put = (over: Partial<Compound>, key: string): void => onChange(said({ ...compound, ...over }), key);
+  const put = (over: Partial<Compound>, key: string): void =>
+    onChange(said({ ...compound, ...over }), key);
   return (
     <>
-      <ChoiceField label={text.kind} value={compound.kind} options={KINDS} onChange={(kind) => put({ kind }, 'kind')} problem={problem(place)} />
-      <ChoiceField label={text.where} value={compound.place} options={PLACES} onChange={(where) => put({ place: where }, 'place')} />
+      <ChoiceField
+        label={text.kind}
+        value={compound.kind}
+        options={KINDS}
+        onChange={(kind) => put({ kind }, 'kind')}
+        problem={problem(place)}
+      />
+      <ChoiceField
+        label={text.where}
+        value={compound.place}
+        options={PLACES}
+        onChange={(where) => put({ place: where }, 'place')}
+      />
       {compound.kind === 'thread-locker' ? (
         <ChoiceField
           label={text.strength}
@@ -60,9 +95,17 @@ export function CompoundForm({ compound, place, onChange }: { compound: Compound
         options={READY_ON_OPTIONS}
         onChange={(p) => put({ preApplied: p === 'none' ? undefined : p }, 'ready')}
       />
-      <NumberField label={text.coat} value={compound.lengthMm} onChange={(lengthMm) => put({ lengthMm }, 'length')} problem={problem(`${place}.lengthMm`)} />
+      <NumberField
+        label={text.coat}
+        value={compound.lengthMm}
+        onChange={(lengthMm) => put({ lengthMm }, 'length')}
+        problem={problem(`${place}.lengthMm`)}
+      />
     </>
   );
 }
 
-const styles = StyleSheet.create({ list: { gap: 10 }, one: { borderWidth: 1, borderRadius: 10, padding: 12, gap: 10 } });
+const styles = StyleSheet.create({
+  list: { gap: 10 },
+  one: { borderWidth: 1, borderRadius: 10, padding: 12, gap: 10 },
+});

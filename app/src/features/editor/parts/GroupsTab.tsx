@@ -23,7 +23,9 @@ export function GroupsTab() {
     });
   return (
     <>
-      {draft.groups.length === 0 && problem('groups', true) ? <Line>{problem('groups', true)}</Line> : null}
+      {draft.groups.length === 0 && problem('groups', true) ? (
+        <Line>{problem('groups', true)}</Line>
+      ) : null}
       {draft.groups.map((g, i) => (
         <GroupForm key={g.id} group={g} at={i} />
       ))}
@@ -35,12 +37,21 @@ export function GroupsTab() {
 function GroupForm({ group, at }: { group: Group; at: number }) {
   const { draft, change, problem } = useEditor();
   const place = `groups.${at}`;
-  const put = (over: Partial<Group>, key: string): void => change((d) => ({ ...d, groups: changed(d.groups, at, (g) => said({ ...g, ...over })) }), `${place}.${key}`);
+  const put = (over: Partial<Group>, key: string): void =>
+    change(
+      (d) => ({ ...d, groups: changed(d.groups, at, (g) => said({ ...g, ...over })) }),
+      `${place}.${key}`,
+    );
   const count = draft.seats.filter((s) => s.group === group.id).length;
   return (
     <Section title={`${group.name || group.id} · ${text.groupCount(count)}`}>
       <FieldRow>
-        <TextField label={text.groupName} value={group.name} onChange={(name) => put({ name }, 'name')} problem={problem(`${place}.name`)} />
+        <TextField
+          label={text.groupName}
+          value={group.name}
+          onChange={(name) => put({ name }, 'name')}
+          problem={problem(`${place}.name`)}
+        />
         <TextField
           label={text.thread}
           hint={text.threadHint}
@@ -51,7 +62,9 @@ function GroupForm({ group, at }: { group: Group; at: number }) {
         <NumberField
           label={text.pitch}
           value={group.thread.pitchMm || undefined}
-          onChange={(pitchMm) => put({ thread: { ...group.thread, pitchMm: pitchMm ?? 0 } }, 'pitch')}
+          onChange={(pitchMm) =>
+            put({ thread: { ...group.thread, pitchMm: pitchMm ?? 0 } }, 'pitch')
+          }
           problem={problem(`${place}.thread.pitchMm`)}
         />
       </FieldRow>
@@ -62,11 +75,31 @@ function GroupForm({ group, at }: { group: Group; at: number }) {
         onChange={(propertyClass) => put({ propertyClass }, 'class')}
         problem={problem(`${place}.propertyClass`)}
       />
-      <ChoiceField label={text.head} value={group.head} options={HEAD_OPTIONS} onChange={(head) => put({ head }, 'head')} />
+      <ChoiceField
+        label={text.head}
+        value={group.head}
+        options={HEAD_OPTIONS}
+        onChange={(head) => put({ head }, 'head')}
+      />
       <FieldRow>
-        <TextField label={text.socket} value={group.socket} onChange={(socket) => put({ socket }, 'socket')} problem={problem(`${place}.socket`)} />
-        <NumberField label={text.length} value={group.lengthMm} onChange={(lengthMm) => put({ lengthMm }, 'length')} problem={problem(`${place}.lengthMm`)} />
-        <NumberField label={text.grip} value={group.gripLengthMm} onChange={(gripLengthMm) => put({ gripLengthMm }, 'grip')} problem={problem(`${place}.gripLengthMm`)} />
+        <TextField
+          label={text.socket}
+          value={group.socket}
+          onChange={(socket) => put({ socket }, 'socket')}
+          problem={problem(`${place}.socket`)}
+        />
+        <NumberField
+          label={text.length}
+          value={group.lengthMm}
+          onChange={(lengthMm) => put({ lengthMm }, 'length')}
+          problem={problem(`${place}.lengthMm`)}
+        />
+        <NumberField
+          label={text.grip}
+          value={group.gripLengthMm}
+          onChange={(gripLengthMm) => put({ gripLengthMm }, 'grip')}
+          problem={problem(`${place}.gripLengthMm`)}
+        />
       </FieldRow>
       <TextField
         label={text.behind}
@@ -75,30 +108,73 @@ function GroupForm({ group, at }: { group: Group; at: number }) {
         onChange={(t) => put({ behind: t || undefined }, 'behind')}
         problem={problem(`${place}.behind`)}
       />
-      <ChoiceField label={text.reuse} value={group.reuse} options={REUSE_OPTIONS} onChange={(reuse) => put({ reuse }, 'reuse')} problem={problem(`${place}.reuse`)} />
+      <ChoiceField
+        label={text.reuse}
+        value={group.reuse}
+        options={REUSE_OPTIONS}
+        onChange={(reuse) => put({ reuse }, 'reuse')}
+        problem={problem(`${place}.reuse`)}
+      />
       {group.reuse === 'reuse-if-within-length' ? (
         <FieldRow>
-          <NumberField label={text.maxLength} value={group.maxLengthMm} onChange={(maxLengthMm) => put({ maxLengthMm }, 'maxLength')} problem={problem(`${place}.maxLengthMm`)} />
-          <NumberField label={text.freeLength} value={group.freeLengthMm} onChange={(freeLengthMm) => put({ freeLengthMm }, 'free')} problem={problem(`${place}.freeLengthMm`)} />
+          <NumberField
+            label={text.maxLength}
+            value={group.maxLengthMm}
+            onChange={(maxLengthMm) => put({ maxLengthMm }, 'maxLength')}
+            problem={problem(`${place}.maxLengthMm`)}
+          />
+          <NumberField
+            label={text.freeLength}
+            value={group.freeLengthMm}
+            onChange={(freeLengthMm) => put({ freeLengthMm }, 'free')}
+            problem={problem(`${place}.freeLengthMm`)}
+          />
         </FieldRow>
       ) : null}
       {group.reuse === 'replace' ? (
-        <ChoiceField label={text.onReplace} value={group.onReplace ?? 'lead'} options={REPLACE_OPTIONS} onChange={(onReplace) => put({ onReplace }, 'onReplace')} />
+        <ChoiceField
+          label={text.onReplace}
+          value={group.onReplace ?? 'lead'}
+          options={REPLACE_OPTIONS}
+          onChange={(onReplace) => put({ onReplace }, 'onReplace')}
+        />
       ) : null}
       <ChoiceField
         label={text.friction}
         value={group.frictionCondition}
         options={FRICTION_OPTIONS}
         onChange={(frictionCondition) =>
-          put({ frictionCondition, friction: group.friction || (FRICTION_OPTIONS.find((o) => o.value === frictionCondition)?.text ?? '') }, 'condition')
+          put(
+            {
+              frictionCondition,
+              friction:
+                group.friction ||
+                (FRICTION_OPTIONS.find((o) => o.value === frictionCondition)?.text ?? ''),
+            },
+            'condition',
+          )
         }
         problem={problem(`${place}.frictionCondition`)}
       />
-      <TextField label={text.frictionWords} value={group.friction} onChange={(friction) => put({ friction }, 'friction')} problem={problem(`${place}.friction`)} />
+      <TextField
+        label={text.frictionWords}
+        value={group.friction}
+        onChange={(friction) => put({ friction }, 'friction')}
+        problem={problem(`${place}.friction`)}
+      />
       {group.compounds.length > 0 ? <CompoundsView group={group} /> : null}
-      <CompoundsForm compounds={group.compounds} place={`${place}.compounds`} onChange={(compounds, key) => put({ compounds }, `compounds.${key}`)} />
+      <CompoundsForm
+        compounds={group.compounds}
+        place={`${place}.compounds`}
+        onChange={(compounds, key) => put({ compounds }, `compounds.${key}`)}
+      />
       {count === 0 && draft.groups.length > 1 ? (
-        <BigButton text={text.remove} look="warn" size="desk" onPress={() => change((d) => ({ ...d, groups: without(d.groups, at) }))} />
+        <BigButton
+          text={text.remove}
+          look="warn"
+          size="desk"
+          onPress={() => change((d) => ({ ...d, groups: without(d.groups, at) }))}
+        />
       ) : null}
     </Section>
   );

@@ -34,7 +34,8 @@ const AFTER: Record<After['kind'], string> = {
 export function TellApartForm() {
   const { draft, change, problem } = useEditor();
   const inks = useInks();
-  const put = (at: number, by: (q: Question) => Question, key: string): void => change((d) => ({ ...d, tellApart: changed(d.tellApart, at, by) }), `tellApart.${at}.${key}`);
+  const put = (at: number, by: (q: Question) => Question, key: string): void =>
+    change((d) => ({ ...d, tellApart: changed(d.tellApart, at, by) }), `tellApart.${at}.${key}`);
   const add = (): void =>
     change((d) => ({
       ...d,
@@ -72,13 +73,25 @@ export function TellApartForm() {
                 <TextField
                   label={`${text.answerText} ${k + 1}`}
                   value={a.text}
-                  onChange={(t) => put(i, (x) => ({ ...x, answers: changed(x.answers, k, (y) => ({ ...y, text: t })) }), `a${k}`)}
+                  onChange={(t) =>
+                    put(
+                      i,
+                      (x) => ({ ...x, answers: changed(x.answers, k, (y) => ({ ...y, text: t })) }),
+                      `a${k}`,
+                    )
+                  }
                   problem={problem(`tellApart.${i}.answers.${k}.text`)}
                 />
                 <TextField
                   label={text.leadsTo}
                   value={a.sheet}
-                  onChange={(sheet) => put(i, (x) => ({ ...x, answers: changed(x.answers, k, (y) => ({ ...y, sheet })) }), `s${k}`)}
+                  onChange={(sheet) =>
+                    put(
+                      i,
+                      (x) => ({ ...x, answers: changed(x.answers, k, (y) => ({ ...y, sheet })) }),
+                      `s${k}`,
+                    )
+                  }
                   problem={problem(`tellApart.${i}.answers.${k}.sheet`)}
                 />
               </FieldRow>
@@ -87,7 +100,13 @@ export function TellApartForm() {
                   label={text.head}
                   value={a.head}
                   options={HEAD_OPTIONS}
-                  onChange={(head) => put(i, (x) => ({ ...x, answers: changed(x.answers, k, (y) => ({ ...y, head })) }), `h${k}`)}
+                  onChange={(head) =>
+                    put(
+                      i,
+                      (x) => ({ ...x, answers: changed(x.answers, k, (y) => ({ ...y, head })) }),
+                      `h${k}`,
+                    )
+                  }
                 />
               ) : null}
             </View>
@@ -97,9 +116,20 @@ export function TellApartForm() {
               text={text.addAnswer}
               look="quiet"
               size="desk"
-              onPress={() => put(i, (x) => ({ ...x, answers: [...x.answers, { text: '', sheet: '' }] }), `add ${q.answers.length}`)}
+              onPress={() =>
+                put(
+                  i,
+                  (x) => ({ ...x, answers: [...x.answers, { text: '', sheet: '' }] }),
+                  `add ${q.answers.length}`,
+                )
+              }
             />
-            <BigButton text={text.remove} look="quiet" size="desk" onPress={() => change((d) => ({ ...d, tellApart: without(d.tellApart, i) }))} />
+            <BigButton
+              text={text.remove}
+              look="quiet"
+              size="desk"
+              onPress={() => change((d) => ({ ...d, tellApart: without(d.tellApart, i) }))}
+            />
           </FieldRow>
         </View>
       ))}
@@ -113,14 +143,26 @@ export function ConflictsForm() {
   const { me } = useSignedIn();
   const inks = useInks();
   const put = (at: number, over: Partial<Conflict>, key: string): void =>
-    change((d) => ({ ...d, conflicts: changed(d.conflicts, at, (c) => ({ ...c, ...over })) }), `conflicts.${at}.${key}`);
+    change(
+      (d) => ({ ...d, conflicts: changed(d.conflicts, at, (c) => ({ ...c, ...over })) }),
+      `conflicts.${at}.${key}`,
+    );
   return (
     <Section title={text.conflicts}>
       {draft.conflicts.map((c, i) => (
         <View key={i} style={[styles.one, { borderColor: inks.line }]}>
           <FieldRow>
-            <TextField label={text.otherSheet} value={c.sheet} onChange={(sheet) => put(i, { sheet }, 'sheet')} problem={problem(`conflicts.${i}.sheet`)} />
-            <NumberField label={text.itsValue} value={c.value.value || undefined} onChange={(v) => put(i, { value: { ...c.value, value: v ?? 0 } }, 'value')} />
+            <TextField
+              label={text.otherSheet}
+              value={c.sheet}
+              onChange={(sheet) => put(i, { sheet }, 'sheet')}
+              problem={problem(`conflicts.${i}.sheet`)}
+            />
+            <NumberField
+              label={text.itsValue}
+              value={c.value.value || undefined}
+              onChange={(v) => put(i, { value: { ...c.value, value: v ?? 0 } }, 'value')}
+            />
           </FieldRow>
           <ChoiceField
             label={text.unit}
@@ -128,15 +170,34 @@ export function ConflictsForm() {
             options={UNIT_OPTIONS.torque as { value: UnitCode; text: string }[]}
             onChange={(unit) => put(i, { value: { ...c.value, unit } }, 'unit')}
           />
-          <TextField label={text.why} value={c.why} onChange={(why) => put(i, { why }, 'why')} lines={2} problem={problem(`conflicts.${i}.why`)} />
-          <BigButton text={text.remove} look="quiet" size="desk" onPress={() => change((d) => ({ ...d, conflicts: without(d.conflicts, i) }))} />
+          <TextField
+            label={text.why}
+            value={c.why}
+            onChange={(why) => put(i, { why }, 'why')}
+            lines={2}
+            problem={problem(`conflicts.${i}.why`)}
+          />
+          <BigButton
+            text={text.remove}
+            look="quiet"
+            size="desk"
+            onPress={() => change((d) => ({ ...d, conflicts: without(d.conflicts, i) }))}
+          />
         </View>
       ))}
       <BigButton
         text={text.addConflict}
         look="quiet"
         size="desk"
-        onPress={() => change((d) => ({ ...d, conflicts: [...d.conflicts, { sheet: '', value: { value: 0, unit: me.shop.torqueUnit }, why: '' }] }))}
+        onPress={() =>
+          change((d) => ({
+            ...d,
+            conflicts: [
+              ...d.conflicts,
+              { sheet: '', value: { value: 0, unit: me.shop.torqueUnit }, why: '' },
+            ],
+          }))
+        }
       />
     </Section>
   );
@@ -145,7 +206,11 @@ export function ConflictsForm() {
 export function AfterForm() {
   const { draft, change, problem } = useEditor();
   const inks = useInks();
-  const put = (at: number, over: Partial<After>, key: string): void => change((d) => ({ ...d, after: changed(d.after, at, (a) => said({ ...a, ...over })) }), `after.${at}.${key}`);
+  const put = (at: number, over: Partial<After>, key: string): void =>
+    change(
+      (d) => ({ ...d, after: changed(d.after, at, (a) => said({ ...a, ...over })) }),
+      `after.${at}.${key}`,
+    );
   const when = (a: After, over: NonNullable<After['when']>): After['when'] => {
     const next = said({ ...a.when, ...over });
     return Object.keys(next).length > 0 ? next : undefined;
@@ -154,18 +219,40 @@ export function AfterForm() {
     <Section title={text.after}>
       {draft.after.map((a, i) => (
         <View key={a.id} style={[styles.one, { borderColor: inks.line }]}>
-          <TextField label={text.stepText} value={a.text} onChange={(t) => put(i, { text: t }, 'text')} lines={2} problem={problem(`after.${i}.text`) ?? problem(`after.${i}`)} />
+          <TextField
+            label={text.stepText}
+            value={a.text}
+            onChange={(t) => put(i, { text: t }, 'text')}
+            lines={2}
+            problem={problem(`after.${i}.text`) ?? problem(`after.${i}`)}
+          />
           <ChoiceField
             label={text.afterKind}
             value={a.kind}
-            options={(Object.keys(AFTER) as After['kind'][]).map((k) => ({ value: k, text: AFTER[k] }))}
+            options={(Object.keys(AFTER) as After['kind'][]).map((k) => ({
+              value: k,
+              text: AFTER[k],
+            }))}
             onChange={(kind) => put(i, { kind }, 'kind')}
           />
           <FieldRow>
-            <NumberField label={text.km} value={a.when?.distanceKm} onChange={(distanceKm) => put(i, { when: when(a, { distanceKm }) }, 'km')} />
-            <NumberField label={text.days} value={a.when?.days} onChange={(days) => put(i, { when: when(a, { days }) }, 'days')} />
+            <NumberField
+              label={text.km}
+              value={a.when?.distanceKm}
+              onChange={(distanceKm) => put(i, { when: when(a, { distanceKm }) }, 'km')}
+            />
+            <NumberField
+              label={text.days}
+              value={a.when?.days}
+              onChange={(days) => put(i, { when: when(a, { days }) }, 'days')}
+            />
           </FieldRow>
-          <BigButton text={text.remove} look="quiet" size="desk" onPress={() => change((d) => ({ ...d, after: without(d.after, i) }))} />
+          <BigButton
+            text={text.remove}
+            look="quiet"
+            size="desk"
+            onPress={() => change((d) => ({ ...d, after: without(d.after, i) }))}
+          />
         </View>
       ))}
       <BigButton
@@ -193,4 +280,6 @@ export function AfterForm() {
   );
 }
 
-const styles = StyleSheet.create({ one: { borderWidth: 1, borderRadius: 10, padding: 12, gap: 10 } });
+const styles = StyleSheet.create({
+  one: { borderWidth: 1, borderRadius: 10, padding: 12, gap: 10 },
+});

@@ -5,7 +5,10 @@ import { BigButton, Line, Problem, Section, TextField } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { text } from '../text';
 
-/** The quickest beginning: a line as a manual has it. What is not understood is named with its place. */
+/**
+ * The quickest beginning: a line as a manual has it. What is not understood is named with its
+ * place.
+ */
 export function LineTab() {
   const { draft, change } = useEditor();
   const [typed, setTyped] = useState('');
@@ -20,12 +23,25 @@ export function LineTab() {
     <>
       <Section title={text.lineTitle}>
         <Line>{text.lineHelp}</Line>
-        <TextField label={text.lineField} value={typed} onChange={setTyped} lines={4} hint={text.lineHint} />
+        <TextField
+          label={text.lineField}
+          value={typed}
+          onChange={setTyped}
+          lines={4}
+          hint={text.lineHint}
+        />
         {parsed?.problems.map((p) => (
           <Problem key={`${p.at} ${p.message}`} text={text.lineUnread(p.message, p.at + 1)} />
         ))}
-        {parsed && parsed.line.stages.length > 0 ? <Line strong>{printLine(parsed.line)}</Line> : null}
-        <BigButton text={text.lineTake} size="desk" onPress={take} disabled={!parsed || parsed.line.stages.length === 0} />
+        {parsed && parsed.line.stages.length > 0 ? (
+          <Line strong>{printLine(parsed.line)}</Line>
+        ) : null}
+        <BigButton
+          text={text.lineTake}
+          size="desk"
+          onPress={take}
+          disabled={!parsed || parsed.line.stages.length === 0}
+        />
       </Section>
       {draft.stages.length > 0 ? (
         <Section title={text.lineSays}>

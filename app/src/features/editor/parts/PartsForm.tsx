@@ -10,7 +10,9 @@ import type { PutStage } from '../hooks/stageEdit';
 import { ValueFields } from './TargetFields';
 
 const PART_ACTIONS = ACTION_OPTIONS.flatMap((o) =>
-  ['handStart', 'runDown', 'torque', 'angle', 'loosen'].includes(o.value) ? [{ value: o.value as Part['action'], text: o.text }] : [],
+  ['handStart', 'runDown', 'torque', 'angle', 'loosen'].includes(o.value)
+    ? [{ value: o.value as Part['action'], text: o.text }]
+    : [],
 );
 
 /** Inner stages: all of them on one fastener before the next is touched. */
@@ -31,7 +33,11 @@ export function PartsForm({ stage, place, put }: { stage: Stage; place: string; 
             options={PART_ACTIONS}
             onChange={(action) =>
               set(
-                changed(parts, i, (p) => ({ id: p.id, action, ...(action === 'loosen' ? { loosen: 'free' as const } : {}) })),
+                changed(parts, i, (p) => ({
+                  id: p.id,
+                  action,
+                  ...(action === 'loosen' ? { loosen: 'free' as const } : {}),
+                })),
                 `${i} action`,
               )
             }
@@ -51,7 +57,14 @@ export function PartsForm({ stage, place, put }: { stage: Stage; place: string; 
               }
             />
           ) : null}
-          {parts.length > 2 ? <BigButton text={text.remove} look="quiet" size="desk" onPress={() => set(without(parts, i), `remove ${i}`)} /> : null}
+          {parts.length > 2 ? (
+            <BigButton
+              text={text.remove}
+              look="quiet"
+              size="desk"
+              onPress={() => set(without(parts, i), `remove ${i}`)}
+            />
+          ) : null}
         </View>
       ))}
       <BigButton
@@ -78,4 +91,7 @@ export function PartsForm({ stage, place, put }: { stage: Stage; place: string; 
   );
 }
 
-const styles = StyleSheet.create({ list: { gap: 10 }, one: { borderWidth: 1, borderRadius: 10, padding: 12, gap: 10 } });
+const styles = StyleSheet.create({
+  list: { gap: 10 },
+  one: { borderWidth: 1, borderRadius: 10, padding: 12, gap: 10 },
+});

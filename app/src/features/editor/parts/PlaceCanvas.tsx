@@ -25,23 +25,48 @@ export function PlaceCanvas({ draft, placing }: { draft: Sheet; placing: Placing
   const view = useRef<View>(null);
   const [size, setSize] = useState({ width: 1, height: 1 });
   // While a finger is down the picture stands still under it.
-  const [held, setHeld] = useState<{ label: string | null; box: Box; fromX: number; fromY: number; hasMoved: boolean } | null>(null);
+  const [held, setHeld] = useState<{
+    label: string | null;
+    box: Box;
+    fromX: number;
+    fromY: number;
+    hasMoved: boolean;
+  } | null>(null);
   const { positions } = draft.pattern;
   const [shown, setShown] = useState({ box: boxOf(draft, size), of: '', positions });
   const of = `${size.width} ${size.height}`;
-  // The picture stands still while places are put on it; it moves when one lies outside, or its own size changes.
+  // The picture stands still while places are put on it; it moves when one lies outside, or its own
+  // size changes.
   if (!held && (shown.of !== of || shown.positions !== positions)) {
     const isNew = positions.filter((p) => !shown.positions.includes(p));
-    setShown({ box: shown.of !== of || isNew.some((p) => isOutside(p, shown.box)) ? boxOf(draft, size) : shown.box, of, positions });
+    setShown({
+      box:
+        shown.of !== of || isNew.some((p) => isOutside(p, shown.box))
+          ? boxOf(draft, size)
+          : shown.box,
+      of,
+      positions,
+    });
   }
   const box = held?.box ?? shown.box;
   const zoom = (by: number): void => setShown({ box: zoomed(shown.box, by), of, positions });
   const scale = Math.min(size.width / box.width, size.height / box.height);
   const r = 11 / scale;
   const mmAt = (e: GestureResponderEvent): Point & { x: number; y: number } => {
-    const frame = (view.current as unknown as HTMLElement | null)?.getBoundingClientRect?.() ?? { left: 0, top: 0 };
-    const [x, y] = [e.nativeEvent.pageX - frame.left - window.scrollX, e.nativeEvent.pageY - frame.top - window.scrollY];
-    return { x, y, xMm: (x - (size.width - box.width * scale) / 2) / scale + box.left, yMm: -((y - (size.height - box.height * scale) / 2) / scale + box.top) };
+    const frame = (view.current as unknown as HTMLElement | null)?.getBoundingClientRect?.() ?? {
+      left: 0,
+      top: 0,
+    };
+    const [x, y] = [
+      e.nativeEvent.pageX - frame.left - window.scrollX,
+      e.nativeEvent.pageY - frame.top - window.scrollY,
+    ];
+    return {
+      x,
+      y,
+      xMm: (x - (size.width - box.width * scale) / 2) / scale + box.left,
+      yMm: -((y - (size.height - box.height * scale) / 2) / scale + box.top),
+    };
   };
   const nearest = (p: Point): string | null => {
     let found: string | null = null;
@@ -76,7 +101,12 @@ export function PlaceCanvas({ draft, placing }: { draft: Sheet; placing: Placing
         ref={view}
         role="img"
         aria-label={text.mapLabel(draft.pattern.positions.length)}
-        onLayout={(e) => setSize({ width: Math.max(1, e.nativeEvent.layout.width), height: Math.max(1, e.nativeEvent.layout.height) })}
+        onLayout={(e) =>
+          setSize({
+            width: Math.max(1, e.nativeEvent.layout.width),
+            height: Math.max(1, e.nativeEvent.layout.height),
+          })
+        }
         onStartShouldSetResponder={() => true}
         onMoveShouldSetResponder={() => true}
         onResponderTerminationRequest={() => false}
@@ -86,15 +116,35 @@ export function PlaceCanvas({ draft, placing }: { draft: Sheet; placing: Placing
         onResponderTerminate={() => setHeld(null)}
         style={{ flex: 1, touchAction: 'none', userSelect: 'none', cursor: 'pointer' } as never}
       >
-        <Svg width="100%" height="100%" viewBox={`${box.left} ${box.top} ${box.width} ${box.height}`} aria-hidden>
+        <Svg
+          width="100%"
+          height="100%"
+          viewBox={`${box.left} ${box.top} ${box.width} ${box.height}`}
+          aria-hidden
+        >
           <Outline draft={draft} width={1.5 / scale} />
           {draft.pattern.positions.map((p) => {
             const n = placing.tapped.indexOf(p.label);
             const isOn = n >= 0 || placing.selected.includes(p.label);
             return (
               <G key={p.label}>
-                <Circle cx={p.xMm} cy={-p.yMm} r={r} fill={n >= 0 ? inks.paint : inks.head} stroke={isOn ? inks.brand : inks.headEdge} strokeWidth={(isOn ? 4 : 1.5) / scale} />
-                <SvgText x={p.xMm} y={-p.yMm - r * 1.4} fontSize={14 / scale} textAnchor="middle" fontFamily={MONO} fontWeight="700" fill={inks.ink}>
+                <Circle
+                  cx={p.xMm}
+                  cy={-p.yMm}
+                  r={r}
+                  fill={n >= 0 ? inks.paint : inks.head}
+                  stroke={isOn ? inks.brand : inks.headEdge}
+                  strokeWidth={(isOn ? 4 : 1.5) / scale}
+                />
+                <SvgText
+                  x={p.xMm}
+                  y={-p.yMm - r * 1.4}
+                  fontSize={14 / scale}
+                  textAnchor="middle"
+                  fontFamily={MONO}
+                  fontWeight="700"
+                  fill={inks.ink}
+                >
                   {n >= 0 ? String(n + 1) : placing.tapped.length > 0 ? '·' : p.label}
                 </SvgText>
               </G>
@@ -103,9 +153,26 @@ export function PlaceCanvas({ draft, placing }: { draft: Sheet; placing: Placing
         </Svg>
       </View>
       <View style={styles.zoom}>
-        <BigButton text="−" label={text.smaller} look="quiet" size="desk" onPress={() => zoom(1.25)} />
-        <BigButton text="+" label={text.larger} look="quiet" size="desk" onPress={() => zoom(0.8)} />
-        <BigButton text={text.fit} look="quiet" size="desk" onPress={() => setShown({ box: boxOf(draft, size), of, positions })} />
+        <BigButton
+          text="−"
+          label={text.smaller}
+          look="quiet"
+          size="desk"
+          onPress={() => zoom(1.25)}
+        />
+        <BigButton
+          text="+"
+          label={text.larger}
+          look="quiet"
+          size="desk"
+          onPress={() => zoom(0.8)}
+        />
+        <BigButton
+          text={text.fit}
+          look="quiet"
+          size="desk"
+          onPress={() => setShown({ box: boxOf(draft, size), of, positions })}
+        />
       </View>
     </View>
   );
@@ -116,9 +183,24 @@ function Outline({ draft, width }: { draft: Sheet; width: number }) {
   const { outline, openings } = draft.pattern;
   return (
     <>
-      {outline.length > 2 ? <Path d={`M${outline.map(([x, y]) => `${x} ${-y}`).join('L')}Z`} fill={inks.part} stroke={inks.partEdge} strokeWidth={width} /> : null}
+      {outline.length > 2 ? (
+        <Path
+          d={`M${outline.map(([x, y]) => `${x} ${-y}`).join('L')}Z`}
+          fill={inks.part}
+          stroke={inks.partEdge}
+          strokeWidth={width}
+        />
+      ) : null}
       {openings.map((o) => (
-        <Circle key={`${o.xMm} ${o.yMm}`} cx={o.xMm} cy={-o.yMm} r={o.radiusMm} fill={inks.opening} stroke={inks.partEdge} strokeWidth={width} />
+        <Circle
+          key={`${o.xMm} ${o.yMm}`}
+          cx={o.xMm}
+          cy={-o.yMm}
+          r={o.radiusMm}
+          fill={inks.opening}
+          stroke={inks.partEdge}
+          strokeWidth={width}
+        />
       ))}
     </>
   );
@@ -129,16 +211,25 @@ const ROOM_MM = 40;
 
 /** As wide as the frame it is in: a tap anywhere on it is a place. */
 function boxOf(draft: Sheet, size: { width: number; height: number }): Box {
-  const points = [...draft.pattern.outline.map(([x, y]) => [x, -y] as const), ...draft.pattern.positions.map((p) => [p.xMm, -p.yMm] as const)];
+  const points = [
+    ...draft.pattern.outline.map(([x, y]) => [x, -y] as const),
+    ...draft.pattern.positions.map((p) => [p.xMm, -p.yMm] as const),
+  ];
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
-  const middle = (list: number[]): number => (list.length > 0 ? (Math.min(...list) + Math.max(...list)) / 2 : 0);
-  const extent = (list: number[]): number => (list.length > 0 ? Math.max(...list) - Math.min(...list) + 2 * ROOM_MM : 0);
+  const middle = (list: number[]): number =>
+    list.length > 0 ? (Math.min(...list) + Math.max(...list)) / 2 : 0;
+  const extent = (list: number[]): number =>
+    list.length > 0 ? Math.max(...list) - Math.min(...list) + 2 * ROOM_MM : 0;
   const width = Math.max(SMALLEST_MM, extent(xs), (extent(ys) * size.width) / size.height);
   const height = (width * size.height) / size.width;
   return { left: middle(xs) - width / 2, top: middle(ys) - height / 2, width, height };
 }
 
-const isOutside = (p: Point, box: Box): boolean => p.xMm < box.left || p.xMm > box.left + box.width || -p.yMm < box.top || -p.yMm > box.top + box.height;
+const isOutside = (p: Point, box: Box): boolean =>
+  p.xMm < box.left ||
+  p.xMm > box.left + box.width ||
+  -p.yMm < box.top ||
+  -p.yMm > box.top + box.height;
 
 const zoomed = (box: Box, by: number): Box => ({
   left: box.left - (box.width * (by - 1)) / 2,

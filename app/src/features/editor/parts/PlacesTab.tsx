@@ -1,7 +1,24 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { addPlaces, assignGroup, circleOfPlaces, movePlace, removePlaces, rowsOfPlaces } from '@stennet/core/draft';
-import { BigButton, ChoiceField, Chip, FieldLabel, FieldRow, Line, NumberField, Section, TextField } from '@/ui';
+import {
+  addPlaces,
+  assignGroup,
+  circleOfPlaces,
+  movePlace,
+  removePlaces,
+  rowsOfPlaces,
+} from '@stennet/core/draft';
+import {
+  BigButton,
+  ChoiceField,
+  Chip,
+  FieldLabel,
+  FieldRow,
+  Line,
+  NumberField,
+  Section,
+  TextField,
+} from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { withGroup, type Mode, type Placing } from '../hooks/usePlacing';
 import { said } from '../lists';
@@ -18,12 +35,25 @@ export function PlacesTab({ placing }: { placing: Placing }) {
       <Section title={text.mode}>
         <View role="radiogroup" aria-label={text.mode} style={styles.wrap}>
           {MODES.map((m) => (
-            <Chip key={m} role="radio" text={text.modes[m]} on={placing.mode === m} onPress={() => placing.setMode(m)} />
+            <Chip
+              key={m}
+              role="radio"
+              text={text.modes[m]}
+              on={placing.mode === m}
+              onPress={() => placing.setMode(m)}
+            />
           ))}
-          <Chip role="checkbox" text={text.grid} on={placing.snaps} onPress={() => placing.setSnaps(!placing.snaps)} />
+          <Chip
+            role="checkbox"
+            text={text.grid}
+            on={placing.snaps}
+            onPress={() => placing.setSnaps(!placing.snaps)}
+          />
         </View>
         <Line>{text.modeHelp[placing.mode]}</Line>
-        {placing.mode === 'number' || placing.mode === 'order' ? <Tapping placing={placing} /> : null}
+        {placing.mode === 'number' || placing.mode === 'order' ? (
+          <Tapping placing={placing} />
+        ) : null}
         {placing.selected.length > 0 ? <Selected placing={placing} /> : null}
       </Section>
       <PatternForm />
@@ -34,7 +64,11 @@ export function PlacesTab({ placing }: { placing: Placing }) {
             <Chip
               key={p.label}
               role="checkbox"
-              text={placing.tapped.includes(p.label) ? `${p.label} → ${placing.tapped.indexOf(p.label) + 1}` : p.label}
+              text={
+                placing.tapped.includes(p.label)
+                  ? `${p.label} → ${placing.tapped.indexOf(p.label) + 1}`
+                  : p.label
+              }
               on={placing.selected.includes(p.label) || placing.tapped.includes(p.label)}
               onPress={() => placing.tapPlace(p.label)}
             />
@@ -55,9 +89,27 @@ function Tapping({ placing }: { placing: Placing }) {
         <Line strong>{text.counted(tapped.length, draft.pattern.positions.length)}</Line>
       </View>
       <FieldRow>
-        <BigButton text={placing.mode === 'number' ? text.useNumbers : text.useOrder} size="desk" onPress={placing.finish} disabled={tapped.length === 0} grow />
-        <BigButton text={text.lastBack} look="quiet" size="desk" onPress={placing.takeBack} disabled={tapped.length === 0} />
-        <BigButton text={text.startOver} look="quiet" size="desk" onPress={placing.startOver} disabled={tapped.length === 0} />
+        <BigButton
+          text={placing.mode === 'number' ? text.useNumbers : text.useOrder}
+          size="desk"
+          onPress={placing.finish}
+          disabled={tapped.length === 0}
+          grow
+        />
+        <BigButton
+          text={text.lastBack}
+          look="quiet"
+          size="desk"
+          onPress={placing.takeBack}
+          disabled={tapped.length === 0}
+        />
+        <BigButton
+          text={text.startOver}
+          look="quiet"
+          size="desk"
+          onPress={placing.startOver}
+          disabled={tapped.length === 0}
+        />
       </FieldRow>
     </>
   );
@@ -67,12 +119,17 @@ function Selected({ placing }: { placing: Placing }) {
   const { draft, change, problem } = useEditor();
   const { selected } = placing;
   const [only] = selected;
-  const place = selected.length === 1 ? draft.pattern.positions.find((p) => p.label === only) : undefined;
-  const groups = new Set(draft.seats.filter((s) => selected.includes(s.position)).map((s) => s.group));
+  const place =
+    selected.length === 1 ? draft.pattern.positions.find((p) => p.label === only) : undefined;
+  const groups = new Set(
+    draft.seats.filter((s) => selected.includes(s.position)).map((s) => s.group),
+  );
   const first = draft.pattern.positions.find((p) => p.label === only);
   const tag = (tags: string[]): void =>
     change((d) => {
-      const positions = d.pattern.positions.map((p) => (selected.includes(p.label) ? said({ ...p, tags: tags.length > 0 ? tags : undefined }) : p));
+      const positions = d.pattern.positions.map((p) =>
+        selected.includes(p.label) ? said({ ...p, tags: tags.length > 0 ? tags : undefined }) : p,
+      );
       return { ...d, pattern: { ...d.pattern, positions } };
     }, 'tags');
   return (
@@ -80,8 +137,22 @@ function Selected({ placing }: { placing: Placing }) {
       <FieldLabel>{text.chosen(selected.length)}</FieldLabel>
       {place ? (
         <FieldRow>
-          <NumberField label={text.x} value={place.xMm} onChange={(xMm) => xMm !== undefined && change((d) => movePlace(d, place.label, { ...place, xMm }), `x ${place.label}`)} />
-          <NumberField label={text.y} value={place.yMm} onChange={(yMm) => yMm !== undefined && change((d) => movePlace(d, place.label, { ...place, yMm }), `y ${place.label}`)} />
+          <NumberField
+            label={text.x}
+            value={place.xMm}
+            onChange={(xMm) =>
+              xMm !== undefined &&
+              change((d) => movePlace(d, place.label, { ...place, xMm }), `x ${place.label}`)
+            }
+          />
+          <NumberField
+            label={text.y}
+            value={place.yMm}
+            onChange={(yMm) =>
+              yMm !== undefined &&
+              change((d) => movePlace(d, place.label, { ...place, yMm }), `y ${place.label}`)
+            }
+          />
         </FieldRow>
       ) : null}
       {draft.groups.length > 1 ? (
@@ -96,7 +167,9 @@ function Selected({ placing }: { placing: Placing }) {
         label={text.tags}
         names={first?.tags ?? []}
         onChange={tag}
-        problem={problem(`pattern.positions.${draft.pattern.positions.findIndex((p) => p.label === only)}.tags`)}
+        problem={problem(
+          `pattern.positions.${draft.pattern.positions.findIndex((p) => p.label === only)}.tags`,
+        )}
       />
       <FieldRow>
         <BigButton
@@ -108,8 +181,18 @@ function Selected({ placing }: { placing: Placing }) {
             placing.setSelected([]);
           }}
         />
-        <BigButton text={text.chooseNone} look="quiet" size="desk" onPress={() => placing.setSelected([])} />
-        <BigButton text={text.chooseAll} look="quiet" size="desk" onPress={() => placing.setSelected(draft.pattern.positions.map((p) => p.label))} />
+        <BigButton
+          text={text.chooseNone}
+          look="quiet"
+          size="desk"
+          onPress={() => placing.setSelected([])}
+        />
+        <BigButton
+          text={text.chooseAll}
+          look="quiet"
+          size="desk"
+          onPress={() => placing.setSelected(draft.pattern.positions.map((p) => p.label))}
+        />
       </FieldRow>
     </View>
   );
@@ -125,13 +208,21 @@ function PatternForm() {
   const [diameter, setDiameter] = useState<number | undefined>(80);
   const [start, setStart] = useState<number | undefined>(0);
   const [instead, setInstead] = useState(false);
-  const isWhole = (n: number | undefined, most: number): n is number => n !== undefined && Number.isInteger(n) && n > 0 && n <= most;
-  const isGood = isWhole(count, 120) && (kind === 'circle' ? (diameter ?? 0) > 0 : isWhole(rows, 20) && (spacing ?? 0) > 0);
+  const isWhole = (n: number | undefined, most: number): n is number =>
+    n !== undefined && Number.isInteger(n) && n > 0 && n <= most;
+  const isGood =
+    isWhole(count, 120) &&
+    (kind === 'circle' ? (diameter ?? 0) > 0 : isWhole(rows, 20) && (spacing ?? 0) > 0);
   const place = (): void =>
     change((d) => {
       const points =
         kind === 'rows'
-          ? rowsOfPlaces({ count: count ?? 1, rows: rows ?? 1, spacingMm: spacing ?? 0, rowsMm: rowSpacing ?? 0 })
+          ? rowsOfPlaces({
+              count: count ?? 1,
+              rows: rows ?? 1,
+              spacingMm: spacing ?? 0,
+              rowsMm: rowSpacing ?? 0,
+            })
           : circleOfPlaces({ count: count ?? 1, diameterMm: diameter ?? 0, startDeg: start ?? 0 });
       const base = instead
         ? removePlaces(
@@ -146,8 +237,18 @@ function PatternForm() {
     <Section title={text.pattern}>
       <View role="radiogroup" aria-label={text.pattern} style={styles.wrap}>
         <Chip role="radio" text={text.rows} on={kind === 'rows'} onPress={() => setKind('rows')} />
-        <Chip role="radio" text={text.circle} on={kind === 'circle'} onPress={() => setKind('circle')} />
-        <Chip role="checkbox" text={text.replaceAll} on={instead} onPress={() => setInstead(!instead)} />
+        <Chip
+          role="radio"
+          text={text.circle}
+          on={kind === 'circle'}
+          onPress={() => setKind('circle')}
+        />
+        <Chip
+          role="checkbox"
+          text={text.replaceAll}
+          on={instead}
+          onPress={() => setInstead(!instead)}
+        />
       </View>
       <FieldRow>
         <NumberField label={text.count} value={count} onChange={setCount} />
@@ -172,19 +273,31 @@ function PatternForm() {
 /** What helps to find one's way: front of engine, exhaust side. */
 function Landmarks() {
   const { draft, change } = useEditor();
-  const words = (side: 'left' | 'right' | 'top' | 'bottom'): string => draft.pattern.landmarks.find((l) => l.side === side)?.text ?? '';
+  const words = (side: 'left' | 'right' | 'top' | 'bottom'): string =>
+    draft.pattern.landmarks.find((l) => l.side === side)?.text ?? '';
   const put = (side: 'left' | 'right' | 'top' | 'bottom', typed: string): void =>
     change((d) => {
       const others = d.pattern.landmarks.filter((l) => l.side !== side);
-      return { ...d, pattern: { ...d.pattern, landmarks: typed ? [...others, { side, text: typed }] : others } };
+      return {
+        ...d,
+        pattern: { ...d.pattern, landmarks: typed ? [...others, { side, text: typed }] : others },
+      };
     }, `landmark ${side}`);
   return (
     <FieldRow>
       {(['left', 'right', 'top', 'bottom'] as const).map((side) => (
-        <TextField key={side} label={text.landmark(text.sides[side])} value={words(side)} onChange={(t) => put(side, t)} />
+        <TextField
+          key={side}
+          label={text.landmark(text.sides[side])}
+          value={words(side)}
+          onChange={(t) => put(side, t)}
+        />
       ))}
     </FieldRow>
   );
 }
 
-const styles = StyleSheet.create({ wrap: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 }, selected: { gap: 10 } });
+const styles = StyleSheet.create({
+  wrap: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+  selected: { gap: 10 },
+});

@@ -19,12 +19,15 @@ type Go = (tab: Tab) => void;
 export function ReadyTab({ editing, onTab }: { editing: Editing; onTab: Go }) {
   const { draft, findings } = useEditor();
   const [seen, setSeen] = useState<readonly string[]>([]);
-  const of = (level: DraftFinding['level']): DraftFinding[] => findings.filter((f) => f.level === level);
+  const of = (level: DraftFinding['level']): DraftFinding[] =>
+    findings.filter((f) => f.level === level);
   const warnings = of('warning');
   const isReady = isApprovable(findings) && warnings.every((f) => seen.includes(findingKey(f)));
   return (
     <>
-      {isApprovable(findings) && warnings.length === 0 ? <Notice title={text.ready} text={text.compare} /> : null}
+      {isApprovable(findings) && warnings.length === 0 ? (
+        <Notice title={text.ready} text={text.compare} />
+      ) : null}
       <Findings title={text.errors} findings={of('error')} onTab={onTab} />
       {warnings.length > 0 ? (
         <Section title={text.warnings}>
@@ -33,7 +36,12 @@ export function ReadyTab({ editing, onTab }: { editing: Editing; onTab: Go }) {
             const isSeen = seen.includes(key);
             return (
               <FindingLine key={key} finding={f} onTab={onTab}>
-                <Chip role="checkbox" text={text.meant} on={isSeen} onPress={() => setSeen(isSeen ? seen.filter((s) => s !== key) : [...seen, key])} />
+                <Chip
+                  role="checkbox"
+                  text={text.meant}
+                  on={isSeen}
+                  onPress={() => setSeen(isSeen ? seen.filter((s) => s !== key) : [...seen, key])}
+                />
               </FindingLine>
             );
           })}
@@ -48,7 +56,15 @@ export function ReadyTab({ editing, onTab }: { editing: Editing; onTab: Go }) {
   );
 }
 
-function Findings({ title, findings, onTab }: { title: string; findings: readonly DraftFinding[]; onTab: Go }) {
+function Findings({
+  title,
+  findings,
+  onTab,
+}: {
+  title: string;
+  findings: readonly DraftFinding[];
+  onTab: Go;
+}) {
   if (findings.length === 0) return null;
   return (
     <Section title={title}>
@@ -60,13 +76,26 @@ function Findings({ title, findings, onTab }: { title: string; findings: readonl
 }
 
 /** Tapped, it leads to the part of the sheet where it is mended. */
-function FindingLine({ finding, onTab, children }: { finding: DraftFinding; onTab: Go; children?: ReactNode }) {
+function FindingLine({
+  finding,
+  onTab,
+  children,
+}: {
+  finding: DraftFinding;
+  onTab: Go;
+  children?: ReactNode;
+}) {
   const inks = useInks();
   const tab = tabOf(finding.place);
   const words = `${placeWords(finding.place)}: ${finding.message}`;
   return (
     <View style={[styles.finding, { borderColor: inks.line }]}>
-      <TouchableRipple role="button" aria-label={`${words} ${text.goTo(text.tabs[tab])}`} onPress={() => onTab(tab)} style={styles.press}>
+      <TouchableRipple
+        role="button"
+        aria-label={`${words} ${text.goTo(text.tabs[tab])}`}
+        onPress={() => onTab(tab)}
+        style={styles.press}
+      >
         <View>
           <Line strong>{placeWords(finding.place)}</Line>
           <Line>{finding.message}</Line>
@@ -79,11 +108,21 @@ function FindingLine({ finding, onTab, children }: { finding: DraftFinding; onTa
 
 /** `stages.2.target` → “Stages 3, target”. */
 const placeWords = (place: string): string => {
-  const words = place.replace(/\.(\d+)/g, (_all, n: string) => ` ${Number(n) + 1}`).replace(/\./g, ', ');
+  const words = place
+    .replace(/\.(\d+)/g, (_all, n: string) => ` ${Number(n) + 1}`)
+    .replace(/\./g, ', ');
   return words.charAt(0).toUpperCase() + words.slice(1);
 };
 
-const TAB_OF: Record<string, Tab> = { groups: 'fasteners', stages: 'stages', takeApart: 'stages', steps: 'steps', clocks: 'steps', pattern: 'places', seats: 'places' };
+const TAB_OF: Record<string, Tab> = {
+  groups: 'fasteners',
+  stages: 'stages',
+  takeApart: 'stages',
+  steps: 'steps',
+  clocks: 'steps',
+  pattern: 'places',
+  seats: 'places',
+};
 const tabOf = (place: string): Tab => TAB_OF[place.split('.')[0] ?? ''] ?? 'about';
 
 /** Against the revision it was begun from: what a lead looks at first. */
@@ -104,7 +143,15 @@ function Against({ editing }: { editing: Editing }) {
   );
 }
 
-function Approve({ editing, seen, isReady }: { editing: Editing; seen: readonly string[]; isReady: boolean }) {
+function Approve({
+  editing,
+  seen,
+  isReady,
+}: {
+  editing: Editing;
+  seen: readonly string[];
+  isReady: boolean;
+}) {
   const { me } = useSignedIn();
   const router = useRouter();
   const [busy, setBusy] = useState(false);
@@ -121,7 +168,9 @@ function Approve({ editing, seen, isReady }: { editing: Editing; seen: readonly 
       if (refused) throw refused;
       // The server still has an older one: that would be approved, not what is on the screen.
       if (kept.dirty) throw new AppError('OFFLINE');
-      const [done] = await approveDrafts([{ sheet: draft.id, version: kept.version, seen: [...seen] }]);
+      const [done] = await approveDrafts([
+        { sheet: draft.id, version: kept.version, seen: [...seen] },
+      ]);
       editing.keeper.stop();
       await forgetDraft(me, draft.id);
       if (done) router.replace(`/sheets/${done.sheet}/${done.revision}`);
@@ -133,9 +182,25 @@ function Approve({ editing, seen, isReady }: { editing: Editing; seen: readonly 
   return (
     <>
       {error ? (
-        <Notice title={error.message} text={error.code === 'OWN_DRAFT' ? text.notOwn : error.code === 'OFFLINE' ? text.approveOnline : error.fix} look="warn" alert />
+        <Notice
+          title={error.message}
+          text={
+            error.code === 'OWN_DRAFT'
+              ? text.notOwn
+              : error.code === 'OFFLINE'
+                ? text.approveOnline
+                : error.fix
+          }
+          look="warn"
+          alert
+        />
       ) : null}
-      <BigButton text={busy ? text.approving : text.approve(draft.revision)} size="desk" onPress={() => void approve()} disabled={!isReady || busy} />
+      <BigButton
+        text={busy ? text.approving : text.approve(draft.revision)}
+        size="desk"
+        onPress={() => void approve()}
+        disabled={!isReady || busy}
+      />
     </>
   );
 }
@@ -161,9 +226,17 @@ function Discard({ editing }: { editing: Editing }) {
   return (
     <>
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
-      <BigButton text={asked ? text.discardSure : text.discard} look="warn" size="desk" onPress={() => (asked ? void discard() : setAsked(true))} />
+      <BigButton
+        text={asked ? text.discardSure : text.discard}
+        look="warn"
+        size="desk"
+        onPress={() => (asked ? void discard() : setAsked(true))}
+      />
     </>
   );
 }
 
-const styles = StyleSheet.create({ finding: { borderTopWidth: 1, gap: 8, paddingTop: 4 }, press: { minHeight: 48, justifyContent: 'center' } });
+const styles = StyleSheet.create({
+  finding: { borderTopWidth: 1, gap: 8, paddingTop: 4 },
+  press: { minHeight: 48, justifyContent: 'center' },
+});

@@ -5,12 +5,16 @@ import { useEditor } from '../hooks/useEditor';
 import { changed, freeId, said, without } from '../lists';
 import { text } from '../text';
 
-/** What goes in besides the fasteners, what is worth replacing while in there, and what holds the crank. */
+/**
+ * What goes in besides the fasteners, what is worth replacing while in there, and what holds the
+ * crank.
+ */
 export function SheetPartsForm() {
   const { draft, change, problem } = useEditor();
   const inks = useInks();
   const parts = draft.parts ?? [];
-  const put = (next: SheetPart[], key: string): void => change((d) => said({ ...d, parts: next.length > 0 ? next : undefined }), `parts ${key}`);
+  const put = (next: SheetPart[], key: string): void =>
+    change((d) => said({ ...d, parts: next.length > 0 ? next : undefined }), `parts ${key}`);
   const hold = (over: NonNullable<typeof draft.holding>): void =>
     change(
       (d) => {
@@ -22,7 +26,12 @@ export function SheetPartsForm() {
   return (
     <Section title={text.sheetParts}>
       {parts.map((p, i) => (
-        <View key={p.id} style={[styles.one, { borderColor: inks.line }]} role="group" aria-label={p.name || text.sheetPart}>
+        <View
+          key={p.id}
+          style={[styles.one, { borderColor: inks.line }]}
+          role="group"
+          aria-label={p.name || text.sheetPart}
+        >
           <FieldRow>
             <TextField
               label={text.sheetPart}
@@ -70,7 +79,13 @@ export function SheetPartsForm() {
               )
             }
           />
-          <BigButton text={text.remove} label={`${text.remove} ${p.name}`} look="quiet" size="desk" onPress={() => put(without(parts, i), `remove ${i} of ${parts.length}`)} />
+          <BigButton
+            text={text.remove}
+            label={`${text.remove} ${p.name}`}
+            look="quiet"
+            size="desk"
+            onPress={() => put(without(parts, i), `remove ${i} of ${parts.length}`)}
+          />
         </View>
       ))}
       <BigButton
@@ -95,7 +110,12 @@ export function SheetPartsForm() {
           )
         }
       />
-      <TextField label={text.holdLoosening} value={draft.holding?.loosening ?? ''} onChange={(t) => hold({ loosening: t || undefined })} problem={problem('holding.loosening')} />
+      <TextField
+        label={text.holdLoosening}
+        value={draft.holding?.loosening ?? ''}
+        onChange={(t) => hold({ loosening: t || undefined })}
+        problem={problem('holding.loosening')}
+      />
       <TextField
         label={text.holdTightening}
         value={draft.holding?.tightening ?? ''}
@@ -106,4 +126,6 @@ export function SheetPartsForm() {
   );
 }
 
-const styles = StyleSheet.create({ one: { borderWidth: 1, borderRadius: 12, padding: 12, gap: 12 } });
+const styles = StyleSheet.create({
+  one: { borderWidth: 1, borderRadius: 12, padding: 12, gap: 12 },
+});

@@ -20,13 +20,22 @@ export function WaitFields({ stage, put, place }: Props) {
       <NumberField
         label={text.minutes}
         value={wait && 'minutes' in wait ? wait.minutes : undefined}
-        onChange={(minutes) => put({ waitUntil: minutes === undefined ? undefined : { minutes } }, 'minutes')}
+        onChange={(minutes) =>
+          put({ waitUntil: minutes === undefined ? undefined : { minutes } }, 'minutes')
+        }
         problem={problem(`${place}.waitUntil`)}
       />
       <NumberField
         label={text.celsius}
         value={celsius?.celsius}
-        onChange={(c) => put({ waitUntil: c === undefined ? undefined : { celsius: c, is: celsius?.is ?? 'atMost' } }, 'celsius')}
+        onChange={(c) =>
+          put(
+            {
+              waitUntil: c === undefined ? undefined : { celsius: c, is: celsius?.is ?? 'atMost' },
+            },
+            'celsius',
+          )
+        }
       />
       {celsius ? (
         <ChoiceField
@@ -47,7 +56,14 @@ export function WaitFields({ stage, put, place }: Props) {
 export function HoldFields({ stage, put, place }: Props) {
   const { draft, problem } = useEditor();
   if (stage.action === 'turnCrank')
-    return <NumberField label={text.crankDeg} value={stage.crankDeg} onChange={(crankDeg) => put({ crankDeg }, 'crank')} problem={problem(`${place}.crankDeg`)} />;
+    return (
+      <NumberField
+        label={text.crankDeg}
+        value={stage.crankDeg}
+        onChange={(crankDeg) => put({ crankDeg }, 'crank')}
+        problem={problem(`${place}.crankDeg`)}
+      />
+    );
   if (stage.action === 'do') {
     return (
       <ChoiceField
@@ -68,7 +84,10 @@ export function HoldFields({ stage, put, place }: Props) {
       <ChoiceField
         label={text.ifNot}
         value={stage.ifNot ?? ''}
-        options={[{ value: '', text: text.nowhere }, ...before.map((s) => ({ value: s.id, text: s.name || s.id }))]}
+        options={[
+          { value: '', text: text.nowhere },
+          ...before.map((s) => ({ value: s.id, text: s.name || s.id })),
+        ]}
         onChange={(id) => put({ ifNot: id || undefined }, 'ifNot')}
         problem={problem(`${place}.ifNot`)}
       />

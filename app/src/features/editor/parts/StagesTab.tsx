@@ -26,7 +26,10 @@ export function StagesTab({ onTapOrder }: { onTapOrder: (stageId: string) => voi
       [...draft.stages, ...draft.takeApart].map((s) => s.id),
       'stage',
     );
-    const fresh: Stage = list === 'takeApart' ? { id, name: 'slacken', on: ['all'], action: 'loosen', loosen: 'free' } : { id, name: '', on: ['all'], action: 'torque' };
+    const fresh: Stage =
+      list === 'takeApart'
+        ? { id, name: 'slacken', on: ['all'], action: 'loosen', loosen: 'free' }
+        : { id, name: '', on: ['all'], action: 'torque' };
     put(insertedAt(stages, at + 1, fresh));
     setChosen(at + 1);
   };
@@ -34,13 +37,32 @@ export function StagesTab({ onTapOrder }: { onTapOrder: (stageId: string) => voi
     <>
       <Section title={text.tabs.stages}>
         <View role="radiogroup" aria-label={text.which} style={styles.wrap}>
-          <Chip role="radio" text={text.procedure} on={list === 'stages'} onPress={() => setList('stages')} />
-          <Chip role="radio" text={text.takeApart} on={list === 'takeApart'} onPress={() => setList('takeApart')} />
+          <Chip
+            role="radio"
+            text={text.procedure}
+            on={list === 'stages'}
+            onPress={() => setList('stages')}
+          />
+          <Chip
+            role="radio"
+            text={text.takeApart}
+            on={list === 'takeApart'}
+            onPress={() => setList('takeApart')}
+          />
         </View>
         {stages.length > 0 ? (
           <View>
-            <Ribbon sheet={{ stages }} place={{ stage: at, share: 0 }} format={format} height={78} />
-            <View role="radiogroup" aria-label={text.tabs.stages} style={[StyleSheet.absoluteFill, styles.slots]}>
+            <Ribbon
+              sheet={{ stages }}
+              place={{ stage: at, share: 0 }}
+              format={format}
+              height={78}
+            />
+            <View
+              role="radiogroup"
+              aria-label={text.tabs.stages}
+              style={[StyleSheet.absoluteFill, styles.slots]}
+            >
               {stages.map((s, i) => (
                 <TouchableRipple
                   key={s.id}
@@ -59,9 +81,16 @@ export function StagesTab({ onTapOrder }: { onTapOrder: (stageId: string) => voi
         ) : (
           <Line>{text.noStages}</Line>
         )}
-        {stages.length === 0 && list === 'stages' && problem('stages', true) ? <Line>{problem('stages', true)}</Line> : null}
+        {stages.length === 0 && list === 'stages' && problem('stages', true) ? (
+          <Line>{problem('stages', true)}</Line>
+        ) : null}
         <FieldRow>
-          <BigButton text={stages.length === 0 ? text.addFirstStage : text.addStage} look="plain" size="desk" onPress={add} />
+          <BigButton
+            text={stages.length === 0 ? text.addFirstStage : text.addStage}
+            look="plain"
+            size="desk"
+            onPress={add}
+          />
           {stage ? (
             <>
               <BigButton
@@ -86,12 +115,19 @@ export function StagesTab({ onTapOrder }: { onTapOrder: (stageId: string) => voi
                   setChosen(at + 1);
                 }}
               />
-              <BigButton text={text.removeStage} look="warn" size="desk" onPress={() => put(without(stages, at))} />
+              <BigButton
+                text={text.removeStage}
+                look="warn"
+                size="desk"
+                onPress={() => put(without(stages, at))}
+              />
             </>
           ) : null}
         </FieldRow>
       </Section>
-      {stage ? <StageForm key={stage.id} stage={stage} at={at} list={list} onTapOrder={onTapOrder} /> : null}
+      {stage ? (
+        <StageForm key={stage.id} stage={stage} at={at} list={list} onTapOrder={onTapOrder} />
+      ) : null}
     </>
   );
 }

@@ -1,10 +1,26 @@
 import { measureKinds, type MeasureKindId } from '@stennet/core/measure';
 import type { Sheet, Step } from '@stennet/core/procedure';
 import type { UnitCode } from '@stennet/core/quantity';
-import { BigButton, ChoiceField, FieldRow, FlagsField, NumberField, Section, TextField } from '@/ui';
+import {
+  BigButton,
+  ChoiceField,
+  FieldRow,
+  FlagsField,
+  NumberField,
+  Section,
+  TextField,
+} from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { changed, moved, said, without } from '../lists';
-import { CONSEQUENCE_OPTIONS, DUE_OPTIONS, FAILURE_OPTIONS, MEASURE_OPTIONS, PHASE_OPTIONS, STEP_OPTIONS, UNIT_OPTIONS } from '../options';
+import {
+  CONSEQUENCE_OPTIONS,
+  DUE_OPTIONS,
+  FAILURE_OPTIONS,
+  MEASURE_OPTIONS,
+  PHASE_OPTIONS,
+  STEP_OPTIONS,
+  UNIT_OPTIONS,
+} from '../options';
 import { text } from '../text';
 import { CompoundForm } from './CompoundsForm';
 import { NamesField } from './NamesField';
@@ -19,24 +35,59 @@ interface Props {
 export function StepForm({ step, at }: { step: Step; at: number }) {
   const { draft, change, problem } = useEditor();
   const place = `steps.${at}`;
-  const put: Put = (over, key) => change((d) => ({ ...d, steps: changed(d.steps, at, (s) => said({ ...s, ...over })) }), `${place}.${key}`);
+  const put: Put = (over, key) =>
+    change(
+      (d) => ({ ...d, steps: changed(d.steps, at, (s) => said({ ...s, ...over })) }),
+      `${place}.${key}`,
+    );
   const kindText = STEP_OPTIONS.find((o) => o.value === step.kind)?.text ?? step.kind;
   return (
     <Section title={`${at + 1}. ${kindText}`}>
-      <TextField label={text.stepText} value={step.text} onChange={(t) => put({ text: t }, 'text')} lines={2} problem={problem(`${place}.text`) ?? problem(place, true)} />
-      <ChoiceField label={text.kind} value={step.kind} options={STEP_OPTIONS} onChange={(kind) => put({ kind }, 'kind')} />
-      <ChoiceField label={text.phase} value={step.phase} options={PHASE_OPTIONS} onChange={(phase) => put({ phase }, 'phase')} />
+      <TextField
+        label={text.stepText}
+        value={step.text}
+        onChange={(t) => put({ text: t }, 'text')}
+        lines={2}
+        problem={problem(`${place}.text`) ?? problem(place, true)}
+      />
+      <ChoiceField
+        label={text.kind}
+        value={step.kind}
+        options={STEP_OPTIONS}
+        onChange={(kind) => put({ kind }, 'kind')}
+      />
+      <ChoiceField
+        label={text.phase}
+        value={step.phase}
+        options={PHASE_OPTIONS}
+        onChange={(phase) => put({ phase }, 'phase')}
+      />
       <DueFields step={step} place={place} put={put} />
       {step.kind === 'measure' ? <MeasureFields step={step} place={place} put={put} /> : null}
       {step.kind === 'apply' ? <ApplyFields step={step} place={place} put={put} /> : null}
       {step.kind === 'fit' || step.kind === 'place' || step.kind === 'tool' ? (
-        <TextField label={text.putsIn} value={step.putsIn ?? ''} onChange={(t) => put({ putsIn: t || undefined }, 'in')} problem={problem(`${place}.putsIn`)} />
+        <TextField
+          label={text.putsIn}
+          value={step.putsIn ?? ''}
+          onChange={(t) => put({ putsIn: t || undefined }, 'in')}
+          problem={problem(`${place}.putsIn`)}
+        />
       ) : null}
       {step.kind === 'remove' ? (
-        <TextField label={text.takesOut} value={step.takesOut ?? ''} onChange={(t) => put({ takesOut: t || undefined }, 'out')} problem={problem(`${place}.takesOut`)} />
+        <TextField
+          label={text.takesOut}
+          value={step.takesOut ?? ''}
+          onChange={(t) => put({ takesOut: t || undefined }, 'out')}
+          problem={problem(`${place}.takesOut`)}
+        />
       ) : null}
       <AnswerFields step={step} place={place} put={put} />
-      <NamesField label={text.onOthers} names={step.on ?? []} onChange={(on) => put({ on: on.length > 0 ? on : undefined }, 'on')} problem={problem(`${place}.on`)} />
+      <NamesField
+        label={text.onOthers}
+        names={step.on ?? []}
+        onChange={(on) => put({ on: on.length > 0 ? on : undefined }, 'on')}
+        problem={problem(`${place}.on`)}
+      />
       <FieldRow>
         <BigButton
           text={`↑ ${text.earlier}`}
@@ -54,7 +105,12 @@ export function StepForm({ step, at }: { step: Step; at: number }) {
           disabled={at === draft.steps.length - 1}
           onPress={() => change((d) => ({ ...d, steps: moved(d.steps, at, 1) }))}
         />
-        <BigButton text={text.remove} look="warn" size="desk" onPress={() => change((d) => ({ ...d, steps: without(d.steps, at) }))} />
+        <BigButton
+          text={text.remove}
+          look="warn"
+          size="desk"
+          onPress={() => change((d) => ({ ...d, steps: without(d.steps, at) }))}
+        />
       </FieldRow>
     </Section>
   );
@@ -71,12 +127,28 @@ function DueFields({ step, place, put }: Props) {
   };
   return (
     <>
-      <ChoiceField label={text.due} value={due.when} options={DUE_OPTIONS} onChange={choose} problem={problem(`${place}.due`)} />
+      <ChoiceField
+        label={text.due}
+        value={due.when}
+        options={DUE_OPTIONS}
+        onChange={choose}
+        problem={problem(`${place}.due`)}
+      />
       {due.when === 'before' || due.when === 'after' ? (
-        <ChoiceField label={text.dueStage} value={due.stage} options={stageOptions(draft)} onChange={(stage) => put({ due: { ...due, stage } }, 'due stage')} />
+        <ChoiceField
+          label={text.dueStage}
+          value={due.stage}
+          options={stageOptions(draft)}
+          onChange={(stage) => put({ due: { ...due, stage } }, 'due stage')}
+        />
       ) : null}
       {due.when === 'atFailure' ? (
-        <ChoiceField label={text.dueFailure} value={due.failure} options={FAILURE_OPTIONS} onChange={(failure) => put({ due: { ...due, failure } }, 'failure')} />
+        <ChoiceField
+          label={text.dueFailure}
+          value={due.failure}
+          options={FAILURE_OPTIONS}
+          onChange={(failure) => put({ due: { ...due, failure } }, 'failure')}
+        />
       ) : null}
     </>
   );
@@ -85,7 +157,10 @@ function DueFields({ step, place, put }: Props) {
 /** Stages of tightening, then those of taking apart. */
 const stageOptions = ({ stages, takeApart }: Sheet): { value: string; text: string }[] => [
   ...stages.map((s, i) => ({ value: s.id, text: `${i + 1}. ${s.name || s.id}` })),
-  ...takeApart.map((s, i) => ({ value: s.id, text: `${text.takeApart} ${i + 1}. ${s.name || s.id}` })),
+  ...takeApart.map((s, i) => ({
+    value: s.id,
+    text: `${text.takeApart} ${i + 1}. ${s.name || s.id}`,
+  })),
 ];
 
 /** Place by place, judged by its kind's limits; or plain values against a least and a most. */
@@ -94,7 +169,16 @@ function MeasureFields({ step, place, put }: Props) {
   const { measure } = step;
   const begin = (what: MeasureKindId | 'plain'): void =>
     put(
-      what === 'plain' ? { measure: undefined } : { limits: undefined, measure: { what, unit: measure?.unit ?? 'mm', limits: measure?.what === what ? measure.limits : {} } },
+      what === 'plain'
+        ? { measure: undefined }
+        : {
+            limits: undefined,
+            measure: {
+              what,
+              unit: measure?.unit ?? 'mm',
+              limits: measure?.what === what ? measure.limits : {},
+            },
+          },
       'measure',
     );
   return (
@@ -120,7 +204,17 @@ function MeasureFields({ step, place, put }: Props) {
                 key={l.key}
                 label={l.label}
                 value={measure.limits[l.key]}
-                onChange={(v) => put({ measure: { ...measure, limits: said({ ...measure.limits, [l.key]: v }) as Record<string, number> } }, `limit ${l.key}`)}
+                onChange={(v) =>
+                  put(
+                    {
+                      measure: {
+                        ...measure,
+                        limits: said({ ...measure.limits, [l.key]: v }) as Record<string, number>,
+                      },
+                    },
+                    `limit ${l.key}`,
+                  )
+                }
               />
             ))}
           </FieldRow>
@@ -136,7 +230,12 @@ function MeasureFields({ step, place, put }: Props) {
 function RowsField({ step, place, put }: Props) {
   const { problem } = useEditor();
   return (
-    <NamesField label={text.rowsField} names={step.rows ?? []} onChange={(rows) => put({ rows: rows.length > 0 ? rows : undefined }, 'rows')} problem={problem(`${place}.rows`)} />
+    <NamesField
+      label={text.rowsField}
+      names={step.rows ?? []}
+      onChange={(rows) => put({ rows: rows.length > 0 ? rows : undefined }, 'rows')}
+      problem={problem(`${place}.rows`)}
+    />
   );
 }
 
@@ -144,13 +243,24 @@ function LimitFields({ step, place, put }: Props) {
   const { problem } = useEditor();
   const { limits } = step;
   const unit: UnitCode = limits?.max?.unit ?? limits?.min?.unit ?? 'mm';
-  const set = (over: Partial<NonNullable<Step['limits']>>, key: string): void => put({ limits: said({ instrument: '', ...limits, ...over }) }, key);
-  const quantity = (value: number | undefined): { value: number; unit: UnitCode } | undefined => (value === undefined ? undefined : { value, unit });
+  const set = (over: Partial<NonNullable<Step['limits']>>, key: string): void =>
+    put({ limits: said({ instrument: '', ...limits, ...over }) }, key);
+  const quantity = (value: number | undefined): { value: number; unit: UnitCode } | undefined =>
+    value === undefined ? undefined : { value, unit };
   return (
     <>
       <FieldRow>
-        <NumberField label={text.min} value={limits?.min?.value} onChange={(v) => set({ min: quantity(v) }, 'min')} problem={problem(`${place}.limits`)} />
-        <NumberField label={text.max} value={limits?.max?.value} onChange={(v) => set({ max: quantity(v) }, 'max')} />
+        <NumberField
+          label={text.min}
+          value={limits?.min?.value}
+          onChange={(v) => set({ min: quantity(v) }, 'min')}
+          problem={problem(`${place}.limits`)}
+        />
+        <NumberField
+          label={text.max}
+          value={limits?.max?.value}
+          onChange={(v) => set({ max: quantity(v) }, 'max')}
+        />
         <TextField
           label={text.instrument}
           value={limits?.instrument ?? ''}
@@ -162,7 +272,15 @@ function LimitFields({ step, place, put }: Props) {
         label={text.unit}
         value={unit}
         options={UNIT_OPTIONS.length as { value: UnitCode; text: string }[]}
-        onChange={(u) => set(said({ min: limits?.min && { ...limits.min, unit: u }, max: limits?.max && { ...limits.max, unit: u } }), 'unit')}
+        onChange={(u) =>
+          set(
+            said({
+              min: limits?.min && { ...limits.min, unit: u },
+              max: limits?.max && { ...limits.max, unit: u },
+            }),
+            'unit',
+          )
+        }
       />
       <RowsField step={step} place={place} put={put} />
     </>
@@ -170,10 +288,17 @@ function LimitFields({ step, place, put }: Props) {
 }
 
 function ApplyFields({ step, place, put }: Props) {
-  const compound = step.compound ?? { kind: 'gasket sealant' as const, place: 'gasket face' as const };
+  const compound = step.compound ?? {
+    kind: 'gasket sealant' as const,
+    place: 'gasket face' as const,
+  };
   return (
     <>
-      <CompoundForm compound={compound} place={`${place}.compound`} onChange={(next, key) => put({ compound: next }, key)} />
+      <CompoundForm
+        compound={compound}
+        place={`${place}.compound`}
+        onChange={(next, key) => put({ compound: next }, key)}
+      />
       <FlagsField
         label={text.clocks}
         values={step.noClockPublished ? ['none'] : []}
@@ -188,7 +313,8 @@ function ApplyFields({ step, place, put }: Props) {
 function AnswerFields({ step, place, put }: Props) {
   const { draft, problem } = useEditor();
   const answers = step.answers ?? [];
-  const set = (next: NonNullable<Step['answers']>, key: string): void => put({ answers: next.length > 0 ? next : undefined }, key);
+  const set = (next: NonNullable<Step['answers']>, key: string): void =>
+    put({ answers: next.length > 0 ? next : undefined }, key);
   return (
     <>
       {answers.map((a, i) => (
@@ -202,7 +328,10 @@ function AnswerFields({ step, place, put }: Props) {
                 `answer ${i}`,
               )
             }
-            problem={problem(`${place}.answers.${i}`) ?? (i === 0 ? problem(`${place}.answers`, true) : undefined)}
+            problem={
+              problem(`${place}.answers.${i}`) ??
+              (i === 0 ? problem(`${place}.answers`, true) : undefined)
+            }
           />
           <ChoiceField
             label={text.then}
@@ -215,19 +344,41 @@ function AnswerFields({ step, place, put }: Props) {
               )
             }
           />
-          <BigButton text={text.remove} label={`${text.remove}: ${a.text || text.answerText}`} look="quiet" size="desk" onPress={() => set(without(answers, i), `remove ${i}`)} />
+          <BigButton
+            text={text.remove}
+            label={`${text.remove}: ${a.text || text.answerText}`}
+            look="quiet"
+            size="desk"
+            onPress={() => set(without(answers, i), `remove ${i}`)}
+          />
         </FieldRow>
       ))}
-      {answers.length > 0 && step.kind === 'check' ? <RowsField step={step} place={place} put={put} /> : null}
-      {answers.some((a) => a.then === 'back') || step.ifNot !== undefined ? (
-        <ChoiceField label={text.backTo} value={step.ifNot} options={stageOptions(draft)} onChange={(ifNot) => put({ ifNot }, 'if not')} problem={problem(`${place}.ifNot`)} />
+      {answers.length > 0 && step.kind === 'check' ? (
+        <RowsField step={step} place={place} put={put} />
       ) : null}
-      {step.kind === 'check' || step.kind === 'hold' || step.kind === 'measure' || answers.length > 0 ? (
+      {answers.some((a) => a.then === 'back') || step.ifNot !== undefined ? (
+        <ChoiceField
+          label={text.backTo}
+          value={step.ifNot}
+          options={stageOptions(draft)}
+          onChange={(ifNot) => put({ ifNot }, 'if not')}
+          problem={problem(`${place}.ifNot`)}
+        />
+      ) : null}
+      {step.kind === 'check' ||
+      step.kind === 'hold' ||
+      step.kind === 'measure' ||
+      answers.length > 0 ? (
         <BigButton
           text={text.addAnswer}
           look="quiet"
           size="desk"
-          onPress={() => set([...answers, { text: '', then: answers.length === 0 ? 'goOn' : 'stop' }], `add ${answers.length}`)}
+          onPress={() =>
+            set(
+              [...answers, { text: '', then: answers.length === 0 ? 'goOn' : 'stop' }],
+              `add ${answers.length}`,
+            )
+          }
         />
       ) : null}
     </>

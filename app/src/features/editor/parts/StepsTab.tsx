@@ -33,8 +33,18 @@ export function StepsTab() {
       {draft.steps.map((s, i) => (
         <StepForm key={s.id} step={s} at={i} />
       ))}
-      <BigButton text={text.addStep} look="plain" size="desk" onPress={() => add({ kind: 'check', phase: 'place', text: '' })} />
-      <ChoiceField label={text.readyCheck} value={undefined} options={READY_CHECKS.map((c) => ({ value: c.id, text: c.name }))} onChange={addReady} />
+      <BigButton
+        text={text.addStep}
+        look="plain"
+        size="desk"
+        onPress={() => add({ kind: 'check', phase: 'place', text: '' })}
+      />
+      <ChoiceField
+        label={text.readyCheck}
+        value={undefined}
+        options={READY_CHECKS.map((c) => ({ value: c.id, text: c.name }))}
+        onChange={addReady}
+      />
       <Clocks />
     </>
   );
@@ -66,22 +76,34 @@ function Clocks() {
       {draft.clocks.map((c, i) => (
         <ClockForm key={c.id} clock={c} at={i} />
       ))}
-      <BigButton text={text.addClock} look="quiet" size="desk" onPress={add} disabled={draft.steps.length + draft.stages.length === 0} />
+      <BigButton
+        text={text.addClock}
+        look="quiet"
+        size="desk"
+        onPress={add}
+        disabled={draft.steps.length + draft.stages.length === 0}
+      />
     </Section>
   );
 }
 
-const nameOf = (place: Clock['from']): string => ('step' in place ? `step ${place.step}` : `stage ${place.stage}`);
+const nameOf = (place: Clock['from']): string =>
+  'step' in place ? `step ${place.step}` : `stage ${place.stage}`;
 
 function ClockForm({ clock, at }: { clock: Clock; at: number }) {
   const { draft, change, problem } = useEditor();
   const place = `clocks.${at}`;
-  const put = (over: Partial<Clock>, key: string): void => change((d) => ({ ...d, clocks: changed(d.clocks, at, (c) => ({ ...c, ...over })) }), `${place}.${key}`);
+  const put = (over: Partial<Clock>, key: string): void =>
+    change(
+      (d) => ({ ...d, clocks: changed(d.clocks, at, (c) => ({ ...c, ...over })) }),
+      `${place}.${key}`,
+    );
   const places = [
     ...draft.steps.map((s) => ({ value: `step ${s.id}`, text: s.text.slice(0, 40) || s.id })),
     ...draft.stages.map((s) => ({ value: `stage ${s.id}`, text: `“${s.name || s.id}”` })),
   ];
-  const placeNamed = (name: string): Clock['from'] => (name.startsWith('step ') ? { step: name.slice(5) } : { stage: name.slice(6) });
+  const placeNamed = (name: string): Clock['from'] =>
+    name.startsWith('step ') ? { step: name.slice(5) } : { stage: name.slice(6) };
   return (
     <>
       <FieldRow>
@@ -102,10 +124,32 @@ function ClockForm({ clock, at }: { clock: Clock; at: number }) {
           problem={problem(`${place}.minutes`)}
         />
       </FieldRow>
-      <ChoiceField label={text.from} value={nameOf(clock.from)} options={places} onChange={(n) => put({ from: placeNamed(n) }, 'from')} problem={problem(`${place}.from`)} />
-      <ChoiceField label={text.until} value={nameOf(clock.to)} options={places} onChange={(n) => put({ to: placeNamed(n) }, 'to')} problem={problem(`${place}.to`)} />
-      <TextField label={text.clockText} value={clock.text} onChange={(t) => put({ text: t }, 'text')} problem={problem(`${place}.text`)} />
-      <BigButton text={text.remove} look="quiet" size="desk" onPress={() => change((d) => ({ ...d, clocks: without(d.clocks, at) }))} />
+      <ChoiceField
+        label={text.from}
+        value={nameOf(clock.from)}
+        options={places}
+        onChange={(n) => put({ from: placeNamed(n) }, 'from')}
+        problem={problem(`${place}.from`)}
+      />
+      <ChoiceField
+        label={text.until}
+        value={nameOf(clock.to)}
+        options={places}
+        onChange={(n) => put({ to: placeNamed(n) }, 'to')}
+        problem={problem(`${place}.to`)}
+      />
+      <TextField
+        label={text.clockText}
+        value={clock.text}
+        onChange={(t) => put({ text: t }, 'text')}
+        problem={problem(`${place}.text`)}
+      />
+      <BigButton
+        text={text.remove}
+        look="quiet"
+        size="desk"
+        onPress={() => change((d) => ({ ...d, clocks: without(d.clocks, at) }))}
+      />
     </>
   );
 }

@@ -14,7 +14,9 @@ interface Props {
   unit: UnitCode;
 }
 
-/** The published value with its unit and tolerance; two values make a range of which one is chosen. */
+/**
+ * The published value with its unit and tolerance; two values make a range of which one is chosen.
+ */
 export function TargetFields({ stage, place, put, unit }: Props) {
   const { problem } = useEditor();
   return (
@@ -24,16 +26,26 @@ export function TargetFields({ stage, place, put, unit }: Props) {
         unit={unit}
         label={text.target}
         problem={problem(`${place}.target`)}
-        onChange={(target, key) => put({ target, ...(target ? {} : { tolerance: undefined }) }, key)}
+        onChange={(target, key) =>
+          put({ target, ...(target ? {} : { tolerance: undefined }) }, key)
+        }
       />
       <FieldRow>
         <NumberField
           label={text.plus}
           value={stage.tolerance?.plus}
-          onChange={(plus) => put({ tolerance: tolerance(plus, stage.tolerance?.minus ?? plus) }, 'plus')}
+          onChange={(plus) =>
+            put({ tolerance: tolerance(plus, stage.tolerance?.minus ?? plus) }, 'plus')
+          }
           problem={problem(`${place}.tolerance`)}
         />
-        <NumberField label={text.minus} value={stage.tolerance?.minus} onChange={(minus) => put({ tolerance: tolerance(stage.tolerance?.plus ?? minus, minus) }, 'minus')} />
+        <NumberField
+          label={text.minus}
+          value={stage.tolerance?.minus}
+          onChange={(minus) =>
+            put({ tolerance: tolerance(stage.tolerance?.plus ?? minus, minus) }, 'minus')
+          }
+        />
       </FieldRow>
       {stage.action === 'stretch' ? (
         <ValueFields
@@ -64,19 +76,33 @@ export function ValueFields({ value, unit: preferred, label, problem, onChange }
   const low = value ? ('value' in value ? value.value : value.min) : undefined;
   const high = value && 'max' in value ? value.max : undefined;
   const made = (from: number | undefined, to: number | undefined): Target | undefined =>
-    from === undefined ? undefined : to === undefined ? { value: from, unit } : { min: from, max: to, unit };
+    from === undefined
+      ? undefined
+      : to === undefined
+        ? { value: from, unit }
+        : { min: from, max: to, unit };
   const isTorque = unit !== 'deg' && unit !== 'mm' && unit !== '[in_i]';
   return (
     <>
       <FieldRow>
-        <NumberField label={unit === 'deg' ? `${label}, °` : label} value={low} onChange={(v) => onChange(made(v, high), 'value')} problem={problem} />
+        <NumberField
+          label={unit === 'deg' ? `${label}, °` : label}
+          value={low}
+          onChange={(v) => onChange(made(v, high), 'value')}
+          problem={problem}
+        />
         <NumberField label={text.to} value={high} onChange={(v) => onChange(made(low, v), 'to')} />
       </FieldRow>
       {unit === 'deg' ? null : (
         <ChoiceField
           label={text.unit}
           value={unit}
-          options={(isTorque ? UNIT_OPTIONS.torque : UNIT_OPTIONS.length) as { value: UnitCode; text: string }[]}
+          options={
+            (isTorque ? UNIT_OPTIONS.torque : UNIT_OPTIONS.length) as {
+              value: UnitCode;
+              text: string;
+            }[]
+          }
           onChange={(u) => value && onChange({ ...value, unit: u }, 'unit')}
         />
       )}

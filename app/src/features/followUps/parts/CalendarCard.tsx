@@ -17,19 +17,41 @@ export function CalendarCard({ hasFeed }: { hasFeed: boolean }) {
     <Section title={text.calendar}>
       <Line>{text.calendarText}</Line>
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
-      <BigButton text={text.file} look="plain" size="desk" onPress={() => openFile(calendarPath, 'keep')} />
+      <BigButton
+        text={text.file}
+        look="plain"
+        size="desk"
+        onPress={() => openFile(calendarPath, 'keep')}
+      />
       {address ? (
         <View role="status">
           <Line>{text.address}</Line>
-          <Text selectable style={{ fontFamily: MONO, fontSize: 14, color: inks.ink, overflowWrap: 'anywhere' } as never}>
+          <Text
+            selectable
+            style={
+              { fontFamily: MONO, fontSize: 14, color: inks.ink, overflowWrap: 'anywhere' } as never
+            }
+          >
             {address}
           </Text>
         </View>
       ) : hasFeed ? (
         <Line>{text.has}</Line>
       ) : null}
-      <BigButton text={hasFeed ? text.makeAnew : text.make} look="quiet" size="desk" onPress={() => void makeFeed().then(setAddress, failed)} />
-      {hasFeed ? <BigButton text={text.drop} look="quiet" size="desk" onPress={() => void dropFeed().then(() => setAddress(null), failed)} /> : null}
+      <BigButton
+        text={hasFeed ? text.makeAnew : text.make}
+        look="quiet"
+        size="desk"
+        onPress={() => void makeFeed().then(setAddress, failed)}
+      />
+      {hasFeed ? (
+        <BigButton
+          text={text.drop}
+          look="quiet"
+          size="desk"
+          onPress={() => void dropFeed().then(() => setAddress(null), failed)}
+        />
+      ) : null}
     </Section>
   );
 }

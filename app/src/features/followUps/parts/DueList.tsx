@@ -11,7 +11,9 @@ import { text } from '../text';
 export function DueList({ due }: { due: readonly Due[] }) {
   const orders = [...new Set(due.map((f) => f.order))];
   if (orders.length === 0) return <Notice title={text.none} />;
-  return orders.map((order) => <VehicleCard key={order} due={due.filter((f) => f.order === order)} />);
+  return orders.map((order) => (
+    <VehicleCard key={order} due={due.filter((f) => f.order === order)} />
+  ));
 }
 
 function VehicleCard({ due }: { due: readonly Due[] }) {
@@ -22,11 +24,18 @@ function VehicleCard({ due }: { due: readonly Due[] }) {
   const { vehicle, number, customer, jointName, kmPerDay } = first;
   return (
     <Card>
-      <Text role="heading" aria-level={3} style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}>
+      <Text
+        role="heading"
+        aria-level={3}
+        style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}
+      >
         {text.head(vehicle.plate, `${vehicle.maker} ${vehicle.model}`, customer)}
       </Text>
       <Line>{`${jointName} · ${text.usual(format.number(kmPerDay, 0))}`}</Line>
-      <Link href={`/orders/${first.order}`} style={[styles.link, { color: inks.brand, fontFamily: FONT }]}>
+      <Link
+        href={`/orders/${first.order}`}
+        style={[styles.link, { color: inks.brand, fontFamily: FONT }]}
+      >
         {text.openOrder(number)}
       </Link>
       {due.map((f) => (
@@ -40,4 +49,6 @@ function Row({ followUp }: { followUp: FollowUp }) {
   return <FollowUpRow followUp={followUp} {...useFollowUp(followUp)} />;
 }
 
-const styles = StyleSheet.create({ link: { fontSize: 16, minHeight: 44, paddingVertical: 10, textDecorationLine: 'underline' } });
+const styles = StyleSheet.create({
+  link: { fontSize: 16, minHeight: 44, paddingVertical: 10, textDecorationLine: 'underline' },
+});

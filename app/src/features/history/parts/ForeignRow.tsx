@@ -4,7 +4,13 @@ import { BigButton, Line } from '@/ui';
 import { text } from '../text';
 
 /** One record from another shop, in a list. */
-export function ForeignRow({ of: { run, number, joint }, under }: { of: { run: string; number: string; joint: string }; under: string }) {
+export function ForeignRow({
+  of: { run, number, joint },
+  under,
+}: {
+  of: { run: string; number: string; joint: string };
+  under: string;
+}) {
   const router = useRouter();
   const title = text.foreignTitle(number, joint);
   return (
@@ -13,7 +19,13 @@ export function ForeignRow({ of: { run, number, joint }, under }: { of: { run: s
         <Line strong>{title}</Line>
         <Line>{under}</Line>
       </View>
-      <BigButton text={text.foreignOpen} label={`${text.foreignOpen}: ${title}`} look="quiet" size="desk" onPress={() => router.push(`/foreign/${run}`)} />
+      <BigButton
+        text={text.foreignOpen}
+        label={`${text.foreignOpen}: ${title}`}
+        look="quiet"
+        size="desk"
+        onPress={() => router.push(`/foreign/${run}`)}
+      />
     </View>
   );
 }

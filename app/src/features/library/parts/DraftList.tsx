@@ -47,19 +47,32 @@ function DraftCard({ draft }: { draft: DraftBrief }) {
   );
 }
 
-/** A library that came from a file is approved whole; each that has something to answer is opened by itself. */
+/**
+ * A library that came from a file is approved whole; each that has something to answer is opened by
+ * itself.
+ */
 function ApproveAll({ library }: { library: Library }) {
   const { me } = useSignedIn();
   const [done, setDone] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const ready = library.drafts.filter((d) => d.imported && d.errors === 0 && d.warnings === 0 && (library.soleLead || d.editor.id !== me.person.id));
+  const ready = library.drafts.filter(
+    (d) =>
+      d.imported &&
+      d.errors === 0 &&
+      d.warnings === 0 &&
+      (library.soleLead || d.editor.id !== me.person.id),
+  );
   if (!isAllowed(me.role, 'sheet.approve') || ready.length === 0) return null;
   const approve = async (): Promise<void> => {
     setProblem(null);
     try {
       for (let at = 0; at < ready.length; at += AT_ONCE) {
         setDone(at);
-        await approveDrafts(ready.slice(at, at + AT_ONCE).map((d) => ({ sheet: d.sheet, version: d.version, seen: [] })));
+        await approveDrafts(
+          ready
+            .slice(at, at + AT_ONCE)
+            .map((d) => ({ sheet: d.sheet, version: d.version, seen: [] })),
+        );
       }
     } catch (thrown) {
       const error = asAppError(thrown);

@@ -14,13 +14,19 @@ import { text } from '../text';
 /** Sheets out as open files, and in again: first looked at, then written, all or nothing. */
 export function Exchange() {
   const { me } = useSignedIn();
-  const give = (form: 'json' | 'stages' | 'fasteners'): void => openFile(`${routes.exportSheets.path}?form=${form}`, 'keep');
+  const give = (form: 'json' | 'stages' | 'fasteners'): void =>
+    openFile(`${routes.exportSheets.path}?form=${form}`, 'keep');
   return (
     <Section title={text.exchange}>
       {isAllowed(me.role, 'sheet.approve') ? <Import /> : <Line>{text.onlyLead}</Line>}
       <BigButton text={text.exportAll} look="quiet" size="desk" onPress={() => give('json')} />
       <BigButton text={text.exportStages} look="quiet" size="desk" onPress={() => give('stages')} />
-      <BigButton text={text.exportFasteners} look="quiet" size="desk" onPress={() => give('fasteners')} />
+      <BigButton
+        text={text.exportFasteners}
+        look="quiet"
+        size="desk"
+        onPress={() => give('fasteners')}
+      />
     </Section>
   );
 }
@@ -37,7 +43,9 @@ function Import() {
   const run = async (file: File, mode: 'look' | 'write', skips: boolean): Promise<void> => {
     setStand({ at: 'busy', file, mode, progress: { sent: 0, line: null } });
     try {
-      const line = await importFile(file, mode, skips, (progress) => setStand({ at: 'busy', file, mode, progress: { ...progress } }));
+      const line = await importFile(file, mode, skips, (progress) =>
+        setStand({ at: 'busy', file, mode, progress: { ...progress } }),
+      );
       if (line.error) return setStand({ at: 'failed', error: refused(line) });
       if (mode === 'look') return setStand({ at: 'looked', file, line });
       setStand({ at: 'done', count: line.new + line.changed });
@@ -52,10 +60,19 @@ function Import() {
   };
   if (stand.at === 'busy') return <Busy stand={stand} />;
   if (stand.at === 'looked')
-    return <Looked file={stand.file} line={stand.line} onWrite={(skips) => void run(stand.file, 'write', skips)} onCancel={() => setStand({ at: 'choose' })} />;
+    return (
+      <Looked
+        file={stand.file}
+        line={stand.line}
+        onWrite={(skips) => void run(stand.file, 'write', skips)}
+        onCancel={() => setStand({ at: 'choose' })}
+      />
+    );
   return (
     <>
-      {stand.at === 'failed' ? <Notice title={stand.error.message} text={stand.error.fix} look="warn" alert /> : null}
+      {stand.at === 'failed' ? (
+        <Notice title={stand.error.message} text={stand.error.fix} look="warn" alert />
+      ) : null}
       {stand.at === 'done' ? <Notice title={text.brought(stand.count)} text={text.arrive} /> : null}
       <Line>{text.chooseHelp}</Line>
       <BigButton text={text.choose} look="plain" size="desk" onPress={() => void choose()} />
@@ -64,7 +81,9 @@ function Import() {
 }
 
 function refused({ error }: ImportLine): AppError {
-  return error && error.code in catalogue ? new AppError(error.code as ErrorCode, error.params) : new AppError('INTERNAL');
+  return error && error.code in catalogue
+    ? new AppError(error.code as ErrorCode, error.params)
+    : new AppError('INTERNAL');
 }
 
 function Busy({ stand }: { stand: Extract<Stand, { at: 'busy' }> }) {
@@ -74,19 +93,35 @@ function Busy({ stand }: { stand: Extract<Stand, { at: 'busy' }> }) {
     <View role="status">
       <Line strong>{mode === 'look' ? text.reading(file.name) : text.writing(file.name)}</Line>
       <ProgressBar progress={progress.sent} color={inks.brand} aria-hidden />
-      <Line>{progress.line ? text.read(progress.line.read) : text.sent(Math.round(progress.sent * 100))}</Line>
+      <Line>
+        {progress.line ? text.read(progress.line.read) : text.sent(Math.round(progress.sent * 100))}
+      </Line>
     </View>
   );
 }
 
-function Looked({ file, line, onWrite, onCancel }: { file: File; line: ImportLine; onWrite: (skips: boolean) => void; onCancel: () => void }) {
+function Looked({
+  file,
+  line,
+  onWrite,
+  onCancel,
+}: {
+  file: File;
+  line: ImportLine;
+  onWrite: (skips: boolean) => void;
+  onCancel: () => void;
+}) {
   const count = line.new + line.changed;
   return (
     <View style={{ gap: 10 }}>
       <View role="status">
         <Line strong>{text.found(file.name)}</Line>
-        {(['new', 'changed', 'same'] as const).map((k) => (line[k] > 0 ? <Line key={k}>{`${line[k]} ${text.counts[k]}`}</Line> : null))}
-        {line.refusedCount > 0 ? <Line strong>{`${line.refusedCount} ${text.counts.refused}`}</Line> : null}
+        {(['new', 'changed', 'same'] as const).map((k) =>
+          line[k] > 0 ? <Line key={k}>{`${line[k]} ${text.counts[k]}`}</Line> : null,
+        )}
+        {line.refusedCount > 0 ? (
+          <Line strong>{`${line.refusedCount} ${text.counts.refused}`}</Line>
+        ) : null}
       </View>
       {line.refused.slice(0, 12).map((r) => (
         <View key={`${r.place} ${r.sheet}`}>
@@ -97,7 +132,13 @@ function Looked({ file, line, onWrite, onCancel }: { file: File; line: ImportLin
       {line.refusedCount > 12 ? <Line>{text.refusedMore(line.refusedCount - 12)}</Line> : null}
       {count > 0 ? <Line>{text.arrive}</Line> : <Line>{text.nothing}</Line>}
       {count > 0 ? (
-        <BigButton text={line.refusedCount > 0 ? text.bringWithout(count, line.refusedCount) : text.bring(count)} size="desk" onPress={() => onWrite(line.refusedCount > 0)} />
+        <BigButton
+          text={
+            line.refusedCount > 0 ? text.bringWithout(count, line.refusedCount) : text.bring(count)
+          }
+          size="desk"
+          onPress={() => onWrite(line.refusedCount > 0)}
+        />
       ) : null}
       <BigButton text={text.cancel} look="quiet" size="desk" onPress={onCancel} />
     </View>

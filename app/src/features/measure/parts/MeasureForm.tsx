@@ -5,25 +5,62 @@ import { parseCents } from '@stennet/core/quantity';
 import type { EntryOf } from '@stennet/core/order';
 import { saveEntry, useKeptForm, useSignedIn } from '@/data';
 import { newId } from '@/platform/ids';
-import { BigButton, ChoiceField, FieldRow, Line, Notice, Section, TextField, useIsWide } from '@/ui';
+import {
+  BigButton,
+  ChoiceField,
+  FieldRow,
+  Line,
+  Notice,
+  Section,
+  TextField,
+  useIsWide,
+} from '@/ui';
 import { Instrument, Odd, Places, StripMarks } from '@/ui/measuring/Places';
-import { drawnRows, emptyForm, measuringOf, read, type MeasureForm as Form, type Put } from '@/ui/measuring/measuring';
+import {
+  drawnRows,
+  emptyForm,
+  measuringOf,
+  read,
+  type MeasureForm as Form,
+  type Put,
+} from '@/ui/measuring/measuring';
 import { Result } from '@/ui/measuring/Result';
 import { KIND_TEXT, text as measuringText } from '@/ui/measuring/text';
 import { text } from '../text';
 
 type Then = NonNullable<EntryOf<'measurement'>['then']>;
 
-/** One measurement: what, by what, its limits, place after place with large fields, and what it comes to while it is typed. */
+/**
+ * One measurement: what, by what, its limits, place after place with large fields, and what it
+ * comes to while it is typed.
+ */
 export function MeasureForm({ order }: { order: string }) {
   const isWide = useIsWide();
   const [id] = useState(newId);
-  const { form, put, clear, isTouched, isRestored } = useKeptForm<Form>(`measure ${order}`, emptyForm(id));
+  const { form, put, clear, isTouched, isRestored } = useKeptForm<Form>(
+    `measure ${order}`,
+    emptyForm(id),
+  );
   const [problem, setProblem] = useState(false);
   const { measured, judged, odd } = measuringOf(form);
   const begin = (what: MeasureKindId): void =>
-    put({ ...(form.what === what ? {} : { rows: measureKinds[what].rows.map((row) => ({ row, values: [] })), limits: {}, current: 0, confirmed: false }), what });
-  const ready = measured && judged && form.of.trim() && form.instrument.trim() && (odd.length === 0 || form.confirmed);
+    put({
+      ...(form.what === what
+        ? {}
+        : {
+            rows: measureKinds[what].rows.map((row) => ({ row, values: [] })),
+            limits: {},
+            current: 0,
+            confirmed: false,
+          }),
+      what,
+    });
+  const ready =
+    measured &&
+    judged &&
+    form.of.trim() &&
+    form.instrument.trim() &&
+    (odd.length === 0 || form.confirmed);
   const save = (): void => {
     if (!measured || !judged) return;
     const { what, unit, uncertainty, limits, rows, strip } = measured;
@@ -36,10 +73,16 @@ export function MeasureForm({ order }: { order: string }) {
       unit,
       uncertainty,
       limits,
-      rows: rows.filter((r) => measureKinds[what].needsAll || r.values.some((v) => v !== null)).map((r) => ({ row: r.row, values: [...r.values] })),
-      ...(strip && strip.length >= 2 ? { strip: strip.map(([w, c]): [number, number] => [w, c]) } : {}),
+      rows: rows
+        .filter((r) => measureKinds[what].needsAll || r.values.some((v) => v !== null))
+        .map((r) => ({ row: r.row, values: [...r.values] })),
+      ...(strip && strip.length >= 2
+        ? { strip: strip.map(([w, c]): [number, number] => [w, c]) }
+        : {}),
       verdict: judged.verdict,
-      ...(judged.verdict !== 'pass' && typeof mend === 'number' && typeof replace === 'number' ? { prices: { mend, replace } } : {}),
+      ...(judged.verdict !== 'pass' && typeof mend === 'number' && typeof replace === 'number'
+        ? { prices: { mend, replace } }
+        : {}),
       ...(judged.verdict !== 'pass' && form.then ? { then: form.then as Then } : {}),
       ...(form.note.trim() ? { note: form.note.trim() } : {}),
     };
@@ -49,20 +92,35 @@ export function MeasureForm({ order }: { order: string }) {
     <Section title={text.choose}>
       {isRestored ? <Line>{text.kept}</Line> : null}
       {problem ? <Notice title={text.cannotKeep} look="warn" alert /> : null}
-      <ChoiceField label={text.what} value={form.what ?? undefined} options={MEASURE_KINDS.map((k) => ({ value: k, text: KIND_TEXT[k].title }))} onChange={begin} />
+      <ChoiceField
+        label={text.what}
+        value={form.what ?? undefined}
+        options={MEASURE_KINDS.map((k) => ({ value: k, text: KIND_TEXT[k].title }))}
+        onChange={begin}
+      />
       {form.what && measured ? (
         <View style={isWide ? styles.wide : styles.phone}>
           <View style={isWide ? styles.half : styles.phone}>
             <Line>{KIND_TEXT[form.what].say}</Line>
-            <TextField label={text.of} value={form.of} onChange={(of) => put({ of: of.slice(0, 80) })} />
+            <TextField
+              label={text.of}
+              value={form.of}
+              onChange={(of) => put({ of: of.slice(0, 80) })}
+            />
             <Instrument form={form} put={put} />
             <Limits form={form} put={put} what={form.what} />
           </View>
           <View style={isWide ? styles.half : styles.phone}>
             <Places form={form} put={put} what={form.what} rows={drawnRows(form, judged)} />
-            {judged ? <Judgement form={form} put={put} judged={judged} odd={odd} /> : <Line>{measuringText.missing}</Line>}
+            {judged ? (
+              <Judgement form={form} put={put} judged={judged} odd={odd} />
+            ) : (
+              <Line>{measuringText.missing}</Line>
+            )}
             <BigButton text={text.save} disabled={!ready} onPress={save} />
-            {isTouched ? <BigButton text={text.letGo} look="quiet" size="desk" onPress={clear} /> : null}
+            {isTouched ? (
+              <BigButton text={text.letGo} look="quiet" size="desk" onPress={clear} />
+            ) : null}
           </View>
         </View>
       ) : null}
@@ -92,7 +150,17 @@ function Limits({ form, put, what }: { form: Form; put: Put; what: MeasureKindId
   );
 }
 
-function Judgement({ form, put, judged, odd }: { form: Form; put: Put; judged: NonNullable<ReturnType<typeof measuringOf>['judged']>; odd: readonly string[] }) {
+function Judgement({
+  form,
+  put,
+  judged,
+  odd,
+}: {
+  form: Form;
+  put: Put;
+  judged: NonNullable<ReturnType<typeof measuringOf>['judged']>;
+  odd: readonly string[];
+}) {
   const { format } = useSignedIn();
   return (
     <>
@@ -103,12 +171,19 @@ function Judgement({ form, put, judged, odd }: { form: Form; put: Put; judged: N
         <ChoiceField
           label={text.then}
           value={form.then || undefined}
-          options={(Object.keys(text.thens) as Then[]).map((t) => ({ value: t as string, text: text.thens[t] }))}
+          options={(Object.keys(text.thens) as Then[]).map((t) => ({
+            value: t as string,
+            text: text.thens[t],
+          }))}
           onChange={(then) => put({ then })}
         />
       )}
       {judged.verdict === 'pass' ? null : <Prices form={form} put={put} />}
-      <TextField label={text.note} value={form.note} onChange={(note) => put({ note: note.slice(0, 1000) })} />
+      <TextField
+        label={text.note}
+        value={form.note}
+        onChange={(note) => put({ note: note.slice(0, 1000) })}
+      />
     </>
   );
 }
@@ -120,10 +195,26 @@ function Prices({ form, put }: { form: Form; put: Put }) {
   return (
     <>
       <FieldRow>
-        <TextField label={text.mend} value={form.mend} mode="decimal" onChange={(t) => put({ mend: t })} problem={mend === undefined ? text.priceWrong : undefined} />
-        <TextField label={text.replace} value={form.replace} mode="decimal" onChange={(t) => put({ replace: t })} problem={replace === undefined ? text.priceWrong : undefined} />
+        <TextField
+          label={text.mend}
+          value={form.mend}
+          mode="decimal"
+          onChange={(t) => put({ mend: t })}
+          problem={mend === undefined ? text.priceWrong : undefined}
+        />
+        <TextField
+          label={text.replace}
+          value={form.replace}
+          mode="decimal"
+          onChange={(t) => put({ replace: t })}
+          problem={replace === undefined ? text.priceWrong : undefined}
+        />
       </FieldRow>
-      {typeof mend === 'number' && typeof replace === 'number' ? <Line strong>{text.cheaper(format.price(mend), format.price(replace), mend <= replace)}</Line> : null}
+      {typeof mend === 'number' && typeof replace === 'number' ? (
+        <Line strong>
+          {text.cheaper(format.price(mend), format.price(replace), mend <= replace)}
+        </Line>
+      ) : null}
     </>
   );
 }

@@ -3,7 +3,10 @@ import { saveEntry, type Change } from '@/data';
 import { text } from '../text';
 
 /** Keeps a change on this device and sends it; what the device itself cannot keep is said. */
-export function useSave(): { problem: string | null; save: (change: Change, after?: () => void) => void } {
+export function useSave(): {
+  problem: string | null;
+  save: (change: Change, after?: () => void) => void;
+} {
   const [problem, setProblem] = useState<string | null>(null);
   return {
     problem,

@@ -21,10 +21,38 @@ export function Afterwards({ order }: { order: Order }) {
         <Row key={followUp.id} followUp={followUp} />
       ))}
       <View style={{ gap: 8 }}>
-        {begun ? <BigButton text={text.handOver} look="quiet" size="desk" onPress={() => openFile(handOverPath(order.id), 'show')} /> : null}
-        {begun ? <BigButton text={text.archive} look="quiet" size="desk" onPress={() => openFile(archivePath(order.id), 'keep')} /> : null}
-        <BigButton text={text.earlier} look="quiet" size="desk" onPress={() => router.navigate({ pathname: '/history', params: { by: 'vehicle', vin: order.vehicle.vin } })} />
-        {order.state === 'handedOver' && order.customer !== ERASED && isAllowed(me.role, 'shop.write') ? <EraseCustomer order={order.id} /> : null}
+        {begun ? (
+          <BigButton
+            text={text.handOver}
+            look="quiet"
+            size="desk"
+            onPress={() => openFile(handOverPath(order.id), 'show')}
+          />
+        ) : null}
+        {begun ? (
+          <BigButton
+            text={text.archive}
+            look="quiet"
+            size="desk"
+            onPress={() => openFile(archivePath(order.id), 'keep')}
+          />
+        ) : null}
+        <BigButton
+          text={text.earlier}
+          look="quiet"
+          size="desk"
+          onPress={() =>
+            router.navigate({
+              pathname: '/history',
+              params: { by: 'vehicle', vin: order.vehicle.vin },
+            })
+          }
+        />
+        {order.state === 'handedOver' &&
+        order.customer !== ERASED &&
+        isAllowed(me.role, 'shop.write') ? (
+          <EraseCustomer order={order.id} />
+        ) : null}
       </View>
     </Section>
   );

@@ -15,7 +15,11 @@ interface Props {
 /** Symptom, what is looked at before the engine is condemned, and what was found. */
 export function Diagnosis({ order, entries, mayWrite }: Props) {
   const [open, setOpen] = useState(false);
-  const { form, put, clear, isTouched } = useKeptForm(`finding ${order}`, { symptom: '', looked: '', found: '' });
+  const { form, put, clear, isTouched } = useKeptForm(`finding ${order}`, {
+    symptom: '',
+    looked: '',
+    found: '',
+  });
   return (
     <Section title={text.diagnosis}>
       {ofKind(entries, 'finding').map((e) => (
@@ -37,7 +41,12 @@ export function Diagnosis({ order, entries, mayWrite }: Props) {
       ) : (
         <>
           {ofKind(entries, 'finding').length === 0 ? <Line>{text.diagnosisHint}</Line> : null}
-          <BigButton text={text.addFinding} look="quiet" size="desk" onPress={() => setOpen(true)} />
+          <BigButton
+            text={text.addFinding}
+            look="quiet"
+            size="desk"
+            onPress={() => setOpen(true)}
+          />
         </>
       )}
     </Section>
@@ -50,7 +59,17 @@ interface Finding {
   found: string;
 }
 
-function Form({ order, form, put, onClose }: { order: string; form: Finding; put: (change: Partial<Finding>) => void; onClose: () => void }) {
+function Form({
+  order,
+  form,
+  put,
+  onClose,
+}: {
+  order: string;
+  form: Finding;
+  put: (change: Partial<Finding>) => void;
+  onClose: () => void;
+}) {
   const { problem, save } = useSave();
   const known = SYMPTOMS.find((s) => s.says === form.symptom);
   const [own, setOwn] = useState(form.symptom !== '' && !known);
@@ -61,25 +80,61 @@ function Form({ order, form, put, onClose }: { order: string; form: Finding; put
       <ChoiceField
         label={text.symptom}
         value={own ? 'own' : form.symptom}
-        options={[...SYMPTOMS.map((s) => ({ value: s.says, text: s.says })), { value: 'own', text: text.otherSymptom }]}
+        options={[
+          ...SYMPTOMS.map((s) => ({ value: s.says, text: s.says })),
+          { value: 'own', text: text.otherSymptom },
+        ]}
         onChange={(symptom) => {
           setOwn(symptom === 'own');
           put({ symptom: symptom === 'own' ? '' : symptom, looked: '' });
         }}
       />
-      {own ? <TextField label={text.symptom} value={form.symptom} onChange={(symptom) => put({ symptom: symptom.slice(0, 80) })} /> : null}
+      {own ? (
+        <TextField
+          label={text.symptom}
+          value={form.symptom}
+          onChange={(symptom) => put({ symptom: symptom.slice(0, 80) })}
+        />
+      ) : null}
       {known ? (
-        <ChoiceField label={text.lookAt} value={form.looked} options={known.look.map((l) => ({ value: l, text: l }))} onChange={(looked) => put({ looked })} />
+        <ChoiceField
+          label={text.lookAt}
+          value={form.looked}
+          options={known.look.map((l) => ({ value: l, text: l }))}
+          onChange={(looked) => put({ looked })}
+        />
       ) : (
-        <TextField label={text.looked} value={form.looked} onChange={(looked) => put({ looked: looked.slice(0, 80) })} />
+        <TextField
+          label={text.looked}
+          value={form.looked}
+          onChange={(looked) => put({ looked: looked.slice(0, 80) })}
+        />
       )}
-      <TextField label={text.foundLabel} value={form.found} lines={2} onChange={(found) => put({ found: found.slice(0, 1000) })} />
+      <TextField
+        label={text.foundLabel}
+        value={form.found}
+        lines={2}
+        onChange={(found) => put({ found: found.slice(0, 1000) })}
+      />
       <BigButton
         text={text.save}
         look="plain"
         size="desk"
         disabled={!ready}
-        onPress={() => save({ order, body: { kind: 'finding', symptom: form.symptom.trim(), looked: form.looked.trim(), found: form.found.trim() } }, onClose)}
+        onPress={() =>
+          save(
+            {
+              order,
+              body: {
+                kind: 'finding',
+                symptom: form.symptom.trim(),
+                looked: form.looked.trim(),
+                found: form.found.trim(),
+              },
+            },
+            onClose,
+          )
+        }
       />
       <BigButton text={text.letGo} look="quiet" size="desk" onPress={onClose} />
     </>

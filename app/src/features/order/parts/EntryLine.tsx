@@ -7,7 +7,15 @@ import { useSave } from '../hooks/useSave';
 import { text } from '../text';
 
 /** One entry with who wrote it, and what became of it on its way. */
-export function EntryLine({ order, entry, children }: { order: string; entry: ShownEntry; children: ReactNode }) {
+export function EntryLine({
+  order,
+  entry,
+  children,
+}: {
+  order: string;
+  entry: ShownEntry;
+  children: ReactNode;
+}) {
   const inks = useInks();
   const { format } = useSignedIn();
   const { waiting } = entry;
@@ -32,9 +40,29 @@ function Refused({ order, entry }: { order: string; entry: ShownEntry }) {
       <Line strong>{`${text.refused}: ${why.message} ${why.fix}`}</Line>
       <Line>{said(mine.body)}</Line>
       <View style={styles.row}>
-        <BigButton text={text.theirs} look="quiet" size="desk" grow onPress={() => void letEntryGo(entry.id)} />
+        <BigButton
+          text={text.theirs}
+          look="quiet"
+          size="desk"
+          grow
+          onPress={() => void letEntryGo(entry.id)}
+        />
         {code === 'ORDER_CHANGED' ? (
-          <BigButton text={text.mine} look="plain" size="desk" grow onPress={() => save({ order, entry: entry.id, version: entry.version, body: mine.body, gone: mine.gone })} />
+          <BigButton
+            text={text.mine}
+            look="plain"
+            size="desk"
+            grow
+            onPress={() =>
+              save({
+                order,
+                entry: entry.id,
+                version: entry.version,
+                body: mine.body,
+                gone: mine.gone,
+              })
+            }
+          />
         ) : null}
       </View>
     </View>
@@ -43,7 +71,11 @@ function Refused({ order, entry }: { order: string; entry: ShownEntry }) {
 
 /** What was written, in short. */
 function said(body: ShownEntry['body']): string {
-  const texts = Object.entries(body).flatMap(([name, value]) => (typeof value === 'string' && !['kind', 'job', 'joint', 'need', 'photo', 'person'].includes(name) ? [value] : []));
+  const texts = Object.entries(body).flatMap(([name, value]) =>
+    typeof value === 'string' && !['kind', 'job', 'joint', 'need', 'photo', 'person'].includes(name)
+      ? [value]
+      : [],
+  );
   return texts.join(' · ');
 }
 

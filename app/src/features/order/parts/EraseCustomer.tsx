@@ -11,7 +11,8 @@ export function EraseCustomer({ order }: { order: string }) {
   const [own, setOwn] = useState('');
   const [error, setError] = useState<AppError | null>(null);
   const [isBusy, setBusy] = useState(false);
-  if (!isAsked) return <BigButton text={text.erase} look="quiet" size="desk" onPress={() => setAsked(true)} />;
+  if (!isAsked)
+    return <BigButton text={text.erase} look="quiet" size="desk" onPress={() => setAsked(true)} />;
   const erase = (): void => {
     setBusy(true);
     eraseCustomer(order, own).then(
@@ -27,7 +28,13 @@ export function EraseCustomer({ order }: { order: string }) {
       <Line>{text.eraseText}</Line>
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
       <PinField label={text.erasePassword} value={own} onChange={setOwn} isDigits={false} />
-      <BigButton text={text.eraseYes} look="plain" size="desk" disabled={!own || isBusy} onPress={erase} />
+      <BigButton
+        text={text.eraseYes}
+        look="plain"
+        size="desk"
+        disabled={!own || isBusy}
+        onPress={erase}
+      />
       <BigButton text={text.cancel} look="quiet" size="desk" onPress={() => setAsked(false)} />
     </View>
   );

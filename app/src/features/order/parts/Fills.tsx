@@ -11,7 +11,10 @@ interface Props {
   mayWrite: boolean;
 }
 
-/** What was filled in, by whoever filled it: nothing stands on the hand-over sheet that nobody recorded. */
+/**
+ * What was filled in, by whoever filled it: nothing stands on the hand-over sheet that nobody
+ * recorded.
+ */
 export function Fills({ order, entries, mayWrite }: Props) {
   const { form, put, clear, isTouched } = useKeptForm(`fill ${order}`, { what: '', amount: '' });
   const [open, setOpen] = useState(false);
@@ -31,15 +34,31 @@ export function Fills({ order, entries, mayWrite }: Props) {
       {!mayWrite ? null : open || isTouched ? (
         <>
           <FieldRow>
-            <TextField label={text.fillWhat} value={form.what} onChange={(what) => put({ what: what.slice(0, 80) })} />
-            <TextField label={text.fillAmount} value={form.amount} onChange={(amount) => put({ amount: amount.slice(0, 40) })} />
+            <TextField
+              label={text.fillWhat}
+              value={form.what}
+              onChange={(what) => put({ what: what.slice(0, 80) })}
+            />
+            <TextField
+              label={text.fillAmount}
+              value={form.amount}
+              onChange={(amount) => put({ amount: amount.slice(0, 40) })}
+            />
           </FieldRow>
           <BigButton
             text={text.save}
             look="plain"
             size="desk"
             disabled={!form.what.trim() || !form.amount.trim()}
-            onPress={() => save({ order, body: { kind: 'filled', what: form.what.trim(), amount: form.amount.trim() } }, close)}
+            onPress={() =>
+              save(
+                {
+                  order,
+                  body: { kind: 'filled', what: form.what.trim(), amount: form.amount.trim() },
+                },
+                close,
+              )
+            }
           />
           <BigButton text={text.letGo} look="quiet" size="desk" onPress={close} />
         </>

@@ -13,8 +13,21 @@ import { seenOf } from './StateBar';
 
 type Job = Order['jobs'][number];
 
-/** One job over its chained joints: done, in work, next; what happened on the way and is not put right yet. */
-export function JobCard({ order, job, entries, mayWrite }: { order: Order; job: Job; entries: readonly ShownEntry[]; mayWrite: boolean }) {
+/**
+ * One job over its chained joints: done, in work, next; what happened on the way and is not put
+ * right yet.
+ */
+export function JobCard({
+  order,
+  job,
+  entries,
+  mayWrite,
+}: {
+  order: Order;
+  job: Job;
+  entries: readonly ShownEntry[];
+  mayWrite: boolean;
+}) {
   const router = useRouter();
   const { problem, save } = useSave();
   const places = jointPlaces(job.joints);
@@ -28,7 +41,11 @@ export function JobCard({ order, job, entries, mayWrite }: { order: Order; job: 
           joint={joint}
           place={places[i] ?? 'later'}
           before={job.joints[i - 1]?.name ?? ''}
-          scope={mayWrite && joint.instances ? <Scope order={order.id} joint={joint} entries={entries} /> : null}
+          scope={
+            mayWrite && joint.instances ? (
+              <Scope order={order.id} joint={joint} entries={entries} />
+            ) : null
+          }
         />
       ))}
       {byRuns.length > 0 ? <Notice title={text.stillIn(byRuns.join(', '))} look="warn" /> : null}
@@ -38,7 +55,9 @@ export function JobCard({ order, job, entries, mayWrite }: { order: Order; job: 
         job={job.id}
         entries={entries}
         mayWrite={mayWrite}
-        onSave={(body, of) => save({ order: order.id, body, ...(of ? { entry: of.id, version: of.version } : {}) })}
+        onSave={(body, of) =>
+          save({ order: order.id, body, ...(of ? { entry: of.id, version: of.version } : {}) })
+        }
         onFind={() => router.navigate({ pathname: '/find', params: { maker, engine } })}
         wrap={(e, line) => (
           <EntryLine order={order.id} entry={e as ShownEntry}>

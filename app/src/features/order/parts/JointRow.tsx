@@ -12,18 +12,44 @@ import { BigButton, Line, useInks } from '@/ui';
 import { text } from '../text';
 
 /** One joint of a job: how far it is, its runs, and what comes next on it. */
-export function JointRow({ joint, place, before, scope }: { joint: Joint; place: JointPlace; before: string; scope?: ReactNode }) {
+export function JointRow({
+  joint,
+  place,
+  before,
+  scope,
+}: {
+  joint: Joint;
+  place: JointPlace;
+  before: string;
+  scope?: ReactNode;
+}) {
   const inks = useInks();
   const { me } = useSignedIn();
   const mayWrite = isAllowed(me.role, 'run.write');
   return (
     <View style={[styles.joint, { borderTopColor: inks.line }]}>
       <View style={styles.line}>
-        <Text style={{ fontSize: 18, fontWeight: '700', color: inks.ink, flexShrink: 1 }}>{joint.name}</Text>
-        <Text style={{ fontSize: 15, color: place === 'next' || place === 'inWork' ? inks.brand : inks.inkSoft, fontWeight: '700' }}>{text.place[place]}</Text>
+        <Text style={{ fontSize: 18, fontWeight: '700', color: inks.ink, flexShrink: 1 }}>
+          {joint.name}
+        </Text>
+        <Text
+          style={{
+            fontSize: 15,
+            color: place === 'next' || place === 'inWork' ? inks.brand : inks.inkSoft,
+            fontWeight: '700',
+          }}
+        >
+          {text.place[place]}
+        </Text>
       </View>
-      <Text style={{ fontSize: 16, color: inks.inkSoft }}>{text.sheet(joint.sheetTitle, joint.revision)}</Text>
-      {joint.runs.length === 0 ? <Text style={{ fontSize: 16, color: inks.inkSoft }}>{place === 'later' ? text.after(before) : text.notStarted}</Text> : null}
+      <Text style={{ fontSize: 16, color: inks.inkSoft }}>
+        {text.sheet(joint.sheetTitle, joint.revision)}
+      </Text>
+      {joint.runs.length === 0 ? (
+        <Text style={{ fontSize: 16, color: inks.inkSoft }}>
+          {place === 'later' ? text.after(before) : text.notStarted}
+        </Text>
+      ) : null}
       {joint.runs.map((run) => (
         <RunLine key={run.id} joint={joint} run={run} mayWrite={mayWrite} />
       ))}
@@ -41,24 +67,49 @@ function RunLine({ joint, run, mayWrite }: { joint: Joint; run: RunBrief; mayWri
   const isOpen = run.state !== 'finished';
   const isApart = run.part === TAKE_APART;
   const standing = !isOpen
-    ? (isApart ? text.apartAt : text.finished)(format.dateTime(new Date(run.lastAt)), run.holderPerson)
+    ? (isApart ? text.apartAt : text.finished)(
+        format.dateTime(new Date(run.lastAt)),
+        run.holderPerson,
+      )
     : run.standing.stageName
       ? text.running(run.standing.stageName, run.standing.done, run.standing.of)
       : text.ready;
   const isMine = run.holderDevice === deviceId() && mayWrite;
   return (
     <View style={styles.run}>
-      <Text style={{ fontSize: 16, color: inks.inkSoft }}>{joint.runs.length > 1 || name !== joint.name ? `${name}: ${standing}` : standing}</Text>
-      {run.standing.asksLead > 0 ? <Line strong>{text.waitsLead(run.standing.asksLead)}</Line> : null}
-      {run.standing.asksLead > 0 && me.role === 'lead' ? <BigButton text={text.decide(name)} size="desk" onPress={() => router.navigate(`/runs/${run.id}`)} /> : null}
+      <Text style={{ fontSize: 16, color: inks.inkSoft }}>
+        {joint.runs.length > 1 || name !== joint.name ? `${name}: ${standing}` : standing}
+      </Text>
+      {run.standing.asksLead > 0 ? (
+        <Line strong>{text.waitsLead(run.standing.asksLead)}</Line>
+      ) : null}
+      {run.standing.asksLead > 0 && me.role === 'lead' ? (
+        <BigButton
+          text={text.decide(name)}
+          size="desk"
+          onPress={() => router.navigate(`/runs/${run.id}`)}
+        />
+      ) : null}
       {(run.standing.happened ?? []).map((h) => (
         <Line key={h}>{`▲ ${h}`}</Line>
       ))}
-      {run.standing.bags.length > 0 ? <Line>{run.standing.bags.map((b) => text.bag(b.bag, b.fasteners.join(', '))).join(' ')}</Line> : null}
-      {isOpen ? <BigButton text={isMine ? text.carryOn(name) : text.watch} size="desk" onPress={() => router.navigate(`/runs/${run.id}`)} /> : null}
+      {run.standing.bags.length > 0 ? (
+        <Line>
+          {run.standing.bags.map((b) => text.bag(b.bag, b.fasteners.join(', '))).join(' ')}
+        </Line>
+      ) : null}
+      {isOpen ? (
+        <BigButton
+          text={isMine ? text.carryOn(name) : text.watch}
+          size="desk"
+          onPress={() => router.navigate(`/runs/${run.id}`)}
+        />
+      ) : null}
       <BigButton
         text={isApart ? text.apartRecord : text.record}
-        label={joint.runs.length > 1 ? `${isApart ? text.apartRecord : text.record}: ${name}` : undefined}
+        label={
+          joint.runs.length > 1 ? `${isApart ? text.apartRecord : text.record}: ${name}` : undefined
+        }
         look="plain"
         size="desk"
         onPress={() => router.navigate(`/runs/${run.id}/record`)}
@@ -67,14 +118,29 @@ function RunLine({ joint, run, mayWrite }: { joint: Joint; run: RunBrief; mayWri
   );
 }
 
-/** What may be begun: taking apart first, then tightening; with several of them the one that is next in the sitting. */
+/**
+ * What may be begun: taking apart first, then tightening; with several of them the one that is next
+ * in the sitting.
+ */
 function Begin({ joint, place }: { joint: Joint; place: JointPlace }) {
   const router = useRouter();
   const { instances, runs } = joint;
   const state = jointState(joint);
   const go = (part: string, instance: string | null) => (): void =>
-    router.navigate({ pathname: '/joints/[joint]', params: { joint: joint.id, ...(part === PROCEDURE ? {} : { part }), ...(instance === null ? {} : { of: instance }) } });
-  const toTakeApart = joint.takesApart && state !== 'tight' ? (instances?.labels ?? [null]).find((i) => !runOf(runs, TAKE_APART, i) && !runOf(runs, PROCEDURE, i)) : undefined;
+    router.navigate({
+      pathname: '/joints/[joint]',
+      params: {
+        joint: joint.id,
+        ...(part === PROCEDURE ? {} : { part }),
+        ...(instance === null ? {} : { of: instance }),
+      },
+    });
+  const toTakeApart =
+    joint.takesApart && state !== 'tight'
+      ? (instances?.labels ?? [null]).find(
+          (i) => !runOf(runs, TAKE_APART, i) && !runOf(runs, PROCEDURE, i),
+        )
+      : undefined;
   const toTighten = nextToTighten(joint);
   const look = place === 'later' ? 'quiet' : 'main';
   return (
@@ -87,7 +153,9 @@ function Begin({ joint, place }: { joint: Joint; place: JointPlace }) {
           onPress={go(TAKE_APART, toTakeApart)}
         />
       )}
-      {toTighten?.crankDeg === undefined ? null : <Line strong>{text.crank(`${toTighten.crankDeg}°`)}</Line>}
+      {toTighten?.crankDeg === undefined ? null : (
+        <Line strong>{text.crank(`${toTighten.crankDeg}°`)}</Line>
+      )}
       {toTighten ? (
         <BigButton
           text={text.tighten(runName(joint, { part: PROCEDURE, instance: toTighten.instance }))}
@@ -100,17 +168,28 @@ function Begin({ joint, place }: { joint: Joint; place: JointPlace }) {
   );
 }
 
-/** The one that is next: none where it is in work already. A paused one is passed over for its companion. */
-function nextToTighten({ instances, runs }: Joint): { instance: string | null; crankDeg?: number } | null {
+/**
+ * The one that is next: none where it is in work already. A paused one is passed over for its
+ * companion.
+ */
+function nextToTighten({
+  instances,
+  runs,
+}: Joint): { instance: string | null; crankDeg?: number } | null {
   if (!instances) return runOf(runs, PROCEDURE, null) ? null : { instance: null };
   const own = runs.filter((r) => r.part === PROCEDURE);
-  const states = Object.fromEntries(own.flatMap((r) => (r.instance ? [[r.instance, { status: r.state }]] : [])));
+  const states = Object.fromEntries(
+    own.flatMap((r) => (r.instance ? [[r.instance, { status: r.state }]] : [])),
+  );
   const last = [...own].sort((a, b) => a.lastAt.localeCompare(b.lastAt)).at(-1)?.instance;
   const stands = last ? (instances.crankDeg?.[last] ?? null) : null;
   const next = nextInSitting({ instances }, states, null);
   if (next.kind !== 'run' || states[next.instance]) return null;
   const deg = instances.crankDeg?.[next.instance];
-  return { instance: next.instance, ...(deg !== undefined && stands !== null && deg !== stands ? { crankDeg: deg } : {}) };
+  return {
+    instance: next.instance,
+    ...(deg !== undefined && stands !== null && deg !== stands ? { crankDeg: deg } : {}),
+  };
 }
 
 const styles = StyleSheet.create({

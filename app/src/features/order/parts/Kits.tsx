@@ -33,12 +33,24 @@ export function Kits({ order, job, lines, entries, mayWrite }: Props) {
         <EntryLine key={e.id} order={order} entry={e}>
           <Compared kit={e.body} needs={needs} />
           {mayWrite && !e.body.taken ? (
-            <BigButton text={text.kitTake} look="quiet" size="desk" onPress={() => save({ order, entry: e.id, version: e.version, body: { ...e.body, taken: true } })} />
+            <BigButton
+              text={text.kitTake}
+              look="quiet"
+              size="desk"
+              onPress={() =>
+                save({ order, entry: e.id, version: e.version, body: { ...e.body, taken: true } })
+              }
+            />
           ) : null}
         </EntryLine>
       ))}
       {!mayWrite ? null : open ? (
-        <Form job={job.id} needs={needs} onSave={(body) => save({ order, body }, () => setOpen(false))} onClose={() => setOpen(false)} />
+        <Form
+          job={job.id}
+          needs={needs}
+          onSave={(body) => save({ order, body }, () => setOpen(false))}
+          onClose={() => setOpen(false)}
+        />
       ) : (
         <BigButton text={text.addKit} look="quiet" size="desk" onPress={() => setOpen(true)} />
       )}
@@ -48,34 +60,80 @@ export function Kits({ order, job, lines, entries, mayWrite }: Props) {
 
 function Compared({ kit, needs }: { kit: KitEntry; needs: readonly PricedNeed[] }) {
   const { format } = useSignedIn();
-  const compared = compareKit({ name: kit.name, cents: kit.cents ?? null, holds: kit.holds }, needs);
+  const compared = compareKit(
+    { name: kit.name, cents: kit.cents ?? null, holds: kit.holds },
+    needs,
+  );
   const { lacks, withKitCents, separateCents } = compared;
   return (
     <>
       <Line strong>{`${kit.name}${kit.taken ? ` · ${text.kitTaken}` : ''}`}</Line>
       {lacks.length > 0 ? (
-        <Notice title={text.kitLacks(lacks.map((n) => (n.count > 1 ? `${n.count} × ${n.what}` : n.what)).join(', '))} look="warn" />
+        <Notice
+          title={text.kitLacks(
+            lacks.map((n) => (n.count > 1 ? `${n.count} × ${n.what}` : n.what)).join(', '),
+          )}
+          look="warn"
+        />
       ) : (
         <Line>{text.kitWhole}</Line>
       )}
-      <Line>{withKitCents === null || separateCents === null ? text.kitOpen : text.kitSum(format.price(withKitCents), format.price(separateCents))}</Line>
+      <Line>
+        {withKitCents === null || separateCents === null
+          ? text.kitOpen
+          : text.kitSum(format.price(withKitCents), format.price(separateCents))}
+      </Line>
     </>
   );
 }
 
-function Form({ job, needs, onSave, onClose }: { job: string; needs: readonly PricedNeed[]; onSave: (body: KitEntry) => void; onClose: () => void }) {
+function Form({
+  job,
+  needs,
+  onSave,
+  onClose,
+}: {
+  job: string;
+  needs: readonly PricedNeed[];
+  onSave: (body: KitEntry) => void;
+  onClose: () => void;
+}) {
   const [name, setName] = useState('');
   const [price, setPrice] = useState('');
   const [holds, setHolds] = useState<string[]>([]);
   const cents = parseCents(price);
-  const body: KitEntry = { kind: 'kit', job, name: name.trim(), holds, taken: false, ...(typeof cents === 'number' ? { cents } : {}) };
+  const body: KitEntry = {
+    kind: 'kit',
+    job,
+    name: name.trim(),
+    holds,
+    taken: false,
+    ...(typeof cents === 'number' ? { cents } : {}),
+  };
   return (
     <View style={styles.form}>
       <TextField label={text.kitName} value={name} onChange={(t) => setName(t.slice(0, 80))} />
-      <TextField label={text.kitPrice} value={price} onChange={setPrice} mode="decimal" problem={cents === undefined ? text.priceWrong : undefined} />
-      <FlagsField label={text.kitHolds} values={holds} options={needs.map((n) => ({ value: n.key, text: n.what }))} onChange={setHolds} />
+      <TextField
+        label={text.kitPrice}
+        value={price}
+        onChange={setPrice}
+        mode="decimal"
+        problem={cents === undefined ? text.priceWrong : undefined}
+      />
+      <FlagsField
+        label={text.kitHolds}
+        values={holds}
+        options={needs.map((n) => ({ value: n.key, text: n.what }))}
+        onChange={setHolds}
+      />
       {name.trim() ? <Compared kit={body} needs={needs} /> : null}
-      <BigButton text={text.save} look="plain" size="desk" disabled={!name.trim() || cents === undefined} onPress={() => onSave(body)} />
+      <BigButton
+        text={text.save}
+        look="plain"
+        size="desk"
+        disabled={!name.trim() || cents === undefined}
+        onPress={() => onSave(body)}
+      />
       <BigButton text={text.cancel} look="quiet" size="desk" onPress={onClose} />
     </View>
   );

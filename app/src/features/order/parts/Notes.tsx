@@ -30,7 +30,12 @@ export function Notes({ order, entries, mayWrite }: Props) {
       ))}
       {!mayWrite ? null : open || isTouched ? (
         <>
-          <TextField label={text.note} value={form.note} lines={3} onChange={(note) => put({ note: note.slice(0, 1000) })} />
+          <TextField
+            label={text.note}
+            value={form.note}
+            lines={3}
+            onChange={(note) => put({ note: note.slice(0, 1000) })}
+          />
           <BigButton
             text={text.save}
             look="plain"

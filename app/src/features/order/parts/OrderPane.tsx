@@ -24,7 +24,9 @@ export function OrderPane({ order, isBeside = false }: { order: Order; isBeside?
   const entries = useEntries(order);
   const mayWrite = isAllowed(me.role, 'order.write') && order.state !== 'handedOver';
   const common = { order: order.id, entries, mayWrite };
-  const jobs = order.jobs.map((job) => <JobCard key={job.id} order={order} job={job} entries={entries} mayWrite={mayWrite} />);
+  const jobs = order.jobs.map((job) => (
+    <JobCard key={job.id} order={order} job={job} entries={entries} mayWrite={mayWrite} />
+  ));
   const addJob = mayWrite ? <AddJob order={order} /> : null;
   const state = <StateBar order={order} entries={entries} mayWrite={mayWrite} />;
   const parts = <PartsLink order={order} entries={entries} />;
@@ -87,8 +89,20 @@ function PartsLink({ order, entries }: { order: Order; entries: readonly ShownEn
   const measured = ofKind(entries, 'measurement').length;
   return (
     <View style={styles.links}>
-      <BigButton text={text.partsLink(open)} look="plain" size="desk" grow onPress={() => router.navigate(`/orders/${order.id}/parts`)} />
-      <BigButton text={text.measure(measured)} look="plain" size="desk" grow onPress={() => router.navigate(`/orders/${order.id}/measure`)} />
+      <BigButton
+        text={text.partsLink(open)}
+        look="plain"
+        size="desk"
+        grow
+        onPress={() => router.navigate(`/orders/${order.id}/parts`)}
+      />
+      <BigButton
+        text={text.measure(measured)}
+        look="plain"
+        size="desk"
+        grow
+        onPress={() => router.navigate(`/orders/${order.id}/measure`)}
+      />
     </View>
   );
 }
@@ -106,7 +120,9 @@ function Facts({ order, mayWrite }: { order: Order; mayWrite: boolean }) {
     [text.vin, vehicle.vin],
     [text.built, format.date(new Date(`${vehicle.built}T12:00:00Z`))],
     [text.customer, order.customer],
-    ...(order.promisedAt ? [[text.promised, format.dateTime(new Date(order.promisedAt))] as [string, string]] : []),
+    ...(order.promisedAt
+      ? [[text.promised, format.dateTime(new Date(order.promisedAt))] as [string, string]]
+      : []),
   ];
   return (
     <Card>
@@ -120,9 +136,21 @@ function Facts({ order, mayWrite }: { order: Order; mayWrite: boolean }) {
         text={text.find(vehicle.engine)}
         look="quiet"
         size="desk"
-        onPress={() => router.navigate({ pathname: '/find', params: { maker: vehicle.maker, engine: vehicle.engine } })}
+        onPress={() =>
+          router.navigate({
+            pathname: '/find',
+            params: { maker: vehicle.maker, engine: vehicle.engine },
+          })
+        }
       />
-      {mayWrite ? <BigButton text={text.edit} look="quiet" size="desk" onPress={() => router.navigate(`/orders/${order.id}/edit`)} /> : null}
+      {mayWrite ? (
+        <BigButton
+          text={text.edit}
+          look="quiet"
+          size="desk"
+          onPress={() => router.navigate(`/orders/${order.id}/edit`)}
+        />
+      ) : null}
     </Card>
   );
 }

@@ -12,12 +12,21 @@ interface Props {
   mayWrite: boolean;
 }
 type Sent = EntryOf<'outside'>;
-const NEXT: Record<Sent['state'], Sent['state'] | null> = { asked: 'away', away: 'back', back: 'checked', checked: null };
+const NEXT: Record<Sent['state'], Sent['state'] | null> = {
+  asked: 'away',
+  away: 'back',
+  back: 'checked',
+  checked: null,
+};
 
 /** Parts that went to a machine shop: asked, came back, checked on return. */
 export function Outside({ order, entries, mayWrite }: Props) {
   const [open, setOpen] = useState(false);
-  const { form, put, clear, isTouched } = useKeptForm(`outside ${order}`, { what: '', to: '', asked: '' });
+  const { form, put, clear, isTouched } = useKeptForm(`outside ${order}`, {
+    what: '',
+    to: '',
+    asked: '',
+  });
   const { problem, save } = useSave();
   const close = (): void => {
     clear();
@@ -33,20 +42,52 @@ export function Outside({ order, entries, mayWrite }: Props) {
           <Line>{`${e.body.to}. ${e.body.asked}`}</Line>
           {e.body.cameBack ? <Line>{`${text.outsideCame}: ${e.body.cameBack}`}</Line> : null}
           {e.body.checked ? <Line>{`${text.outsideChecked}: ${e.body.checked}`}</Line> : null}
-          {mayWrite ? <Onward body={e.body} onSave={(body) => save({ order, entry: e.id, version: e.version, body })} /> : null}
+          {mayWrite ? (
+            <Onward
+              body={e.body}
+              onSave={(body) => save({ order, entry: e.id, version: e.version, body })}
+            />
+          ) : null}
         </EntryLine>
       ))}
       {!mayWrite ? null : open || isTouched ? (
         <>
-          <TextField label={text.outsideWhat} value={form.what} onChange={(what) => put({ what: what.slice(0, 80) })} />
-          <TextField label={text.outsideTo} value={form.to} onChange={(to) => put({ to: to.slice(0, 80) })} />
-          <TextField label={text.outsideAsked} value={form.asked} lines={2} onChange={(asked) => put({ asked: asked.slice(0, 1000) })} />
+          <TextField
+            label={text.outsideWhat}
+            value={form.what}
+            onChange={(what) => put({ what: what.slice(0, 80) })}
+          />
+          <TextField
+            label={text.outsideTo}
+            value={form.to}
+            onChange={(to) => put({ to: to.slice(0, 80) })}
+          />
+          <TextField
+            label={text.outsideAsked}
+            value={form.asked}
+            lines={2}
+            onChange={(asked) => put({ asked: asked.slice(0, 1000) })}
+          />
           <BigButton
             text={text.save}
             look="plain"
             size="desk"
             disabled={!ready}
-            onPress={() => save({ order, body: { kind: 'outside', what: form.what.trim(), to: form.to.trim(), asked: form.asked.trim(), state: 'asked' } }, close)}
+            onPress={() =>
+              save(
+                {
+                  order,
+                  body: {
+                    kind: 'outside',
+                    what: form.what.trim(),
+                    to: form.to.trim(),
+                    asked: form.asked.trim(),
+                    state: 'asked',
+                  },
+                },
+                close,
+              )
+            }
           />
           <BigButton text={text.letGo} look="quiet" size="desk" onPress={close} />
         </>
@@ -64,11 +105,23 @@ function Onward({ body, onSave }: { body: Sent; onSave: (body: Sent) => void }) 
   if (!to) return null;
   const label = to === 'back' ? text.outsideCame : to === 'checked' ? text.outsideChecked : null;
   const said = words.trim();
-  const next: Sent = { ...body, state: to, ...(to === 'back' ? { cameBack: said } : to === 'checked' ? { checked: said } : {}) };
+  const next: Sent = {
+    ...body,
+    state: to,
+    ...(to === 'back' ? { cameBack: said } : to === 'checked' ? { checked: said } : {}),
+  };
   return (
     <>
-      {label ? <TextField label={label} value={words} onChange={(t) => setWords(t.slice(0, 1000))} /> : null}
-      <BigButton text={text.outsideNext[body.state]} look="quiet" size="desk" disabled={label !== null && !said} onPress={() => onSave(next)} />
+      {label ? (
+        <TextField label={label} value={words} onChange={(t) => setWords(t.slice(0, 1000))} />
+      ) : null}
+      <BigButton
+        text={text.outsideNext[body.state]}
+        look="quiet"
+        size="desk"
+        disabled={label !== null && !said}
+        onPress={() => onSave(next)}
+      />
     </>
   );
 }

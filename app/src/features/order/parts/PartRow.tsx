@@ -8,7 +8,18 @@ import { HEADS, type Sheet } from '@stennet/core/procedure';
 import { initialState } from '@stennet/core/run';
 import { parseCents } from '@stennet/core/quantity';
 import { useSignedIn, type ShownEntry } from '@/data';
-import { BigButton, Chip, ChoiceField, FieldRow, FONT, Line, Notice, NumberField, TextField, useInks } from '@/ui';
+import {
+  BigButton,
+  Chip,
+  ChoiceField,
+  FieldRow,
+  FONT,
+  Line,
+  Notice,
+  NumberField,
+  TextField,
+  useInks,
+} from '@/ui';
 import { JointMapView } from '@/ui/work';
 import { useSave } from '../hooks/useSave';
 import { PART_STATE_TEXT, text } from '../text';
@@ -37,27 +48,68 @@ export function PartRow({ order, line, shown, sheet, mayWrite }: Props) {
     count: need.count,
     state: 'needed',
   };
-  const putBody = (next: Part): void => save({ order, ...(line.entry ? { entry: line.entry.id, version: line.entry.version } : {}), body: next });
+  const putBody = (next: Part): void =>
+    save({
+      order,
+      ...(line.entry ? { entry: line.entry.id, version: line.entry.version } : {}),
+      body: next,
+    });
   const put = (change: Partial<Part>): void => putBody({ ...body, ...change });
   const detail = (
     <>
-      <Line strong>{`${text.count(need.count, need.what)}${line.jointName ? ` · ${line.jointName}` : ''}`}</Line>
+      <Line
+        strong
+      >{`${text.count(need.count, need.what)}${line.jointName ? ` · ${line.jointName}` : ''}`}</Line>
       {need.why ? <Line>{need.why}</Line> : null}
       {problem ? <Notice title={problem} look="warn" alert /> : null}
-      {sheet && need.reuse === 'reuse-in-place' ? <HoleMap sheet={sheet} group={need.key.slice('group:'.length)} /> : null}
-      {isReused ? null : <States body={line.entry?.body} name={need.what} mayWrite={mayWrite} onPut={(state) => put({ state })} />}
-      {sheet && line.entry && isWrongPart(line.entry.body, sheet) ? <Notice title={text.wrong} text={text.wrongStays} look="warn" /> : null}
+      {sheet && need.reuse === 'reuse-in-place' ? (
+        <HoleMap sheet={sheet} group={need.key.slice('group:'.length)} />
+      ) : null}
+      {isReused ? null : (
+        <States
+          body={line.entry?.body}
+          name={need.what}
+          mayWrite={mayWrite}
+          onPut={(state) => put({ state })}
+        />
+      )}
+      {sheet && line.entry && isWrongPart(line.entry.body, sheet) ? (
+        <Notice title={text.wrong} text={text.wrongStays} look="warn" />
+      ) : null}
       {line.entry ? <From body={line.entry.body} /> : null}
       {mayWrite && !isReused ? (
         <View style={styles.row}>
-          <BigButton text={text.more} label={`${text.more}: ${need.what}`} look="quiet" size="desk" onPress={() => setOpen(open === 'more' ? null : 'more')} />
+          <BigButton
+            text={text.more}
+            label={`${text.more}: ${need.what}`}
+            look="quiet"
+            size="desk"
+            onPress={() => setOpen(open === 'more' ? null : 'more')}
+          />
           {sheet ? (
-            <BigButton text={text.check} label={`${text.check}: ${need.what}`} look="quiet" size="desk" grow onPress={() => setOpen(open === 'check' ? null : 'check')} />
+            <BigButton
+              text={text.check}
+              label={`${text.check}: ${need.what}`}
+              look="quiet"
+              size="desk"
+              grow
+              onPress={() => setOpen(open === 'check' ? null : 'check')}
+            />
           ) : null}
         </View>
       ) : null}
-      {open === 'more' ? <More body={body} onSave={(next) => (putBody(next), setOpen(null))} /> : null}
-      {open === 'check' && sheet ? <Check sheet={sheet} body={body} need={need.key} count={need.count} onSave={(seen) => (put({ seen }), setOpen(null))} /> : null}
+      {open === 'more' ? (
+        <More body={body} onSave={(next) => (putBody(next), setOpen(null))} />
+      ) : null}
+      {open === 'check' && sheet ? (
+        <Check
+          sheet={sheet}
+          body={body}
+          need={need.key}
+          count={need.count}
+          onSave={(seen) => (put({ seen }), setOpen(null))}
+        />
+      ) : null}
     </>
   );
   return shown ? (
@@ -69,13 +121,21 @@ export function PartRow({ order, line, shown, sheet, mayWrite }: Props) {
   );
 }
 
-/** Where each one came from: laid out beside the part in this picture, each goes back into its own hole. */
+/**
+ * Where each one came from: laid out beside the part in this picture, each goes back into its own
+ * hole.
+ */
 function HoleMap({ sheet, group }: { sheet: Sheet; group: string }) {
   const own = sheet.seats.filter((s) => s.group === group);
   const numbers = Object.fromEntries(own.map((s) => [s.id, s.id]));
   return (
     <View style={{ height: 170 }}>
-      <JointMapView sheet={sheet} marks={seatMarks(sheet, initialState(sheet).progress, null)} numbers={numbers} label={text.holeMap(own.map((s) => s.id).join(', '))} />
+      <JointMapView
+        sheet={sheet}
+        marks={seatMarks(sheet, initialState(sheet).progress, null)}
+        numbers={numbers}
+        label={text.holeMap(own.map((s) => s.id).join(', '))}
+      />
     </View>
   );
 }
@@ -86,12 +146,28 @@ function Plain({ children }: { children: ReactNode }) {
 }
 
 /** One tap from state to state; before anything was said none is on. */
-function States({ body, name, mayWrite, onPut }: { body: Part | undefined; name: string; mayWrite: boolean; onPut: (state: PartState) => void }) {
+function States({
+  body,
+  name,
+  mayWrite,
+  onPut,
+}: {
+  body: Part | undefined;
+  name: string;
+  mayWrite: boolean;
+  onPut: (state: PartState) => void;
+}) {
   if (!mayWrite) return <Line strong>{PART_STATE_TEXT[body?.state ?? 'needed']}</Line>;
   return (
     <View style={styles.states} role="radiogroup" aria-label={`${text.partState}: ${name}`}>
       {PART_STATES.map((s) => (
-        <Chip key={s} role="radio" text={PART_STATE_TEXT[s]} on={body?.state === s} onPress={() => onPut(s)} />
+        <Chip
+          key={s}
+          role="radio"
+          text={PART_STATE_TEXT[s]}
+          on={body?.state === s}
+          onPress={() => onPut(s)}
+        />
       ))}
     </View>
   );
@@ -100,7 +176,11 @@ function States({ body, name, mayWrite, onPut }: { body: Part | undefined; name:
 function From({ body }: { body: Part }) {
   const inks = useInks();
   const { format } = useSignedIn();
-  const facts = [body.number, body.lot && `${text.lot} ${body.lot}`, body.cents === undefined ? '' : format.price(body.cents)].filter(Boolean);
+  const facts = [
+    body.number,
+    body.lot && `${text.lot} ${body.lot}`,
+    body.cents === undefined ? '' : format.price(body.cents),
+  ].filter(Boolean);
   if (facts.length === 0) return null;
   return (
     <>
@@ -108,7 +188,14 @@ function From({ body }: { body: Part }) {
       {body.lot ? (
         <Link
           href={`/history?by=lot&lot=${encodeURIComponent(body.lot)}` as never}
-          style={{ color: inks.brand, fontFamily: FONT, fontSize: 16, minHeight: 44, paddingVertical: 10, textDecorationLine: 'underline' }}
+          style={{
+            color: inks.brand,
+            fontFamily: FONT,
+            fontSize: 16,
+            minHeight: 44,
+            paddingVertical: 10,
+            textDecorationLine: 'underline',
+          }}
         >
           {text.lotUsed(body.lot)}
         </Link>
@@ -124,40 +211,105 @@ function More({ body, onSave }: { body: Part; onSave: (next: Part) => void }) {
   const cents = parseCents(price);
   const change = (): void => {
     const { number: _n, lot: _l, cents: _c, ...rest } = body;
-    onSave({ ...rest, ...(number.trim() ? { number: number.trim() } : {}), ...(lot.trim() ? { lot: lot.trim() } : {}), ...(typeof cents === 'number' ? { cents } : {}) });
+    onSave({
+      ...rest,
+      ...(number.trim() ? { number: number.trim() } : {}),
+      ...(lot.trim() ? { lot: lot.trim() } : {}),
+      ...(typeof cents === 'number' ? { cents } : {}),
+    });
   };
   return (
     <>
       <FieldRow>
-        <TextField label={text.partNumber} value={number} onChange={(t) => setNumber(t.slice(0, 40))} />
+        <TextField
+          label={text.partNumber}
+          value={number}
+          onChange={(t) => setNumber(t.slice(0, 40))}
+        />
         <TextField label={text.lot} value={lot} onChange={(t) => setLot(t.slice(0, 40))} />
-        <TextField label={text.price} value={price} onChange={setPrice} mode="decimal" problem={cents === undefined ? text.priceWrong : undefined} />
+        <TextField
+          label={text.price}
+          value={price}
+          onChange={setPrice}
+          mode="decimal"
+          problem={cents === undefined ? text.priceWrong : undefined}
+        />
       </FieldRow>
-      <BigButton text={text.save} look="plain" size="desk" disabled={cents === undefined} onPress={change} />
+      <BigButton
+        text={text.save}
+        look="plain"
+        size="desk"
+        disabled={cents === undefined}
+        onPress={change}
+      />
     </>
   );
 }
 
-/** What came, against what the sheet asks for: a wrong thread or length is caught before it is in the hole. */
-function Check({ sheet, body, need, count, onSave }: { sheet: Sheet; body: Part; need: string; count: number; onSave: (seen: PartSeenBody) => void }) {
+/**
+ * What came, against what the sheet asks for: a wrong thread or length is caught before it is in
+ * the hole.
+ */
+function Check({
+  sheet,
+  body,
+  need,
+  count,
+  onSave,
+}: {
+  sheet: Sheet;
+  body: Part;
+  need: string;
+  count: number;
+  onSave: (seen: PartSeenBody) => void;
+}) {
   const [seen, setSeen] = useState<PartSeen>(body.seen ?? {});
   const group = sheet.groups.find((g) => `group:${g.id}` === need);
   const said = Object.values(seen).some((x) => x !== undefined && x !== '');
-  const wrong = group ? wrongPart(group, count, seen) : seen.count !== undefined && seen.count < count ? [{ by: 'count', text: text.tooFew(seen.count, count) }] : [];
+  const wrong = group
+    ? wrongPart(group, count, seen)
+    : seen.count !== undefined && seen.count < count
+      ? [{ by: 'count', text: text.tooFew(seen.count, count) }]
+      : [];
   // What the sheet does not give cannot be compared: said, instead of a match that nobody checked.
   const unknown = !group || (seen.lengthMm !== undefined && group.lengthMm === undefined);
   const lengthBad = seen.lengthMm !== undefined && !(seen.lengthMm > 0 && seen.lengthMm <= 1000);
-  const countBad = seen.count !== undefined && !(Number.isInteger(seen.count) && seen.count >= 1 && seen.count <= 1000);
+  const countBad =
+    seen.count !== undefined &&
+    !(Number.isInteger(seen.count) && seen.count >= 1 && seen.count <= 1000);
   return (
     <>
       <FieldRow>
-        {group ? <TextField label={text.seenThread} value={seen.thread ?? ''} onChange={(thread) => setSeen({ ...seen, thread: thread.slice(0, 20) })} /> : null}
         {group ? (
-          <NumberField label={text.seenLength} value={seen.lengthMm} onChange={(lengthMm) => setSeen({ ...seen, lengthMm })} problem={lengthBad ? text.lengthWrong : undefined} />
+          <TextField
+            label={text.seenThread}
+            value={seen.thread ?? ''}
+            onChange={(thread) => setSeen({ ...seen, thread: thread.slice(0, 20) })}
+          />
         ) : null}
-        <NumberField label={text.seenCount} value={seen.count} onChange={(n) => setSeen({ ...seen, count: n })} problem={countBad ? text.countWrong : undefined} />
+        {group ? (
+          <NumberField
+            label={text.seenLength}
+            value={seen.lengthMm}
+            onChange={(lengthMm) => setSeen({ ...seen, lengthMm })}
+            problem={lengthBad ? text.lengthWrong : undefined}
+          />
+        ) : null}
+        <NumberField
+          label={text.seenCount}
+          value={seen.count}
+          onChange={(n) => setSeen({ ...seen, count: n })}
+          problem={countBad ? text.countWrong : undefined}
+        />
       </FieldRow>
-      {group ? <ChoiceField label={text.seenHead} value={seen.head} options={HEADS.map((h) => ({ value: h, text: h }))} onChange={(head) => setSeen({ ...seen, head })} /> : null}
+      {group ? (
+        <ChoiceField
+          label={text.seenHead}
+          value={seen.head}
+          options={HEADS.map((h) => ({ value: h, text: h }))}
+          onChange={(head) => setSeen({ ...seen, head })}
+        />
+      ) : null}
       {wrong.length > 0 ? (
         <Notice title={text.wrong} text={wrong.map((w) => w.text).join(' ')} look="warn" alert />
       ) : said ? (
@@ -165,7 +317,13 @@ function Check({ sheet, body, need, count, onSave }: { sheet: Sheet; body: Part;
           <Line strong>{unknown ? text.fitsUnknown : text.fits}</Line>
         </View>
       ) : null}
-      <BigButton text={text.save} look="plain" size="desk" disabled={!said || lengthBad || countBad} onPress={() => onSave(kept(seen))} />
+      <BigButton
+        text={text.save}
+        look="plain"
+        size="desk"
+        disabled={!said || lengthBad || countBad}
+        onPress={() => onSave(kept(seen))}
+      />
     </>
   );
 }

@@ -32,7 +32,9 @@ export function People({ order, entries, mayWrite }: Props) {
               label={`${text.remove} ${nameOf(e.body.person)}`}
               look="quiet"
               size="desk"
-              onPress={() => save({ order, entry: e.id, version: e.version, body: e.body, gone: true })}
+              onPress={() =>
+                save({ order, entry: e.id, version: e.version, body: e.body, gone: true })
+              }
             />
           ) : null}
         </EntryLine>

@@ -22,7 +22,14 @@ export function Photos({ order, entries, mayWrite }: Props) {
     if (!file) return;
     const photo = await shrinkPhoto(file);
     // Named by its bytes once the server has them.
-    save({ order, photo, body: { kind: 'photo', photo: '0'.repeat(64), of: form.of.trim(), width: 1, height: 1 } }, clear);
+    save(
+      {
+        order,
+        photo,
+        body: { kind: 'photo', photo: '0'.repeat(64), of: form.of.trim(), width: 1, height: 1 },
+      },
+      clear,
+    );
   };
   return (
     <Section title={text.photos}>
@@ -35,8 +42,18 @@ export function Photos({ order, entries, mayWrite }: Props) {
       ))}
       {mayWrite ? (
         <>
-          <TextField label={text.photoOf} value={form.of} onChange={(of) => put({ of: of.slice(0, 80) })} />
-          <BigButton text={text.addPhoto} look="quiet" size="desk" disabled={!form.of.trim()} onPress={() => void take()} />
+          <TextField
+            label={text.photoOf}
+            value={form.of}
+            onChange={(of) => put({ of: of.slice(0, 80) })}
+          />
+          <BigButton
+            text={text.addPhoto}
+            look="quiet"
+            size="desk"
+            disabled={!form.of.trim()}
+            onPress={() => void take()}
+          />
         </>
       ) : null}
     </Section>
@@ -49,7 +66,14 @@ function Picture({ entry }: { entry: ReturnType<typeof ofKind<'photo'>>[number] 
   useEffect(() => () => (own ? URL.revokeObjectURL(own) : undefined), [own]);
   const uri = blob ? own : photoPath(entry.body.photo);
   if (!uri) return <View style={styles.photo} />;
-  return <Image source={{ uri }} accessibilityLabel={text.photoAlt(entry.body.of, entry.by)} style={styles.photo} resizeMode="contain" />;
+  return (
+    <Image
+      source={{ uri }}
+      accessibilityLabel={text.photoAlt(entry.body.of, entry.by)}
+      style={styles.photo}
+      resizeMode="contain"
+    />
+  );
 }
 
 const styles = StyleSheet.create({ photo: { width: '100%', height: 220, borderRadius: 8 } });

@@ -20,8 +20,18 @@ export function AngleHelp({ sheet }: { sheet: Sheet }) {
   if (angles.length === 0) return null;
   return (
     <Section title={text.angles}>
-      <ChoiceField label={text.room} value={room} options={ROOMS.map((r) => ({ value: r, text: `${r}°` }))} onChange={setRoom} />
-      <ChoiceField label={text.step} value={step} options={STEPS.map((s) => ({ value: s, text: text.steps[s] }))} onChange={setStep} />
+      <ChoiceField
+        label={text.room}
+        value={room}
+        options={ROOMS.map((r) => ({ value: r, text: `${r}°` }))}
+        onChange={setRoom}
+      />
+      <ChoiceField
+        label={text.step}
+        value={step}
+        options={STEPS.map((s) => ({ value: s, text: text.steps[s] }))}
+        onChange={setStep}
+      />
       {angles.map((deg) => {
         const { swings: n, usableDeg } = swings(deg, Number(room), Number(step));
         const count = flats(deg);
@@ -31,8 +41,23 @@ export function AngleHelp({ sheet }: { sheet: Sheet }) {
           </Line>
         );
       })}
-      <ChoiceField label={text.drive} value={drive} options={DRIVES.map((d) => ({ value: d, text: d }))} onChange={setDrive} />
-      <BigButton text={text.disc} look="quiet" size="desk" onPress={() => openFile(`/api/sheets/${sheet.id}/${sheet.revision}/disc?drive=${encodeURIComponent(drive)}`, 'show')} />
+      <ChoiceField
+        label={text.drive}
+        value={drive}
+        options={DRIVES.map((d) => ({ value: d, text: d }))}
+        onChange={setDrive}
+      />
+      <BigButton
+        text={text.disc}
+        look="quiet"
+        size="desk"
+        onPress={() =>
+          openFile(
+            `/api/sheets/${sheet.id}/${sheet.revision}/disc?drive=${encodeURIComponent(drive)}`,
+            'show',
+          )
+        }
+      />
     </Section>
   );
 }

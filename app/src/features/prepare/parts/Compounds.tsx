@@ -14,7 +14,10 @@ interface Props {
   entries: readonly ShownEntry[];
 }
 
-/** Each compound at its place on the fastener, and what another one would do; one that is chosen stays chosen, for the lead at the bolt. */
+/**
+ * Each compound at its place on the fastener, and what another one would do; one that is chosen
+ * stays chosen, for the lead at the bolt.
+ */
 export function Compounds({ data, entries }: Props) {
   return (
     <Section title={text.compounds}>
@@ -26,13 +29,20 @@ export function Compounds({ data, entries }: Props) {
 }
 
 function OfGroup({ data, entries, group }: Props & { group: Group }) {
-  const kept = ofKind(entries, 'compound').find((e) => e.body.joint === data.joint && e.body.group === group.id);
-  const chosen = kept && kept.body.condition !== group.frictionCondition ? kept.body.condition : undefined;
+  const kept = ofKind(entries, 'compound').find(
+    (e) => e.body.joint === data.joint && e.body.group === group.id,
+  );
+  const chosen =
+    kept && kept.body.condition !== group.frictionCondition ? kept.body.condition : undefined;
   const [open, setOpen] = useState(false);
   const [problem, setProblem] = useState(false);
   const choose = (condition: FrictionCondition): void => {
     const body = { kind: 'compound', joint: data.joint, group: group.id, condition } as const;
-    saveEntry({ order: data.order.id, ...(kept ? { entry: kept.id, version: kept.version } : {}), body }).catch(() => setProblem(true));
+    saveEntry({
+      order: data.order.id,
+      ...(kept ? { entry: kept.id, version: kept.version } : {}),
+      body,
+    }).catch(() => setProblem(true));
   };
   return (
     <View style={{ gap: 8 }}>
@@ -54,10 +64,23 @@ function OfGroup({ data, entries, group }: Props & { group: Group }) {
             onChoose={choose}
             change={chosen ? otherCompound(data.sheet, group, chosen) : null}
           />
-          {chosen ? <BigButton text={text.asPublished(FRICTION_TEXT[group.frictionCondition])} look="quiet" size="desk" onPress={() => choose(group.frictionCondition)} /> : null}
+          {chosen ? (
+            <BigButton
+              text={text.asPublished(FRICTION_TEXT[group.frictionCondition])}
+              look="quiet"
+              size="desk"
+              onPress={() => choose(group.frictionCondition)}
+            />
+          ) : null}
         </>
       ) : (
-        <BigButton text={text.otherCompound} label={`${text.otherCompound} ${group.name}`} look="quiet" size="desk" onPress={() => setOpen(true)} />
+        <BigButton
+          text={text.otherCompound}
+          label={`${text.otherCompound} ${group.name}`}
+          look="quiet"
+          size="desk"
+          onPress={() => setOpen(true)}
+        />
       )}
     </View>
   );

@@ -9,8 +9,19 @@ import { Section, useInks } from '@/ui';
 import { text } from '../text';
 import { partOf } from './NewParts';
 
-/** Everything else as one list, in the order it is met at the vehicle; read as a whole, confirmed by starting. */
-export function LayOut({ data, entries, isApart }: { data: JointSheet; entries: readonly ShownEntry[]; isApart: boolean }) {
+/**
+ * Everything else as one list, in the order it is met at the vehicle; read as a whole, confirmed by
+ * starting.
+ */
+export function LayOut({
+  data,
+  entries,
+  isApart,
+}: {
+  data: JointSheet;
+  entries: readonly ShownEntry[];
+  isApart: boolean;
+}) {
   const { sheet } = data;
   const inks = useInks();
   const { format } = useSignedIn();
@@ -21,8 +32,16 @@ export function LayOut({ data, entries, isApart }: { data: JointSheet; entries: 
   };
   const parts = isApart ? [] : partsOf(sheet);
   const lines = [
-    ...parts.filter((p) => p.key.startsWith('part:')).map((p) => (p.need === 'consider' ? text.consider(p.what, p.why) : `${text.part(p.count, p.what)}${state(p)}`)),
-    ...parts.filter((p) => p.need === 'reuse').map((p) => `${text.part(p.count, p.what)}. ${p.why}`),
+    ...parts
+      .filter((p) => p.key.startsWith('part:'))
+      .map((p) =>
+        p.need === 'consider'
+          ? text.consider(p.what, p.why)
+          : `${text.part(p.count, p.what)}${state(p)}`,
+      ),
+    ...parts
+      .filter((p) => p.need === 'reuse')
+      .map((p) => `${text.part(p.count, p.what)}. ${p.why}`),
     sheet.holding?.loosening ? text.holdLoosening(sheet.holding.loosening) : '',
     !isApart && sheet.holding?.tightening ? text.holdTightening(sheet.holding.tightening) : '',
     ...shopLines(sheet, tools.data ? inUse(tools.data) : [], format),
@@ -44,17 +63,33 @@ export function LayOut({ data, entries, isApart }: { data: JointSheet; entries: 
 function shopLines(sheet: Sheet, tools: readonly ListedTool[], format: Formatter): string[] {
   const engine = sheet.applies.engine.toLowerCase();
   return tools.flatMap((t) => {
-    if ((t.kind !== 'crankLock' && t.kind !== 'drawingTool') || !t.fits.toLowerCase().includes(engine) || !usesTool(sheet, t.kind)) return [];
-    return t.kind === 'crankLock' ? [text.shopLock(t.name, text.holds[t.holds])] : [text.shopDrawing(t.name, format.quantity(t.ceiling).text)];
+    if (
+      (t.kind !== 'crankLock' && t.kind !== 'drawingTool') ||
+      !t.fits.toLowerCase().includes(engine) ||
+      !usesTool(sheet, t.kind)
+    )
+      return [];
+    return t.kind === 'crankLock'
+      ? [text.shopLock(t.name, text.holds[t.holds])]
+      : [text.shopDrawing(t.name, format.quantity(t.ceiling).text)];
   });
 }
 
-/** Steps by phase, and within one as the sheet has them; what only a failure asks for is not laid out. */
+/**
+ * Steps by phase, and within one as the sheet has them; what only a failure asks for is not laid
+ * out.
+ */
 function inOrderMet(sheet: Sheet): Sheet['steps'] {
-  return PHASES.flatMap((phase) => sheet.steps.filter((s) => s.phase === phase && s.due.when !== 'atFailure' && s.kind !== 'mark' && isDueIn(sheet, s)));
+  return PHASES.flatMap((phase) =>
+    sheet.steps.filter(
+      (s) =>
+        s.phase === phase && s.due.when !== 'atFailure' && s.kind !== 'mark' && isDueIn(sheet, s),
+    ),
+  );
 }
 
 /** Not what another part of the sheet asks for. */
-const isDueIn = (sheet: Sheet, { due }: Sheet['steps'][number]): boolean => !('stage' in due) || sheet.stages.some((s) => s.id === due.stage);
+const isDueIn = (sheet: Sheet, { due }: Sheet['steps'][number]): boolean =>
+  !('stage' in due) || sheet.stages.some((s) => s.id === due.stage);
 
 const styles = StyleSheet.create({ line: { borderTopWidth: 1, paddingTop: 8 } });

@@ -13,7 +13,10 @@ interface Props {
   onAnswer: (seat: string, is: 'out' | 'repaired') => void;
 }
 
-/** A stud that stayed broken in its hole is not asked for again, unless somebody says that it is repaired. */
+/**
+ * A stud that stayed broken in its hole is not asked for again, unless somebody says that it is
+ * repaired.
+ */
 export function LeftOut({ sheet, seats, answers, onAnswer }: Props) {
   if (seats.length === 0) return null;
   return (
@@ -27,7 +30,13 @@ export function LeftOut({ sheet, seats, answers, onAnswer }: Props) {
             <Line strong>{name}</Line>
             <View style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}>
               {(['out', 'repaired'] as const).map((is) => (
-                <Chip key={is} role="radio" text={text.outIs[is]} on={answers[seat] === is} onPress={() => onAnswer(seat, is)} />
+                <Chip
+                  key={is}
+                  role="radio"
+                  text={text.outIs[is]}
+                  on={answers[seat] === is}
+                  onPress={() => onAnswer(seat, is)}
+                />
               ))}
             </View>
           </View>

@@ -8,9 +8,14 @@ import { BigButton, Card, Heading, Line, Notice } from '@/ui';
 import { text } from '../text';
 
 /** Groups whose fasteners are used once. */
-export const newFasteners = (data: JointSheet): PartNeed[] => partsOf(data.sheet).filter((n) => n.need === 'new' && n.key.startsWith('group:'));
+export const newFasteners = (data: JointSheet): PartNeed[] =>
+  partsOf(data.sheet).filter((n) => n.need === 'new' && n.key.startsWith('group:'));
 
-export const partOf = (data: JointSheet, need: PartNeed, entries: readonly ShownEntry[]): ShownEntry<EntryOf<'part'>> | undefined =>
+export const partOf = (
+  data: JointSheet,
+  need: PartNeed,
+  entries: readonly ShownEntry[],
+): ShownEntry<EntryOf<'part'>> | undefined =>
   ofKind(entries, 'part').find((e) => e.body.joint === data.joint && e.body.need === need.key);
 
 export const isHere = (part: ShownEntry<EntryOf<'part'>> | undefined, sheet: Sheet): boolean =>
@@ -41,18 +46,38 @@ function One({ data, job, entries, left, onLeave, need }: Props & { need: PartNe
     );
   }
   const here = (): void => {
-    const body: EntryOf<'part'> = { ...(part?.body ?? { kind: 'part', job: job ?? '', joint: data.joint, need: need.key, what: need.what, count: need.count }), state: 'here' };
-    saveEntry({ order: data.order.id, ...(part ? { entry: part.id, version: part.version } : {}), body }).catch(() => setProblem(true));
+    const body: EntryOf<'part'> = {
+      ...(part?.body ?? {
+        kind: 'part',
+        job: job ?? '',
+        joint: data.joint,
+        need: need.key,
+        what: need.what,
+        count: need.count,
+      }),
+      state: 'here',
+    };
+    saveEntry({
+      order: data.order.id,
+      ...(part ? { entry: part.id, version: part.version } : {}),
+      body,
+    }).catch(() => setProblem(true));
   };
   return (
     <Card edge="warn">
       <Heading>{text.newTitle(need.count, need.what)}</Heading>
       <Line>{need.why}</Line>
-      {part && isWrongPart(part.body, data.sheet) ? <Notice title={text.newWrong} text={text.newWrongText} look="warn" alert /> : null}
+      {part && isWrongPart(part.body, data.sheet) ? (
+        <Notice title={text.newWrong} text={text.newWrongText} look="warn" alert />
+      ) : null}
       {part?.body.state === 'ordered' ? <Line strong>{text.newOrdered}</Line> : null}
       {problem ? <Notice title={text.cannotKeep} look="warn" alert /> : null}
       {job ? <BigButton text={text.newYes(need.count)} look="plain" onPress={here} /> : null}
-      {left.has(need.key) ? <Line strong>{text.newLead}</Line> : <BigButton text={text.newNo} look="quiet" onPress={() => onLeave(need.key)} />}
+      {left.has(need.key) ? (
+        <Line strong>{text.newLead}</Line>
+      ) : (
+        <BigButton text={text.newNo} look="quiet" onPress={() => onLeave(need.key)} />
+      )}
     </Card>
   );
 }

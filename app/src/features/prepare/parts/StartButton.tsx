@@ -23,22 +23,38 @@ export interface RunPlace {
   instance: string | null;
 }
 
-/** What earlier runs of the joint know: seats that stay out, steps that are done once for the job. */
+/**
+ * What earlier runs of the joint know: seats that stay out, steps that are done once for the job.
+ */
 export interface KnownBefore {
   outNow: OutAnswers;
   once: readonly string[];
 }
 
 /** Starting needs the server, and every answer that stands alone. */
-export function StartButton({ data, at, answers, open, known }: { data: JointSheet; at: RunPlace; answers: Answers; open: readonly string[]; known: KnownBefore }) {
+export function StartButton({
+  data,
+  at,
+  answers,
+  open,
+  known,
+}: {
+  data: JointSheet;
+  at: RunPlace;
+  answers: Answers;
+  open: readonly string[];
+  known: KnownBefore;
+}) {
   const { me } = useSignedIn();
   const router = useRouter();
   const isOnline = useDeviceOnline();
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<AppError | null>(null);
-  // The same events are sent again when the answer was lost on the way: the server then finds it started already by us.
+  // The same events are sent again when the answer was lost on the way: the server then finds it
+  // started already by us.
   const events = useRef<Parameters<typeof startRun>[0] | null>(null);
-  if (!isAllowed(me.role, 'run.write')) return <Notice title={me.role === 'apprentice' ? text.readOnlyApprentice : text.readOnly} />;
+  if (!isAllowed(me.role, 'run.write'))
+    return <Notice title={me.role === 'apprentice' ? text.readOnlyApprentice : text.readOnly} />;
   const start = (): void => {
     if (busy) return;
     setBusy(true);
@@ -47,7 +63,11 @@ export function StartButton({ data, at, answers, open, known }: { data: JointShe
     const { joint, sheet, sheetHash } = data;
     const order = { ...data.order, joint: runName({ name: data.order.joint }, at) };
     const [{ run }] = events.current;
-    startRun(events.current, { id: run, joint, order, sheet, sheetHash, people: { [me.person.id]: me.person.name } }, deviceName()).then(
+    startRun(
+      events.current,
+      { id: run, joint, order, sheet, sheetHash, people: { [me.person.id]: me.person.name } },
+      deviceName(),
+    ).then(
       () => {
         keepAnswers(data, me.person.id, answers);
         router.replace(`/runs/${run}`);
@@ -60,24 +80,64 @@ export function StartButton({ data, at, answers, open, known }: { data: JointShe
   };
   return (
     <>
-      {error ? <Notice title={error.message} text={error.code === 'OFFLINE' ? text.startOnline : error.fix} look="warn" alert /> : null}
+      {error ? (
+        <Notice
+          title={error.message}
+          text={error.code === 'OFFLINE' ? text.startOnline : error.fix}
+          look="warn"
+          alert
+        />
+      ) : null}
       {isOnline ? null : <Notice title={text.startOnline} />}
-      {open.length > 0 ? <Notice title={text.open(open.join(', '))} /> : <Line>{text.startReads}</Line>}
-      <BigButton text={busy ? text.starting : at.part === TAKE_APART ? text.startApart : text.start} onPress={start} disabled={busy || !isOnline || open.length > 0} />
+      {open.length > 0 ? (
+        <Notice title={text.open(open.join(', '))} />
+      ) : (
+        <Line>{text.startReads}</Line>
+      )}
+      <BigButton
+        text={busy ? text.starting : at.part === TAKE_APART ? text.startApart : text.start}
+        onPress={start}
+        disabled={busy || !isOnline || open.length > 0}
+      />
     </>
   );
 }
 
 /** The start, and with it what was seen at the vehicle. */
-function startEvents(data: JointSheet, at: RunPlace, answers: Answers, known: KnownBefore, shop: string, person: string): Parameters<typeof startRun>[0] {
+function startEvents(
+  data: JointSheet,
+  at: RunPlace,
+  answers: Answers,
+  known: KnownBefore,
+  shop: string,
+  person: string,
+): Parameters<typeof startRun>[0] {
   const started = startedEvent(data, at, known, shop, person);
-  const given = data.sheet.tellApart.flatMap(({ question }) => (answers[question] === undefined ? [] : [{ question, answer: answers[question] }]));
-  return [started, ...given.map((payload, i) => ({ ...started, id: newId(), seq: i + 2, type: 'variantAnswered' as const, payload }))];
+  const given = data.sheet.tellApart.flatMap(({ question }) =>
+    answers[question] === undefined ? [] : [{ question, answer: answers[question] }],
+  );
+  return [
+    started,
+    ...given.map((payload, i) => ({
+      ...started,
+      id: newId(),
+      seq: i + 2,
+      type: 'variantAnswered' as const,
+      payload,
+    })),
+  ];
 }
 
-function startedEvent(data: JointSheet, { part, instance }: RunPlace, { outNow, once }: KnownBefore, shop: string, person: string): EventOf<'started'> {
+function startedEvent(
+  data: JointSheet,
+  { part, instance }: RunPlace,
+  { outNow, once }: KnownBefore,
+  shop: string,
+  person: string,
+): EventOf<'started'> {
   const { joint, sheet, sheetHash } = data;
-  const answered = (is: 'out' | 'repaired'): string[] => Object.keys(outNow).filter((seat) => outNow[seat] === is);
+  const answered = (is: 'out' | 'repaired'): string[] =>
+    Object.keys(outNow).filter((seat) => outNow[seat] === is);
   const [leftOut, repaired] = [answered('out'), answered('repaired')];
   return {
     v: 1,

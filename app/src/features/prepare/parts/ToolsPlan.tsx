@@ -13,7 +13,8 @@ export function ToolsPlan({ sheet }: { sheet: Sheet }) {
   const tools = useTools();
   const router = useRouter();
   const { format } = useSignedIn();
-  if (!tools.data) return tools.isError ? <Notice title={text.toolsAway} /> : <Loading text={text.toolsLoading} />;
+  if (!tools.data)
+    return tools.isError ? <Notice title={text.toolsAway} /> : <Loading text={text.toolsLoading} />;
   const plan = toolPlan(sheet, inUse(tools.data), now().toISOString().slice(0, 10));
   if (plan.lines.length === 0) return null;
   const torques = plan.lines.some((l) => l.fit.kind === 'wrench');
@@ -23,7 +24,12 @@ export function ToolsPlan({ sheet }: { sheet: Sheet }) {
       {plan.lines.map((line) => (
         <OneStage key={line.stage.id + (line.part?.id ?? '')} line={line} format={format} />
       ))}
-      <BigButton text={text.toolList} look="quiet" size="desk" onPress={() => router.navigate('/tools')} />
+      <BigButton
+        text={text.toolList}
+        look="quiet"
+        size="desk"
+        onPress={() => router.navigate('/tools')}
+      />
     </Section>
   );
 }
@@ -41,26 +47,51 @@ function OneStage({ line, format }: { line: PlanLine; format: Formatter }) {
   return (
     <View style={[styles.line, { borderTopColor: inks.line }]}>
       <Line>{wordsOf(line, format)}</Line>
-      {fit.kind === 'missing' ? <Notice title={text.missing(value)} text={missingText(fit, format)} look="warn" /> : null}
+      {fit.kind === 'missing' ? (
+        <Notice title={text.missing(value)} text={missingText(fit, format)} look="warn" />
+      ) : null}
       {fit.kind === 'wrench' ? <WrenchLine fit={fit} format={format} target={line} /> : null}
       {fit.kind === 'angle' ? <AngleLine fit={fit} format={format} /> : null}
     </View>
   );
 }
 
-function WrenchLine({ fit, format, target }: { fit: Extract<Fit, { kind: 'wrench' }>; format: Formatter; target: PlanLine }) {
+function WrenchLine({
+  fit,
+  format,
+  target,
+}: {
+  fit: Extract<Fit, { kind: 'wrench' }>;
+  format: Formatter;
+  target: PlanLine;
+}) {
   const { wrench, setting, errorPercent, pushN, tooCoarse } = fit;
   const facts = [
-    Math.abs(errorPercent) >= 0.05 ? text.rounding(`${errorPercent > 0 ? '+' : '−'}${format.number(Math.abs(errorPercent))}`) : '',
+    Math.abs(errorPercent) >= 0.05
+      ? text.rounding(`${errorPercent > 0 ? '+' : '−'}${format.number(Math.abs(errorPercent))}`)
+      : '',
     pushN === null ? '' : text.push(format.number(pushN, 0)),
   ].filter(Boolean);
-  const highest = 'value' in target.target ? target.target : { value: target.target.max, unit: target.target.unit };
+  const highest =
+    'value' in target.target
+      ? target.target
+      : { value: target.target.max, unit: target.target.unit };
   return (
     <>
-      <Line strong>{setting ? text.set(wrench.name, format.inHand(setting).text) : text.choose(wrench.name)}</Line>
+      <Line strong>
+        {setting ? text.set(wrench.name, format.inHand(setting).text) : text.choose(wrench.name)}
+      </Line>
       {facts.length > 0 ? <Line>{facts.join(' · ')}</Line> : null}
-      {tooCoarse ? <Notice title={text.tooCoarse(wrench.name)} text={text.tooCoarseText} look="warn" /> : null}
-      {pushN !== null && pushN > HARD_PUSH_N ? <Line strong>{text.hard(format.quantity({ value: barLengthMm(convert(highest, 'N.m')), unit: 'mm' }).text)}</Line> : null}
+      {tooCoarse ? (
+        <Notice title={text.tooCoarse(wrench.name)} text={text.tooCoarseText} look="warn" />
+      ) : null}
+      {pushN !== null && pushN > HARD_PUSH_N ? (
+        <Line strong>
+          {text.hard(
+            format.quantity({ value: barLengthMm(convert(highest, 'N.m')), unit: 'mm' }).text,
+          )}
+        </Line>
+      ) : null}
     </>
   );
 }
@@ -70,7 +101,10 @@ function AngleLine({ fit, format }: { fit: Extract<Fit, { kind: 'angle' }>; form
   const facts = [
     gauges.length > 0 ? text.gauge(gauges.join(' / ')) : text.noGauge,
     fit.endTorqueNm !== null && fit.pushN !== null
-      ? text.end(format.quantity({ value: Math.round(fit.endTorqueNm / 5) * 5, unit: 'N.m' }).text, format.number(Math.round(fit.pushN / 10) * 10))
+      ? text.end(
+          format.quantity({ value: Math.round(fit.endTorqueNm / 5) * 5, unit: 'N.m' }).text,
+          format.number(Math.round(fit.pushN / 10) * 10),
+        )
       : '',
   ].filter(Boolean);
   return (
@@ -78,23 +112,40 @@ function AngleLine({ fit, format }: { fit: Extract<Fit, { kind: 'angle' }>; form
       <Line strong>{fit.bar ? text.bar(fit.bar.name) : text.noBar}</Line>
       <Line>{facts.join(' · ')}</Line>
       {fit.pushN !== null && fit.endTorqueNm !== null && fit.pushN > HARD_PUSH_N ? (
-        <Line strong>{text.hard(format.quantity({ value: barLengthMm(fit.endTorqueNm), unit: 'mm' }).text)}</Line>
+        <Line strong>
+          {text.hard(format.quantity({ value: barLengthMm(fit.endTorqueNm), unit: 'mm' }).text)}
+        </Line>
       ) : null}
     </>
   );
 }
 
-function missingText({ why, nearest, byFeel }: Extract<Fit, { kind: 'missing' }>, format: Formatter): string {
+function missingText(
+  { why, nearest, byFeel }: Extract<Fit, { kind: 'missing' }>,
+  format: Formatter,
+): string {
   const name = nearest?.name ?? '';
-  const at = (value: number): string => (nearest ? format.quantity({ value, unit: nearest.unit }).text : '');
+  const at = (value: number): string =>
+    nearest ? format.quantity({ value, unit: nearest.unit }).text : '';
   const reason = {
     tooLow: () => text.tooLow(name, at(nearest?.min ?? 0)),
     tooHigh: () => text.tooHigh(name, at(nearest?.max ?? 0)),
     between: () => text.between,
-    overdue: () => text.overdue(name, format.date(new Date(`${nearest?.calibratedUntil ?? '2000-01-01'}T12:00:00Z`))),
+    overdue: () =>
+      text.overdue(
+        name,
+        format.date(new Date(`${nearest?.calibratedUntil ?? '2000-01-01'}T12:00:00Z`)),
+      ),
     none: () => text.none,
   }[why]();
-  const way = why === 'overdue' || why === 'none' ? '' : byFeel ? text.byFeel : why === 'tooHigh' ? text.high : text.low;
+  const way =
+    why === 'overdue' || why === 'none'
+      ? ''
+      : byFeel
+        ? text.byFeel
+        : why === 'tooHigh'
+          ? text.high
+          : text.low;
   return [reason, way].filter(Boolean).join(' ');
 }
 

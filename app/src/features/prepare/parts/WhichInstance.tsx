@@ -14,10 +14,16 @@ interface Props {
   onChoose: (label: string) => void;
 }
 
-/** The joint occurs several times: which bank, cap or cylinder is in hand, and where the crank stands for it. */
+/**
+ * The joint occurs several times: which bank, cap or cylinder is in hand, and where the crank
+ * stands for it.
+ */
 export function WhichInstance({ instances, runs, part, chosen, onChoose }: Props) {
   const deg = chosen === null ? undefined : instances.crankDeg?.[chosen];
-  const others = chosen === null ? [] : (sittings({ instances }).find((s) => s.includes(chosen)) ?? []).filter((l) => l !== chosen);
+  const others =
+    chosen === null
+      ? []
+      : (sittings({ instances }).find((s) => s.includes(chosen)) ?? []).filter((l) => l !== chosen);
   return (
     <Card>
       <Heading>{text.instanceTitle[instances.kind] ?? text.instanceTitle.caps ?? ''}</Heading>

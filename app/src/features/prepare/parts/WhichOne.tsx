@@ -14,12 +14,16 @@ import { whichText } from '../whichText';
 export type Answers = Readonly<Record<string, string>>;
 
 /**
- * Where look-alikes exist, somebody looks before anything is tightened: at least one question is answered, and no answer
- * leads to another sheet. Nothing is chosen beforehand.
+ * Where look-alikes exist, somebody looks before anything is tightened: at least one question is
+ * answered, and no answer leads to another sheet. Nothing is chosen beforehand.
  */
 export function isToldApart(sheet: Sheet, answers: Answers): boolean {
-  const given = sheet.tellApart.flatMap((t) => t.answers.filter((a) => answers[t.question] === a.text));
-  return sheet.tellApart.length === 0 || (given.length > 0 && given.every((a) => a.sheet === sheet.id));
+  const given = sheet.tellApart.flatMap((t) =>
+    t.answers.filter((a) => answers[t.question] === a.text),
+  );
+  return (
+    sheet.tellApart.length === 0 || (given.length > 0 && given.every((a) => a.sheet === sheet.id))
+  );
 }
 
 interface Props {
@@ -36,7 +40,8 @@ export function WhichOne({ data, answers, before, onAnswer }: Props) {
   const page = useSheet(sheet.id, sheet.revision);
   if (sheet.tellApart.length === 0) return null;
   const related = page.data?.related ?? [];
-  const standing = (id: string): Sheet | undefined => (id === sheet.id ? sheet : related.find((r) => r.id === id && r.status === 'approved'));
+  const standing = (id: string): Sheet | undefined =>
+    id === sheet.id ? sheet : related.find((r) => r.id === id && r.status === 'approved');
   const heading = { fontSize: 20, fontWeight: '700', color: inks.ink } as const;
   return (
     <Card>
@@ -44,7 +49,12 @@ export function WhichOne({ data, answers, before, onAnswer }: Props) {
         {whichText.which}
       </Text>
       {before && Object.keys(answers).length === 0 ? (
-        <BigButton text={whichText.asBefore} hint={Object.values(before).join(', ')} look="plain" onPress={() => onAnswer(before)} />
+        <BigButton
+          text={whichText.asBefore}
+          hint={Object.values(before).join(', ')}
+          look="plain"
+          onPress={() => onAnswer(before)}
+        />
       ) : null}
       {sheet.tellApart.map((t) => (
         <View key={t.question} style={styles.question} role="radiogroup" aria-label={t.question}>
@@ -52,11 +62,24 @@ export function WhichOne({ data, answers, before, onAnswer }: Props) {
           <View style={styles.answers}>
             {t.answers.map((a) => {
               const to = standing(a.sheet);
-              const under = to === sheet ? [whichText.thisSheet, printLine(lineOf(sheet).line)] : to ? [to.title, printLine(lineOf(to).line)] : [whichText.sheetNotHere];
+              const under =
+                to === sheet
+                  ? [whichText.thisSheet, printLine(lineOf(sheet).line)]
+                  : to
+                    ? [to.title, printLine(lineOf(to).line)]
+                    : [whichText.sheetNotHere];
               const isOn = answers[t.question] === a.text;
               const answer = (): void => onAnswer({ [t.question]: a.text });
               return (
-                <TouchableRipple key={a.text} role={'radio' as never} aria-checked={isOn} aria-label={a.text} onPress={answer} {...pressedBySpace(answer)} style={styles.answer}>
+                <TouchableRipple
+                  key={a.text}
+                  role={'radio' as never}
+                  aria-checked={isOn}
+                  aria-label={a.text}
+                  onPress={answer}
+                  {...pressedBySpace(answer)}
+                  style={styles.answer}
+                >
                   <AnswerCard text={a.text} head={a.head} under={under} on={isOn} />
                 </TouchableRipple>
               );
@@ -69,16 +92,37 @@ export function WhichOne({ data, answers, before, onAnswer }: Props) {
   );
 }
 
-function Verdict({ data, answers, standing }: { data: JointSheet; answers: Answers; standing: (id: string) => Sheet | undefined }) {
+function Verdict({
+  data,
+  answers,
+  standing,
+}: {
+  data: JointSheet;
+  answers: Answers;
+  standing: (id: string) => Sheet | undefined;
+}) {
   const { sheet } = data;
-  const given = sheet.tellApart.flatMap((t) => t.answers.filter((a) => answers[t.question] === a.text));
+  const given = sheet.tellApart.flatMap((t) =>
+    t.answers.filter((a) => answers[t.question] === a.text),
+  );
   const elsewhere = [...new Set(given.map((a) => a.sheet).filter((id) => id !== sheet.id))];
   const isHereToo = given.some((a) => a.sheet === sheet.id);
   const [other] = elsewhere;
-  if (other === undefined) return given.length > 0 ? null : <Text style={{ fontSize: 16 }}>{whichText.answerOne}</Text>;
-  if (isHereToo || elsewhere.length > 1) return <Notice title={whichText.disagree} text={whichText.disagreeText} look="warn" alert />;
+  if (other === undefined)
+    return given.length > 0 ? null : <Text style={{ fontSize: 16 }}>{whichText.answerOne}</Text>;
+  if (isHereToo || elsewhere.length > 1)
+    return <Notice title={whichText.disagree} text={whichText.disagreeText} look="warn" alert />;
   const to = standing(other);
-  return to ? <TakeOther data={data} to={to} /> : <Notice title={whichText.otherMissing(other)} text={whichText.otherMissingText} look="warn" alert />;
+  return to ? (
+    <TakeOther data={data} to={to} />
+  ) : (
+    <Notice
+      title={whichText.otherMissing(other)}
+      text={whichText.otherMissingText}
+      look="warn"
+      alert
+    />
+  );
 }
 
 /** The other sheet for this joint, with what it does differently. */
@@ -86,18 +130,40 @@ function TakeOther({ data, to }: { data: JointSheet; to: Sheet }) {
   const grave = differences(data.sheet, to).filter((d) => d.isGrave);
   return (
     <>
-      <Notice title={whichText.otherSheet(to.title, to.revision)} text={grave.map((d) => d.text).join(' ')} look="warn" alert />
-      <TakeSheet joint={data.joint} sheet={to.id} revision={to.revision} label={whichText.takeOther} />
+      <Notice
+        title={whichText.otherSheet(to.title, to.revision)}
+        text={grave.map((d) => d.text).join(' ')}
+        look="warn"
+        alert
+      />
+      <TakeSheet
+        joint={data.joint}
+        sheet={to.id}
+        revision={to.revision}
+        label={whichText.takeOther}
+      />
     </>
   );
 }
 
 /** The joint gets another sheet; one that has been begun keeps its own. */
-export function TakeSheet({ joint, sheet, revision, label }: { joint: string; sheet: string; revision: string; label: string }) {
+export function TakeSheet({
+  joint,
+  sheet,
+  revision,
+  label,
+}: {
+  joint: string;
+  sheet: string;
+  revision: string;
+  label: string;
+}) {
   const [problem, setProblem] = useState<string | null>(null);
   const take = (): void => {
     setProblem(null);
-    setJointSheet(joint, sheet, revision).catch((e: unknown) => setProblem(`${asAppError(e).message} ${asAppError(e).fix}`));
+    setJointSheet(joint, sheet, revision).catch((e: unknown) =>
+      setProblem(`${asAppError(e).message} ${asAppError(e).fix}`),
+    );
   };
   return (
     <>
@@ -107,10 +173,16 @@ export function TakeSheet({ joint, sheet, revision, label }: { joint: string; sh
   );
 }
 
-/** The order says when the vehicle was built; a sheet for other dates is the wrong one, or the date is. */
+/**
+ * The order says when the vehicle was built; a sheet for other dates is the wrong one, or the date
+ * is.
+ */
 export function builtOutside(sheet: Sheet, built: string | undefined): boolean {
   const { builtFrom, builtTo } = sheet.applies;
-  return built !== undefined && ((builtFrom !== undefined && built < builtFrom) || (builtTo !== undefined && built > builtTo));
+  return (
+    built !== undefined &&
+    ((builtFrom !== undefined && built < builtFrom) || (builtTo !== undefined && built > builtTo))
+  );
 }
 
 const styles = StyleSheet.create({

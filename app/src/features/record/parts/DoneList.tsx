@@ -5,8 +5,17 @@ import { useSignedIn } from '@/data';
 import { BigButton, Line, Section } from '@/ui';
 import { text } from '../text';
 
-/** Every step, hold, tool, value and fastener that was confirmed, in the order it happened: long, and opened when asked for. */
-export function DoneList({ record, people }: { record: RunRecord; people: Readonly<Record<string, string>> }) {
+/**
+ * Every step, hold, tool, value and fastener that was confirmed, in the order it happened: long,
+ * and opened when asked for.
+ */
+export function DoneList({
+  record,
+  people,
+}: {
+  record: RunRecord;
+  people: Readonly<Record<string, string>>;
+}) {
   const { format } = useSignedIn();
   const [isOpen, setOpen] = useState(false);
   const done = record.done.filter((s) => !record.seen.includes(s));
@@ -17,11 +26,24 @@ export function DoneList({ record, people }: { record: RunRecord; people: Readon
         ? done.map((s, i) => (
             <View key={`${s.event}-${i}`}>
               <Line strong>{sightTitle(s)}</Line>
-              <Line>{[sightResult(s, format), s.note, text.seenBy(people[s.person] ?? '', format.dateTime(new Date(s.deviceTime)))].filter(Boolean).join(' · ')}</Line>
+              <Line>
+                {[
+                  sightResult(s, format),
+                  s.note,
+                  text.seenBy(people[s.person] ?? '', format.dateTime(new Date(s.deviceTime))),
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
+              </Line>
             </View>
           ))
         : null}
-      <BigButton text={isOpen ? text.hideDone : text.showDone(done.length)} look="quiet" size="desk" onPress={() => setOpen(!isOpen)} />
+      <BigButton
+        text={isOpen ? text.hideDone : text.showDone(done.length)}
+        look="quiet"
+        size="desk"
+        onPress={() => setOpen(!isOpen)}
+      />
     </Section>
   );
 }

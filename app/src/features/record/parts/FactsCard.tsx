@@ -9,11 +9,18 @@ export function FactsCard({ record, children }: { record: RunRecord; children?: 
   const { sheet } = record;
   const pulls = record.fasteners.flatMap((f) => f.pulls).filter((p) => !p.undone);
   const tools = [...new Set(pulls.map((p) => p.wrench ?? METHOD_TEXT[p.method]))];
-  const compounds = sheet.groups.flatMap((g) => g.compounds.map((c) => `${g.name}: ${[c.strength, c.kind].filter(Boolean).join(' ')}, ${c.place}`));
+  const compounds = sheet.groups.flatMap((g) =>
+    g.compounds.map(
+      (c) => `${g.name}: ${[c.strength, c.kind].filter(Boolean).join(' ')}, ${c.place}`,
+    ),
+  );
   const derived = record.stages.filter((s) => s.derived).map((s) => s.name);
   return (
     <Section title={text.facts}>
-      <Fact name={text.source} value={`${sheet.source.title}, ${sheet.source.publisher}, ${sheet.source.page}`} />
+      <Fact
+        name={text.source}
+        value={`${sheet.source.title}, ${sheet.source.publisher}, ${sheet.source.page}`}
+      />
       <Fact name={text.publishedFor} value={sheet.source.condition} />
       {derived.length > 0 ? <Fact name={text.derived} value={derived.join(', ')} /> : null}
       <Fact name={text.tools} value={tools.join('; ')} />

@@ -1,12 +1,24 @@
 import { Text } from 'react-native-paper';
-import { boltLabel, METHOD_TEXT, OUTCOME_TEXT, type RecordedPull, type RunRecord } from '@stennet/core/record';
+import {
+  boltLabel,
+  METHOD_TEXT,
+  OUTCOME_TEXT,
+  type RecordedPull,
+  type RunRecord,
+} from '@stennet/core/record';
 import { useSignedIn } from '@/data';
 import { Card, useInks, useIsWide } from '@/ui';
 import { text } from '../text';
 import { Table } from './Table';
 
 /** Every pull, in the order it was made: also those that were taken back. */
-export function PullTable({ record, people }: { record: RunRecord; people: Readonly<Record<string, string>> }) {
+export function PullTable({
+  record,
+  people,
+}: {
+  record: RunRecord;
+  people: Readonly<Record<string, string>>;
+}) {
   const inks = useInks();
   const isWide = useIsWide();
   const { format } = useSignedIn();
@@ -25,7 +37,11 @@ export function PullTable({ record, people }: { record: RunRecord; people: Reado
   pulls.sort((a, b) => (order.get(a.event) ?? 0) - (order.get(b.event) ?? 0));
   const result = (p: RecordedPull): string => {
     // What a tool read is the result; a click is only a click.
-    const read = p.reading ? (p.reading.unit === 'deg' ? format.angle(p.reading.value) : format.quantity(p.reading).text) : OUTCOME_TEXT[p.outcome];
+    const read = p.reading
+      ? p.reading.unit === 'deg'
+        ? format.angle(p.reading.value)
+        : format.quantity(p.reading).text
+      : OUTCOME_TEXT[p.outcome];
     const short = p.reading && p.outcome === 'stoppedShort' ? `, ${OUTCOME_TEXT.stoppedShort}` : '';
     const note = p.undone ? `, ${text.undone}` : p.corrected ? `, ${text.corrected}` : '';
     return `${read}${short}${note}`;
@@ -33,11 +49,23 @@ export function PullTable({ record, people }: { record: RunRecord; people: Reado
   const rows = pulls.map((p) => ({
     key: p.event,
     faded: p.undone,
-    cells: [boltLabel(p.fastener), p.target ? format.published(p.target) : '·', result(p), String(p.pass), howText(p), format.time(new Date(p.deviceTime)), people[p.person] ?? ''],
+    cells: [
+      boltLabel(p.fastener),
+      p.target ? format.published(p.target) : '·',
+      result(p),
+      String(p.pass),
+      howText(p),
+      format.time(new Date(p.deviceTime)),
+      people[p.person] ?? '',
+    ],
   }));
   return (
     <Card>
-      <Text role="heading" aria-level={2} style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}>
+      <Text
+        role="heading"
+        aria-level={2}
+        style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}
+      >
         {text.everyPull}
       </Text>
       <Table label={text.everyPull} columns={columns} rows={rows} />
@@ -47,4 +75,6 @@ export function PullTable({ record, people }: { record: RunRecord; people: Reado
 
 /** Confirmed together is said so, whatever wrench was set. */
 const howText = (p: RecordedPull): string =>
-  p.method === 'confirmedTogether' ? [METHOD_TEXT[p.method], p.wrench].filter(Boolean).join(', ') : (p.wrench ?? METHOD_TEXT[p.method]);
+  p.method === 'confirmedTogether'
+    ? [METHOD_TEXT[p.method], p.wrench].filter(Boolean).join(', ')
+    : (p.wrench ?? METHOD_TEXT[p.method]);

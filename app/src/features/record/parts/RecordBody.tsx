@@ -32,7 +32,16 @@ interface Body extends Told {
 }
 
 /** A record as its events tell it: the same for the shop's own and for one from another shop. */
-export function RecordBody({ record, people, state, joint, notes = [], warning = null, first, children }: Body) {
+export function RecordBody({
+  record,
+  people,
+  state,
+  joint,
+  notes = [],
+  warning = null,
+  first,
+  children,
+}: Body) {
   const isWide = useIsWide();
   const { sheet } = state;
   const numbers = Object.fromEntries(sheet.seats.map((s) => [s.id, s.id]));
@@ -43,7 +52,12 @@ export function RecordBody({ record, people, state, joint, notes = [], warning =
         <Summary record={record} people={people} notes={notes} warning={warning} />
         <Card>
           <View style={{ height: 210 }}>
-            <JointMapView sheet={sheet} marks={seatMarks(sheet, state.progress, null)} numbers={numbers} label={`${joint} as tightened`} />
+            <JointMapView
+              sheet={sheet}
+              marks={seatMarks(sheet, state.progress, null)}
+              numbers={numbers}
+              label={`${joint} as tightened`}
+            />
           </View>
         </Card>
         <Deviations record={record} people={people} />
@@ -62,7 +76,12 @@ export function RecordBody({ record, people, state, joint, notes = [], warning =
   );
 }
 
-function Summary({ record, people, notes, warning }: Told & { notes: readonly string[]; warning: string | null }) {
+function Summary({
+  record,
+  people,
+  notes,
+  warning,
+}: Told & { notes: readonly string[]; warning: string | null }) {
   const inks = useInks();
   const { format } = useSignedIn();
   const soft = { fontSize: 16, lineHeight: 23, color: inks.inkSoft } as const;
@@ -70,19 +89,39 @@ function Summary({ record, people, notes, warning }: Told & { notes: readonly st
   const n = record.deviations.length;
   return (
     <Card {...(n > 0 ? { edge: 'warn' as const } : {})}>
-      <Text role="heading" aria-level={2} style={{ fontSize: 24, fontWeight: '700', color: inks.ink }}>
+      <Text
+        role="heading"
+        aria-level={2}
+        style={{ fontSize: 24, fontWeight: '700', color: inks.ink }}
+      >
         {!record.complete ? text.open : n === 0 ? text.complete : text.completeWith(n)}
       </Text>
-      <Text style={soft}>{text.summary(record.pullCount, names, `${record.sheet.title}, rev ${record.sheet.revision}`)}</Text>
+      <Text style={soft}>
+        {text.summary(
+          record.pullCount,
+          names,
+          `${record.sheet.title}, rev ${record.sheet.revision}`,
+        )}
+      </Text>
       {record.started ? (
-        <Text style={soft}>{text.from(format.dateTime(new Date(record.started.at)), record.finishedAt ? format.time(new Date(record.finishedAt)) : null)}</Text>
+        <Text style={soft}>
+          {text.from(
+            format.dateTime(new Date(record.started.at)),
+            record.finishedAt ? format.time(new Date(record.finishedAt)) : null,
+          )}
+        </Text>
       ) : null}
-      {[...record.told.map((t) => text.told(t.question, t.answer, people[t.person] ?? '')), ...notes].map((line) => (
+      {[
+        ...record.told.map((t) => text.told(t.question, t.answer, people[t.person] ?? '')),
+        ...notes,
+      ].map((line) => (
         <Text key={line} style={soft}>
           {line}
         </Text>
       ))}
-      {warning ? <Text style={{ ...soft, fontWeight: '700', color: inks.warnText }}>{warning}</Text> : null}
+      {warning ? (
+        <Text style={{ ...soft, fontWeight: '700', color: inks.warnText }}>{warning}</Text>
+      ) : null}
       {record.sheet.invented ? <Text style={soft}>{text.invented}</Text> : null}
     </Card>
   );
@@ -93,7 +132,11 @@ function Deviations({ record, people }: Told) {
   if (record.deviations.length === 0) return null;
   return (
     <Card edge="warn">
-      <Text role="heading" aria-level={2} style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}>
+      <Text
+        role="heading"
+        aria-level={2}
+        style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}
+      >
         {text.deviations}
       </Text>
       {record.deviations.map((d) => (

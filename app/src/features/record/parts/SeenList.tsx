@@ -5,7 +5,13 @@ import { Line, Section } from '@/ui';
 import { text } from '../text';
 
 /** What was seen, measured, tried and put away, in the order it happened. */
-export function SeenList({ record, people }: { record: RunRecord; people: Readonly<Record<string, string>> }) {
+export function SeenList({
+  record,
+  people,
+}: {
+  record: RunRecord;
+  people: Readonly<Record<string, string>>;
+}) {
   const { format } = useSignedIn();
   if (record.seen.length === 0) return null;
   return (
@@ -16,7 +22,9 @@ export function SeenList({ record, people }: { record: RunRecord; people: Readon
           {[sightResult(s, format), s.note].filter(Boolean).map((line) => (
             <Line key={line}>{line}</Line>
           ))}
-          <Line>{text.seenBy(people[s.person] ?? '', format.dateTime(new Date(s.deviceTime)))}</Line>
+          <Line>
+            {text.seenBy(people[s.person] ?? '', format.dateTime(new Date(s.deviceTime)))}
+          </Line>
         </View>
       ))}
     </Section>

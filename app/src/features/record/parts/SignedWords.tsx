@@ -5,7 +5,11 @@ import { Line } from '@/ui';
 import { text } from '../text';
 
 /** Who signed, when, and what was added. */
-export function SignedWords({ words }: { words: readonly Pick<SignedWord, 'id' | 'kind' | 'name' | 'at' | 'text'>[] }) {
+export function SignedWords({
+  words,
+}: {
+  words: readonly Pick<SignedWord, 'id' | 'kind' | 'name' | 'at' | 'text'>[];
+}) {
   const { format } = useSignedIn();
   return words.map((w) => (
     <View key={w.id}>

@@ -14,11 +14,16 @@ import { SignedWords } from './SignedWords';
 export function SigningCard({ view }: { view: RunView }) {
   const signing = useSigning(view.kept.id);
   // “Checked just now” is said of a check of this moment, never of a kept one.
-  if (signing.data && signing.isFetchedAfterMount) return <Signed view={view} signing={signing.data} />;
+  if (signing.data && signing.isFetchedAfterMount)
+    return <Signed view={view} signing={signing.data} />;
   return (
     <Section title={text.signing}>
       {signing.isError ? (
-        <Notice title={text.signingOffline} text={asAppError(signing.error).fix} action={{ text: text.retry, onPress: () => void signing.refetch() }} />
+        <Notice
+          title={text.signingOffline}
+          text={asAppError(signing.error).fix}
+          action={{ text: text.retry, onPress: () => void signing.refetch() }}
+        />
       ) : (
         <Loading text={text.signingLoading} />
       )}
@@ -31,9 +36,15 @@ function Signed({ view, signing }: { view: RunView; signing: Signing }) {
   return (
     <Section title={text.signing}>
       {signing.fault ? <Notice title={text.broken} text={signing.fault} look="warn" alert /> : null}
-      {signing.signedForOther ? <Notice title={text.signedForOther} text={signing.signedForOther} look="warn" alert /> : null}
+      {signing.signedForOther ? (
+        <Notice title={text.signedForOther} text={signing.signedForOther} look="warn" alert />
+      ) : null}
       <SignedWords words={signing.words} />
-      {signing.fault ? null : <Line>{signing.words.length > 0 ? text.holds(signing.position) : text.sealed(signing.position)}</Line>}
+      {signing.fault ? null : (
+        <Line>
+          {signing.words.length > 0 ? text.holds(signing.position) : text.sealed(signing.position)}
+        </Line>
+      )}
       <Text selectable style={{ fontFamily: MONO, fontSize: 14, color: inks.inkSoft }}>
         {text.key(signing.fingerprint)}
       </Text>
@@ -56,7 +67,11 @@ function WhatNext({ view, signing }: { view: RunView; signing: Signing }) {
   const sign = (kind: SignedKind, words?: string): Promise<boolean> => {
     setBusy(true);
     setError(null);
-    return signRun(kept.id, { kind, position: state.events.length, ...(words ? { text: words } : {}) })
+    return signRun(kept.id, {
+      kind,
+      position: state.events.length,
+      ...(words ? { text: words } : {}),
+    })
       .then(() => true)
       .catch((e: unknown) => {
         setError(asAppError(e));
@@ -68,14 +83,18 @@ function WhatNext({ view, signing }: { view: RunView; signing: Signing }) {
   const own = new Set(state.events.toArray().map((e) => e.person)).has(me.person.id);
   const first = signing.words.find((w) => w.kind === 'technician');
   const second = signing.words.some((w) => w.kind === 'second');
-  const why = signing.mayNot ? new AppError(signing.mayNot.code as ErrorCode, signing.mayNot.params) : null;
+  const why = signing.mayNot
+    ? new AppError(signing.mayNot.code as ErrorCode, signing.mayNot.params)
+    : null;
   const unsent = view.unsent > 0 || view.refused.length > 0;
   return (
     <>
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
       {unsent ? <Line strong>{text.signUnsent}</Line> : null}
       {why && !signing.fault ? <Line>{`${why.message} ${why.fix}`}</Line> : null}
-      {why?.code === 'RECORD_PENDING' && me.role === 'lead' ? <BigButton text={text.decide} onPress={() => router.navigate(`/runs/${kept.id}`)} /> : null}
+      {why?.code === 'RECORD_PENDING' && me.role === 'lead' ? (
+        <BigButton text={text.decide} onPress={() => router.navigate(`/runs/${kept.id}`)} />
+      ) : null}
       {!first && !why && !unsent ? (
         own ? (
           <>
@@ -87,18 +106,34 @@ function WhatNext({ view, signing }: { view: RunView; signing: Signing }) {
         )
       ) : null}
       {first && !second && first.person !== me.person.id && !why ? (
-        <BigButton text={text.signSecond} look={signing.wantsSecond ? 'main' : 'plain'} disabled={isBusy} onPress={() => void sign('second')} />
+        <BigButton
+          text={text.signSecond}
+          look={signing.wantsSecond ? 'main' : 'plain'}
+          disabled={isBusy}
+          onPress={() => void sign('second')}
+        />
       ) : null}
-      {first && signing.state === 'wantsSecond' && first.person === me.person.id ? <Line>{text.waitsSecond}</Line> : null}
-      {first && !signing.fault ? <LaterWord isBusy={isBusy} onSay={(words) => sign('addendum', words)} /> : null}
+      {first && signing.state === 'wantsSecond' && first.person === me.person.id ? (
+        <Line>{text.waitsSecond}</Line>
+      ) : null}
+      {first && !signing.fault ? (
+        <LaterWord isBusy={isBusy} onSay={(words) => sign('addendum', words)} />
+      ) : null}
     </>
   );
 }
 
-function LaterWord({ isBusy, onSay }: { isBusy: boolean; onSay: (words: string) => Promise<boolean> }) {
+function LaterWord({
+  isBusy,
+  onSay,
+}: {
+  isBusy: boolean;
+  onSay: (words: string) => Promise<boolean>;
+}) {
   const [isOpen, setOpen] = useState(false);
   const [words, setWords] = useState('');
-  if (!isOpen) return <BigButton text={text.later} look="quiet" size="desk" onPress={() => setOpen(true)} />;
+  if (!isOpen)
+    return <BigButton text={text.later} look="quiet" size="desk" onPress={() => setOpen(true)} />;
   const say = (): void =>
     void onSay(words.trim()).then((isSaid) => {
       if (!isSaid) return;
@@ -108,8 +143,19 @@ function LaterWord({ isBusy, onSay }: { isBusy: boolean; onSay: (words: string) 
   return (
     <>
       <Line>{text.laterText}</Line>
-      <TextField label={text.laterLabel} value={words} onChange={(w) => setWords(w.slice(0, 1000))} lines={3} />
-      <BigButton text={text.laterYes} look="plain" size="desk" disabled={isBusy || !words.trim()} onPress={say} />
+      <TextField
+        label={text.laterLabel}
+        value={words}
+        onChange={(w) => setWords(w.slice(0, 1000))}
+        lines={3}
+      />
+      <BigButton
+        text={text.laterYes}
+        look="plain"
+        size="desk"
+        disabled={isBusy || !words.trim()}
+        onPress={say}
+      />
       <BigButton text={text.cancel} look="quiet" size="desk" onPress={() => setOpen(false)} />
     </>
   );

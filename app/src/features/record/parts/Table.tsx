@@ -13,13 +13,27 @@ interface Props {
 /** A table that a screen reader reads as one; scrolls sideways on a phone. */
 export function Table({ label, columns, rows }: Props) {
   const inks = useInks();
-  const width = (i: number): object => ({ minWidth: columns[i]?.width ?? 80, flexGrow: columns[i]?.width ?? 1, flexBasis: columns[i]?.width ?? 80 });
+  const width = (i: number): object => ({
+    minWidth: columns[i]?.width ?? 80,
+    flexGrow: columns[i]?.width ?? 1,
+    flexBasis: columns[i]?.width ?? 80,
+  });
   return (
-    <ScrollView horizontal tabIndex={0} role="region" aria-label={label} contentContainerStyle={styles.grow}>
+    <ScrollView
+      horizontal
+      tabIndex={0}
+      role="region"
+      aria-label={label}
+      contentContainerStyle={styles.grow}
+    >
       <View role="table" aria-label={label} style={styles.grow}>
         <View role="row" style={[styles.row, { borderBottomColor: inks.partEdge }]}>
           {columns.map((c, i) => (
-            <Text key={c.title} role="columnheader" style={[styles.cell, width(i), { color: inks.inkSoft }]}>
+            <Text
+              key={c.title}
+              role="columnheader"
+              style={[styles.cell, width(i), { color: inks.inkSoft }]}
+            >
               {c.title}
             </Text>
           ))}
@@ -30,7 +44,12 @@ export function Table({ label, columns, rows }: Props) {
               <Text
                 key={i}
                 role={i === 0 ? 'rowheader' : 'cell'}
-                style={[styles.cell, width(i), i === 0 ? styles.first : styles.value, { color: row.faded ? inks.inkSoft : inks.ink }]}
+                style={[
+                  styles.cell,
+                  width(i),
+                  i === 0 ? styles.first : styles.value,
+                  { color: row.faded ? inks.inkSoft : inks.ink },
+                ]}
               >
                 {cell}
               </Text>

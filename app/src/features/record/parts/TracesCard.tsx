@@ -3,30 +3,50 @@ import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { stageWords } from '@stennet/core/procedure';
 import { convert, units, type UnitCode } from '@stennet/core/quantity';
-import { lookText, tracedPulls, tracedStages, type RunRecord, type TracedStage } from '@stennet/core/record';
+import {
+  lookText,
+  tracedPulls,
+  tracedStages,
+  type RunRecord,
+  type TracedStage,
+} from '@stennet/core/record';
 import { shownCurve, type LookedAt, type Trace } from '@stennet/core/trace';
 import { useSignedIn, useTraceLooks, useTraces } from '@/data';
 import { Chip, FONT, Line, Loading, Section, useInks } from '@/ui';
 import { ChartFrame, LineChart } from '@/ui/work';
 import { traceText as text } from '../traceText';
 
-/** Torque-angle curves of a digital wrench: the last counted pull of each fastener, stage by stage. */
+/**
+ * Torque-angle curves of a digital wrench: the last counted pull of each fastener, stage by stage.
+ */
 export function TracesCard({ record }: { record: RunRecord }) {
   const stages = useMemo(() => tracedStages(record), [record]);
-  const { traces, missing, isLoading } = useTraces(useMemo(() => stages.flatMap((s) => s.pulls.map((p) => p.trace)), [stages]));
+  const { traces, missing, isLoading } = useTraces(
+    useMemo(() => stages.flatMap((s) => s.pulls.map((p) => p.trace)), [stages]),
+  );
   if (stages.length === 0) return null;
   const isSimulated = [...traces.values()].some((t) => t.simulated);
   return (
     <Section title={text.title}>
       {isSimulated ? <Line strong>{text.simulated}</Line> : null}
-      {isLoading ? <Loading text={text.loading} /> : stages.map((s) => <StageCurves key={s.stage.id} traced={s} traces={traces} />)}
+      {isLoading ? (
+        <Loading text={text.loading} />
+      ) : (
+        stages.map((s) => <StageCurves key={s.stage.id} traced={s} traces={traces} />)
+      )}
       {missing > 0 ? <Line strong>{text.missing(missing)}</Line> : null}
       <Line>{text.note}</Line>
     </Section>
   );
 }
 
-function StageCurves({ traced, traces }: { traced: TracedStage; traces: ReadonlyMap<string, Trace> }) {
+function StageCurves({
+  traced,
+  traces,
+}: {
+  traced: TracedStage;
+  traces: ReadonlyMap<string, Trace>;
+}) {
   const { format, me } = useSignedIn();
   const { stage, pulls } = traced;
   const known = tracedPulls(traced, traces);
@@ -35,25 +55,56 @@ function StageCurves({ traced, traces }: { traced: TracedStage; traces: Readonly
   const [chosen, setChosen] = useState<string | null>(null);
   const bolt = chosen ?? odd[0]?.id ?? null;
   const one = looked?.find((l) => l.id === bolt);
-  const unit: UnitCode = stage.target && 'value' in stage.target && units[stage.target.unit].kind === 'torque' ? stage.target.unit : me.shop.torqueUnit;
+  const unit: UnitCode =
+    stage.target && 'value' in stage.target && units[stage.target.unit].kind === 'torque'
+      ? stage.target.unit
+      : me.shop.torqueUnit;
   if (known.length === 0) return null;
   const name = stageWords(stage, format);
-  const most = (l: LookedAt): string => text.one(l.id, format.number(convert({ value: l.findings.maxTorqueNm, unit: 'N.m' }, unit), 1), units[unit].symbol);
+  const most = (l: LookedAt): string =>
+    text.one(
+      l.id,
+      format.number(convert({ value: l.findings.maxTorqueNm, unit: 'N.m' }, unit), 1),
+      units[unit].symbol,
+    );
   return (
     <View style={{ gap: 6 }}>
       <Line strong>{text.stage(name, known.length)}</Line>
-      {odd.length > 0 ? <Line strong>{text.lookAgain(odd.map((l) => l.id).join(', '))}</Line> : null}
+      {odd.length > 0 ? (
+        <Line strong>{text.lookAgain(odd.map((l) => l.id).join(', '))}</Line>
+      ) : null}
       {looked ? (
-        <Curves looked={looked} bolt={bolt} odd={odd.map((l) => l.id)} unit={unit} label={text.label(name, looked.map(most).join('. '))} />
+        <Curves
+          looked={looked}
+          bolt={bolt}
+          odd={odd.map((l) => l.id)}
+          unit={unit}
+          label={text.label(name, looked.map(most).join('. '))}
+        />
       ) : isError ? (
         <Line strong>{text.failed}</Line>
       ) : (
         <Loading text={text.loading} />
       )}
-      <Line>{text.caption(units[unit].symbol, looked?.some((l) => shownCurve(l).fromSnug) ? 'snug' : 'tight')}</Line>
-      <View role="radiogroup" aria-label={text.choose(name)} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+      <Line>
+        {text.caption(
+          units[unit].symbol,
+          looked?.some((l) => shownCurve(l).fromSnug) ? 'snug' : 'tight',
+        )}
+      </Line>
+      <View
+        role="radiogroup"
+        aria-label={text.choose(name)}
+        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}
+      >
         {known.map((p) => (
-          <Chip key={p.id} role="radio" text={p.id} on={p.id === bolt} onPress={() => setChosen(p.id)} />
+          <Chip
+            key={p.id}
+            role="radio"
+            text={p.id}
+            on={p.id === bolt}
+            onPress={() => setChosen(p.id)}
+          />
         ))}
       </View>
       {one ? (
@@ -70,8 +121,23 @@ const POINTS = 90;
 const SECTIONS = 4;
 const Y_LABELS = 40;
 
-/** All curves of a stage over each other, each from the same place; the chosen one and those that stand out are told apart by more than colour. */
-function Curves({ looked, bolt, odd, unit, label }: { looked: readonly LookedAt[]; bolt: string | null; odd: readonly string[]; unit: UnitCode; label: string }) {
+/**
+ * All curves of a stage over each other, each from the same place; the chosen one and those that
+ * stand out are told apart by more than colour.
+ */
+function Curves({
+  looked,
+  bolt,
+  odd,
+  unit,
+  label,
+}: {
+  looked: readonly LookedAt[];
+  bolt: string | null;
+  odd: readonly string[];
+  unit: UnitCode;
+  label: string;
+}) {
   const inks = useInks();
   const parts = looked.map((l) => ({ id: l.id, ...shownCurve(l) }));
   const longest = parts.reduce((most, p) => (p.angleDeg.length > most.angleDeg.length ? p : most));
@@ -111,9 +177,19 @@ function Curves({ looked, bolt, odd, unit, label }: { looked: readonly LookedAt[
             disableScroll
             xAxisLabelsHeight={0}
           />
-          <View style={{ flexDirection: 'row', justifyContent: 'space-between', marginLeft: Y_LABELS, marginRight: 16 }}>
+          <View
+            style={{
+              flexDirection: 'row',
+              justifyContent: 'space-between',
+              marginLeft: Y_LABELS,
+              marginRight: 16,
+            }}
+          >
             {[0, 0.25, 0.5, 0.75, 1].map((share) => (
-              <Text key={share} style={soft}>{`${Math.round(first + share * (last - first))}°`}</Text>
+              <Text
+                key={share}
+                style={soft}
+              >{`${Math.round(first + share * (last - first))}°`}</Text>
             ))}
           </View>
         </>

@@ -10,7 +10,10 @@ import { Table } from './Table';
 export function ValueTable({ record }: { record: RunRecord }) {
   const inks = useInks();
   const { format } = useSignedIn();
-  const columns = [{ title: text.place, width: 52 }, ...record.stages.map((s) => ({ title: stageHead(s, format), width: 84 }))];
+  const columns = [
+    { title: text.place, width: 52 },
+    ...record.stages.map((s) => ({ title: stageHead(s, format), width: 84 })),
+  ];
   const rows = record.fasteners.map((f) => ({
     key: f.fastener,
     faded: f.replaced,
@@ -18,7 +21,11 @@ export function ValueTable({ record }: { record: RunRecord }) {
   }));
   return (
     <Card>
-      <Text role="heading" aria-level={2} style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}>
+      <Text
+        role="heading"
+        aria-level={2}
+        style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}
+      >
         {text.values}
       </Text>
       <Table label={text.values} columns={columns} rows={rows} />

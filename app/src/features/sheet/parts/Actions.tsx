@@ -15,21 +15,45 @@ import { text } from '../text';
 /** Kept at hand, printed, given out, written on. */
 export function Actions({ data }: { data: SheetReply }) {
   const { sheet } = data;
-  const print = routes.printSheet.path.replace(':sheet', sheet.id).replace(':revision', sheet.revision);
+  const print = routes.printSheet.path
+    .replace(':sheet', sheet.id)
+    .replace(':revision', sheet.revision);
   return (
     <>
       <FieldRow>
         <PinButton data={data} />
-        <BigButton text={text.print} look="quiet" size="desk" onPress={() => openFile(print, 'show')} />
+        <BigButton
+          text={text.print}
+          look="quiet"
+          size="desk"
+          onPress={() => openFile(print, 'show')}
+        />
         {anglesOf(sheet).length > 0 ? (
           <BigButton
             text={text.disc}
             look="quiet"
             size="desk"
-            onPress={() => openFile(routes.anglePaper.path.replace(':sheet', sheet.id).replace(':revision', sheet.revision), 'show')}
+            onPress={() =>
+              openFile(
+                routes.anglePaper.path
+                  .replace(':sheet', sheet.id)
+                  .replace(':revision', sheet.revision),
+                'show',
+              )
+            }
           />
         ) : null}
-        <BigButton text={text.exportOne} look="quiet" size="desk" onPress={() => openFile(`${routes.exportSheets.path}?form=json&pick=${sheet.id}:${sheet.revision}`, 'keep')} />
+        <BigButton
+          text={text.exportOne}
+          look="quiet"
+          size="desk"
+          onPress={() =>
+            openFile(
+              `${routes.exportSheets.path}?form=json&pick=${sheet.id}:${sheet.revision}`,
+              'keep',
+            )
+          }
+        />
       </FieldRow>
       <Write data={data} />
     </>
@@ -43,8 +67,17 @@ function PinButton({ data }: { data: SheetReply }) {
   // Seen once per opening, whatever is drawn anew meanwhile.
   // eslint-disable-next-line react-hooks/exhaustive-deps
   useEffect(() => noteSeen(brief), [key]);
-  const isPinned = atHand.pinned.some((b) => b.sheet === brief.sheet && b.revision === brief.revision);
-  return <BigButton text={isPinned ? text.unpin : text.pin} look="quiet" size="desk" onPress={() => pin(brief, !isPinned)} />;
+  const isPinned = atHand.pinned.some(
+    (b) => b.sheet === brief.sheet && b.revision === brief.revision,
+  );
+  return (
+    <BigButton
+      text={isPinned ? text.unpin : text.pin}
+      look="quiet"
+      size="desk"
+      onPress={() => pin(brief, !isPinned)}
+    />
+  );
 }
 
 /** The next revision, or a copy for something else. One draft of a sheet is written at a time. */
@@ -60,10 +93,20 @@ function Write({ data }: { data: SheetReply }) {
       {draft ? (
         <>
           <Line>{text.draftBy(draft.editor, format.ago(new Date(draft.editedAt), now()))}</Line>
-          <BigButton text={text.goOnDraft} look="plain" size="desk" onPress={() => router.navigate(`/drafts/${sheet.id}`)} />
+          <BigButton
+            text={text.goOnDraft}
+            look="plain"
+            size="desk"
+            onPress={() => router.navigate(`/drafts/${sheet.id}`)}
+          />
         </>
       ) : (
-        <BigButton text={text.revise} look="quiet" size="desk" onPress={() => go(revise(sheet, related))} />
+        <BigButton
+          text={text.revise}
+          look="quiet"
+          size="desk"
+          onPress={() => go(revise(sheet, related))}
+        />
       )}
       <BigButton text={text.copy} look="quiet" size="desk" onPress={() => go(copy(sheet))} />
     </FieldRow>

@@ -6,10 +6,20 @@ import { BigButton, Loading, Notice } from '@/ui';
 import { text } from '../text';
 
 /** One long word with digits in it is a vehicle's number rather than a word of a sheet. */
-export const looksLikeVin = (typed: string): boolean => /^[A-Za-z0-9]{12,}$/.test(typed) && (typed.match(/\d/g) ?? []).length >= 3;
+export const looksLikeVin = (typed: string): boolean =>
+  /^[A-Za-z0-9]{12,}$/.test(typed) && (typed.match(/\d/g) ?? []).length >= 3;
 
-/** By the vehicle's number: length and letters refuse, the check digit is a note; a vehicle that was here narrows the list. */
-export function ByVin({ typed, onFilter }: { typed: string; onFilter: (filter: SheetFilter) => void }) {
+/**
+ * By the vehicle's number: length and letters refuse, the check digit is a note; a vehicle that was
+ * here narrows the list.
+ */
+export function ByVin({
+  typed,
+  onFilter,
+}: {
+  typed: string;
+  onFilter: (filter: SheetFilter) => void;
+}) {
   const verdict = checkVin(typed);
   const isGood = verdict.kind === 'good';
   const found = useVehicle(typed.toUpperCase(), isGood);
@@ -22,13 +32,25 @@ export function ByVin({ typed, onFilter }: { typed: string; onFilter: (filter: S
   }
   const note = verdict.checkDigit ? '' : text.vinCheck;
   if (found.isPending) return <Loading text={text.searching} />;
-  if (found.isError) return <Notice title={asAppError(found.error).message} text={text.vinByHand} alert />;
+  if (found.isError)
+    return <Notice title={asAppError(found.error).message} text={text.vinByHand} alert />;
   const { vehicle } = found.data;
-  if (!vehicle) return <Notice title={text.vinUnknown} text={[text.vinByHand, note].filter(Boolean).join(' ')} />;
+  if (!vehicle)
+    return (
+      <Notice title={text.vinUnknown} text={[text.vinByHand, note].filter(Boolean).join(' ')} />
+    );
   return (
     <>
-      <Notice title={text.vinFound(`${vehicle.maker} ${vehicle.model}`, vehicle.engine, vehicle.plate)} {...(note ? { text: note } : {})} />
-      <BigButton text={text.vinShow(vehicle.engine)} look="plain" size="desk" onPress={() => onFilter({ maker: vehicle.maker, engine: vehicle.engine })} />
+      <Notice
+        title={text.vinFound(`${vehicle.maker} ${vehicle.model}`, vehicle.engine, vehicle.plate)}
+        {...(note ? { text: note } : {})}
+      />
+      <BigButton
+        text={text.vinShow(vehicle.engine)}
+        look="plain"
+        size="desk"
+        onPress={() => onFilter({ maker: vehicle.maker, engine: vehicle.engine })}
+      />
     </>
   );
 }

@@ -1,7 +1,17 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { SheetReply } from '@stennet/core/contract/run';
-import { dueWords, orderOf, repeatWords, REUSE_TEXT, stageKindText, stageWords, threadText, type Sheet, type Stage } from '@stennet/core/procedure';
+import {
+  dueWords,
+  orderOf,
+  repeatWords,
+  REUSE_TEXT,
+  stageKindText,
+  stageWords,
+  threadText,
+  type Sheet,
+  type Stage,
+} from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
 import { Line, Section, useInks } from '@/ui';
 import { CompoundsView } from '@/ui/work';
@@ -20,15 +30,25 @@ export function Stages({ sheet }: { sheet: Sheet }) {
 function StageLine({ sheet, stage, index }: { sheet: Sheet; stage: Stage; index: number }) {
   const inks = useInks();
   const { format } = useSignedIn();
-  const order = stage.order && sheet.seats.length > 1 ? text.order(orderOf(sheet, index).join(' ')) : '';
-  const notes = [stageKindText(stage), stage.on[0] === 'all' ? '' : stage.on.join(', '), repeatWords(stage), order, stage.derived ? text.derived : '', stage.note ?? ''].filter(
-    Boolean,
-  );
+  const order =
+    stage.order && sheet.seats.length > 1 ? text.order(orderOf(sheet, index).join(' ')) : '';
+  const notes = [
+    stageKindText(stage),
+    stage.on[0] === 'all' ? '' : stage.on.join(', '),
+    repeatWords(stage),
+    order,
+    stage.derived ? text.derived : '',
+    stage.note ?? '',
+  ].filter(Boolean);
   return (
     <View style={[styles.stage, { borderTopColor: inks.line }]}>
       <Text style={{ width: 28, fontSize: 16, color: inks.inkSoft }}>{index + 1}</Text>
       <View style={styles.grow}>
-        <Line strong>{stage.target ? `${stageWords(stage, format)}${stage.name.includes(stageWords(stage, format)) ? '' : `, ${stage.name}`}` : stage.name}</Line>
+        <Line strong>
+          {stage.target
+            ? `${stageWords(stage, format)}${stage.name.includes(stageWords(stage, format)) ? '' : `, ${stage.name}`}`
+            : stage.name}
+        </Line>
         {notes.length > 0 ? <Line>{notes.join(' · ')}</Line> : null}
       </View>
     </View>
@@ -45,7 +65,9 @@ export function Fasteners({ sheet }: { sheet: Sheet }) {
           <Line>{threadText(g, sheet.seats.filter((s) => s.group === g.id).length, format)}</Line>
           <Line>{text.drive(g.head, g.socket)}</Line>
           {g.behind ? <Line strong>{text.behind(g.behind)}</Line> : null}
-          <Line strong>{`${REUSE_TEXT[g.reuse]}${g.maxLengthMm ? `, ${text.most(format.quantity({ value: g.maxLengthMm, unit: 'mm' }).text)}` : ''}`}</Line>
+          <Line
+            strong
+          >{`${REUSE_TEXT[g.reuse]}${g.maxLengthMm ? `, ${text.most(format.quantity({ value: g.maxLengthMm, unit: 'mm' }).text)}` : ''}`}</Line>
           {g.compounds.length > 0 ? <CompoundsView group={g} /> : <Line>{text.nothing}</Line>}
         </View>
       ))}
@@ -57,7 +79,10 @@ export function Fasteners({ sheet }: { sheet: Sheet }) {
 export function Besides({ sheet }: { sheet: Sheet }) {
   const { parts = [], holding } = sheet;
   const lines = [
-    ...parts.map((p) => `${p.need === 'new' ? text.partNew(p.count, p.name) : text.partConsider(p.name)}${p.why ? ` ${p.why}` : ''}`),
+    ...parts.map(
+      (p) =>
+        `${p.need === 'new' ? text.partNew(p.count, p.name) : text.partConsider(p.name)}${p.why ? ` ${p.why}` : ''}`,
+    ),
     ...(holding?.loosening ? [text.holdLoosening(holding.loosening)] : []),
     ...(holding?.tightening ? [text.holdTightening(holding.tightening)] : []),
   ];
@@ -109,9 +134,18 @@ export function Source({ sheet, approval }: { sheet: Sheet; approval: SheetReply
   return (
     <Section title={text.source}>
       <Line>{source.publisher}</Line>
-      <Line>{text.sourceLine(source.title, source.page, source.revision, format.date(new Date(`${source.date}T12:00:00Z`)))}</Line>
+      <Line>
+        {text.sourceLine(
+          source.title,
+          source.page,
+          source.revision,
+          format.date(new Date(`${source.date}T12:00:00Z`)),
+        )}
+      </Line>
       <Line>{text.condition(source.condition)}</Line>
-      {approval ? <Line>{text.approvedBy(approval.by, format.date(new Date(approval.at)))}</Line> : null}
+      {approval ? (
+        <Line>{text.approvedBy(approval.by, format.date(new Date(approval.at)))}</Line>
+      ) : null}
     </Section>
   );
 }
@@ -127,4 +161,7 @@ export function Later({ sheet }: { sheet: Sheet }) {
   );
 }
 
-const styles = StyleSheet.create({ stage: { flexDirection: 'row', borderTopWidth: 1, paddingTop: 8 }, grow: { flex: 1 } });
+const styles = StyleSheet.create({
+  stage: { flexDirection: 'row', borderTopWidth: 1, paddingTop: 8 },
+  grow: { flex: 1 },
+});

@@ -8,7 +8,10 @@ import { Line, Section, useInks } from '@/ui';
 import { AnswerCard } from '@/ui/work';
 import { text } from '../text';
 
-/** Questions that can be answered at the vehicle; nothing is preselected, each answer leads to its sheet. */
+/**
+ * Questions that can be answered at the vehicle; nothing is preselected, each answer leads to its
+ * sheet.
+ */
 export function TellApart({ data }: { data: SheetReply }) {
   const { sheet, related } = data;
   if (sheet.tellApart.length === 0) return null;
@@ -19,7 +22,12 @@ export function TellApart({ data }: { data: SheetReply }) {
           <Line strong>{t.question}</Line>
           <View style={styles.answers}>
             {t.answers.map((a) => (
-              <AnswerLink key={a.text} answer={a} mine={sheet} to={a.sheet === sheet.id ? sheet : related.find((r) => r.id === a.sheet)} />
+              <AnswerLink
+                key={a.text}
+                answer={a}
+                mine={sheet}
+                to={a.sheet === sheet.id ? sheet : related.find((r) => r.id === a.sheet)}
+              />
             ))}
           </View>
         </View>
@@ -28,13 +36,32 @@ export function TellApart({ data }: { data: SheetReply }) {
   );
 }
 
-/** The sheet that an answer leads to; one that the shop does not have is named, and leads nowhere. */
-function AnswerLink({ answer, mine, to }: { answer: Sheet['tellApart'][number]['answers'][number]; mine: Sheet; to: Sheet | undefined }) {
-  const under = to === mine ? [text.this, printLine(lineOf(mine).line)] : to ? [to.title, printLine(lineOf(to).line)] : [text.notHere];
+/**
+ * The sheet that an answer leads to; one that the shop does not have is named, and leads nowhere.
+ */
+function AnswerLink({
+  answer,
+  mine,
+  to,
+}: {
+  answer: Sheet['tellApart'][number]['answers'][number];
+  mine: Sheet;
+  to: Sheet | undefined;
+}) {
+  const under =
+    to === mine
+      ? [text.this, printLine(lineOf(mine).line)]
+      : to
+        ? [to.title, printLine(lineOf(to).line)]
+        : [text.notHere];
   const box = <AnswerCard text={answer.text} head={answer.head} under={under} />;
   if (!to) return <View style={styles.answerLink}>{box}</View>;
   return (
-    <Link href={`/sheets/${to.id}/${to.revision}`} aria-label={answer.text} style={styles.answerLink}>
+    <Link
+      href={`/sheets/${to.id}/${to.revision}`}
+      aria-label={answer.text}
+      style={styles.answerLink}
+    >
       {box}
     </Link>
   );
@@ -67,7 +94,11 @@ export function Revisions({ data }: { data: SheetReply }) {
     <Section title={text.revisions}>
       {others.map((other) => (
         <View key={other.revision} style={styles.question}>
-          <SheetLink sheet={other} id={other.id} after={`${text.rev(other.revision)}, ${text.status[other.status]}`} />
+          <SheetLink
+            sheet={other}
+            id={other.id}
+            after={`${text.rev(other.revision)}, ${text.status[other.status]}`}
+          />
           <Differences mine={data.sheet} other={other} />
         </View>
       ))}
@@ -81,7 +112,16 @@ function SheetLink({ sheet, id, after }: { sheet: Sheet | undefined; id: string;
   const title = `${sheet.title} ${after}`;
   return (
     <Link href={`/sheets/${sheet.id}/${sheet.revision}`} style={styles.to}>
-      <Text style={{ fontSize: 16, fontWeight: '700', color: inks.brand, textDecorationLine: 'underline' }}>{title}</Text>
+      <Text
+        style={{
+          fontSize: 16,
+          fontWeight: '700',
+          color: inks.brand,
+          textDecorationLine: 'underline',
+        }}
+      >
+        {title}
+      </Text>
     </Link>
   );
 }

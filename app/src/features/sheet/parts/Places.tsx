@@ -5,10 +5,19 @@ import { BigButton, Section } from '@/ui';
 import { text } from '../text';
 
 /** Maker → engine → job, by tapping. */
-export function Places({ filter, onFilter }: { filter: SheetFilter; onFilter: (f: SheetFilter) => void }) {
+export function Places({
+  filter,
+  onFilter,
+}: {
+  filter: SheetFilter;
+  onFilter: (f: SheetFilter) => void;
+}) {
   const { data } = useSheetPlaces();
   if (!data) return null;
-  const rest = data.places.filter((p) => (!filter.maker || p.maker === filter.maker) && (!filter.engine || p.engine === filter.engine));
+  const rest = data.places.filter(
+    (p) =>
+      (!filter.maker || p.maker === filter.maker) && (!filter.engine || p.engine === filter.engine),
+  );
   const level = !filter.maker ? 'maker' : !filter.engine ? 'engine' : 'kind';
   if (filter.kind) return null;
   const counts = new Map<string, number>();
@@ -32,8 +41,16 @@ export function Places({ filter, onFilter }: { filter: SheetFilter; onFilter: (f
 }
 
 /** What the list is narrowed to; each is taken off by a tap. */
-export function Narrowed({ filter, onFilter }: { filter: SheetFilter; onFilter: (f: SheetFilter) => void }) {
-  const on = (['maker', 'engine', 'kind'] as const).flatMap((key) => (filter[key] ? [{ key, name: filter[key] }] : []));
+export function Narrowed({
+  filter,
+  onFilter,
+}: {
+  filter: SheetFilter;
+  onFilter: (f: SheetFilter) => void;
+}) {
+  const on = (['maker', 'engine', 'kind'] as const).flatMap((key) =>
+    filter[key] ? [{ key, name: filter[key] }] : [],
+  );
   if (on.length === 0) return null;
   return (
     <View style={styles.wrap}>

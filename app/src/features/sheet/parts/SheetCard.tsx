@@ -11,30 +11,54 @@ import { text } from '../text';
 
 /** A sheet in a list: what it is, its ribbon, its line, and what must not be overlooked. */
 /** Drawn once for a revision: while somebody types, the same sheets are found again and again. */
-export const SheetCard = memo(Drawn, (a, b) => a.brief.sheet === b.brief.sheet && a.brief.revision === b.brief.revision && a.brief.status === b.brief.status);
+export const SheetCard = memo(
+  Drawn,
+  (a, b) =>
+    a.brief.sheet === b.brief.sheet &&
+    a.brief.revision === b.brief.revision &&
+    a.brief.status === b.brief.status,
+);
 
 function Drawn({ brief }: { brief: SheetBrief }) {
   const inks = useInks();
   const { format } = useSignedIn();
-  const marks = [brief.oneTimeUse ? text.once : '', ...brief.compounds, brief.conflicts > 0 ? text.conflict : '', brief.hardware ? text.kit(brief.hardware) : ''].filter(Boolean);
+  const marks = [
+    brief.oneTimeUse ? text.once : '',
+    ...brief.compounds,
+    brief.conflicts > 0 ? text.conflict : '',
+    brief.hardware ? text.kit(brief.hardware) : '',
+  ].filter(Boolean);
   const isOld = brief.status !== 'approved';
   return (
-    <Link href={`/sheets/${brief.sheet}/${brief.revision}`} aria-label={text.open(`${brief.title}, ${text.rev(brief.revision)}`)} style={styles.link}>
+    <Link
+      href={`/sheets/${brief.sheet}/${brief.revision}`}
+      aria-label={text.open(`${brief.title}, ${text.rev(brief.revision)}`)}
+      style={styles.link}
+    >
       <Card {...(isOld ? { edge: 'warn' as const } : {})}>
         <View style={styles.head}>
-          <Text style={{ flex: 1, fontSize: 18, fontWeight: '700', color: inks.ink }}>{brief.title}</Text>
+          <Text style={{ flex: 1, fontSize: 18, fontWeight: '700', color: inks.ink }}>
+            {brief.title}
+          </Text>
           <Text
             style={{ fontSize: 15, fontWeight: '700', color: isOld ? inks.warnText : inks.inkSoft }}
           >{`${text.rev(brief.revision)}${isOld ? `, ${text.status[brief.status]}` : ''}`}</Text>
         </View>
-        <Text style={{ fontSize: 15, color: inks.inkSoft }}>{`${brief.maker} ${brief.model}, ${brief.engine} · ${jointKindText(brief.kind)}`}</Text>
+        <Text
+          style={{ fontSize: 15, color: inks.inkSoft }}
+        >{`${brief.maker} ${brief.model}, ${brief.engine} · ${jointKindText(brief.kind)}`}</Text>
         <Ribbon sheet={{ stages: brief.stages }} place={null} format={format} height={48} />
         <Text style={{ fontSize: 15, lineHeight: 21, color: inks.ink }}>{brief.line}</Text>
-        <Text style={{ fontSize: 15, lineHeight: 21, color: inks.ink, fontWeight: '700' }}>{marks.join(' · ')}</Text>
+        <Text style={{ fontSize: 15, lineHeight: 21, color: inks.ink, fontWeight: '700' }}>
+          {marks.join(' · ')}
+        </Text>
         <Text style={{ fontSize: 14, lineHeight: 20, color: inks.inkSoft }}>{brief.source}</Text>
       </Card>
     </Link>
   );
 }
 
-const styles = StyleSheet.create({ link: { display: 'flex', flexDirection: 'column' }, head: { flexDirection: 'row', gap: 8, alignItems: 'baseline' } });
+const styles = StyleSheet.create({
+  link: { display: 'flex', flexDirection: 'column' },
+  head: { flexDirection: 'row', gap: 8, alignItems: 'baseline' },
+});

@@ -9,9 +9,12 @@ import { newId } from '@/platform/ids';
 import { BigButton, Line, Notice, Section } from '@/ui';
 import { text } from '../text';
 
-const same = (a: string, b: string): boolean => a.replace(/[^a-z0-9]/gi, '').toLowerCase() === b.replace(/[^a-z0-9]/gi, '').toLowerCase();
+const same = (a: string, b: string): boolean =>
+  a.replace(/[^a-z0-9]/gi, '').toLowerCase() === b.replace(/[^a-z0-9]/gi, '').toLowerCase();
 
-/** From the sheet to the vehicle: onto a joint that has not been begun, or as a new joint of a job. */
+/**
+ * From the sheet to the vehicle: onto a joint that has not been begun, or as a new joint of a job.
+ */
 export function UseOn({ sheet }: { sheet: Sheet }) {
   const { me } = useSignedIn();
   const today = useToday();
@@ -25,7 +28,9 @@ export function UseOn({ sheet }: { sheet: Sheet }) {
       {shown.map((o) => (
         <UseOnOrder key={o.id} order={o} sheet={sheet} />
       ))}
-      {all || today.data.orders.length === fitting.length ? null : <BigButton text={text.useOthers} look="quiet" size="desk" onPress={() => setAll(true)} />}
+      {all || today.data.orders.length === fitting.length ? null : (
+        <BigButton text={text.useOthers} look="quiet" size="desk" onPress={() => setAll(true)} />
+      )}
     </Section>
   );
 }
@@ -44,15 +49,30 @@ function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
       (e: unknown) => setProblem(`${asAppError(e).message} ${asAppError(e).fix}`),
     );
   };
-  const open = order.jobs.flatMap((j) => j.joints).filter((t) => t.runs.length === 0 && t.sheetId !== sheet.id);
+  const open = order.jobs
+    .flatMap((j) => j.joints)
+    .filter((t) => t.runs.length === 0 && t.sheetId !== sheet.id);
   return (
     <View style={styles.order}>
-      <Line strong>{text.useOrder(order.number, `${order.vehicle.maker} ${order.vehicle.model}`)}</Line>
+      <Line strong>
+        {text.useOrder(order.number, `${order.vehicle.maker} ${order.vehicle.model}`)}
+      </Line>
       {problem ? <Notice title={problem} look="warn" alert /> : null}
       {isOther && !sure ? (
         <>
-          <Notice title={text.otherEngine(order.vehicle.engine, sheet.applies.engine)} text={text.otherEngineText} look="warn" alert />
-          <BigButton text={text.otherEngineYes} label={`${text.otherEngineYes}, RO ${order.number}`} look="warn" size="desk" onPress={() => setSure(true)} />
+          <Notice
+            title={text.otherEngine(order.vehicle.engine, sheet.applies.engine)}
+            text={text.otherEngineText}
+            look="warn"
+            alert
+          />
+          <BigButton
+            text={text.otherEngineYes}
+            label={`${text.otherEngineYes}, RO ${order.number}`}
+            look="warn"
+            size="desk"
+            onPress={() => setSure(true)}
+          />
         </>
       ) : null}
       {(isOther && !sure ? [] : open).map((t) => (
@@ -72,7 +92,12 @@ function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
           label={`${text.useJob(j.title)}, RO ${order.number}`}
           look="quiet"
           size="desk"
-          onPress={() => done(addJoint(j.id, { joint, name: jointKindText(sheet.kind), sheet: sheet.id, revision }), joint)}
+          onPress={() =>
+            done(
+              addJoint(j.id, { joint, name: jointKindText(sheet.kind), sheet: sheet.id, revision }),
+              joint,
+            )
+          }
         />
       ))}
     </View>

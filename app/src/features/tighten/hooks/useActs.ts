@@ -1,6 +1,16 @@
 import { useState } from 'react';
 import type { AppError } from '@stennet/core/errors';
-import { CORE_VERSION, judgePull, progressBefore, type EventType, type FailureKind, type Outcome, type PayloadOf, type PullNext, type RunState } from '@stennet/core/run';
+import {
+  CORE_VERSION,
+  judgePull,
+  progressBefore,
+  type EventType,
+  type FailureKind,
+  type Outcome,
+  type PayloadOf,
+  type PullNext,
+  type RunState,
+} from '@stennet/core/run';
 import type { Quantity } from '@stennet/core/quantity';
 import { asAppError } from '@/data';
 import type { Confirm } from '@/data/runs';
@@ -9,16 +19,25 @@ import type { Confirm } from '@/data/runs';
 export interface Acts {
   run: string;
   error: AppError | null;
-  /** A confirmation that came after its clock had ended: which clock, and the same again with the time it was really done. */
+  /**
+   * A confirmation that came after its clock had ended: which clock, and the same again with the
+   * time it was really done.
+   */
   late: { clock: string; again: (doneAt: string) => Promise<boolean> } | null;
-  /** The same again, confirmed as what the wrench really showed; null where nothing was asked back. */
+  /**
+   * The same again, confirmed as what the wrench really showed; null where nothing was asked back.
+   */
   sure: (() => Promise<boolean>) | null;
   /** What was asked back is let go. */
   forget: () => void;
   confirm: <T extends EventType>(type: T, payload: PayloadOf<T>) => Promise<boolean>;
   pull: (due: PullNext, outcome: Outcome, extra?: PullExtra) => Promise<boolean>;
   fail: (fastener: string, kind: FailureKind) => Promise<boolean>;
-  correct: (event: PayloadOf<'pulled'> & { id: string }, outcome: Outcome, reading?: Quantity) => Promise<boolean>;
+  correct: (
+    event: PayloadOf<'pulled'> & { id: string },
+    outcome: Outcome,
+    reading?: Quantity,
+  ) => Promise<boolean>;
 }
 
 /** What may be said with a pull, besides how it ended. */
@@ -34,7 +53,12 @@ export interface PullExtra {
 }
 
 export function useActs(run: string, state: RunState, confirmEvent: Confirm): Acts {
-  const [problem, setProblem] = useState<{ step: number; error: AppError; again: (doneAt: string) => Promise<boolean>; sure: () => Promise<boolean> } | null>(null);
+  const [problem, setProblem] = useState<{
+    step: number;
+    error: AppError;
+    again: (doneAt: string) => Promise<boolean>;
+    sure: () => Promise<boolean>;
+  } | null>(null);
   const step = state.events.length;
 
   const confirm: Acts['confirm'] = async (type, payload) => {
@@ -55,7 +79,10 @@ export function useActs(run: string, state: RunState, confirmEvent: Confirm): Ac
   return {
     run,
     error: standing && !isLate ? standing.error : null,
-    late: standing && isLate ? { clock: String(standing.error.params.clock), again: standing.again } : null,
+    late:
+      standing && isLate
+        ? { clock: String(standing.error.params.clock), again: standing.again }
+        : null,
     sure: standing && isTooMuch ? standing.sure : null,
     forget: () => setProblem(null),
     confirm,
@@ -72,13 +99,20 @@ export function useActs(run: string, state: RunState, confirmEvent: Confirm): Ac
         verdict: 'inTolerance' as const,
         core: CORE_VERSION,
       };
-      return confirm('pulled', { ...said, verdict: judgePull(state.sheet, state.progress, said).verdict });
+      return confirm('pulled', {
+        ...said,
+        verdict: judgePull(state.sheet, state.progress, said).verdict,
+      });
     },
     fail: (fastener, kind) => confirm('failed', { fastener, kind }),
     correct: (pull, outcome, reading) => {
       const { id, ...was } = pull;
       const { reading: _old, ...rest } = was;
-      const verdict = judgePull(state.sheet, progressBefore(state, id), { ...rest, outcome, ...(reading ? { reading } : {}) }).verdict;
+      const verdict = judgePull(state.sheet, progressBefore(state, id), {
+        ...rest,
+        outcome,
+        ...(reading ? { reading } : {}),
+      }).verdict;
       return confirm('corrected', { event: id, outcome, verdict, ...(reading ? { reading } : {}) });
     },
   };

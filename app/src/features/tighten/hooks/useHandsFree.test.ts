@@ -13,7 +13,12 @@ jest.mock('@/platform/speech', () => ({ speak: jest.fn(), hush: jest.fn() }));
 jest.mock('@/platform/vibrate', () => ({ vibrate: jest.fn() }));
 jest.mock('@/data', () => ({}));
 
-const format = createFormatter({ locale: 'en-GB', timeZone: 'UTC', paper: 'A4', torqueUnit: 'N.m' });
+const format = createFormatter({
+  locale: 'en-GB',
+  timeZone: 'UTC',
+  paper: 'A4',
+  torqueUnit: 'N.m',
+});
 const ALL: Hands = { sound: true, speech: true, vibration: true, huge: false };
 const NONE: Hands = { sound: false, speech: false, vibration: false, huge: false };
 
@@ -42,7 +47,9 @@ test('a confirmation is heard, felt and followed by the next one in words; openi
   rerender(shown(t, ALL));
   expect(beep).toHaveBeenCalledWith('taken');
   expect(vibrate).toHaveBeenCalledWith(30);
-  expect(speak).toHaveBeenCalledWith(expect.stringMatching(/^bolt 2, .*(inch-pounds|newton metres)/));
+  expect(speak).toHaveBeenCalledWith(
+    expect.stringMatching(/^bolt 2, .*(inch-pounds|newton metres)/),
+  );
 });
 
 test('what was not taken sounds otherwise, and nothing is done by what is switched off, or while somebody else holds the run', () => {

@@ -9,9 +9,13 @@ import { vibrate } from '@/platform/vibrate';
 import { pullLine, spoken } from '../say';
 
 /** What is said of what comes next, for ears that are under a bonnet. */
-export const lineFor = (seen: Sheet, due: Next, format: Formatter): string => spoken(due.kind === 'pull' ? pullLine(seen, format, due) : explain(seen, due));
+export const lineFor = (seen: Sheet, due: Next, format: Formatter): string =>
+  spoken(due.kind === 'pull' ? pullLine(seen, format, due) : explain(seen, due));
 
-/** After each confirmation a sound, a nudge and the next fastener in words, as far as they are switched on; a refusal sounds otherwise. */
+/**
+ * After each confirmation a sound, a nudge and the next fastener in words, as far as they are
+ * switched on; a refusal sounds otherwise.
+ */
 export function useHandsFree({ state, seen, due, hands, format, refused, active }: Watched): void {
   const { length } = state.events;
   const last = useRef(length);

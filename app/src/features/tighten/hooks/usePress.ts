@@ -8,7 +8,10 @@ export const PULL_MS = 1200;
 
 export type Press = 'ignore' | 'askBack' | 'take';
 
-/** Judges a press by how long this step has been on the screen. `step` changes with every confirmation. */
+/**
+ * Judges a press by how long this step has been on the screen. `step` changes with every
+ * confirmation.
+ */
 export function usePress(step: number): (isPull: boolean) => Press {
   const shownAt = useRef(0);
   useEffect(() => {

@@ -16,7 +16,9 @@ interface Props {
   onClose: () => void;
 }
 
-/** A crowfoot changes what the scale must say; drawn as it stands, and the settings above follow. */
+/**
+ * A crowfoot changes what the scale must say; drawn as it stands, and the settings above follow.
+ */
 export function AdapterForm({ tools, adapter, onAdapter, onClose }: Props) {
   const { format } = useSignedIn();
   const crowfeet = tools.filter((t) => t.kind === 'crowfoot');
@@ -35,7 +37,13 @@ export function AdapterForm({ tools, adapter, onAdapter, onClose }: Props) {
         options={crowfeet.map((c) => ({ value: c.id, text: c.name }))}
         onChange={(id) => {
           const tool = crowfeet.find((c) => c.id === id);
-          if (tool) onAdapter({ tool: tool.id, name: tool.name, offsetMm: tool.offsetMm, angleDeg: adapter?.angleDeg ?? 0 });
+          if (tool)
+            onAdapter({
+              tool: tool.id,
+              name: tool.name,
+              offsetMm: tool.offsetMm,
+              angleDeg: adapter?.angleDeg ?? 0,
+            });
         }}
       />
       {adapter ? (
@@ -46,7 +54,12 @@ export function AdapterForm({ tools, adapter, onAdapter, onClose }: Props) {
             options={ANGLES.map((a) => ({ value: a, text: text.adapterAngles[a] }))}
             onChange={(a) => onAdapter({ ...adapter, angleDeg: Number(a) })}
           />
-          <DrawingView drawing={adapterTop(length, adapter.offsetMm, adapter.angleDeg)} label={text.adapterLabel(mm(length), mm(adapter.offsetMm))} width="100%" height={110} />
+          <DrawingView
+            drawing={adapterTop(length, adapter.offsetMm, adapter.angleDeg)}
+            label={text.adapterLabel(mm(length), mm(adapter.offsetMm))}
+            width="100%"
+            height={110}
+          />
         </>
       ) : null}
       <PanelBody>{text.adapterText}</PanelBody>

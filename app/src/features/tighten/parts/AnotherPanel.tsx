@@ -6,10 +6,22 @@ import { fastenerName, text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 
 /** The bar was on another one: which. The one on the screen is asked next. */
-export function AnotherPanel({ due, state, acts, onClose }: { due: PullNext; state: RunState; acts: Acts; onClose: () => void }) {
+export function AnotherPanel({
+  due,
+  state,
+  acts,
+  onClose,
+}: {
+  due: PullNext;
+  state: RunState;
+  acts: Acts;
+  onClose: () => void;
+}) {
   const others = state.sheet.seats.flatMap((s) => {
     const seat = state.progress.seats[s.id];
-    return seat && s.id !== due.seat && seat.fitted && !seat.leftOut ? [fastenerId(s.id, seat.life)] : [];
+    return seat && s.id !== due.seat && seat.fitted && !seat.leftOut
+      ? [fastenerId(s.id, seat.life)]
+      : [];
   });
   return (
     <View style={styles.panel}>
@@ -23,7 +35,12 @@ export function AnotherPanel({ due, state, acts, onClose }: { due: PullNext; sta
             role="radio"
             text={fastenerName(state.sheet, f)}
             on={false}
-            onPress={() => void acts.pull(due, due.outcomes[0] ?? 'done', { fastener: f, insteadOf: due.fastener })}
+            onPress={() =>
+              void acts.pull(due, due.outcomes[0] ?? 'done', {
+                fastener: f,
+                insteadOf: due.fastener,
+              })
+            }
           />
         ))}
       </View>
@@ -32,4 +49,7 @@ export function AnotherPanel({ due, state, acts, onClose }: { due: PullNext; sta
   );
 }
 
-const styles = StyleSheet.create({ panel: { gap: 12 }, chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } });
+const styles = StyleSheet.create({
+  panel: { gap: 12 },
+  chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
+});

@@ -8,7 +8,11 @@ import { takePhoto, useRunPlace, type RunPlace } from '../hooks/useRunPlace';
 import { text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 
-function useAround(place: RunPlace): { problem: boolean; save: SaveAround; attempt: (work: Promise<unknown>, after?: () => void) => void } {
+function useAround(place: RunPlace): {
+  problem: boolean;
+  save: SaveAround;
+  attempt: (work: Promise<unknown>, after?: () => void) => void;
+} {
   const [problem, setProblem] = useState(false);
   const attempt = (work: Promise<unknown>, after?: () => void): void => {
     work.then(
@@ -19,10 +23,23 @@ function useAround(place: RunPlace): { problem: boolean; save: SaveAround; attem
       () => setProblem(true),
     );
   };
-  return { problem, attempt, save: (body, of) => attempt(saveEntry({ order: place.order, body, ...(of ? { entry: of.id, version: of.version } : {}) })) };
+  return {
+    problem,
+    attempt,
+    save: (body, of) =>
+      attempt(
+        saveEntry({
+          order: place.order,
+          body,
+          ...(of ? { entry: of.id, version: of.version } : {}),
+        }),
+      ),
+  };
 }
 
-/** What happens beside the fasteners: kept on the repair order, from here, with the same gloves on. */
+/**
+ * What happens beside the fasteners: kept on the repair order, from here, with the same gloves on.
+ */
 export function AroundPanel({ onClose }: { onClose: () => void }) {
   const place = useRunPlace();
   const router = useRouter();
@@ -47,10 +64,20 @@ export function AroundPanel({ onClose }: { onClose: () => void }) {
         entries={place.entries}
         mayWrite
         onSave={save}
-        onFind={() => router.navigate({ pathname: '/find', params: { ...(maker ? { maker } : {}), ...(engine ? { engine } : {}) } })}
+        onFind={() =>
+          router.navigate({
+            pathname: '/find',
+            params: { ...(maker ? { maker } : {}), ...(engine ? { engine } : {}) },
+          })
+        }
       />
       <TextField label={text.aroundPhotoOf} value={of} onChange={(t) => setOf(t.slice(0, 80))} />
-      <BigButton text={text.aroundPhoto} look="quiet" disabled={!of.trim()} onPress={() => attempt(takePhoto(place, of.trim()).then((taken) => taken && setOf('')))} />
+      <BigButton
+        text={text.aroundPhoto}
+        look="quiet"
+        disabled={!of.trim()}
+        onPress={() => attempt(takePhoto(place, of.trim()).then((taken) => taken && setOf('')))}
+      />
       <BigButton text={text.aroundClose} look="plain" onPress={onClose} />
     </View>
   );

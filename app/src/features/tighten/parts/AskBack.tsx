@@ -21,7 +21,11 @@ export function AskBack({ due, sheet, asking, onYes, onNo }: Props) {
     <View role="alert" style={{ gap: 12 }}>
       <PanelTitle>{isDry ? text.dryTitle(upperFirst(bolt)) : text.quick(bolt)}</PanelTitle>
       {isDry ? <PanelBody>{text.dry}</PanelBody> : null}
-      <BigButton text={isDry ? text.dryYes : text.quickYes} look="plain" onPress={() => onYes(isDry)} />
+      <BigButton
+        text={isDry ? text.dryYes : text.quickYes}
+        look="plain"
+        onPress={() => onYes(isDry)}
+      />
       <BigButton text={isDry ? text.dryNo : text.quickNo} onPress={onNo} />
     </View>
   );

@@ -8,11 +8,26 @@ import { lastLine } from '../say';
 import { PanelBody, PanelTitle } from './PanelText';
 import { StripeForm } from './StripeForm';
 
-/** So long away in the middle of an angle stage, nobody remembers which bolt was turned. Decided here. */
+/**
+ * So long away in the middle of an angle stage, nobody remembers which bolt was turned. Decided
+ * here.
+ */
 export const AWAY_MS = 20 * 60_000;
 
 /** In the middle of an angle stage: the stripe is looked at before anything is pulled. */
-export function AwayPanel({ due, state, acts, minutes, onGoOn }: { due: PullNext; state: RunState; acts: Acts; minutes: number; onGoOn: () => void }) {
+export function AwayPanel({
+  due,
+  state,
+  acts,
+  minutes,
+  onGoOn,
+}: {
+  due: PullNext;
+  state: RunState;
+  acts: Acts;
+  minutes: number;
+  onGoOn: () => void;
+}) {
   const [reading, setReading] = useState(false);
   if (reading)
     return (

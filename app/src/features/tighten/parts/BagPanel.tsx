@@ -8,7 +8,10 @@ import { fastenerName, text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 import type { StepProps } from './StepPanel';
 
-/** Where what came out is kept: one group after the other, or fewer at a time where they go into several bags. */
+/**
+ * Where what came out is kept: one group after the other, or fewer at a time where they go into
+ * several bags.
+ */
 export function BagPanel({ due, state, acts, onGoBack }: StepProps<'bag'>) {
   const first = due.fasteners[0] ?? '';
   const group = groupOfSeat(state.sheet, seatIdOf(first));
@@ -18,15 +21,28 @@ export function BagPanel({ due, state, acts, onGoBack }: StepProps<'bag'>) {
   const [length, setLength] = useState('');
   const chosen = own.filter((f) => !out.has(f));
   const lengthMm = length.trim() === '' ? undefined : numberIn(length);
-  const toggle = (f: string): void => setOut((was) => new Set(was.has(f) ? [...was].filter((x) => x !== f) : [...was, f]));
-  const confirm = (): void => void acts.confirm('bagged', { fasteners: chosen, bag: bag.trim(), ...(typeof lengthMm === 'number' ? { lengthMm } : {}) });
+  const toggle = (f: string): void =>
+    setOut((was) => new Set(was.has(f) ? [...was].filter((x) => x !== f) : [...was, f]));
+  const confirm = (): void =>
+    void acts.confirm('bagged', {
+      fasteners: chosen,
+      bag: bag.trim(),
+      ...(typeof lengthMm === 'number' ? { lengthMm } : {}),
+    });
   return (
     <View style={styles.panel}>
       <PanelTitle>{`${text.bagTitle} ${group.name}`}</PanelTitle>
       <PanelBody>{group.reuse === 'replace' ? text.bagScrap : text.bagText(own.length)}</PanelBody>
       <View role="group" aria-label={text.bagWhich} style={styles.chips}>
         {own.map((f) => (
-          <Chip size="hand" key={f} role="checkbox" text={fastenerName(state.sheet, f)} on={!out.has(f)} onPress={() => toggle(f)} />
+          <Chip
+            size="hand"
+            key={f}
+            role="checkbox"
+            text={fastenerName(state.sheet, f)}
+            on={!out.has(f)}
+            onPress={() => toggle(f)}
+          />
         ))}
       </View>
       <TextField label={text.bagLabel} value={bag} onChange={(t) => setBag(t.slice(0, 40))} />
@@ -38,7 +54,11 @@ export function BagPanel({ due, state, acts, onGoBack }: StepProps<'bag'>) {
         problem={lengthMm === null ? text.lengthWrong : undefined}
         {...(group.lengthMm ? { hint: String(group.lengthMm) } : {})}
       />
-      <BigButton text={text.bagYes(chosen.length)} disabled={!bag.trim() || chosen.length === 0 || lengthMm === null} onPress={confirm} />
+      <BigButton
+        text={text.bagYes(chosen.length)}
+        disabled={!bag.trim() || chosen.length === 0 || lengthMm === null}
+        onPress={confirm}
+      />
       <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
     </View>
   );
@@ -53,4 +73,7 @@ function numberIn(typed: string): number | null {
   }
 }
 
-const styles = StyleSheet.create({ panel: { gap: 12 }, chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } });
+const styles = StyleSheet.create({
+  panel: { gap: 12 },
+  chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
+});

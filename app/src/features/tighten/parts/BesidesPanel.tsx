@@ -19,8 +19,16 @@ interface Props {
 /** What the sheet does not ask for: recorded with its value where somebody knows it, never lost. */
 export function BesidesPanel({ fasteners, state, acts, onClose }: Props) {
   const [action, setAction] = useState<'torque' | 'angle' | null>(null);
-  const unit = action === 'angle' ? 'deg' : (state.sheet.stages.find((s) => s.action === 'torque')?.target?.unit ?? 'N.m');
-  const add = (what: 'torque' | 'angle' | 'loosen', value?: Quantity): void => void acts.confirm('added', { fasteners: [...fasteners], action: what, ...(value ? { value } : {}) });
+  const unit =
+    action === 'angle'
+      ? 'deg'
+      : (state.sheet.stages.find((s) => s.action === 'torque')?.target?.unit ?? 'N.m');
+  const add = (what: 'torque' | 'angle' | 'loosen', value?: Quantity): void =>
+    void acts.confirm('added', {
+      fasteners: [...fasteners],
+      action: what,
+      ...(value ? { value } : {}),
+    });
   if (action)
     return (
       <ReadingForm
@@ -35,7 +43,9 @@ export function BesidesPanel({ fasteners, state, acts, onClose }: Props) {
   return (
     <View style={styles.panel}>
       <PanelTitle>{text.besidesTitle}</PanelTitle>
-      <PanelBody>{fasteners.length > 1 ? text.besidesRound(fasteners.length) : text.besidesText}</PanelBody>
+      <PanelBody>
+        {fasteners.length > 1 ? text.besidesRound(fasteners.length) : text.besidesText}
+      </PanelBody>
       <BigButton text={text.added.torque} look="warn" onPress={() => setAction('torque')} />
       <BigButton text={text.added.angle} look="warn" onPress={() => setAction('angle')} />
       <BigButton text={text.added.loosen} look="warn" onPress={() => add('loosen')} />

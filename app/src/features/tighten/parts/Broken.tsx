@@ -3,7 +3,14 @@ import { View } from 'react-native';
 import { AppError } from '@stennet/core/errors';
 import { groupOfSeat } from '@stennet/core/procedure';
 import { brokenSizes, threadOf, type BrokenSizes } from '@stennet/core/thread';
-import { isBroken, rungsOf, rungText, seatIdOf, type AnyHold, type RunState } from '@stennet/core/run';
+import {
+  isBroken,
+  rungsOf,
+  rungText,
+  seatIdOf,
+  type AnyHold,
+  type RunState,
+} from '@stennet/core/run';
 import { saveEntry, useSignedIn } from '@/data';
 import { BigButton, TextField } from '@/ui';
 import type { Acts } from '../hooks/useActs';
@@ -18,14 +25,21 @@ interface Props {
   acts: Acts;
 }
 
-/** What is tried, attempt by attempt, with the sizes and the stop; each stands on the record with how it ended. */
+/**
+ * What is tried, attempt by attempt, with the sizes and the stop; each stands on the record with
+ * how it ended.
+ */
 export function Broken({ hold, fastener, state, acts }: Props) {
   const { behind } = groupOfSeat(state.sheet, hold.seat);
   return (
     <>
       {hold.failure === 'broke' ? <Sizes state={state} fastener={fastener} /> : null}
-      {isBroken(hold.failure) && behind ? <PanelBody strong>{text.behind(behind)}</PanelBody> : null}
-      {hold.rung ? <Ladder hold={hold} rung={hold.rung} fastener={fastener} state={state} acts={acts} /> : null}
+      {isBroken(hold.failure) && behind ? (
+        <PanelBody strong>{text.behind(behind)}</PanelBody>
+      ) : null}
+      {hold.rung ? (
+        <Ladder hold={hold} rung={hold.rung} fastener={fastener} state={state} acts={acts} />
+      ) : null}
     </>
   );
 }
@@ -34,11 +48,27 @@ function Ladder({ hold, rung, fastener, state, acts }: Props & { rung: string })
   const [note, setNote] = useState('');
   const [away, setAway] = useState(false);
   const rungs = rungsOf(state.sheet, hold.failure);
-  const say = (answer: string, words = note.trim()): Promise<boolean> => acts.confirm('stepDone', { step: rung, answer, fasteners: [fastener], ...(words ? { note: words } : {}) });
-  if (away) return <NoRoom fastener={fastener} state={state} onAway={(words) => say('stop', words)} onCancel={() => setAway(false)} />;
+  const say = (answer: string, words = note.trim()): Promise<boolean> =>
+    acts.confirm('stepDone', {
+      step: rung,
+      answer,
+      fasteners: [fastener],
+      ...(words ? { note: words } : {}),
+    });
+  if (away)
+    return (
+      <NoRoom
+        fastener={fastener}
+        state={state}
+        onAway={(words) => say('stop', words)}
+        onCancel={() => setAway(false)}
+      />
+    );
   return (
     <View style={{ gap: 12 }}>
-      <PanelBody>{text.rungCount(rungs.findIndex((r) => r.id === rung) + 1, rungs.length)}</PanelBody>
+      <PanelBody>
+        {text.rungCount(rungs.findIndex((r) => r.id === rung) + 1, rungs.length)}
+      </PanelBody>
       <PanelBody strong>{rungText(state.sheet, rung)}</PanelBody>
       <TextField label={text.tried} value={note} onChange={(t) => setNote(t.slice(0, 400))} />
       <View style={{ flexDirection: 'row', gap: 12 }}>
@@ -46,13 +76,25 @@ function Ladder({ hold, rung, fastener, state, acts }: Props & { rung: string })
         <BigButton text={text.rungDidNot} look="plain" grow onPress={() => void say('didNot')} />
         <BigButton text={text.rungStop} look="warn" grow onPress={() => void say('stop')} />
       </View>
-      {isBroken(hold.failure) ? <BigButton text={text.noRoom} look="quiet" onPress={() => setAway(true)} /> : null}
+      {isBroken(hold.failure) ? (
+        <BigButton text={text.noRoom} look="quiet" onPress={() => setAway(true)} />
+      ) : null}
     </View>
   );
 }
 
 /** The part comes off and goes out: it stands on the repair order until it is back and checked. */
-function NoRoom({ fastener, state, onAway, onCancel }: { fastener: string; state: RunState; onAway: (words: string) => Promise<boolean>; onCancel: () => void }) {
+function NoRoom({
+  fastener,
+  state,
+  onAway,
+  onCancel,
+}: {
+  fastener: string;
+  state: RunState;
+  onAway: (words: string) => Promise<boolean>;
+  onCancel: () => void;
+}) {
   const place = useRunPlace();
   const [to, setTo] = useState('');
   const [asked, setAsked] = useState('');
@@ -61,7 +103,17 @@ function NoRoom({ fastener, state, onAway, onCancel }: { fastener: string; state
     const joint = place.joints.find((t) => t.id === place.joint)?.name ?? '';
     const what = `${joint}, ${fastenerName(state.sheet, fastener)}`.slice(0, 80);
     try {
-      await saveEntry({ order: place.order, body: { kind: 'outside', ...(place.job ? { job: place.job } : {}), what, to: to.trim(), asked: asked.trim(), state: 'asked' } });
+      await saveEntry({
+        order: place.order,
+        body: {
+          kind: 'outside',
+          ...(place.job ? { job: place.job } : {}),
+          what,
+          to: to.trim(),
+          asked: asked.trim(),
+          state: 'asked',
+        },
+      });
     } catch {
       return setProblem(true);
     }
@@ -71,8 +123,17 @@ function NoRoom({ fastener, state, onAway, onCancel }: { fastener: string; state
     <View style={{ gap: 12 }}>
       {problem ? <PanelBody strong>{text.cannotKeep}</PanelBody> : null}
       <TextField label={text.noRoomTo} value={to} onChange={(t) => setTo(t.slice(0, 80))} />
-      <TextField label={text.noRoomAsked} value={asked} onChange={(t) => setAsked(t.slice(0, 400))} />
-      <BigButton text={text.noRoomYes} look="warn" disabled={!to.trim() || !asked.trim()} onPress={() => void send()} />
+      <TextField
+        label={text.noRoomAsked}
+        value={asked}
+        onChange={(t) => setAsked(t.slice(0, 400))}
+      />
+      <BigButton
+        text={text.noRoomYes}
+        look="warn"
+        disabled={!to.trim() || !asked.trim()}
+        onPress={() => void send()}
+      />
       <BigButton text={text.cancel} look="quiet" onPress={onCancel} />
     </View>
   );
@@ -88,7 +149,10 @@ function Sizes({ state, fastener }: { state: RunState; fastener: string }) {
   const lines = [
     text.brokenDrills(mm(sizes.centreMm), mm(sizes.extractorMm), mm(sizes.largestMm)),
     sizes.stopMm === null ? text.brokenNoStop : text.brokenStop(mm(sizes.stopMm)),
-    text.brokenTap(mm(sizes.tapDrillMm), sizes.next ? text.brokenNext(sizes.next.designation, mm(sizes.next.tapDrillMm)) : ''),
+    text.brokenTap(
+      mm(sizes.tapDrillMm),
+      sizes.next ? text.brokenNext(sizes.next.designation, mm(sizes.next.tapDrillMm)) : '',
+    ),
   ];
   return (
     <View style={{ gap: 4 }}>
@@ -99,7 +163,12 @@ function Sizes({ state, fastener }: { state: RunState; fastener: string }) {
   );
 }
 
-function sizesOf(designation: string, pitchMm: number, lengthMm: number | undefined, gripMm: number | undefined): BrokenSizes | null {
+function sizesOf(
+  designation: string,
+  pitchMm: number,
+  lengthMm: number | undefined,
+  gripMm: number | undefined,
+): BrokenSizes | null {
   try {
     return brokenSizes(threadOf(designation, pitchMm), lengthMm, gripMm);
   } catch (error) {

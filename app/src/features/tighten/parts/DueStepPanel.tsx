@@ -16,7 +16,10 @@ import { PanelBody, PanelTitle } from './PanelText';
 import { PhotoButton } from './PhotoButton';
 import { Step, type StepProps } from './StepPanel';
 
-/** A step of the sheet that is due: confirmed, answered, measured, photographed. Plain ones stand in one list. */
+/**
+ * A step of the sheet that is due: confirmed, answered, measured, photographed. Plain ones stand in
+ * one list.
+ */
 export function DueStepPanel(props: StepProps<'step'>) {
   const { due, state, acts, onGoBack } = props;
   const { step, also } = due;
@@ -26,7 +29,11 @@ export function DueStepPanel(props: StepProps<'step'>) {
   if (step.limits) return <Measured key={fresh} {...props} />;
   if (step.kind === 'rest') return <RestPanel key={fresh} {...props} />;
   if (step.kind === 'photo') return <PhotoPanel {...props} />;
-  const done = (): void => void acts.confirm('stepDone', { step: step.id, ...(also.length > 0 ? { also: also.map((s) => s.id) } : {}) });
+  const done = (): void =>
+    void acts.confirm('stepDone', {
+      step: step.id,
+      ...(also.length > 0 ? { also: also.map((s) => s.id) } : {}),
+    });
   const second = (
     <>
       {step.kind === 'hold' ? null : <GiveUp step={step.id} acts={acts} />}
@@ -34,7 +41,13 @@ export function DueStepPanel(props: StepProps<'step'>) {
     </>
   );
   return (
-    <Step title={text.stepTitle} yes={also.length > 0 ? text.stepsYes(also.length + 1) : text.stepYes} onYes={done} state={state} second={second}>
+    <Step
+      title={text.stepTitle}
+      yes={also.length > 0 ? text.stepsYes(also.length + 1) : text.stepYes}
+      onYes={done}
+      state={state}
+      second={second}
+    >
       {[step, ...also].map((s) => (
         <Line key={s.id} step={s} />
       ))}
@@ -51,7 +64,11 @@ function RestPanel({ due, acts, onGoBack }: StepProps<'step'>) {
       <PanelTitle>{text.restTitle}</PanelTitle>
       <Line step={step} />
       <TextField label={text.restLabel} value={note} onChange={(t) => setNote(t.slice(0, 400))} />
-      <BigButton text={text.restYes} disabled={!note.trim()} onPress={() => void acts.confirm('stepDone', { step: step.id, note: note.trim() })} />
+      <BigButton
+        text={text.restYes}
+        disabled={!note.trim()}
+        onPress={() => void acts.confirm('stepDone', { step: step.id, note: note.trim() })}
+      />
       <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
     </View>
   );
@@ -67,9 +84,16 @@ function PhotoPanel({ due, acts, onGoBack }: StepProps<'step'>) {
       <Line step={step} />
       <PhotoButton of={step.text} step={step.id} />
       {taken > 0 ? (
-        <BigButton text={text.photoDone} onPress={() => void acts.confirm('stepDone', { step: step.id })} />
+        <BigButton
+          text={text.photoDone}
+          onPress={() => void acts.confirm('stepDone', { step: step.id })}
+        />
       ) : (
-        <BigButton text={text.photoNone} look="quiet" onPress={() => void acts.confirm('stepDone', { step: step.id, note: text.noPhoto })} />
+        <BigButton
+          text={text.photoNone}
+          look="quiet"
+          onPress={() => void acts.confirm('stepDone', { step: step.id, note: text.noPhoto })}
+        />
       )}
       <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
     </View>
@@ -83,8 +107,17 @@ function Line({ step }: { step: SheetStep }) {
 
 /** The sheet's limits, in sight while they are measured against. */
 function limitsText({ limits }: SheetStep, format: Formatter): string {
-  const [min, max] = [limits?.min && format.quantity(limits.min).text, limits?.max && format.quantity(limits.max).text];
-  return min && max ? text.limitsBetween(min, max) : min ? text.limitLeast(min) : max ? text.limitMost(max) : '';
+  const [min, max] = [
+    limits?.min && format.quantity(limits.min).text,
+    limits?.max && format.quantity(limits.max).text,
+  ];
+  return min && max
+    ? text.limitsBetween(min, max)
+    : min
+      ? text.limitLeast(min)
+      : max
+        ? text.limitMost(max)
+        : '';
 }
 
 function isOutside(step: SheetStep, typed: string, unit: UnitCode): boolean {
@@ -106,8 +139,15 @@ function Measured({ due, acts, onGoBack }: StepProps<'step'>) {
   const { format } = useSignedIn();
   const record = (pendingLead: boolean): void => {
     try {
-      const measurements = rows.map((row, i) => ({ ...(row === undefined ? {} : { row }), value: { value: parseNumber(typed[i] ?? ''), unit } }));
-      void acts.confirm('stepDone', { step: step.id, measurements, ...(pendingLead ? { pendingLead: true } : {}) });
+      const measurements = rows.map((row, i) => ({
+        ...(row === undefined ? {} : { row }),
+        value: { value: parseNumber(typed[i] ?? ''), unit },
+      }));
+      void acts.confirm('stepDone', {
+        step: step.id,
+        measurements,
+        ...(pendingLead ? { pendingLead: true } : {}),
+      });
     } catch (error) {
       if (!(error instanceof AppError)) throw error;
       setProblem(error);
@@ -127,7 +167,9 @@ function Measured({ due, acts, onGoBack }: StepProps<'step'>) {
             inputMode="decimal"
             onChangeText={(t) => setTyped(typed.map((was, k) => (k === i ? t : was)))}
           />
-          {isOutside(step, typed[i] ?? '', unit) ? <PanelBody strong>{text.outside}</PanelBody> : null}
+          {isOutside(step, typed[i] ?? '', unit) ? (
+            <PanelBody strong>{text.outside}</PanelBody>
+          ) : null}
         </Fragment>
       ))}
       {problem ? (
@@ -136,7 +178,9 @@ function Measured({ due, acts, onGoBack }: StepProps<'step'>) {
         </View>
       ) : null}
       <BigButton text={text.record} onPress={() => record(false)} />
-      {due.reason === 'consequence' ? <BigButton text={text.way.pending ?? ''} look="warn" onPress={() => record(true)} /> : null}
+      {due.reason === 'consequence' ? (
+        <BigButton text={text.way.pending ?? ''} look="warn" onPress={() => record(true)} />
+      ) : null}
       <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
     </View>
   );
@@ -145,19 +189,37 @@ function Measured({ due, acts, onGoBack }: StepProps<'step'>) {
 /** Beside a new fastener the load has changed: none has moved, or these have. */
 export function NeighboursPanel({ due, acts, onGoBack, state }: StepProps<'neighbours'>) {
   const [moved, setMoved] = useState<readonly string[]>([]);
-  const toggle = (f: string): void => setMoved((was) => (was.includes(f) ? was.filter((x) => x !== f) : [...was, f]));
+  const toggle = (f: string): void =>
+    setMoved((was) => (was.includes(f) ? was.filter((x) => x !== f) : [...was, f]));
   return (
     <Step
       title={text.neighboursTitle}
       yes={moved.length > 0 ? text.neighboursSome(moved.length) : text.neighboursHeld}
-      onYes={() => void acts.confirm('stepDone', { step: 'neighbours', fasteners: [...due.fasteners], ...(moved.length > 0 ? { moved: [...moved] } : {}) })}
+      onYes={() =>
+        void acts.confirm('stepDone', {
+          step: 'neighbours',
+          fasteners: [...due.fasteners],
+          ...(moved.length > 0 ? { moved: [...moved] } : {}),
+        })
+      }
       state={state}
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
     >
       <PanelBody>{explain(state.sheet, due)}</PanelBody>
-      <View role="group" aria-label={text.neighboursWhich} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
+      <View
+        role="group"
+        aria-label={text.neighboursWhich}
+        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}
+      >
         {due.fasteners.map((f) => (
-          <Chip key={f} size="hand" role="checkbox" text={fastenerName(state.sheet, f)} on={moved.includes(f)} onPress={() => toggle(f)} />
+          <Chip
+            key={f}
+            size="hand"
+            role="checkbox"
+            text={fastenerName(state.sheet, f)}
+            on={moved.includes(f)}
+            onPress={() => toggle(f)}
+          />
         ))}
       </View>
     </Step>
@@ -169,7 +231,13 @@ export function SwapPanel({ due, acts, onGoBack, state }: StepProps<'swap'>) {
     <Step
       title={text.swapTitle(fastenerName(state.sheet, due.fastener))}
       yes={text.way.replace ?? ''}
-      onYes={() => void acts.confirm('swapped', { fastener: due.fastener, replacement: due.replacement, condition: 'new' })}
+      onYes={() =>
+        void acts.confirm('swapped', {
+          fastener: due.fastener,
+          replacement: due.replacement,
+          condition: 'new',
+        })
+      }
       state={state}
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
     >

@@ -4,7 +4,10 @@ import { BigButton, useInks } from '@/ui';
 import { text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 
-/** Drops on the glass press nothing: it opens with two presses far apart, one after the other. Keys and pedals go on. */
+/**
+ * Drops on the glass press nothing: it opens with two presses far apart, one after the other. Keys
+ * and pedals go on.
+ */
 export function GlassGuard({ onOpen }: { onOpen: () => void }) {
   const inks = useInks();
   const [first, setFirst] = useState(false);
@@ -14,10 +17,18 @@ export function GlassGuard({ onOpen }: { onOpen: () => void }) {
       <PanelBody>{`${text.lockedText} ${text.lockText}`}</PanelBody>
       <View style={styles.row}>
         <View style={styles.key}>
-          <BigButton text={text.unlock(1)} look={first ? 'main' : 'plain'} onPress={() => setFirst(true)} />
+          <BigButton
+            text={text.unlock(1)}
+            look={first ? 'main' : 'plain'}
+            onPress={() => setFirst(true)}
+          />
         </View>
         <View style={styles.key}>
-          <BigButton text={text.unlock(2)} look="plain" onPress={() => (first ? onOpen() : undefined)} />
+          <BigButton
+            text={text.unlock(2)}
+            look="plain"
+            onPress={() => (first ? onOpen() : undefined)}
+          />
         </View>
       </View>
     </View>

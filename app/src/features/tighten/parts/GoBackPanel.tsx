@@ -9,7 +9,15 @@ import { PanelBody, PanelTitle } from './PanelText';
 import { ReadingForm } from './ReadingForm';
 
 /** Undo asks what happened to the bolt: one that was turned is corrected, never asked again. */
-export function GoBackPanel({ state, acts, onClose }: { state: RunState; acts: Acts; onClose: () => void }) {
+export function GoBackPanel({
+  state,
+  acts,
+  onClose,
+}: {
+  state: RunState;
+  acts: Acts;
+  onClose: () => void;
+}) {
   const [reading, setReading] = useState(false);
   const last = undoable(state);
   useKeys({ Escape: onClose });
@@ -51,9 +59,15 @@ export function GoBackPanel({ state, acts, onClose }: { state: RunState; acts: A
       <PanelTitle>{text.backTitle}</PanelTitle>
       <PanelBody>{`${fastenerName(state.sheet, pull.fastener)}, ${stage?.name ?? ''}`}</PanelBody>
       <BigButton text={text.backNotTurned} look="plain" onPress={undo} />
-      {stage?.action === 'angle' ? <BigButton text={text.backOther} look="plain" onPress={() => setReading(true)} /> : null}
+      {stage?.action === 'angle' ? (
+        <BigButton text={text.backOther} look="plain" onPress={() => setReading(true)} />
+      ) : null}
       {outcome === 'turned' || outcome === 'heldStill' ? (
-        <BigButton text={text.backSettle(outcome)} look="plain" onPress={() => void acts.correct(pull, outcome === 'turned' ? 'heldStill' : 'turned')} />
+        <BigButton
+          text={text.backSettle(outcome)}
+          look="plain"
+          onPress={() => void acts.correct(pull, outcome === 'turned' ? 'heldStill' : 'turned')}
+        />
       ) : null}
       <BigButton text={text.backTurned} look="quiet" onPress={onClose} />
     </View>

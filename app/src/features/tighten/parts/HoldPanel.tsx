@@ -15,25 +15,58 @@ import { StripeForm } from './StripeForm';
 type Hold = Extract<Next, { kind: 'hold' }>;
 
 /** What stops the run, and every way out of it that is open; each is one confirmation. */
-export function HoldPanel({ due, state, acts, onGoBack }: { due: Hold; state: RunState; acts: Acts; onGoBack: () => void }) {
+export function HoldPanel({
+  due,
+  state,
+  acts,
+  onGoBack,
+}: {
+  due: Hold;
+  state: RunState;
+  acts: Acts;
+  onGoBack: () => void;
+}) {
   const [finding, setFinding] = useState('');
   const [reading, setReading] = useState(false);
   const [asking, setAsking] = useState(false);
   const take = takeWay(due, state, acts, finding);
   if (reading)
     return (
-      <StripeForm state={state} fastener={due.fastener ?? ''} stage={due.stage.id} onRead={(value) => readStripe(due, state, acts, value)} onCancel={() => setReading(false)} />
+      <StripeForm
+        state={state}
+        fastener={due.fastener ?? ''}
+        stage={due.stage.id}
+        onRead={(value) => readStripe(due, state, acts, value)}
+        onCancel={() => setReading(false)}
+      />
     );
   const words = due.ways.includes('statement') ? releaseWords(due) : [];
-  if (asking) return <LeadWord acts={acts} title={titleOf(due, state)} words={words} onCancel={() => setAsking(false)} />;
+  if (asking)
+    return (
+      <LeadWord
+        acts={acts}
+        title={titleOf(due, state)}
+        words={words}
+        onCancel={() => setAsking(false)}
+      />
+    );
   const ways = due.ways.filter((w) => text.way[w]);
   return (
     <View role="alert" style={{ gap: 12 }}>
       <PanelTitle>{titleOf(due, state)}</PanelTitle>
       <PanelBody>{bodyOf(due, state)}</PanelBody>
-      {due.hold.kind === 'failed' ? <Broken hold={due.hold} fastener={due.fastener ?? ''} state={state} acts={acts} /> : null}
+      {due.hold.kind === 'failed' ? (
+        <Broken hold={due.hold} fastener={due.fastener ?? ''} state={state} acts={acts} />
+      ) : null}
       {due.ways.includes('pending') ? (
-        <TextInput mode="outlined" label={text.findingLabel} accessibilityLabel={text.findingLabel} value={finding} onChangeText={setFinding} maxLength={400} />
+        <TextInput
+          mode="outlined"
+          label={text.findingLabel}
+          accessibilityLabel={text.findingLabel}
+          value={finding}
+          onChangeText={setFinding}
+          maxLength={400}
+        />
       ) : null}
       {ways.map((way) => (
         <BigButton
@@ -43,15 +76,27 @@ export function HoldPanel({ due, state, acts, onGoBack }: { due: Hold; state: Ru
           onPress={() => (way === 'readStripe' ? setReading(true) : take(way))}
         />
       ))}
-      {due.ways.includes('statement') && ways.length === 0 ? <PanelBody>{text.leadOnly}</PanelBody> : null}
-      {words.length > 0 ? <BigButton text={state.part === TAKE_APART ? text.leftIn : text.askLead} look="plain" onPress={() => setAsking(true)} /> : null}
+      {due.ways.includes('statement') && ways.length === 0 ? (
+        <PanelBody>{text.leadOnly}</PanelBody>
+      ) : null}
+      {words.length > 0 ? (
+        <BigButton
+          text={state.part === TAKE_APART ? text.leftIn : text.askLead}
+          look="plain"
+          onPress={() => setAsking(true)}
+        />
+      ) : null}
       <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
     </View>
   );
 }
 
 function titleOf({ hold, fastener, stage }: Hold, { sheet }: RunState): string {
-  if (hold.kind === 'failed') return text.holdFailed(fastener ? fastenerName(sheet, fastener) : '', text.failures[hold.failure]);
+  if (hold.kind === 'failed')
+    return text.holdFailed(
+      fastener ? fastenerName(sheet, fastener) : '',
+      text.failures[hold.failure],
+    );
   if (hold.kind === 'named') return `${text.holdTitles.named}: ${stage.name}`;
   return hold.kind === 'notSettled' ? text.notSettledTitle : (text.holdTitles[hold.kind] ?? '');
 }
@@ -59,12 +104,17 @@ function titleOf({ hold, fastener, stage }: Hold, { sheet }: RunState): string {
 function bodyOf(due: Hold, state: RunState): string {
   const { hold } = due;
   if (hold.kind === 'failed') return text.holdText[hold.failure];
-  if (hold.kind === 'notSettled') return text.notSettled(hold.moved.join(', '), state.progress.pass);
-  if (hold.kind === 'named') return `${due.stage.note ? `${due.stage.note} ` : ''}${text.namedBody}`;
+  if (hold.kind === 'notSettled')
+    return text.notSettled(hold.moved.join(', '), state.progress.pass);
+  if (hold.kind === 'named')
+    return `${due.stage.note ? `${due.stage.note} ` : ''}${text.namedBody}`;
   return `${explain(state.sheet, due)}${due.stage.note ? ` ${due.stage.note}` : ''}`;
 }
 
-/** The same way out in the words of the work: what is taken apart comes out, what is tightened goes in. */
+/**
+ * The same way out in the words of the work: what is taken apart comes out, what is tightened goes
+ * in.
+ */
 function wordOf(way: Way, due: Hold, state: RunState): string {
   if (way === 'again' && state.part === TAKE_APART) return text.apartAgain;
   if (way === 'restart' && due.hold.kind === 'failed') return text.restartBroken;
@@ -74,10 +124,20 @@ function wordOf(way: Way, due: Hold, state: RunState): string {
 function takeWay(due: Hold, state: RunState, acts: Acts, finding: string): (way: Way) => void {
   const fastener = due.fastener ?? '';
   const said = finding.trim() ? { finding: finding.trim() } : {};
-  const key = due.hold.kind === 'claim' ? due.hold.claim.event : due.hold.kind === 'refused' ? due.hold.deviation.event : due.stage.id;
+  const key =
+    due.hold.kind === 'claim'
+      ? due.hold.claim.event
+      : due.hold.kind === 'refused'
+        ? due.hold.deviation.event
+        : due.stage.id;
   const about = due.hold.kind === 'notCovered' ? { fastener: due.hold.fastener } : {};
-  const held = (decision: 'passed' | 'failed' | 'pendingLead' | 'reallyDone' | 'redone' | 'notDone' | 'turnOn') => (): void =>
-    void acts.confirm('held', { hold: key, decision, ...said, ...about });
+  const held =
+    (
+      decision:
+        'passed' | 'failed' | 'pendingLead' | 'reallyDone' | 'redone' | 'notDone' | 'turnOn',
+    ) =>
+    (): void =>
+      void acts.confirm('held', { hold: key, decision, ...said, ...about });
   const does: Partial<Record<Way, () => void>> = {
     passed: held('passed'),
     failed: held('failed'),
@@ -86,10 +146,17 @@ function takeWay(due: Hold, state: RunState, acts: Acts, finding: string): (way:
     redone: held('redone'),
     notDone: held('notDone'),
     turnOn: held('turnOn'),
-    replace: () => void acts.confirm('swapped', { fastener, replacement: due.replacement ?? '', condition: 'new' }),
+    replace: () =>
+      void acts.confirm('swapped', {
+        fastener,
+        replacement: due.replacement ?? '',
+        condition: 'new',
+      }),
     redo: () => void acts.confirm('restarted', { fastener, slackened: true }),
-    restart: () => void acts.confirm('restarted', { stage: due.restart ?? due.stage.id, slackened: true }),
-    again: () => void acts.confirm('pulled', { ...pulledHere(due, state), outcome: 'done', method: 'byHand' }),
+    restart: () =>
+      void acts.confirm('restarted', { stage: due.restart ?? due.stage.id, slackened: true }),
+    again: () =>
+      void acts.confirm('pulled', { ...pulledHere(due, state), outcome: 'done', method: 'byHand' }),
   };
   return (way) => does[way]?.();
 }
@@ -103,5 +170,10 @@ const pulledHere = (due: Hold, state: RunState) => ({
 });
 
 function readStripe(due: Hold, state: RunState, acts: Acts, value: number): void {
-  void acts.confirm('pulled', { ...pulledHere(due, state), outcome: 'reached', method: 'stripe', stripeDeg: value });
+  void acts.confirm('pulled', {
+    ...pulledHere(due, state),
+    outcome: 'reached',
+    method: 'stripe',
+    stripeDeg: value,
+  });
 }

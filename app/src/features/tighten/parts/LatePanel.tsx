@@ -7,7 +7,9 @@ import type { Acts } from '../hooks/useActs';
 import { text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 
-/** A clock ended before the confirmation came: was it done in time, or does that step begin again? */
+/**
+ * A clock ended before the confirmation came: was it done in time, or does that step begin again?
+ */
 export function LatePanel({ acts, state }: { acts: Acts; state: RunState }) {
   const [ago, setAgo] = useState<number | undefined>(undefined);
   const { late } = acts;
@@ -19,8 +21,19 @@ export function LatePanel({ acts, state }: { acts: Acts; state: RunState }) {
       <PanelTitle>{text.lateTitle(clock?.text ?? '')}</PanelTitle>
       <PanelBody>{text.lateText}</PanelBody>
       <NumberField label={text.lateAgo} value={ago} onChange={setAgo} />
-      <BigButton text={text.lateYes} look="plain" disabled={!isGood} onPress={() => void late.again(new Date(now().getTime() - (ago ?? 0) * 60_000).toISOString())} />
-      <BigButton text={text.lateNo} look="warn" onPress={() => void acts.confirm('overran', { clock: late.clock })} />
+      <BigButton
+        text={text.lateYes}
+        look="plain"
+        disabled={!isGood}
+        onPress={() =>
+          void late.again(new Date(now().getTime() - (ago ?? 0) * 60_000).toISOString())
+        }
+      />
+      <BigButton
+        text={text.lateNo}
+        look="warn"
+        onPress={() => void acts.confirm('overran', { clock: late.clock })}
+      />
     </View>
   );
 }

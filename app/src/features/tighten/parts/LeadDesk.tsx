@@ -17,30 +17,56 @@ export function LeadDesk({ run, state }: { run: string; state: RunState }) {
   const release = due.kind === 'hold' && due.ways.includes('statement') ? releaseWords(due) : [];
   return (
     <View style={{ gap: 12 }}>
-      <PanelTitle>{waiting.length + (release.length > 0 ? 1 : 0) > 0 ? text.waiting(waiting.length + (release.length > 0 ? 1 : 0)) : text.nothingWaits}</PanelTitle>
+      <PanelTitle>
+        {waiting.length + (release.length > 0 ? 1 : 0) > 0
+          ? text.waiting(waiting.length + (release.length > 0 ? 1 : 0))
+          : text.nothingWaits}
+      </PanelTitle>
       {waiting.map((d) => (
         <One
           key={d.event}
           run={run}
           what={deviationLine(state, d)}
           words={[
-            { label: text.leadSay, say: { kind: 'allowance', about: { deviation: d.event }, decision: 'allow' } },
-            { label: text.leadRefuse, say: { kind: 'allowance', about: { deviation: d.event }, decision: 'refuse' } },
+            {
+              label: text.leadSay,
+              say: { kind: 'allowance', about: { deviation: d.event }, decision: 'allow' },
+            },
+            {
+              label: text.leadRefuse,
+              say: { kind: 'allowance', about: { deviation: d.event }, decision: 'refuse' },
+            },
           ]}
         />
       ))}
-      {release.length > 0 && due.kind === 'hold' ? <One run={run} what={due.stage.name} words={release} /> : null}
+      {release.length > 0 && due.kind === 'hold' ? (
+        <One run={run} what={due.stage.name} words={release} />
+      ) : null}
     </View>
   );
 }
 
-function One({ run, what, words }: { run: string; what: string; words: readonly { label: string; say: Say }[] }) {
+function One({
+  run,
+  what,
+  words,
+}: {
+  run: string;
+  what: string;
+  words: readonly { label: string; say: Say }[];
+}) {
   const { me } = useSignedIn();
   const [why, setWhy] = useState('');
   const [state, setState] = useState<AppError | 'said' | null>(null);
   const [id] = useState(newId);
   const speak = (word: Say): void => {
-    sendWord(run, { id, lead: me.person.id, pin: null, say: word, ...(why.trim() ? { text: why.trim() } : {}) }).then(
+    sendWord(run, {
+      id,
+      lead: me.person.id,
+      pin: null,
+      say: word,
+      ...(why.trim() ? { text: why.trim() } : {}),
+    }).then(
       () => setState('said'),
       (e: unknown) => setState(asAppError(e)),
     );
@@ -63,7 +89,14 @@ function One({ run, what, words }: { run: string; what: string; words: readonly 
       <TextField label={text.leadWhy} value={why} onChange={(t) => setWhy(t.slice(0, 400))} />
       <View style={{ flexDirection: 'row', gap: 12 }}>
         {words.map((w) => (
-          <BigButton key={w.label} text={w.label} label={`${w.label}: ${what}`} look="plain" grow onPress={() => speak(w.say)} />
+          <BigButton
+            key={w.label}
+            text={w.label}
+            label={`${w.label}: ${what}`}
+            look="plain"
+            grow
+            onPress={() => speak(w.say)}
+          />
         ))}
       </View>
     </View>

@@ -17,7 +17,10 @@ interface Props {
   takeOver: () => Promise<void>;
 }
 
-/** What is still open in a finished run: the lead decides each, on this device, and then the record can be signed. */
+/**
+ * What is still open in a finished run: the lead decides each, on this device, and then the record
+ * can be signed.
+ */
 export function LeadSettle({ state, acts, isMine, takeOver }: Props) {
   const { me } = useSignedIn();
   const [asking, setAsking] = useState<string | null>(null);
@@ -34,13 +37,19 @@ export function LeadSettle({ state, acts, isMine, takeOver }: Props) {
           <PanelBody key={d.event}>{deviationLine(state, d)}</PanelBody>
         ))}
         {error ? <PanelBody strong>{`${error.message} ${error.fix}`}</PanelBody> : null}
-        {isLead ? <BigButton text={text.settleHere} onPress={() => void takeOver().catch((e: unknown) => setError(asAppError(e)))} /> : null}
+        {isLead ? (
+          <BigButton
+            text={text.settleHere}
+            onPress={() => void takeOver().catch((e: unknown) => setError(asAppError(e)))}
+          />
+        ) : null}
       </View>
     );
   }
   const asked = waiting.find((d) => d.event === asking);
   if (asked) {
-    const say = (decision: 'allow' | 'refuse') => ({ kind: 'allowance', about: { deviation: asked.event }, decision }) as const;
+    const say = (decision: 'allow' | 'refuse') =>
+      ({ kind: 'allowance', about: { deviation: asked.event }, decision }) as const;
     return (
       <LeadWord
         key={asked.event}
@@ -58,7 +67,12 @@ export function LeadSettle({ state, acts, isMine, takeOver }: Props) {
     <View style={{ gap: 12 }}>
       <PanelTitle>{text.waiting(waiting.length)}</PanelTitle>
       {waiting.map((d) => (
-        <BigButton key={d.event} text={deviationLine(state, d)} look="plain" onPress={() => setAsking(d.event)} />
+        <BigButton
+          key={d.event}
+          text={deviationLine(state, d)}
+          look="plain"
+          onPress={() => setAsking(d.event)}
+        />
       ))}
     </View>
   );

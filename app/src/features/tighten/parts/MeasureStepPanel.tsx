@@ -16,37 +16,87 @@ import type { StepProps } from './StepPanel';
 
 type Measure = NonNullable<SheetStep['measure']>;
 
-/** Place by place on a drawing, judged while it is typed by the sheet's limits; what is typed survives a closed tab. */
-export function MeasureStepPanel({ due, acts, onGoBack, measure }: StepProps<'step'> & { measure: Measure }) {
+/**
+ * Place by place on a drawing, judged while it is typed by the sheet's limits; what is typed
+ * survives a closed tab.
+ */
+export function MeasureStepPanel({
+  due,
+  acts,
+  onGoBack,
+  measure,
+}: StepProps<'step'> & { measure: Measure }) {
   const { step } = due;
   const { format } = useSignedIn();
   const kind = measureKinds[measure.what];
-  const { form: kept, put, clear } = useKeptForm<MeasureForm>(`run ${acts.run} ${step.id}`, firstForm(step, measure));
+  const {
+    form: kept,
+    put,
+    clear,
+  } = useKeptForm<MeasureForm>(`run ${acts.run} ${step.id}`, firstForm(step, measure));
   const form = { ...kept, limits: limitsIn(measure, kept.unit) };
   const { measured, judged, odd } = measuringOf(form);
-  const isReady = measured !== null && judged !== null && form.instrument.trim() !== '' && (odd.length === 0 || form.confirmed);
+  const isReady =
+    measured !== null &&
+    judged !== null &&
+    form.instrument.trim() !== '' &&
+    (odd.length === 0 || form.confirmed);
   const record = async (pending: boolean): Promise<void> => {
     if (!measured || !judged) return;
     // Places that are not measured yet go along: a face is within limits only when every one is in.
-    const rows = measured.rows.filter((r) => kind.needsAll || r.values.some((v) => v !== null)).map((r) => ({ row: r.row, values: [...r.values] }));
+    const rows = measured.rows
+      .filter((r) => kind.needsAll || r.values.some((v) => v !== null))
+      .map((r) => ({ row: r.row, values: [...r.values] }));
     const { what, unit, uncertainty, limits, strip } = measured;
-    const raw = { what, instrument: form.instrument.trim(), unit, uncertainty, limits, rows, ...(strip ? { strip: strip.map(([w, c]): [number, number] => [w, c]) } : {}) };
-    const isIn = await acts.confirm('stepDone', { step: step.id, measured: raw, ...(pending ? { pendingLead: true } : {}) });
+    const raw = {
+      what,
+      instrument: form.instrument.trim(),
+      unit,
+      uncertainty,
+      limits,
+      rows,
+      ...(strip ? { strip: strip.map(([w, c]): [number, number] => [w, c]) } : {}),
+    };
+    const isIn = await acts.confirm('stepDone', {
+      step: step.id,
+      measured: raw,
+      ...(pending ? { pendingLead: true } : {}),
+    });
     if (isIn && (pending || judged.verdict === 'pass')) clear();
   };
   return (
     <View style={{ gap: 12 }}>
       <PanelTitle>{step.text}</PanelTitle>
       <PanelBody>{KIND_TEXT[measure.what].say}</PanelBody>
-      <PanelBody>{kind.limits.map((l) => text.measureLimit(l.label, format.quantity({ value: measure.limits[l.key] ?? 0, unit: measure.unit }).text)).join(' · ')}</PanelBody>
+      <PanelBody>
+        {kind.limits
+          .map((l) =>
+            text.measureLimit(
+              l.label,
+              format.quantity({ value: measure.limits[l.key] ?? 0, unit: measure.unit }).text,
+            ),
+          )
+          .join(' · ')}
+      </PanelBody>
       <Instrument form={form} put={put} />
       {measure.what === 'strip' ? <StripMarks form={form} put={put} /> : null}
       <Places form={form} put={put} what={measure.what} rows={drawnRows(form, judged)} />
       <Odd form={form} put={put} odd={odd} />
-      {judged ? <Result what={measure.what} judged={judged} unit={form.unit} format={format} /> : <PanelBody>{measuringText.missing}</PanelBody>}
+      {judged ? (
+        <Result what={measure.what} judged={judged} unit={form.unit} format={format} />
+      ) : (
+        <PanelBody>{measuringText.missing}</PanelBody>
+      )}
       {judged?.verdict === 'fail' ? <PanelBody strong>{text.measureFail}</PanelBody> : null}
       <BigButton text={text.measureRecord} disabled={!isReady} onPress={() => void record(false)} />
-      {due.reason === 'consequence' ? <BigButton text={text.pendingStep} look="warn" disabled={!isReady} onPress={() => void record(true)} /> : null}
+      {due.reason === 'consequence' ? (
+        <BigButton
+          text={text.pendingStep}
+          look="warn"
+          disabled={!isReady}
+          onPress={() => void record(true)}
+        />
+      ) : null}
       <PhotoButton of={step.text} step={step.id} />
       <GiveUp step={step.id} acts={acts} />
       <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
@@ -63,5 +113,7 @@ const firstForm = (step: SheetStep, { what, unit }: Measure): MeasureForm => ({
 
 /** The sheet's limits, in the unit that is typed in. */
 function limitsIn({ limits, unit }: Measure, typed: MeasureForm['unit']): Record<string, string> {
-  return Object.fromEntries(Object.entries(limits).map(([key, value]) => [key, String(convert({ value, unit }, typed))]));
+  return Object.fromEntries(
+    Object.entries(limits).map(([key, value]) => [key, String(convert({ value, unit }, typed))]),
+  );
 }

@@ -22,7 +22,9 @@ interface Props {
   onSeat: (seat: string | null) => void;
 }
 
-/** “Did I do this one?”: everything that happened to a fastener, and what can still be put right. */
+/**
+ * “Did I do this one?”: everything that happened to a fastener, and what can still be put right.
+ */
 export function OnePanel({ view, due, acts, seat, onSeat }: Props) {
   const { sheet, progress } = view.state;
   if (seat === null || !progress.seats[seat]) {
@@ -36,7 +38,10 @@ export function OnePanel({ view, due, acts, seat, onSeat }: Props) {
               key={s.id}
               size="hand"
               role="radio"
-              text={fastenerName(view.state.sheet, fastenerId(s.id, progress.seats[s.id]?.life ?? 1))}
+              text={fastenerName(
+                view.state.sheet,
+                fastenerId(s.id, progress.seats[s.id]?.life ?? 1),
+              )}
               on={false}
               onPress={() => onSeat(s.id)}
             />
@@ -60,20 +65,56 @@ function One({ view, due, acts, seat: id }: Omit<Props, 'seat' | 'onSeat'> & { s
   const event = last && state.events.toArray().find((e) => e.id === last.event);
   const isOpen = due.kind !== 'done' && due.kind !== 'hold' && !seat?.leftOut;
   const close = (): void => setAsking(null);
-  if (asking === 'leaveOut') return <LeadWord acts={acts} title={text.leaveOut} words={[{ label: text.leadSay, say: { kind: 'leaveOut', fastener } }]} onCancel={close} />;
-  if (asking === 'besides') return <BesidesPanel fasteners={[fastener]} state={state} acts={acts} onClose={close} />;
+  if (asking === 'leaveOut')
+    return (
+      <LeadWord
+        acts={acts}
+        title={text.leaveOut}
+        words={[{ label: text.leadSay, say: { kind: 'leaveOut', fastener } }]}
+        onCancel={close}
+      />
+    );
+  if (asking === 'besides')
+    return <BesidesPanel fasteners={[fastener]} state={state} acts={acts} onClose={close} />;
   if (event?.type === 'pulled' && (asking === 'correct' || asking === 'reading')) {
     const pull = { ...event.payload, id: event.id };
-    return <Correct pull={pull} view={view} acts={acts} isReading={asking === 'reading'} onReading={() => setAsking('reading')} onClose={close} />;
+    return (
+      <Correct
+        pull={pull}
+        view={view}
+        acts={acts}
+        isReading={asking === 'reading'}
+        onReading={() => setAsking('reading')}
+        onClose={close}
+      />
+    );
   }
-  const mayAgain = due.kind === 'pull' && due.task.action !== 'angle' && !due.task.part && state.progress.inPass[id] !== undefined;
+  const mayAgain =
+    due.kind === 'pull' &&
+    due.task.action !== 'angle' &&
+    !due.task.part &&
+    state.progress.inPass[id] !== undefined;
   return (
     <View style={styles.panel}>
       <History view={view} due={due} seat={id} lives={lives} />
-      {isOpen && isPull(event) ? <BigButton text={text.correct} look="plain" onPress={() => setAsking('correct')} /> : null}
-      {mayAgain ? <BigButton text={text.pullAgain} look="quiet" onPress={() => void acts.pull(due, due.outcomes[0] ?? 'clicked', { fastener, again: true })} /> : null}
-      {isOpen && seat?.fitted && due.kind !== 'fit' ? <BigButton text={text.besides} look="quiet" onPress={() => setAsking('besides')} /> : null}
-      {isOpen ? <BigButton text={text.leaveOut} look="quiet" onPress={() => setAsking('leaveOut')} /> : null}
+      {isOpen && isPull(event) ? (
+        <BigButton text={text.correct} look="plain" onPress={() => setAsking('correct')} />
+      ) : null}
+      {mayAgain ? (
+        <BigButton
+          text={text.pullAgain}
+          look="quiet"
+          onPress={() =>
+            void acts.pull(due, due.outcomes[0] ?? 'clicked', { fastener, again: true })
+          }
+        />
+      ) : null}
+      {isOpen && seat?.fitted && due.kind !== 'fit' ? (
+        <BigButton text={text.besides} look="quiet" onPress={() => setAsking('besides')} />
+      ) : null}
+      {isOpen ? (
+        <BigButton text={text.leaveOut} look="quiet" onPress={() => setAsking('leaveOut')} />
+      ) : null}
     </View>
   );
 }
@@ -87,14 +128,29 @@ export function OneSeen({ view, due, seat }: Pick<Props, 'view' | 'due'> & { sea
   );
 }
 
-const livesOf = ({ kept, state }: RunView, seat: string): RecordedFastener[] => runRecord(kept.sheet, state.events).fasteners.filter((f) => f.seat === seat);
+const livesOf = ({ kept, state }: RunView, seat: string): RecordedFastener[] =>
+  runRecord(kept.sheet, state.events).fasteners.filter((f) => f.seat === seat);
 
-function History({ view, due, seat, lives }: Pick<Props, 'view' | 'due'> & { seat: string; lives: readonly RecordedFastener[] }) {
+function History({
+  view,
+  due,
+  seat,
+  lives,
+}: Pick<Props, 'view' | 'due'> & { seat: string; lives: readonly RecordedFastener[] }) {
   return (
     <>
-      <PanelTitle>{text.oneTitle(fastenerName(view.state.sheet, fastenerId(seat, view.state.progress.seats[seat]?.life ?? 1)))}</PanelTitle>
+      <PanelTitle>
+        {text.oneTitle(
+          fastenerName(
+            view.state.sheet,
+            fastenerId(seat, view.state.progress.seats[seat]?.life ?? 1),
+          ),
+        )}
+      </PanelTitle>
       <Standing view={view} due={due} seat={seat} />
-      {lives.flatMap((f) => f.pulls.map((p) => <PullLine key={p.event} pull={p} view={view} isOld={f.replaced} />))}
+      {lives.flatMap((f) =>
+        f.pulls.map((p) => <PullLine key={p.event} pull={p} view={view} isOld={f.replaced} />),
+      )}
     </>
   );
 }
@@ -110,7 +166,13 @@ function Standing({ view, due, seat: id }: { view: RunView; due: Next; seat: str
     .filter((r) => r.instance === instance)
     .flatMap((r) => r.standing.bags)
     .find((b) => b.fasteners.includes(id));
-  const words = seat?.leftOut ? text.isOut : due.kind === 'pull' && due.seat === id ? text.isDue : progress.inPass[id] ? text.isDone : text.isOpen;
+  const words = seat?.leftOut
+    ? text.isOut
+    : due.kind === 'pull' && due.seat === id
+      ? text.isDue
+      : progress.inPass[id]
+        ? text.isDone
+        : text.isOpen;
   return (
     <>
       <PanelBody strong>{words}</PanelBody>
@@ -123,11 +185,21 @@ function PullLine({ pull, view, isOld }: { pull: RecordedPull; view: RunView; is
   const { format } = useSignedIn();
   const stage = view.state.sheet.stages.find((s) => s.id === pull.stage)?.name ?? pull.stage;
   const result = pull.reading ? format.quantity(pull.reading).text : text.outcomes[pull.outcome];
-  const words = [stage, pull.pass > 1 ? text.round(pull.pass) : '', result, pull.undone ? text.takenBack : '', isOld ? text.oldOne : ''].filter(Boolean).join(' · ');
+  const words = [
+    stage,
+    pull.pass > 1 ? text.round(pull.pass) : '',
+    result,
+    pull.undone ? text.takenBack : '',
+    isOld ? text.oldOne : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
   return (
     <View>
       <PanelBody strong={!pull.undone && !isOld}>{words}</PanelBody>
-      <PanelBody>{text.at(format.time(new Date(pull.deviceTime)), view.kept.people[pull.person] ?? '')}</PanelBody>
+      <PanelBody>
+        {text.at(format.time(new Date(pull.deviceTime)), view.kept.people[pull.person] ?? '')}
+      </PanelBody>
     </View>
   );
 }
@@ -146,21 +218,46 @@ function Correct({ pull, view, acts, isReading, onReading, onClose }: CorrectPro
   const stage = view.state.sheet.stages.find((s) => s.id === pull.stage);
   if (isReading)
     return (
-      <ReadingForm title={text.backOther} label={text.angleLabel} hint="" onRecord={(value) => void acts.correct(pull, 'reached', { value, unit: 'deg' })} onCancel={onClose} />
+      <ReadingForm
+        title={text.backOther}
+        label={text.angleLabel}
+        hint=""
+        onRecord={(value) => void acts.correct(pull, 'reached', { value, unit: 'deg' })}
+        onCancel={onClose}
+      />
     );
   const { outcome } = pull;
   return (
     <View style={styles.panel}>
       <PanelTitle>{text.correctTitle}</PanelTitle>
       <PanelBody>{`${fastenerName(view.state.sheet, pull.fastener)}, ${stage?.name ?? ''}`}</PanelBody>
-      <BigButton text={text.notTurned} look="plain" onPress={() => void acts.confirm('corrected', { event: pull.id, outcome: 'notTurned', verdict: 'notJudged' })} />
-      {stage?.action === 'angle' ? <BigButton text={text.backOther} look="plain" onPress={onReading} /> : null}
+      <BigButton
+        text={text.notTurned}
+        look="plain"
+        onPress={() =>
+          void acts.confirm('corrected', {
+            event: pull.id,
+            outcome: 'notTurned',
+            verdict: 'notJudged',
+          })
+        }
+      />
+      {stage?.action === 'angle' ? (
+        <BigButton text={text.backOther} look="plain" onPress={onReading} />
+      ) : null}
       {outcome === 'turned' || outcome === 'heldStill' ? (
-        <BigButton text={text.backSettle(outcome)} look="plain" onPress={() => void acts.correct(pull, outcome === 'turned' ? 'heldStill' : 'turned')} />
+        <BigButton
+          text={text.backSettle(outcome)}
+          look="plain"
+          onPress={() => void acts.correct(pull, outcome === 'turned' ? 'heldStill' : 'turned')}
+        />
       ) : null}
       <BigButton text={text.keep} look="quiet" onPress={onClose} />
     </View>
   );
 }
 
-const styles = StyleSheet.create({ panel: { gap: 12 }, chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 } });
+const styles = StyleSheet.create({
+  panel: { gap: 12 },
+  chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
+});

@@ -37,9 +37,25 @@ import { TooMuchPanel } from './TooMuchPanel';
 import { ToolPanel } from './ToolPanel';
 import { WrongPanel } from './WrongPanel';
 
-type Mode = 'main' | 'goBack' | 'wrong' | 'reading' | 'tool' | 'around' | 'several' | 'another' | 'setup' | 'one' | 'besides' | 'more' | 'short';
+type Mode =
+  | 'main'
+  | 'goBack'
+  | 'wrong'
+  | 'reading'
+  | 'tool'
+  | 'around'
+  | 'several'
+  | 'another'
+  | 'setup'
+  | 'one'
+  | 'besides'
+  | 'more'
+  | 'short';
 
-/** The hand's panel: what comes next, or one of the ways round it. Starts at `main` again with each confirmation. */
+/**
+ * The hand's panel: what comes next, or one of the ways round it. Starts at `main` again with each
+ * confirmation.
+ */
 interface PanelProps {
   view: RunView;
   acts: Acts;
@@ -66,14 +82,17 @@ export function Panel({ view, acts, due, seat, onSeat, onLock, takeOver }: Panel
   // Above the panels: what the wrench did is still there after a look at another one.
   const wrench = useWrenchLink(due.kind === 'pull' && due.tool.method === 'digital');
   const isLost = lostOf(useRunPlace().entries).length > 0;
-  // Something that fell stops everything; what is done already can still be taken back or finished later.
+  // Something that fell stops everything; what is done already can still be taken back or finished
+  // later.
   if (isLost && due.kind !== 'done') return <LostInRun />;
   return (
     <View style={{ gap: 12 }}>
       {acts.error && acts.sure ? <TooMuchPanel error={acts.error} acts={acts} /> : null}
       {acts.error && !acts.sure ? (
         <View role="alert">
-          <Text style={{ color: inks.warnText, fontSize: 16, lineHeight: 22, fontWeight: '700' }}>{`${acts.error.message} ${acts.error.fix}`}</Text>
+          <Text
+            style={{ color: inks.warnText, fontSize: 16, lineHeight: 22, fontWeight: '700' }}
+          >{`${acts.error.message} ${acts.error.fix}`}</Text>
         </View>
       ) : null}
       {acts.late ? <LatePanel acts={acts} state={view.state} /> : null}
@@ -92,14 +111,27 @@ export function Panel({ view, acts, due, seat, onSeat, onLock, takeOver }: Panel
           onClose={close}
         />
       ) : (
-        // From pull to pull the panel stays and only its words change; every other panel begins anew.
+        // From pull to pull the panel stays and only its words change; every other panel begins
+        // anew.
         <Fragment key={due.kind === 'pull' && mode === 'main' ? 'pull' : step}>
           <PlainOnFailure state={view.state} acts={acts} due={due}>
-            {acts.sure ? null : <Current view={view} acts={acts} due={due} wrench={wrench} mode={mode} setMode={setMode} takeOver={takeOver} />}
+            {acts.sure ? null : (
+              <Current
+                view={view}
+                acts={acts}
+                due={due}
+                wrench={wrench}
+                mode={mode}
+                setMode={setMode}
+                takeOver={takeOver}
+              />
+            )}
           </PlainOnFailure>
         </Fragment>
       )}
-      {mode === 'main' && due.kind !== 'done' ? <BigButton text={text.more} look="quiet" size="desk" onPress={() => setMode('more')} /> : null}
+      {mode === 'main' && due.kind !== 'done' ? (
+        <BigButton text={text.more} look="quiet" size="desk" onPress={() => setMode('more')} />
+      ) : null}
     </View>
   );
 }
@@ -119,20 +151,51 @@ function Current({ view, acts, due, wrench, mode, setMode, takeOver }: CurrentPr
   const close = (): void => setMode('main');
   const onGoBack = (): void => setMode('goBack');
   if (mode === 'more')
-    return <MorePanel several={due.kind === 'pull' && maySeveral(state, due)} besides={!NO_ROUND.includes(due.kind) && roundOf(state).length > 1} onGo={setMode} onClose={close} />;
-  if (mode === 'besides') return <BesidesPanel fasteners={roundOf(state)} state={state} acts={acts} onClose={close} />;
+    return (
+      <MorePanel
+        several={due.kind === 'pull' && maySeveral(state, due)}
+        besides={!NO_ROUND.includes(due.kind) && roundOf(state).length > 1}
+        onGo={setMode}
+        onClose={close}
+      />
+    );
+  if (mode === 'besides')
+    return <BesidesPanel fasteners={roundOf(state)} state={state} acts={acts} onClose={close} />;
   if (mode === 'around') return <AroundPanel onClose={close} />;
   if (mode === 'goBack') return <GoBackPanel state={state} acts={acts} onClose={close} />;
   if (mode === 'tool' && (due.kind === 'pull' || due.kind === 'setTool') && due.target)
-    return <ToolPanel state={state} task={due.task} target={due.target} methods={methodsFor(due.task)} acts={acts} onCancel={close} />;
+    return (
+      <ToolPanel
+        state={state}
+        task={due.task}
+        target={due.target}
+        methods={methodsFor(due.task)}
+        acts={acts}
+        onCancel={close}
+      />
+    );
   if (due.kind === 'pull' && mode === 'wrong')
     return (
-      <WrongPanel due={due} state={state} acts={acts} onShort={() => setMode('short')} onReading={() => setMode('reading')} onAnother={() => setMode('another')} onClose={close} />
+      <WrongPanel
+        due={due}
+        state={state}
+        acts={acts}
+        onShort={() => setMode('short')}
+        onReading={() => setMode('reading')}
+        onAnother={() => setMode('another')}
+        onClose={close}
+      />
     );
-  if (due.kind === 'pull' && mode === 'short') return <ShortPanel due={due} state={state} acts={acts} onClose={close} />;
-  if (due.kind === 'pull' && mode === 'another') return <AnotherPanel due={due} state={state} acts={acts} onClose={close} />;
-  if (due.kind === 'pull' && mode === 'several') return <TogetherPanel due={due} state={state} acts={acts} outcomes={wordsOf(due)} onClose={close} />;
-  if (due.kind === 'pull' && mode === 'reading') return <PullReading due={due} acts={acts} onClose={close} />;
+  if (due.kind === 'pull' && mode === 'short')
+    return <ShortPanel due={due} state={state} acts={acts} onClose={close} />;
+  if (due.kind === 'pull' && mode === 'another')
+    return <AnotherPanel due={due} state={state} acts={acts} onClose={close} />;
+  if (due.kind === 'pull' && mode === 'several')
+    return (
+      <TogetherPanel due={due} state={state} acts={acts} outcomes={wordsOf(due)} onClose={close} />
+    );
+  if (due.kind === 'pull' && mode === 'reading')
+    return <PullReading due={due} acts={acts} onClose={close} />;
   switch (due.kind) {
     case 'pull':
       return (
@@ -150,9 +213,26 @@ function Current({ view, acts, due, wrench, mode, setMode, takeOver }: CurrentPr
     case 'fit':
       return <FitPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
     case 'chooseTool':
-      return <ToolPanel state={state} task={due.task} target={due.target} methods={due.methods} acts={acts} onGoBack={onGoBack} />;
+      return (
+        <ToolPanel
+          state={state}
+          task={due.task}
+          target={due.target}
+          methods={due.methods}
+          acts={acts}
+          onGoBack={onGoBack}
+        />
+      );
     case 'setTool':
-      return <SetToolPanel due={due} state={state} acts={acts} onGoBack={onGoBack} onTool={() => setMode('tool')} />;
+      return (
+        <SetToolPanel
+          due={due}
+          state={state}
+          acts={acts}
+          onGoBack={onGoBack}
+          onTool={() => setMode('tool')}
+        />
+      );
     case 'mark':
       return <MarkPanel due={due} state={state} acts={acts} onGoBack={onGoBack} />;
     case 'hold':
@@ -179,7 +259,15 @@ function Current({ view, acts, due, wrench, mode, setMode, takeOver }: CurrentPr
     case 'resume':
       return <ResumePanel state={state} acts={acts} after={afterPause(state)} />;
     case 'bag':
-      return <BagPanel key={due.fasteners.length} due={due} state={state} acts={acts} onGoBack={onGoBack} />;
+      return (
+        <BagPanel
+          key={due.fasteners.length}
+          due={due}
+          state={state}
+          acts={acts}
+          onGoBack={onGoBack}
+        />
+      );
     case 'finish':
       return <FinishPanel state={state} acts={acts} onGoBack={onGoBack} />;
     case 'done':
@@ -207,7 +295,9 @@ function PullReading({ due, acts, onClose }: { due: PullNext; acts: Acts; onClos
       title={isAngle ? text.otherAngle : text.reading}
       label={isAngle ? text.angleLabel : text.torqueLabel(units[unit].symbol)}
       hint=""
-      onRecord={(value) => void acts.pull(due, due.outcomes[0] ?? 'reached', { reading: { value, unit } })}
+      onRecord={(value) =>
+        void acts.pull(due, due.outcomes[0] ?? 'reached', { reading: { value, unit } })
+      }
       onCancel={onClose}
     />
   );

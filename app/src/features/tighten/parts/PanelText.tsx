@@ -6,7 +6,11 @@ import { MONO, useInks } from '@/ui';
 export function PanelTitle({ children }: { children: ReactNode }) {
   const inks = useInks();
   return (
-    <Text role="heading" aria-level={2} style={{ fontSize: 22, lineHeight: 28, fontWeight: '700', color: inks.ink }}>
+    <Text
+      role="heading"
+      aria-level={2}
+      style={{ fontSize: 22, lineHeight: 28, fontWeight: '700', color: inks.ink }}
+    >
       {children}
     </Text>
   );
@@ -14,7 +18,18 @@ export function PanelTitle({ children }: { children: ReactNode }) {
 
 export function PanelBody({ children, strong = false }: { children: ReactNode; strong?: boolean }) {
   const inks = useInks();
-  return <Text style={{ fontSize: 16, lineHeight: 23, color: strong ? inks.ink : inks.inkSoft, fontWeight: strong ? '700' : '400' }}>{children}</Text>;
+  return (
+    <Text
+      style={{
+        fontSize: 16,
+        lineHeight: 23,
+        color: strong ? inks.ink : inks.inkSoft,
+        fontWeight: strong ? '700' : '400',
+      }}
+    >
+      {children}
+    </Text>
+  );
 }
 
 /** The number for the tool in hand: the largest thing on the screen, never without its unit. */
@@ -22,9 +37,28 @@ export function BigValue({ number, unit }: { number: string; unit: string }) {
   const inks = useInks();
   const isDegree = unit === '°';
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'baseline', flexWrap: 'wrap', columnGap: isDegree ? 0 : 10 }}>
-      <Text style={{ fontFamily: MONO, fontWeight: '700', fontSize: 72, lineHeight: 76, color: inks.ink }}>{isDegree ? `${number}°` : number}</Text>
-      {isDegree ? null : <Text style={{ fontWeight: '700', fontSize: 26, color: inks.ink }}>{unit}</Text>}
+    <View
+      style={{
+        flexDirection: 'row',
+        alignItems: 'baseline',
+        flexWrap: 'wrap',
+        columnGap: isDegree ? 0 : 10,
+      }}
+    >
+      <Text
+        style={{
+          fontFamily: MONO,
+          fontWeight: '700',
+          fontSize: 72,
+          lineHeight: 76,
+          color: inks.ink,
+        }}
+      >
+        {isDegree ? `${number}°` : number}
+      </Text>
+      {isDegree ? null : (
+        <Text style={{ fontWeight: '700', fontSize: 26, color: inks.ink }}>{unit}</Text>
+      )}
     </View>
   );
 }

@@ -5,7 +5,15 @@ import { text } from '../text';
 import { PanelBody } from './PanelText';
 
 /** A photo at a step: kept on this device at once. */
-export function PhotoButton({ of, step, fastener }: { of: string; step: string; fastener?: string }) {
+export function PhotoButton({
+  of,
+  step,
+  fastener,
+}: {
+  of: string;
+  step: string;
+  fastener?: string;
+}) {
   const place = useRunPlace();
   const [problem, setProblem] = useState(false);
   const taken = photosAt(place, step);

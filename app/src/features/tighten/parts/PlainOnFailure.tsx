@@ -13,7 +13,10 @@ interface Props {
   children: ReactNode;
 }
 
-/** A panel that fails never ends the work: what is next stays in words, with the plain confirmation where there is one. */
+/**
+ * A panel that fails never ends the work: what is next stays in words, with the plain confirmation
+ * where there is one.
+ */
 export class PlainOnFailure extends Component<Props, { failedAt: number | null }> {
   override state = { failedAt: null as number | null };
   static getDerivedStateFromError(): { failedAt: number } {
@@ -21,7 +24,11 @@ export class PlainOnFailure extends Component<Props, { failedAt: number | null }
   }
   override componentDidUpdate(before: Props): void {
     // What comes next has panels of its own.
-    if (this.state.failedAt !== null && before.state.events.length !== this.props.state.events.length) this.setState({ failedAt: null });
+    if (
+      this.state.failedAt !== null &&
+      before.state.events.length !== this.props.state.events.length
+    )
+      this.setState({ failedAt: null });
   }
   override render(): ReactNode {
     return this.state.failedAt === null ? this.props.children : <Plain {...this.props} />;
@@ -29,12 +36,23 @@ export class PlainOnFailure extends Component<Props, { failedAt: number | null }
 }
 
 function Plain({ state, acts, due }: Omit<Props, 'children'>) {
-  const what = due.kind === 'pull' ? `${fastenerName(state.sheet, due.fastener)}, ${due.stage.name}` : explain(state.sheet, due);
+  const what =
+    due.kind === 'pull'
+      ? `${fastenerName(state.sheet, due.fastener)}, ${due.stage.name}`
+      : explain(state.sheet, due);
   const say =
     due.kind === 'pull'
-      ? due.outcomes.map((outcome) => ({ label: text.outcomeWords[outcome], act: (): void => void acts.pull(due, outcome) }))
+      ? due.outcomes.map((outcome) => ({
+          label: text.outcomeWords[outcome],
+          act: (): void => void acts.pull(due, outcome),
+        }))
       : due.kind === 'step'
-        ? [{ label: text.stepYes, act: (): void => void acts.confirm('stepDone', { step: due.step.id }) }]
+        ? [
+            {
+              label: text.stepYes,
+              act: (): void => void acts.confirm('stepDone', { step: due.step.id }),
+            },
+          ]
         : [];
   return (
     <View role="alert" style={{ gap: 12 }}>

@@ -3,7 +3,13 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { flatsOf, turnDial } from '@stennet/core/drawing';
 import { groupOfSeat, stageKindText, stageWords, type Sheet } from '@stennet/core/procedure';
-import { openTogether, type Outcome, type PayloadOf, type PullNext, type RunState } from '@stennet/core/run';
+import {
+  openTogether,
+  type Outcome,
+  type PayloadOf,
+  type PullNext,
+  type RunState,
+} from '@stennet/core/run';
 import { useSignedIn, type HeardWrench } from '@/data';
 import { now } from '@/platform/clock';
 import { useHands } from '@/platform/hands';
@@ -35,14 +41,27 @@ interface Props {
   onTool: () => void;
 }
 
-export function PullPanel({ due, state, acts, wrench, onGoBack, onWrong, onReading, onTool }: Props) {
+export function PullPanel({
+  due,
+  state,
+  acts,
+  wrench,
+  onGoBack,
+  onWrong,
+  onReading,
+  onTool,
+}: Props) {
   const { me, format } = useSignedIn();
   const hands = useHands(me.person.id);
   const seen = useSeenSheet(state.sheet);
   const step = state.events.length;
   const [wentOnAt, setWentOnAt] = useState<number | null>(null);
   const minutes = awayMinutes(state, due);
-  const [asked, setAsked] = useState<{ why: 'quick' | 'dry'; outcome: Outcome; step: number } | null>(null);
+  const [asked, setAsked] = useState<{
+    why: 'quick' | 'dry';
+    outcome: Outcome;
+    step: number;
+  } | null>(null);
   const asking = asked?.step === step ? asked : null;
   const press = usePress(step);
   const isAngle = due.task.action === 'angle';
@@ -60,12 +79,28 @@ export function PullPanel({ due, state, acts, wrench, onGoBack, onWrong, onReadi
   const sayAgain = (): void => speak(lineFor(seen, due, format));
   const answers = answersTo(due);
   const [main] = answers;
-  const give = (a: Answer | undefined): void => (mustRead && a === main ? onReading() : a && say(a.outcome));
+  const give = (a: Answer | undefined): void =>
+    mustRead && a === main ? onReading() : a && say(a.outcome);
   const keys = Object.fromEntries(answers.flatMap((a) => a.keys.map((k) => [k, () => give(a)])));
   const together = byHandTogether(state, due);
-  useKeys(wrench.link.pull ? {} : asking ? { Escape: () => setAsked(null) } : { ...keys, Backspace: onGoBack, w: onWrong, W: onWrong, s: sayAgain, S: sayAgain });
+  useKeys(
+    wrench.link.pull
+      ? {}
+      : asking
+        ? { Escape: () => setAsked(null) }
+        : { ...keys, Backspace: onGoBack, w: onWrong, W: onWrong, s: sayAgain, S: sayAgain },
+  );
 
-  if (minutes !== null && wentOnAt !== step) return <AwayPanel due={due} state={state} acts={acts} minutes={minutes} onGoOn={() => setWentOnAt(step)} />;
+  if (minutes !== null && wentOnAt !== step)
+    return (
+      <AwayPanel
+        due={due}
+        state={state}
+        acts={acts}
+        minutes={minutes}
+        onGoOn={() => setWentOnAt(step)}
+      />
+    );
   if (wrench.link.pull)
     return (
       <WrenchPanel
@@ -82,30 +117,71 @@ export function PullPanel({ due, state, acts, wrench, onGoBack, onWrong, onReadi
     );
   if (asking)
     return (
-      <AskBack due={due} asking={asking} onNo={() => setAsked(null)} onYes={(looked) => void acts.pull(due, asking.outcome, looked ? { looked: true } : {})} sheet={state.sheet} />
+      <AskBack
+        due={due}
+        asking={asking}
+        onNo={() => setAsked(null)}
+        onYes={(looked) => void acts.pull(due, asking.outcome, looked ? { looked: true } : {})}
+        sheet={state.sheet}
+      />
     );
   return (
     <View style={styles.panel}>
       <PullHead due={due} state={state} isHuge={hands.huge} />
       <View style={styles.row}>
         {together ? (
-          <BigButton text={together.label} grow onPress={() => void acts.confirm('passConfirmed', { ...together.said, puller: me.person.id })} />
+          <BigButton
+            text={together.label}
+            grow
+            onPress={() =>
+              void acts.confirm('passConfirmed', { ...together.said, puller: me.person.id })
+            }
+          />
         ) : isSettling ? (
-          answers.map((a) => <BigButton key={a.outcome} text={a.label} {...(a.hint ? { hint: a.hint } : {})} look="plain" grow onPress={() => give(a)} />)
+          answers.map((a) => (
+            <BigButton
+              key={a.outcome}
+              text={a.label}
+              {...(a.hint ? { hint: a.hint } : {})}
+              look="plain"
+              grow
+              onPress={() => give(a)}
+            />
+          ))
         ) : (
-          <BigButton text={mustRead ? text.reading : (main?.label ?? '')} grow onPress={() => give(main)} />
+          <BigButton
+            text={mustRead ? text.reading : (main?.label ?? '')}
+            grow
+            onPress={() => give(main)}
+          />
         )}
       </View>
       <View style={styles.row}>
         <BigButton text={text.goBack} look="quiet" grow onPress={onGoBack} />
-        {together ? <BigButton text={main?.label ?? ''} look="quiet" grow onPress={() => give(main)} /> : null}
-        {isAngle ? <BigButton text={text.otherAngle} look="quiet" grow onPress={onReading} /> : null}
-        {!isAngle && !mustRead && ['dial', 'digital'].includes(due.tool.method) ? <BigButton text={text.reading} look="quiet" grow onPress={onReading} /> : null}
-        {!isAngle && due.tool.method === 'click' ? <BigButton text={text.otherTool} look="quiet" grow onPress={onTool} /> : null}
+        {together ? (
+          <BigButton text={main?.label ?? ''} look="quiet" grow onPress={() => give(main)} />
+        ) : null}
+        {isAngle ? (
+          <BigButton text={text.otherAngle} look="quiet" grow onPress={onReading} />
+        ) : null}
+        {!isAngle && !mustRead && ['dial', 'digital'].includes(due.tool.method) ? (
+          <BigButton text={text.reading} look="quiet" grow onPress={onReading} />
+        ) : null}
+        {!isAngle && due.tool.method === 'click' ? (
+          <BigButton text={text.otherTool} look="quiet" grow onPress={onTool} />
+        ) : null}
         <BigButton text={text.wrong} look="warn" grow onPress={onWrong} />
       </View>
-      {due.tool.method === 'digital' ? <WrenchLine due={due} link={wrench.link} onListen={wrench.listen} /> : null}
-      {wrench.link.thrown ? <BigButton text={text.heard.bringBack(format.quantity(wrench.link.thrown.peak).text)} look="quiet" onPress={wrench.restore} /> : null}
+      {due.tool.method === 'digital' ? (
+        <WrenchLine due={due} link={wrench.link} onListen={wrench.listen} />
+      ) : null}
+      {wrench.link.thrown ? (
+        <BigButton
+          text={text.heard.bringBack(format.quantity(wrench.link.thrown.peak).text)}
+          look="quiet"
+          onPress={wrench.restore}
+        />
+      ) : null}
       {hands.speech ? <BigButton text={text.sayAgain} look="quiet" onPress={sayAgain} /> : null}
       {together ? null : <KeysLine due={due} speaks={hands.speech} />}
     </View>
@@ -113,13 +189,23 @@ export function PullPanel({ due, state, acts, wrench, onGoBack, onWrong, onReadi
 }
 
 /** The answers that may be given for several at once. */
-export const wordsOf = (due: PullNext): Answer[] => answersTo(due).filter((a) => a.outcome !== 'noClick');
+export const wordsOf = (due: PullNext): Answer[] =>
+  answersTo(due).filter((a) => a.outcome !== 'noClick');
 
 /** What needs no tool is asked once for all of them, not fastener by fastener. */
-function byHandTogether(state: RunState, due: PullNext): { label: string; said: Omit<PayloadOf<'passConfirmed'>, 'puller'> } | null {
+function byHandTogether(
+  state: RunState,
+  due: PullNext,
+): { label: string; said: Omit<PayloadOf<'passConfirmed'>, 'puller'> } | null {
   const { action, stage } = due.task;
   const open = openTogether(state);
-  if ((action !== 'handStart' && action !== 'runDown') || due.task.part || open.length < 2 || !maySeveral(state, due)) return null;
+  if (
+    (action !== 'handStart' && action !== 'runDown') ||
+    due.task.part ||
+    open.length < 2 ||
+    !maySeveral(state, due)
+  )
+    return null;
   const label = action === 'handStart' ? text.allByHand(open.length) : text.allRunDown(open.length);
   return { label, said: { stage: stage.id, pass: due.pass, fasteners: open, outcome: 'done' } };
 }
@@ -132,7 +218,10 @@ export const maySeveral = (state: RunState, due: PullNext): boolean =>
   openTogether(state).length > 1 &&
   due.reason !== 'replacementCatchesUp';
 
-/** How long ago the last of this angle stage was, where that is long; the first of a stage is no middle. */
+/**
+ * How long ago the last of this angle stage was, where that is long; the first of a stage is no
+ * middle.
+ */
 function awayMinutes(state: RunState, due: PullNext): number | null {
   const isMiddle = due.task.action === 'angle' && Object.keys(state.progress.inPass).length > 0;
   const last = state.effective.toArray().findLast((c) => c.event.type === 'pulled')?.event;
@@ -155,15 +244,27 @@ function PullHead({ due, state, isHuge }: { due: PullNext; state: RunState; isHu
     <View role="status" aria-live="polite" style={styles.head}>
       <View style={styles.words}>
         <Text style={{ fontSize: 16, lineHeight: 22, color: inks.inkSoft }}>
-          {kind ? <Text style={{ fontWeight: '700', fontSize: 18, color: inks.brand }}>{`${kind}\n`}</Text> : null}
-          <Text style={{ fontWeight: '700', fontSize: 18, color: inks.ink }}>{upperFirst(fastenerName(state.sheet, due.fastener))}</Text>
+          {kind ? (
+            <Text
+              style={{ fontWeight: '700', fontSize: 18, color: inks.brand }}
+            >{`${kind}\n`}</Text>
+          ) : null}
+          <Text style={{ fontWeight: '700', fontSize: 18, color: inks.ink }}>
+            {upperFirst(fastenerName(state.sheet, due.fastener))}
+          </Text>
           {` · ${text.place(due.ordinal, due.of)}`}
           {due.pass > 1 ? ` · ${text.round(due.pass)}` : ''}
           {reason ? ` · ${reason}` : ''}
           {`\n${whereIs(seen, due.fastener)}`}
         </Text>
-        {value ? <BigValue number={isAngle ? `+${value.number}` : value.number} unit={value.unit} /> : <PanelTitle>{due.stage.name}</PanelTitle>}
-        <Text style={{ fontSize: 16, lineHeight: 24, color: inks.inkSoft }}>{isAngle ? <AngleLine due={due} flats={flats} /> : <TorqueLine due={due} />}</Text>
+        {value ? (
+          <BigValue number={isAngle ? `+${value.number}` : value.number} unit={value.unit} />
+        ) : (
+          <PanelTitle>{due.stage.name}</PanelTitle>
+        )}
+        <Text style={{ fontSize: 16, lineHeight: 24, color: inks.inkSoft }}>
+          {isAngle ? <AngleLine due={due} flats={flats} /> : <TorqueLine due={due} />}
+        </Text>
         {due.stage.note ? <PanelBody>{due.stage.note}</PanelBody> : null}
       </View>
       {isAngle && inHand && target ? (
@@ -186,12 +287,22 @@ function HugeHead({ due, sheet }: { due: PullNext; sheet: Sheet }) {
   const value = inHand ? format.inHand(inHand) : null;
   return (
     <View role="status" aria-live="polite">
-      <Text style={{ fontSize: 64, lineHeight: 72, fontWeight: '700', color: inks.brand }}>{fastenerName(sheet, due.fastener)}</Text>
+      <Text style={{ fontSize: 64, lineHeight: 72, fontWeight: '700', color: inks.brand }}>
+        {fastenerName(sheet, due.fastener)}
+      </Text>
       <Text style={{ fontSize: 96, lineHeight: 104, fontWeight: '700', color: inks.ink }}>
-        {value ? `${due.task.action === 'angle' ? '+' : ''}${value.number}${value.unit === '°' ? '°' : ''}` : due.stage.name}
+        {value
+          ? `${due.task.action === 'angle' ? '+' : ''}${value.number}${value.unit === '°' ? '°' : ''}`
+          : due.stage.name}
       </Text>
       <Text style={{ fontSize: 30, lineHeight: 38, fontWeight: '700', color: inks.ink }}>
-        {[value && value.unit !== '°' ? value.unit : '', text.place(due.ordinal, due.of), due.pass > 1 ? text.round(due.pass) : ''].filter(Boolean).join(' · ')}
+        {[
+          value && value.unit !== '°' ? value.unit : '',
+          text.place(due.ordinal, due.of),
+          due.pass > 1 ? text.round(due.pass) : '',
+        ]
+          .filter(Boolean)
+          .join(' · ')}
       </Text>
     </View>
   );
@@ -226,7 +337,10 @@ function TorqueLine({ due }: { due: PullNext }) {
         format.published(due.target)
       ) : (
         <Text>
-          published <Text style={{ fontWeight: '700', fontSize: 24, color: inks.ink }}>{format.published(due.target)}</Text>
+          published{' '}
+          <Text style={{ fontWeight: '700', fontSize: 24, color: inks.ink }}>
+            {format.published(due.target)}
+          </Text>
         </Text>
       )}
     </>
@@ -236,7 +350,11 @@ function TorqueLine({ due }: { due: PullNext }) {
 function KeysLine({ due, speaks }: { due: PullNext; speaks: boolean }) {
   const inks = useInks();
   if (!window.matchMedia('(hover: hover) and (pointer: fine)').matches) return null;
-  return <Text style={{ fontSize: 14, lineHeight: 20, color: inks.inkSoft }}>{[keysLine(due), text.keys.more, ...(speaks ? [text.keys.say] : [])].join(' · ')}</Text>;
+  return (
+    <Text style={{ fontSize: 14, lineHeight: 20, color: inks.inkSoft }}>
+      {[keysLine(due), text.keys.more, ...(speaks ? [text.keys.say] : [])].join(' · ')}
+    </Text>
+  );
 }
 
 const styles = StyleSheet.create({

@@ -46,7 +46,9 @@ export function ReadingForm({ title, label, hint, onRecord, onUnknown, onCancel 
       />
       {problem ? (
         <View role="alert">
-          <Text style={{ color: inks.warnText, fontSize: 16 }}>{`${problem.message} ${problem.fix}`}</Text>
+          <Text
+            style={{ color: inks.warnText, fontSize: 16 }}
+          >{`${problem.message} ${problem.fix}`}</Text>
         </View>
       ) : null}
       <BigButton text={text.record} onPress={record} />

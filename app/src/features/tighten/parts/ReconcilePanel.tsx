@@ -14,12 +14,27 @@ import { stripePlaces } from './StripeForm';
 type Found = keyof typeof text.found;
 const ANSWERS: readonly Found[] = ['turned', 'notTurned', 'cannotTell'];
 
-/** After a take-over: what the new holder sees goes before what was sent. Nothing is preselected. */
-export function ReconcilePanel({ due, state, acts }: { due: Extract<Next, { kind: 'reconcile' }>; state: RunState; acts: Acts }) {
+/**
+ * After a take-over: what the new holder sees goes before what was sent. Nothing is preselected.
+ */
+export function ReconcilePanel({
+  due,
+  state,
+  acts,
+}: {
+  due: Extract<Next, { kind: 'reconcile' }>;
+  state: RunState;
+  acts: Acts;
+}) {
   const inks = useInks();
   const [found, setFound] = useState<Readonly<Record<string, Found>>>({});
-  const answers = due.fasteners.flatMap((fastener) => (found[fastener] ? [{ fastener, found: found[fastener] }] : []));
-  const places = due.stage.action === 'angle' && due.fasteners[0] ? stripePlaces(state, due.fasteners[0], due.stage.id) : null;
+  const answers = due.fasteners.flatMap((fastener) =>
+    found[fastener] ? [{ fastener, found: found[fastener] }] : [],
+  );
+  const places =
+    due.stage.action === 'angle' && due.fasteners[0]
+      ? stripePlaces(state, due.fasteners[0], due.stage.id)
+      : null;
   const isComplete = answers.length === due.fasteners.length;
   return (
     <View style={{ gap: 12 }}>
@@ -29,24 +44,43 @@ export function ReconcilePanel({ due, state, acts }: { due: Extract<Next, { kind
         <>
           <View style={{ alignItems: 'center' }}>
             <DrawingView
-              drawing={stripeDial(places.before, places.target, groupOfSeat(state.sheet, seatIdOf(due.fasteners[0] ?? '')).head)}
+              drawing={stripeDial(
+                places.before,
+                places.target,
+                groupOfSeat(state.sheet, seatIdOf(due.fasteners[0] ?? '')).head,
+              )}
               label={text.stripeDrawn(places.before, places.before + places.target)}
               width={140}
               height={140}
             />
           </View>
-          <PanelBody strong>{text.reconcileAngle(places.before, places.before + places.target)}</PanelBody>
+          <PanelBody strong>
+            {text.reconcileAngle(places.before, places.before + places.target)}
+          </PanelBody>
         </>
       ) : null}
       {due.fasteners.map((fastener) => (
-        <View key={fastener} role="group" aria-label={fastenerName(state.sheet, fastener)} style={styles.line}>
-          <Text style={[styles.name, { color: inks.ink }]}>{fastenerName(state.sheet, fastener)}</Text>
+        <View
+          key={fastener}
+          role="group"
+          aria-label={fastenerName(state.sheet, fastener)}
+          style={styles.line}
+        >
+          <Text style={[styles.name, { color: inks.ink }]}>
+            {fastenerName(state.sheet, fastener)}
+          </Text>
           <View style={styles.answers}>
             {ANSWERS.map((a) => (
               <BigButton
                 key={a}
                 text={found[fastener] === a ? `✓ ${text.found[a]}` : text.found[a]}
-                {...(places && a !== 'cannotTell' ? { hint: text.stripeAt(a === 'turned' ? places.before + places.target : places.before) } : {})}
+                {...(places && a !== 'cannotTell'
+                  ? {
+                      hint: text.stripeAt(
+                        a === 'turned' ? places.before + places.target : places.before,
+                      ),
+                    }
+                  : {})}
                 look={found[fastener] === a ? 'plain' : 'quiet'}
                 size="desk"
                 grow
@@ -56,7 +90,17 @@ export function ReconcilePanel({ due, state, acts }: { due: Extract<Next, { kind
           </View>
         </View>
       ))}
-      <BigButton text={text.reconcileYes} disabled={!isComplete} onPress={() => void acts.confirm('reconciled', { stage: due.stage.id, pass: due.pass, fasteners: answers })} />
+      <BigButton
+        text={text.reconcileYes}
+        disabled={!isComplete}
+        onPress={() =>
+          void acts.confirm('reconciled', {
+            stage: due.stage.id,
+            pass: due.pass,
+            fasteners: answers,
+          })
+        }
+      />
     </View>
   );
 }

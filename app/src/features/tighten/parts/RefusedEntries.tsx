@@ -7,7 +7,10 @@ import { BigButton, Line, Notice, TextField } from '@/ui';
 import { lastLine } from '../say';
 import { text } from '../text';
 
-/** Entries that the server did not take: shown, never dropped in silence; their author may dismiss them with a reason that stays on the record. */
+/**
+ * Entries that the server did not take: shown, never dropped in silence; their author may dismiss
+ * them with a reason that stays on the record.
+ */
 export function RefusedEntries({ view }: { view: RunView }) {
   const { me, format } = useSignedIn();
   const { dismissRefused } = useRun(view.kept.id, me.person.id);
@@ -17,9 +20,17 @@ export function RefusedEntries({ view }: { view: RunView }) {
   const [first] = view.refused;
   const reason = first ? new AppError(first.code, first.params) : null;
   const own = view.refused.filter((r) => r.event.person === me.person.id);
-  const lines = own.map((r) => text.refusedLine(lastLine(view.state.sheet, r.event) ?? r.event.type, format.time(new Date(r.event.deviceTime))));
+  const lines = own.map((r) =>
+    text.refusedLine(
+      lastLine(view.state.sheet, r.event) ?? r.event.type,
+      format.time(new Date(r.event.deviceTime)),
+    ),
+  );
   const dismiss = (): void => {
-    const said = `${why.trim()} (${text.refusedTitle(own.length)}: ${lines.join('; ')})`.slice(0, 400);
+    const said = `${why.trim()} (${text.refusedTitle(own.length)}: ${lines.join('; ')})`.slice(
+      0,
+      400,
+    );
     dismissRefused(said).then(
       () => setOpen(false),
       (e: unknown) => setProblem(asAppError(e)),
@@ -30,7 +41,9 @@ export function RefusedEntries({ view }: { view: RunView }) {
       <Notice
         title={text.refusedTitle(view.refused.length)}
         text={`${reason?.message ?? ''} ${text.refusedText}`}
-        {...(isOpen || own.length === 0 ? {} : { action: { text: text.refusedShow, onPress: () => setOpen(true) } })}
+        {...(isOpen || own.length === 0
+          ? {}
+          : { action: { text: text.refusedShow, onPress: () => setOpen(true) } })}
         look="warn"
         alert
       />
@@ -40,8 +53,17 @@ export function RefusedEntries({ view }: { view: RunView }) {
             <Line key={`${line} ${i}`}>{line}</Line>
           ))}
           {problem ? <Line strong>{`${problem.message} ${problem.fix}`}</Line> : null}
-          <TextField label={text.refusedWhy} value={why} onChange={(t) => setWhy(t.slice(0, 200))} />
-          <BigButton text={text.refusedDismiss} look="warn" disabled={!why.trim()} onPress={dismiss} />
+          <TextField
+            label={text.refusedWhy}
+            value={why}
+            onChange={(t) => setWhy(t.slice(0, 200))}
+          />
+          <BigButton
+            text={text.refusedDismiss}
+            look="warn"
+            disabled={!why.trim()}
+            onPress={dismiss}
+          />
           <BigButton text={text.cancel} look="quiet" onPress={() => setOpen(false)} />
         </>
       ) : null}

@@ -10,12 +10,25 @@ import { pullLine } from '../say';
 import { ordinal, text } from '../text';
 
 /** The whole procedure on one strip, and where the run is on it. */
-export const RibbonOf = memo(function RibbonOf({ state, height }: { state: RunState; height: number }) {
+export const RibbonOf = memo(function RibbonOf({
+  state,
+  height,
+}: {
+  state: RunState;
+  height: number;
+}) {
   const { format } = useSignedIn();
   const { progress, sheet } = state;
   const stage = sheet.stages[progress.stage];
   const of = stage ? Math.max(1, seatsOf(sheet, stage).length) : 1;
-  return <Ribbon sheet={sheet} place={{ stage: progress.stage, share: Object.keys(progress.inPass).length / of }} format={format} height={height} />;
+  return (
+    <Ribbon
+      sheet={sheet}
+      place={{ stage: progress.stage, share: Object.keys(progress.inPass).length / of }}
+      format={format}
+      height={height}
+    />
+  );
 });
 
 /** How much larger the map is drawn round the next fastener. */
@@ -35,7 +48,11 @@ export const MapOf = memo(function MapOf({ state, joint, due, onSeat }: OnMap) {
   const seen = useSeenSheet(state.sheet);
   const { sheet, progress } = state;
   const fastener = due.kind === 'pull' ? due.fastener : due.kind === 'hold' ? due.fastener : null;
-  const label = text.mapLabel(joint, sheet.seats.length, due.kind === 'pull' ? pullLine(seen, format, due) : null);
+  const label = text.mapLabel(
+    joint,
+    sheet.seats.length,
+    due.kind === 'pull' ? pullLine(seen, format, due) : null,
+  );
   return (
     <JointMapView
       sheet={sheet}

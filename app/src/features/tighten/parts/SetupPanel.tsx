@@ -10,7 +10,15 @@ import { PanelBody, PanelTitle } from './PanelText';
 const SWITCHES: readonly (keyof Hands)[] = ['sound', 'speech', 'vibration', 'huge'];
 
 /** How the map lies, and what helps with both hands on the bar; each by itself, kept per person. */
-export function SetupPanel({ sheet, onLock, onClose }: { sheet: string; onLock: () => void; onClose: () => void }) {
+export function SetupPanel({
+  sheet,
+  onLock,
+  onClose,
+}: {
+  sheet: string;
+  onLock: () => void;
+  onClose: () => void;
+}) {
   const { me } = useSignedIn();
   const { id } = me.person;
   const view = useMapView(`${id}.${sheet}`);
@@ -21,12 +29,34 @@ export function SetupPanel({ sheet, onLock, onClose }: { sheet: string; onLock: 
     <View style={styles.panel}>
       <PanelTitle>{text.mapTitle}</PanelTitle>
       <View style={styles.row}>
-        <BigButton text={text.turnMap} look="quiet" grow onPress={() => put({ quarters: ((view.quarters + 1) % 4) as KeptView['quarters'] })} />
-        <BigButton text={view.mirrored ? text.mirrorOff : text.mirror} look="quiet" grow onPress={() => put({ mirrored: !view.mirrored })} />
+        <BigButton
+          text={text.turnMap}
+          look="quiet"
+          grow
+          onPress={() => put({ quarters: ((view.quarters + 1) % 4) as KeptView['quarters'] })}
+        />
+        <BigButton
+          text={view.mirrored ? text.mirrorOff : text.mirror}
+          look="quiet"
+          grow
+          onPress={() => put({ mirrored: !view.mirrored })}
+        />
       </View>
       <View style={styles.row}>
-        <BigButton text={text.larger} look="quiet" grow disabled={view.zoom === 3} onPress={() => put({ zoom: Math.min(3, view.zoom + 1) as KeptView['zoom'] })} />
-        <BigButton text={text.smaller} look="quiet" grow disabled={view.zoom === 1} onPress={() => put({ zoom: Math.max(1, view.zoom - 1) as KeptView['zoom'] })} />
+        <BigButton
+          text={text.larger}
+          look="quiet"
+          grow
+          disabled={view.zoom === 3}
+          onPress={() => put({ zoom: Math.min(3, view.zoom + 1) as KeptView['zoom'] })}
+        />
+        <BigButton
+          text={text.smaller}
+          look="quiet"
+          grow
+          disabled={view.zoom === 1}
+          onPress={() => put({ zoom: Math.max(1, view.zoom - 1) as KeptView['zoom'] })}
+        />
       </View>
       <PanelTitle>{text.handsTitle}</PanelTitle>
       {hasVoice() ? null : <PanelBody>{text.noVoice}</PanelBody>}

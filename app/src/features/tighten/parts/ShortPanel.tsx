@@ -37,13 +37,26 @@ export function ShortPanel({ due, state, acts, onClose }: Props) {
     );
   }
   const missing = turned === null ? null : wanted - turned;
-  const record = (): void => void acts.pull(due, 'stoppedShort', turned === null ? {} : { reading: { value: turned, unit: 'deg' } });
-  const goOn = (): void => (turned === null || turned <= 0 ? onClose() : void acts.pull(due, 'reached', { reading: { value: turned, unit: 'deg' } }));
+  const record = (): void =>
+    void acts.pull(
+      due,
+      'stoppedShort',
+      turned === null ? {} : { reading: { value: turned, unit: 'deg' } },
+    );
+  const goOn = (): void =>
+    turned === null || turned <= 0
+      ? onClose()
+      : void acts.pull(due, 'reached', { reading: { value: turned, unit: 'deg' } });
   return (
     <View role="alert" style={{ gap: 12 }}>
-      <PanelTitle>{text.shortAsk(name, format.published(due.target ?? { value: wanted, unit: 'deg' }))}</PanelTitle>
+      <PanelTitle>
+        {text.shortAsk(name, format.published(due.target ?? { value: wanted, unit: 'deg' }))}
+      </PanelTitle>
       <PanelBody>{text.shortText}</PanelBody>
-      <BigButton text={missing === null ? text.shortAgain : text.shortMissing(format.angle(missing))} onPress={goOn} />
+      <BigButton
+        text={missing === null ? text.shortAgain : text.shortMissing(format.angle(missing))}
+        onPress={goOn}
+      />
       <BigButton text={text.shortRecord} look="warn" onPress={record} />
       <BigButton text={text.cancel} look="quiet" onPress={onClose} />
     </View>

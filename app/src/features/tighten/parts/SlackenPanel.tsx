@@ -3,7 +3,10 @@ import { PanelBody } from './PanelText';
 import { Step, type StepProps } from './StepPanel';
 import { BigButton } from '@/ui';
 
-/** Going back over a joint that is still clamped: what is tight comes loose first, last tightened first. */
+/**
+ * Going back over a joint that is still clamped: what is tight comes loose first, last tightened
+ * first.
+ */
 export function SlackenPanel({ due, state, acts, onGoBack }: StepProps<'slacken'>) {
   return (
     <Step
@@ -13,7 +16,9 @@ export function SlackenPanel({ due, state, acts, onGoBack }: StepProps<'slacken'
       state={state}
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
     >
-      <PanelBody strong>{text.slackenOrder(due.fasteners.map((f) => fastenerName(state.sheet, f)).join(', '))}</PanelBody>
+      <PanelBody strong>
+        {text.slackenOrder(due.fasteners.map((f) => fastenerName(state.sheet, f)).join(', '))}
+      </PanelBody>
       <PanelBody>{text.slackenThen(due.stage.name)}</PanelBody>
     </Step>
   );

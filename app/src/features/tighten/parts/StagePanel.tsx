@@ -15,25 +15,52 @@ import { ReadingForm } from './ReadingForm';
 import { Step, type StepProps } from './StepPanel';
 
 /** A range is published: one value for the whole joint. */
-export function ChooseValuePanel({ due, acts, onGoBack }: { due: Extract<Next, { kind: 'chooseValue' }>; acts: Acts; onGoBack: () => void }) {
+export function ChooseValuePanel({
+  due,
+  acts,
+  onGoBack,
+}: {
+  due: Extract<Next, { kind: 'chooseValue' }>;
+  acts: Acts;
+  onGoBack: () => void;
+}) {
   const { format } = useSignedIn();
-  const stage = due.part ? { ...due.stage, ...due.part, id: due.stage.id, name: due.stage.name, fallback: undefined } : due.stage;
+  const stage = due.part
+    ? { ...due.stage, ...due.part, id: due.stage.id, name: due.stage.name, fallback: undefined }
+    : due.stage;
   const of = { stage: due.stage.id, ...(due.part ? { part: due.part.id } : {}) };
   const unit = stage.target?.unit ?? 'N.m';
-  const choose = (value: number): void => void acts.confirm('valueChosen', { ...of, value: { value, unit } });
+  const choose = (value: number): void =>
+    void acts.confirm('valueChosen', { ...of, value: { value, unit } });
   const { fallback } = stage;
   if (fallback && 'value' in fallback && stage.target && 'value' in stage.target) {
     const { target } = stage;
     return (
       <>
         <PanelBody>{text.valueTitle(stage.name)}</PanelBody>
-        <BigButton text={format.published(target)} look="plain" onPress={() => choose(target.value)} />
-        <BigButton text={format.published(fallback)} look="plain" onPress={() => void acts.confirm('valueChosen', { ...of, value: fallback })} />
+        <BigButton
+          text={format.published(target)}
+          look="plain"
+          onPress={() => choose(target.value)}
+        />
+        <BigButton
+          text={format.published(fallback)}
+          look="plain"
+          onPress={() => void acts.confirm('valueChosen', { ...of, value: fallback })}
+        />
         <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
       </>
     );
   }
-  return <ReadingForm title={text.valueTitle(stage.name)} hint={stageWords(stage, format)} label={text.valueLabel(units[unit].symbol)} onRecord={choose} onCancel={onGoBack} />;
+  return (
+    <ReadingForm
+      title={text.valueTitle(stage.name)}
+      hint={stageWords(stage, format)}
+      label={text.valueLabel(units[unit].symbol)}
+      onRecord={choose}
+      onCancel={onGoBack}
+    />
+  );
 }
 
 /** Round after round by part-turns, or drawn on to a gap. */
@@ -47,12 +74,22 @@ export function RoundPanel({ due, acts, state, onGoBack }: StepProps<'round'>) {
         title={stage.name}
         hint=""
         label={text.measureLabel(undefined, units[target.unit].symbol)}
-        onRecord={(value) => void acts.confirm('roundDone', { stage: stage.id, round, seated: true, gap: { value, unit: target.unit } })}
+        onRecord={(value) =>
+          void acts.confirm('roundDone', {
+            stage: stage.id,
+            round,
+            seated: true,
+            gap: { value, unit: target.unit },
+          })
+        }
         onCancel={() => setMeasuring(false)}
       />
     );
   }
-  const say = (seated: boolean) => (): void => (seated && target ? setMeasuring(true) : void acts.confirm('roundDone', { stage: stage.id, round, seated }));
+  const say = (seated: boolean) => (): void =>
+    seated && target
+      ? setMeasuring(true)
+      : void acts.confirm('roundDone', { stage: stage.id, round, seated });
   return (
     <Step
       title={text.roundTitle(round, stage.name)}
@@ -77,7 +114,13 @@ export function WaitPanel({ due, acts, state, onGoBack }: StepProps<'wait' | 'wa
   const place = due.kind === 'wait' ? { stage: due.stage.id } : { clock: due.running.clock.id };
   if (due.kind === 'wait' && !until) {
     return (
-      <ReadingForm title={due.stage.name} hint="" label={text.temperatureLabel} onRecord={(celsius) => void acts.confirm('waited', { ...place, celsius })} onCancel={onGoBack} />
+      <ReadingForm
+        title={due.stage.name}
+        hint=""
+        label={text.temperatureLabel}
+        onRecord={(celsius) => void acts.confirm('waited', { ...place, celsius })}
+        onCancel={onGoBack}
+      />
     );
   }
   return (
@@ -95,7 +138,11 @@ export function WaitPanel({ due, acts, state, onGoBack }: StepProps<'wait' | 'wa
 
 export function CrankPanel({ due, acts, state, onGoBack }: StepProps<'turnCrank'>) {
   const place = useRunPlace();
-  const held = crankHeldBy(state.sheet, state, place.joints.find((t) => t.id === place.joint)?.runs ?? []);
+  const held = crankHeldBy(
+    state.sheet,
+    state,
+    place.joints.find((t) => t.id === place.joint)?.runs ?? [],
+  );
   if (held) {
     const { message, fix } = new AppError('CRANK_BLOCKED', { instance: held });
     return (

@@ -24,7 +24,21 @@ export interface StepProps<K extends Next['kind']> {
 }
 
 /** One thing to read and one large button to say that it is so. */
-export function Step({ title, children, yes, onYes, state, second }: { title: string; children?: ReactNode; yes: string; onYes: () => void; state: RunState; second?: ReactNode }) {
+export function Step({
+  title,
+  children,
+  yes,
+  onYes,
+  state,
+  second,
+}: {
+  title: string;
+  children?: ReactNode;
+  yes: string;
+  onYes: () => void;
+  state: RunState;
+  second?: ReactNode;
+}) {
   const press = usePress(state.events.length);
   const take = (): void => {
     if (press(false) === 'take') onYes();
@@ -40,7 +54,13 @@ export function Step({ title, children, yes, onYes, state, second }: { title: st
   );
 }
 
-export function SetToolPanel({ due, state, acts, onGoBack, onTool }: StepProps<'setTool'> & { onTool: () => void }) {
+export function SetToolPanel({
+  due,
+  state,
+  acts,
+  onGoBack,
+  onTool,
+}: StepProps<'setTool'> & { onTool: () => void }) {
   const { format } = useSignedIn();
   const isAngle = due.task.action === 'angle';
   const value = format.inHand(due.setting);
@@ -49,7 +69,13 @@ export function SetToolPanel({ due, state, acts, onGoBack, onTool }: StepProps<'
     <Step
       title={isAngle ? text.setAngle : text.setTorque}
       yes={isAngle ? text.angleYes(publishedText) : text.setYes}
-      onYes={() => void acts.confirm('wrenchSet', { stage: due.stage.id, ...(due.task.part ? { part: due.task.part.id } : {}), setting: due.setting })}
+      onYes={() =>
+        void acts.confirm('wrenchSet', {
+          stage: due.stage.id,
+          ...(due.task.part ? { part: due.task.part.id } : {}),
+          setting: due.setting,
+        })
+      }
       state={state}
       second={
         <View style={styles.row}>
@@ -60,7 +86,9 @@ export function SetToolPanel({ due, state, acts, onGoBack, onTool }: StepProps<'
     >
       <BigValue number={isAngle ? `+${value.number}` : value.number} unit={value.unit} />
       <PanelBody>
-        {isAngle ? text.setAngleText : `${due.tool.wrench ? text.on(wrenchName(due.tool.wrench)) : ''} · ${text.published(publishedText)}`}
+        {isAngle
+          ? text.setAngleText
+          : `${due.tool.wrench ? text.on(wrenchName(due.tool.wrench)) : ''} · ${text.published(publishedText)}`}
         {text.reasons[due.reason] ? ` · ${text.reasons[due.reason]}` : ''}
       </PanelBody>
     </Step>
@@ -87,15 +115,32 @@ export function ResumePanel({ state, acts, after }: { state: RunState; acts: Act
   const last = lastLine(state.sheet, state.effective.at(-1)?.event);
   const coming = nextLine(state.sheet, format, after);
   return (
-    <Step title={text.pausedTitle} yes={text.carryOn} onYes={() => void acts.confirm('resumed', {})} state={state}>
+    <Step
+      title={text.pausedTitle}
+      yes={text.carryOn}
+      onYes={() => void acts.confirm('resumed', {})}
+      state={state}
+    >
       <PanelBody>
-        {[paused ? text.pausedAgo(format.ago(new Date(paused.deviceTime), now())) : '', last ? text.last(last) : '', coming ? text.nextUp(coming) : ''].join(' ')}
+        {[
+          paused ? text.pausedAgo(format.ago(new Date(paused.deviceTime), now())) : '',
+          last ? text.last(last) : '',
+          coming ? text.nextUp(coming) : '',
+        ].join(' ')}
       </PanelBody>
     </Step>
   );
 }
 
-export function FinishPanel({ state, acts, onGoBack }: { state: RunState; acts: Acts; onGoBack: () => void }) {
+export function FinishPanel({
+  state,
+  acts,
+  onGoBack,
+}: {
+  state: RunState;
+  acts: Acts;
+  onGoBack: () => void;
+}) {
   const isApart = state.part === TAKE_APART;
   return (
     <Step
@@ -105,19 +150,38 @@ export function FinishPanel({ state, acts, onGoBack }: { state: RunState; acts: 
       state={state}
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
     >
-      <PanelBody>{(isApart ? text.apartFinish : text.finish)(state.progress.deviations.length)}</PanelBody>
+      <PanelBody>
+        {(isApart ? text.apartFinish : text.finish)(state.progress.deviations.length)}
+      </PanelBody>
     </Step>
   );
 }
 
-/** What the work goes on with: the companion, the next cap or bank with what the crank must do, else the next joint of the job. */
+/**
+ * What the work goes on with: the companion, the next cap or bank with what the crank must do, else
+ * the next joint of the job.
+ */
 function NextUp({ state }: { state: RunState }) {
   const router = useRouter();
   const place = useRunPlace();
   const next = nextUp(place.joints, place.joint, state);
   if (!next) return null;
-  const to = (): void => router.navigate({ pathname: '/joints/[joint]', params: { joint: next.joint, ...(next.instance ? { of: next.instance } : {}) } });
-  return <BigButton text={next.crankDeg === null ? text.nextCap(next.name) : text.nextCrank(next.name, `${next.crankDeg}°`)} look="plain" onPress={to} />;
+  const to = (): void =>
+    router.navigate({
+      pathname: '/joints/[joint]',
+      params: { joint: next.joint, ...(next.instance ? { of: next.instance } : {}) },
+    });
+  return (
+    <BigButton
+      text={
+        next.crankDeg === null
+          ? text.nextCap(next.name)
+          : text.nextCrank(next.name, `${next.crankDeg}°`)
+      }
+      look="plain"
+      onPress={to}
+    />
+  );
 }
 
 export function DonePanel({ run, order, state }: { run: string; order: string; state: RunState }) {
@@ -129,8 +193,15 @@ export function DonePanel({ run, order, state }: { run: string; order: string; s
       <PanelTitle>{text.doneTitle}</PanelTitle>
       <PanelBody>{isApart ? text.apartDone : text.done}</PanelBody>
       <NextUp state={state} />
-      <BigButton text={isApart ? text.apartRecord : text.seeRecord} onPress={() => router.navigate(`/runs/${run}/record`)} />
-      <BigButton text={text.back} look="quiet" onPress={() => router.navigate(`/orders/${order}`)} />
+      <BigButton
+        text={isApart ? text.apartRecord : text.seeRecord}
+        onPress={() => router.navigate(`/runs/${run}/record`)}
+      />
+      <BigButton
+        text={text.back}
+        look="quiet"
+        onPress={() => router.navigate(`/orders/${order}`)}
+      />
     </View>
   );
 }
@@ -162,7 +233,13 @@ export function WatchPanel({
           <PanelBody strong>{text.nextThere(line)}</PanelBody>
         </View>
       ) : null}
-      <PanelBody>{mayWrite ? text.elsewhereText : me.role === 'apprentice' ? text.readOnlyApprentice : text.readOnly}</PanelBody>
+      <PanelBody>
+        {mayWrite
+          ? text.elsewhereText
+          : me.role === 'apprentice'
+            ? text.readOnlyApprentice
+            : text.readOnly}
+      </PanelBody>
       {error ? (
         <View role="alert">
           <PanelBody>{error}</PanelBody>

@@ -16,8 +16,15 @@ interface Props {
   onCancel: () => void;
 }
 
-/** Where a stripe stood before a stage and where it stands when the stage is done; null where nobody can tell. */
-export function stripePlaces(state: RunState, fastener: string, stage: string): { before: number; target: number } | null {
+/**
+ * Where a stripe stood before a stage and where it stands when the stage is done; null where nobody
+ * can tell.
+ */
+export function stripePlaces(
+  state: RunState,
+  fastener: string,
+  stage: string,
+): { before: number; target: number } | null {
   const seat = state.progress.seats[seatIdOf(fastener)];
   const part = state.sheet.stages.find((s) => s.id === stage)?.each?.[seat?.parts ?? 0]?.id;
   const task = taskNamed(state.sheet, state.progress, { stage, ...(part ? { part } : {}) });
@@ -25,7 +32,10 @@ export function stripePlaces(state: RunState, fastener: string, stage: string): 
   return before === null || !task?.target ? null : { before, target: task.target.value };
 }
 
-/** Read off from where it was painted, over all stages since: drawn, with the two answers that are usual and one for all others. */
+/**
+ * Read off from where it was painted, over all stages since: drawn, with the two answers that are
+ * usual and one for all others.
+ */
 export function StripeForm({ state, fastener, stage, onRead, onCancel }: Props) {
   const places = stripePlaces(state, fastener, stage);
   if (!places) return <PanelBody>{text.stripeLost}</PanelBody>;
@@ -35,14 +45,37 @@ export function StripeForm({ state, fastener, stage, onRead, onCancel }: Props) 
     <View style={{ gap: 12 }}>
       <PanelTitle>{text.stripeTitle(fastenerName(state.sheet, fastener))}</PanelTitle>
       <View style={{ alignItems: 'center' }}>
-        <DrawingView drawing={stripeDial(before, target, head)} label={text.stripeDrawn(before, before + target)} width={160} height={160} />
+        <DrawingView
+          drawing={stripeDial(before, target, head)}
+          label={text.stripeDrawn(before, before + target)}
+          width={160}
+          height={160}
+        />
       </View>
       <PanelBody>{text.stripeText(before, before + target)}</PanelBody>
       <View style={{ flexDirection: 'row', gap: 12 }}>
-        <BigButton text={text.stripeNot} hint={text.stripeAt(before)} look="plain" grow onPress={() => onRead(before)} />
-        <BigButton text={text.stripeAll} hint={text.stripeAt(before + target)} look="plain" grow onPress={() => onRead(before + target)} />
+        <BigButton
+          text={text.stripeNot}
+          hint={text.stripeAt(before)}
+          look="plain"
+          grow
+          onPress={() => onRead(before)}
+        />
+        <BigButton
+          text={text.stripeAll}
+          hint={text.stripeAt(before + target)}
+          look="plain"
+          grow
+          onPress={() => onRead(before + target)}
+        />
       </View>
-      <ReadingForm title="" label={text.stripeLabel} hint="" onRecord={onRead} onCancel={onCancel} />
+      <ReadingForm
+        title=""
+        label={text.stripeLabel}
+        hint=""
+        onRecord={onRead}
+        onCancel={onCancel}
+      />
     </View>
   );
 }

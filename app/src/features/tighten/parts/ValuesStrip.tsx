@@ -7,7 +7,15 @@ import { MONO, useInks } from '@/ui';
 import { text } from '../text';
 
 /** Wide screens: every fastener's values under the map, the one in hand tinted. */
-export function ValuesStrip({ state, nextSeat, nextStage }: { state: RunState; nextSeat: string | null; nextStage: number }) {
+export function ValuesStrip({
+  state,
+  nextSeat,
+  nextStage,
+}: {
+  state: RunState;
+  nextSeat: string | null;
+  nextStage: number;
+}) {
   const inks = useInks();
   const { format } = useSignedIn();
   const { sheet, progress } = state;
@@ -19,12 +27,29 @@ export function ValuesStrip({ state, nextSeat, nextStage }: { state: RunState; n
     const isDone = seat.done[stage.id] || (index === progress.stage && progress.inPass[seatId]);
     if (!isDone) return seatId === nextSeat && index === nextStage ? 'now' : '·';
     const turned = seat.turnedDeg[stage.id];
-    return turned === undefined || turned === null ? stageWords(stage, format) : format.angle(turned);
+    return turned === undefined || turned === null
+      ? stageWords(stage, format)
+      : format.angle(turned);
   };
   return (
-    <ScrollView horizontal role="region" aria-label={text.values} tabIndex={0} contentContainerStyle={styles.strip}>
+    <ScrollView
+      horizontal
+      role="region"
+      aria-label={text.values}
+      tabIndex={0}
+      contentContainerStyle={styles.strip}
+    >
       {order.map((id) => (
-        <View key={id} style={[styles.cell, { borderColor: inks.line, backgroundColor: id === nextSeat ? inks.brandSoft : inks.card }]}>
+        <View
+          key={id}
+          style={[
+            styles.cell,
+            {
+              borderColor: inks.line,
+              backgroundColor: id === nextSeat ? inks.brandSoft : inks.card,
+            },
+          ]}
+        >
           <Text style={{ color: inks.ink, fontSize: 15, fontWeight: '700' }}>{id}</Text>
           {sheet.stages.map((s, i) => (
             <Text key={s.id} style={{ fontFamily: MONO, fontSize: 14, color: inks.ink }}>

@@ -7,7 +7,14 @@ import { fastenerName, text } from '../text';
 import { PanelTitle } from './PanelText';
 
 const AT_LOOSENING: readonly FailureKind[] = ['wontLoosen', 'driveRounded', 'broke', 'stripped'];
-const AT_TORQUE: readonly FailureKind[] = ['wontStartByHand', 'crossThreaded', 'bottomed', 'stripped', 'broke', 'driveRounded'];
+const AT_TORQUE: readonly FailureKind[] = [
+  'wontStartByHand',
+  'crossThreaded',
+  'bottomed',
+  'stripped',
+  'broke',
+  'driveRounded',
+];
 const AT_ANGLE: readonly FailureKind[] = ['angleLost', 'stripped', 'broke', 'driveRounded'];
 
 interface Props {
@@ -33,11 +40,19 @@ export function WrongPanel({ due, state, acts, onShort, onReading, onAnother, on
         {mayStop ? <Choice label={text.stoppedShort} onPress={onShort} /> : null}
         {isAngle ? <Choice label={text.tooFar} onPress={onReading} /> : null}
         {kinds.map((kind) => (
-          <Choice key={kind} label={text.failures[kind]} onPress={() => void acts.fail(due.fastener, kind)} />
+          <Choice
+            key={kind}
+            label={text.failures[kind]}
+            onPress={() => void acts.fail(due.fastener, kind)}
+          />
         ))}
       </View>
       {due.task.part ? null : <BigButton text={text.another} look="plain" onPress={onAnother} />}
-      <BigButton text={text.setAside} look="plain" onPress={() => void acts.confirm('setAside', { fastener: due.fastener })} />
+      <BigButton
+        text={text.setAside}
+        look="plain"
+        onPress={() => void acts.confirm('setAside', { fastener: due.fastener })}
+      />
       <BigButton text={text.cancel} look="quiet" onPress={onClose} />
     </View>
   );

@@ -6,21 +6,32 @@ import { asAppError, useKeptForm, type KeptTool } from '@/data';
 import { saveTool } from '@/data/shop';
 import { newId } from '@/platform/ids';
 import { BigButton, ChoiceField, FieldRow, Notice, Section, TextField } from '@/ui';
-import { FIELDS, formOfTool, lowestHint, readTool, type ToolForm as Form, type ToolProblems } from '../toolForm';
+import {
+  FIELDS,
+  formOfTool,
+  lowestHint,
+  readTool,
+  type ToolForm as Form,
+  type ToolProblems,
+} from '../toolForm';
 import { KIND_TEXT, text } from '../text';
 
 const TORQUES = UNIT_CODES.filter((u) => units[u].kind === 'torque');
 
 /** A tool as it is read off the tool itself; what is not understood says so beside its field. */
 export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: () => void }) {
-  const { form, put, clear } = useKeptForm<{ id: string; kind: ShopToolKind; fields: Form }>(`tool ${kept?.id ?? 'new'}`, {
-    id: kept?.id ?? newId(),
-    kind: kept?.tool.kind ?? 'click',
-    fields: kept ? formOfTool(kept.tool) : { unit: 'N.m' },
-  });
+  const { form, put, clear } = useKeptForm<{ id: string; kind: ShopToolKind; fields: Form }>(
+    `tool ${kept?.id ?? 'new'}`,
+    {
+      id: kept?.id ?? newId(),
+      kind: kept?.tool.kind ?? 'click',
+      fields: kept ? formOfTool(kept.tool) : { unit: 'N.m' },
+    },
+  );
   const [problems, setProblems] = useState<ToolProblems>({});
   const [error, setError] = useState<AppError | null>(null);
-  const set = (name: string, value: string): void => put({ fields: { ...form.fields, [name]: value } });
+  const set = (name: string, value: string): void =>
+    put({ fields: { ...form.fields, [name]: value } });
   const close = (): void => {
     clear();
     onClose();
@@ -29,12 +40,20 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
     const read = readTool(form.kind, form.fields);
     if ('problems' in read) return setProblems(read.problems);
     setProblems({});
-    saveTool(form.id, { version: kept?.version ?? 0, tool: read.tool, retired }).then(close, (e: unknown) => setError(asAppError(e)));
+    saveTool(form.id, { version: kept?.version ?? 0, tool: read.tool, retired }).then(
+      close,
+      (e: unknown) => setError(asAppError(e)),
+    );
   };
   return (
     <Section title={kept ? text.edit(kept.tool.name) : text.add}>
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
-      <ChoiceField label={text.kind} value={form.kind} options={TOOL_KINDS.map((k) => ({ value: k, text: KIND_TEXT[k] }))} onChange={(kind) => put({ kind })} />
+      <ChoiceField
+        label={text.kind}
+        value={form.kind}
+        options={TOOL_KINDS.map((k) => ({ value: k, text: KIND_TEXT[k] }))}
+        onChange={(kind) => put({ kind })}
+      />
       <FieldRow>
         {FIELDS[form.kind].map((field) => {
           const value = form.fields[field.name] ?? '';
@@ -67,7 +86,10 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
                 key={field.name}
                 label={field.label}
                 value={value}
-                options={(['loosening', 'tightening', 'both'] as const).map((h) => ({ value: h as string, text: text[h] }))}
+                options={(['loosening', 'tightening', 'both'] as const).map((h) => ({
+                  value: h as string,
+                  text: text[h],
+                }))}
                 onChange={(h) => set(field.name, h)}
                 problem={problem}
               />
@@ -86,8 +108,20 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
           );
         })}
       </FieldRow>
-      <BigButton text={text.save} look="plain" size="desk" onPress={() => save(kept?.retired ?? false)} />
-      {kept ? <BigButton text={kept.retired ? text.takeOut : text.putAway} look="quiet" size="desk" onPress={() => save(!kept.retired)} /> : null}
+      <BigButton
+        text={text.save}
+        look="plain"
+        size="desk"
+        onPress={() => save(kept?.retired ?? false)}
+      />
+      {kept ? (
+        <BigButton
+          text={kept.retired ? text.takeOut : text.putAway}
+          look="quiet"
+          size="desk"
+          onPress={() => save(!kept.retired)}
+        />
+      ) : null}
       <BigButton text={text.cancel} look="quiet" size="desk" onPress={close} />
     </Section>
   );

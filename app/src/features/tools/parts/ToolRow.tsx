@@ -20,9 +20,19 @@ export function ToolRow({ kept, onEdit }: { kept: KeptTool; onEdit: (() => void)
   return (
     <View style={[styles.row, { borderTopColor: inks.line, opacity: retired ? 0.7 : 1 }]}>
       <Text style={{ fontSize: 17, fontWeight: '700', color: inks.ink }}>{tool.name}</Text>
-      <Line>{[KIND_TEXT[tool.kind], ...factsOf(tool, format), retired ? text.retired : ''].filter(Boolean).join(' · ')}</Line>
+      <Line>
+        {[KIND_TEXT[tool.kind], ...factsOf(tool, format), retired ? text.retired : '']
+          .filter(Boolean)
+          .join(' · ')}
+      </Line>
       {calibration ? (
-        <Text style={{ fontSize: 16, color: calibration.warn ? inks.warnText : inks.inkSoft, fontWeight: calibration.warn ? '700' : '400' }}>
+        <Text
+          style={{
+            fontSize: 16,
+            color: calibration.warn ? inks.warnText : inks.inkSoft,
+            fontWeight: calibration.warn ? '700' : '400',
+          }}
+        >
           {calibration.warn ? `▲ ${calibration.words}` : calibration.words}
         </Text>
       ) : null}
@@ -34,10 +44,20 @@ export function ToolRow({ kept, onEdit }: { kept: KeptTool; onEdit: (() => void)
               label={text.usedOf(tool.name)}
               look="quiet"
               size="desk"
-              onPress={() => router.navigate({ pathname: '/history', params: { by: 'wrench', tool: kept.id } })}
+              onPress={() =>
+                router.navigate({ pathname: '/history', params: { by: 'wrench', tool: kept.id } })
+              }
             />
           ) : null}
-          {onEdit ? <BigButton text={text.change} label={text.edit(tool.name)} look="quiet" size="desk" onPress={onEdit} /> : null}
+          {onEdit ? (
+            <BigButton
+              text={text.change}
+              label={text.edit(tool.name)}
+              look="quiet"
+              size="desk"
+              onPress={onEdit}
+            />
+          ) : null}
         </View>
       ) : null}
     </View>
@@ -48,7 +68,11 @@ function calibrationOf(tool: ShopTool, format: Formatter): { words: string; warn
   if (!('calibratedUntil' in tool)) return null;
   const day = format.date(new Date(`${tool.calibratedUntil}T12:00:00Z`));
   const left = (Date.parse(`${tool.calibratedUntil}T23:59:59Z`) - now().getTime()) / 86_400_000;
-  return left < 0 ? { words: text.overdue(day), warn: true } : left < SOON_DAYS ? { words: text.soon(day), warn: true } : { words: text.until(day), warn: false };
+  return left < 0
+    ? { words: text.overdue(day), warn: true }
+    : left < SOON_DAYS
+      ? { words: text.soon(day), warn: true }
+      : { words: text.until(day), warn: false };
 }
 
 function factsOf(tool: ShopTool, format: Formatter): string[] {
@@ -58,7 +82,11 @@ function factsOf(tool: ShopTool, format: Formatter): string[] {
     case 'dial':
     case 'digital':
       return [
-        text.range(format.number(tool.min, 2), format.quantity({ value: tool.max, unit: tool.unit }).text, `${format.number(tool.graduation, 2)} ${units[tool.unit].symbol}`),
+        text.range(
+          format.number(tool.min, 2),
+          format.quantity({ value: tool.max, unit: tool.unit }).text,
+          `${format.number(tool.graduation, 2)} ${units[tool.unit].symbol}`,
+        ),
         tool.tolerancePercent ? text.tolerance(format.number(tool.tolerancePercent)) : '',
         tool.drive ? text.drive(tool.drive) : '',
         tool.lengthMm ? text.long(mm(tool.lengthMm)) : '',
@@ -78,4 +106,7 @@ function factsOf(tool: ShopTool, format: Formatter): string[] {
   }
 }
 
-const styles = StyleSheet.create({ row: { borderTopWidth: 1, paddingTop: 10, gap: 4 }, edit: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 } });
+const styles = StyleSheet.create({
+  row: { borderTopWidth: 1, paddingTop: 10, gap: 4 },
+  edit: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});
