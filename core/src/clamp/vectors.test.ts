@@ -1,19 +1,8 @@
-import fc from 'fast-check';
 import threads from '../../vectors/02_threads.json';
 import torques from '../../vectors/03_torque.json';
 import frictions from '../../vectors/04_friction.json';
 import angles from '../../vectors/05_angle.json';
-import plausibilities from '../../vectors/06_plausibility.json';
-import { AppError } from '../errors';
-import { units, type UnitCode } from '../quantity';
-import {
-  frictionBands,
-  hexHeadOf,
-  lnSigma,
-  propertyClassOf,
-  threadOf,
-  type FrictionCondition,
-} from '../thread';
+import { frictionBands, hexHeadOf, lnSigma, propertyClassOf, threadOf } from '../thread';
 import {
   angleState,
   boltCompliance,
@@ -21,85 +10,13 @@ import {
   headDiameters,
   muTotal,
   plateCompliance,
-  plausibility,
   preloadBand,
   preloadByK,
   torqueByK,
-  torqueForPreload,
   torqueLimit,
   torqueState,
-  yieldTorques,
-  type PlausibleFor,
 } from '.';
-
-interface Case {
-  name: string;
-  input: Record<string, never> & { op: string };
-  expected: Record<string, unknown>;
-  tol: Record<string, { rel?: number; abs?: number }>;
-}
-
-/** A number passes when |got − expected| ≤ max(abs, rel |expected|); words must match exactly. */
-function agrees(
-  got: unknown,
-  expected: unknown,
-  tol: { rel?: number; abs?: number },
-  at: string,
-): void {
-  if (typeof expected === 'number') {
-    if (typeof got !== 'number') throw new Error(`${at}: ${String(got)} is no number`);
-    const allowed = Math.max(tol.abs ?? 0, (tol.rel ?? 0) * Math.abs(expected), 1e-12);
-    if (!(Math.abs(got - expected) <= allowed))
-      throw new Error(`${at}: ${got}, expected ${expected}`);
-    return;
-  }
-  if (Array.isArray(expected)) {
-    expect(got).toHaveLength(expected.length);
-    expected.forEach((e, i) => agrees((got as unknown[])[i], e, tol, `${at}[${i}]`));
-    return;
-  }
-  if (expected !== null && typeof expected === 'object') {
-    for (const [k, e] of Object.entries(expected))
-      agrees((got as Record<string, unknown>)[k], e, tol, `${at}.${k}`);
-    return;
-  }
-  if (got !== expected) throw new Error(`${at}: ${String(got)}, expected ${String(expected)}`);
-}
-
-function runAll(
-  title: string,
-  cases: readonly unknown[],
-  compute: (input: Case['input']) => Record<string, unknown>,
-): void {
-  test.each((cases as Case[]).map((c) => [c.name, c] as const))(
-    `${title} agrees with “%s”`,
-    (_name, c) => {
-      const got = compute(c.input);
-      for (const [field, expected] of Object.entries(c.expected))
-        agrees(got[field], expected, c.tol[field] ?? c.tol['*'] ?? {}, field);
-    },
-  );
-}
-
-const i = (input: Case['input']): Record<string, number> & Record<string, string> => input as never;
-const friction = (x: ReturnType<typeof i>) => ({
-  thread: x.mu_thread ?? x.mu ?? 0,
-  head: x.mu_head ?? x.mu ?? 0,
-  meanHeadMm: x.Dkm_mm ?? 0,
-});
-const CONDITIONS: Record<string, FrictionCondition> = {
-  dry: 'dry',
-  light_oil: 'lightOil',
-  engine_oil: 'engineOil',
-  moly_paste: 'molyPaste',
-  anti_seize: 'antiSeize',
-  threadlocker: 'threadLocker',
-  sealant: 'sealant',
-  plated_waxed: 'platedWaxed',
-};
-const condition = (name: string | undefined): FrictionCondition => CONDITIONS[name ?? ''] ?? 'dry';
-const unitOf = (symbol: string | undefined): UnitCode =>
-  (Object.keys(units) as UnitCode[]).find((u) => units[u].symbol === symbol) ?? 'N.m';
+import { runAll, i, friction, condition } from '../testing/vectorCases';
 
 runAll('thread geometry', threads.cases, (input) => {
   const x = i(input);
@@ -302,79 +219,4 @@ runAll('angle and preload', angles.cases, (input) => {
     },
     ...{ plastic_strain_percent: s.plasticStrainPercent, share_into_bolt: s.shareIntoBolt },
   };
-});
-
-const LEVELS = {
-  ok: 'ok',
-  noteLow: 'note_low',
-  noteHigh: 'note_high',
-  warn: 'warn',
-  error: 'error',
-} as const;
-const slipName = (as: string): string =>
-  as === 'x10' || as === '/10' || as === 'deg' ? as : units[as as UnitCode].symbol;
-
-runAll('plausibility', plausibilities.cases, (input) => {
-  const x = i(input);
-  if (input.op === 'yield_torques') {
-    const y = yieldTorques(threadOf(x.thread ?? ''), x.class ?? '');
-    return { 'mu_0.08_Nm': y.lowMu, 'mu_0.12_Nm': y.ordinary, 'mu_0.20_Nm': y.highMu };
-  }
-  const p = plausibility(
-    { value: x.value ?? 0, unit: unitOf(x.unit) },
-    x.thread ?? '',
-    x.class ?? '',
-    x.purpose as unknown as PlausibleFor,
-  );
-  return {
-    ...{
-      r_low_mu: p.ratioLowMu,
-      r_nom: p.ratio,
-      r_high_mu: p.ratioHighMu,
-      level: LEVELS[p.level],
-      torque_Nm: p.torqueNm,
-    },
-    ...{
-      yield_torque_low_mu_Nm: p.yieldTorquesNm.lowMu,
-      yield_torque_nom_Nm: p.yieldTorquesNm.ordinary,
-      yield_torque_high_mu_Nm: p.yieldTorquesNm.highMu,
-    },
-    slips: p.slips.map((s) => ({
-      as: slipName(s.as),
-      torque_Nm: s.torqueNm,
-      r_nom: s.ratio,
-      score: s.score,
-    })),
-  };
-});
-
-test('a thread or class that is not known is refused by name', () => {
-  for (const name of ['M10x12', 'N10', '3/8', 'M3.7', ''])
-    expect(() => threadOf(name)).toThrow(AppError);
-  expect(() => propertyClassOf('11.9')).toThrow('“11.9” is no property class');
-  expect(threadOf('M10 × 1.25')).toMatchObject({ series: 'fine', pitchMm: 1.25 });
-});
-
-test('preload goes to torque and back, and more friction never gives more preload', () => {
-  fc.assert(
-    fc.property(
-      fc.constantFrom('M6', 'M8', 'M10', 'M11x1.5', '3/8-16', 'M14x1.5'),
-      fc.double({ min: 0.06, max: 0.26, noNaN: true }),
-      fc.double({ min: 1, max: 90, noNaN: true }),
-      (name, mu, kn) => {
-        const thread = threadOf(name);
-        const f = { thread: mu, head: mu, meanHeadMm: hexHeadOf(thread.dMm).meanMm };
-        const strength = propertyClassOf('10.9');
-        const back = torqueState(torqueForPreload(kn, thread, f), thread, strength, f);
-        expect(back.preloadKn).toBeCloseTo(kn, 9);
-        expect(back.sharePitch + back.shareThread + back.shareHead).toBeCloseTo(1, 12);
-        const rougher = torqueState(torqueForPreload(kn, thread, f), thread, strength, {
-          ...f,
-          thread: mu + 0.01,
-          head: mu + 0.01,
-        });
-        expect(rougher.preloadKn).toBeLessThan(kn);
-      },
-    ),
-  );
 });

@@ -27,21 +27,7 @@ export {
   SignInBody,
   SwitchShopBody,
 } from './bodies';
-export {
-  jointSeen,
-  replies,
-  runName,
-  type Appended,
-  type Due,
-  type Entry,
-  type FollowUp,
-  type HistoryLine,
-  type Joint,
-  type Me,
-  type Order,
-  type RunBrief,
-  type Shop,
-} from './replies';
+export { replies, type Appended, type Due, type HistoryLine, type Me, type Shop } from './replies';
 export {
   DaySchema,
   finite,
@@ -53,5 +39,15 @@ export {
   TimeZoneSchema,
   UuidSchema,
 } from '../schema/text';
+
 export type { Person, SecurityLine, SessionLine } from './peopleReplies';
 export { nameKey, nameLook } from '../people/personName';
+export {
+  jointSeen,
+  runName,
+  type Entry,
+  type FollowUp,
+  type Joint,
+  type Order,
+  type RunBrief,
+} from './orderReplies';

@@ -1,4 +1,4 @@
-import * as v from 'valibot';
+import type * as v from 'valibot';
 import { SheetSchema, type Group, type Sheet } from '../procedure/sheet';
 import { looser } from './looser';
 

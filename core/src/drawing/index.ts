@@ -1,12 +1,5 @@
 export { fastenerHead, type Head } from './fastenerHead';
-export {
-  jointMap,
-  mapPlaces,
-  seatMarks,
-  zoomedTo,
-  type JointMapOptions,
-  type SeatMark,
-} from './jointMap';
+export { jointMap, mapPlaces, seatMarks, zoomedTo, type JointMapOptions } from './jointMap';
 export { stageRibbon, type RibbonPlace } from './stageRibbon';
 export { flatsOf, stripeDial, turnDial } from './turnDial';
 export type { Drawing, Ink, Shape } from './shapes';
@@ -15,3 +8,4 @@ export { angleDisc } from './angleDisc';
 export { adapterTop } from './adapterTop';
 export { traceCurves } from './traceCurves';
 export { measuredDrawing, type DrawnRow, type MeasuredPlace } from './measured';
+export type { SeatMark } from './seatShapes';

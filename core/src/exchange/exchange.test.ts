@@ -3,7 +3,8 @@ import { AppError } from '../errors';
 import { draftOf } from '../draft';
 import { readSheet, type Sheet } from '../procedure';
 import { demoSheet, demoSheets, headSheet } from '../testing';
-import { buildSheet, planArbitrary } from '../testing/sheetPlans';
+import { buildSheet } from '../testing/sheetPlans';
+import { planArbitrary } from '../testing/sheetParts';
 import {
   classify,
   defuse,

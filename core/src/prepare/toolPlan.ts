@@ -11,6 +11,7 @@ import {
 import { convert, scaleFactor, wrenchSetting, type Quantity, type Wrench } from '../quantity';
 import { AppError } from '../errors';
 import { wrenchesOf, type ListedTool } from './shopTool';
+import { fewestChanges, leastOf } from './fewestChanges';
 
 /**
  * More than this with one arm asks for a longer bar, a second hand, a braced stand. From
@@ -155,42 +156,8 @@ function roundingOf(wrench: Wrench, { values }: Work): number {
 const offOf = (wrench: Wrench, value: Quantity): number =>
   (wrenchSetting(wrench, value).value / (convert(value, wrench.unit) * scaleFactor(wrench)) - 1) *
   100;
-
-interface Candidate {
-  wrench: Wrench;
-  cost: number;
-}
-/** A change weighs more than any rounding; a stage that none serves changes nothing. */
-const CHANGE = 1000;
 /** A setting outside the window weighs more than any change. */
 const TOO_COARSE = 100_000;
-
-/** Dynamic programming over the stages in their order: the cheapest way to each candidate. */
-function fewestChanges(stages: readonly (readonly Candidate[])[]): (Wrench | null)[] {
-  let ways = new Map<string | null, { cost: number; path: (Wrench | null)[] }>([
-    [null, { cost: 0, path: [] }],
-  ]);
-  for (const candidates of stages) {
-    const after = new Map<string | null, { cost: number; path: (Wrench | null)[] }>();
-    for (const [last, way] of ways) {
-      const offers: { key: string | null; cost: number; wrench: Wrench | null }[] = candidates.map(
-        ({ wrench, cost }) => ({
-          key: wrench.id,
-          wrench,
-          cost: cost + (last === null || last === wrench.id ? 0 : CHANGE),
-        }),
-      );
-      if (offers.length === 0) offers.push({ key: last, wrench: null, cost: 0 });
-      for (const { key, cost, wrench } of offers) {
-        const known = after.get(key);
-        if (!known || known.cost > way.cost + cost)
-          after.set(key, { cost: way.cost + cost, path: [...way.path, wrench] });
-      }
-    }
-    ways = after;
-  }
-  return [...ways.values()].reduce((best, way) => (way.cost < best.cost ? way : best)).path;
-}
 
 interface Shop {
   wrenches: readonly Wrench[];
@@ -240,12 +207,6 @@ function missing({ stage, values }: Work, wrenches: readonly Wrench[]): Fit {
     byFeel,
   };
 }
-
-const leastOf = <T>(list: readonly T[], of: (t: T) => number): T | undefined =>
-  list.reduce<T | undefined>(
-    (best, t) => (best === undefined || of(t) < of(best) ? t : best),
-    undefined,
-  );
 
 /**
  * A gauge that fits on the bar; a digital wrench only in calibration, and where it reaches what the

@@ -10,17 +10,16 @@ export {
   type StoredEvent,
 } from './hashChain';
 export { measuredIn, type MeasuredValue } from './measuredIn';
-export { SIGHT_KINDS, type RecordedSight } from './seenIn';
+
 export {
   pullsIn,
   runRecord,
   takesPart,
   type RecordedFastener,
   type RecordedPull,
-  type RecordedWord,
   type RunRecord,
 } from './runRecord';
-export { PULL_COLUMNS, pullRows, recordDocument, type RecordDocument } from './recordDocument';
+export { recordDocument, type RecordDocument } from './recordDocument';
 export { RecordFileSchema, type RecordFile } from './recordFile';
 export { oddTimes, oddTimeText, waitedAtMost, type OddTime } from './oddTimes';
 export { eventsIn, storedIn, fileIsFor, newerRecord, recordFileHash } from './sealedFile';
@@ -61,3 +60,6 @@ export {
 export { spreadsOf, type Spread } from './spread';
 export { lookText, tracedPulls, tracedStages, tracesNamed, type TracedStage } from './traced';
 export { wrenchUses, type WrenchUse } from './wrenchUse';
+export type { RecordedWord } from './recordedWords';
+export { PULL_COLUMNS, pullRows } from './pullTable';
+export { SIGHT_KINDS, type RecordedSight } from './stepSights';

@@ -1,6 +1,7 @@
 import { seatsOf, stageIndex, type Sheet, type Stage } from '../procedure';
 import type { Quantity } from '../quantity';
-import { doneIn, isNotable, toolName, type RecordedSight } from './seenIn';
+import { doneIn, isNotable } from './seenIn';
+import { type RecordedSight } from './stepSights';
 import {
   evolve,
   initialState,
@@ -16,6 +17,7 @@ import {
   type RunState,
   type Verdict,
 } from '../run';
+import { type RecordedWord, saidIn, wrenchNames } from './recordedWords';
 
 /** One pull as the record shows it: what was aimed at, what was said, by whom, when. */
 export interface RecordedPull {
@@ -51,19 +53,6 @@ export interface RecordedFastener {
   seat: string;
   replaced: boolean;
   pulls: RecordedPull[];
-}
-
-/** What somebody with the right said, and what it is about, by name where it has one. */
-export interface RecordedWord {
-  id: string;
-  person: string;
-  at: string;
-  /** The confirmation that a decision is about. */
-  of: string | null;
-  decision: 'allow' | 'refuse' | 'passed' | 'failed' | 'single' | 'redo' | 'leaveOut' | 'note';
-  about: 'run' | 'deviation' | 'reuse' | 'wrench' | 'compound' | 'step' | 'hold' | 'fastener';
-  name: string;
-  text: string;
 }
 
 export interface RunRecord {
@@ -183,59 +172,6 @@ function together(state: RunState, event: EventOf<'passConfirmed'>): RecordedPul
       },
     }),
   );
-}
-
-function wrenchNames(state: RunState): Map<string, string> {
-  return new Map(
-    Object.values(state.progress.tools).flatMap((t) =>
-      t.wrench ? [[t.wrench.id, toolName(t)] as const] : [],
-    ),
-  );
-}
-
-function saidIn(state: RunState): RecordedWord[] {
-  const wrenches = wrenchNames(state);
-  const { groups, stages } = state.sheet;
-  const group = (id: string): string => groups.find((g) => g.id === id)?.name ?? id;
-  const stage = (id: string): string => stages.find((s) => s.id === id)?.name ?? id;
-  return state.effective.toArray().flatMap(({ event }): RecordedWord[] => {
-    if (event.type !== 'used') return [];
-    const { statement: s } = event.payload;
-    const head = { id: s.id, person: s.person, at: s.at, text: s.text ?? '', of: null };
-    if (s.kind === 'release')
-      return [{ ...head, decision: s.decision, about: 'hold', name: stage(s.hold) }];
-    if (s.kind === 'leaveOut')
-      return [{ ...head, decision: 'leaveOut', about: 'fastener', name: s.fastener }];
-    if (s.kind === 'note') return [{ ...head, decision: 'note', about: 'run', name: '' }];
-    if (s.kind !== 'allowance') return [];
-    const { about, decision } = s;
-    if ('wrench' in about)
-      return [{ ...head, decision, about: 'wrench', name: wrenches.get(about.wrench) ?? '' }];
-    if ('reuse' in about) return [{ ...head, decision, about: 'reuse', name: group(about.reuse) }];
-    if ('compound' in about)
-      return [{ ...head, decision, about: 'compound', name: group(about.compound) }];
-    if ('step' in about)
-      return [
-        {
-          ...head,
-          decision,
-          about: 'step',
-          name: state.sheet.steps.find((x) => x.id === about.step)?.text ?? about.step,
-        },
-      ];
-    const deviation = state.progress.deviations.find((d) => d.event === about.deviation);
-    return [
-      {
-        ...head,
-        of: about.deviation,
-        decision,
-        about: 'deviation',
-        name: deviation
-          ? [deviation.fastener ?? '', stage(deviation.stage)].filter(Boolean).join(', ')
-          : '',
-      },
-    ];
-  });
 }
 
 function markUndone(pulls: RecordedPull[], id: string): void {

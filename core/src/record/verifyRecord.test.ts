@@ -1,75 +1,19 @@
 import fc from 'fast-check';
-import { demoSheet, headSheet, Technician, testId } from '../testing';
+import { headSheet, testId } from '../testing';
 import {
-  canonicalJson,
-  cellText,
   faultText,
-  GENESIS_HASH,
   newerRecord,
   orderFault,
-  pullRows,
-  PULL_COLUMNS,
   recordDocument,
   recordFileHash,
-  runRecord,
-  sealEvent,
   sha256Hex,
   signingState,
   verifyRecordFile,
   verifyRun,
   wordHash,
-  wordText,
-  wrenchUses,
-  type ChainRow,
   type RecordFile,
-  type SignedWord,
 } from '.';
-
-/** A key that only this test has: what it signs nobody else can. */
-const seal = (text: string): string => sha256Hex(`key ${text}`);
-const fits = (text: string, signature: string): boolean => signature === seal(text);
-
-const t = new Technician(headSheet);
-const events = t.finish();
-const chainOf = (list: typeof events): ChainRow[] => {
-  let prevHash = GENESIS_HASH;
-  return list.map((event, i) => {
-    const sealed = sealEvent({
-      position: i + 1,
-      receivedAt: '2026-11-24T09:00:00.000Z',
-      prevHash,
-      event,
-    });
-    prevHash = sealed.hash;
-    return { ...sealed, seal: seal(sealed.hash) };
-  });
-};
-const hash = sha256Hex(canonicalJson(headSheet));
-const own = events.map((e) =>
-  e.type === 'started' ? { ...e, payload: { ...e.payload, sheetHash: hash } } : e,
-) as typeof events;
-const chain = chainOf(own);
-const pinned = { sheet: headSheet, hash, run: t.place.run };
-const word = (over: Partial<SignedWord> = {}): SignedWord => ({
-  format: 'stennet-signature',
-  v: 1,
-  id: testId(50),
-  shop: testId(1),
-  run: t.place.run,
-  kind: 'technician',
-  person: t.place.person,
-  name: 'Jonah Pike',
-  role: 'technician',
-  at: '2026-11-24T10:00:00.000Z',
-  position: chain.length,
-  headHash: chain.at(-1)?.hash ?? '',
-  before: GENESIS_HASH,
-  ...over,
-});
-const signed = (w: SignedWord): { body: string; signature: string } => ({
-  body: wordText(w),
-  signature: seal(wordText(w)),
-});
+import { pinned, chain, fits, signed, word, chainOf, own, seal, t, hash } from '../testing/aRecord';
 
 describe('a record that nobody touched', () => {
   test('holds, unsigned and signed by two with a later word', () => {
@@ -277,77 +221,4 @@ test('who has to sign: the technician, and a second one where that is wanted', (
     signingState([first, second], true),
     signingState([first], false),
   ]).toEqual(['open', 'wantsSecond', 'signed', 'signed']);
-});
-
-describe('what a record tells', () => {
-  const record = runRecord(headSheet, own);
-  const format = {
-    quantity: (q: { value: number; unit: string }) => ({
-      number: `${q.value}`,
-      unit: q.unit,
-      text: `${q.value} ${q.unit}`,
-    }),
-    angle: (deg: number) => `+${deg}°`,
-  };
-
-  test('a click is a click, an angle an angle, and nothing stands where nothing was done', () => {
-    const [bolt] = record.fasteners;
-    if (!bolt) throw new Error('no bolt');
-    expect(record.stages.map((s) => cellText(record, bolt, s, format))).toEqual([
-      'held, 2 rounds',
-      'click',
-      '+75°',
-      '+65°',
-    ]);
-    const begun = runRecord(headSheet, own.slice(0, 3));
-    expect(cellText(begun, begun.fasteners[0] as never, begun.stages[0] as never, format)).toBe(
-      '·',
-    );
-  });
-
-  test('confirmed together is said so, with the wrench that was set', () => {
-    const other = new Technician(demoSheet('qn47-intake'));
-    other.until((d) => d.kind === 'pull');
-    other.step({ together: 4 });
-    const told = runRecord(other.state.sheet, other.state.events);
-    const pulls = told.fasteners.flatMap((f) => f.pulls);
-    expect(pulls.map((p) => p.method)).toEqual(
-      Array.from({ length: 4 }, () => 'confirmedTogether'),
-    );
-    expect(new Set(pulls.map((p) => p.wrenchId)).size).toBe(1);
-    expect(wrenchUses(pulls)).toMatchObject([{ pulls: 4, readings: 0, ratio: null }]);
-    expect(
-      cellText(
-        told,
-        told.fasteners.find((f) => f.pulls.length > 0) as never,
-        told.stages[0] as never,
-        format,
-      ),
-    ).toMatch(/, together$/);
-  });
-
-  test('a table has as many cells in each row as there are columns', () => {
-    const rows = pullRows(recordDocument(headSheet, own, {}), {
-      order: '1',
-      vehicle: 'v',
-      joint: 'j',
-    });
-    expect(rows).toHaveLength(record.order.length + record.done.length);
-    for (const row of rows) expect(row).toHaveLength(PULL_COLUMNS.length);
-  });
-
-  test('how readings of a wrench lay against what was aimed at; what was taken back does not count, unlike units are brought together', () => {
-    const pull = (value: number, unit: string, undone = false) =>
-      ({
-        wrenchId: 'w',
-        deviceTime: `2026-11-24T08:00:0${value % 10}.000Z`,
-        undone,
-        target: { value: 20, unit: 'N.m' },
-        onBolt: { value, unit },
-      }) as never;
-    expect(wrenchUses([pull(22, 'N.m'), pull(18, 'N.m'), pull(99, 'N.m', true)])).toMatchObject([
-      { wrench: 'w', pulls: 2, readings: 2, ratio: 1 },
-    ]);
-    expect(wrenchUses([pull(177.0149, '[in_i].[lbf_av]')])[0]?.ratio).toBeCloseTo(1, 4);
-  });
 });

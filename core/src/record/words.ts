@@ -8,7 +8,7 @@ import {
 } from './runRecord';
 import { groupOfSeat, nounOf, type Stage } from '../procedure';
 import type { Formatter } from '../quantity';
-import type { RecordedSight } from './seenIn';
+import type { RecordedSight } from './stepSights';
 
 /** The words of a record: the same on the screen, on paper and in what goes out. */
 export const DEVIATION_TEXT: Record<Deviation['kind'], string> = {

@@ -3,7 +3,7 @@ import { stageIndex } from '../procedure';
 import { admitReading } from './admitPull';
 import type { EventOf, RunEvent } from './events';
 import { progressBefore } from './evolve';
-import { tooMuchOf } from './foldPull';
+import { tooMuchOf } from './judgePull';
 import { lifeOf, seatIdOf, seatOf } from './seats';
 import { askedBack } from './refuse';
 import type { RunState } from './state';

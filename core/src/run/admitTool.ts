@@ -1,7 +1,7 @@
 import { AppError } from '../errors';
 import { plainText, units, wrenchSetting } from '../quantity';
 import type { EventOf } from './events';
-import type { Next } from './next';
+import type { Next } from './due';
 import { notNext } from './refuse';
 import { hasAngles } from './seats';
 import type { RunState } from './state';

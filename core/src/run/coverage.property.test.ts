@@ -2,8 +2,10 @@ import fc from 'fast-check';
 import { AppError } from '../errors';
 import { isByFastener, isOn, isOwedByPosition, type Stage } from '../procedure';
 import { PLACE, refusal, Technician } from '../testing';
-import { moveArbitrary, perform, type Move } from '../testing/clumsy';
-import { buildSheet, planArbitrary } from '../testing/sheetPlans';
+import { perform } from '../testing/clumsy';
+import { moveArbitrary, type Move } from '../testing/moves';
+import { buildSheet } from '../testing/sheetPlans';
+import { planArbitrary } from '../testing/sheetParts';
 import { DEFAULT_TOLERANCE, next, uncovered, type EventOf, type RunEvent, type RunState } from '.';
 
 /**

@@ -1,5 +1,5 @@
 import { isByFastener, isOn, isOwedByPosition, type Sheet, type Stage } from '../procedure';
-import { judgePull } from './foldPull';
+import { judgePull } from './judgePull';
 import { fastenerId, seatIdOf } from './seats';
 import type { Counted, Progress, RunState } from './state';
 

@@ -12,6 +12,7 @@ import { LabelSchema } from '../joint';
 import { MeasuredSchema } from '../measure/measuredSchema';
 import { QuantitySchema, WrenchSchema } from '../quantity';
 import { StatementSchema } from './statement';
+import { OUTCOMES, METHODS, FITTED, VERDICTS, HOLD_DECISIONS, FAILURES } from './eventWords';
 
 /**
  * Everything a technician can confirm is one of these. A changed form gets a new `v` and an upcast.
@@ -21,61 +22,6 @@ const fasteners = v.pipe(v.array(FastenerIdSchema), v.minLength(1), v.maxLength(
 const note = v.optional(textOf(400));
 /** When it was really done, where the confirmation came later. */
 const doneAt = v.optional(TimeSchema);
-
-export const METHODS = [
-  'click',
-  'dial',
-  'digital',
-  'angleGauge',
-  'printedDisc',
-  'byEye',
-  'byFeel',
-  'stripe',
-  'byHand',
-  'powerTool',
-  'stretchGauge',
-  'confirmedTogether',
-] as const;
-export const OUTCOMES = [
-  'clicked',
-  'turned',
-  'heldStill',
-  'reached',
-  'done',
-  'noClick',
-  'stoppedShort',
-] as const;
-export const VERDICTS = [
-  'inTolerance',
-  'below',
-  'above',
-  'moved',
-  'still',
-  'suspicious',
-  'short',
-  'notJudged',
-] as const;
-export const FAILURES = [
-  'broke',
-  'stripped',
-  'crossThreaded',
-  'wontStartByHand',
-  'bottomed',
-  'angleLost',
-  'driveRounded',
-  'wontLoosen',
-  'stepAbandoned',
-] as const;
-export const FITTED = ['new', 'ownHole', 'other'] as const;
-export const HOLD_DECISIONS = [
-  'passed',
-  'failed',
-  'pendingLead',
-  'reallyDone',
-  'redone',
-  'notDone',
-  'turnOn',
-] as const;
 
 const Outcome = v.picklist(OUTCOMES);
 const Method = v.picklist(METHODS);
@@ -314,6 +260,7 @@ export interface Envelope {
   person: string;
   deviceTime: string;
 }
+
 export type EventOf<T extends EventType> = T extends EventType
   ? Envelope & { type: T; payload: Payloads[T] }
   : never;

@@ -1,6 +1,6 @@
 import { fastenerName, type Sheet } from '../procedure';
 import { plainText } from '../quantity';
-import type { Next } from './next';
+import type { Next } from './due';
 import type { AnyHold } from './state';
 
 const upperFirst = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

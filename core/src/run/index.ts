@@ -1,10 +1,6 @@
 export {
   EVENT_TYPES,
-  FAILURES,
-  METHODS,
-  OUTCOMES,
   RunEventSchema,
-  VERDICTS,
   type Envelope,
   type EventOf,
   type EventType,
@@ -32,7 +28,7 @@ export {
 export { Log } from './log';
 export { admit } from './admit';
 export { evolve, initialState, progressBefore, replay } from './evolve';
-export { next, waitIn, type Next, type PullNext, type Reason } from './next';
+export { next, waitIn } from './next';
 export { explain } from './explain';
 export { isRefusedOpen } from './deviation';
 export { isBroken, WAYS, type Way } from './hold';
@@ -53,8 +49,11 @@ export {
 } from './seats';
 export { uncovered, type Uncovered } from './coverage';
 export { type TooMuch } from './tooMuch';
-export { judgePull, readingOn, timeOf, tooMuchOf } from './foldPull';
+export { timeOf } from './foldPull';
 export { judge, windowOf, DEFAULT_TOLERANCE } from './judge';
 export { undoable } from './undoable';
 export { CORE_VERSION } from './version';
 export { nextInSitting, sittings, type SittingNext } from './sitting';
+export { FAILURES, METHODS, OUTCOMES, VERDICTS } from './eventWords';
+export type { Next, PullNext, Reason } from './due';
+export { judgePull, readingOn, tooMuchOf } from './judgePull';

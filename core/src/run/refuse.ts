@@ -1,6 +1,6 @@
 import { AppError } from '../errors';
 import { units, type Quantity } from '../quantity';
-import type { Next } from './next';
+import type { Next } from './due';
 import type { TooMuch } from './tooMuch';
 
 /** What comes next, for a refusal. */

@@ -3,24 +3,23 @@ import * as v from 'valibot';
 import { AppError } from '../errors';
 import { ACTIONS, checkSheet, isByFastener, isOn, ORDERS, type Sheet } from '../procedure';
 import { PLACE, Technician } from '../testing';
-import { moveArbitrary, perform, type Move } from '../testing/clumsy';
-import { BLOCKS, buildSheet, planArbitrary, type SheetPlan } from '../testing/sheetPlans';
+import { perform } from '../testing/clumsy';
+import { moveArbitrary, type Move } from '../testing/moves';
+import { buildSheet } from '../testing/sheetPlans';
+import { BLOCKS, planArbitrary, type SheetPlan } from '../testing/sheetParts';
 import {
-  admit,
-  evolve,
   explain,
   FAILURES,
-  initialState,
   next,
   owedStage,
   replay,
   RunEventSchema,
   undoable,
-  type RunEvent,
   type RunState,
 } from '.';
+import { expectAngles, slackenedPastYield } from '../testing/expectations';
 
-const moves = fc.array(moveArbitrary, { minLength: 30, maxLength: 140, size: 'max' });
+export const moves = fc.array(moveArbitrary, { minLength: 30, maxLength: 140, size: 'max' });
 
 /** In how many cases a thing occurred at all. */
 const seen = new Map<string, number>();
@@ -53,7 +52,7 @@ function noteWhat(sheet: Sheet, t: Technician): void {
 }
 
 /** What is refused leaves the state as it was; what is let in is checked after each step. */
-function play(
+export function play(
   sheet: Sheet,
   list: readonly Move[],
   check: (before: RunState, after: RunState) => void = () => undefined,
@@ -87,7 +86,7 @@ function play(
  * Seeded, so that the short run is the same everywhere; `./stennet test --all` goes further and
  * elsewhere.
  */
-const RUNS = process.env.STENNET_ALL ? 6000 : 160;
+export const RUNS = process.env.STENNET_ALL ? 6000 : 160;
 if (!process.env.STENNET_ALL) fc.configureGlobal({ seed: 20261124 });
 
 const over = (title: string, check: (sheet: Sheet, list: Move[]) => void, runs = RUNS): void =>
@@ -260,108 +259,4 @@ describe('over generated sheets and clumsy technicians', () => {
       expect(seat?.leftOut || (seat?.life ?? 0) > yieldedLife).toBe(true);
     }
   });
-});
-
-/** Every angle inside its window, or named; turned since it was last slackened. */
-function expectAngles(state: RunState, seatId: string): void {
-  const seat = state.progress.seats[seatId];
-  for (const [i, stage] of state.sheet.stages.entries()) {
-    if (
-      stage.action !== 'angle' ||
-      stage.trial ||
-      !isOn(state.sheet, i, seatId) ||
-      !stage.tolerance
-    )
-      continue;
-    const later = state.sheet.stages
-      .slice(i + 1)
-      .some((s) => s.action === 'loosen' || s.action === 'swap');
-    if (later) continue;
-    const turned = seat?.turnedDeg[stage.id];
-    const isNamed = state.progress.deviations.some(
-      (d) => d.fastener === `${seatId}/${seat?.life ?? 1}`,
-    );
-    const target = stage.target && 'value' in stage.target ? stage.target.value : NaN;
-    expect(
-      isNamed || (turned !== undefined && turned !== null && Math.abs(turned - target) <= 5 + 1e-6),
-    ).toBe(true);
-  }
-}
-
-/**
- * By its own count: seats whose fastener was past yield when something outside the procedure
- * slackened it, with its life then.
- */
-function slackenedPastYield(state: RunState): [string, number][] {
-  const found: [string, number][] = [];
-  for (const { event, before } of state.effective) {
-    const slackened =
-      event.type === 'restarted' && event.payload.fastener
-        ? [event.payload.fastener]
-        : event.type === 'added' && event.payload.action === 'loosen'
-          ? event.payload.fasteners
-          : [];
-    for (const f of slackened) {
-      const [seatId = '', life = ''] = f.split('/');
-      const seat = before.seats[seatId];
-      const isOnce =
-        state.sheet.groups.find(
-          (g) => g.id === state.sheet.seats.find((s) => s.id === seatId)?.group,
-        )?.reuse === 'replace';
-      if (seat?.yielded && isOnce && String(seat.life) === life) found.push([seatId, seat.life]);
-    }
-  }
-  return found;
-}
-
-/** A server in small: what the real one does with a batch, without its database. */
-class Server {
-  list: RunEvent[] = [];
-  private state: RunState;
-  constructor(sheet: Sheet) {
-    this.state = initialState(sheet);
-  }
-  receive(batch: readonly RunEvent[]): void {
-    for (const event of batch) {
-      if (this.list.some((e) => e.id === event.id)) continue;
-      try {
-        admit(this.state, event);
-      } catch (error) {
-        if (!(error instanceof AppError)) throw error;
-        return; // a gap: the device sends again from what is missing
-      }
-      this.state = evolve(this.state, event);
-      this.list.push(event);
-    }
-  }
-}
-
-test('any loss, doubling and reordering of deliveries, with retries, stores the same list', () => {
-  const delivery = fc.record({
-    from: fc.nat(),
-    length: fc.integer({ min: 1, max: 25 }),
-    lost: fc.boolean(),
-    shuffle: fc.boolean(),
-  });
-  fc.assert(
-    fc.property(
-      planArbitrary,
-      moves,
-      fc.array(delivery, { maxLength: 30 }),
-      (plan, list, deliveries) => {
-        const sheet = buildSheet(plan);
-        const events = play(sheet, list).state.events.toArray();
-        const server = new Server(sheet);
-        for (const d of deliveries) {
-          const from = d.from % Math.max(events.length, 1);
-          const batch = events.slice(from, from + d.length);
-          if (!d.lost) server.receive(d.shuffle ? [...batch].reverse() : batch);
-        }
-        for (let i = 0; i < events.length; i += 10) server.receive(events.slice(0, i + 10));
-        server.receive(events);
-        expect(server.list).toEqual(events);
-      },
-    ),
-    { numRuns: Math.ceil(RUNS / 2) },
-  );
 });

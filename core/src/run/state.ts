@@ -1,6 +1,7 @@
 import type { Sheet } from '../procedure';
 import type { Quantity, Wrench } from '../quantity';
-import type { FAILURES, FITTED, METHODS, OUTCOMES, RunEvent, VERDICTS } from './events';
+import type { RunEvent } from './events';
+import type { FAILURES, FITTED, METHODS, OUTCOMES, VERDICTS } from './eventWords';
 import type { Log } from './log';
 import type { Claim } from './statement';
 

@@ -1,74 +1,17 @@
 import { AppError } from '../errors';
-import { measureKinds } from '../measure';
-import type { Sheet, Stage, Step } from '../procedure';
-import { convert, type Quantity, type Wrench } from '../quantity';
+import { convert, type Quantity } from '../quantity';
 import {
-  admit,
   CORE_VERSION,
   evolve,
-  initialState,
-  judgePull,
   next,
-  type EventOf,
-  type EventType,
   type FailureKind,
   type Next,
   type PayloadOf,
   type PullNext,
   type RunEvent,
-  type RunState,
-  type Statement,
 } from '../run';
-
-/** A UUID that tests can predict. */
-export const testId = (n: number): string =>
-  `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
-
-const wrench = (
-  n: number,
-  name: string,
-  unit: Wrench['unit'],
-  min: number,
-  max: number,
-  calibratedUntil = '2099-01-01',
-): Wrench => ({
-  id: testId(n),
-  name,
-  kind: 'click',
-  unit,
-  min,
-  max,
-  graduation: unit === 'kgf.m' ? 0.1 : 1,
-  calibratedUntil,
-});
-export const WRENCHES: readonly Wrench[] = [
-  wrench(901, 'inch-pounds', '[in_i].[lbf_av]', 20, 250),
-  wrench(902, 'large', 'N.m', 28.5, 340),
-  wrench(903, 'overdue', 'N.m', 5, 340, '2026-01-01'),
-];
-
-export interface Place {
-  shop: string;
-  run: string;
-  joint: string;
-  device: string;
-  person: string;
-  sheetHash: string;
-  wrenches: readonly Wrench[];
-  /** Where ids and times start, so that two technicians differ. */
-  from: number;
-}
-export const PLACE: Place = {
-  shop: testId(1),
-  run: testId(2),
-  joint: testId(3),
-  device: testId(4),
-  person: testId(5),
-  sheetHash: 'a'.repeat(64),
-  wrenches: WRENCHES,
-  from: 1000,
-};
-const LEAD = testId(6);
+import { valueIn, answerTo, roundsOf } from './answers';
+import { Hands, START_MS } from './hands';
 
 /** What a technician may say at a pull, besides doing as told. */
 export interface Said {
@@ -82,27 +25,8 @@ export interface Said {
   insteadOf?: string;
 }
 
-const START_MS = Date.UTC(2026, 10, 24, 8);
-
 /** Drives a run with the events that a real technician's screen would make. */
-export class Technician {
-  state: RunState;
-  private made: number;
-  /** Seconds that have passed on the device. */
-  private clock = 0;
-
-  constructor(
-    sheet: Sheet,
-    readonly place: Place = PLACE,
-    readonly begin: Pick<
-      PayloadOf<'started'>,
-      'part' | 'instance' | 'fasteners' | 'prepared' | 'leftOut'
-    > = sheet.instances ? { instance: sheet.instances.labels[0] ?? '' } : {},
-  ) {
-    this.state = initialState(sheet, begin.part);
-    this.made = place.from;
-  }
-
+export class Technician extends Hands {
   /** Another one at the same moment of the same run: states are values. */
   clone(): Technician {
     const other = new Technician(this.state.sheet, { ...this.place }, this.begin);
@@ -110,89 +34,6 @@ export class Technician {
     other.made = this.made;
     other.clock = this.clock;
     return other;
-  }
-
-  wait(seconds: number): void {
-    this.clock += seconds;
-  }
-
-  nowIso(): string {
-    return new Date(START_MS + this.clock * 1000).toISOString();
-  }
-
-  event<T extends EventType>(
-    type: T,
-    payload: PayloadOf<T>,
-    over: Partial<RunEvent> = {},
-  ): EventOf<T> {
-    this.made += 1;
-    this.clock += 1;
-    const { shop, run, device, person } = this.place;
-    const seq = type === 'started' ? 1 : this.state.lastSeq + 1;
-    return {
-      v: 1,
-      id: testId(this.made),
-      shop,
-      run,
-      hold: this.state.holder?.hold ?? 1,
-      seq,
-      device,
-      person,
-      deviceTime: this.nowIso(),
-      type,
-      payload,
-      ...over,
-    } as unknown as EventOf<T>;
-  }
-
-  /** @throws AppError when it is not let in; the state is then as before */
-  do<T extends EventType>(type: T, payload: PayloadOf<T>): EventOf<T> {
-    const event = this.event(type, payload);
-    this.take(event);
-    return event;
-  }
-
-  take(event: RunEvent): void {
-    admit(this.state, event);
-    this.state = evolve(this.state, event);
-  }
-
-  /** The lead says something, and this technician's run takes it in. */
-  lead(said: LeadSays): EventOf<'used'> {
-    this.made += 1;
-    const statement = {
-      id: testId(700_000 + this.made),
-      person: LEAD,
-      role: 'lead',
-      at: this.nowIso(),
-      ...said,
-    } as Statement;
-    return this.do('used', { statement });
-  }
-
-  pull(due: PullNext, payload: Partial<PayloadOf<'pulled'>>): EventOf<'pulled'> {
-    const said = {
-      fastener: due.fastener,
-      stage: due.stage.id,
-      pass: due.pass,
-      outcome: due.outcomes[0] ?? 'clicked',
-      method: due.tool.method,
-      ...(due.task.part ? { part: due.task.part.id } : {}),
-      ...(due.tool.wrench ? { wrench: due.tool.wrench.id } : {}),
-      ...payload,
-    };
-    return this.do('pulled', {
-      ...said,
-      verdict: judgePull(this.state.sheet, this.state.progress, said).verdict,
-      core: CORE_VERSION,
-    });
-  }
-
-  takeOver(device: string): void {
-    const hold = (this.state.holder?.hold ?? 0) + 1;
-    const fromDevice = this.state.holder?.device ?? this.place.device;
-    this.place.device = device;
-    this.take(this.event('tookOver', { fromDevice, deviceName: 'Phone' }, { hold, seq: 1 }));
   }
 
   /**
@@ -288,20 +129,6 @@ export class Technician {
       case 'done':
         return null;
     }
-  }
-
-  private start(): RunEvent {
-    const { joint, sheetHash } = this.place;
-    const { id, revision } = this.state.sheet;
-    return this.do('started', {
-      joint,
-      sheet: id,
-      revision,
-      sheetHash,
-      core: CORE_VERSION,
-      cautionsRead: true,
-      ...this.begin,
-    });
   }
 
   private sayPull(due: PullNext, said: Said): RunEvent {
@@ -470,93 +297,4 @@ export class Technician {
     }
     throw new Error('it never came');
   }
-}
-
-export type LeadSays =
-  | {
-      kind: 'allowance';
-      about:
-        | { deviation: string }
-        | { reuse: string }
-        | { wrench: string }
-        | { compound: string }
-        | { step: string };
-      decision: 'allow' | 'refuse';
-    }
-  | {
-      kind: 'release';
-      hold: string;
-      decision: 'passed' | 'failed' | 'single' | 'redo';
-      fastener?: string;
-    }
-  | { kind: 'leaveOut'; fastener: string }
-  | { kind: 'claims'; claims: Extract<Statement, { kind: 'claims' }>['claims'] }
-  | { kind: 'preparation'; steps: string[] }
-  | { kind: 'note' };
-
-const roundsOf = (stage: Stage): number =>
-  stage.repeat?.kind === 'untilSeated' ? stage.repeat.maxRounds : 1;
-
-function valueIn(stage: Pick<Stage, 'id' | 'target'>): Quantity {
-  const { target } = stage;
-  if (!target) throw new Error(`stage ${stage.id} has no value`);
-  return 'value' in target ? target : { value: target.min, unit: target.unit };
-}
-
-/** The answer that lets the work go on, and measurements inside the limits. */
-export function answerTo(step: Step): Partial<PayloadOf<'stepDone'>> {
-  const good = step.answers?.find((a) => a.then === 'goOn')?.text;
-  const answered =
-    good === undefined
-      ? {}
-      : step.rows
-        ? { answers: step.rows.map((row) => ({ row, answer: good })) }
-        : { answer: good };
-  const value = step.limits?.max ?? step.limits?.min;
-  const measurements =
-    value &&
-    (step.rows ?? [undefined]).map((row) => ({ ...(row === undefined ? {} : { row }), value }));
-  return {
-    ...answered,
-    ...(measurements ? { measurements } : {}),
-    ...(step.kind === 'rest' ? { note: 'Gearbox jack under it' } : {}),
-    ...(step.measure ? { measured: measuredFor(step, step.measure) } : {}),
-  };
-}
-
-/** Readings that lie well inside the limits of a measured step of a made-up sheet. */
-export function measuredFor(
-  { rows }: Step,
-  { what, unit, limits }: NonNullable<Step['measure']>,
-): NonNullable<PayloadOf<'stepDone'>['measured']> {
-  const kind = measureKinds[what];
-  const middle = ((limits.min ?? 0) + (limits.max ?? 0)) / 2;
-  // A place along an edge comes first where there is one; a leaf that enters stands before the one
-  // that does not.
-  const value = (row: number, column: number): number =>
-    what === 'strip'
-      ? 1.5
-      : column > 0 || kind.columns.length === 1
-        ? middle
-        : what === 'flatness' || what === 'warp'
-          ? row * 100
-          : middle;
-  const strip: [number, number][] = [
-    [1, middle + 0.02],
-    [2, middle - 0.02],
-  ];
-  return {
-    what,
-    instrument: 'test',
-    unit,
-    uncertainty: 0,
-    limits,
-    rows: (rows ?? kind.rows).map((row, i) => ({
-      row,
-      values: kind.columns.map(
-        (_c, column) => value(i, column) + (column === 2 && what === 'flatness' ? 1e-6 : 0),
-      ),
-    })),
-    ...(what === 'strip' ? { strip } : {}),
-  };
 }

@@ -4,7 +4,7 @@ import { StatementSchema } from '../../run/statement';
 import { TraceSchema } from '../../trace';
 import { SignInBody, SwitchShopBody } from '../bodies';
 import { RecordFileSchema } from '../../record/recordFile';
-import { replies } from '../replies';
+import { type replies } from '../replies';
 import type { RouteName } from '../routes';
 import { HashSchema, textOf, TimeSchema, UuidSchema } from '../../schema/text';
 import {

@@ -15,7 +15,7 @@ import {
   type LineStage,
   type Problem,
 } from './line';
-import { tokensOf, type Token } from './tokens';
+import { TokenReader, word } from './TokenReader';
 
 /**
  * What was read of a text; whatever was not understood is named with its place, and the rest is
@@ -34,24 +34,8 @@ export function parseLine(text: string): Parsed {
   return new Reader(text).line();
 }
 
-const OTHER_WORDS: Record<string, string> = {
-  'engine-oil': 'oiled',
-  reused: 'reusable',
-  reuse: 'reusable',
-  'center-out': 'centre-out',
-  threadlocker: 'locker',
-  waxed: 'plated',
-};
-
-class Reader {
-  private readonly tokens: Token[];
-  private i = 0;
-  private readonly problems: Problem[] = [];
+class Reader extends TokenReader {
   private lastOrder: Order = { rule: 'listed' };
-
-  constructor(private readonly text: string) {
-    this.tokens = tokensOf(text);
-  }
 
   line(): Parsed {
     const groups: LineGroup[] = [];
@@ -73,46 +57,6 @@ class Reader {
     if (first && order && !first.order) first.order = order;
     if (stages.length === 0) this.problem('There is no stage in it.');
     return { line: { groups, stages }, problems: this.problems };
-  }
-
-  private peek(ahead = 0): Token | undefined {
-    return this.tokens[this.i + ahead];
-  }
-  private is(value: string, ahead = 0): boolean {
-    const t = this.peek(ahead);
-    return t !== undefined && t.kind !== 'number' && word(t) === value;
-  }
-  private take(value: string): boolean {
-    if (!this.is(value)) return false;
-    this.i += 1;
-    return true;
-  }
-  private takeAll(...values: string[]): boolean {
-    if (!values.every((v, k) => this.is(v, k))) return false;
-    this.i += values.length;
-    return true;
-  }
-  private number(): number | undefined {
-    const t = this.peek();
-    if (t?.kind !== 'number') return undefined;
-    this.i += 1;
-    return Number(t.value);
-  }
-
-  private problem(message: string, token = this.peek()): void {
-    const at = token?.at ?? this.text.length;
-    this.problems.push({ at, length: token?.text.length ?? 0, message });
-  }
-
-  private skipTo(value: string): void {
-    const from = this.peek();
-    if (from)
-      this.problem(
-        `“${this.text.slice(from.at).split(/[;:]/)[0]?.trim() ?? from.text}” is not understood here.`,
-        from,
-      );
-    while (this.peek() && !this.is(value)) this.i += 1;
-    this.take(value);
   }
 
   private group(): LineGroup | undefined {
@@ -166,8 +110,8 @@ class Reader {
   }
 
   /**
-   * new, oiled, centre-out: in any order, with or without commas. @returns the order, if one is
-   * among them
+   * new, oiled, centre-out: in any order, with or without commas.
+   * @returns the order, if one is among them
    */
   private flags(group: LineGroup | undefined): Order | undefined {
     let order: Order | undefined;
@@ -197,11 +141,6 @@ class Reader {
   }
 
   /** One of the phrases of a table, of one or two words. */
-  private phrase<K extends string>(table: Record<K, string>): K | undefined {
-    const keys = Object.keys(table) as K[];
-    return keys.find((key) => this.takeAll(...table[key].split(' ')));
-  }
-
   private order(): Order | undefined {
     const at = this.i;
     const reversed = (order: Order): Order =>
@@ -228,7 +167,7 @@ class Reader {
   }
   private labels(): string[] {
     const labels: string[] = [];
-    while (this.isName()) labels.push(this.tokens[this.i++]?.text ?? '');
+    while (this.isName()) labels.push(this.takeText());
     return labels;
   }
 
@@ -253,7 +192,7 @@ class Reader {
     if (this.take('all')) return ['all'];
     const names: string[] = [];
     while (this.isName() && !(this.peek()?.kind === 'number' && this.peek(1)?.value === '–')) {
-      names.push(this.tokens[this.i++]?.text ?? '');
+      names.push(this.takeText());
       if (this.is(',') && this.peek(1)) this.i += 1;
     }
     return names.length > 0 ? names : ['all'];
@@ -357,9 +296,3 @@ class Reader {
 }
 
 const forward = ({ reverse: _reverse, ...order }: Order): Order => order;
-
-/** Words are read without regard to capitals; names of fasteners keep theirs. */
-function word(t: Token): string {
-  const lower = t.kind === 'word' ? t.value.toLowerCase() : t.value;
-  return OTHER_WORDS[lower] ?? lower;
-}
