@@ -1,58 +1,13 @@
-import fc from 'fast-check';
 import Papa from 'papaparse';
-import type request from 'supertest';
-import type { ImportLine } from '@stennet/core/contract/run';
 import { copyOf, draftOf } from '@stennet/core/draft';
 import { demoSheets, headSheet } from '@stennet/core/testing';
 import type { Sheet } from '@stennet/core/procedure';
 import { canonicalJson } from '@stennet/core/record';
-import { HALDEN, House, TERN, type Session } from '../test/world';
+import { house, ines, jonah } from '../test/theShop';
+import { HALDEN, TERN } from '../test/world';
+import { sheetsIn, exported, counts, bring } from '../test/imports';
 
-let house: House;
-let ines: Session;
-let jonah: Session;
-beforeAll(async () => {
-  house = await new House().open();
-  ines = await house.signIn('Ines Corte');
-  jonah = await house.signIn('Jonah Pike');
-});
 afterEach(() => house.admin.query('delete from sheet_draft'));
-afterAll(() => house.close());
-
-/** A whole answer as text, however it is typed. */
-const asText = (test: request.Test): request.Test =>
-  test.buffer(true).parse((res, done) => {
-    const parts: Buffer[] = [];
-    res.on('data', (part: Buffer) => parts.push(part));
-    res.on('end', () => done(null, Buffer.concat(parts).toString('utf8')));
-  });
-const exported = async (query: string, who = ines): Promise<string> =>
-  String((await asText(who.get(`/api/library/export?${query}`)).expect(200)).body);
-async function bring(text: string | Buffer, how = 'mode=look', who = ines): Promise<ImportLine> {
-  const reply = await asText(
-    who
-      .post(`/api/library/import?${how}`, undefined)
-      .type('application/octet-stream')
-      .send(Buffer.isBuffer(text) ? text : Buffer.from(text)),
-  );
-  expect(reply.status).toBe(200);
-  const lines = String(reply.body)
-    .trim()
-    .split('\n')
-    .map((l) => JSON.parse(l) as ImportLine);
-  const last = lines.at(-1);
-  if (!last?.done) throw new Error('the answer has no end');
-  return last;
-}
-const counts = async (): Promise<string> =>
-  JSON.stringify(
-    (
-      await house.admin.query(
-        'select (select count(*) from sheet_revision) r, (select count(*) from sheet_draft) d, (select count(*) from sheet_word) w',
-      )
-    ).rows,
-  );
-const sheetsIn = (json: string): Sheet[] => (JSON.parse(json) as { sheets: Sheet[] }).sheets;
 
 describe('exporting', () => {
   test('the library as JSON holds every sheet of the shop, and no other shop’s', async () => {
@@ -254,134 +209,5 @@ describe('importing', () => {
     const said = ({ status: _s, supersededBy: _b, ...sheet }: Sheet): string =>
       canonicalJson(sheet);
     for (const sheet of fresh) expect(back.map(said)).toContain(said(sheet));
-  });
-});
-
-describe('files that are none', () => {
-  test.each([
-    ['nothing', ''],
-    ['words', 'hello there'],
-    ['a truncated file', JSON.stringify([headSheet]).slice(0, 900)],
-    ['a nest without end', '['.repeat(5000)],
-    ['braces without end', '{"a":'.repeat(5000)],
-    ['numbers', '[1,2,3]'],
-    ['an empty list', '[]'],
-    ['a table without headings', '1,2\n3,4\n'],
-    ['headings alone', 'sheet,revision,action\n'],
-    ['bytes', Buffer.from([0x7b, 0xff, 0xfe, 0x00])],
-    ['a page', '<html><script>alert(1)</script></html>'],
-  ])('%s: a sentence, nothing written, the server up', async (_name, file) => {
-    const before = await counts();
-    for (const mode of ['look', 'write']) {
-      const line = await bring(file, `mode=${mode}`);
-      expect(line.error?.code ?? '').toMatch(/IMPORT_UNREADABLE|TOO_LARGE/);
-      expect(line.written).toBe(false);
-    }
-    expect(await counts()).toBe(before);
-    await ines.get('/api/me').expect(200);
-  });
-
-  test('whatever is done to a good file, it is read or refused in words, and a look writes nothing', async () => {
-    const good = JSON.stringify({
-      format: 'stennet-sheets',
-      v: 1,
-      sheets: [copyOf(headSheet, 'fuzzed-1'), copyOf(demoSheets[3] ?? headSheet, 'fuzzed-2')],
-    });
-    const before = await counts();
-    const harm = fc.oneof(
-      fc.record({
-        kind: fc.constant('cut' as const),
-        at: fc.nat(good.length),
-        with: fc.constant(''),
-      }),
-      fc.record({
-        kind: fc.constant('put' as const),
-        at: fc.nat(good.length),
-        with: fc.constantFrom(
-          '\u0000',
-          '"',
-          '{',
-          '}',
-          ']',
-          '-',
-          '1e999',
-          'null',
-          '\ud83d\ude00',
-          '__proto__',
-          ',',
-          '\\',
-        ),
-      }),
-      fc.record({
-        kind: fc.constant('word' as const),
-        at: fc.nat(400),
-        with: fc.constantFrom(
-          'null',
-          '[]',
-          '{}',
-          '"x"',
-          '-1',
-          '1e308',
-          'true',
-          '{"__proto__":{"x":1}}',
-          `"${'y'.repeat(5000)}"`,
-        ),
-      }),
-    );
-    await fc.assert(
-      fc.asyncProperty(harm, async (h) => {
-        const values = [...good.matchAll(/:(-?\d[\d.]*|"[^"]*"|true|false)/g)];
-        const hit = values[h.at % values.length];
-        const file =
-          h.kind === 'cut'
-            ? good.slice(0, h.at)
-            : h.kind === 'put'
-              ? good.slice(0, h.at) + h.with + good.slice(h.at)
-              : good.slice(0, (hit?.index ?? 0) + 1) +
-                h.with +
-                good.slice((hit?.index ?? 0) + (hit?.[0].length ?? 0));
-        const line = await bring(file);
-        expect(
-          line.error === null ||
-            line.error.code === 'IMPORT_UNREADABLE' ||
-            line.error.code === 'TOO_LARGE',
-        ).toBe(true);
-        for (const r of line.refused) expect(r.message).toMatch(/[.]$/);
-      }),
-      { numRuns: process.env.STENNET_ALL ? 1000 : 60 },
-    );
-    expect(await counts()).toBe(before);
-  });
-
-  test('a sheet without end is refused while it is still coming', async () => {
-    const line = await bring(`{"a":"${'x'.repeat(3_000_000)}"}`);
-    expect(line.error?.code).toBe('TOO_LARGE');
-  });
-});
-
-describe('on paper', () => {
-  test('every sheet is one page of the shop’s paper', async () => {
-    for (const sheet of demoSheets) {
-      const reply = await asText(ines.get(`/api/sheets/${sheet.id}/${sheet.revision}/print`))
-        .expect(200)
-        .expect('Content-Type', 'application/pdf');
-      expect(String(reply.body).match(/\/Type \/Page\b/g)).toHaveLength(1);
-      expect(String(reply.body)).toContain('/MediaBox [0 0 595.28 841.89]');
-    }
-    await ines.get('/api/sheets/nowhere/A/print').expect(404);
-  });
-
-  test('in a shop that prints on Letter it is one page of that', async () => {
-    const lead = await (await house.signIn('Ines Corte')).into(TERN);
-    const { rows } = await house.admin.query<{ sheet: string; revision: string }>(
-      'select sheet, revision from sheet_revision where shop = $1 limit 12',
-      [TERN],
-    );
-    for (const { sheet, revision } of rows) {
-      const { body } = await asText(lead.get(`/api/sheets/${sheet}/${revision}/print`)).expect(200);
-      expect(String(body).match(/\/Type \/Page\b/g)).toHaveLength(1);
-      expect(String(body)).toContain('/MediaBox [0 0 612 792]');
-    }
-    expect(rows.length).toBeGreaterThan(0);
   });
 });

@@ -5,17 +5,8 @@ import { demoSheets } from '@stennet/core/testing';
 import { keepSheet } from './db/keepSheet';
 import findSheets from './db/queries/findSheets.sql';
 import findWords from './db/queries/findWords.sql';
-import { HALDEN, House, TERN, type Session } from '../test/world';
-
-let house: House;
-let jonah: Session;
-let tomas: Session;
-beforeAll(async () => {
-  house = await new House().open();
-  jonah = await house.signIn('Jonah Pike');
-  tomas = await house.signIn('Tomas Brandt');
-});
-afterAll(() => house.close());
+import { house, jonah, tomas } from '../test/theShop';
+import { HALDEN, TERN, type Session } from '../test/world';
 
 const found = async (who: Session, query: string): Promise<SheetBrief[]> =>
   v.parse(runReplies.findSheets, (await who.get(`/api/sheets?${query}`).expect(200)).body).sheets;

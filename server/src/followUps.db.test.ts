@@ -1,16 +1,8 @@
 import ICAL from 'ical.js';
 import type { Due } from '@stennet/core/contract';
 import { demoSheet } from '@stennet/core/testing';
-import { demoId, House, type Session } from '../test/world';
-
-let house: House;
-let jonah: Session;
-let petra: Session;
-beforeAll(async () => {
-  house = await new House().open();
-  [jonah, petra] = [await house.signIn(), await house.signIn('Petra Voll')];
-});
-afterAll(() => house.close());
+import { house, jonah, petra } from '../test/theShop';
+import { demoId } from '../test/world';
 
 const due = async (query = ''): Promise<Due[]> =>
   (await petra.get(`/api/follow-ups${query}`).expect(200)).body.due as Due[];

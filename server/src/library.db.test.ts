@@ -1,58 +1,11 @@
-import { checkDraft, copyOf, draftOf, findingKey, newDraft } from '@stennet/core/draft';
-import { canonicalJson } from '@stennet/core/record';
-import { demoSheet, headSheet } from '@stennet/core/testing';
+import { checkDraft, draftOf, findingKey, newDraft } from '@stennet/core/draft';
+import { headSheet } from '@stennet/core/testing';
 import type { Sheet } from '@stennet/core/procedure';
-import { demoId, HALDEN, House, type Session } from '../test/world';
+import { house, ines, jonah, petra, tomas } from '../test/theShop';
+import { HALDEN } from '../test/world';
+import { fresh, save, approve, withSecondLead } from '../test/drafts';
 
-let house: House;
-let ines: Session;
-let jonah: Session;
-let petra: Session;
-let tomas: Session;
-beforeAll(async () => {
-  house = await new House().open();
-  [ines, jonah, petra, tomas] = [
-    await house.signIn('Ines Corte'),
-    await house.signIn('Jonah Pike'),
-    await house.signIn('Petra Voll'),
-    await house.signIn('Tomas Brandt'),
-  ];
-});
 afterEach(() => house.admin.query('delete from sheet_draft'));
-afterAll(() => house.close());
-
-let made = 0;
-/** A copy of the ten-bolt head under a name of its own. */
-const fresh = (over: Partial<Sheet> = {}): Sheet => ({
-  ...copyOf(headSheet, `written-${(made += 1)}`),
-  ...over,
-});
-const save = (
-  who: Session,
-  draft: Sheet,
-  version = 0,
-  basedOn: string | null = null,
-): ReturnType<Session['post']> => who.post(`/api/drafts/${draft.id}`, { version, basedOn, draft });
-const approve = (
-  who: Session,
-  ...drafts: { sheet: string; version: number; seen?: string[] }[]
-): ReturnType<Session['post']> =>
-  who.post('/api/library/approve', { drafts: drafts.map((d) => ({ seen: [], ...d })) });
-/** For as long as a test runs, the shop has two leads. */
-async function withSecondLead(work: (mei: Session) => Promise<void>): Promise<void> {
-  await house.admin.query(
-    "update membership set role = 'lead' where shop = $1 and name = 'Mei Sandoval'",
-    [HALDEN],
-  );
-  try {
-    await work(await house.signIn('Mei Sandoval'));
-  } finally {
-    await house.admin.query(
-      "update membership set role = 'technician' where shop = $1 and name = 'Mei Sandoval'",
-      [HALDEN],
-    );
-  }
-}
 
 describe('writing a draft', () => {
   test('is kept with its version, the same again is answered the same, and it is read back as it was', async () => {
@@ -73,7 +26,7 @@ describe('writing a draft', () => {
 
   test('an empty one is kept too, and the library says how much is missing', async () => {
     const draft = newDraft({
-      id: `written-${(made += 1)}`,
+      id: 'written-empty',
       maker: 'Corvane',
       model: 'Kestrel',
       engine: 'CK12',
@@ -250,111 +203,5 @@ describe('approving', () => {
         c.query('delete from sheet_revision where sheet = $1', [headSheet.id]),
       ),
     ).rejects.toThrow(/permission denied/);
-  });
-});
-
-describe('what uses a sheet', () => {
-  test('a joint not begun takes the newer revision; one with a run keeps its own and says so', async () => {
-    const draft = fresh();
-    await save(ines, draft).expect(200);
-    await approve(ines, { sheet: draft.id, version: 1 }).expect(200);
-    const joint = `7f000000-0000-4000-8000-${String(made).padStart(12, '0')}`;
-    const added = { joint, name: 'Head, second time', sheet: draft.id, revision: 'A' };
-    await petra.post(`/api/jobs/${demoId(301)}/joints`, added).expect(200);
-    await petra.post(`/api/jobs/${demoId(301)}/joints`, added).expect(200);
-    await tomas
-      .post(`/api/jobs/${demoId(301)}/joints`, { ...added, joint: demoId(999) })
-      .expect(404);
-    const t = await jonah.technician(joint, { ...draft, status: 'approved' });
-    const begun = `7f000000-0000-4000-8000-${String(made + 5000).padStart(12, '0')}`;
-    await petra.post(`/api/jobs/${demoId(301)}/joints`, { ...added, joint: begun }).expect(200);
-    const started = t.step();
-    if (!started) throw new Error('nothing to start with');
-    await jonah.append(t.place.run, [started]).expect(200);
-
-    await save(ines, { ...draftOf(draft, 'B'), title: 'Newer' }, 0, 'A').expect(200);
-    await approve(ines, { sheet: draft.id, version: 1 }).expect(200);
-    const { replaced } = (await ines.get('/api/library')).body as {
-      replaced: { joint: string; by: string; state: string | null }[];
-    };
-    expect(
-      replaced.filter((r) => [joint, begun].includes(r.joint)).map((r) => [r.joint, r.by, r.state]),
-    ).toEqual([
-      [begun, 'B', null],
-      [joint, 'B', 'open'],
-    ]);
-    expect((await jonah.get(`/api/joints/${begun}/sheet`)).body).toMatchObject({
-      supersededBy: 'B',
-      sheet: { revision: 'A' },
-    });
-    expect((await jonah.get(`/api/runs/${t.place.run}`)).body).toMatchObject({
-      supersededBy: 'B',
-      sheet: { revision: 'A', title: draft.title },
-    });
-    expect(
-      (
-        await jonah
-          .post(`/api/joints/${joint}/sheet`, { sheet: draft.id, revision: 'B' })
-          .expect(409)
-      ).body.error.code,
-    ).toBe('JOINT_BEGUN');
-    expect(
-      (
-        await jonah
-          .post(`/api/joints/${begun}/sheet`, { sheet: 'brenna-2-0-head', revision: 'B' })
-          .expect(409)
-      ).body.error.code,
-    ).toBe('SHEET_NOT_STANDING');
-    await jonah.post(`/api/joints/${begun}/sheet`, { sheet: draft.id, revision: 'B' }).expect(200);
-    expect((await jonah.get(`/api/joints/${begun}/sheet`)).body).toMatchObject({
-      supersededBy: null,
-      sheet: { title: 'Newer' },
-    });
-  });
-});
-
-describe('the library for devices off-line', () => {
-  test('comes in pieces, each sheet once, and afterwards only what is new', async () => {
-    const all = new Map<string, Sheet>();
-    let after: string | null = null;
-    const catchUp = async (): Promise<Sheet[]> => {
-      const news: Sheet[] = [];
-      for (;;) {
-        const { body } = await jonah
-          .get(`/api/library/changes${after ? `?after=${encodeURIComponent(after)}` : ''}`)
-          .expect(200);
-        news.push(...(body.sheets as Sheet[]));
-        after = body.after as string | null;
-        if (!body.more) return news;
-      }
-    };
-    for (const sheet of await catchUp()) all.set(`${sheet.id} ${sheet.revision}`, sheet);
-    expect(canonicalJson(all.get('bv48-damper B'))).toBe(canonicalJson(demoSheet('bv48-damper')));
-    expect(await catchUp()).toEqual([]);
-    const draft = fresh();
-    await save(ines, draft).expect(200);
-    await approve(ines, { sheet: draft.id, version: 1 }).expect(200);
-    await save(ines, { ...draftOf(draft, 'B'), title: 'Newer' }, 0, 'A').expect(200);
-    await approve(ines, { sheet: draft.id, version: 1 }).expect(200);
-    expect((await catchUp()).map((s) => `${s.revision} ${s.status}`)).toEqual([
-      'A superseded',
-      'B approved',
-    ]);
-    await jonah.get('/api/library/changes?after=x').expect(400);
-  });
-});
-
-describe('a vehicle by its number', () => {
-  test('is the one of the shop’s newest repair order, or none', async () => {
-    const { rows } = await house.admin.query<{ vin: string }>(
-      "select vehicle ->> 'vin' as vin from repair_order where shop = $1 order by number limit 1",
-      [HALDEN],
-    );
-    const vin = rows[0]?.vin ?? '';
-    expect(
-      (await jonah.get(`/api/vehicles/${vin.toLowerCase()}`).expect(200)).body.vehicle,
-    ).toMatchObject({ maker: expect.any(String), engine: expect.any(String) });
-    expect((await tomas.get(`/api/vehicles/${vin}`).expect(200)).body).toEqual({ vehicle: null });
-    await jonah.get('/api/vehicles/short').expect(404);
   });
 });

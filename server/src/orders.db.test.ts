@@ -1,45 +1,7 @@
-import type { OrderEntry, OrderHead } from '@stennet/core/order';
-import { demoId, House, type Session } from '../test/world';
-
-let house: House;
-let jonah: Session;
-let petra: Session;
-let tomas: Session;
-beforeAll(async () => {
-  house = await new House().open();
-  [jonah, petra, tomas] = [
-    await house.signIn(),
-    await house.signIn('Petra Voll'),
-    await house.signIn('Tomas Brandt'),
-  ];
-});
-afterAll(() => house.close());
-
-let made = 0;
-const freshId = (): string => `9e000000-0000-4000-8000-${String((made += 1)).padStart(12, '0')}`;
-const head = (more: Partial<OrderHead> = {}): OrderHead => ({
-  number: `T${(made += 1)}`,
-  vehicle: {
-    maker: 'Tarrow',
-    model: 'Ridge',
-    engine: 'TF25',
-    plate: 'HQ 1',
-    vin: 'ZZ9TRDG25F0009999',
-    built: '2017-05-18',
-  },
-  odometer: { value: 120_000, unit: 'km' },
-  customer: 'Ash',
-  concern: 'Clutch slips.',
-  bay: null,
-  promisedAt: null,
-  ...more,
-});
-async function freshOrder(): Promise<string> {
-  const order = freshId();
-  await petra.post('/api/orders', { order, head: head() }).expect(200);
-  return order;
-}
-const note = (text: string): OrderEntry => ({ kind: 'note', text });
+import type { OrderHead } from '@stennet/core/order';
+import { house, jonah, petra, tomas } from '../test/theShop';
+import { demoId } from '../test/world';
+import { freshId, head, freshOrder, note } from '../test/orders';
 
 describe('a repair order', () => {
   test('is created once however often it is sent, and read back as it was', async () => {
@@ -275,38 +237,5 @@ describe('what stands on it', () => {
         })
       ).body.error.code,
     ).toBe('FORBIDDEN');
-  });
-});
-
-describe('the parts list', () => {
-  test('as a table: every need with its state, and nothing that a spreadsheet would run', async () => {
-    await petra.post(`/api/orders/${demoId(206)}/entries/${freshId()}`, {
-      version: 0,
-      body: {
-        kind: 'part',
-        job: demoId(306),
-        what: '=HYPERLINK("http://x")',
-        count: 1,
-        state: 'needed',
-      },
-      gone: false,
-    });
-    const { text } = await petra.get(`/api/orders/${demoId(206)}/parts?form=csv`).expect(200);
-    const lines = text.trim().split('\r\n');
-    expect(lines[0]).toMatch(/order,job,joint,part,count,need,state/);
-    expect(lines.some((l) => /Alignment tool,1,new,needed/.test(l))).toBe(true);
-    expect(text).toContain("'=HYPERLINK");
-  });
-
-  test('on paper, in either shop’s size', async () => {
-    for (const [who, order, size] of [
-      [petra, demoId(206), '595.28 841.89'],
-      [tomas, demoId(211), '612 792'],
-    ] as const) {
-      const reply = await who.get(`/api/orders/${order}/parts?form=pdf`).buffer(true);
-      expect(reply.headers['content-type']).toBe('application/pdf');
-      expect(Buffer.from(reply.body).toString('latin1')).toContain(`MediaBox [0 0 ${size}]`);
-    }
-    expect((await petra.get(`/api/orders/${demoId(206)}/parts?form=xls`)).status).toBe(400);
   });
 });

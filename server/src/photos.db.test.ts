@@ -1,15 +1,8 @@
 import { createHash, randomBytes } from 'node:crypto';
 import request from 'supertest';
 import sharp from 'sharp';
-import { House, ORIGIN, type Session } from '../test/world';
-
-let house: House;
-let jonah: Session;
-beforeAll(async () => {
-  house = await new House().open();
-  jonah = await house.signIn();
-});
-afterAll(() => house.close());
+import { house, jonah } from '../test/theShop';
+import { ORIGIN, type Session } from '../test/world';
 
 const PIECE = 262_144;
 const hashOf = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex');

@@ -1,19 +1,12 @@
-import { demoId, HALDEN, House, type Session } from '../test/world';
+import { house, ines, jonah, signEverybodyIn } from '../test/theShop';
+import { demoId, HALDEN } from '../test/world';
 import { checkShop } from './journal/checkShop';
 import { checkpointsIn, outsideOf } from './journal/journal';
 import { verifyRecordFile, type RecordFile } from '@stennet/core/record';
 import { fitsKey } from './keys/keys';
 
-let house: House;
-let ines: Session;
-let jonah: Session;
 const OWN = { own: 'witness-mark' };
 const BRENNA = demoId(252);
-beforeAll(async () => {
-  house = await new House().open();
-  [ines, jonah] = [await house.signIn('Ines Corte'), await house.signIn()];
-});
-afterAll(() => house.close());
 
 const faults = async (witness = outsideOf(house.keys.folder, HALDEN)) => {
   const found = await house.db.inShop(HALDEN, (c) =>
@@ -86,7 +79,7 @@ test('a shop that keeps customers for two years erases older ones by itself, and
     (await customers()).filter((o) => o.state === 'handedOver' && o.customer !== '—').length,
   ).toBeGreaterThan(0);
   house.clock = new Date(Date.now() + 25 * 31 * 86_400_000);
-  ines = await house.signIn('Ines Corte');
+  await signEverybodyIn();
   expect(
     (await customers()).filter((o) => (o.state === 'handedOver') !== (o.customer === '—')),
   ).toEqual([]);

@@ -1,23 +1,8 @@
 import type { OrderEntry } from '@stennet/core/order';
 import { demoSheet, testId, type Technician } from '@stennet/core/testing';
 import type { Statement } from '@stennet/core/run';
-import { demoId, House, type Session } from '../test/world';
-
-let house: House;
-let jonah: Session;
-let mei: Session;
-let ines: Session;
-let petra: Session;
-beforeAll(async () => {
-  house = await new House().open();
-  [jonah, mei, ines, petra] = [
-    await house.signIn(),
-    await house.signIn('Mei Sandoval'),
-    await house.signIn('Ines Corte'),
-    await house.signIn('Petra Voll'),
-  ];
-});
-afterAll(() => house.close());
+import { house, ines, jonah, mei, petra } from '../test/theShop';
+import { demoId, type Session } from '../test/world';
 
 const ORDER = demoId(201);
 const JOB = demoId(301);

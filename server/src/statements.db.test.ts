@@ -1,15 +1,8 @@
 import { testId } from '@stennet/core/testing';
 import type { Statement } from '@stennet/core/run';
-import { demoId, HALDEN, House, type Session } from '../test/world';
+import { house, ines, jonah } from '../test/theShop';
+import { demoId, HALDEN } from '../test/world';
 
-let house: House;
-let ines: Session;
-let jonah: Session;
-beforeAll(async () => {
-  house = await new House().open();
-  [ines, jonah] = [await house.signIn('Ines Corte'), await house.signIn()];
-});
-afterAll(() => house.close());
 beforeEach(() => house.admin.query('truncate guess'));
 
 let made = 0;

@@ -1,14 +1,6 @@
 import type { ShopTool } from '@stennet/core/prepare';
-import { demoId, House, type Session } from '../test/world';
-
-let house: House;
-let ines: Session;
-let jonah: Session;
-beforeAll(async () => {
-  house = await new House().open();
-  [ines, jonah] = [await house.signIn('Ines Corte'), await house.signIn()];
-});
-afterAll(() => house.close());
+import { house, ines, jonah } from '../test/theShop';
+import { demoId } from '../test/world';
 
 const wrench: ShopTool = {
   kind: 'click',

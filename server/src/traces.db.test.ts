@@ -1,15 +1,8 @@
 import { unzipSync } from 'fflate';
 import { canonicalJson, traceName } from '@stennet/core/record';
 import { simulateWrench, type Trace } from '@stennet/core/trace';
-import { demoId, House, TERN, type Session } from '../test/world';
-
-let house: House;
-let jonah: Session;
-beforeAll(async () => {
-  house = await new House().open();
-  jonah = await house.signIn();
-});
-afterAll(() => house.close());
+import { house, jonah } from '../test/theShop';
+import { demoId, TERN } from '../test/world';
 
 const traceOf = (seed: number): Trace =>
   simulateWrench({ to: { unit: 'N.m', value: 62 } }, seed, 'Wrench 4, digital').trace;

@@ -1,4 +1,4 @@
-import { AppError } from '@stennet/core/errors';
+import { type AppError } from '@stennet/core/errors';
 import countGuess from '../db/queries/countGuess.sql';
 import forgiveGuess from '../db/queries/forgiveGuess.sql';
 import type { Database } from '../db/database';

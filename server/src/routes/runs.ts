@@ -66,14 +66,6 @@ export function runRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'appendRunEvents', append);
 }
 
-/**
- * What appending needs of a call: the server's own, or the demo's that writes what was done before
- * today.
- */
-export type AppendCall = Pick<Call<'appendRunEvents'>, 'client' | 'session' | 'params' | 'body'> & {
-  deps: Pick<Deps, 'now' | 'keys' | 'judgesWaits'>;
-};
-
 interface RunRow {
   joint: string;
   part: string;
@@ -83,6 +75,14 @@ interface RunRow {
   sheet_hash: string;
   superseded_by: string | null;
 }
+
+/**
+ * What appending needs of a call: the server's own, or the demo's that writes what was done before
+ * today.
+ */
+export type AppendCall = Pick<Call<'appendRunEvents'>, 'client' | 'session' | 'params' | 'body'> & {
+  deps: Pick<Deps, 'now' | 'keys' | 'judgesWaits'>;
+};
 
 async function storedEvents(client: Client, run: string): Promise<Sealed[]> {
   const { rows } = await client.query<Omit<Sealed, 'stored'>>(listRunEvents, [run]);
