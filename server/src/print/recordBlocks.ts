@@ -14,8 +14,8 @@ import {
   storedIn,
   oddTimeText,
   OUTCOME_TEXT,
-  METHOD_TEXT
-  type SignedWord,,
+  METHOD_TEXT,
+  type SignedWord,
 } from '@stennet/core/record';
 import { type RunEvent, replay } from '@stennet/core/run';
 import { type Block, textBlock, drawingBlock, headingBlock } from './column';

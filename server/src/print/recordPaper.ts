@@ -15,10 +15,10 @@ import {
   lineBlock,
   imageBlock,
   listOf,
-  pullLines
+  pullLines,
   SIZE,
-  RecordPaper,
-  MARGIN,,
+  type RecordPaper,
+  MARGIN,
 } from './recordBlocks';
 
 /**
