@@ -97,6 +97,20 @@ export function createApp(given: AppOptions): Express {
     express.json({ limit: '4kb', strict: true, inflate: false }),
   );
   app.use('/api', express.json({ limit: '256kb', strict: true, inflate: false }));
+  apiRoutes(app, options);
+  app.use('/api', () => {
+    throw new AppError('NOT_FOUND');
+  });
+  if (options.web) serveWeb(app, options.web);
+  app.use(() => {
+    throw new AppError('NOT_FOUND');
+  });
+  app.use(answerErrors);
+  return app;
+}
+
+/** All that take and give small bodies. */
+function apiRoutes(app: Express, options: AppOptions & { foreign: Deps['foreign'] }): void {
   sessionRoutes(app, options);
   bayRoutes(app, options);
   peopleRoutes(app, options);
@@ -119,15 +133,6 @@ export function createApp(given: AppOptions): Express {
   calendarRoutes(app, options);
   shopRoutes(app, options);
   privacyRoutes(app, options);
-  app.use('/api', () => {
-    throw new AppError('NOT_FOUND');
-  });
-  if (options.web) serveWeb(app, options.web);
-  app.use(() => {
-    throw new AppError('NOT_FOUND');
-  });
-  app.use(answerErrors);
-  return app;
 }
 
 /** Said in the reply too: what somebody reports can be found in the log. */
@@ -143,6 +148,7 @@ const briefRequest = (req: { id: unknown; method: string; url: string }): object
   method: req.method,
   path: pathOf(req.url),
 });
+
 /**
  * What is as long as a token is left out, wherever it stands: Express takes an address in capitals
  * too.

@@ -147,8 +147,10 @@ describe('found again', () => {
     await petra.get('/api/history').expect(400);
     await petra.get('/api/history?by=wrench&tool=x').expect(400);
     const tern = await (await house.signIn('Ines Corte')).into(demoId(2));
-    // Brought in by Halden above: nothing of it here.
-    const { vin } = (await fileOf(QS16)).order.vehicle;
+    // Brought in by Halden: nothing of it there.
+    const file = await fileOf(QS16);
+    await bringIn(petra, Buffer.from(JSON.stringify(file))).expect(200);
+    const { vin } = file.order.vehicle;
     expect((await petra.get(`/api/history?by=vehicle&vin=${vin}`)).body.foreign).toHaveLength(1);
     expect((await tern.get(`/api/history?by=vehicle&vin=${vin}`).expect(200)).body).toEqual({
       lines: [],

@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import { AppError } from '@stennet/core/errors';
 import { openDatabase } from './db/database';
-import listShops from './db/queries/listShops.sql';
+import { listShops } from './db/shops';
 import { faultOf, readForeign } from './record/readForeign';
 import { checkShop, type Checked, type ShopChecked } from './journal/checkShop';
 import { checkpointsIn, outsideOf, type Checkpoint } from './journal/journal';
@@ -30,7 +30,7 @@ async function checkDatabase(
   const keys = keysIn(env('KEY_DIR'));
   const db = openDatabase(env('OWNER_DATABASE_URL'), null);
   try {
-    const shops = await db.atDoor(async (c) => (await c.query<{ shop: string }>(listShops)).rows);
+    const shops = await db.atDoor(async (c) => await listShops(c));
     const all: ShopChecked = { records: [], faults: [] };
     for (const { shop } of shops) {
       const key = keyOf(keys, shop);

@@ -1,5 +1,4 @@
-import { run } from 'node:test';
-import { Change, of, ORDER, JONAH, OPEN_RUN } from './pastTheServer';
+import { type Change, run, of, ORDER, JONAH, OPEN_RUN } from './pastTheServer';
 import { demoId, HALDEN } from './world';
 
 /** Changes of what stands around the runs, and of the journal itself. */

@@ -1,5 +1,4 @@
-import { run } from 'node:test';
-import { Change, JONAH, of, OTHER_RUN, OPEN_RUN } from './pastTheServer';
+import { type Change, run, JONAH, of, OTHER_RUN, OPEN_RUN } from './pastTheServer';
 import { demoId, HALDEN } from './world';
 
 /** Changes of runs, their entries and signed words, and what verify says first of each. */

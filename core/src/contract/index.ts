@@ -27,7 +27,15 @@ export {
   SignInBody,
   SwitchShopBody,
 } from './bodies';
-export { replies, type Appended, type Due, type HistoryLine, type Me, type Shop } from './replies';
+export {
+  replies,
+  HistoryLineSchema,
+  type Appended,
+  type Due,
+  type HistoryLine,
+  type Me,
+  type Shop,
+} from './replies';
 export {
   DaySchema,
   finite,

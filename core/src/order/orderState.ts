@@ -33,47 +33,41 @@ const STANDS: Record<Exclude<JointState, 'tight'>, string> = {
   inWork: 'not finished',
 };
 
+/** What an entry says that holds an order up, or null. */
+function blockOf(e: OrderEntry): Blocker | null {
+  switch (e.kind) {
+    case 'dropped':
+      if (e.found === undefined) return { by: 'dropped', text: `${e.what}: dropped, not found` };
+      if (e.still === undefined)
+        return { by: 'dropped', text: `${e.what}: found, not checked whether it is still good` };
+      return null;
+    case 'part': {
+      const state = e.state === 'ordered' ? 'ordered, not here' : 'not ordered';
+      return isAwaited(e.state) ? { by: 'part', text: `${e.count} × ${e.what}: ${state}` } : null;
+    }
+    case 'outside': {
+      const text = e.state === 'back' ? `${e.what}: back, not checked` : `${e.what}: at ${e.to}`;
+      return e.state === 'checked' ? null : { by: 'outside', text };
+    }
+    case 'measurement': {
+      if (e.verdict === 'pass' || (e.then !== undefined && e.then !== 'stop')) return null;
+      const off = e.verdict === 'fail' ? 'out of its limits' : 'to be measured again';
+      return { by: 'measured', text: `${e.of}: ${e.then === 'stop' ? 'stopped' : off}` };
+    }
+    case 'loosened':
+      return e.tight === undefined
+        ? { by: 'loosened', text: `${e.what}: loosened, not tight again` }
+        : null;
+    default:
+      return null;
+  }
+}
+
 /** Everything that holds it up, the most pressing first. */
 export function blockers({ joints, entries, followUps = [] }: OrderSeen): Blocker[] {
-  const dropped = entries.flatMap((e): Blocker[] => {
-    if (e.kind !== 'dropped' || (e.found !== undefined && e.still !== undefined)) return [];
-    return [
-      {
-        by: 'dropped',
-        text: `${e.what}: ${e.found === undefined ? 'dropped, not found' : 'found, not checked whether it is still good'}`,
-      },
-    ];
-  });
-  const parts = entries.flatMap((e): Blocker[] =>
-    e.kind === 'part' && isAwaited(e.state)
-      ? [
-          {
-            by: 'part',
-            text: `${e.count} × ${e.what}: ${e.state === 'ordered' ? 'ordered, not here' : 'not ordered'}`,
-          },
-        ]
-      : [],
-  );
-  const outside = entries.flatMap((e): Blocker[] =>
-    e.kind !== 'outside' || e.state === 'checked'
-      ? []
-      : [
-          {
-            by: 'outside',
-            text: e.state === 'back' ? `${e.what}: back, not checked` : `${e.what}: at ${e.to}`,
-          },
-        ],
-  );
-  const measured = entries.flatMap((e): Blocker[] =>
-    e.kind !== 'measurement' || e.verdict === 'pass' || (e.then !== undefined && e.then !== 'stop')
-      ? []
-      : [
-          {
-            by: 'measured',
-            text: `${e.of}: ${e.then === 'stop' ? 'stopped' : e.verdict === 'fail' ? 'out of its limits' : 'to be measured again'}`,
-          },
-        ],
-  );
+  const entered = entries.flatMap((e) => blockOf(e) ?? []);
+  const of = (...kinds: Blocker['by'][]): Blocker[] =>
+    kinds.flatMap((kind) => entered.filter((b) => b.by === kind));
   const leads = joints.flatMap((j): Blocker[] =>
     j.runs.some((r) => r.asksLead)
       ? [{ by: 'lead', text: `${j.name}: waits for the lead’s word` }]
@@ -83,28 +77,22 @@ export function blockers({ joints, entries, followUps = [] }: OrderSeen): Blocke
     const state = jointState(j);
     return state === 'tight' ? [] : [{ by: 'joint', text: `${j.name}: ${STANDS[state]}` }];
   });
-  const loosened = entries.flatMap((e): Blocker[] =>
-    e.kind === 'loosened' && e.tight === undefined
-      ? [{ by: 'loosened', text: `${e.what}: loosened, not tight again` }]
+  const stillIn = putIns({ joints, entries }).map((text): Blocker => ({
+    by: 'putIn',
+    text: `${text}: still in`,
+  }));
+  const firstStart = followUps.flatMap((f): Blocker[] =>
+    f.state === 'open' && FIRST_START[f.kind]
+      ? [{ by: 'firstStart', text: `${FIRST_START[f.kind]}: ${f.text.replace(/\.$/, '')}` }]
       : [],
   );
   return [
-    ...dropped,
-    ...parts,
-    ...outside,
-    ...measured,
+    ...of('dropped', 'part', 'outside', 'measured'),
     ...leads,
     ...open,
-    ...loosened,
-    ...putIns({ joints, entries }).map((text): Blocker => ({
-      by: 'putIn',
-      text: `${text}: still in`,
-    })),
-    ...followUps.flatMap((f): Blocker[] =>
-      f.state === 'open' && FIRST_START[f.kind]
-        ? [{ by: 'firstStart', text: `${FIRST_START[f.kind]}: ${f.text.replace(/\.$/, '')}` }]
-        : [],
-    ),
+    ...of('loosened'),
+    ...stillIn,
+    ...firstStart,
   ];
 }
 
@@ -149,6 +137,7 @@ const ORDERLY: Record<OrderState, readonly OrderState[]> = {
   done: ['inWork', 'handedOver'],
   handedOver: [],
 };
+
 /** Steps from a state, in the order offered. What is handed over stays so. */
 export const stepsFrom = (state: OrderState): readonly OrderState[] => ORDERLY[state];
 

@@ -2,7 +2,7 @@ import type { Sheet } from '../procedure';
 import type { Quantity } from '../quantity';
 import { CORE_VERSION, type RunEvent } from '../run';
 import { type OddTime } from './oddTimes';
-import { runRecord, type RecordedPull } from './runRecord';
+import { type RunRecord, runRecord, type RecordedPull } from './runRecord';
 
 /** A value with its unit in UCUM code. */
 export interface DocumentValue {
@@ -104,7 +104,6 @@ export function recordDocument(
   const record = runRecord(sheet, events);
   const name = (id: string): string => people[id] ?? id;
   const pulls = record.fasteners.flatMap((f) => f.pulls);
-  const order = new Map(record.order.map((id, i) => [id, i]));
   return {
     core: CORE_VERSION,
     complete: record.complete,
@@ -118,28 +117,13 @@ export function recordDocument(
       source: `${sheet.source.title}, ${sheet.source.publisher}, ${sheet.source.page}`,
       invented: sheet.invented,
     },
-    stages: record.stages.map((s) => ({
-      id: s.id,
-      name: s.name,
-      action: s.action,
-      target: s.target ? { ...s.target } : null,
-      derived: s.derived === true,
-      together: pulls.some(
-        (p) => p.stage === s.id && p.method === 'confirmedTogether' && !p.undone,
-      ),
-    })),
+    stages: stagesOf(record, pulls),
     fasteners: record.fasteners.map(({ fastener, seat, replaced }) => ({
       fastener,
       seat,
       replaced,
     })),
-    pulls: [...pulls]
-      .sort(
-        (a, b) =>
-          (order.get(a.event) ?? 0) - (order.get(b.event) ?? 0) ||
-          a.fastener.localeCompare(b.fastener),
-      )
-      .map((p) => pullOf(p, name)),
+    pulls: inOrder(record, pulls).map((p) => pullOf(p, name)),
     deviations: record.deviations.map((d) => ({
       kind: d.kind,
       fastener: d.fastener ?? null,
@@ -155,16 +139,7 @@ export function recordDocument(
       person: name(person),
       at,
     })),
-    done: record.done.map((s) => ({
-      kind: s.kind,
-      what: s.what,
-      result: s.failure ?? s.result,
-      fasteners: [...s.fasteners],
-      values: s.values.map(({ row, value }) => ({ row, value: valueOf(value) })),
-      note: s.note,
-      person: name(s.person),
-      at: s.deviceTime,
-    })),
+    done: record.done.map((s) => doneOf(s, name)),
     toldApart: record.told.map(({ question, answer, person }) => ({
       question,
       answer,
@@ -174,6 +149,37 @@ export function recordDocument(
     ...(odd.length > 0 ? { oddTimes: [...odd] } : {}),
   };
 }
+
+const stagesOf = (record: RunRecord, pulls: readonly RecordedPull[]): RecordDocument['stages'] =>
+  record.stages.map((s) => ({
+    id: s.id,
+    name: s.name,
+    action: s.action,
+    target: s.target ? { ...s.target } : null,
+    derived: s.derived === true,
+    together: pulls.some((p) => p.stage === s.id && p.method === 'confirmedTogether' && !p.undone),
+  }));
+
+/** As they were confirmed; several of one confirmation by their fastener. */
+function inOrder(record: RunRecord, pulls: readonly RecordedPull[]): RecordedPull[] {
+  const order = new Map(record.order.map((id, i) => [id, i]));
+  const place = (p: RecordedPull): number => order.get(p.event) ?? 0;
+  return [...pulls].sort((a, b) => place(a) - place(b) || a.fastener.localeCompare(b.fastener));
+}
+
+const doneOf = (
+  s: RunRecord['done'][number],
+  name: (id: string) => string,
+): RecordDocument['done'][number] => ({
+  kind: s.kind,
+  what: s.what,
+  result: s.failure ?? s.result,
+  fasteners: [...s.fasteners],
+  values: s.values.map(({ row, value }) => ({ row, value: valueOf(value) })),
+  note: s.note,
+  person: name(s.person),
+  at: s.deviceTime,
+});
 
 const valueOf = ({ value, unit }: Quantity): DocumentValue => ({ value, unit });
 

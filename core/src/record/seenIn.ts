@@ -31,135 +31,85 @@ export function doneIn(state: RunState): RecordedSight[] {
   );
 }
 
-type Teller = (state: RunState, c: Counted) => Said[];
+type Tellers = {
+  [T in Counted['event']['type']]?: (
+    state: RunState,
+    payload: EventOf<T>['payload'],
+    before: Counted['before'],
+    event: EventOf<T>,
+  ) => Said[];
+};
 
-function sightsOf(state: RunState, c: Counted): Said[] {
-  const { event } = c;
-  switch (event.type) {
-    case 'stepDone':
-      return stepSights(state, event);
-    case 'failed': {
-      const { fastener, step, kind, note } = event.payload;
-      return [
-        {
-          kind: 'failed',
-          what: step ? stepText(state, step) : (fastener ?? ''),
-          failure: kind,
-          note: note ?? '',
-          fasteners: fastener ? [fastener] : [],
-        },
-      ];
-    }
-    case 'bagged': {
-      const { bag, fasteners, lengthMm } = event.payload;
-      return [
-        {
-          kind: 'bagged',
-          what: bag,
-          fasteners,
-          ...(lengthMm === undefined
-            ? {}
-            : { values: [{ row: null, value: { value: lengthMm, unit: 'mm' } }] }),
-        },
-      ];
-    }
-    case 'held':
-      return [
-        {
-          kind: 'hold',
-          what: stageName(state, event.payload.hold),
-          result: event.payload.decision,
-          note: event.payload.finding ?? '',
-        },
-      ];
-    case 'roundDone': {
-      const { stage, round, seated, gap, notSeated } = event.payload;
-      const values = gap ? [{ row: 'gap', value: gap }] : [];
-      return [
-        {
-          kind: 'round',
-          what: stageName(state, stage),
-          result: `${round}, ${seated ? 'seated' : 'not seated yet'}`,
-          values,
-          fasteners: notSeated ?? [],
-        },
-      ];
-    }
-    case 'overran':
-      return [
-        {
-          kind: 'overran',
-          what:
-            state.sheet.clocks.find((k) => k.id === event.payload.clock)?.text ??
-            event.payload.clock,
-        },
-      ];
-    case 'added': {
-      const { action, value, fasteners, note } = event.payload;
-      return [
-        {
-          kind: 'added',
-          what: action,
-          values: value ? [{ row: null, value }] : [],
-          fasteners,
-          note: note ?? '',
-        },
-      ];
-    }
-    case 'setAside':
-      return [
-        {
-          kind: 'setAside',
-          what: event.payload.fastener,
-          fasteners: [event.payload.fastener],
-          note: event.payload.reason ?? '',
-        },
-      ];
-    case 'slackened':
-      return [{ kind: 'slackened', what: '', fasteners: event.payload.fasteners }];
-    case 'restarted': {
-      const { stage, fastener } = event.payload;
-      return [
-        {
-          kind: 'startedOver',
-          what: stage ? stageName(state, stage) : (fastener ?? ''),
-          fasteners: fastener ? [fastener] : [],
-        },
-      ];
-    }
-    case 'tookOver':
-      return [{ kind: 'tookOver', what: event.payload.deviceName }];
-    default:
-      return (TOLD[event.type as keyof typeof TOLD] ?? (() => []))(state, c);
-  }
+function sightsOf(state: RunState, { event, before }: Counted): Said[] {
+  const tell = TOLD[event.type] as Tellers['stepDone'];
+  return tell?.(state, event.payload as never, before, event as never) ?? [];
 }
 
-/** What was chosen and put in before and between the pulls. */
-const TOLD: Partial<Record<Counted['event']['type'], Teller>> = {
-  valueChosen: (state, { event }) => {
-    const { stage, value } = (event as EventOf<'valueChosen'>).payload;
-    return [{ kind: 'chosen', what: stageName(state, stage), values: [{ row: null, value }] }];
-  },
-  fitted: (_state, { event }) => fittedSights((event as EventOf<'fitted'>).payload.fasteners),
-  swapped: (_state, { event }) => {
-    const { fastener, replacement, condition, lengthMm, lot } = (event as EventOf<'swapped'>)
-      .payload;
-    return [
-      {
-        kind: 'replaced',
-        what: seatIdOf(fastener),
-        result: [condition, lot ? `lot ${lot}` : ''].filter(Boolean).join(', '),
-        fasteners: [replacement],
-        values: lengthOf(lengthMm),
-      },
-    ];
-  },
-  wrenchChosen: (state, { event }) => {
-    const { stage, method, wrench } = (event as EventOf<'wrenchChosen'>).payload;
-    return wrench ? [] : [{ kind: 'tool', what: stageName(state, stage), result: method }];
-  },
-  wrenchSet: (state, { event, before }) => {
-    const { payload } = event as EventOf<'wrenchSet'>;
+/** What each kind of entry tells, beside the pulls. */
+const TOLD: Tellers = {
+  stepDone: (state, _payload, _before, event) => stepSights(state, event),
+  failed: (state, { fastener, step, kind, note }) => [
+    {
+      kind: 'failed',
+      what: step ? stepText(state, step) : (fastener ?? ''),
+      failure: kind,
+      note: note ?? '',
+      fasteners: fastener ? [fastener] : [],
+    },
+  ],
+  bagged: (_state, { bag, fasteners, lengthMm }) => [
+    { kind: 'bagged', what: bag, fasteners, values: lengthOf(lengthMm) },
+  ],
+  held: (state, { hold, decision, finding }) => [
+    { kind: 'hold', what: stageName(state, hold), result: decision, note: finding ?? '' },
+  ],
+  roundDone: (state, { stage, round, seated, gap, notSeated }) => [
+    {
+      kind: 'round',
+      what: stageName(state, stage),
+      result: `${round}, ${seated ? 'seated' : 'not seated yet'}`,
+      values: gap ? [{ row: 'gap', value: gap }] : [],
+      fasteners: notSeated ?? [],
+    },
+  ],
+  overran: (state, { clock }) => [{ kind: 'overran', what: clockText(state, clock) || clock }],
+  added: (_state, { action, value, fasteners, note }) => [
+    {
+      kind: 'added',
+      what: action,
+      values: value ? [{ row: null, value }] : [],
+      fasteners,
+      note: note ?? '',
+    },
+  ],
+  setAside: (_state, { fastener, reason }) => [
+    { kind: 'setAside', what: fastener, fasteners: [fastener], note: reason ?? '' },
+  ],
+  slackened: (_state, { fasteners }) => [{ kind: 'slackened', what: '', fasteners }],
+  restarted: (state, { stage, fastener }) => [
+    {
+      kind: 'startedOver',
+      what: stage ? stageName(state, stage) : (fastener ?? ''),
+      fasteners: fastener ? [fastener] : [],
+    },
+  ],
+  tookOver: (_state, { deviceName }) => [{ kind: 'tookOver', what: deviceName }],
+  valueChosen: (state, { stage, value }) => [
+    { kind: 'chosen', what: stageName(state, stage), values: [{ row: null, value }] },
+  ],
+  fitted: (_state, { fasteners }) => fittedSights(fasteners),
+  swapped: (_state, { fastener, replacement, condition, lengthMm, lot }) => [
+    {
+      kind: 'replaced',
+      what: seatIdOf(fastener),
+      result: [condition, lot ? `lot ${lot}` : ''].filter(Boolean).join(', '),
+      fasteners: [replacement],
+      values: lengthOf(lengthMm),
+    },
+  ],
+  wrenchChosen: (state, { stage, method, wrench }) =>
+    wrench ? [] : [{ kind: 'tool', what: stageName(state, stage), result: method }],
+  wrenchSet: (state, payload, before) => {
     const task = taskNamed(state.sheet, before, payload);
     const tool = task && toolFor(state.sheet, before, task);
     return [
@@ -171,14 +121,17 @@ const TOLD: Partial<Record<Counted['event']['type'], Teller>> = {
       },
     ];
   },
-  waited: (state, { event }) => {
-    const { stage, clock, celsius } = (event as EventOf<'waited'>).payload;
-    const what = stage
-      ? stageName(state, stage)
-      : (state.sheet.clocks.find((k) => k.id === clock)?.text ?? '');
-    return [{ kind: 'waited', what, result: celsius === undefined ? '' : `${celsius} °C` }];
-  },
+  waited: (state, { stage, clock, celsius }) => [
+    {
+      kind: 'waited',
+      what: stage ? stageName(state, stage) : clockText(state, clock),
+      result: celsius === undefined ? '' : `${celsius} °C`,
+    },
+  ],
 };
+
+const clockText = (state: RunState, id: string | undefined): string =>
+  state.sheet.clocks.find((k) => k.id === id)?.text ?? '';
 
 /** A wrench with what is on it: a crowfoot changes what the scale says. */
 export const toolName = ({

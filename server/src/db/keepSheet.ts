@@ -2,12 +2,14 @@ import { nearForms, sheetBrief, sheetWords } from '@stennet/core/find';
 import type { Sheet } from '@stennet/core/procedure';
 import { canonicalJson, sha256Hex } from '@stennet/core/record';
 import type pg from 'pg';
-import countWords from './queries/countWords.sql';
-import insertSheetRevision from './queries/insertSheetRevision.sql';
-import insertSheetWords from './queries/insertSheetWords.sql';
-import insertWordForms from './queries/insertWordForms.sql';
-import nextChange from './queries/nextChange.sql';
-import supersedeSheet from './queries/supersedeSheet.sql';
+import {
+  countWords,
+  insertSheetRevision,
+  insertSheetWords,
+  insertWordForms,
+  nextChange,
+  supersedeSheet,
+} from './sheets';
 
 /** Who wrote a revision last, and who let it stand. */
 export interface Approval {
@@ -29,7 +31,8 @@ export async function keepSheet(
 ): Promise<boolean> {
   const body = canonicalJson(sheet);
   const change = await takeChange(client);
-  const { rowCount } = await client.query(insertSheetRevision, [
+  const rowCount = await insertSheetRevision(
+    client,
     shop,
     sheet.id,
     sheet.revision,
@@ -46,33 +49,38 @@ export async function keepSheet(
     approval?.approver ?? null,
     approval?.at ?? null,
     change,
-  ]);
+  );
   if (rowCount === 0) return false;
-  if (sheet.status === 'approved')
-    await client.query(supersedeSheet, [sheet.id, sheet.revision, change]);
+  if (sheet.status === 'approved') await supersedeSheet(client, sheet.id, sheet.revision, change);
   await keepWords(client, shop, sheet);
   return true;
 }
 
 async function takeChange(client: pg.ClientBase): Promise<string> {
-  const { rows } = await client.query<{ change: string }>(nextChange);
+  const rows = await nextChange(client);
   return rows[0]?.change ?? '0';
 }
 
 async function keepWords(client: pg.ClientBase, shop: string, sheet: Sheet): Promise<void> {
   const words = [...sheetWords(sheet)];
   const forms = words.flatMap(([word]) => nearForms(word).map((form) => [form, word] as const));
-  await client.query(insertSheetWords, [
+  await insertSheetWords(
+    client,
     shop,
     sheet.id,
     sheet.revision,
     words.map(([word]) => word),
     words.map(([, weight]) => weight),
-  ]);
-  await client.query(countWords, [shop, words.map(([word]) => word)]);
-  await client.query(insertWordForms, [
+  );
+  await countWords(
+    client,
+    shop,
+    words.map(([word]) => word),
+  );
+  await insertWordForms(
+    client,
     shop,
     forms.map(([form]) => form),
     forms.map(([, word]) => word),
-  ]);
+  );
 }

@@ -1,8 +1,7 @@
 import type { SheetBrief } from '@stennet/core/contract/run';
 import { FITS, isNear, nearForms, rarity } from '@stennet/core/find';
 import type pg from 'pg';
-import findSheets from './queries/findSheets.sql';
-import findWords from './queries/findWords.sql';
+import { findSheets, findWords } from './sheets';
 
 /** So many sheets of each telling word are looked at; the rarest words come first. */
 const LOOKED_AT = 400;
@@ -30,11 +29,12 @@ export async function searchSheets(
   most: number,
 ): Promise<SheetBrief[]> {
   const forms = typed.flatMap((word, i) => nearForms(word).map((form) => [form, i + 1] as const));
-  const { rows } = await client.query<Answer>(findWords, [
+  const rows = await findWords(
+    client,
     typed,
     forms.map(([f]) => f),
     forms.map(([, n]) => n),
-  ]);
+  );
   const best = new Map<string, Answer & { says: number }>();
   for (const a of rows) {
     if (a.how === 'near' && !isNear(a.word, typed[a.n - 1] ?? '')) continue;
@@ -45,7 +45,8 @@ export async function searchSheets(
   const answers = [...best.values()];
   const telling = tellingWords(answers);
   if (telling.length === 0) return [];
-  const found = await client.query<{ brief: SheetBrief }>(findSheets, [
+  const found = await findSheets(
+    client,
     answers.map((a) => a.word),
     answers.map((a) => a.n),
     answers.map((a) => a.says),
@@ -53,8 +54,8 @@ export async function searchSheets(
     LOOKED_AT,
     most,
     ...place,
-  ]);
-  return found.rows.map((r) => r.brief);
+  );
+  return found.map((r) => r.brief);
 }
 
 /** The rarest answers, until their sheets are enough to choose from. */

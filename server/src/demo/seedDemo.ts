@@ -7,10 +7,9 @@ import { ShopToolSchema } from '@stennet/core/prepare';
 import { assertRunnable, readSheet } from '@stennet/core/procedure';
 import { canonicalJson } from '@stennet/core/record';
 import { keepSheet } from '../db/keepSheet';
-import insertEntry from '../db/queries/insertEntry.sql';
-import insertOrder from '../db/queries/insertOrder.sql';
-import savePin from '../db/queries/savePin.sql';
-import saveTool from '../db/queries/saveTool.sql';
+import { insertEntry, insertOrder } from '../db/orders';
+import { savePin } from '../db/people';
+import { saveTool } from '../db/tools';
 import { forgetOutside, journalOf } from '../journal/journal';
 import type { Keys } from '../keys/keys';
 import { hashPassword } from '../http/passwords';
@@ -24,6 +23,7 @@ interface World {
   people: { id: string; name: string }[];
   shops: DemoShop[];
 }
+
 interface DemoShop extends PastShop {
   sheets: string[];
   pins: { person: string; pin: string }[];
@@ -128,7 +128,8 @@ async function seedShop(
       ...rest,
       ...(calibratedInDays === undefined ? {} : { calibratedUntil: days(calibratedInDays) }),
     });
-    await client.query(saveTool, [
+    await saveTool(
+      client,
       shop.id,
       id,
       tool.kind,
@@ -138,10 +139,10 @@ async function seedShop(
       false,
       null,
       now,
-    ]);
+    );
   }
   for (const pin of shop.pins)
-    await client.query(savePin, [shop.id, pin.person, await hashPassword(pin.pin), now]);
+    await savePin(client, shop.id, pin.person, await hashPassword(pin.pin), now);
   for (const o of shop.orders) await seedOrder(client, shop, o, now);
   const past = new Past(client, shop, folder, keys, nameOf);
   for (const o of shop.orders)
@@ -168,7 +169,7 @@ async function seedOrder(
     o.bay,
     promised,
   ];
-  await client.query(insertOrder, [...at, o.by, opened]);
+  await insertOrder(client, ...at, o.by, opened);
   await client.query('update repair_order set state = $2 where id = $1', [o.id, o.state]);
   for (const [place, job] of o.jobs.entries()) {
     await client.query('insert into job values ($1, $2, $3, $4, $5, $6)', [
@@ -193,7 +194,8 @@ async function seedOrder(
   }
   for (const e of o.entries ?? []) {
     const body = canonicalJson(v.parse(OrderEntrySchema, e.body));
-    await client.query(insertEntry, [
+    await insertEntry(
+      client,
       shop.id,
       e.id,
       1,
@@ -202,6 +204,6 @@ async function seedOrder(
       false,
       e.person,
       new Date(now.getTime() - e.hoursAgo * 3_600_000),
-    ]);
+    );
   }
 }

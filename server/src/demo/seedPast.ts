@@ -10,8 +10,8 @@ import type { Keys } from '../keys/keys';
 import type { Session } from '../http/session';
 import { sign } from '../routes/signatures';
 import aroundFirstStart from './aroundFirstStart.sql';
-import insertTrace from '../db/queries/insertTrace.sql';
-import { append } from '../routes/runs';
+import { insertTrace } from '../db/traces';
+import { append } from '../run/append';
 
 export interface PastRun {
   run: string;
@@ -19,11 +19,13 @@ export interface PastRun {
   /** Left or finished so long ago; else three hours after its order was opened. */
   endedMinutesAgo?: number;
 }
+
 interface Made {
   run: string;
   person: string;
   events: RunEvent[];
 }
+
 export interface PastShop {
   id: string;
   name: string;
@@ -77,13 +79,14 @@ export class Past {
         await this.append(run, made.person, events.slice(at, at + BATCH), finished);
       for (const { trace } of events.flatMap((e) => (e.type === 'pulled' ? [e.payload] : []))) {
         if (trace)
-          await this.client.query(insertTrace, [
+          await insertTrace(
+            this.client,
             this.shop.id,
             trace,
             canonicalJson(this.traces[trace]),
             made.person,
             finished,
-          ]);
+          );
       }
       await this.client.query(aroundFirstStart, [run, made.person, finished]);
       for (const kind of signed)

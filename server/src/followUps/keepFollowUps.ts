@@ -11,12 +11,14 @@ import {
 import { jointState, type JointRuns } from '@stennet/core/order';
 import { PROCEDURE, type Sheet } from '@stennet/core/procedure';
 import type { Client } from '../db/database';
-import findTightJoint from '../db/queries/findTightJoint.sql';
-import insertFollowUp from '../db/queries/insertFollowUp.sql';
-import listOdometer from '../db/queries/listOdometer.sql';
-import listOpenOfVehicle from '../db/queries/listOpenOfVehicle.sql';
-import moveFollowUp from '../db/queries/moveFollowUp.sql';
-import settleByRun from '../db/queries/settleByRun.sql';
+import {
+  findTightJoint,
+  insertFollowUp,
+  listOdometer,
+  listOpenOfVehicle,
+  moveFollowUp,
+  settleByRun,
+} from '../db/followUps';
 
 interface TightRow extends JointRuns {
   joint: string;
@@ -29,6 +31,7 @@ interface TightRow extends JointRuns {
   part: string;
   timeZone: string;
 }
+
 interface Who {
   shop: string;
   person: string;
@@ -40,7 +43,7 @@ interface Who {
  * down; what was re-tightened is done.
  */
 export async function keepFollowUps(client: Client, run: string, who: Who): Promise<void> {
-  const row = (await client.query<TightRow>(findTightJoint, [run])).rows[0];
+  const row = (await findTightJoint(client, run))[0];
   if (!row) return;
   if (row.part !== PROCEDURE) return settleTightened(client, row, who);
   if (jointState(row) !== 'tight') return;
@@ -55,7 +58,8 @@ export async function keepFollowUps(client: Client, run: string, who: Who): Prom
       toKm(row),
       dueDay(plan, today, perDay),
     ];
-    await client.query(insertFollowUp, [
+    await insertFollowUp(
+      client,
       who.shop,
       randomUUID(),
       row.order,
@@ -64,7 +68,7 @@ export async function keepFollowUps(client: Client, run: string, who: Who): Prom
       plan.kind,
       plan.text,
       ...at,
-    ]);
+    );
   }
 }
 
@@ -73,21 +77,12 @@ async function settleTightened(client: Client, row: TightRow, { person, now }: W
   const own = row.runs.filter((r) => r.part === row.part);
   const wanted: (string | null)[] = row.instances ? [...row.instances.labels] : [null];
   if (!wanted.every((i) => own.some((r) => r.instance === i && r.state === 'finished'))) return;
-  await client.query(settleByRun, [row.joint, row.part, person, now]);
+  await settleByRun(client, row.joint, row.part, person, now);
 }
 
 /** The odometer was seen: what is open for this vehicle is expected anew. */
 export async function expectAnew(client: Client, vin: string, built: string): Promise<void> {
-  const open = (
-    await client.query<{
-      id: string;
-      distanceKm: number;
-      days: number | null;
-      since: string;
-      sinceKm: number;
-      dueOn: string;
-    }>(listOpenOfVehicle, [vin])
-  ).rows;
+  const open = await listOpenOfVehicle(client, vin);
   if (open.length === 0) return;
   const seen = await odometerSeen(client, vin);
   const last = seen.at(-1);
@@ -95,7 +90,7 @@ export async function expectAnew(client: Client, vin: string, built: string): Pr
   const perDay = kmPerDay(built, seen);
   for (const f of open) {
     const day = correctedDay(f, { day: f.since, km: f.sinceKm }, last, perDay);
-    if (day !== f.dueOn) await client.query(moveFollowUp, [f.id, day]);
+    if (day !== f.dueOn) await moveFollowUp(client, f.id, day);
   }
 }
 
@@ -108,12 +103,7 @@ export async function odometersSeen(
   client: Client,
   vins: readonly string[],
 ): Promise<Map<string, OdometerSeen[]>> {
-  const { rows } = await client.query<{
-    vin: string;
-    day: string;
-    value: number;
-    unit: 'km' | 'mi';
-  }>(listOdometer, [vins]);
+  const rows = await listOdometer(client, vins);
   const seen = new Map<string, OdometerSeen[]>();
   for (const r of rows) seen.set(r.vin, [...(seen.get(r.vin) ?? []), { day: r.day, km: toKm(r) }]);
   return seen;

@@ -1,6 +1,5 @@
 import { type AppError } from '@stennet/core/errors';
-import countGuess from '../db/queries/countGuess.sql';
-import forgiveGuess from '../db/queries/forgiveGuess.sql';
+import { countGuess, forgiveGuess } from '../db/sessions';
 import type { Database } from '../db/database';
 
 /**
@@ -31,14 +30,17 @@ export async function compareGuess(
   const moment = now();
   const column = <K extends keyof Limit>(name: K): Limit[K][] => all.map((limit) => limit[name]);
   const values = [column('key'), column('most'), column('first'), column('longest'), moment];
-  const until = await db.atDoor(
-    async (c) => (await c.query<{ until: Date | null }>(countGuess, values)).rows[0]?.until,
-  );
+  const until = await db.atDoor(async (c) => (await countGuess(c, ...values))[0]?.until);
   if (until) throw limited(Math.max(1, Math.ceil((until.getTime() - moment.getTime()) / 60_000)));
   const fits = await compare();
   if (fits)
     await db.atDoor((c) =>
-      c.query(forgiveGuess, [own.map((l) => l.key), shared.map((l) => l.key), moment]),
+      forgiveGuess(
+        c,
+        own.map((l) => l.key),
+        shared.map((l) => l.key),
+        moment,
+      ),
     );
   return fits;
 }

@@ -4,6 +4,7 @@ import { compareGuess } from './guesses';
 import { passwordFits } from './passwords';
 import { noteAtDoor } from './securityLog';
 import type { Deps } from './serve';
+import { findPasswordHash } from '../db/door';
 
 export const TRIES_FROM_ONE = 5;
 /**
@@ -80,9 +81,7 @@ export async function assertOwnPassword(
   password: string,
 ): Promise<string> {
   const stored = await deps.db.atDoor(
-    async (c) =>
-      (await c.query<{ hash: string | null }>('select password_of($1) as hash', [person])).rows[0]
-        ?.hash ?? undefined,
+    async (c) => (await findPasswordHash(c, person))[0]?.hash ?? undefined,
   );
   const fits = await compareGuess(
     deps,

@@ -1,6 +1,6 @@
 import type { Request } from 'express';
 import type { SecurityKind } from '@stennet/core/contract';
-import noteSecurity from '../db/queries/noteSecurity.sql';
+import { noteSecurity } from '../db/people';
 import type { Client } from '../db/database';
 import { browserOf } from './session';
 
@@ -23,7 +23,8 @@ export async function noteAtDoor(
   }: { shop: string; now: Date; kind: SecurityKind; person: string | null; about?: string | null },
 ): Promise<void> {
   req.log.info({ security: kind, shop, person, about, address: req.ip }, 'security');
-  await client.query(noteSecurity, [
+  await noteSecurity(
+    client,
     shop,
     now,
     kind,
@@ -32,5 +33,5 @@ export async function noteAtDoor(
     req.ip ?? '',
     browserOf(req),
     KEPT_DAYS,
-  ]);
+  );
 }

@@ -5,10 +5,12 @@ import * as v from 'valibot';
 import { UuidSchema, type Me, type Role, type Shop } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import type { Client, Database } from '../db/database';
-import endSessionRow from '../db/queries/endSession.sql';
-import findSession from '../db/queries/findSession.sql';
-import insertSession from '../db/queries/insertSession.sql';
-import touchSession from '../db/queries/touchSession.sql';
+import {
+  endSession as endSessionRow,
+  findSession,
+  insertSession,
+  touchSession,
+} from '../db/sessions';
 
 /**
  * Who asks, in which shop. The cookie names the shop, so that the look-up itself is already behind
@@ -51,23 +53,6 @@ export function deviceOf(req: Request): Buffer | null {
   return token && TOKEN.test(token) ? hashOf(token) : null;
 }
 
-interface SessionRow {
-  id: string;
-  account: string;
-  entry_key: Buffer;
-  name: string;
-  role: Role;
-  shop: string;
-  shop_name: string;
-  second_signature: boolean;
-  idle_minutes: number;
-  retention_months: number | null;
-  locale: string;
-  time_zone: string;
-  paper: Shop['paper'];
-  torque_unit: Shop['torqueUnit'];
-}
-
 /** @throws AppError SIGN_IN_NEEDED */
 export async function requireSession(db: Database, req: Request, now: Date): Promise<Session> {
   const kept = cookieOf(req);
@@ -86,8 +71,8 @@ async function sessionIn(
   isTouched: boolean,
 ): Promise<Session> {
   const row = await db.inShop(shop, async (c) => {
-    const [found] = (await c.query<SessionRow>(findSession, [hashOf(token), now])).rows;
-    if (found && isTouched) await c.query(touchSession, [hashOf(token), now]);
+    const [found] = await findSession(c, hashOf(token), now);
+    if (found && isTouched) await touchSession(c, hashOf(token), now);
     return found;
   });
   if (!row) throw new AppError('SIGN_IN_NEEDED');
@@ -131,7 +116,8 @@ export async function beginSession(
   const kept = { shop, token: freshToken() };
   const ends = new Date(now.getTime() + WORKING_DAY_MS);
   await db.inShop(shop, (c) =>
-    c.query(insertSession, [
+    insertSession(
+      c,
       shop,
       hashOf(kept.token),
       account,
@@ -141,7 +127,7 @@ export async function beginSession(
       randomBytes(32),
       browserOf(req),
       req.ip ?? '',
-    ]),
+    ),
   );
   res.cookie(COOKIE, `${shop}.${kept.token}`, {
     httpOnly: true,
@@ -188,8 +174,7 @@ export async function endSession(
   now: Date,
 ): Promise<void> {
   const kept = cookieOf(req);
-  if (kept)
-    await db.inShop(kept.shop, (c: Client) => c.query(endSessionRow, [hashOf(kept.token), now]));
+  if (kept) await db.inShop(kept.shop, (c: Client) => endSessionRow(c, hashOf(kept.token), now));
   res.clearCookie(COOKIE, { path: '/' }).set('Clear-Site-Data', '"cache"');
 }
 

@@ -1,6 +1,6 @@
 import type { Connection } from '../db/connection';
-import listShops from '../db/queries/listShops.sql';
-import lastOfJournal from '../db/queries/lastOfJournal.sql';
+import { listShops } from '../db/shops';
+import { lastOfJournal } from '../db/journal';
 import type { Keys } from '../keys/keys';
 import { keyFile } from '../keys/keys';
 import { GUARDED, keyText, sealedText, type Guarded } from './guarded';
@@ -20,11 +20,11 @@ import {
  * @param owner a connection of the owner of the tables
  */
 export async function readyJournals(owner: Connection, keys: Keys, now: () => Date): Promise<void> {
-  const shops = (await owner.query<{ shop: string }>(listShops)).rows.map((r) => r.shop);
+  const shops = (await listShops(owner)).map((r) => r.shop);
   for (const shop of shops) {
     await owner.query('begin');
     await owner.query("select set_config('stennet.shop', $1, true)", [shop]);
-    const [last] = (await owner.query<{ body: string }>(lastOfJournal)).rows;
+    const [last] = await lastOfJournal(owner);
     if (last) assertKey(shop, (JSON.parse(last.body) as Line).key, keys);
     const sealed = last ? [] : await adopt(owner, shop, keys, now());
     await owner.query('commit');

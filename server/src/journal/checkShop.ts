@@ -1,6 +1,6 @@
 import { faultText } from '@stennet/core/record';
 import type { Client } from '../db/database';
-import listRunsByNumber from '../db/queries/listRunsByNumber.sql';
+import { listRunsByNumber } from '../db/runs';
 import type { ShopKey } from '../keys/keys';
 import { faultIn, keptRecord } from '../record/readRecord';
 import type { Checkpoint } from './journal';
@@ -16,6 +16,7 @@ export interface Checked {
   /** Holds, but the repair order was changed after it was signed. */
   changed?: boolean;
 }
+
 export interface ShopChecked {
   records: Checked[];
   /** What is wrong with the journal, or was done past it. */
@@ -42,7 +43,7 @@ async function checkRecords(
   key: ShopKey,
 ): Promise<Checked[]> {
   const checked: Checked[] = [];
-  for (const { run } of (await client.query<{ run: string }>(listRunsByNumber, [number])).rows) {
+  for (const { run } of await listRunsByNumber(client, number)) {
     checked.push(await checkRecord(client, run, key));
   }
   return checked;

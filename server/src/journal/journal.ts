@@ -4,10 +4,7 @@ import type { Connection } from '../db/connection';
 import type { Journal } from '../db/database';
 import { AppError } from '@stennet/core/errors';
 import { canonicalJson, GENESIS_HASH, sha256Hex } from '@stennet/core/record';
-import insertJournal from '../db/queries/insertJournal.sql';
-import lastOfJournal from '../db/queries/lastOfJournal.sql';
-import lockJournal from '../db/queries/lockJournal.sql';
-import takeUnsealed from '../db/queries/takeUnsealed.sql';
+import { insertJournal, lastOfJournal, lockJournal, takeUnsealed } from '../db/journal';
 import type { Keys } from '../keys/keys';
 
 /** What became of one row. digest null: it was taken away. */
@@ -18,6 +15,7 @@ export interface Change {
   of: string | null;
   digest: string | null;
 }
+
 /** One line of a shop's journal: all that one transaction changed. */
 export interface Line {
   format: 'stennet-journal';
@@ -31,6 +29,7 @@ export interface Line {
   key: string;
   changes: Change[];
 }
+
 /**
  * How far a journal has come, signed: kept outside of the database, and wherever else it is taken.
  */
@@ -68,7 +67,7 @@ export function journalOf(keys: Keys, now: () => Date): Journal {
 const ROWS_IN_LINE = 5000;
 
 async function sealChanges(client: Connection, keys: Keys, now: Date): Promise<Checkpoint[]> {
-  const { rows } = await client.query<Change & { shop: string }>(takeUnsealed);
+  const rows = await takeUnsealed(client);
   const byShop = new Map<string, Map<string, Change>>();
   for (const { shop, ...change } of rows) {
     const own = byShop.get(shop) ?? new Map<string, Change>();
@@ -89,9 +88,8 @@ export async function writeLines(
   keys: Keys,
   { shop, now, changes }: { shop: string; now: Date; changes: readonly Change[] },
 ): Promise<Checkpoint[]> {
-  await client.query(lockJournal, [shop]);
-  const [last] = (await client.query<{ place: string; hash: string; body: string }>(lastOfJournal))
-    .rows;
+  await lockJournal(client, shop);
+  const [last] = await lastOfJournal(client);
   const key = last ? keys.of(shop) : keys.make(shop);
   if (last && (JSON.parse(last.body) as Line).key !== key.publicKey)
     throw new AppError('KEY_CHANGED');
@@ -112,7 +110,7 @@ export async function writeLines(
     const body = canonicalJson(line);
     const hash = sha256Hex(body);
     const seal = key.sign(hash);
-    await client.query(insertJournal, [shop, place, body, hash, seal]);
+    await insertJournal(client, shop, place, body, hash, seal);
     sealed.push(checkpointOf(shop, { place, hash, seal }));
     before = hash;
   }

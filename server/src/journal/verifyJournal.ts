@@ -2,7 +2,7 @@ import { GENESIS_HASH, sha256Hex, traceName } from '@stennet/core/record';
 import type { Trace } from '@stennet/core/trace';
 import { createHash } from 'node:crypto';
 import type { Client } from '../db/database';
-import listJournal from '../db/queries/listJournal.sql';
+import { listJournal } from '../db/journal';
 import type { ShopKey } from '../keys/keys';
 import { GUARDED, keyText, sealedText, type Guarded } from './guarded';
 import type { Change, Checkpoint, Line } from './journal';
@@ -45,12 +45,7 @@ interface Read {
 async function readJournal(client: Client, shop: string, key: ShopKey): Promise<Read> {
   const read: Read = { fault: null, hashes: [], rows: new Map() };
   for (;;) {
-    const { rows } = await client.query<{
-      place: string;
-      body: string;
-      hash: string;
-      seal: string;
-    }>(listJournal, [read.hashes.length, LINES_AT_ONCE]);
+    const rows = await listJournal(client, read.hashes.length, LINES_AT_ONCE);
     for (const row of rows) {
       const why = lineFault(row, {
         shop,

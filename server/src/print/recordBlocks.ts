@@ -57,6 +57,13 @@ export function lists(
         ),
       0.85,
     ),
+    ...entryLists(entries, joint),
+  ];
+}
+
+/** What stands on the repair order of this joint. */
+function entryLists(entries: RecordPaper['entries'], joint: string): Block[] {
+  return [
     ...listOf(
       text.measured,
       entries.flatMap((e) =>
@@ -95,6 +102,7 @@ export function lists(
     ),
   ];
 }
+
 export const odometer = ({ order }: RecordFile): string =>
   `${order.odometer.value} ${order.odometer.unit === 'km' ? 'km' : 'mi'}`;
 export function summary(record: RunRecord, { fault, file }: RecordPaper): Block {
@@ -109,6 +117,7 @@ export function summary(record: RunRecord, { fault, file }: RecordPaper): Block 
   if (derived.length > 0) lines.push(text.derivedStages(derived.join(', ')));
   return textBlock(lines.join('\n'), { face: 'bold', scale: 1.1 });
 }
+
 export function mapBlock(file: RecordFile, events: readonly RunEvent[]): Block {
   const state = replay(file.sheet, events);
   const numbers = Object.fromEntries(file.sheet.seats.map((s) => [s.id, s.id]));
@@ -117,6 +126,7 @@ export function mapBlock(file: RecordFile, events: readonly RunEvent[]): Block {
     18,
   );
 }
+
 export function facts(
   record: RunRecord,
   { sheet, people }: RecordFile,
@@ -174,6 +184,7 @@ export function pullLines(record: RunRecord, file: RecordFile, format: Formatter
         .join(' · ');
     });
 }
+
 export const listOf = (heading: string, lines: readonly string[], scale = 1): Block[] =>
   lines.length === 0
     ? []
@@ -195,6 +206,7 @@ export function lineBlock(words: string): Block {
     },
   };
 }
+
 export function imageBlock(image: Buffer, side: number): Block {
   return {
     height: (_doc, _width, size) => side * size,
@@ -202,6 +214,7 @@ export function imageBlock(image: Buffer, side: number): Block {
       void doc.image(image, x, y, { width: Math.min(width, side * size) }),
   };
 }
+
 export const MARGIN = 34;
 export const SIZE = 9;
 

@@ -2,8 +2,7 @@ import type { Sheet } from '@stennet/core/procedure';
 import { runRecord, wrenchUses } from '@stennet/core/record';
 import type { RunEvent } from '@stennet/core/run';
 import type { Client } from '../db/database';
-import addWrenchUse from '../db/queries/addWrenchUse.sql';
-import saveWrenchUse from '../db/queries/saveWrenchUse.sql';
+import { addWrenchUse, saveWrenchUse } from '../db/tools';
 
 /**
  * Where counting on would be wrong or a number is still missing, the uses are computed anew from
@@ -35,14 +34,7 @@ export async function keepWrenchUses(
   );
   for (const wrench of new Set(pulls.map((p) => p.wrench))) {
     const times = pulls.flatMap((p) => (p.wrench === wrench ? [p.at] : [])).sort();
-    await client.query(addWrenchUse, [
-      at.shop,
-      at.run,
-      wrench,
-      times[0],
-      times.at(-1),
-      times.length,
-    ]);
+    await addWrenchUse(client, at.shop, at.run, wrench, times[0], times.at(-1), times.length);
   }
 }
 
@@ -53,7 +45,8 @@ async function computeAnew(
 ): Promise<void> {
   const pulls = runRecord(sheet, events).fasteners.flatMap((f) => f.pulls);
   for (const use of wrenchUses(pulls)) {
-    await client.query(saveWrenchUse, [
+    await saveWrenchUse(
+      client,
       shop,
       run,
       use.wrench,
@@ -62,6 +55,6 @@ async function computeAnew(
       use.pulls,
       use.readings,
       use.ratio,
-    ]);
+    );
   }
 }

@@ -2,9 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { canonicalJson } from '@stennet/core/record';
 import type { EventOf, RunEvent, Statement } from '@stennet/core/run';
 import type { Client } from '../db/database';
-import insertLateEvents from '../db/queries/insertLateEvents.sql';
-import insertStatement from '../db/queries/insertStatement.sql';
-import listLateIds from '../db/queries/listLateIds.sql';
+import { insertLateEvents, insertStatement, listLateIds } from '../db/runs';
 
 interface Late {
   shop: string;
@@ -25,24 +23,24 @@ export async function keepLate(
   events: readonly RunEvent[],
   late: Late,
 ): Promise<void> {
-  const known = new Set(
-    (await client.query<{ id: string }>(listLateIds, [late.run])).rows.map((r) => r.id),
-  );
+  const known = new Set((await listLateIds(client, late.run)).map((r) => r.id));
   const fresh = events.filter((e) => !known.has(e.id));
   const [first] = fresh;
   if (!first) return;
   const statement = late.isSigned ? null : claimsOf(fresh, first.person, late);
   if (statement)
-    await client.query(insertStatement, [
+    await insertStatement(
+      client,
       late.shop,
       statement.id,
       late.run,
       statement.person,
       canonicalJson(statement),
       late.at,
-    ]);
+    );
   const column = <T>(of: (e: RunEvent) => T): T[] => fresh.map(of);
-  await client.query(insertLateEvents, [
+  await insertLateEvents(
+    client,
     late.shop,
     late.run,
     column((e) => e.id),
@@ -52,7 +50,7 @@ export async function keepLate(
     column((e) => canonicalJson(e)),
     statement?.id ?? null,
     late.at,
-  ]);
+  );
 }
 
 /** Only pulls can have been done twice; what else is late stands in the list for whoever looks. */

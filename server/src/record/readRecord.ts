@@ -21,11 +21,9 @@ import {
 } from '@stennet/core/record';
 import type { RunEvent } from '@stennet/core/run';
 import { onlyRow, type Client } from '../db/database';
-import findRecord from '../db/queries/findRecord.sql';
-import listChain from '../db/queries/listChain.sql';
-import listLateIds from '../db/queries/listLateIds.sql';
-import listPeople from '../db/queries/listPeople.sql';
-import listSignedWords from '../db/queries/listSignedWords.sql';
+import { findRecord, listChain, listSignedWords } from '../db/records';
+import { listLateIds } from '../db/runs';
+import { listPeople } from '../db/people';
 import type { ForeignReader } from './foreignReader';
 import type { ShopKey } from '../keys/keys';
 
@@ -71,16 +69,11 @@ export interface KeptRecord {
 
 /** @throws AppError RUN_UNKNOWN */
 export async function keptRecord(client: Client, run: string): Promise<KeptRecord> {
-  const row = onlyRow(
-    (await client.query<RecordRow>(findRecord, [run])).rows,
-    new AppError('RUN_UNKNOWN'),
-  );
-  const chain = (await client.query<ChainRow>(listChain, [run])).rows;
+  const row = onlyRow(await findRecord(client, run), new AppError('RUN_UNKNOWN'));
+  const chain = await listChain(client, run);
   const stored = chain.map((c) => JSON.parse(c.body) as StoredEvent);
-  const signatures = (await client.query<SignedRow>(listSignedWords, [run])).rows;
-  const people = Object.fromEntries(
-    (await client.query<{ id: string; name: string }>(listPeople)).rows.map((p) => [p.id, p.name]),
-  );
+  const signatures = await listSignedWords(client, run);
+  const people = Object.fromEntries((await listPeople(client)).map((p) => [p.id, p.name]));
   return {
     row,
     sheet: JSON.parse(row.sheet) as Sheet,
@@ -90,7 +83,7 @@ export async function keptRecord(client: Client, run: string): Promise<KeptRecor
     signatures,
     words: signatures.flatMap((s) => wordIn(s) ?? []),
     people,
-    late: (await client.query(listLateIds, [run])).rows.length,
+    late: (await listLateIds(client, run)).length,
     name: runName({ name: row.joint }, { part: row.part, instance: row.instance || null }),
   };
 }

@@ -6,7 +6,7 @@ import { AppError } from '@stennet/core/errors';
 import { rowKindOf, SheetSplitter, withRows, type Row, type RowKind } from '@stennet/core/exchange';
 import { readSheet, type Sheet } from '@stennet/core/procedure';
 import type { Client } from '../db/database';
-import { draftsOf, revisionsOf } from '../db/drafts';
+import { draftsOf, revisionsOf } from '../db/keepDrafts';
 
 /** One sheet of a file: whole, or refused with a sentence. */
 export interface Arriving {

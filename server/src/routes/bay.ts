@@ -4,21 +4,25 @@ import type { BodyOf } from '@stennet/core/contract/run';
 import { AppError } from '@stennet/core/errors';
 import { nameKey, nameLook, type RouteName } from '@stennet/core/contract';
 import { onlyRow } from '../db/database';
-import deleteEnrolment from '../db/queries/deleteEnrolment.sql';
-import findEnrolled from '../db/queries/findEnrolled.sql';
-import makeFirstShop from '../db/queries/makeFirstShop.sql';
-import saveEnrolment from '../db/queries/saveEnrolment.sql';
+import { deleteEnrolment, findEnrolled, saveEnrolment } from '../db/sessions';
+import { makeFirstShop } from '../db/shops';
 import { assertGoodPassword, hashPassword } from '../http/passwords';
 import { assertPin } from '../http/pins';
 import { parseBody, register, serve, type Deps } from '../http/serve';
 import { noteAtDoor } from '../http/securityLog';
 import { beginSession, endSession, hashOf, meOf } from '../http/session';
 import { coming, shopsOf } from './session';
+import { needsFirstShop } from '../db/door';
 
 type Body<R extends RouteName> = NonNullable<BodyOf<R>>;
 
 /** The first visit, and a phone that several people share. */
 export function bayRoutes(app: Express, deps: Deps): void {
+  setupRoutes(app, deps);
+  enrolRoutes(app, deps);
+}
+
+function setupRoutes(app: Express, deps: Deps): void {
   register(app, 'setup', async (_req, res) => {
     res.json({ needed: deps.setupCode !== null && (await isFirstVisit(deps)) });
   });
@@ -33,7 +37,8 @@ export function bayRoutes(app: Express, deps: Deps): void {
     const made = await deps.db.atDoor(
       async (c) =>
         (
-          await c.query<{ made: boolean }>(makeFirstShop, [
+          await makeFirstShop(
+            c,
             shopId,
             shop.name,
             shop.locale,
@@ -45,23 +50,26 @@ export function bayRoutes(app: Express, deps: Deps): void {
             nameKey(name),
             nameLook(name),
             hash,
-          ])
-        ).rows[0]?.made,
+          )
+        )[0]?.made,
     );
     if (!made) throw new AppError('SETUP_DONE');
     const session = await beginSession(deps.db, coming(deps, req, res), shopId, person);
     res.json(meOf(session, await deps.db.atDoor((c) => shopsOf(c, person)), deps.clockSetTo));
   });
+}
 
+function enrolRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'enrol', async ({ req, client, session, body, deps: { now } }) => {
-    await client.query(deleteEnrolment, [body.device, session.person.id]);
-    await client.query(saveEnrolment, [
+    await deleteEnrolment(client, body.device, session.person.id);
+    await saveEnrolment(
+      client,
       session.shop.id,
       body.device,
       session.person.id,
       hashOf(body.secret),
       now(),
-    ]);
+    );
     await noteAtDoor(client, req, {
       shop: session.shop.id,
       now: now(),
@@ -77,15 +85,7 @@ export function bayRoutes(app: Express, deps: Deps): void {
       req,
     ) as Body<'switchPerson'>;
     const row = await deps.db.inShop(shop, async (c) =>
-      onlyRow(
-        (
-          await c.query<{ name: string; secret_hash: Buffer; hash: string | null }>(findEnrolled, [
-            device,
-            person,
-          ])
-        ).rows,
-        new AppError('NOT_ENROLLED'),
-      ),
+      onlyRow(await findEnrolled(c, device, person), new AppError('NOT_ENROLLED')),
     );
     if (!timingSafeEqual(row.secret_hash, hashOf(secret))) throw new AppError('NOT_ENROLLED');
     await assertPin(
@@ -106,10 +106,6 @@ export function bayRoutes(app: Express, deps: Deps): void {
 }
 
 const isFirstVisit = (deps: Deps): Promise<boolean> =>
-  deps.db.atDoor(
-    async (c) =>
-      (await c.query<{ needed: boolean }>('select needs_first_shop() as needed')).rows[0]
-        ?.needed === true,
-  );
+  deps.db.atDoor(async (c) => (await needsFirstShop(c))[0]?.given === true);
 
 const isSame = (a: string, b: string): boolean => timingSafeEqual(hashOf(a.trim()), hashOf(b));

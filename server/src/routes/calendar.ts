@@ -3,10 +3,11 @@ import type { Express } from 'express';
 import { createEvents, type EventAttributes } from 'ics';
 import { AppError } from '@stennet/core/errors';
 import type { Client } from '../db/database';
-import deleteFeed from '../db/queries/deleteFeed.sql';
-import saveFeed from '../db/queries/saveFeed.sql';
+import { deleteFeed, saveFeed } from '../db/followUps';
 import { namesIn, register, requirePerson, serve, type Deps } from '../http/serve';
 import { dueIn } from './followUps';
+import { findFeedOwner } from '../db/door';
+import { findOwnShop } from '../db/shops';
 
 /**
  * What is open, as a calendar (RFC 5545): once as a file, or at a private address that is kept as a
@@ -27,31 +28,22 @@ export function calendarRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'makeFeed', async ({ client, session, deps: { now } }) => {
     const token = randomBytes(32).toString('base64url');
     // A new address ends the one before.
-    await client.query(deleteFeed, [session.person.id]);
-    await client.query(saveFeed, [session.shop.id, session.person.id, hashOf(token), now()]);
+    await deleteFeed(client, session.person.id);
+    await saveFeed(client, session.shop.id, session.person.id, hashOf(token), now());
     return { path: `/api/feed/${token}.ics` };
   });
 
   serve(app, deps, 'dropFeed', async ({ client, session }) => {
-    await client.query(deleteFeed, [session.person.id]);
+    await deleteFeed(client, session.person.id);
     return { ok: true };
   });
 
   register(app, 'feed', async (req, res) => {
     const token = (namesIn(req).token ?? '').replace(/\.ics$/, '');
-    const [feed] = await deps.db.atDoor(
-      async (c) =>
-        (
-          await c.query<{ shop: string; account: string }>('select * from find_feed($1)', [
-            hashOf(token),
-          ])
-        ).rows,
-    );
+    const [feed] = await deps.db.atDoor((c) => findFeedOwner(c, hashOf(token)));
     if (!feed) throw new AppError('NOT_FOUND');
     const text = await deps.db.inShop(feed.shop, async (client) => {
-      const [shop] = (
-        await client.query<{ name: string }>('select name from shop where shop = current_shop()')
-      ).rows;
+      const [shop] = await findOwnShop(client);
       return calendarOf(client, shop?.name ?? '');
     });
     res.set('Content-Type', 'text/calendar; charset=utf-8').send(text);

@@ -6,9 +6,8 @@ import { AppError } from '@stennet/core/errors';
 import { HEADINGS, rowsOf, type RowKind } from '@stennet/core/exchange';
 import type { Sheet } from '@stennet/core/procedure';
 import type { Client } from '../db/database';
-import listExport from '../db/queries/listExport.sql';
-import listPicked from '../db/queries/listPicked.sql';
-import { standingSheet, type SheetRow } from '../db/sheets';
+import { listExport, listPicked } from '../db/sheets';
+import { standingSheet } from '../db/standingSheets';
 import { register, requirePerson, type Deps } from '../http/serve';
 
 const PAGE = 100;
@@ -76,8 +75,11 @@ async function* sheetsOf(page: Page, { pick, maker, engine, kind }: Asked): Asyn
     const pairs = [pick].flat().map((p) => p.split(':'));
     const picked = await page(
       async (client) =>
-        (await client.query<SheetRow>(listPicked, [pairs.map((p) => p[0]), pairs.map((p) => p[1])]))
-          .rows,
+        await listPicked(
+          client,
+          pairs.map((p) => p[0]),
+          pairs.map((p) => p[1]),
+        ),
     );
     for (const row of picked) yield standingSheet(row);
     return;
@@ -85,9 +87,7 @@ async function* sheetsOf(page: Page, { pick, maker, engine, kind }: Asked): Asyn
   let behind = ['', ''];
   for (;;) {
     const after = [...behind, maker ?? null, engine ?? null, kind ?? null, PAGE];
-    const { rows } = await page((client) =>
-      client.query<SheetRow & { sheet: string; revision: string }>(listExport, after),
-    );
+    const rows = await page((client) => listExport(client, ...after));
     for (const row of rows) yield standingSheet(row);
     const last = rows.at(-1);
     if (!last || rows.length < PAGE) return;

@@ -5,10 +5,7 @@ import type { ReplyOf } from '@stennet/core/contract/run';
 import { AppError } from '@stennet/core/errors';
 import { kmPerDay } from '@stennet/core/followUp';
 import { onlyRow, type Client } from '../db/database';
-import findFeed from '../db/queries/findFeed.sql';
-import findFollowUp from '../db/queries/findFollowUp.sql';
-import listFollowUps from '../db/queries/listFollowUps.sql';
-import settleFollowUp from '../db/queries/settleFollowUp.sql';
+import { findFeed, findFollowUp, listFollowUps, settleFollowUp } from '../db/followUps';
 import { serve, type Deps } from '../http/serve';
 import { expectAnew, odometersSeen } from '../followUps/keepFollowUps';
 
@@ -20,17 +17,15 @@ export function followUpRoutes(app: Express, deps: Deps): void {
     const asked = v.safeParse(FollowUpsQuery, query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'what to look for' });
     const due = await dueIn(client, asked.output.state ?? null, asked.output.order ?? null);
-    return { due, hasFeed: (await client.query(findFeed, [session.person.id])).rows.length > 0 };
+    return { due, hasFeed: (await findFeed(client, session.person.id)) > 0 };
   });
 
   serve(app, deps, 'settleFollowUp', async ({ client, params, body, session }) => {
     const id = params.followUp ?? '';
-    const known = onlyRow(
-      (await client.query<FollowUpRow>(findFollowUp, [id])).rows,
-      new AppError('NOT_FOUND'),
-    );
+    const known = onlyRow(await findFollowUp(client, id), new AppError('NOT_FOUND'));
     if (body.state === 'declined' && !body.note?.trim()) throw new AppError('REASON_NEEDED');
-    const { rowCount } = await client.query(settleFollowUp, [
+    const rowCount = await settleFollowUp(
+      client,
       id,
       body.version,
       body.state,
@@ -38,7 +33,7 @@ export function followUpRoutes(app: Express, deps: Deps): void {
       body.seenKm,
       session.person.id,
       deps.now(),
-    ]);
+    );
     // Sent again after a lost answer: it stands as it was sent.
     const isSame =
       known.version === body.version + 1 && known.state === body.state && known.note === body.note;
@@ -49,22 +44,13 @@ export function followUpRoutes(app: Express, deps: Deps): void {
   });
 }
 
-interface FollowUpRow {
-  version: number;
-  state: string;
-  note: string | null;
-  by: string | null;
-  vin: string;
-  built: string;
-}
-
 /** The list with each vehicle's usual distance, which is worked out once for each. */
 export async function dueIn(
   client: Client,
   state: string | null,
   order: string | null,
 ): Promise<Due[]> {
-  const rows = (await client.query<Omit<Due, 'kmPerDay'>>(listFollowUps, [state, order])).rows;
+  const rows = await listFollowUps(client, state, order);
   const vinOf = ({ vehicle }: Pick<Due, 'vehicle'>): string => vehicle.vin.toUpperCase();
   const seen = await odometersSeen(client, [...new Set(rows.map(vinOf))]);
   return rows.map((r) => ({ ...r, kmPerDay: kmPerDay(r.vehicle.built, seen.get(vinOf(r)) ?? []) }));

@@ -1,10 +1,8 @@
 import express, { type Express } from 'express';
 import { AppError } from '@stennet/core/errors';
 import { onlyRow, type Client } from '../db/database';
-import findForeign from '../db/queries/findForeign.sql';
-import findForeignForUpdate from '../db/queries/findForeignForUpdate.sql';
-import insertForeign from '../db/queries/insertForeign.sql';
-import insertTrace from '../db/queries/insertTrace.sql';
+import { findForeign, findForeignForUpdate, insertForeign } from '../db/records';
+import { insertTrace } from '../db/traces';
 import { namesIn, register, requirePerson, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
 import type { ForeignHead } from '../record/readForeign';
@@ -25,13 +23,7 @@ export function foreignRoutes(app: Express, deps: Deps): void {
     for (const record of records) assertHolds(record, session, deps);
     const taken = await deps.db.inShop(session.shop.id, async (client) => {
       for (const { name, text } of traces)
-        await client.query(insertTrace, [
-          session.shop.id,
-          name,
-          text,
-          session.person.id,
-          deps.now(),
-        ]);
+        await insertTrace(client, session.shop.id, name, text, session.person.id, deps.now());
       const all = [];
       for (const r of records)
         all.push({
@@ -79,10 +71,7 @@ const foreignIn = async (
   client: Client,
   run: string | undefined,
 ): Promise<{ body: string; at: string; by: string }> =>
-  onlyRow(
-    (await client.query<{ body: string; at: string; by: string }>(findForeign, [run])).rows,
-    new AppError('NOT_FOUND'),
-  );
+  onlyRow(await findForeign(client, run), new AppError('NOT_FOUND'));
 
 /**
  * A later state of the same record takes the place of the earlier one; one that tells something
@@ -96,12 +85,13 @@ async function keep(
   { foreign, now }: Deps,
 ): Promise<'new' | 'newer' | 'known'> {
   const { run, vin, number, joint, shopName, fingerprint, text } = record;
-  const [row] = (await client.query<{ body: string }>(findForeignForUpdate, [run])).rows;
+  const [row] = await findForeignForUpdate(client, run);
   const how = row ? await foreign.compare(row.body, text) : 'new';
   const other = new AppError('FOREIGN_OTHER', { number, joint });
   if (how === 'other') throw other;
   if (how !== 'known') {
-    const { rowCount } = await client.query(insertForeign, [
+    const rowCount = await insertForeign(
+      client,
       session.shop.id,
       run,
       vin,
@@ -112,7 +102,7 @@ async function keep(
       text,
       session.person.id,
       now(),
-    ]);
+    );
     // Another key got there first.
     if (rowCount === 0) throw other;
   }

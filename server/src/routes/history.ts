@@ -4,13 +4,15 @@ import * as v from 'valibot';
 import { HistoryQuery, type HistoryLine } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import type { Client } from '../db/database';
-import historyOfJoint from '../db/queries/historyOfJoint.sql';
-import historyOfLot from '../db/queries/historyOfLot.sql';
-import historyOfSheet from '../db/queries/historyOfSheet.sql';
-import historyOfVehicle from '../db/queries/historyOfVehicle.sql';
-import historyOfWrench from '../db/queries/historyOfWrench.sql';
-import listForeign from '../db/queries/listForeign.sql';
+import { listForeign } from '../db/records';
 import { register, requirePerson, type Deps } from '../http/serve';
+import {
+  historyOfJoint,
+  historyOfLot,
+  historyOfSheet,
+  historyOfVehicle,
+  historyOfWrench,
+} from '../db/history';
 
 type Asked = v.InferOutput<typeof HistoryQuery>;
 const PAGE = 100;
@@ -38,8 +40,7 @@ export function historyRoutes(app: Express, deps: Deps): void {
     }
     const reply = await deps.db.readInShop(session.shop.id, async (client) => {
       const lines = await linesOf(client, asked, asked.before);
-      const foreign =
-        asked.by === 'vehicle' ? (await client.query(listForeign, [asked.vin])).rows : [];
+      const foreign = asked.by === 'vehicle' ? await listForeign(client, asked.vin) : [];
       return {
         lines: lines.slice(0, PAGE),
         foreign,
@@ -95,11 +96,11 @@ async function linesOf(
   before: string | undefined,
 ): Promise<HistoryLine[]> {
   const [at = null, run = null] = before?.split('~') ?? [];
-  const [query, values] = queryOf(asked);
-  return (await client.query<HistoryLine>(query, [at, run, ...values])).rows;
+  const [ask, values] = questionOf(asked);
+  return ask(client, at, run, ...values);
 }
 
-function queryOf(asked: Asked): [typeof historyOfVehicle, (string | null)[]] {
+function questionOf(asked: Asked): [typeof historyOfVehicle, (string | null)[]] {
   switch (asked.by) {
     case 'vehicle':
       return [historyOfVehicle, [asked.vin]];

@@ -6,7 +6,7 @@ import { AppError, toWire } from '@stennet/core/errors';
 import { classify, type Arrival } from '@stennet/core/exchange';
 import type { Sheet } from '@stennet/core/procedure';
 import type { Client } from '../db/database';
-import { draftsOf, revisionsOf, saveDraft, type Acting } from '../db/drafts';
+import { draftsOf, revisionsOf, saveDraft, type Acting } from '../db/keepDrafts';
 import { keepSheet } from '../db/keepSheet';
 import { register, requirePerson, type Deps } from '../http/serve';
 import { arrivingSheets, type Arriving } from './arrivingSheets';

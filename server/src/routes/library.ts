@@ -5,13 +5,10 @@ import type { Library, DraftReply } from '@stennet/core/contract/run';
 import { AppError } from '@stennet/core/errors';
 import type { Sheet } from '@stennet/core/procedure';
 import type { Client } from '../db/database';
-import { approveDrafts, draftIn, isSoleLead, saveDraft, type Acting } from '../db/drafts';
-import countStanding from '../db/queries/countStanding.sql';
-import deleteDrafts from '../db/queries/deleteDrafts.sql';
-import listDrafts from '../db/queries/listDrafts.sql';
-import listLibraryChanges from '../db/queries/listLibraryChanges.sql';
-import listReplaced from '../db/queries/listReplaced.sql';
-import { relatedTo, standingSheet, type SheetRow } from '../db/sheets';
+import { approveDrafts, draftIn, isSoleLead, saveDraft, type Acting } from '../db/keepDrafts';
+import { countStanding, listLibraryChanges, listReplaced } from '../db/sheets';
+import { deleteDrafts, listDrafts } from '../db/drafts';
+import { relatedTo, standingSheet } from '../db/standingSheets';
 import { serve, type Call, type Deps } from '../http/serve';
 import type { RouteName } from '@stennet/core/contract';
 
@@ -30,11 +27,11 @@ const acting = <R extends RouteName>({ session, deps }: Call<R>): Acting => ({
  */
 export function libraryRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'library', async ({ client }): Promise<Library> => {
-    const [standing] = (await client.query<{ standing: number }>(countStanding)).rows;
+    const [standing] = await countStanding(client);
     return {
       standing: standing?.standing ?? 0,
-      drafts: (await client.query<Library['drafts'][number]>(listDrafts)).rows,
-      replaced: (await client.query<Library['replaced'][number]>(listReplaced)).rows,
+      drafts: await listDrafts(client),
+      replaced: await listReplaced(client),
       soleLead: await isSoleLead(client),
     };
   });
@@ -51,7 +48,7 @@ export function libraryRoutes(app: Express, deps: Deps): void {
     const row = await draftIn(client, params.sheet ?? '');
     if (row.version !== body.version)
       throw new AppError('DRAFT_CHANGED', { by: row.editor_name, at: row.edited_at.toISOString() });
-    await client.query(deleteDrafts, [[row.sheet]]);
+    await deleteDrafts(client, [row.sheet]);
     return { ok: true };
   });
   serve(app, deps, 'approveDrafts', async (call) => ({
@@ -84,9 +81,7 @@ async function changesAfter(
   after: string | undefined,
 ): Promise<{ sheets: Sheet[]; after: string | null; more: boolean }> {
   const [change = '-1', sheet = '', revision = ''] = after?.split(':') ?? [];
-  const { rows } = await client.query<
-    SheetRow & { sheet: string; revision: string; change: string }
-  >(listLibraryChanges, [change, sheet, revision, CHANGES]);
+  const rows = await listLibraryChanges(client, change, sheet, revision, CHANGES);
   const last = rows.at(-1);
   return {
     sheets: rows.map(standingSheet),

@@ -6,10 +6,10 @@ import { PartsQuery, type Order } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { readSheet } from '@stennet/core/procedure';
 import type { Client } from '../db/database';
-import listOrderSheets from '../db/queries/listOrderSheets.sql';
+import { listOrderSheets } from '../db/orders';
 import { namesIn, register, requirePerson, type Deps } from '../http/serve';
 import { partsPaper } from '../print/partsPaper';
-import { orderIn } from './orders';
+import { orderIn } from '../order/findOrder';
 
 /** What has to be ordered and laid out, as a table or on paper. */
 export function partsListRoutes(app: Express, deps: Deps): void {
@@ -34,10 +34,7 @@ export function partsListRoutes(app: Express, deps: Deps): void {
 
 async function listOf(client: Client, id: string): Promise<{ order: Order; lines: PartLine[] }> {
   const order = await orderIn(client, id);
-  const { rows } = await client.query<{ job: string; joint: string; name: string; body: string }>(
-    listOrderSheets,
-    [order.id],
-  );
+  const rows = await listOrderSheets(client, order.id);
   const joints = rows.map((r) => ({
     job: r.job,
     joint: r.joint,

@@ -1,30 +1,25 @@
 import type { Express, Request } from 'express';
 import type { BodyOf } from '@stennet/core/contract/run';
-import {
-  isAllowed,
-  type Person,
-  type Role,
-  type SecurityKind,
-  type SecurityLine,
-  type SessionLine,
-} from '@stennet/core/contract';
+import { isAllowed, type Role, type SecurityKind } from '@stennet/core/contract';
 import { nameKey, nameLook } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
-import { brokenConstraint, onlyRow, type Client } from '../db/database';
-import addPerson from '../db/queries/addPerson.sql';
-import countOtherLeads from '../db/queries/countOtherLeads.sql';
-import endOneSession from '../db/queries/endOneSession.sql';
-import forgetPerson from '../db/queries/forgetPerson.sql';
-import listPeople from '../db/queries/listPeople.sql';
-import listSecurity from '../db/queries/listSecurity.sql';
-import listSessions from '../db/queries/listSessions.sql';
-import savePerson from '../db/queries/savePerson.sql';
+import { brokenConstraint, type Client } from '../db/database';
+import {
+  addPerson,
+  countOtherLeads,
+  forgetPerson,
+  listPeople,
+  listSecurity,
+  savePerson,
+} from '../db/people';
+import { endOneSession, listSessions } from '../db/sessions';
 import { assertGoodPassword, hashPassword } from '../http/passwords';
 import { assertOwnPassword } from '../http/pins';
 import { noteAtDoor } from '../http/securityLog';
 import { namesIn, parseBody, register, requirePerson, serve, type Deps } from '../http/serve';
 import { hashOf, isSameSession, type Session } from '../http/session';
 import { makeCode, spokenCode } from '../http/spokenCode';
+import { changePassword, endOtherSessions, giveCode } from '../db/door';
 
 const CODE_HOURS = 24;
 const LINES = 200;
@@ -35,7 +30,7 @@ const LINES = 200;
  */
 export function peopleRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'people', async ({ client }) => ({
-    people: (await client.query<Person>(listPeople)).rows,
+    people: await listPeople(client),
   }));
   register(app, 'addPerson', async (req, res) => {
     const session = await requirePerson(deps, 'addPerson', req);
@@ -61,7 +56,7 @@ export function peopleRoutes(app: Express, deps: Deps): void {
   passwordRoutes(app, deps);
   sessionsOfPeople(app, deps);
   serve(app, deps, 'security', async ({ client }) => ({
-    events: (await client.query<SecurityLine>(listSecurity, [LINES])).rows,
+    events: await listSecurity(client, LINES),
   }));
 }
 
@@ -73,13 +68,7 @@ function passwordRoutes(app: Express, deps: Deps): void {
     const code = makeCode();
     const until = new Date(deps.now().getTime() + CODE_HOURS * 3_600_000);
     await atWork(deps, req, session, 'codeGiven', person, async (client) => {
-      const [row] = (
-        await client.query<{ given: boolean }>('select give_code($1, $2, $3) as given', [
-          person,
-          hashOf(spokenCode(code)),
-          until,
-        ])
-      ).rows;
+      const [row] = await giveCode(client, person, hashOf(spokenCode(code)), until);
       if (!row?.given) throw new AppError('CODE_ELSEWHERE');
     });
     res.json({ code, hours: CODE_HOURS });
@@ -91,19 +80,10 @@ function passwordRoutes(app: Express, deps: Deps): void {
     assertGoodPassword(password, [session.person.name, session.shop.name]);
     const hash = await hashPassword(password);
     await atWork(deps, req, session, 'passwordChanged', session.person.id, async (client) => {
-      const [row] = (
-        await client.query<{ changed: boolean }>('select change_password($1, $2, $3) as changed', [
-          session.person.id,
-          known,
-          hash,
-        ])
-      ).rows;
-      if (!row?.changed) throw new AppError('SIGN_IN_WRONG');
+      const [row] = await changePassword(client, session.person.id, known, hash);
+      if (!row?.given) throw new AppError('SIGN_IN_WRONG');
       // Everywhere else whoever knew the old one is out.
-      await client.query(
-        'select ends_sessions($1, (select token_hash from session where shop = current_shop() and id = $2), $3)',
-        [session.person.id, session.id, deps.now()],
-      );
+      await endOtherSessions(client, session.person.id, session.id, deps.now());
     });
     res.json({ ok: true });
   });
@@ -115,13 +95,7 @@ function sessionsOfPeople(app: Express, deps: Deps): void {
     const person = ownOrLeads(session, req);
     const rows = await deps.db.inShop(
       session.shop.id,
-      async (c) =>
-        (
-          await c.query<Omit<SessionLine, 'isThis'> & { token_hash: Buffer }>(listSessions, [
-            person,
-            deps.now(),
-          ])
-        ).rows,
+      async (c) => await listSessions(c, person, deps.now()),
     );
     res.json({
       sessions: rows.map(({ token_hash, ...line }) => ({
@@ -134,9 +108,8 @@ function sessionsOfPeople(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'endSessions', req);
     const person = ownOrLeads(session, req);
     await atWork(deps, req, session, 'sessionEnded', person, async (client) => {
-      for (const { id } of (await client.query<SessionLine>(listSessions, [person, deps.now()]))
-        .rows)
-        if (id !== session.id) await client.query(endOneSession, [id, person, deps.now()]);
+      for (const { id } of await listSessions(client, person, deps.now()))
+        if (id !== session.id) await endOneSession(client, id, person, deps.now());
     });
     res.json({ ok: true });
   });
@@ -144,10 +117,8 @@ function sessionsOfPeople(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'endSession', req);
     const person = ownOrLeads(session, req);
     await atWork(deps, req, session, 'sessionEnded', person, async (client) => {
-      onlyRow(
-        (await client.query(endOneSession, [namesIn(req).session, person, deps.now()])).rows,
-        new AppError('NOT_FOUND'),
-      );
+      const ended = await endOneSession(client, namesIn(req).session, person, deps.now());
+      if (ended === 0) throw new AppError('NOT_FOUND');
     });
     res.json({ ok: true });
   });
@@ -201,16 +172,7 @@ async function add(
 ): Promise<void> {
   const taken = new AppError('NAME_TAKEN', { name });
   try {
-    const [row] = (
-      await client.query<{ added: boolean }>(addPerson, [
-        id,
-        name,
-        nameKey(name),
-        nameLook(name),
-        hash,
-        role,
-      ])
-    ).rows;
+    const [row] = await addPerson(client, id, name, nameKey(name), nameLook(name), hash, role);
     if (!row?.added) throw taken;
   } catch (error) {
     throw brokenConstraint(error) ? taken : error;
@@ -226,11 +188,11 @@ async function save(
   { person, role, active }: { person: string; role: Role; active: boolean },
   now: Date,
 ): Promise<void> {
-  const others = (await client.query<{ n: number }>(countOtherLeads, [person])).rows[0]?.n ?? 0;
+  const others = (await countOtherLeads(client, person))[0]?.n ?? 0;
   if (others === 0 && !(role === 'lead' && active)) throw new AppError('LAST_LEAD');
-  onlyRow((await client.query(savePerson, [person, role, active])).rows, new AppError('NOT_FOUND'));
+  if ((await savePerson(client, person, role, active)) === 0) throw new AppError('NOT_FOUND');
   if (active) return;
-  await client.query(forgetPerson, [person]);
-  for (const { id } of (await client.query<SessionLine>(listSessions, [person, now])).rows)
-    await client.query(endOneSession, [id, person, now]);
+  await forgetPerson(client, person);
+  for (const { id } of await listSessions(client, person, now))
+    await endOneSession(client, id, person, now);
 }

@@ -5,11 +5,7 @@ import * as v from 'valibot';
 import { PieceQuery } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { onlyRow, type Client } from '../db/database';
-import deletePieces from '../db/queries/deletePieces.sql';
-import findPhoto from '../db/queries/findPhoto.sql';
-import insertPhoto from '../db/queries/insertPhoto.sql';
-import insertPiece from '../db/queries/insertPiece.sql';
-import listPieces from '../db/queries/listPieces.sql';
+import { deletePieces, findPhoto, insertPhoto, insertPiece, listPieces } from '../db/photos';
 import { namesIn, register, requirePerson, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
 
@@ -46,13 +42,14 @@ export function photoRoutes(app: Express, deps: Deps): void {
       return void res.json({ have: whole, photo: null, width: 0, height: 0 });
     if (createHash('sha256').update(whole).digest('hex') !== sent) {
       await deps.db.inShop(session.shop.id, (client) =>
-        client.query(deletePieces, [sent, session.person.id, new Date(0)]),
+        deletePieces(client, sent, session.person.id, new Date(0)),
       );
       throw new AppError('PHOTO_BROKEN');
     }
     const kept = await redrawn(whole);
     await deps.db.inShop(session.shop.id, async (client) => {
-      await client.query(insertPhoto, [
+      await insertPhoto(
+        client,
         session.shop.id,
         kept.photo,
         kept.bytes,
@@ -60,12 +57,13 @@ export function photoRoutes(app: Express, deps: Deps): void {
         kept.height,
         session.person.id,
         deps.now(),
-      ]);
-      await client.query(deletePieces, [
+      );
+      await deletePieces(
+        client,
         sent,
         session.person.id,
         new Date(deps.now().getTime() - LEFT_LYING_MS),
-      ]);
+      );
     });
     res.json({ have: size, photo: kept.photo, width: kept.width, height: kept.height });
   });
@@ -74,10 +72,7 @@ export function photoRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'photo', req);
     const { photo = '' } = namesIn(req);
     const row = await deps.db.inShop(session.shop.id, async (client) =>
-      onlyRow(
-        (await client.query<{ bytes: Buffer }>(findPhoto, [photo])).rows,
-        new AppError('NOT_FOUND'),
-      ),
+      onlyRow(await findPhoto(client, photo), new AppError('NOT_FOUND')),
     );
     res.set('Content-Type', 'image/jpeg');
     // The address is the content, so it never becomes another picture; whether it may be seen is
@@ -96,11 +91,8 @@ async function gather(
   now: Date,
 ): Promise<Buffer | number> {
   if (piece.length > 0)
-    await client.query(insertPiece, [session.shop.id, sent, session.person.id, start, piece, now]);
-  const { rows } = await client.query<{ start: number; bytes: Buffer }>(listPieces, [
-    sent,
-    session.person.id,
-  ]);
+    await insertPiece(client, session.shop.id, sent, session.person.id, start, piece, now);
+  const rows = await listPieces(client, sent, session.person.id);
   let have = 0;
   const whole: Buffer[] = [];
   for (const row of rows) {

@@ -3,8 +3,8 @@ import * as v from 'valibot';
 import { DiscQuery } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { onlyRow } from '../db/database';
-import findSheetRevision from '../db/queries/findSheetRevision.sql';
-import { standingSheet, type SheetRow } from '../db/sheets';
+import { findSheetRevision } from '../db/sheets';
+import { standingSheet } from '../db/standingSheets';
 import { namesIn, register, requirePerson, type Deps } from '../http/serve';
 import { discPaper } from '../print/discPaper';
 import { sheetPaper } from '../print/sheetPaper';
@@ -15,11 +15,7 @@ export function printRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'printSheet', req);
     const { sheet = '', revision = '' } = namesIn(req);
     const row = await deps.db.inShop(session.shop.id, async (client) =>
-      onlyRow(
-        (await client.query<SheetRow & { hash: string }>(findSheetRevision, [sheet, revision]))
-          .rows,
-        new AppError('NOT_FOUND'),
-      ),
+      onlyRow(await findSheetRevision(client, sheet, revision), new AppError('NOT_FOUND')),
     );
     const doc = sheetPaper({
       sheet: standingSheet(row),
@@ -39,10 +35,7 @@ export function printRoutes(app: Express, deps: Deps): void {
     const asked = v.safeParse(DiscQuery, req.query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'drive' });
     const row = await deps.db.inShop(session.shop.id, async (client) =>
-      onlyRow(
-        (await client.query<SheetRow>(findSheetRevision, [sheet, revision])).rows,
-        new AppError('NOT_FOUND'),
-      ),
+      onlyRow(await findSheetRevision(client, sheet, revision), new AppError('NOT_FOUND')),
     );
     res.set('Content-Type', 'application/pdf');
     res.set('Content-Disposition', `inline; filename="angle-disc-${sheet}.pdf"`);

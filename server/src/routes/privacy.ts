@@ -2,9 +2,8 @@ import type { Express } from 'express';
 import type { BodyOf } from '@stennet/core/contract/run';
 import { AppError } from '@stennet/core/errors';
 import type { Client } from '../db/database';
-import eraseCustomer from '../db/queries/eraseCustomer.sql';
-import eraseDue from '../db/queries/eraseDue.sql';
-import lastOfJournal from '../db/queries/lastOfJournal.sql';
+import { eraseCustomer, eraseDue } from '../db/orders';
+import { lastOfJournal } from '../db/journal';
 import { noteAtDoor } from '../http/securityLog';
 import { namesIn, parseBody, register, requirePerson, serve, type Deps } from '../http/serve';
 import { checkpointOf } from '../journal/journal';
@@ -21,7 +20,7 @@ export function privacyRoutes(app: Express, deps: Deps): void {
       (parseBody('eraseCustomer', req) as BodyOf<'eraseCustomer'>).own,
     );
     const erased = await deps.db.inShop(session.shop.id, async (client) => {
-      const [row] = (await client.query<{ erased: number }>(eraseCustomer, [order])).rows;
+      const [row] = await eraseCustomer(client, order);
       if (!row?.erased) throw new AppError('ERASE_OPEN');
       await noteAtDoor(client, req, {
         shop: session.shop.id,
@@ -35,9 +34,7 @@ export function privacyRoutes(app: Express, deps: Deps): void {
   });
 
   serve(app, deps, 'witness', async ({ client, session, res }) => {
-    const [last] = (
-      await client.query<{ place: string; hash: string; seal: string }>(lastOfJournal)
-    ).rows;
+    const [last] = await lastOfJournal(client);
     if (!last) throw new AppError('NOT_FOUND');
     res.set(
       'Content-Disposition',
@@ -49,4 +46,4 @@ export function privacyRoutes(app: Express, deps: Deps): void {
 
 /** Done as people come in: a shop that nobody enters needs no clock of its own. */
 export const eraseWhatIsDue = (client: Client, now: Date): Promise<unknown> =>
-  client.query(eraseDue, [now]);
+  eraseDue(client, now);

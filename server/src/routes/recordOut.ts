@@ -13,14 +13,14 @@ import {
   tracesNamed,
 } from '@stennet/core/record';
 import type { Client } from '../db/database';
-import findPhoto from '../db/queries/findPhoto.sql';
-import listOrderSheets from '../db/queries/listOrderSheets.sql';
-import listRunsOfOrder from '../db/queries/listRunsOfOrder.sql';
+import { findPhoto } from '../db/photos';
+import { listOrderSheets } from '../db/orders';
+import { listRunsOfOrder } from '../db/runs';
 import { namesIn, register, requirePerson, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
 import { handOverPaper } from '../print/handOverPaper';
 import { recordPaper } from '../print/recordPaper';
-import { orderIn } from './orders';
+import { orderIn } from '../order/findOrder';
 import { tracesOf } from './traces';
 import { packArchive } from '../record/archive';
 import { faultFound, keptRecord, recordFileOf, type KeptRecord } from '../record/readRecord';
@@ -68,7 +68,7 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'handOver', req);
     const { order, sheets } = await deps.db.inShop(session.shop.id, async (client) => {
       const order = await orderIn(client, namesIn(req).order ?? '');
-      const { rows } = await client.query<{ body: string }>(listOrderSheets, [order.id]);
+      const rows = await listOrderSheets(client, order.id);
       return { order, sheets: rows.map((r): Sheet => readSheet(JSON.parse(r.body))) };
     });
     res.set(
@@ -150,8 +150,7 @@ async function archiveOf(
     'order.json': text({ format: 'stennet-order', v: 1, order }),
   };
   const traced: string[] = [];
-  for (const { id: run } of (await client.query<{ id: string }>(listRunsOfOrder, [order.id]))
-    .rows) {
+  for (const { id: run } of await listRunsOfOrder(client, order.id)) {
     const kept = await keptRecord(client, run);
     files[`records/${run}.json`] = text(
       recordFileOf(kept, session.shop, deps.keys.of(session.shop.id)),
@@ -163,7 +162,7 @@ async function archiveOf(
   for (const photo of new Set(
     order.entries.flatMap((e) => (e.body.kind === 'photo' ? [e.body.photo] : [])),
   )) {
-    const [row] = (await client.query<{ bytes: Buffer }>(findPhoto, [photo])).rows;
+    const [row] = await findPhoto(client, photo);
     if (row) files[`photos/${photo}.jpg`] = row.bytes;
   }
   return { order, files };

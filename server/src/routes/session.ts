@@ -1,6 +1,6 @@
 import type { Express, Request } from 'express';
 import type { BodyOf } from '@stennet/core/contract/run';
-import { nameKey, type Me, type Role } from '@stennet/core/contract';
+import { nameKey, type Me } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import type { Client } from '../db/database';
 import { compareGuess, type Limit } from '../http/guesses';
@@ -18,6 +18,15 @@ import {
 } from '../http/session';
 import { eraseWhatIsDue } from './privacy';
 import { spokenCode } from '../http/spokenCode';
+import {
+  endEverySession,
+  findAccount,
+  forgetDevices,
+  knowsDevice,
+  listShopsOf,
+  noteDevice,
+  takeCode,
+} from '../db/door';
 
 /** Signing in, with a password or with a code that a lead has given, and out again. */
 export function sessionRoutes(app: Express, deps: Deps): void {
@@ -30,7 +39,7 @@ export function sessionRoutes(app: Express, deps: Deps): void {
   register(app, 'useCode', async (req, res) => {
     const { name, code, password } = parseBody('useCode', req) as BodyOf<'useCode'>;
     assertGoodPassword(password, [name]);
-    const account = await takeCode(deps, req, { name, code, password });
+    const account = await passwordByCode(deps, req, { name, code, password });
     await enter(deps, coming(deps, req, res), account, 'codeUsed');
   });
 
@@ -80,7 +89,7 @@ async function enter(
   const [first] = shops;
   if (!first) throw new AppError('HAS_LEFT');
   const device = nameDevice(at);
-  await deps.db.atDoor((c) => c.query('select note_device($1, $2, $3)', [device, account, at.now]));
+  await deps.db.atDoor((c) => noteDevice(c, device, account, at.now));
   await deps.db.inShop(first.id, async (c) => {
     await noteAtDoor(c, at.req, { shop: first.id, now: at.now, kind, person: account });
     await eraseWhatIsDue(c, at.now);
@@ -112,15 +121,7 @@ async function limitsOf(
   const isKnown =
     account !== undefined &&
     device !== null &&
-    (await deps.db.atDoor(
-      async (c) =>
-        (
-          await c.query<{ known: boolean }>('select knows_device($1, $2) as known', [
-            device,
-            account.id,
-          ])
-        ).rows[0]?.known,
-    ));
+    (await deps.db.atDoor(async (c) => (await knowsDevice(c, device, account.id))[0]?.given));
   if (isKnown)
     return { own: [limit(`name:${key}:device:${device.toString('hex')}`, 5)], shared: [] };
   const address = req.ip ?? '';
@@ -131,10 +132,7 @@ async function limitsOf(
 }
 
 const accountNamed = (deps: Deps, key: string): Promise<Account | undefined> =>
-  deps.db.atDoor(
-    async (c) =>
-      (await c.query<Account>('select id, password_hash from find_account($1)', [key])).rows[0],
-  );
+  deps.db.atDoor(async (c) => (await findAccount(c, key))[0]);
 
 /** @throws AppError SIGN_IN_WRONG, SIGN_IN_LIMITED */
 async function passwordOf(
@@ -155,7 +153,7 @@ async function passwordOf(
 }
 
 /** @throws AppError CODE_WRONG, SIGN_IN_LIMITED */
-async function takeCode(
+async function passwordByCode(
   deps: Deps,
   req: Request,
   { name, code, password }: { name: string; code: string; password: string },
@@ -167,14 +165,7 @@ async function takeCode(
     account !== undefined &&
     (await deps.db.atDoor(
       async (c) =>
-        (
-          await c.query<{ taken: boolean }>('select take_code($1, $2, $3, $4) as taken', [
-            account.id,
-            hashOf(spokenCode(code)),
-            hash,
-            deps.now(),
-          ])
-        ).rows[0]?.taken,
+        (await takeCode(c, account.id, hashOf(spokenCode(code)), hash, deps.now()))[0]?.given,
     )) === true;
   const fits = await compareGuess(
     deps,
@@ -185,8 +176,8 @@ async function takeCode(
   if (fits && account) {
     // Whoever had the old password is out, wherever they are.
     await deps.db.atDoor(async (c) => {
-      await c.query('select ends_sessions($1, null, $2)', [account.id, deps.now()]);
-      await c.query('select forget_devices($1)', [account.id]);
+      await endEverySession(c, account.id, deps.now());
+      await forgetDevices(c, account.id);
     });
     return account.id;
   }
@@ -210,9 +201,6 @@ async function noteWrong(deps: Deps, req: Request, account: Account | undefined)
 }
 
 export async function shopsOf(client: Client, account: string): Promise<Me['shops']> {
-  const { rows } = await client.query<{ shop: string; shop_name: string; role: Role }>(
-    'select shop, shop_name, role from shops_of($1)',
-    [account],
-  );
+  const rows = await listShopsOf(client, account);
   return rows.map((r) => ({ id: r.shop, name: r.shop_name, role: r.role }));
 }

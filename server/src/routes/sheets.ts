@@ -1,15 +1,12 @@
 import type { Express } from 'express';
 import * as v from 'valibot';
 import { FindQuery } from '@stennet/core/contract';
-import type { SheetBrief, SheetReply } from '@stennet/core/contract/run';
+import type { SheetReply } from '@stennet/core/contract/run';
 import { AppError } from '@stennet/core/errors';
 import { wordsOf } from '@stennet/core/find';
 import { onlyRow, type Client } from '../db/database';
-import findSheetRevision from '../db/queries/findSheetRevision.sql';
-import listSheetPlaces from '../db/queries/listSheetPlaces.sql';
-import listSheets from '../db/queries/listSheets.sql';
-import listSheetUses from '../db/queries/listSheetUses.sql';
-import { relatedTo, standingSheet, type SheetRow } from '../db/sheets';
+import { findSheetRevision, listSheetPlaces, listSheetUses, listSheets } from '../db/sheets';
+import { relatedTo, standingSheet } from '../db/standingSheets';
 import { searchSheets } from '../db/searchSheets';
 import { serve, type Deps } from '../http/serve';
 
@@ -24,37 +21,22 @@ export function sheetRoutes(app: Express, deps: Deps): void {
     const typed = wordsOf(q).slice(0, 8);
     if (typed.length === 0)
       return {
-        sheets: (
-          await client.query<{ brief: SheetBrief }>(listSheets, [...place, MOST_HITS])
-        ).rows.map((r) => r.brief),
+        sheets: (await listSheets(client, ...place, MOST_HITS)).map((r) => r.brief),
       };
     return { sheets: await searchSheets(client, typed, place, MOST_HITS) };
   });
   serve(app, deps, 'sheetPlaces', async ({ client }) => ({
-    places: (await client.query(listSheetPlaces)).rows,
+    places: await listSheetPlaces(client),
   }));
   serve(app, deps, 'sheet', async ({ client, params }) =>
     sheetPage(client, params.sheet ?? '', params.revision ?? ''),
   );
 }
 
-interface PageRow extends SheetRow {
-  hash: string;
-  approver: string | null;
-  approved_at: string | null;
-  draft_editor: string | null;
-  draft_at: string | null;
-}
-
 async function sheetPage(client: Client, id: string, revision: string): Promise<SheetReply> {
-  const row = onlyRow(
-    (await client.query<PageRow>(findSheetRevision, [id, revision])).rows,
-    new AppError('NOT_FOUND'),
-  );
+  const row = onlyRow(await findSheetRevision(client, id, revision), new AppError('NOT_FOUND'));
   const sheet = standingSheet(row);
-  const uses = (
-    await client.query<SheetReply['uses'][number] & { order_id: string }>(listSheetUses, [id])
-  ).rows;
+  const uses = await listSheetUses(client, id);
   return {
     sheet,
     hash: row.hash,

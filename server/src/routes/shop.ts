@@ -1,6 +1,6 @@
 import type { Express } from 'express';
 import type { BodyOf } from '@stennet/core/contract/run';
-import saveShop from '../db/queries/saveShop.sql';
+import { saveShop } from '../db/shops';
 import { noteAtDoor } from '../http/securityLog';
 import { parseBody, register, requirePerson, type Deps } from '../http/serve';
 import { assertAgain } from './people';
@@ -15,7 +15,7 @@ export function shopRoutes(app: Express, deps: Deps): void {
     ) as BodyOf<'saveShop'>;
     if (session.shop.secondSignature && !secondSignature) await assertAgain(deps, session, own);
     await deps.db.inShop(session.shop.id, async (client) => {
-      await client.query(saveShop, [secondSignature, timeZone, idleMinutes, retentionMonths]);
+      await saveShop(client, secondSignature, timeZone, idleMinutes, retentionMonths);
       await noteAtDoor(client, req, {
         shop: session.shop.id,
         now: deps.now(),

@@ -13,9 +13,8 @@ import {
 } from '@stennet/core/record';
 import { replay } from '@stennet/core/run';
 import { brokenConstraint, type Client } from '../db/database';
-import insertSignedWord from '../db/queries/insertSignedWord.sql';
-import lockRun from '../db/queries/lockRun.sql';
-import setSigning from '../db/queries/setSigning.sql';
+import { insertSignedWord, setSigning } from '../db/records';
+import { lockRun } from '../db/runs';
 import { serve, type Call, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
 import { faultFound, isFor, keptRecord, type KeptRecord } from '../record/readRecord';
@@ -83,7 +82,7 @@ function mayNotSign(kept: KeptRecord, fault: Fault | null): AppError | null {
 export async function sign({ client, params, body, session, deps }: SignCall): Promise<KeptRecord> {
   const run = params.run ?? '';
   // Whoever signs waits for whoever writes.
-  await client.query(lockRun, [run]);
+  await lockRun(client, run);
   const kept = await keptRecord(client, run);
   // Sent again after a lost answer.
   if (kept.words.some((w) => w.id === body.id)) return kept;
@@ -152,7 +151,8 @@ async function keep(
   const body = wordText(word);
   const signature = deps.keys.of(session.shop.id).sign(body);
   try {
-    await client.query(insertSignedWord, [
+    await insertSignedWord(
+      client,
       word.shop,
       word.run,
       kept.signatures.length + 1,
@@ -162,13 +162,14 @@ async function keep(
       body,
       signature,
       word.at,
-    ]);
+    );
   } catch (error) {
     if (brokenConstraint(error)) throw new AppError('RECORD_ALREADY_SIGNED', { name: 'Somebody' });
     throw error;
   }
-  await client.query(setSigning, [
+  await setSigning(
+    client,
     word.run,
     signingState([...kept.words, word], wantsSecond(kept, session)),
-  ]);
+  );
 }

@@ -5,12 +5,9 @@ import { StatementSchema, type Statement } from '@stennet/core/run';
 import type { Say } from '@stennet/core/contract/run';
 import * as v from 'valibot';
 import { onlyRow, type Client } from '../db/database';
-import findPin from '../db/queries/findPin.sql';
-import forgetGuesses from '../db/queries/forgetGuesses.sql';
-import findRun from '../db/queries/findRun.sql';
-import insertStatement from '../db/queries/insertStatement.sql';
-import listStatements from '../db/queries/listStatements.sql';
-import savePin from '../db/queries/savePin.sql';
+import { findPin, savePin } from '../db/people';
+import { forgetGuesses } from '../db/sessions';
+import { findRun, insertStatement, listStatements } from '../db/runs';
 import { hashPassword } from '../http/passwords';
 import { assertOwnPassword, assertPin, pinKey } from '../http/pins';
 import { noteAtDoor } from '../http/securityLog';
@@ -24,7 +21,7 @@ import type { Session } from '../http/session';
  */
 export function statementRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'statements', async ({ client, params }) => {
-    onlyRow((await client.query(findRun, [params.run])).rows, new AppError('RUN_UNKNOWN'));
+    onlyRow(await findRun(client, params.run), new AppError('RUN_UNKNOWN'));
     return { statements: await statementsOf(client, params.run ?? '') };
   });
 
@@ -33,7 +30,7 @@ export function statementRoutes(app: Express, deps: Deps): void {
     const { run = '' } = namesIn(req);
     const body = parseBody('sayStatement', req) as Said;
     await deps.db.inShop(session.shop.id, async (client) =>
-      onlyRow((await client.query(findRun, [run])).rows, new AppError('RUN_UNKNOWN')),
+      onlyRow(await findRun(client, run), new AppError('RUN_UNKNOWN')),
     );
     // Counted outside the transaction that may be rolled back.
     if (body.say.kind === 'note') assertOwnNote(session, body);
@@ -61,9 +58,9 @@ export function statementRoutes(app: Express, deps: Deps): void {
     await assertOwnPassword(deps, session.person.id, password);
     const hash = await hashPassword(pin);
     await deps.db.inShop(session.shop.id, async (client) => {
-      await client.query(savePin, [session.shop.id, session.person.id, hash, deps.now()]);
+      await savePin(client, session.shop.id, session.person.id, hash, deps.now());
       // Guesses at the PIN before say nothing of the new one.
-      await client.query(forgetGuesses, [pinKey(session.shop.id, session.person.id)]);
+      await forgetGuesses(client, pinKey(session.shop.id, session.person.id));
       await noteAtDoor(client, req, {
         shop: session.shop.id,
         now: deps.now(),
@@ -85,7 +82,7 @@ interface Said {
 }
 
 async function statementsOf(client: Client, run: string): Promise<Statement[]> {
-  return (await client.query<{ body: string }>(listStatements, [run])).rows.map((r) =>
+  return (await listStatements(client, run)).map((r) =>
     v.parse(StatementSchema, JSON.parse(r.body)),
   );
 }
@@ -107,7 +104,7 @@ async function keep(
     ...(text ? { text } : {}),
     ...say,
   });
-  await client.query(insertStatement, [shop, id, run, lead, canonicalJson(statement), now]);
+  await insertStatement(client, shop, id, run, lead, canonicalJson(statement), now);
   return statement;
 }
 
@@ -129,11 +126,7 @@ async function assertLead(
     return;
   }
   const row = await deps.db.inShop(session.shop.id, async (client) =>
-    onlyRow(
-      (await client.query<{ name: string; role: string; hash: string | null }>(findPin, [lead]))
-        .rows,
-      new AppError('NOT_LEAD'),
-    ),
+    onlyRow(await findPin(client, lead), new AppError('NOT_LEAD')),
   );
   if (row.role !== 'lead') throw new AppError('NOT_LEAD');
   await assertPin(

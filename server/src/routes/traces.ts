@@ -4,8 +4,7 @@ import { canonicalJson, traceName } from '@stennet/core/record';
 import { TraceSchema, type Trace } from '@stennet/core/trace';
 import * as v from 'valibot';
 import { onlyRow, type Client } from '../db/database';
-import findTraces from '../db/queries/findTraces.sql';
-import insertTrace from '../db/queries/insertTrace.sql';
+import { findTraces, insertTrace } from '../db/traces';
 import { serve, type Deps } from '../http/serve';
 
 /**
@@ -17,13 +16,14 @@ export function traceRoutes(app: Express, deps: Deps): void {
     // From another program a trace may come with fields in another order: its name is that of its
     // canonical form.
     if (traceName(body) !== params.trace) throw new AppError('TRACE_BROKEN');
-    await client.query(insertTrace, [
+    await insertTrace(
+      client,
       session.shop.id,
       params.trace,
       canonicalJson(body),
       session.person.id,
       deps.now(),
-    ]);
+    );
     return { ok: true };
   });
 
@@ -40,10 +40,7 @@ export async function tracesOf(
   client: Client,
   names: readonly string[],
 ): Promise<Map<string, Trace>> {
-  const { rows } =
-    names.length === 0
-      ? { rows: [] }
-      : await client.query<{ trace: string; body: string }>(findTraces, [names]);
+  const rows = names.length === 0 ? [] : await findTraces(client, names);
   return new Map(
     rows.flatMap(({ trace, body }) => {
       const parsed = v.safeParse(TraceSchema, JSON.parse(body));

@@ -9,20 +9,23 @@ import {
   type OrderState,
 } from '@stennet/core/order';
 import { brokenConstraint, onlyRow, type Client } from '../db/database';
-import findEntry from '../db/queries/findEntry.sql';
-import findOrderChange from '../db/queries/findOrderChange.sql';
-import insertEntry from '../db/queries/insertEntry.sql';
-import insertJob from '../db/queries/insertJob.sql';
-import listOwnRuns from '../db/queries/listOwnRuns.sql';
-import insertOrder from '../db/queries/insertOrder.sql';
-import lockOrderNumbers from '../db/queries/lockOrderNumbers.sql';
-import nextOrderNumber from '../db/queries/nextOrderNumber.sql';
-import updateOrder from '../db/queries/updateOrder.sql';
-import updateOrderState from '../db/queries/updateOrderState.sql';
+import {
+  findEntry,
+  findOrderChange,
+  insertEntry,
+  insertJob,
+  insertOrder,
+  listOwnRuns,
+  lockOrderNumbers,
+  nextOrderNumber,
+  updateOrder,
+  updateOrderState,
+} from '../db/orders';
 import { canonicalJson } from '@stennet/core/record';
 import { expectAnew } from '../followUps/keepFollowUps';
-import { serve, type Deps } from '../http/serve';
-import { assertStanding, keepJoint, orderIn } from './orders';
+import { type Call, serve, type Deps } from '../http/serve';
+import { assertStanding, keepJoint } from './orders';
+import { orderIn } from '../order/findOrder';
 
 /**
  * Repair orders are written here; whoever saves on what somebody else has changed meanwhile is
@@ -32,14 +35,8 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'createOrder', async ({ client, body, session, deps: { now } }) => {
     const number = body.head.number ?? (await freshNumber(client));
     const head = { ...body.head, number };
-    const { rowCount } = await unlessTaken(number, () =>
-      client.query(insertOrder, [
-        session.shop.id,
-        body.order,
-        ...columns(head),
-        session.person.id,
-        now(),
-      ]),
+    const rowCount = await unlessTaken(number, () =>
+      insertOrder(client, session.shop.id, body.order, ...columns(head), session.person.id, now()),
     );
     if (rowCount === 0) assertSame(await orderIn(client, body.order), head);
     await expectAnew(client, head.vehicle.vin.toUpperCase(), head.vehicle.built);
@@ -48,14 +45,8 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
 
   serve(app, deps, 'saveOrder', async ({ client, params, body, session, deps: { now } }) => {
     const order = params.order ?? '';
-    const { rowCount } = await unlessTaken(body.head.number, () =>
-      client.query(updateOrder, [
-        order,
-        body.version,
-        ...columns(body.head),
-        session.person.id,
-        now(),
-      ]),
+    const rowCount = await unlessTaken(body.head.number, () =>
+      updateOrder(client, order, body.version, ...columns(body.head), session.person.id, now()),
     );
     if (rowCount === 0) throw await changed(client, order);
     await expectAnew(client, body.head.vehicle.vin.toUpperCase(), body.head.vehicle.built);
@@ -68,13 +59,14 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
     assertMayBecome(order, body.state);
     if (order.state === 'toCheck' && body.state === 'done')
       await assertCheckedByAnother(client, order.id, session.person.id);
-    const { rowCount } = await client.query(updateOrderState, [
+    const rowCount = await updateOrderState(
+      client,
       order.id,
       body.version,
       body.state,
       session.person.id,
       now(),
-    ]);
+    );
     if (rowCount === 0) throw await changed(client, order.id);
     return { ok: true };
   });
@@ -82,64 +74,69 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'addJob', async ({ client, params, body, session }) => {
     await orderIn(client, params.order);
     for (const joint of body.joints) await assertStanding(client, joint.sheet, joint.revision);
-    const { rowCount } = await client.query(insertJob, [
+    const rowCount = await insertJob(
+      client,
       session.shop.id,
       body.id,
       params.order,
       body.kind,
       body.title,
-    ]);
+    );
     if (rowCount === 0) assertSameJob(await orderIn(client, params.order), body);
     for (const { id, ...joint } of body.joints)
       await keepJoint(client, session.shop.id, { ...joint, joint: id, job: body.id });
     return { job: body.id };
   });
 
-  serve(app, deps, 'saveEntry', async ({ client, params, body, session, deps: { now } }) => {
-    const order = await orderIn(client, params.order);
-    const known = (await client.query<EntryRow>(findEntry, [params.entry])).rows[0];
-    if (known && known.repair_order !== order.id) throw new AppError('NOT_FOUND');
-    const text = canonicalJson(body.body);
-    // Sent again after a lost answer: the same on top of the same.
-    if (
-      known &&
-      known.version === body.version + 1 &&
-      known.body === text &&
-      known.gone === body.gone
-    )
-      return { version: known.version };
-    if ((known?.version ?? 0) !== body.version)
-      throw new AppError('ORDER_CHANGED', {
-        by: known?.by ?? 'Somebody',
-        at: known?.at.toISOString() ?? '',
-      });
-    try {
-      await client.query(insertEntry, [
-        session.shop.id,
-        params.entry,
-        body.version + 1,
-        order.id,
-        text,
-        body.gone,
-        session.person.id,
-        now(),
-      ]);
-    } catch (error) {
-      if (brokenConstraint(error) === 'order_entry_pkey')
-        throw new AppError('ORDER_CHANGED', { by: 'Somebody', at: now().toISOString() });
-      throw error;
-    }
-    return { version: body.version + 1 };
-  });
+  serve(app, deps, 'saveEntry', keepEntry);
 }
 
-interface EntryRow {
-  version: number;
-  body: string;
-  gone: boolean;
-  repair_order: string;
-  at: Date;
-  by: string;
+/**
+ * The next version of an entry, as a row of its own.
+ * @throws AppError ORDER_CHANGED when somebody else has written it meanwhile
+ */
+async function keepEntry({
+  client,
+  params,
+  body,
+  session,
+  deps: { now },
+}: Call<'saveEntry'>): Promise<{ version: number }> {
+  const order = await orderIn(client, params.order);
+  const known = (await findEntry(client, params.entry))[0];
+  if (known && known.repair_order !== order.id) throw new AppError('NOT_FOUND');
+  const text = canonicalJson(body.body);
+  // Sent again after a lost answer: the same on top of the same.
+  if (
+    known &&
+    known.version === body.version + 1 &&
+    known.body === text &&
+    known.gone === body.gone
+  )
+    return { version: known.version };
+  if ((known?.version ?? 0) !== body.version)
+    throw new AppError('ORDER_CHANGED', {
+      by: known?.by ?? 'Somebody',
+      at: known?.at.toISOString() ?? '',
+    });
+  try {
+    await insertEntry(
+      client,
+      session.shop.id,
+      params.entry,
+      body.version + 1,
+      order.id,
+      text,
+      body.gone,
+      session.person.id,
+      now(),
+    );
+  } catch (error) {
+    if (brokenConstraint(error) === 'order_entry_pkey')
+      throw new AppError('ORDER_CHANGED', { by: 'Somebody', at: now().toISOString() });
+    throw error;
+  }
+  return { version: body.version + 1 };
 }
 
 const columns = (h: OrderHead): unknown[] => [
@@ -168,8 +165,8 @@ function assertSameJob(order: Order, { id, title }: { id: string; title: string 
 
 /** Two at the counter at the same moment get two numbers. */
 async function freshNumber(client: Client): Promise<string> {
-  await client.query(lockOrderNumbers);
-  return String((await client.query<{ number: string }>(nextOrderNumber)).rows[0]?.number ?? 101);
+  await lockOrderNumbers(client);
+  return String((await nextOrderNumber(client))[0]?.number ?? 101);
 }
 
 async function unlessTaken<T>(number: string, work: () => Promise<T>): Promise<T> {
@@ -183,14 +180,7 @@ async function unlessTaken<T>(number: string, work: () => Promise<T>): Promise<T
 }
 
 async function changed(client: Client, order: string): Promise<AppError> {
-  const row = onlyRow(
-    (
-      await client.query<{ changed_by: string | null; changed_at: Date | null }>(findOrderChange, [
-        order,
-      ])
-    ).rows,
-    new AppError('NOT_FOUND'),
-  );
+  const row = onlyRow(await findOrderChange(client, order), new AppError('NOT_FOUND'));
   return new AppError('ORDER_CHANGED', {
     by: row.changed_by ?? 'Somebody',
     at: row.changed_at?.toISOString() ?? '',
@@ -206,8 +196,7 @@ async function assertCheckedByAnother(
   order: string,
   person: string,
 ): Promise<void> {
-  const own = (await client.query<{ signed_by_another: boolean }>(listOwnRuns, [order, person]))
-    .rows;
+  const own = await listOwnRuns(client, order, person);
   if (own.some((r) => !r.signed_by_another)) throw new AppError('OWN_WORK');
 }
 

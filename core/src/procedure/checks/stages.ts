@@ -134,6 +134,13 @@ function checkHistory(sheet: Sheet): Finding[] {
   return [...found.values()];
 }
 
+const isBelow = (target: Quantity | null, earlier: Quantity | null): boolean =>
+  target !== null &&
+  earlier !== null &&
+  isTorqueUnit(target) &&
+  isTorqueUnit(earlier) &&
+  convert(target, 'N.m') < convert(earlier, 'N.m') - 1e-9;
+
 function historyOf(deeds: readonly Deed[], seat: string): Finding[] {
   const findings: Finding[] = [];
   let torque: Quantity | null = null;
@@ -146,20 +153,12 @@ function historyOf(deeds: readonly Deed[], seat: string): Finding[] {
     const say = (code: Finding['code'], field: string, message: string): void =>
       void findings.push(finding(code, 'error', `stages.${index}.${field}`, message));
     if (action === 'torque' || action === 'stretch') {
-      if (
-        action === 'torque' &&
-        target &&
-        torque &&
-        isTorqueUnit(target) &&
-        isTorqueUnit(torque) &&
-        convert(target, 'N.m') < convert(torque, 'N.m') - 1e-9
-      ) {
+      if (action === 'torque' && isBelow(target, torque))
         say(
           'torqueBelowEarlier',
           'target',
           `“${stage.name}” is below what fastener ${seat} already has, and nothing is slackened between.`,
         );
-      }
       torque = action === 'torque' ? target : torque;
       tight = true;
     } else if (action === 'angle') {

@@ -1,5 +1,11 @@
 import { AppError } from '../../errors';
-import { plausibility, torqueLimit, evenFriction, type PlausibleFor } from '../../clamp';
+import {
+  plausibility,
+  torqueLimit,
+  evenFriction,
+  type PlausibleFor,
+  type Plausibility,
+} from '../../clamp';
 import { convert, plainText, units, type Quantity } from '../../quantity';
 import { frictionBands, hexHeadOf, propertyClassOf, threadOf } from '../../thread';
 import type { Group, Sheet } from '../sheet';
@@ -88,68 +94,50 @@ function checkTorque(
 ): Finding[] {
   const say = plainText(q);
   const what = `${group.thread.designation} ${group.propertyClass}`;
-  let p;
-  try {
-    p = plausibility(
-      q,
-      group.thread.designation,
-      group.propertyClass,
-      purpose,
-      group.thread.pitchMm,
-    );
-  } catch (error) {
-    if (error instanceof AppError)
-      return [
-        finding(
-          'implausible',
-          'note',
-          place,
-          `${what} is not known here; ${say} cannot be compared.`,
-        ),
-      ];
-    throw error;
+  const p = plausible(group, q, purpose);
+  if (!p) {
+    const unknown = `${what} is not known here; ${say} cannot be compared.`;
+    return [finding('implausible', 'note', place, unknown)];
   }
-  const slip = p.slips[0];
-  const asked = slip
-    ? [
-        finding(
-          'anotherUnit',
-          p.level === 'error' || p.level === 'warn' ? 'warning' : 'note',
-          place,
-          `${say} for ${what} would fit better as ${slip.as === 'deg' ? 'an angle' : slip.as === 'x10' || slip.as === '/10' ? `a value ${slip.as}` : units[slip.as].symbol}. Compare with the source’s own text.`,
-        ),
-      ]
-    : [];
+  const asked = p.slips.slice(0, 1).map((slip) => {
+    const as =
+      slip.as === 'deg'
+        ? 'an angle'
+        : slip.as === 'x10' || slip.as === '/10'
+          ? `a value ${slip.as}`
+          : units[slip.as].symbol;
+    return finding(
+      'anotherUnit',
+      p.level === 'error' || p.level === 'warn' ? 'warning' : 'note',
+      place,
+      `${say} for ${what} would fit better as ${as}. Compare with the source’s own text.`,
+    );
+  });
+  if (p.level === 'ok') return asked;
+  const [level, does] = SAID_OF_TORQUE[p.level];
   const share = `${Math.round(p.ratio * 100)} % of its yield torque at ordinary friction`;
-  switch (p.level) {
-    case 'error':
-      return [
-        finding('implausible', 'error', place, `“${stage.name}”: ${say} breaks ${what}: ${share}.`),
-        ...asked,
-      ];
-    case 'warn':
-      return [
-        finding(
-          'implausible',
-          'warning',
-          place,
-          `“${stage.name}”: ${say} passes yield of ${what}: ${share}.`,
-        ),
-        ...asked,
-      ];
-    case 'noteHigh':
-    case 'noteLow':
-      return [
-        finding(
-          'implausible',
-          'note',
-          place,
-          `“${stage.name}”: ${say} is ${p.level === 'noteHigh' ? 'high' : 'low'} for ${what}: ${share}.`,
-        ),
-        ...asked,
-      ];
-    case 'ok':
-      return asked;
+  const message = `“${stage.name}”: ${say} ${does} ${what}: ${share}.`;
+  return [finding('implausible', level, place, message), ...asked];
+}
+
+const SAID_OF_TORQUE: Record<
+  Exclude<Plausibility['level'], 'ok'>,
+  [level: Finding['level'], does: string]
+> = {
+  error: ['error', 'breaks'],
+  warn: ['warning', 'passes yield of'],
+  noteHigh: ['note', 'is high for'],
+  noteLow: ['note', 'is low for'],
+};
+
+/** null for a thread or class that is not known. */
+function plausible(group: Group, q: Quantity, purpose: PlausibleFor): Plausibility | null {
+  const { designation, pitchMm } = group.thread;
+  try {
+    return plausibility(q, designation, group.propertyClass, purpose, pitchMm);
+  } catch (error) {
+    if (error instanceof AppError) return null;
+    throw error;
   }
 }
 

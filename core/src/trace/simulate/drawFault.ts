@@ -73,13 +73,28 @@ export function drawFault(
 function faults(
   pull: DrawnPull,
   joint: MadeUpJoint,
-  { between, share }: Random,
+  random: Random,
   hard: number,
-): Record<TraceClass, () => Partial<DrawnPull>> {
-  const grade = (severe: number, mild: number): number =>
+): Faults<TraceClass> {
+  const { share } = random;
+  const grade: Grade = (severe, mild) =>
     severe + (mild - severe) * Math.min(1, Math.max(0, share() * (1 - hard) + hard));
   return {
     ok: () => ({}),
+    ...faultsOfTheHole(joint, random, grade),
+    ...faultsOfTheBolt(pull, random, grade),
+  };
+}
+
+type Grade = (severe: number, mild: number) => number;
+type Faults<T extends TraceClass> = Record<T, () => Partial<DrawnPull>>;
+
+function faultsOfTheHole(
+  joint: MadeUpJoint,
+  { between, share }: Random,
+  grade: Grade,
+): Faults<'cross_thread' | 'bottoming' | 'liquid_lock' | 'strip'> {
+  return {
     cross_thread: () => {
       const crossed = {
         startDeg: between(40, 120),
@@ -109,6 +124,15 @@ function faults(
       },
     }),
     strip: () => ({ strip: { ratio: grade(0.45, 0.85), fallDeg: grade(110, 260) } }),
+  };
+}
+
+function faultsOfTheBolt(
+  pull: DrawnPull,
+  { between, share }: Random,
+  grade: Grade,
+): Faults<'stick_slip' | 'reused_yielded' | 'wrong_lube' | 'angle_slip'> {
+  return {
     stick_slip: () => {
       const breakaway = grade(0.22, 0.09);
       return { breakaway, slipLow: breakaway * between(0.7, 1) };

@@ -68,32 +68,52 @@ export function simulatePull(joint: MadeUpJoint, pull: DrawnPull, random: Random
     if (!tail) {
       const force = bolt.clampN(nut);
       peakForce = Math.max(peakForce, force);
-      const reached =
-        pull.mode === 'torque'
-          ? torque >= joint.torqueTargetNm
-          : fromSnug !== null && fromSnug + offset >= joint.angleTargetDeg;
-      const givenUp = pull.is === 'strip' && torque > 0 && force < 0.65 * peakForce;
-      const over =
-        torque > 1.25 * Math.max(joint.torqueTargetNm, joint.yieldTorqueNm) ||
-        nut > pull.contactDeg + 420;
-      if (reached || givenUp || over) {
-        tail = ending(speed, random);
-        out.stoppedBy = reached ? 'target' : givenUp ? 'givenUp' : 'limit';
-      }
+      out.stoppedBy = endOf(joint, pull, {
+        torque,
+        nut,
+        turned: fromSnug === null ? null : fromSnug + offset,
+        givesWay: force < 0.65 * peakForce,
+      });
+      if (out.stoppedBy) tail = ending(speed, random);
     }
-    out.tS.push(round(t, 3));
-    out.torqueNm.push(
-      round(
-        torque * (1 + TORQUE_NOISE_RATIO * random.normal()) + pull.torqueNoiseNm * random.normal(),
-        3,
-      ),
-    );
-    out.angleDeg.push(
-      round(wrench + offset + pull.driftDegPerS * t + ANGLE_NOISE_DEG * random.normal(), 2),
-    );
+    sample(out, t, torque, wrench + offset + pull.driftDegPerS * t, pull, random);
     out.nutDegFromSnug = fromSnug;
   }
   return out;
+}
+
+/** One moment as the wrench gives it: with its noise, rounded as it sends. */
+function sample(
+  out: SimulatedPull,
+  t: number,
+  torque: number,
+  angle: number,
+  pull: DrawnPull,
+  random: Random,
+): void {
+  const noise = TORQUE_NOISE_RATIO * random.normal();
+  out.tS.push(round(t, 3));
+  out.torqueNm.push(round(torque * (1 + noise) + pull.torqueNoiseNm * random.normal(), 3));
+  out.angleDeg.push(round(angle + ANGLE_NOISE_DEG * random.normal(), 2));
+}
+
+/** Why the hand stops here, or null while it goes on. */
+function endOf(
+  joint: MadeUpJoint,
+  pull: DrawnPull,
+  at: { torque: number; nut: number; turned: number | null; givesWay: boolean },
+): SimulatedPull['stoppedBy'] {
+  const { torque, nut, turned, givesWay } = at;
+  const reached =
+    pull.mode === 'torque'
+      ? torque >= joint.torqueTargetNm
+      : turned !== null && turned >= joint.angleTargetDeg;
+  if (reached) return 'target';
+  if (pull.is === 'strip' && torque > 0 && givesWay) return 'givenUp';
+  const over =
+    torque > 1.25 * Math.max(joint.torqueTargetNm, joint.yieldTorqueNm) ||
+    nut > pull.contactDeg + 420;
+  return over ? 'limit' : null;
 }
 
 /** Never −0: no JSON has it. */

@@ -1,0 +1,76 @@
+import * as v from 'valibot';
+import type { RunBefore } from '@stennet/core/prepare';
+import { rowsOf, done, json } from './statement';
+import findRunSql from './queries/findRun.sql';
+import lockRunSql from './queries/lockRun.sql';
+import insertRunSql from './queries/insertRun.sql';
+import appendRunEventsSql from './queries/appendRunEvents.sql';
+import updateRunHeadSql from './queries/updateRunHead.sql';
+import listRunEventsSql from './queries/listRunEvents.sql';
+import listRunsOfJointSql from './queries/listRunsOfJoint.sql';
+import listRunsOfOrderSql from './queries/listRunsOfOrder.sql';
+import listRunsByNumberSql from './queries/listRunsByNumber.sql';
+import findProverSql from './queries/findProver.sql';
+import listLateIdsSql from './queries/listLateIds.sql';
+import insertLateEventsSql from './queries/insertLateEvents.sql';
+import listStatementsSql from './queries/listStatements.sql';
+import insertStatementSql from './queries/insertStatement.sql';
+
+export const findRun = rowsOf(
+  findRunSql,
+  v.object({
+    joint: v.string(),
+    part: v.string(),
+    instance: v.string(),
+    head_hash: v.string(),
+    sheet: v.string(),
+    sheet_hash: v.string(),
+    superseded_by: v.nullable(v.string()),
+  }),
+);
+export const lockRun = rowsOf(
+  lockRunSql,
+  v.object({
+    sheet: v.string(),
+    sheet_hash: v.string(),
+    signing: v.string(),
+    hold_key_hash: v.nullable(v.instance(Buffer)),
+  }),
+);
+export const insertRun = done(insertRunSql);
+export const appendRunEvents = done(appendRunEventsSql);
+export const updateRunHead = done(updateRunHeadSql);
+export const listRunEvents = rowsOf(
+  listRunEventsSql,
+  v.object({
+    body: v.string(),
+    hash: v.string(),
+    seal: v.string(),
+    lateMs: v.nullable(v.number()),
+  }),
+);
+export const listRunsOfJoint = rowsOf(
+  listRunsOfJointSql,
+  v.object({
+    part: v.string(),
+    instance: v.nullable(v.string()),
+    state: v.picklist(['open', 'paused', 'finished']),
+    standing: json<RunBefore['standing']>(),
+  }),
+);
+export const listRunsOfOrder = rowsOf(listRunsOfOrderSql, v.object({ id: v.string() }));
+export const listRunsByNumber = rowsOf(listRunsByNumberSql, v.object({ run: v.string() }));
+export const findProver = rowsOf(
+  findProverSql,
+  v.object({
+    entry_key: v.instance(Buffer),
+    role: v.picklist(['lead', 'technician', 'adviser', 'apprentice', 'owner']),
+  }),
+);
+export const listLateIds = rowsOf(listLateIdsSql, v.object({ id: v.string() }));
+export const insertLateEvents = done(insertLateEventsSql);
+export const listStatements = rowsOf(
+  listStatementsSql,
+  v.object({ id: v.string(), body: v.string() }),
+);
+export const insertStatement = done(insertStatementSql);

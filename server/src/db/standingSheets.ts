@@ -1,0 +1,31 @@
+import type { Sheet } from '@stennet/core/procedure';
+import type { Client } from './database';
+import { listRelatedSheets } from './sheets';
+
+/** A revision as it is kept: its document, and whether it stands now. */
+export interface SheetRow {
+  body: string;
+  status: Sheet['status'];
+  superseded_by: string | null;
+}
+
+/** The document with where it stands now. Its hash is that of the body, which never changes. */
+export function standingSheet(row: SheetRow): Sheet {
+  const { supersededBy: _was, ...sheet } = JSON.parse(row.body) as Sheet;
+  return {
+    ...sheet,
+    status: row.status,
+    ...(row.superseded_by ? { supersededBy: row.superseded_by } : {}),
+  };
+}
+
+/** Siblings, conflicting sheets, what must come first, and the other revisions of a sheet. */
+export async function relatedTo(client: Client, sheet: Sheet): Promise<Sheet[]> {
+  const named = [
+    ...sheet.tellApart.flatMap((t) => t.answers.map((a) => a.sheet)),
+    ...sheet.conflicts.map((c) => c.sheet),
+    ...sheet.requires,
+  ];
+  const others = [...new Set(named)].filter((s) => s !== sheet.id);
+  return (await listRelatedSheets(client, others, sheet.id, sheet.revision)).map(standingSheet);
+}

@@ -1,0 +1,232 @@
+import { type Appended, type Role, isAllowed } from '@stennet/core/contract';
+import { AppError } from '@stennet/core/errors';
+import { type Sheet } from '@stennet/core/procedure';
+import { type StoredEvent, entryProof } from '@stennet/core/record';
+import { type RunEvent, type RunState, replay, initialState, next } from '@stennet/core/run';
+import { timingSafeEqual } from 'crypto';
+import { type Client } from '../db/database';
+import {
+  listRunEvents,
+  listStatements,
+  findProver,
+  appendRunEvents,
+  updateRunHead,
+} from '../db/runs';
+import { keepFollowUps } from '../followUps/keepFollowUps';
+import type { Call, Deps } from '../http/serve';
+import { hashOf, type Session } from '../http/session';
+import { keepWrenchUses } from '../record/keepWrenchUses';
+import { keepLate } from '../record/lateEvents';
+import { standingOf } from './standing';
+import { toolsInUse } from './toolsInUse';
+import { type Sealed, Appending } from './appending';
+import { lockedHead, assertCrankFree, type Head } from './beginRun';
+
+/**
+ * What appending needs of a call: the server's own, or the demo's that writes what was done before
+ * today.
+ */
+export type AppendCall = Pick<Call<'appendRunEvents'>, 'client' | 'session' | 'params' | 'body'> & {
+  deps: Pick<Deps, 'now' | 'keys' | 'judgesWaits'>;
+};
+
+export async function storedEvents(client: Client, run: string): Promise<Sealed[]> {
+  const rows = await listRunEvents(client, run);
+  return rows.map((r) => ({ ...r, stored: JSON.parse(r.body) as StoredEvent }));
+}
+
+/**
+ * Parsed at the edge; then: already stored under this id? same answer. Load, admit with core's own
+ * code, append, reply. What comes before a refused event is kept; the refused one and what follows
+ * are not.
+ */
+export async function append({
+  client,
+  session,
+  params,
+  body,
+  deps,
+}: AppendCall): Promise<Appended> {
+  const run = params.run ?? '';
+  if (body.events.some((e) => e.run !== run || e.shop !== session.shop.id))
+    throw new AppError('RUN_UNKNOWN');
+  const { person, role } = await confirmedBy(client, session, body);
+  const receivedAt = deps.now().toISOString();
+  const head = await lockedHead(
+    client,
+    run,
+    body.events[0],
+    session.shop.id,
+    body.deviceName,
+    receivedAt,
+  );
+  const earlier = await storedEvents(client, run);
+  const work = await appending({ client, session, body, deps }, { run, head, earlier, receivedAt });
+  await assertCrankFree(client, work.state, body.events);
+  const refused = work.takeAll(body.events, head.sheetHash);
+  // Whoever was too late to take over has done nothing by that; what came after it has to be asked
+  // about.
+  const late =
+    refused?.error.code === 'HOLD_ENDED'
+      ? body.events.slice(work.answered.length).filter((e) => e.type !== 'tookOver')
+      : [];
+  const isLate = late.length > 0;
+  if (isLate)
+    await keepLate(client, late, {
+      shop: session.shop.id,
+      run,
+      role: role === 'lead' ? 'lead' : 'technician',
+      at: deps.now(),
+      isSigned: head.isSigned,
+    });
+  else if (refused && work.answered.length === 0) throw refused.error;
+  await store(client, session.shop.id, run, work, body.deviceName);
+  await keepWhatFollows(
+    client,
+    { shop: session.shop.id, run, sheet: head.sheet },
+    work,
+    earlier,
+    person,
+    deps.now(),
+  );
+  return {
+    stored: work.answered,
+    refused: refused && {
+      id: refused.id,
+      code: isLate ? 'KEPT_AS_CLAIM' : refused.error.code,
+      params: { ...refused.error.params },
+    },
+  };
+}
+
+/** What was stored before, and what the shop knows that an entry is judged by. */
+async function appending(
+  { client, session, body, deps }: Omit<AppendCall, 'params'>,
+  at: { run: string; head: Head; earlier: Sealed[]; receivedAt: string },
+): Promise<Appending> {
+  const { run, head, earlier, receivedAt } = at;
+  const said = await listStatements(client, run);
+  return new Appending(
+    stateOf(
+      head.sheet,
+      earlier.map((s) => s.stored.event),
+      body.events[0],
+    ),
+    earlier,
+    {
+      tools: await toolsInUse(client),
+      said: new Map(said.map((s) => [s.id, s.body])),
+      key: deps.keys.of(session.shop.id),
+      isSigned: head.isSigned,
+    },
+    { shown: hashOf(body.holdKey), wanted: head.holdKey },
+    { at: receivedAt, sentAt: body.sentAt ?? null, judgesWaits: deps.judgesWaits },
+  );
+}
+
+/**
+ * Who confirmed it: whoever is signed in. Or, on a shared device where another is on by now, the
+ * person whose own session proves it.
+ * @throws AppError WRONG_PERSON, FORBIDDEN
+ */
+async function confirmedBy(
+  client: Client,
+  session: Session,
+  { events, proofs = [] }: AppendCall['body'],
+): Promise<{ person: string; role: Role }> {
+  const person = events[0]?.person ?? '';
+  if (events.some((e) => e.person !== person)) throw new AppError('WRONG_PERSON');
+  if (person === session.person.id) {
+    if (!isAllowed(session.role, 'run.write'))
+      throw new AppError('FORBIDDEN', { role: session.role });
+    return { person, role: session.role };
+  }
+  const provers = new Map<string, { key: string; role: Role }>();
+  for (const id of new Set(proofs.map((p) => p.session))) {
+    const [row] = await findProver(client, id, person);
+    if (row) provers.set(id, { key: row.entry_key.toString('base64url'), role: row.role });
+  }
+  const byEvent = new Map(proofs.map((p) => [p.event, p]));
+  for (const event of events) {
+    const given = byEvent.get(event.id);
+    const prover = given && provers.get(given.session);
+    if (
+      !prover ||
+      !timingSafeEqual(Buffer.from(entryProof(prover.key, event)), Buffer.from(given.proof))
+    )
+      throw new AppError('WRONG_PERSON');
+    if (!isAllowed(prover.role, 'run.write'))
+      throw new AppError('FORBIDDEN', { role: prover.role });
+  }
+  return { person, role: [...provers.values()][0]?.role ?? 'technician' };
+}
+
+/** What is found again without replaying: which wrench was used, and what falls due. */
+async function keepWhatFollows(
+  client: Client,
+  at: { shop: string; run: string; sheet: Sheet },
+  { fresh }: Appending,
+  earlier: readonly Sealed[],
+  person: string,
+  now: Date,
+): Promise<void> {
+  const events = fresh.map((s) => s.stored.event);
+  if (events.length === 0) return;
+  await keepWrenchUses(client, at, [...earlier.map((s) => s.stored.event), ...events], events);
+  if (events.some((e) => e.type === 'finished'))
+    await keepFollowUps(client, at.run, { shop: at.shop, person, now });
+}
+
+/** What the stored list stands for; before its first event the part that this one begins. */
+function stateOf(
+  sheet: Sheet,
+  earlier: readonly RunEvent[],
+  first: RunEvent | undefined,
+): RunState {
+  if (earlier.length > 0) return replay(sheet, earlier);
+  return initialState(sheet, first?.type === 'started' ? first.payload.part : undefined);
+}
+
+async function store(
+  client: Client,
+  shop: string,
+  run: string,
+  work: Appending,
+  deviceName: string,
+): Promise<void> {
+  const { fresh, state } = work;
+  const last = fresh.at(-1);
+  if (!last || !state.holder) return;
+  const column = <T>(of: (s: Sealed) => T): T[] => fresh.map(of);
+  await appendRunEvents(
+    client,
+    shop,
+    run,
+    column((s) => s.stored.position),
+    column((s) => s.stored.event.id),
+    column((s) => s.stored.event.hold),
+    column((s) => s.stored.event.seq),
+    column((s) => s.stored.event.type),
+    column((s) => s.stored.event.person),
+    column((s) => s.body),
+    column((s) => s.hash),
+    column((s) => s.seal),
+    column((s) => s.lateMs),
+  );
+  const newHolder = fresh.some((s) => s.stored.event.type === 'tookOver') ? deviceName : null;
+  await updateRunHead(
+    client,
+    run,
+    state.status === 'notStarted' ? 'open' : state.status,
+    state.holder.person,
+    state.holder.device,
+    newHolder,
+    state.holder.hold,
+    state.lastSeq,
+    last.stored.position,
+    last.hash,
+    last.stored.receivedAt,
+    JSON.stringify(standingOf(state, next(state))),
+    work.hold.wanted,
+  );
+}
