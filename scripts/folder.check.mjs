@@ -64,7 +64,7 @@ try {
   cluster.stop();
   const kept = fs.readFileSync(path.join(folder, 'cluster.json'));
   fs.writeFileSync(path.join(folder, 'cluster.json'), '');
-  await refuses(cluster.start, /cluster\.json cannot be read.*restore a backup/);
+  await refuses(() => cluster.start(), /cluster\.json cannot be read.*restore a backup/);
   fs.writeFileSync(path.join(folder, 'cluster.json'), kept);
 
   // Somebody else's files where the cluster should be.
@@ -81,7 +81,7 @@ try {
   if (isRoot) {
     const { uid } = fs.statSync(path.join(folder, 'data'));
     fs.chownSync(path.join(folder, 'data'), NOBODY, NOBODY);
-    await refuses(cluster.start, /belongs to user 65534.*chown/);
+    await refuses(() => cluster.start(), /belongs to user 65534.*chown/);
     fs.chownSync(path.join(folder, 'data'), uid, uid);
     await cluster.start();
     cluster.stop();

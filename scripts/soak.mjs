@@ -1,4 +1,4 @@
-// ./stennet soak: builds, starts a cluster of its own and two servers, and lets scripts/soak.mts do
+// ./stennet soak: builds, starts a cluster of its own and two servers, and lets scripts/soak/main.mts do
 // the rest.
 import { spawnSync } from 'node:child_process';
 import { ensurePostgres, Refusal, root } from './install.mjs';
@@ -12,7 +12,7 @@ export async function soak({ short }) {
   if (built.status !== 0) throw new Refusal('The server could not be built; see above.');
   const done = spawnSync(
     process.execPath,
-    ['--import', 'tsx', 'scripts/soak.mts', ...(short ? ['--short'] : [])],
+    ['--import', 'tsx', 'scripts/soak/main.mts', ...(short ? ['--short'] : [])],
     { cwd: root, stdio: 'inherit' },
   );
   process.exitCode = done.status ?? 1;

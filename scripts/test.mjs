@@ -20,7 +20,7 @@ const withServers = (all) => [
   ['folders that are broken', node, ['scripts/folder.check.mjs']],
   ['a full disk', node, ['scripts/fullDisk.check.mjs']],
   ['a streaming replica', node, ['scripts/replica.check.mjs']],
-  ['soak, short', node, ['--import', 'tsx', 'scripts/soak.mts', ...(all ? [] : ['--short'])]],
+  ['soak, short', node, ['--import', 'tsx', 'scripts/soak/main.mts', ...(all ? [] : ['--short'])]],
 ];
 
 /** What only reads. */

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { deleteDB } from 'idb';
 import { act, renderHook, waitFor } from '@testing-library/react-native';
-import { AppError } from '@stennet/core/errors';
+import { type AppError } from '@stennet/core/errors';
 import { admit, evolve, replay, type RunEvent, type RunState } from '@stennet/core/run';
 import { demoSheet, PLACE, Technician, testId } from '@stennet/core/testing';
 import { database } from './database';
@@ -47,6 +47,7 @@ function elsewhere(run: string, unsent: number): Technician {
   mockServer.meanwhile = [];
   return t;
 }
+
 async function opened(run: string) {
   const { result } = await renderHook(() => useRun(run, testId(5)));
   await waitFor(() => expect(result.current.loaded.status).toBe('ready'));

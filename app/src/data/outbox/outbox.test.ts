@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { AppError } from '@stennet/core/errors';
+import { type AppError } from '@stennet/core/errors';
 import { headSheet, Technician } from '@stennet/core/testing';
 import { database } from '../database';
 import {

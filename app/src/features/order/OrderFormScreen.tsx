@@ -1,7 +1,7 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Order } from '@stennet/core/contract';
-import { AppError } from '@stennet/core/errors';
+import { type AppError } from '@stennet/core/errors';
 import { checkVin } from '@stennet/core/find';
 import { asAppError, useKeptForm, useOrder, useSignedIn } from '@/data';
 import { createOrder, saveOrder, useVehicle } from '@/data/orders';

@@ -1,7 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
 import { runRecord } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
-import { useRun, type RunView } from '@/data/runs';
+import { useRun } from '@/data/runs';
+import { type RunView } from '@/data/runStore';
 import { Loading, Notice, ScreenFrame } from '@/ui';
 import { FactsCard } from './parts/FactsCard';
 import { OrderFacts } from './parts/OrderFacts';

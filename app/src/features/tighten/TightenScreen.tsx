@@ -1,28 +1,15 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import {
-  useCallback,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type ReactNode,
-  type RefObject,
-} from 'react';
-import {
-  ScrollView,
-  StyleSheet,
-  View,
-  type NativeScrollEvent,
-  type NativeSyntheticEvent,
-} from 'react-native';
+import { useCallback, useMemo, useState } from 'react';
+import { View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
-import { AppError } from '@stennet/core/errors';
+import { type AppError } from '@stennet/core/errors';
 import { next, type Next, type RunState } from '@stennet/core/run';
 import { asAppError, useSending, useSignedIn, useStatements } from '@/data';
-import { useRun, type RunView } from '@/data/runs';
+import { useRun } from '@/data/runs';
+import { type RunView } from '@/data/runStore';
 import { useHands } from '@/platform/hands';
 import { useWakeLock } from '@/platform/wakeLock';
-import { BigButton, Loading, Notice, SavedBadge, ScreenFrame, useInks, useIsWide } from '@/ui';
+import { BigButton, Loading, Notice, SavedBadge, ScreenFrame, useIsWide } from '@/ui';
 import { useActs, type Acts } from './hooks/useActs';
 import { lineFor, useHandsFree } from './hooks/useHandsFree';
 import { useSeenSheet } from './hooks/useSeenSheet';
@@ -31,12 +18,11 @@ import { GlassGuard } from './parts/GlassGuard';
 import { LeadDesk } from './parts/LeadDesk';
 import { OneSeen } from './parts/OnePanel';
 import { Panel } from './parts/Panel';
-import { MapOf, RibbonOf } from './parts/RunDrawings';
 import { RefusedEntries } from './parts/RefusedEntries';
 import { WatchPanel } from './parts/StepPanel';
-import { ValuesStrip } from './parts/ValuesStrip';
 import { statementText } from './say';
 import { text } from './text';
+import { styles, Wide, Phone } from './parts/Layouts';
 
 export function TightenScreen() {
   const { run } = useLocalSearchParams<{ run: string }>();
@@ -186,98 +172,6 @@ function SignInDue({ unsent }: { unsent: number }) {
   );
 }
 
-interface Layout {
-  view: RunView;
-  due: Next;
-  hand: ReactNode;
-  onSeat: (seat: string) => void;
-}
-
-function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: boolean }) {
-  const inks = useInks();
-  const top = useTop(view.state);
-  return (
-    <View style={styles.phone}>
-      {isHuge ? null : (
-        <View style={styles.ribbon}>
-          <RibbonOf state={view.state} height={56} />
-        </View>
-      )}
-      <View style={isHuge ? styles.noMap : styles.map}>
-        {isHuge ? null : (
-          <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
-        )}
-      </View>
-      <View
-        style={[
-          styles.sheet,
-          isHuge && styles.whole,
-          { backgroundColor: inks.card, borderTopColor: inks.brand },
-        ]}
-      >
-        <ScrollView
-          {...top}
-          scrollEventThrottle={100}
-          contentContainerStyle={styles.sheetBody}
-          tabIndex={0}
-        >
-          {hand}
-        </ScrollView>
-      </View>
-    </View>
-  );
-}
-
-function Wide({ view, due, hand, onSeat }: Layout) {
-  const inks = useInks();
-  const top = useTop(view.state);
-  return (
-    <View style={styles.wide}>
-      <View style={styles.left}>
-        <View style={styles.ribbon}>
-          <RibbonOf state={view.state} height={72} />
-        </View>
-        <View style={styles.map}>
-          <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
-        </View>
-        <View style={styles.values}>
-          <ValuesStrip
-            state={view.state}
-            nextSeat={due.kind === 'pull' ? due.seat : null}
-            nextStage={due.kind === 'pull' ? due.stageIndex : -1}
-          />
-        </View>
-      </View>
-      <View style={[styles.panel, { backgroundColor: inks.card, borderLeftColor: inks.line }]}>
-        <ScrollView
-          {...top}
-          scrollEventThrottle={100}
-          contentContainerStyle={styles.panelBody}
-          tabIndex={0}
-        >
-          {hand}
-        </ScrollView>
-      </View>
-    </View>
-  );
-}
-
-/** What comes next is read from its first line, however far down the last panel was scrolled. */
-function useTop(state: RunState): {
-  ref: RefObject<ScrollView | null>;
-  onScroll: (e: NativeSyntheticEvent<NativeScrollEvent>) => void;
-} {
-  const ref = useRef<ScrollView>(null);
-  // Asked of the browser only after somebody scrolled: it lays the page out anew to answer.
-  const isDown = useRef(false);
-  const { length } = state.events;
-  useEffect(() => {
-    if (isDown.current) ref.current?.scrollTo({ y: 0, animated: false });
-    isDown.current = false;
-  }, [length]);
-  return { ref, onScroll: (e) => (isDown.current = e.nativeEvent.contentOffset.y > 0) };
-}
-
 interface OnWatch {
   view: RunView;
   due: Next;
@@ -342,26 +236,3 @@ function Said({
       />
     ));
 }
-
-const styles = StyleSheet.create({
-  right: { flexDirection: 'row', gap: 8, alignItems: 'center' },
-  work: { flex: 1, minHeight: 0 },
-  phone: { flex: 1, minHeight: 0 },
-  noMap: { height: 0 },
-  whole: { maxHeight: '100%', flexGrow: 1 },
-  ribbon: { paddingHorizontal: 8, paddingTop: 6, alignItems: 'center' },
-  map: { flex: 1, minHeight: 130, padding: 4 },
-  sheet: {
-    borderTopWidth: 2,
-    borderTopLeftRadius: 18,
-    borderTopRightRadius: 18,
-    flexShrink: 1,
-    maxHeight: '72%',
-  },
-  sheetBody: { padding: 14, gap: 12 },
-  wide: { flex: 1, flexDirection: 'row', minHeight: 0 },
-  left: { flex: 1, minWidth: 0 },
-  values: { paddingHorizontal: 16, paddingBottom: 12 },
-  panel: { width: 400, borderLeftWidth: 1 },
-  panelBody: { padding: 24, gap: 12, flexGrow: 1, justifyContent: 'center' },
-});

@@ -16,7 +16,7 @@ import {
   planArbitrary,
   Technician,
 } from '@stennet/core/testing';
-import type { RunView } from '@/data/runs';
+import type { RunView } from '@/data/runStore';
 import { lightTheme } from '@/ui';
 import type { Acts } from './hooks/useActs';
 import { RunPlaceProvider } from './hooks/useRunPlace';

@@ -4,7 +4,8 @@ import { askText, upperFirst } from './askText';
 import { handsText } from './handsText';
 import { wrenchText } from './wrenchText';
 import type { Whereabouts } from '@stennet/core/joint';
-import type { FailureKind, Outcome, Reason, Way } from '@stennet/core/run';
+import type { FailureKind, Outcome, Reason } from '@stennet/core/run';
+import { wrongText } from './wrongText';
 
 export const ordinal = (n: number): string => {
   const tail =
@@ -23,6 +24,7 @@ export { fastenerName } from '@stennet/core/procedure';
 export { upperFirst };
 
 export const text = {
+  ...wrongText,
   ...aroundText,
   ...apartText,
   ...handsText,
@@ -179,89 +181,6 @@ export const text = {
   done: 'Every tightened value stands on the repair order.',
   seeRecord: 'See the record',
 
-  // going back
-  backTitle: 'What happened to the bolt?',
-  backNotTurned: 'It was not turned: ask again',
-  backTurned: 'It was turned as confirmed: keep it',
-  backOther: 'It was turned by another angle',
-  backSettle: (said: 'turned' | 'heldStill') =>
-    said === 'turned' ? 'It did not turn, I mis-tapped' : 'It turned, I mis-tapped',
-  backStep: (what: string) => `Take back “${what}”?`,
-  backStepYes: 'Take it back',
-  backNothing: 'There is nothing to go back to here.',
-  keep: 'Leave it as it is',
-  steps: {
-    valueChosen: 'value chosen',
-    passConfirmed: 'several together',
-    roundDone: 'round done',
-    waited: 'waited',
-    overran: 'begun again after an overrun',
-    setAside: 'set aside',
-    added: 'added',
-    photoAttached: 'photo',
-    bagged: 'where they are kept',
-    fitted: 'fasteners are in',
-    wrenchChosen: 'tool chosen',
-    wrenchSet: 'tool set',
-    slackened: 'slackened',
-    stepDone: 'step done',
-    failed: 'something is wrong',
-    swapped: 'new one in',
-    held: 'answer at the hold point',
-    restarted: 'begun anew',
-    pulled: 'pull',
-  } as Record<string, string>,
-
-  // something is wrong
-  wrongTitle: (bolt: string) => `What is wrong with ${bolt}?`,
-  stoppedShort: 'It stopped short',
-  tooFar: 'It turned too far',
-  failures: {
-    broke: 'It broke',
-    stripped: 'The thread stripped',
-    crossThreaded: 'It is cross-threaded',
-    bottomed: 'It is on the bottom',
-    driveRounded: 'The drive is rounded',
-    angleLost: 'The angle is lost',
-    wontStartByHand: 'Will not start by hand',
-    wontLoosen: 'Will not loosen',
-    stepAbandoned: 'Step given up',
-  } as Record<FailureKind, string>,
-  angleLabel: 'Turned by, in degrees',
-  torqueLabel: (unit: string) => `Reading, in ${unit}`,
-  record: 'Record it',
-  cancel: 'Cancel',
-  setAside: 'Set it aside for now',
-  // what stops a run until it is answered
-  way: {
-    passed: 'It is as it should be',
-    failed: 'It is not',
-    pending: 'Go on, the lead decides',
-    replace: 'New one in, by hand',
-    redo: 'Slackened fully, bring it back',
-    restart: 'Slackened in reverse, begin anew',
-    readStripe: 'Read off the stripe',
-    again: 'It came loose after all',
-    reallyDone: 'It was really done',
-    redone: 'It was done again since',
-    notDone: 'It was not done',
-    turnOn: 'Turn it on to its target',
-  } as Partial<Record<Way, string>>,
-  namedBody: 'Nothing goes on before it is as it should be.',
-  leadOnly: 'The lead has to decide here. Pause the run until then; nothing is lost.',
-  rungWorked: 'It worked',
-  rungDidNot: 'It did not',
-  rungStop: 'Stop trying',
-  holdTitles: {
-    notSeated: 'It does not seat',
-    named: 'Hold point',
-    above: 'It went too far',
-    belowFloor: 'It does not hold',
-    replaced: 'A new one after the first angle',
-    refused: 'The lead did not allow it',
-    claim: 'From the device before',
-    notCovered: 'Nothing on record for this one',
-  } as Record<string, string>,
   // steps, rounds, waiting
   stepTitle: 'Before you go on',
   stepYes: 'Done',

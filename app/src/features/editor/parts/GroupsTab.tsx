@@ -45,6 +45,38 @@ function GroupForm({ group, at }: { group: Group; at: number }) {
   const count = draft.seats.filter((s) => s.group === group.id).length;
   return (
     <Section title={`${group.name || group.id} · ${text.groupCount(count)}`}>
+      <ThreadFields group={group} place={place} put={put} />
+      <ReuseFields group={group} place={place} put={put} />
+      <FrictionFields group={group} place={place} put={put} />
+      {group.compounds.length > 0 ? <CompoundsView group={group} /> : null}
+      <CompoundsForm
+        compounds={group.compounds}
+        place={`${place}.compounds`}
+        onChange={(compounds, key) => put({ compounds }, `compounds.${key}`)}
+      />
+      {count === 0 && draft.groups.length > 1 ? (
+        <BigButton
+          text={text.remove}
+          look="warn"
+          size="desk"
+          onPress={() => change((d) => ({ ...d, groups: without(d.groups, at) }))}
+        />
+      ) : null}
+    </Section>
+  );
+}
+
+interface FieldsProps {
+  group: Group;
+  place: string;
+  put: (over: Partial<Group>, key: string) => void;
+}
+
+/** What it is, and what turns it. */
+function ThreadFields({ group, place, put }: FieldsProps) {
+  const { problem } = useEditor();
+  return (
+    <>
       <FieldRow>
         <TextField
           label={text.groupName}
@@ -108,6 +140,14 @@ function GroupForm({ group, at }: { group: Group; at: number }) {
         onChange={(t) => put({ behind: t || undefined }, 'behind')}
         problem={problem(`${place}.behind`)}
       />
+    </>
+  );
+}
+
+function ReuseFields({ group, place, put }: FieldsProps) {
+  const { problem } = useEditor();
+  return (
+    <>
       <ChoiceField
         label={text.reuse}
         value={group.reuse}
@@ -139,6 +179,15 @@ function GroupForm({ group, at }: { group: Group; at: number }) {
           onChange={(onReplace) => put({ onReplace }, 'onReplace')}
         />
       ) : null}
+    </>
+  );
+}
+
+/** What lies on the thread while it is tightened. */
+function FrictionFields({ group, place, put }: FieldsProps) {
+  const { problem } = useEditor();
+  return (
+    <>
       <ChoiceField
         label={text.friction}
         value={group.frictionCondition}
@@ -162,20 +211,6 @@ function GroupForm({ group, at }: { group: Group; at: number }) {
         onChange={(friction) => put({ friction }, 'friction')}
         problem={problem(`${place}.friction`)}
       />
-      {group.compounds.length > 0 ? <CompoundsView group={group} /> : null}
-      <CompoundsForm
-        compounds={group.compounds}
-        place={`${place}.compounds`}
-        onChange={(compounds, key) => put({ compounds }, `compounds.${key}`)}
-      />
-      {count === 0 && draft.groups.length > 1 ? (
-        <BigButton
-          text={text.remove}
-          look="warn"
-          size="desk"
-          onPress={() => change((d) => ({ ...d, groups: without(d.groups, at) }))}
-        />
-      ) : null}
-    </Section>
+    </>
   );
 }

@@ -21,7 +21,6 @@ const SLIP = 6;
 
 /** The part from above, to scale; places are put, dragged, numbered and chosen on it. */
 export function PlaceCanvas({ draft, placing }: { draft: Sheet; placing: Placing }) {
-  const inks = useInks();
   const view = useRef<View>(null);
   const [size, setSize] = useState({ width: 1, height: 1 });
   // While a finger is down the picture stands still under it.
@@ -126,54 +125,16 @@ export function PlaceCanvas({ draft, placing }: { draft: Sheet; placing: Placing
           {draft.pattern.positions.map((p) => {
             const n = placing.tapped.indexOf(p.label);
             const isOn = n >= 0 || placing.selected.includes(p.label);
+            const shownAs = n >= 0 ? String(n + 1) : placing.tapped.length > 0 ? '·' : p.label;
             return (
-              <G key={p.label}>
-                <Circle
-                  cx={p.xMm}
-                  cy={-p.yMm}
-                  r={r}
-                  fill={n >= 0 ? inks.paint : inks.head}
-                  stroke={isOn ? inks.brand : inks.headEdge}
-                  strokeWidth={(isOn ? 4 : 1.5) / scale}
-                />
-                <SvgText
-                  x={p.xMm}
-                  y={-p.yMm - r * 1.4}
-                  fontSize={14 / scale}
-                  textAnchor="middle"
-                  fontFamily={MONO}
-                  fontWeight="700"
-                  fill={inks.ink}
-                >
-                  {n >= 0 ? String(n + 1) : placing.tapped.length > 0 ? '·' : p.label}
-                </SvgText>
-              </G>
+              <Place key={p.label} at={p} r={r} scale={scale} isOn={isOn} isTapped={n >= 0}>
+                {shownAs}
+              </Place>
             );
           })}
         </Svg>
       </View>
-      <View style={styles.zoom}>
-        <BigButton
-          text="−"
-          label={text.smaller}
-          look="quiet"
-          size="desk"
-          onPress={() => zoom(1.25)}
-        />
-        <BigButton
-          text="+"
-          label={text.larger}
-          look="quiet"
-          size="desk"
-          onPress={() => zoom(0.8)}
-        />
-        <BigButton
-          text={text.fit}
-          look="quiet"
-          size="desk"
-          onPress={() => setShown({ box: boxOf(draft, size), of, positions })}
-        />
-      </View>
+      <Zoom onZoom={zoom} onFit={() => setShown({ box: boxOf(draft, size), of, positions })} />
     </View>
   );
 }
@@ -242,3 +203,61 @@ const styles = StyleSheet.create({
   whole: { flex: 1 },
   zoom: { position: 'absolute', right: 8, bottom: 8, flexDirection: 'row', gap: 8 },
 });
+
+interface PlaceProps {
+  at: Point;
+  r: number;
+  scale: number;
+  isOn: boolean;
+  isTapped: boolean;
+  children: string;
+}
+
+function Place({ at, r, scale, isOn, isTapped, children }: PlaceProps) {
+  const inks = useInks();
+  return (
+    <G>
+      <Circle
+        cx={at.xMm}
+        cy={-at.yMm}
+        r={r}
+        fill={isTapped ? inks.paint : inks.head}
+        stroke={isOn ? inks.brand : inks.headEdge}
+        strokeWidth={(isOn ? 4 : 1.5) / scale}
+      />
+      <SvgText
+        x={at.xMm}
+        y={-at.yMm - r * 1.4}
+        fontSize={14 / scale}
+        textAnchor="middle"
+        fontFamily={MONO}
+        fontWeight="700"
+        fill={inks.ink}
+      >
+        {children}
+      </SvgText>
+    </G>
+  );
+}
+
+function Zoom({ onZoom, onFit }: { onZoom: (by: number) => void; onFit: () => void }) {
+  return (
+    <View style={styles.zoom}>
+      <BigButton
+        text="−"
+        label={text.smaller}
+        look="quiet"
+        size="desk"
+        onPress={() => onZoom(1.25)}
+      />
+      <BigButton
+        text="+"
+        label={text.larger}
+        look="quiet"
+        size="desk"
+        onPress={() => onZoom(0.8)}
+      />
+      <BigButton text={text.fit} look="quiet" size="desk" onPress={onFit} />
+    </View>
+  );
+}

@@ -4,7 +4,7 @@ import { isAllowed, type Signing } from '@stennet/core/contract';
 import { AppError, type ErrorCode } from '@stennet/core/errors';
 import type { SignedKind } from '@stennet/core/record';
 import { asAppError, signRun, useSignedIn, useSigning } from '@/data';
-import type { RunView } from '@/data/runs';
+import type { RunView } from '@/data/runStore';
 import { BigButton, Line, Loading, MONO, Notice, Section, TextField, useInks } from '@/ui';
 import { Text } from 'react-native-paper';
 import { text } from '../text';

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { runRecord, type RecordedFastener, type RecordedPull } from '@stennet/core/record';
 import { fastenerId, type Next, type PayloadOf, type RunEvent } from '@stennet/core/run';
 import { useSignedIn } from '@/data';
-import type { RunView } from '@/data/runs';
+import type { RunView } from '@/data/runStore';
 import { BigButton, Chip } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { useRunPlace } from '../hooks/useRunPlace';

@@ -1,8 +1,6 @@
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { flatsOf, turnDial } from '@stennet/core/drawing';
-import { groupOfSeat, stageKindText, stageWords, type Sheet } from '@stennet/core/procedure';
 import {
   openTogether,
   type Outcome,
@@ -16,17 +14,15 @@ import { useHands } from '@/platform/hands';
 import { useKeys } from '@/platform/keys';
 import { speak } from '@/platform/speech';
 import { BigButton, useInks } from '@/ui';
-import { DrawingView } from '@/ui/work';
 import { answersTo, keysLine, type Answer } from '../answers';
 import type { Acts } from '../hooks/useActs';
 import { lineFor } from '../hooks/useHandsFree';
 import { usePress } from '../hooks/usePress';
 import { useSeenSheet } from '../hooks/useSeenSheet';
-import { whereIs, wrenchName } from '../say';
-import { fastenerName, text, upperFirst } from '../text';
+import { text } from '../text';
 import { AskBack } from './AskBack';
 import { AWAY_MS, AwayPanel } from './AwayPanel';
-import { BigValue, PanelBody, PanelTitle } from './PanelText';
+import { PullHead, styles } from './PullHead';
 import { WrenchLine, WrenchPanel } from './WrenchPanel';
 
 interface Props {
@@ -64,9 +60,6 @@ export function PullPanel({
   } | null>(null);
   const asking = asked?.step === step ? asked : null;
   const press = usePress(step);
-  const isAngle = due.task.action === 'angle';
-  const second = due.outcomes[1];
-  const isSettling = second !== undefined;
   const mustRead = due.task.action === 'stretch';
 
   const say = (outcome: Outcome): void => {
@@ -128,50 +121,15 @@ export function PullPanel({
   return (
     <View style={styles.panel}>
       <PullHead due={due} state={state} isHuge={hands.huge} />
-      <View style={styles.row}>
-        {together ? (
-          <BigButton
-            text={together.label}
-            grow
-            onPress={() =>
-              void acts.confirm('passConfirmed', { ...together.said, puller: me.person.id })
-            }
-          />
-        ) : isSettling ? (
-          answers.map((a) => (
-            <BigButton
-              key={a.outcome}
-              text={a.label}
-              {...(a.hint ? { hint: a.hint } : {})}
-              look="plain"
-              grow
-              onPress={() => give(a)}
-            />
-          ))
-        ) : (
-          <BigButton
-            text={mustRead ? text.reading : (main?.label ?? '')}
-            grow
-            onPress={() => give(main)}
-          />
-        )}
-      </View>
-      <View style={styles.row}>
-        <BigButton text={text.goBack} look="quiet" grow onPress={onGoBack} />
-        {together ? (
-          <BigButton text={main?.label ?? ''} look="quiet" grow onPress={() => give(main)} />
-        ) : null}
-        {isAngle ? (
-          <BigButton text={text.otherAngle} look="quiet" grow onPress={onReading} />
-        ) : null}
-        {!isAngle && !mustRead && ['dial', 'digital'].includes(due.tool.method) ? (
-          <BigButton text={text.reading} look="quiet" grow onPress={onReading} />
-        ) : null}
-        {!isAngle && due.tool.method === 'click' ? (
-          <BigButton text={text.otherTool} look="quiet" grow onPress={onTool} />
-        ) : null}
-        <BigButton text={text.wrong} look="warn" grow onPress={onWrong} />
-      </View>
+      <PullButtons
+        due={due}
+        answers={answers}
+        mustRead={mustRead}
+        together={together}
+        onTogether={(said) => void acts.confirm('passConfirmed', { ...said, puller: me.person.id })}
+        onGive={give}
+        {...{ onGoBack, onReading, onTool, onWrong }}
+      />
       {due.tool.method === 'digital' ? (
         <WrenchLine due={due} link={wrench.link} onListen={wrench.listen} />
       ) : null}
@@ -185,6 +143,65 @@ export function PullPanel({
       {hands.speech ? <BigButton text={text.sayAgain} look="quiet" onPress={sayAgain} /> : null}
       {together ? null : <KeysLine due={due} speaks={hands.speech} />}
     </View>
+  );
+}
+
+interface ButtonProps extends Pick<Props, 'due' | 'onGoBack' | 'onReading' | 'onTool' | 'onWrong'> {
+  answers: readonly Answer[];
+  /** What is due is told by a reading alone. */
+  mustRead: boolean;
+  together: ReturnType<typeof byHandTogether>;
+  onTogether: (said: NonNullable<ReturnType<typeof byHandTogether>>['said']) => void;
+  onGive: (answer: Answer | undefined) => void;
+}
+
+function PullButtons(props: ButtonProps) {
+  const { due, answers, mustRead, together, onTogether, onGive } = props;
+  const { onGoBack, onReading, onTool, onWrong } = props;
+  const isAngle = due.task.action === 'angle';
+  const [main] = answers;
+  const reads = !mustRead && ['dial', 'digital'].includes(due.tool.method);
+  return (
+    <>
+      <View style={styles.row}>
+        {together ? (
+          <BigButton text={together.label} grow onPress={() => onTogether(together.said)} />
+        ) : due.outcomes.length > 1 ? (
+          answers.map((a) => (
+            <BigButton
+              key={a.outcome}
+              text={a.label}
+              {...(a.hint ? { hint: a.hint } : {})}
+              look="plain"
+              grow
+              onPress={() => onGive(a)}
+            />
+          ))
+        ) : (
+          <BigButton
+            text={mustRead ? text.reading : (main?.label ?? '')}
+            grow
+            onPress={() => onGive(main)}
+          />
+        )}
+      </View>
+      <View style={styles.row}>
+        <BigButton text={text.goBack} look="quiet" grow onPress={onGoBack} />
+        {together ? (
+          <BigButton text={main?.label ?? ''} look="quiet" grow onPress={() => onGive(main)} />
+        ) : null}
+        {isAngle ? (
+          <BigButton text={text.otherAngle} look="quiet" grow onPress={onReading} />
+        ) : null}
+        {!isAngle && reads ? (
+          <BigButton text={text.reading} look="quiet" grow onPress={onReading} />
+        ) : null}
+        {!isAngle && due.tool.method === 'click' ? (
+          <BigButton text={text.otherTool} look="quiet" grow onPress={onTool} />
+        ) : null}
+        <BigButton text={text.wrong} look="warn" grow onPress={onWrong} />
+      </View>
+    </>
   );
 }
 
@@ -229,124 +246,6 @@ function awayMinutes(state: RunState, due: PullNext): number | null {
   return isMiddle && ms > AWAY_MS ? Math.floor(ms / 60_000) : null;
 }
 
-function PullHead({ due, state, isHuge }: { due: PullNext; state: RunState; isHuge: boolean }) {
-  const inks = useInks();
-  const { format } = useSignedIn();
-  const { inHand, target } = due;
-  const isAngle = due.task.action === 'angle';
-  const value = inHand ? format.inHand(inHand) : null;
-  const seen = useSeenSheet(state.sheet);
-  const reason = text.reasons[due.reason];
-  const flats = flatsOf(inHand?.value ?? 0);
-  if (isHuge) return <HugeHead due={due} sheet={state.sheet} />;
-  const kind = stageKindText(due.stage);
-  return (
-    <View role="status" aria-live="polite" style={styles.head}>
-      <View style={styles.words}>
-        <Text style={{ fontSize: 16, lineHeight: 22, color: inks.inkSoft }}>
-          {kind ? (
-            <Text
-              style={{ fontWeight: '700', fontSize: 18, color: inks.brand }}
-            >{`${kind}\n`}</Text>
-          ) : null}
-          <Text style={{ fontWeight: '700', fontSize: 18, color: inks.ink }}>
-            {upperFirst(fastenerName(state.sheet, due.fastener))}
-          </Text>
-          {` · ${text.place(due.ordinal, due.of)}`}
-          {due.pass > 1 ? ` · ${text.round(due.pass)}` : ''}
-          {reason ? ` · ${reason}` : ''}
-          {`\n${whereIs(seen, due.fastener)}`}
-        </Text>
-        {value ? (
-          <BigValue number={isAngle ? `+${value.number}` : value.number} unit={value.unit} />
-        ) : (
-          <PanelTitle>{due.stage.name}</PanelTitle>
-        )}
-        <Text style={{ fontSize: 16, lineHeight: 24, color: inks.inkSoft }}>
-          {isAngle ? <AngleLine due={due} flats={flats} /> : <TorqueLine due={due} />}
-        </Text>
-        {due.stage.note ? <PanelBody>{due.stage.note}</PanelBody> : null}
-      </View>
-      {isAngle && inHand && target ? (
-        <DrawingView
-          drawing={turnDial(inHand.value, 0, groupOfSeat(state.sheet, due.seat).head)}
-          label={`${inHand.value} degrees to turn, ${text.flats(flats)}`}
-          width={132}
-          height={132}
-        />
-      ) : null}
-    </View>
-  );
-}
-
-/** For a phone propped two metres away: which one, and the number. */
-function HugeHead({ due, sheet }: { due: PullNext; sheet: Sheet }) {
-  const inks = useInks();
-  const { format } = useSignedIn();
-  const { inHand } = due;
-  const value = inHand ? format.inHand(inHand) : null;
-  return (
-    <View role="status" aria-live="polite">
-      <Text style={{ fontSize: 64, lineHeight: 72, fontWeight: '700', color: inks.brand }}>
-        {fastenerName(sheet, due.fastener)}
-      </Text>
-      <Text style={{ fontSize: 96, lineHeight: 104, fontWeight: '700', color: inks.ink }}>
-        {value
-          ? `${due.task.action === 'angle' ? '+' : ''}${value.number}${value.unit === '°' ? '°' : ''}`
-          : due.stage.name}
-      </Text>
-      <Text style={{ fontSize: 30, lineHeight: 38, fontWeight: '700', color: inks.ink }}>
-        {[
-          value && value.unit !== '°' ? value.unit : '',
-          text.place(due.ordinal, due.of),
-          due.pass > 1 ? text.round(due.pass) : '',
-        ]
-          .filter(Boolean)
-          .join(' · ')}
-      </Text>
-    </View>
-  );
-}
-
-function AngleLine({ due, flats }: { due: PullNext; flats: ReturnType<typeof flatsOf> }) {
-  const inks = useInks();
-  const turned = (due.target?.value ?? 0) - (due.inHand?.value ?? 0);
-  return (
-    <>
-      <Text style={{ fontWeight: '700', color: inks.ink }}>{text.flats(flats)}</Text>
-      {`, ${text.by[due.tool.method]}`}
-      {turned > 0 ? ` · ${text.soFar(`${turned}°`)}` : ''}
-    </>
-  );
-}
-
-function TorqueLine({ due }: { due: PullNext }) {
-  const inks = useInks();
-  const { format } = useSignedIn();
-  if (due.task.action === 'loosen') {
-    const how = (due.task.part ?? due.stage).loosen ?? 'free';
-    return <>{text.loosenWords(typeof how === 'object' ? how.degrees : how)}</>;
-  }
-  if (!due.target) return <>{text.by[due.tool.method]}</>;
-  return (
-    <>
-      {due.tool.wrench ? `${text.on(wrenchName(due.tool.wrench))} · ` : ''}
-      {due.stage.target && !('value' in due.stage.target) && !due.task.part ? (
-        text.chosen(format.quantity(due.target).text, stageWords(due.stage, format))
-      ) : due.inHand?.unit === due.target.unit ? (
-        format.published(due.target)
-      ) : (
-        <Text>
-          published{' '}
-          <Text style={{ fontWeight: '700', fontSize: 24, color: inks.ink }}>
-            {format.published(due.target)}
-          </Text>
-        </Text>
-      )}
-    </>
-  );
-}
-
 function KeysLine({ due, speaks }: { due: PullNext; speaks: boolean }) {
   const inks = useInks();
   if (!window.matchMedia('(hover: hover) and (pointer: fine)').matches) return null;
@@ -356,10 +255,3 @@ function KeysLine({ due, speaks }: { due: PullNext; speaks: boolean }) {
     </Text>
   );
 }
-
-const styles = StyleSheet.create({
-  panel: { gap: 12 },
-  row: { flexDirection: 'row', gap: 12 },
-  head: { flexDirection: 'row', alignItems: 'center', gap: 8 },
-  words: { flex: 1, minWidth: 0 },
-});

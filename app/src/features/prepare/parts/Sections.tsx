@@ -1,0 +1,131 @@
+import type { JointSheet } from '@stennet/core/contract/run';
+import { seatMarks } from '@stennet/core/drawing';
+import { type Sheet, isByFastener, stageAt, orderOf } from '@stennet/core/procedure';
+import { initialState } from '@stennet/core/run';
+import { useRouter } from 'expo-router';
+import { View, StyleSheet } from 'react-native';
+import { useSignedIn } from '../../../data';
+import { Notice, Section, Line } from '../../../ui';
+import { JointMapView } from '../../../ui/JointMapView';
+import { Ribbon } from '../../../ui/Ribbon';
+import { text } from '../text';
+import { whichText } from '../whichText';
+import { TakeSheet } from './WhichOne';
+
+/** Begun already: nothing is begun twice. */
+export function There({ name, run }: { name: string; run: string }) {
+  const router = useRouter();
+  return (
+    <Notice
+      title={text.already(name)}
+      action={{ text: text.alreadyGo, onPress: () => router.navigate(`/runs/${run}`) }}
+    />
+  );
+}
+
+export function ApartOpen({ run }: { run: string }) {
+  const router = useRouter();
+  return (
+    <Notice
+      title={text.apartOpen}
+      text={text.apartOpenText}
+      action={{ text: text.apartGo, onPress: () => router.navigate(`/runs/${run}`) }}
+      look="warn"
+      alert
+    />
+  );
+}
+
+/**
+ * In which order and how far each is slackened, in words: warm or cold, ends first, a bit at a
+ * time.
+ */
+export function Slackening({ data: { sheet } }: { data: JointSheet }) {
+  return (
+    <Section title={text.slackening}>
+      {sheet.stages.map((s, i) => (
+        <Line
+          key={s.id}
+          strong={i === 0}
+        >{`${i + 1}. ${[s.name, orderWords(sheet, i), s.note ?? ''].filter(Boolean).join('. ')}`}</Line>
+      ))}
+    </Section>
+  );
+}
+const orderWords = (sheet: Sheet, index: number): string =>
+  isByFastener(stageAt(sheet, index)) ? orderOf(sheet, index).join(' · ') : '';
+/** A newer revision stands: nothing is begun by the old one without somebody saying so. */
+export function Replaced({ data, by }: { data: JointSheet; by: string }) {
+  return (
+    <>
+      <Notice
+        title={whichText.replaced(data.sheet.revision, by)}
+        text={whichText.replacedText}
+        look="warn"
+      />
+      <TakeSheet
+        joint={data.joint}
+        sheet={data.sheet.id}
+        revision={by}
+        label={whichText.takeNewer(by)}
+      />
+    </>
+  );
+}
+
+/** Open times and waiting times are known before the first bead, not after it. */
+export function Clocks({ data: { sheet } }: { data: JointSheet }) {
+  if (sheet.clocks.length === 0) return null;
+  const words = sheet.clocks.map((c) =>
+    c.kind === 'within' ? text.within(c.minutes, c.text) : text.notBefore(c.minutes, c.text),
+  );
+  return <Notice title={text.clocks} text={[...words, text.clocksText].join(' ')} look="warn" />;
+}
+
+export function Cautions({ data: { sheet } }: { data: JointSheet }) {
+  if (sheet.cautions.length === 0) return null;
+  return (
+    <Section title={text.cautions}>
+      {sheet.cautions.map((c) => (
+        <Line key={c} strong>
+          {c}
+        </Line>
+      ))}
+    </Section>
+  );
+}
+
+export function Procedure({ data }: { data: JointSheet }) {
+  const { format } = useSignedIn();
+  const { sheet } = data;
+  const { source } = sheet;
+  return (
+    <Section title={`${sheet.title}, rev ${sheet.revision}`}>
+      <Ribbon sheet={sheet} place={null} format={format} />
+      <View style={{ height: 190 }}>
+        <JointMapView
+          sheet={sheet}
+          marks={seatMarks(sheet, initialState(sheet).progress, null)}
+          numbers={{}}
+          label={text.mapLabel(data.order.joint, sheet.seats.length)}
+        />
+      </View>
+      <Line>
+        {text.sourceLine(
+          source.title,
+          source.page,
+          source.revision,
+          format.date(new Date(`${source.date}T12:00:00Z`)),
+        )}
+      </Line>
+      <Line>{text.condition(source.condition)}</Line>
+    </Section>
+  );
+}
+
+export const styles = StyleSheet.create({
+  phone: { gap: 12 },
+  wide: { flexDirection: 'row', gap: 12, alignItems: 'flex-start' },
+  column: { gap: 12 },
+  half: { flex: 1, minWidth: 0 },
+});

@@ -1,0 +1,173 @@
+// The page of docs/BENCHMARKS.md, from what was measured.
+import { renderHistory } from './history.mjs';
+import { renderReplica } from './replica.mjs';
+import { renderStalls } from './stalls.mjs';
+
+export function render({ start, frames, stalls, append, reduce, find, library, history, replica }) {
+  const row = (cells) => `| ${cells.join(' | ')} |`;
+  const lines = [
+    '# Benchmarks',
+    '',
+    'Made by `./stennet bench`; ratios within one run on one machine are what counts, the absolute numbers only tell of that machine.',
+    '',
+  ];
+  if (start) {
+    lines.push(
+      '## Until Today is usable',
+      '',
+      'Empty browser cache, 4x processor slow-down, 7 runs of each in turn, medians. The empty page is Expo Router and Paper with one button, built and served the same way.',
+      '',
+    );
+    lines.push(
+      row(['', 'Today', 'empty page', 'Today against empty']),
+      row(['---', '---', '---', '---']),
+    );
+    lines.push(
+      row([
+        'all bytes on the wire (kB)',
+        start.app.kB.toFixed(0),
+        start.empty.kB.toFixed(0),
+        `+${(start.app.kB - start.empty.kB).toFixed(0)} kB`,
+      ]),
+    );
+    lines.push(
+      row([
+        'blocking time (ms over 50 ms tasks)',
+        start.app.blockingMs.toFixed(0),
+        start.empty.blockingMs.toFixed(0),
+        `${(start.app.blockingMs / start.empty.blockingMs).toFixed(2)} ×`,
+      ]),
+      '',
+    );
+  }
+  if (stalls) lines.push(...renderStalls(stalls));
+  if (frames) {
+    lines.push(
+      '## From the key to the next fastener',
+      '',
+      `Trusted key press to the first frame that shows what comes next, 4x processor slow-down, ${frames.presses} presses of each. The event is on disk (strict durability) before the screen moves.`,
+      '',
+    );
+    lines.push(row(['frames', 'median', 'p95', 'worst']), row(['---', '---', '---', '---']));
+    for (const [name, f] of [
+      ['Tighten', frames.app],
+      ['Tighten, 40 fasteners, 8 stages, 2,000 events behind it', frames.long],
+      ['a page that only changes a word', frames.empty],
+    ])
+      lines.push(row([name, f.median, f.p95, f.worst]));
+    lines.push('');
+  }
+  if (append) {
+    lines.push(
+      '## Storing one confirmation',
+      '',
+      `Median of ${append.rounds} rounds in turn, one event per transaction, the same bytes, columns and indexes, the same driver.`,
+      '',
+    );
+    lines.push(row(['', 'ms', 'against the bare INSERT']), row(['---', '---', '---']));
+    const { bare } = append;
+    for (const [name, ms] of [
+      ['bare INSERT, no row-level security', bare],
+      ['the same statement under row-level security', append.secured],
+      [
+        'the whole request: session, parse, load, replay, admit, hash, append, reply',
+        append.request,
+      ],
+    ]) {
+      lines.push(row([name, ms.toFixed(2), `${(ms / bare).toFixed(2)} ×`]));
+    }
+    lines.push('');
+  }
+  if (reduce) {
+    lines.push(
+      '## Reducing a run',
+      '',
+      `${reduce.events} events with pulls, undo and pauses; medians of 7 rounds in turn. The bare loop makes one small object per event.`,
+      '',
+    );
+    lines.push(row(['', 'ms', 'against the bare loop']), row(['---', '---', '---']));
+    for (const [name, ms] of [
+      ['bare loop', reduce.bare],
+      ['evolve, then next', reduce.evolve],
+      ['admit and evolve, as a server does', reduce.admit],
+    ])
+      lines.push(row([name, ms.toFixed(1), `${(ms / reduce.bare).toFixed(1)} ×`]));
+    lines.push(
+      '',
+      `The last thousand events against the second thousand: ${(reduce.late / reduce.early).toFixed(2)} ×. The cost of one does not grow with the list.`,
+      '',
+    );
+  }
+  if (find) lines.push(...renderFind(find, row));
+  if (library) lines.push(...renderLibrary(library, row));
+  if (history) lines.push(...renderHistory(history, row));
+  if (replica) lines.push(...renderReplica(replica, row));
+  return lines.join('\n');
+}
+
+function renderFind(find, row) {
+  return [
+    '## Finding a sheet on-line',
+    '',
+    `${find[0].queries} queries of the typist in core/src/find/typos.ts (two to four words in any order, one in three with a slip, one in four unfinished), both statements, in turn under row-level security and bare (a superuser, the same text).`,
+    '',
+    row([
+      'library',
+      'in the first three',
+      'median (ms)',
+      'p95 (ms)',
+      'bare p95 (ms)',
+      'p95 against bare',
+    ]),
+    row(['---', '---', '---', '---', '---', '---']),
+    ...find.map((f) =>
+      row([
+        `${f.shops} × ${f.sheets}`,
+        `${(f.top3 * 100).toFixed(1)} %`,
+        f.p50.toFixed(1),
+        f.p95.toFixed(1),
+        f.bareP95.toFixed(1),
+        `${(f.p95 / f.bareP95).toFixed(2)} ×`,
+      ]),
+    ),
+    '',
+    'Plans at that size:',
+    '',
+    '```',
+    ...find.flatMap((f) => f.plan),
+    '```',
+    '',
+  ];
+}
+
+function renderLibrary({ sheets, mb, quiet, look, write, approve, typing }, row) {
+  const phases = {
+    'nothing else going on': quiet,
+    'an import is looked at': look,
+    'it is written': write,
+    'all are approved': approve,
+  };
+  return [
+    '## A library of 5,000 sheets',
+    '',
+    `${sheets} sheets, ${mb.toFixed(0)} MB of JSON, on one server process. How long a request of somebody else waits meanwhile.`,
+    '',
+    row(['while', 'seconds', 'wait p95 (ms)', 'longest wait (ms)']),
+    row(['---', '---', '---', '---']),
+    ...Object.entries(phases).map(([name, p]) =>
+      row([name, p.seconds.toFixed(1), p.p95.toFixed(1), p.worst.toFixed(0)]),
+    ),
+    '',
+    `A device catches up with all of it in ${typing.caughtUpSeconds.toFixed(0)} s. Then off-line, 4x processor slow-down, ${typing.found.keys} keys typed into Find, and into a field on an empty page: time from frame to frame.`,
+    '',
+    row(['', 'median (ms)', 'p95 (ms)', 'p99 (ms)', 'longest (ms)']),
+    row(['---', '---', '---', '---', '---']),
+    ...[
+      ['Find, off-line', typing.found],
+      ['an empty page', typing.bare],
+    ].map(([name, t]) =>
+      row([name, t.median.toFixed(0), t.p95.toFixed(0), t.p99.toFixed(0), t.worst.toFixed(0)]),
+    ),
+    '',
+  ];
+}

@@ -1,0 +1,60 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test, type Technician } from './house';
+
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+
+/**
+ * The dark theme's colours are tested each against each by themselves; the short run looks at them
+ * on these screens.
+ */
+const IN_THE_DARK = new Set([
+  'sign in',
+  'today',
+  'start',
+  'settling',
+  'angle',
+  'record',
+  'found',
+  'sheet',
+  'hold point',
+]);
+
+/**
+ * No finding of axe on the screen as it stands, in both themes. The dark one has the same page in
+ * other colours, a wide one the same colours on another page.
+ */
+export async function clean(t: Technician, screen: string): Promise<void> {
+  const isWide = (t.page.viewportSize()?.width ?? 0) >= 900;
+  const isDarkToo = process.env.STENNET_ALL ? true : !isWide && IN_THE_DARK.has(screen);
+  for (const colorScheme of isDarkToo ? (['light', 'dark'] as const) : (['light'] as const)) {
+    await t.page.emulateMedia({ colorScheme });
+    await t.page.clock.runFor(400);
+    const { violations } = await axe(t, colorScheme).analyze();
+    expect(
+      violations.map(
+        (v) =>
+          `${screen}, ${colorScheme}: ${v.id} ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`,
+      ),
+    ).toEqual([]);
+  }
+}
+
+/**
+ * Each screen in one width in the short run, in both with `--all`: what axe sees of it hardly
+ * differs.
+ */
+export function onlyOn(width: 'phone' | 'wide'): void {
+  test.skip(
+    ({ isMobile }) => !process.env.STENNET_ALL && isMobile !== (width === 'phone'),
+    `looked at on ${width}`,
+  );
+}
+
+function axe({ page }: Technician, theme: 'light' | 'dark'): AxeBuilder {
+  // No frame is in any screen: nothing has to be put together from several, on a page of its own
+  // each time.
+  const builder = new AxeBuilder({ page }).setLegacyMode();
+  return theme === 'light'
+    ? builder.withTags(RULES)
+    : builder.withRules(['color-contrast', 'link-in-text-block']);
+}
