@@ -1,12 +1,10 @@
-import { clean, onlyOn } from './axe';
+import { clean } from './axe';
 import { expect, test } from './house';
 
-test.describe(() => {
-  onlyOn('phone');
-  test('every screen of the way through is clean for axe, light and dark', async ({
-    technician: t,
-    house,
-  }) => {
+test(
+  'every screen of the way through is clean for axe, light and dark',
+  { tag: '@phone' },
+  async ({ technician: t, house }) => {
     await t.page.clock.install();
     await t.page.goto(house.url);
     await expect(t.button('Sign in')).toBeVisible();
@@ -58,157 +56,141 @@ test.describe(() => {
     await t.button('Tightened values').click();
     await expect(t.page.getByRole('heading', { name: 'Not finished yet' })).toBeVisible();
     await clean(t, 'record');
-  });
-});
+  },
+);
 
-test.describe(() => {
-  onlyOn('wide');
-  test(
-    'the sheet library and every part of the editor are clean for axe, light and dark',
-    { tag: ['@phone', '@long'] },
-    async ({ technician: t }) => {
-      await t.signIn('Ines Corte');
-      await t.page.goto(`${t.house.url}/sheets/brenna-2-0-head/C`);
-      await t.button('Write the next revision').click();
-      await expect(t.tab('Places')).toBeVisible();
-      await t.settled('saved');
-      for (const part of ['Line', 'Places', 'Fasteners', 'Stages', 'Steps', 'About', 'Ready?']) {
-        await t.tab(part).click();
-        await clean(t, part);
-      }
-      await t.page.goto(`${t.house.url}/library`);
-      await expect(t.page.getByRole('link', { name: /^Open the draft of/ })).toBeVisible();
-      await clean(t, 'library');
-    },
-  );
-});
+test(
+  'the sheet library and every part of the editor are clean for axe, light and dark',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t }) => {
+    await t.signIn('Ines Corte');
+    await t.page.goto(`${t.house.url}/sheets/brenna-2-0-head/C`);
+    await t.button('Write the next revision').click();
+    await expect(t.tab('Places')).toBeVisible();
+    await t.settled('saved');
+    for (const part of ['Line', 'Places', 'Fasteners', 'Stages', 'Steps', 'About', 'Ready?']) {
+      await t.tab(part).click();
+      await clean(t, part);
+    }
+    await t.page.goto(`${t.house.url}/library`);
+    await expect(t.page.getByRole('link', { name: /^Open the draft of/ })).toBeVisible();
+    await clean(t, 'library');
+  },
+);
 
-test.describe(() => {
-  onlyOn('phone');
-  test(
-    'finding a sheet and what holds a run up are clean for axe, light and dark',
-    { tag: '@phone' },
-    async ({ technician: t, house }) => {
-      await t.signIn();
-      await t.button('Find a sheet').click();
-      await expect(t.button('Belmaro')).toBeVisible();
-      await clean(t, 'find');
-      await t.page
-        .getByRole('searchbox', { name: 'Engine, vehicle, part or joint' })
-        .fill('brenna head');
-      await expect(
-        t.page.getByRole('link', { name: 'Open Cylinder head, Brenna 2.0, rev C' }),
-      ).toBeVisible();
-      await clean(t, 'found');
-      await t.page.getByRole('link', { name: 'Open Cylinder head, Brenna 2.0, rev C' }).click();
-      await expect(t.page.getByText('Which bolt is in your hand?')).toBeVisible();
-      await clean(t, 'sheet');
-      await t.page.goto(`${house.url}/`);
-      await t.openOrder('2430');
-      await t.button('Tighten pressure plate').click();
-      await t.button('Start tightening').click();
-      await expect(t.button('Done')).toBeVisible();
-      await clean(t, 'step');
-      await t.pull('Done');
-      await t.pull('Done');
-      await t.tap('In, each in its own hole');
-      for (let i = 0; i < 6; i += 1) await t.pull('Done');
-      await clean(t, 'round');
-      await t.tap('It is seated');
-      await expect(
-        t.page.getByRole('heading', { name: 'Hold point: alignment tool slides' }),
-      ).toBeVisible();
-      await clean(t, 'hold point');
-    },
-  );
-});
+test(
+  'finding a sheet and what holds a run up are clean for axe, light and dark',
+  { tag: '@phone' },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.button('Find a sheet').click();
+    await expect(t.button('Belmaro')).toBeVisible();
+    await clean(t, 'find');
+    await t.page
+      .getByRole('searchbox', { name: 'Engine, vehicle, part or joint' })
+      .fill('brenna head');
+    await expect(
+      t.page.getByRole('link', { name: 'Open Cylinder head, Brenna 2.0, rev C' }),
+    ).toBeVisible();
+    await clean(t, 'found');
+    await t.page.getByRole('link', { name: 'Open Cylinder head, Brenna 2.0, rev C' }).click();
+    await expect(t.page.getByText('Which bolt is in your hand?')).toBeVisible();
+    await clean(t, 'sheet');
+    await t.page.goto(`${house.url}/`);
+    await t.openOrder('2430');
+    await t.button('Tighten pressure plate').click();
+    await t.button('Start tightening').click();
+    await expect(t.button('Done')).toBeVisible();
+    await clean(t, 'step');
+    await t.pull('Done');
+    await t.pull('Done');
+    await t.tap('In, each in its own hole');
+    for (let i = 0; i < 6; i += 1) await t.pull('Done');
+    await clean(t, 'round');
+    await t.tap('It is seated');
+    await expect(
+      t.page.getByRole('heading', { name: 'Hold point: alignment tool slides' }),
+    ).toBeVisible();
+    await clean(t, 'hold point');
+  },
+);
 
-test.describe(() => {
-  onlyOn('wide');
-  test(
-    'the repair order, its parts and forms, preparing, tools and the lead’s word are clean for axe, light and dark',
-    { tag: ['@phone', '@long'] },
-    async ({ technician: t, house, isMobile }) => {
-      await t.signIn('Ines Corte');
-      const id = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
-      const at = async (path: string, text: string | RegExp, screen: string): Promise<void> => {
-        await t.page.goto(`${house.url}${path}`);
-        await expect(t.page.getByText(text).first()).toBeVisible();
-        await clean(t, screen);
-      };
-      await at(`/orders?at=${id(201)}`, isMobile ? 'RO 2417' : 'Where it stands', 'repair orders');
-      await at(`/orders/${id(206)}/parts`, 'Lacks: Alignment tool.', 'parts');
-      await at(`/orders/${id(201)}/measure`, 'Measure something', 'measure');
-      await t.choose('radio', 'Run-out by dial');
-      await clean(t, 'measuring');
-      await at('/orders/new', 'Concern', 'order form');
-      await at('/tools', 'Torque wrenches', 'tools');
-      await t.button('Add a tool').click();
-      await clean(t, 'tool form');
-      await at(`/joints/${id(403)}`, '10 head bolts, new ones only', 'prepare');
-      await at(`/orders/${id(213)}`, 'Where it stands', 'order');
-      await t.button('Write down what was found').click();
-      await t.button('Add a job').click();
-      await t.choose('radio', 'Replace clutch');
-      await expect(t.button('Add this job')).toBeVisible();
-      await clean(t, 'order, writing');
-      await t.page.goto(`${house.url}/joints/${id(401)}`);
-      await t.choose('radio', 'hexagon head, M10');
-      await t.button('Start tightening').click();
-      await t.tap('10 new ones are in, by hand');
-      await t.tap('With a crowfoot or offset');
-      await t.choose('radio', 'Crowfoot 13 mm');
-      await clean(t, 'adapter');
-      await t.tap('Ask the lead: Wrench 4, digital');
-      await clean(t, 'lead');
-    },
-  );
-});
+test(
+  'the repair order, its parts and forms, preparing, tools and the lead’s word are clean for axe, light and dark',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house, isMobile }) => {
+    await t.signIn('Ines Corte');
+    const id = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+    const at = async (path: string, text: string | RegExp, screen: string): Promise<void> => {
+      await t.page.goto(`${house.url}${path}`);
+      await expect(t.page.getByText(text).first()).toBeVisible();
+      await clean(t, screen);
+    };
+    await at(`/orders?at=${id(201)}`, isMobile ? 'RO 2417' : 'Where it stands', 'repair orders');
+    await at(`/orders/${id(206)}/parts`, 'Lacks: Alignment tool.', 'parts');
+    await at(`/orders/${id(201)}/measure`, 'Measure something', 'measure');
+    await t.choose('radio', 'Run-out by dial');
+    await clean(t, 'measuring');
+    await at('/orders/new', 'Concern', 'order form');
+    await at('/tools', 'Torque wrenches', 'tools');
+    await t.button('Add a tool').click();
+    await clean(t, 'tool form');
+    await at(`/joints/${id(403)}`, '10 head bolts, new ones only', 'prepare');
+    await at(`/orders/${id(213)}`, 'Where it stands', 'order');
+    await t.button('Write down what was found').click();
+    await t.button('Add a job').click();
+    await t.choose('radio', 'Replace clutch');
+    await expect(t.button('Add this job')).toBeVisible();
+    await clean(t, 'order, writing');
+    await t.page.goto(`${house.url}/joints/${id(401)}`);
+    await t.choose('radio', 'hexagon head, M10');
+    await t.button('Start tightening').click();
+    await t.tap('10 new ones are in, by hand');
+    await t.tap('With a crowfoot or offset');
+    await t.choose('radio', 'Crowfoot 13 mm');
+    await clean(t, 'adapter');
+    await t.tap('Ask the lead: Wrench 4, digital');
+    await clean(t, 'lead');
+  },
+);
 
-test.describe(() => {
-  onlyOn('phone');
-  test(
-    'what comes afterwards, and the account of a shop, are clean for axe',
-    { tag: '@phone' },
-    async ({ technician: t, house }) => {
-      await t.signIn('Ines Corte');
-      const to = async (path: string, heading: string, screen: string): Promise<void> => {
-        await t.page.goto(`${house.url}${path}`);
-        await expect(t.page.getByRole('heading', { name: heading }).first()).toBeVisible();
-        await clean(t, screen);
-      };
-      await to('/account', 'Your PIN', 'account');
-      await to('/people', 'People', 'people');
-      await t.button(/^Change Mei Sandoval/).click();
-      await clean(t, 'people, one chosen');
-      await to('/follow-ups', 'Follow-ups', 'follow-ups');
-      await t.tab('Month').click();
-      await clean(t, 'follow-ups, month');
-      await to('/history', 'What was tightened', 'history');
-      await to(
-        '/runs/5e000000-0000-4000-8000-000000000824/record',
-        'What the wrench saw',
-        'record',
-      );
-      await expect(t.page.getByText('Look again at bolt 6.')).toBeVisible();
-      await clean(t, 'curves');
-      const [file] = await Promise.all([
-        t.page.waitForEvent('download'),
-        t.button('Record as a document').click(),
-      ]);
-      await t.page.goto(`${house.url}/history`);
-      const [chooser] = await Promise.all([
-        t.page.waitForEvent('filechooser'),
-        t.button('Bring in a record or an archive').click(),
-      ]);
-      await chooser.setFiles(await file.path());
-      await t.button(/^Open this record/).click();
-      await expect(t.page.getByText(/^Checked just now/)).toBeVisible();
-      await clean(t, 'a record from another shop');
-      await t.page.goto(`${house.url}/tools`);
-      await t.button('What was tightened with it: Wrench 4, digital').click();
-      await expect(t.page.getByRole('heading', { name: 'How its readings lay' })).toBeVisible();
-      await clean(t, 'drift');
-    },
-  );
-});
+test(
+  'what comes afterwards, and the account of a shop, are clean for axe',
+  { tag: '@phone' },
+  async ({ technician: t, house }) => {
+    await t.signIn('Ines Corte');
+    const to = async (path: string, heading: string, screen: string): Promise<void> => {
+      await t.page.goto(`${house.url}${path}`);
+      await expect(t.page.getByRole('heading', { name: heading }).first()).toBeVisible();
+      await clean(t, screen);
+    };
+    await to('/account', 'Your PIN', 'account');
+    await to('/people', 'People', 'people');
+    await t.button(/^Change Mei Sandoval/).click();
+    await clean(t, 'people, one chosen');
+    await to('/follow-ups', 'Follow-ups', 'follow-ups');
+    await t.tab('Month').click();
+    await clean(t, 'follow-ups, month');
+    await to('/history', 'What was tightened', 'history');
+    await to('/runs/5e000000-0000-4000-8000-000000000824/record', 'What the wrench saw', 'record');
+    await expect(t.page.getByText('Look again at bolt 6.')).toBeVisible();
+    await clean(t, 'curves');
+    const [file] = await Promise.all([
+      t.page.waitForEvent('download'),
+      t.button('Record as a document').click(),
+    ]);
+    await t.page.goto(`${house.url}/history`);
+    const [chooser] = await Promise.all([
+      t.page.waitForEvent('filechooser'),
+      t.button('Bring in a record or an archive').click(),
+    ]);
+    await chooser.setFiles(await file.path());
+    await t.button(/^Open this record/).click();
+    await expect(t.page.getByText(/^Checked just now/)).toBeVisible();
+    await clean(t, 'a record from another shop');
+    await t.page.goto(`${house.url}/tools`);
+    await t.button('What was tightened with it: Wrench 4, digital').click();
+    await expect(t.page.getByRole('heading', { name: 'How its readings lay' })).toBeVisible();
+    await clean(t, 'drift');
+  },
+);

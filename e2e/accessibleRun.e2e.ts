@@ -1,83 +1,77 @@
-import { clean, onlyOn } from './axe';
+import { clean } from './axe';
 import { driveTo } from './drive';
 import { expect, test } from './house';
 
-test.describe(() => {
-  onlyOn('phone');
-  test(
-    'taking apart, looking, measuring and trying in a run are clean for axe, light and dark',
-    { tag: ['@phone', '@long'] },
-    async ({ technician: t, house }) => {
-      await t.signIn();
-      const id = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
-      await t.page.goto(`${house.url}/joints/${id(437)}?part=takeApart&of=left`);
-      await expect(t.button('Start taking apart')).toBeVisible();
-      await clean(t, 'prepare to take apart');
-      await t.button('Start taking apart').click();
-      await driveTo(t, 'A photo first');
-      await clean(t, 'photo');
-      await t.more('On the way: dropped, put in, photo');
-      await clean(t, 'on the way');
-      await t.button('Back to the work').click();
-      await driveTo(t, 'Temperature, in °C');
-      await t.field('Temperature, in °C', '44');
-      await t.pull('Record it');
-      await t.button('Something is wrong').click();
-      await t.pull('It broke');
-      await expect(t.page.getByText('Attempt 1 of 5')).toBeVisible();
-      await clean(t, 'ladder');
-      await t.pull('It worked');
-      await t.pull('It is out');
-      await driveTo(t, /Where are they kept/);
-      await clean(t, 'bags');
-      await t.page.goto(`${house.url}/joints/${id(422)}`);
-      await t.button('8 new ones are here').click();
-      await t.button('Start tightening').click();
-      await driveTo(t, 'Cam lobes and followers, each one.');
-      await clean(t, 'check by place');
-      for (const row of ['1 in', '1 out', '2 in', '2 out', '3 in', '3 out'])
-        await t.page
-          .getByRole('radiogroup', { name: row })
-          .getByRole('radio', { name: 'smooth' })
-          .click();
-      await t.pull('That is what I see');
-      await t.pull('in, and below flush');
-      await driveTo(t, 'Flatness of the head, gasket face: straight-edge and leaves.');
-      await clean(t, 'measured step');
-    },
-  );
-});
-test.describe(() => {
-  onlyOn('wide');
-  test(
-    'what stands beside a pull is clean for axe: several, one fastener, map and hands, very large, locked',
-    { tag: ['@phone', '@long'] },
-    async ({ technician: t }) => {
-      await t.signIn();
-      await t.startHead();
-      await t.pull('It turned');
-      await t.button(/^More$/).click();
-      await clean(t, 'more');
-      await t.button('Several at once').click();
-      await clean(t, 'several');
-      await t.button('Cancel').click();
-      await t.more('Did I do this one?');
-      await clean(t, 'which one');
-      await t.page.getByRole('radio', { name: 'bolt 1', exact: true }).click();
-      await clean(t, 'one fastener');
-      await t.button('I did something besides').click();
-      await clean(t, 'besides');
-      await t.button('Cancel').click();
-      await t.button('Back to the work').click();
-      await t.button('Something is wrong').click();
-      await t.button('It was another one').click();
-      await clean(t, 'another one');
-      await t.button('Cancel').click();
-      await t.more('Map, sound, voice');
-      await t.button('Very large, for two metres: off').click();
-      await clean(t, 'map and hands');
-      await t.button('Lock the wet glass').click();
-      await clean(t, 'very large, locked');
-    },
-  );
-});
+test(
+  'taking apart, looking, measuring and trying in a run are clean for axe, light and dark',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    const id = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+    await t.page.goto(`${house.url}/joints/${id(437)}?part=takeApart&of=left`);
+    await expect(t.button('Start taking apart')).toBeVisible();
+    await clean(t, 'prepare to take apart');
+    await t.button('Start taking apart').click();
+    await driveTo(t, 'A photo first');
+    await clean(t, 'photo');
+    await t.more('On the way: dropped, put in, photo');
+    await clean(t, 'on the way');
+    await t.button('Back to the work').click();
+    await driveTo(t, 'Temperature, in °C');
+    await t.field('Temperature, in °C', '44');
+    await t.pull('Record it');
+    await t.button('Something is wrong').click();
+    await t.pull('It broke');
+    await expect(t.page.getByText('Attempt 1 of 5')).toBeVisible();
+    await clean(t, 'ladder');
+    await t.pull('It worked');
+    await t.pull('It is out');
+    await driveTo(t, /Where are they kept/);
+    await clean(t, 'bags');
+    await t.page.goto(`${house.url}/joints/${id(422)}`);
+    await t.button('8 new ones are here').click();
+    await t.button('Start tightening').click();
+    await driveTo(t, 'Cam lobes and followers, each one.');
+    await clean(t, 'check by place');
+    for (const row of ['1 in', '1 out', '2 in', '2 out', '3 in', '3 out'])
+      await t.page
+        .getByRole('radiogroup', { name: row })
+        .getByRole('radio', { name: 'smooth' })
+        .click();
+    await t.pull('That is what I see');
+    await t.pull('in, and below flush');
+    await driveTo(t, 'Flatness of the head, gasket face: straight-edge and leaves.');
+    await clean(t, 'measured step');
+  },
+);
+test(
+  'what stands beside a pull is clean for axe: several, one fastener, map and hands, very large, locked',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t }) => {
+    await t.signIn();
+    await t.startHead();
+    await t.pull('It turned');
+    await t.button(/^More$/).click();
+    await clean(t, 'more');
+    await t.button('Several at once').click();
+    await clean(t, 'several');
+    await t.button('Cancel').click();
+    await t.more('Did I do this one?');
+    await clean(t, 'which one');
+    await t.page.getByRole('radio', { name: 'bolt 1', exact: true }).click();
+    await clean(t, 'one fastener');
+    await t.button('I did something besides').click();
+    await clean(t, 'besides');
+    await t.button('Cancel').click();
+    await t.button('Back to the work').click();
+    await t.button('Something is wrong').click();
+    await t.button('It was another one').click();
+    await clean(t, 'another one');
+    await t.button('Cancel').click();
+    await t.more('Map, sound, voice');
+    await t.button('Very large, for two metres: off').click();
+    await clean(t, 'map and hands');
+    await t.button('Lock the wet glass').click();
+    await clean(t, 'very large, locked');
+  },
+);

@@ -1,5 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test, type Technician } from './house';
+import { expect, type Technician } from './house';
 
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
 
@@ -37,17 +37,6 @@ export async function clean(t: Technician, screen: string): Promise<void> {
       ),
     ).toEqual([]);
   }
-}
-
-/**
- * Each screen in one width in the short run, in both with `--all`: what axe sees of it hardly
- * differs.
- */
-export function onlyOn(width: 'phone' | 'wide'): void {
-  test.skip(
-    ({ isMobile }) => !process.env.STENNET_ALL && isMobile !== (width === 'phone'),
-    `looked at on ${width}`,
-  );
 }
 
 function axe({ page }: Technician, theme: 'light' | 'dark'): AxeBuilder {

@@ -8,6 +8,7 @@ import path from 'node:path';
 import { clusterIn } from './cluster.mjs';
 import { assertHome } from './serving.mjs';
 import { soon } from './soon.mjs';
+import { notTried } from './notTried.mjs';
 
 const isRoot = process.getuid() === 0;
 const NOBODY = 65_534;
@@ -85,7 +86,7 @@ try {
     fs.chownSync(path.join(folder, 'data'), uid, uid);
     await cluster.start();
     cluster.stop();
-  }
+  } else notTried('another user’s folder: only root can make one');
   const locked = path.join(made, 'locked');
   fs.mkdirSync(locked, { mode: 0o500 });
   if (isRoot) process.seteuid(NOBODY);
@@ -103,7 +104,7 @@ try {
     } finally {
       spawnSync('umount', [small]);
     }
-  } else console.log('a full disk was not tried: no small one can be made here');
+  } else notTried('a full disk: no small one can be made here');
   console.log(
     'half-made, killed, damaged, foreign, another user’s and full folders: healed or told',
   );

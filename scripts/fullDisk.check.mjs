@@ -7,6 +7,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { aShop } from './aShop.mjs';
+import { notTried } from './notTried.mjs';
 import { soon } from './soon.mjs';
 
 const MOST = 3000;
@@ -49,7 +50,7 @@ async function fillsUp() {
 
 try {
   if (isMounted) await fillsUp();
-  else console.log('not tried: no small disk can be made here');
+  else notTried('no small disk can be made here');
 } finally {
   stennet('stop');
   if (isMounted) spawnSync('umount', [home]);

@@ -1,5 +1,5 @@
-// ./stennet soak: builds, starts a cluster of its own and two servers, and lets scripts/soak/main.mts do
-// the rest.
+// ./stennet soak: builds, starts a cluster of its own and two servers, and lets
+// scripts/soak/main.mts do the rest.
 import { spawnSync } from 'node:child_process';
 import { ensurePostgres, Refusal, root } from './install.mjs';
 

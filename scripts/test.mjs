@@ -3,9 +3,12 @@ import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import path from 'node:path';
 import { ensureChromium, ensurePostgres, root } from './install.mjs';
+import { NOT_TRIED } from './notTried.mjs';
 
 let passed = 0;
 let failed = 0;
+/** What could not be tried on this machine. */
+let skipped = 0;
 
 const bin = (name) => path.join(root, 'node_modules/.bin', name);
 const node = process.execPath;
@@ -33,6 +36,7 @@ const CHECKS = [
   ['types: e2e', bin('tsc'), ['-p', 'e2e']],
   ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
   ['the door needs no package', node, ['scripts/gate.check.mjs']],
+  ['sizes', node, ['scripts/sizes.check.mjs']],
   ['bill of materials', node, ['scripts/sbom.check.mjs']],
   ['layers', bin('depcruise'), ['core/src', 'server/src', 'app/src', 'device/src']],
   [
@@ -77,7 +81,7 @@ export async function test({ all = false }) {
       '-e',
       `process.exit(${process.env.STENNET_FIRST_DEMO})`,
     ]);
-  console.log(`\n${passed} passed, ${failed} failed`);
+  console.log(`\n${skipped ? `${skipped} skipped, ` : ''}${passed} passed, ${failed} failed`);
   process.exit(failed === 0 ? 0 : 1);
 }
 
@@ -93,7 +97,7 @@ async function unitTests() {
   const file = path.join(root, 'test-results/jest.json');
   const held = path.join(root, 'test-results/held.txt');
   for (const old of [file, held]) fs.rmSync(old, { force: true });
-  const ok = await told('Jest: core, server, device, app', bin('jest'), [
+  const code = await told('Jest: core, server, device, app', bin('jest'), [
     '--ci',
     '--maxWorkers',
     '2',
@@ -101,7 +105,7 @@ async function unitTests() {
     '--outputFile',
     file,
   ]);
-  countJest(file, ok);
+  countJest(file, code === 0);
   if (fs.existsSync(held)) console.log(`attacked, and held:\n${fs.readFileSync(held, 'utf8')}`);
 }
 
@@ -117,7 +121,9 @@ function run(title, command, args) {
 }
 
 async function check(title, command, args, cwd = root) {
-  if (await told(title, command, args, cwd)) passed += 1;
+  const code = await told(title, command, args, cwd);
+  if (code === 0) passed += 1;
+  else if (code === NOT_TRIED) skipped += 1;
   else failed += 1;
 }
 
@@ -136,7 +142,7 @@ const endAll = (child) => {
 };
 
 /**
- * Something beside others: what it says is shown when it has ended. @returns whether it went well
+ * Something beside others: what it says is shown when it has ended. @returns its exit code
  */
 function told(title, command, args, cwd = root) {
   return new Promise((resolve) => {
@@ -156,22 +162,22 @@ function told(title, command, args, cwd = root) {
     }, longestMin() * 60_000);
     for (const stream of [child.stdout, child.stderr])
       stream.on('data', (piece) => said.push(piece));
-    const end = (ok) => {
+    const end = (code) => {
       if (!atWork.delete(child)) return;
       clearTimeout(tooLong);
       endAll(child);
       console.log(
-        `\n── ${title}\n${Buffer.concat(said).toString('utf8')}${ok ? 'ok' : 'FAILED'}, ${Math.round((Date.now() - from) / 1000)} s`,
+        `\n── ${title}\n${Buffer.concat(said).toString('utf8')}${{ 0: 'ok', [NOT_TRIED]: 'SKIPPED' }[code] ?? 'FAILED'}, ${Math.round((Date.now() - from) / 1000)} s`,
       );
-      resolve(ok);
+      resolve(code);
     };
     child.on('error', (error) => {
       said.push(Buffer.from(`${error.message}\n`));
-      end(false);
+      end(1);
     });
     // Whatever it leaves behind may hold its output open.
-    child.on('exit', (code) => setTimeout(() => end(code === 0), 5000).unref());
-    child.on('close', (code) => end(code === 0));
+    child.on('exit', (code) => setTimeout(() => end(code), 5000).unref());
+    child.on('close', end);
   });
 }
 
@@ -179,6 +185,7 @@ function told(title, command, args, cwd = root) {
 function countJest(file, ok) {
   const report = fs.existsSync(file) ? JSON.parse(fs.readFileSync(file, 'utf8')) : null;
   passed += report?.numPassedTests ?? 0;
+  skipped += report?.numPendingTests ?? 0;
   failed += (report?.numFailedTests ?? 0) + (report?.numRuntimeErrorTestSuites ?? 0);
   if (
     !report ||
@@ -191,6 +198,7 @@ function countJest(file, ok) {
 function countPlaywright(file, ok) {
   const stats = fs.existsSync(file) ? JSON.parse(fs.readFileSync(file, 'utf8')).stats : null;
   passed += stats?.expected ?? 0;
+  skipped += stats?.skipped ?? 0;
   failed += stats?.unexpected ?? 0;
   if (!stats || stats.expected === 0 || (!ok && stats.unexpected === 0)) failed += 1;
 }

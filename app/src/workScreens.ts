@@ -11,6 +11,7 @@ export { OrderFormScreen, OrderScreen, OrdersScreen, PartsScreen } from '@/featu
 export { PeopleScreen } from '@/features/people';
 export { PrepareScreen } from '@/features/prepare';
 export { ForeignRecordScreen, RecordScreen } from '@/features/record';
-export { FindScreen, SheetScreen } from '@/features/sheet';
+export { FindScreen } from '@/features/find';
+export { SheetScreen } from '@/features/sheet';
 export { TightenScreen } from '@/features/tighten';
 export { ToolsScreen } from '@/features/tools';

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { runReplies, type SheetBrief } from '@stennet/core/contract/run';
+import { runReplies, type SheetBrief } from '@stennet/core/contract/work';
 import { nearForms, seeded, typedLike, wordsOf } from '@stennet/core/find';
 import { demoSheets } from '@stennet/core/testing';
 import { keepSheet } from './db/keepSheet';

@@ -2,7 +2,7 @@ import type { Signing } from '@stennet/core/contract';
 import { canonicalJson } from '@stennet/core/record';
 import { house, ines, jonah, mei, petra } from '../test/theShop';
 import { demoId, HALDEN } from '../test/world';
-import { finishedRun, sign, wordId, signing, fileOf, QS16 } from '../test/records';
+import { finishedRun, sign, wordId, signing, fileOf, QS16, bringIn } from '../test/records';
 
 describe('signing', () => {
   test('who did the work signs first, another second; later words are added, nothing else is let in', async () => {

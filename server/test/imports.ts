@@ -1,4 +1,4 @@
-import type { ImportLine } from '@stennet/core/contract/run';
+import type { ImportLine } from '@stennet/core/contract/work';
 import type { Sheet } from '@stennet/core/procedure';
 import type request from 'supertest';
 import { ines, house } from './theShop';

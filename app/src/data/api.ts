@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { replies, routes, type RouteName } from '@stennet/core/contract';
-import type { BodyOf, ReplyOf } from '@stennet/core/contract/run';
+import type { BodyOf, ReplyOf } from '@stennet/core/contract/work';
 import { noteServerTime } from '@/platform/clockOff';
 import { AppError, catalogue, type ErrorCode, type ErrorParams } from '@stennet/core/errors';
 import { work } from './work';

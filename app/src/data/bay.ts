@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react';
+import { create } from 'zustand';
 import type { Me } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { deviceId } from '@/platform/device';
@@ -21,16 +21,7 @@ export interface Enrolled {
 const KEY = 'stennet.bay';
 const UNVERIFIED = 'stennet.unverified';
 const UNSEEN = 'stennet.unseen';
-const listeners = new Set<() => void>();
 let pinInMind: string | null = null;
-let list: readonly Enrolled[] = read();
-let waits: string | null = keptTexts.get(UNVERIFIED);
-/**
- * Everybody who was on without the server having agreed since: theirs waits for themselves, whoever
- * is on now.
- */
-let unseen: readonly string[] = (keptTexts.get(UNSEEN) ?? '').split(' ').filter(Boolean);
-
 function read(): Enrolled[] {
   try {
     return JSON.parse(keptTexts.get(KEY) ?? '[]') as Enrolled[];
@@ -38,29 +29,42 @@ function read(): Enrolled[] {
     return [];
   }
 }
-function changed(): void {
-  for (const tell of listeners) tell();
-}
-const subscribe = (tell: () => void): (() => void) => {
-  listeners.add(tell);
-  return () => listeners.delete(tell);
-};
 
-export const useEnrolled = (): readonly Enrolled[] => useSyncExternalStore(subscribe, () => list);
+interface Bay {
+  list: readonly Enrolled[];
+  /** Who is on without the server having agreed; null mostly. */
+  waits: string | null;
+  /**
+   * Everybody who was on without the server having agreed since: theirs waits for themselves,
+   * whoever is on now.
+   */
+  unseen: readonly string[];
+}
+const useBay = create<Bay>(() => ({
+  list: read(),
+  waits: keptTexts.get(UNVERIFIED),
+  unseen: (keptTexts.get(UNSEEN) ?? '').split(' ').filter(Boolean),
+}));
+
+export const useEnrolled = (): readonly Enrolled[] => useBay(({ list }) => list);
 /** Who is on without the server having agreed; null mostly. */
-export const useUnverified = (): string | null => useSyncExternalStore(subscribe, unverified);
-export const unverified = (): string | null => waits;
+export const useUnverified = (): string | null => useBay(({ waits }) => waits);
+export const unverified = (): string | null => useBay.getState().waits;
 /** Nothing of this person goes out before they have shown who they are. */
 export const isUnseen = (person: string | undefined): boolean =>
-  person !== undefined && unseen.includes(person);
+  person !== undefined && useBay.getState().unseen.includes(person);
+
+function put(list: readonly Enrolled[]): void {
+  keptTexts.put(KEY, JSON.stringify(list));
+  useBay.setState({ list });
+}
 
 function setUnverified(person: string, pin: string): void {
-  waits = person;
   pinInMind = pin;
-  unseen = [...new Set([...unseen, person])];
+  const unseen = [...new Set([...useBay.getState().unseen, person])];
   keptTexts.put(UNVERIFIED, person);
   keptTexts.put(UNSEEN, unseen.join(' '));
-  changed();
+  useBay.setState({ waits: person, unseen });
 }
 
 /**
@@ -68,30 +72,25 @@ function setUnverified(person: string, pin: string): void {
  * waits.
  */
 export function noteVerified(person: string): void {
-  waits = null;
   pinInMind = null;
-  unseen = unseen.filter((p) => p !== person);
+  const unseen = useBay.getState().unseen.filter((p) => p !== person);
   keptTexts.drop(UNVERIFIED);
   keptTexts.put(UNSEEN, unseen.join(' '));
-  changed();
+  useBay.setState({ waits: null, unseen });
 }
 
 /** @throws AppError OFFLINE */
 export async function enrolHere(me: Me): Promise<void> {
   const secret = newSecret();
   await call('enrol', {}, { device: deviceId(), secret });
-  list = [
-    ...list.filter((e) => e.me.person.id !== me.person.id),
+  put([
+    ...useBay.getState().list.filter((e) => e.me.person.id !== me.person.id),
     { me: { ...me, entry: undefined }, secret },
-  ];
-  keptTexts.put(KEY, JSON.stringify(list));
-  changed();
+  ]);
 }
 
 export function leaveBay(person: string): void {
-  list = list.filter((e) => e.me.person.id !== person);
-  keptTexts.put(KEY, JSON.stringify(list));
-  changed();
+  put(useBay.getState().list.filter((e) => e.me.person.id !== person));
 }
 
 /**
@@ -114,6 +113,7 @@ export async function takeDevice(enrolled: Enrolled, pin: string): Promise<Me> {
  * @throws AppError OFFLINE, SIGN_IN_NEEDED when it was not, or is no longer known
  */
 export async function verifyNow(): Promise<Me> {
+  const { list, waits } = useBay.getState();
   const enrolled = list.find((e) => e.me.person.id === waits);
   if (!enrolled || pinInMind === null) throw new AppError('SIGN_IN_NEEDED');
   try {

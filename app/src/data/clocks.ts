@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react';
+import { create } from 'zustand';
 import type { RunningClock } from '@stennet/core/run';
 import { keptTexts } from '@/platform/keptText';
 import { onLeaving } from './leaving';
@@ -14,8 +14,7 @@ export interface ShownClock {
 }
 
 const KEY = 'stennet.clocks';
-let current: readonly ShownClock[] = read();
-const listeners = new Set<() => void>();
+const useShown = create(() => ({ clocks: read() as readonly ShownClock[] }));
 
 /**
  * Kept where the next start finds it before anything else is loaded: sealant goes on curing through
@@ -30,9 +29,8 @@ function read(): ShownClock[] {
 }
 
 function set(next: readonly ShownClock[]): void {
-  current = next;
   keptTexts.put(KEY, JSON.stringify(next));
-  for (const tell of listeners) tell();
+  useShown.setState({ clocks: next });
 }
 
 /** Called whenever a run of this device has moved on. */
@@ -45,6 +43,7 @@ export function noteClocks(run: string, running: readonly RunningClock[]): void 
     startedAt,
     limitAt,
   }));
+  const { clocks: current } = useShown.getState();
   const before = current.filter((c) => c.run === run);
   if (
     own.length === before.length &&
@@ -54,11 +53,6 @@ export function noteClocks(run: string, running: readonly RunningClock[]): void 
   set([...current.filter((c) => c.run !== run), ...own]);
 }
 
-const subscribe = (tell: () => void): (() => void) => {
-  listeners.add(tell);
-  return () => listeners.delete(tell);
-};
-export const useClocks = (): readonly ShownClock[] =>
-  useSyncExternalStore(subscribe, () => current);
+export const useClocks = (): readonly ShownClock[] => useShown(({ clocks }) => clocks);
 
 onLeaving(() => set([]));

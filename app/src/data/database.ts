@@ -1,5 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { KeptRun } from '@stennet/core/contract/run';
+import type { KeptRun } from '@stennet/core/contract/work';
 import { AppError, type ErrorCode, type ErrorParams } from '@stennet/core/errors';
 import type { OrderEntry } from '@stennet/core/order';
 import type { Sheet } from '@stennet/core/procedure';

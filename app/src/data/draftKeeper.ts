@@ -1,3 +1,4 @@
+import { announcer } from '@/platform/announce';
 import type { AppError } from '@stennet/core/errors';
 import type { Sheet } from '@stennet/core/procedure';
 import { asAppError } from './api';
@@ -36,7 +37,7 @@ export class DraftKeeper {
   private cancel: (() => void) | null = null;
   private sending: Promise<void> | null = null;
   private writing: Promise<void> = Promise.resolve();
-  private readonly listeners = new Set<() => void>();
+  private readonly changed = announcer();
   private current: DraftState;
 
   constructor(
@@ -54,10 +55,7 @@ export class DraftKeeper {
   }
 
   readonly state = (): DraftState => this.current;
-  readonly subscribe = (changed: () => void): (() => void) => {
-    this.listeners.add(changed);
-    return () => this.listeners.delete(changed);
-  };
+  readonly subscribe = this.changed.on;
 
   /** @param key changes of one field one after the other are one step back */
   change(draft: Sheet, key: string | null = null): void {
@@ -108,7 +106,6 @@ export class DraftKeeper {
 
   stop(): void {
     this.cancel?.();
-    this.listeners.clear();
   }
 
   private put(draft: Sheet): void {
@@ -171,6 +168,6 @@ export class DraftKeeper {
       canUndo: this.past.length > 0,
       canRedo: this.future.length > 0,
     };
-    for (const changed of this.listeners) changed();
+    this.changed.tell();
   }
 }

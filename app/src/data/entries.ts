@@ -1,4 +1,3 @@
-import { useSyncExternalStore } from 'react';
 import type { Entry, Me, Order } from '@stennet/core/contract';
 import type { OrderEntry } from '@stennet/core/order';
 import { now } from '@/platform/clock';
@@ -12,6 +11,7 @@ import { sendPhoto } from './photos';
 import { queryKeys } from './queryKeys';
 import { refresh } from './refresh';
 import { fateOf, Retry } from './sendPolicy';
+import { create } from 'zustand';
 
 /*
  * What is written on a repair order, on its way to the server:
@@ -24,8 +24,8 @@ import { fateOf, Retry } from './sendPolicy';
 type Key = [string, string, string];
 
 let whose: { person: string; shop: string } | null = null;
-let waiting: readonly KeptEntry[] = [];
-const listeners = new Set<() => void>();
+const useWaiting = create(() => ({ waiting: [] as readonly KeptEntry[] }));
+const waitingNow = (): readonly KeptEntry[] => useWaiting.getState().waiting;
 let working = false;
 let again = false;
 const retry = new Retry(() => send());
@@ -33,8 +33,7 @@ let isListening = false;
 
 const keyOf = (entry: string): Key => [whose?.person ?? '', whose?.shop ?? '', entry];
 function show(next: readonly KeptEntry[]): void {
-  waiting = next;
-  for (const tell of listeners) tell();
+  useWaiting.setState({ waiting: next });
 }
 
 /** Takes up what this person left on this device. */
@@ -71,7 +70,7 @@ export async function saveEntry({
   gone = false,
   photo,
 }: Change): Promise<void> {
-  const before = waiting.find((k) => k.entry === entry);
+  const before = waitingNow().find((k) => k.entry === entry);
   const kept: KeptEntry = {
     change: newId(),
     order,
@@ -84,13 +83,13 @@ export async function saveEntry({
     changedAt: now().toISOString(),
   };
   await (await database()).put('entries', kept, keyOf(entry));
-  show([...waiting.filter((k) => k.entry !== entry), kept]);
+  show([...waitingNow().filter((k) => k.entry !== entry), kept]);
   void send();
 }
 
 /** The person looked at both: theirs stands. */
 export async function letEntryGo(entry: string): Promise<void> {
-  const kept = waiting.find((k) => k.entry === entry);
+  const kept = waitingNow().find((k) => k.entry === entry);
   if (kept) await putBack(kept, null);
 }
 
@@ -104,7 +103,7 @@ async function putBack(was: KeptEntry, next: KeptEntry | null): Promise<void> {
   if ((await store.get(key))?.change === was.change)
     await (next ? store.put(next, key) : store.delete(key));
   await done;
-  show(waiting.flatMap((k) => (k.change !== was.change ? [k] : next ? [next] : [])));
+  show(waitingNow().flatMap((k) => (k.change !== was.change ? [k] : next ? [next] : [])));
 }
 
 async function send(): Promise<void> {
@@ -118,7 +117,7 @@ async function send(): Promise<void> {
     do {
       again = false;
       const writer = whose;
-      for (const kept of waiting.filter((k) => !k.refused)) {
+      for (const kept of waitingNow().filter((k) => !k.refused)) {
         // Signed out or in another shop meanwhile: the rest waits for its own person.
         if (whose !== writer) break;
         await sendOne(kept);
@@ -161,7 +160,7 @@ async function taken(sent: KeptEntry, version: number): Promise<void> {
   void refresh(queryKeys.today);
   void refresh(queryKeys.orders);
   await putBack(sent, null);
-  const newer = waiting.find((k) => k.entry === sent.entry);
+  const newer = waitingNow().find((k) => k.entry === sent.entry);
   if (!newer) return;
   await putBack(newer, { ...newer, version });
   again = true;
@@ -178,7 +177,7 @@ export interface ShownEntry<B extends OrderEntry = OrderEntry> extends Entry<B> 
 }
 
 export function useEntries(order: Pick<Order, 'id' | 'entries'>): ShownEntry[] {
-  const kept = useSyncExternalStore(subscribe, snapshot).filter((k) => k.order === order.id);
+  const kept = useWaiting(({ waiting }) => waiting).filter((k) => k.order === order.id);
   const onServer = order.entries.map((e): ShownEntry => ({ ...e, waiting: null }));
   const known = onServer.map((e) => {
     const own = kept.find((k) => k.entry === e.id);
@@ -200,12 +199,6 @@ export function useEntries(order: Pick<Order, 'id' | 'entries'>): ShownEntry[] {
     }));
   return [...known, ...fresh].filter((e) => !(e.waiting?.gone && !e.waiting.refused));
 }
-
-const subscribe = (tell: () => void): (() => void) => {
-  listeners.add(tell);
-  return () => listeners.delete(tell);
-};
-const snapshot = (): readonly KeptEntry[] => waiting;
 
 export const ofKind = <K extends OrderEntry['kind']>(
   entries: readonly ShownEntry[],

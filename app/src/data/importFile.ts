@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { routes } from '@stennet/core/contract';
-import { ImportLineSchema, type ImportLine } from '@stennet/core/contract/run';
+import { ImportLineSchema, type ImportLine } from '@stennet/core/contract/work';
 import { AppError, catalogue, type ErrorCode } from '@stennet/core/errors';
 
 export interface ImportProgress {

@@ -1,5 +1,5 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
-import type { BodyOf } from '@stennet/core/contract/run';
+import type { BodyOf } from '@stennet/core/contract/work';
 import type { OrderState } from '@stennet/core/order';
 import { call } from './api';
 import { queryKeys } from './queryKeys';

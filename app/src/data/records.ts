@@ -6,7 +6,7 @@ import type { SignedKind } from '@stennet/core/record';
 import { newId } from '@/platform/ids';
 import { AppError } from '@stennet/core/errors';
 import { call, refusalIn } from './api';
-import type { BodyOf } from '@stennet/core/contract/run';
+import type { BodyOf } from '@stennet/core/contract/work';
 import { queryClient } from './queries';
 import { queryKeys } from './queryKeys';
 import { refresh, refreshOrders } from './refresh';

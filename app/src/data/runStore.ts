@@ -31,6 +31,7 @@ import {
 import { onRunSent, noteConfirmed } from './outbox/sender';
 import { onOtherTab } from './outbox/tabs';
 import { say } from './statements';
+import { createStore } from 'zustand/vanilla';
 
 /** One run as this device knows it. */
 export interface RunView {
@@ -47,8 +48,8 @@ export type Loaded =
 const LOADING: Loaded = { status: 'loading' };
 /** Holds the live state of one run: admits, keeps, then shows. */
 class RunStore {
-  private loaded: Loaded = LOADING;
-  private readonly listeners = new Set<() => void>();
+  private readonly store = createStore<{ loaded: Loaded }>(() => ({ loaded: LOADING }));
+  private watching = 0;
   private saving = false;
   readonly dispose: () => void;
 
@@ -60,10 +61,17 @@ class RunStore {
     this.dispose = () => ends.forEach((end) => end());
   }
 
+  private get loaded(): Loaded {
+    return this.store.getState().loaded;
+  }
   readonly get = (): Loaded => this.loaded;
   readonly subscribe = (tell: () => void): (() => void) => {
-    this.listeners.add(tell);
-    return () => this.listeners.delete(tell);
+    this.watching += 1;
+    const end = this.store.subscribe(tell);
+    return () => {
+      this.watching -= 1;
+      end();
+    };
   };
 
   /**
@@ -83,7 +91,7 @@ class RunStore {
 
   /** Whoever writes here knows better than any word from elsewhere. */
   lookAgain(): void {
-    if (this.loaded.status === 'ready' && !this.loaded.isMine && this.listeners.size > 0)
+    if (this.loaded.status === 'ready' && !this.loaded.isMine && this.watching > 0)
       void this.load();
   }
 
@@ -240,13 +248,12 @@ class RunStore {
   }
 
   private set(next: Loaded): void {
-    this.loaded = next;
+    this.store.setState({ loaded: next });
     if (next.status === 'ready')
       noteClocks(
         this.run,
         next.isMine && next.state.status !== 'finished' ? clocks(next.state) : [],
       );
-    for (const tell of this.listeners) tell();
   }
 }
 

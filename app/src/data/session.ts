@@ -1,5 +1,5 @@
 import type { Me } from '@stennet/core/contract';
-import type { BodyOf } from '@stennet/core/contract/run';
+import type { BodyOf } from '@stennet/core/contract/work';
 import { createFormatter, type Formatter } from '@stennet/core/quantity';
 import { setClock } from '@/platform/clock';
 import { call, noteNewSignIn } from './api';

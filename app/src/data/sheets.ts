@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { SheetBrief, SheetReply } from '@stennet/core/contract/run';
+import type { SheetBrief, SheetReply } from '@stennet/core/contract/work';
 import { asAppError, call } from './api';
 import { database } from './database';
 import { useSignedIn } from './account';

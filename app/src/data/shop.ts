@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { BodyOf } from '@stennet/core/contract/run';
+import type { BodyOf } from '@stennet/core/contract/work';
 import { call } from './api';
 import { queryKeys } from './queryKeys';
 import { refresh } from './refresh';

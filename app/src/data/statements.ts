@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Say } from '@stennet/core/contract/run';
+import type { Say } from '@stennet/core/contract/work';
 import type { Statement } from '@stennet/core/run';
 import { deviceId } from '@/platform/device';
 import { call } from './api';

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { HashSchema, UuidSchema } from '@stennet/core/contract';
-import { KeptRunSchema } from '@stennet/core/contract/run';
+import { KeptRunSchema } from '@stennet/core/contract/work';
 import { RunEventSchema } from '@stennet/core/run';
 import { TraceSchema } from '@stennet/core/trace';
 

@@ -15,7 +15,7 @@ jest.mock('./records', () => ({ settleFollowUp: () => Promise.resolve() }));
 const followUp = (id: string, dueOn: string): FollowUp => ({ id, dueOn }) as FollowUp;
 const [oil, nuts] = [followUp('oil', '2026-12-20'), followUp('nuts', '2026-12-01')];
 const groupOf = (f: FollowUp): string => (f.dueOn < '2026-12-10' ? 'overdue' : 'later');
-beforeEach(leave);
+beforeEach(() => leave());
 
 test('what is being written of one stays in its place when the list is sorted anew, and finds its new place afterwards', async () => {
   const row = await renderHook(() => useFollowUp(oil));

@@ -1,4 +1,5 @@
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useState } from 'react';
+import { create } from 'zustand';
 import { useSignedIn } from './account';
 import { database } from './database';
 import { onLeaving } from './leaving';
@@ -7,18 +8,14 @@ import { onLeaving } from './leaving';
  * What is being typed, by its key; null for one that was let go, absent for one that was not looked
  * for yet.
  */
-const typed = new Map<string, object | null>();
+const useTyped = create<{ typed: ReadonlyMap<string, object | null> }>(() => ({
+  typed: new Map(),
+}));
+const formAt = (key: string): object | null | undefined => useTyped.getState().typed.get(key);
 /** What was typed before the disk was read: what stands there is put beneath it. */
 const early = new Map<string, object>();
-const listeners = new Set<() => void>();
-const subscribe = (tell: () => void): (() => void) => {
-  listeners.add(tell);
-  return () => listeners.delete(tell);
-};
-
 function show(key: string, form: object | null): void {
-  typed.set(key, form);
-  for (const tell of listeners) tell();
+  useTyped.setState(({ typed }) => ({ typed: new Map(typed).set(key, form) }));
 }
 
 /**
@@ -38,7 +35,7 @@ function keep(key: string, form: object | null): void {
 }
 
 onLeaving(() => {
-  typed.clear();
+  useTyped.setState({ typed: new Map() });
   early.clear();
 });
 
@@ -51,7 +48,7 @@ async function bringBack(key: string): Promise<boolean> {
   // Let go meanwhile, or this person has left.
   if (!text || !since) return false;
   const stored = JSON.parse(text) as object;
-  if (typed.has(key)) keep(key, { ...stored, ...since });
+  if (formAt(key) !== undefined) keep(key, { ...stored, ...since });
   else show(key, stored);
   return true;
 }
@@ -61,7 +58,7 @@ async function bringBack(key: string): Promise<boolean> {
  * is.
  */
 export function useIsTyping(isOpen: (key: string, form: object) => boolean): boolean {
-  return useSyncExternalStore(subscribe, () =>
+  return useTyped(({ typed }) =>
     [...typed].some(([key, form]) => form !== null && isOpen(key, form)),
   );
 }
@@ -83,11 +80,11 @@ export function useKeptForm<T extends object>(
 } {
   const { me } = useSignedIn();
   const key = `form ${name} of ${me.person.id} in ${me.shop.id}`;
-  const now = (): T | null => (typed.get(key) as T | null | undefined) ?? null;
-  const kept = useSyncExternalStore(subscribe, now);
+  const now = (): T | null => (formAt(key) as T | undefined) ?? null;
+  const kept = useTyped(now);
   const [restored, setRestored] = useState(() => (now() ? key : ''));
   useEffect(() => {
-    if (typed.has(key) || early.has(key)) return;
+    if (formAt(key) !== undefined || early.has(key)) return;
     void bringBack(key)
       .then((isThere) => isThere && setRestored(key))
       .catch(() => undefined);

@@ -1,4 +1,5 @@
-import { useSyncExternalStore } from 'react';
+import { useStore } from 'zustand';
+import { createStore } from 'zustand/vanilla';
 import { keptTexts } from './keptText';
 
 /**
@@ -9,9 +10,9 @@ export function keptChoice<T extends object>(
   name: string,
   plain: T,
 ): { useKept: (of: string) => T; put: (of: string, change: Partial<T>) => void } {
-  const listeners = new Set<() => void>();
   // The same object as long as nothing has changed: nothing is drawn anew for it.
   const seen = new Map<string, { text: string | null; choice: T }>();
+  const changes = createStore(() => ({ n: 0 }));
   const read = (of: string): T => {
     const text = keptTexts.get(`stennet.${name}.${of}`);
     const known = seen.get(of);
@@ -20,15 +21,11 @@ export function keptChoice<T extends object>(
     seen.set(of, { text, choice });
     return choice;
   };
-  const subscribe = (tell: () => void): (() => void) => {
-    listeners.add(tell);
-    return () => listeners.delete(tell);
-  };
   return {
-    useKept: (of) => useSyncExternalStore(subscribe, () => read(of)),
+    useKept: (of) => useStore(changes, () => read(of)),
     put: (of, change) => {
       keptTexts.put(`stennet.${name}.${of}`, JSON.stringify({ ...read(of), ...change }));
-      for (const tell of listeners) tell();
+      changes.setState(({ n }) => ({ n: n + 1 }));
     },
   };
 }

@@ -1,22 +1,19 @@
-import { useSyncExternalStore } from 'react';
+import { create } from 'zustand';
 import { keptTexts } from './keptText';
 
 export type ThemeChoice = 'device' | 'light' | 'dark';
 const KEY = 'stennet.theme';
-const listeners = new Set<() => void>();
 
 function read(): ThemeChoice {
   const kept = keptTexts.get(KEY);
   return kept === 'light' || kept === 'dark' ? kept : 'device';
 }
 
-export function chooseTheme(choice: ThemeChoice): void {
-  keptTexts.put(KEY, choice);
-  for (const tell of listeners) tell();
+const useTheme = create(() => ({ theme: read() }));
+
+export function chooseTheme(theme: ThemeChoice): void {
+  keptTexts.put(KEY, theme);
+  useTheme.setState({ theme });
 }
 
-export const useThemeChoice = (): ThemeChoice =>
-  useSyncExternalStore((tell) => {
-    listeners.add(tell);
-    return () => listeners.delete(tell);
-  }, read);
+export const useThemeChoice = (): ThemeChoice => useTheme(({ theme }) => theme);

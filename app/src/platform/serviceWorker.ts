@@ -1,14 +1,9 @@
-import { useSyncExternalStore } from 'react';
+import { Workbox } from 'workbox-window';
+import { create } from 'zustand';
 
 // A new version is fetched in the background and waits. It is taken when the person asks for it,
 // never under an open run.
-let waiting: ServiceWorker | null = null;
-const listeners = new Set<() => void>();
-
-function noteWaiting(worker: ServiceWorker | null): void {
-  waiting = worker;
-  for (const tell of listeners) tell();
-}
+const useWaiting = create<{ page: Workbox | null }>(() => ({ page: null }));
 
 /**
  * Only once the first screen stands: fetching the whole shell must not take its place on the wire.
@@ -24,34 +19,18 @@ export function registerServiceWorker(): void {
 }
 
 function registerNow(): void {
-  navigator.serviceWorker.register('/sw.js').then(
-    (registration: ServiceWorkerRegistration | undefined) => {
-      // Where a browser is told to allow none it answers with nothing.
-      if (!registration) return;
-      if (registration.waiting) noteWaiting(registration.waiting);
-      registration.addEventListener('updatefound', () => {
-        const fresh = registration.installing;
-        fresh?.addEventListener('statechange', () => {
-          if (fresh.state === 'installed' && navigator.serviceWorker.controller) noteWaiting(fresh);
-        });
-      });
-    },
-    () => undefined, // without it the app works as long as the server answers; Account says so
-  );
+  const page = new Workbox('/sw.js');
+  page.addEventListener('waiting', () => useWaiting.setState({ page }));
+  // Without it the app works as long as the server answers; Account says so.
+  page.register().catch(() => undefined);
 }
 
-export const useNewVersion = (): boolean =>
-  useSyncExternalStore(
-    (tell) => {
-      listeners.add(tell);
-      return () => listeners.delete(tell);
-    },
-    () => waiting !== null,
-  );
+export const useNewVersion = (): boolean => useWaiting(({ page }) => page !== null);
 
 export function takeNewVersion(): void {
-  navigator.serviceWorker.addEventListener('controllerchange', () => location.reload());
-  waiting?.postMessage({ type: 'SKIP_WAITING' });
+  const { page } = useWaiting.getState();
+  page?.addEventListener('controlling', () => location.reload());
+  page?.messageSkipWaiting();
 }
 
 /** Whether this browser can start the app without the server. */

@@ -117,7 +117,7 @@ export type HistoryLine = v.InferOutput<typeof HistoryLineSchema>;
 export const OkSchema = v.object({ ok: v.literal(true) });
 
 /**
- * What every screen may need; what only a run or a sheet needs stands in `contract/run`, which
+ * What every screen may need; what only a run or a sheet needs stands in `contract/work`, which
  * loads with them.
  */
 export const replies = {

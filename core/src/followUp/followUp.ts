@@ -1,4 +1,5 @@
 import type { After, Sheet } from '../procedure';
+import { DAY_MS, addDays } from './shopDay';
 
 /**
  * What is asked for later; break-in limits, refill quantities and advice stand on the hand-over
@@ -49,8 +50,6 @@ export interface OdometerSeen {
   day: string;
   km: number;
 }
-
-const DAY_MS = 86_400_000;
 const LEAST_DAYS = 30;
 /** Where nothing is known of a vehicle: 15,000 km a year. */
 export const USUAL_KM_PER_DAY = 15_000 / 365;
@@ -77,25 +76,6 @@ function rate(from: OdometerSeen, to: OdometerSeen): number | null {
   const perDay = (to.km - from.km) / days;
   return days >= LEAST_DAYS && perDay >= WITHIN.least && perDay <= WITHIN.most ? perDay : null;
 }
-
-/**
- * Which day it is in a shop at a moment, as an ISO day. @example dayIn(new
- * Date('2026-11-24T23:30:00Z'), 'Europe/Berlin') // '2026-11-25'
- */
-export function dayIn(at: Date, timeZone: string): string {
-  const parts = new Intl.DateTimeFormat('en', {
-    timeZone,
-    year: 'numeric',
-    month: '2-digit',
-    day: '2-digit',
-  }).formatToParts(at);
-  const of = (type: Intl.DateTimeFormatPartTypes): string =>
-    parts.find((p) => p.type === type)?.value ?? '';
-  return `${of('year')}-${of('month')}-${of('day')}`;
-}
-
-export const addDays = (day: string, days: number): string =>
-  new Date(Date.parse(day) + Math.round(days) * DAY_MS).toISOString().slice(0, 10);
 
 /**
  * The day on which it is expected to fall due: after so many days, or when the distance is expected

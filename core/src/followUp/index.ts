@@ -1,6 +1,4 @@
 export {
-  addDays,
-  dayIn,
   correctedDay,
   dueDay,
   FOLLOW_UP_KINDS,
@@ -16,3 +14,4 @@ export {
   type OdometerSeen,
   type Standing,
 } from './followUp';
+export { addDays, dayIn } from './shopDay';

@@ -98,3 +98,4 @@ export {
   threadText,
 } from './words';
 export { usedOnce, type UsedOnce } from './usedOnce';
+export { DEFAULT_SEATED, DEFAULT_SETTLED } from './settlingDefault';

@@ -27,7 +27,7 @@ export {
   WrenchSchema,
   type Adapter,
   type Wrench,
-} from './wrench';
+} from './wrenchScale';
 export { adapterSetting, leverFactor, type AdapterSetting, type Lever } from './lever';
 export { parseCents } from './parseCents';
 export { parseQuantity } from './parseQuantity';

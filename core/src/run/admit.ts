@@ -1,7 +1,7 @@
 import { AppError } from '../errors';
 import { plainText, units } from '../quantity';
 import { admitBack } from './admitBack';
-import { admitCondition } from './admitCondition';
+import { admitCondition } from './oneTimeUse';
 import { admitHeld, admitReconciled, admitRestart, admitSwap, admitUsed } from './admitHold';
 import { admitPass, admitPull } from './admitPull';
 import { admitTool, admitSetting } from './admitTool';

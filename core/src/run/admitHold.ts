@@ -1,6 +1,6 @@
 import { AppError } from '../errors';
 import { groupOfSeat } from '../procedure';
-import { admitCondition } from './admitCondition';
+import { admitCondition } from './oneTimeUse';
 import type { EventOf } from './events';
 import type { Way } from './hold';
 import { next } from './next';

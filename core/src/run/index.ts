@@ -56,4 +56,5 @@ export { CORE_VERSION } from './version';
 export { nextInSitting, sittings, type SittingNext } from './sitting';
 export { FAILURES, METHODS, OUTCOMES, VERDICTS } from './eventWords';
 export type { Next, PullNext, Reason } from './due';
+export { judgedCorrection, judgedPull } from './enterPull';
 export { judgePull, readingOn, tooMuchOf } from './judgePull';

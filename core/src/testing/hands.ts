@@ -11,8 +11,8 @@ import {
   evolve,
   type Statement,
   type PullNext,
-  judgePull,
   CORE_VERSION,
+  judgedPull,
 } from '../run';
 
 /** A UUID that tests can predict. */
@@ -156,11 +156,7 @@ export class Hands {
       ...(due.tool.wrench ? { wrench: due.tool.wrench.id } : {}),
       ...payload,
     };
-    return this.do('pulled', {
-      ...said,
-      verdict: judgePull(this.state.sheet, this.state.progress, said).verdict,
-      core: CORE_VERSION,
-    });
+    return this.do('pulled', judgedPull(this.state, said));
   }
 
   protected start(): RunEvent {

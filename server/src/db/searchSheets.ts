@@ -1,4 +1,4 @@
-import type { SheetBrief } from '@stennet/core/contract/run';
+import type { SheetBrief } from '@stennet/core/contract/work';
 import { FITS, isNear, nearForms, rarity } from '@stennet/core/find';
 import type pg from 'pg';
 import { findSheets, findWords } from './sheets';

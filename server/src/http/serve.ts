@@ -8,7 +8,7 @@ import {
   UuidSchema,
   type RouteName,
 } from '@stennet/core/contract';
-import { allBodies, type BodyOf, type ReplyOf } from '@stennet/core/contract/run';
+import { allBodies, type BodyOf, type ReplyOf } from '@stennet/core/contract/work';
 import { AppError } from '@stennet/core/errors';
 import type { Client, Database } from '../db/database';
 import type { ForeignReader } from '../record/foreignReader';

@@ -1,5 +1,5 @@
 import type { Order } from '@stennet/core/contract';
-import type { JointSheet } from '@stennet/core/contract/run';
+import type { JointSheet } from '@stennet/core/contract/work';
 import { AppError } from '@stennet/core/errors';
 import { narrowed } from '@stennet/core/order';
 import { type Client, onlyRow } from '../db/database';

@@ -1,6 +1,6 @@
 import { randomUUID, timingSafeEqual } from 'node:crypto';
 import type { Express } from 'express';
-import type { BodyOf } from '@stennet/core/contract/run';
+import type { BodyOf } from '@stennet/core/contract/work';
 import { AppError } from '@stennet/core/errors';
 import { nameKey, nameLook, type RouteName } from '@stennet/core/contract';
 import { onlyRow } from '../db/database';

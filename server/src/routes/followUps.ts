@@ -1,7 +1,7 @@
 import type { Express } from 'express';
 import * as v from 'valibot';
 import { FollowUpsQuery } from '@stennet/core/contract';
-import type { ReplyOf } from '@stennet/core/contract/run';
+import type { ReplyOf } from '@stennet/core/contract/work';
 import { AppError } from '@stennet/core/errors';
 import { kmPerDay } from '@stennet/core/followUp';
 import { onlyRow, type Client } from '../db/database';

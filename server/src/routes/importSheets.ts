@@ -1,7 +1,7 @@
 import type { Express, Request, Response } from 'express';
 import * as v from 'valibot';
 import { ImportQuery } from '@stennet/core/contract';
-import type { ImportLine } from '@stennet/core/contract/run';
+import type { ImportLine } from '@stennet/core/contract/work';
 import { AppError, toWire } from '@stennet/core/errors';
 import { classify, type Arrival } from '@stennet/core/exchange';
 import type { Sheet } from '@stennet/core/procedure';

@@ -1,7 +1,7 @@
 import type { Express } from 'express';
 import * as v from 'valibot';
 import { ChangesQuery } from '@stennet/core/contract';
-import type { Library, DraftReply } from '@stennet/core/contract/run';
+import type { Library, DraftReply } from '@stennet/core/contract/work';
 import { AppError } from '@stennet/core/errors';
 import type { Sheet } from '@stennet/core/procedure';
 import type { Client } from '../db/database';

@@ -1,5 +1,5 @@
 import type { Express, Request } from 'express';
-import type { BodyOf } from '@stennet/core/contract/run';
+import type { BodyOf } from '@stennet/core/contract/work';
 import { isAllowed, type Role, type SecurityKind } from '@stennet/core/contract';
 import { nameKey, nameLook } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';

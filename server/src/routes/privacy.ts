@@ -1,5 +1,5 @@
 import type { Express } from 'express';
-import type { BodyOf } from '@stennet/core/contract/run';
+import type { BodyOf } from '@stennet/core/contract/work';
 import { AppError } from '@stennet/core/errors';
 import type { Client } from '../db/database';
 import { eraseCustomer, eraseDue } from '../db/orders';

@@ -1,5 +1,5 @@
 import type { Express, Request } from 'express';
-import type { BodyOf } from '@stennet/core/contract/run';
+import type { BodyOf } from '@stennet/core/contract/work';
 import { nameKey, type Me } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import type { Client } from '../db/database';

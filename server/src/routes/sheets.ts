@@ -1,7 +1,7 @@
 import type { Express } from 'express';
 import * as v from 'valibot';
 import { FindQuery } from '@stennet/core/contract';
-import type { SheetReply } from '@stennet/core/contract/run';
+import type { SheetReply } from '@stennet/core/contract/work';
 import { AppError } from '@stennet/core/errors';
 import { wordsOf } from '@stennet/core/find';
 import { onlyRow, type Client } from '../db/database';

@@ -1,5 +1,5 @@
 import type { Express } from 'express';
-import type { BodyOf } from '@stennet/core/contract/run';
+import type { BodyOf } from '@stennet/core/contract/work';
 import { saveShop } from '../db/shops';
 import { noteAtDoor } from '../http/securityLog';
 import { parseBody, register, requirePerson, type Deps } from '../http/serve';

@@ -2,7 +2,7 @@ import type { Express, Request } from 'express';
 import { AppError } from '@stennet/core/errors';
 import { canonicalJson } from '@stennet/core/record';
 import { StatementSchema, type Statement } from '@stennet/core/run';
-import type { Say } from '@stennet/core/contract/run';
+import type { Say } from '@stennet/core/contract/work';
 import * as v from 'valibot';
 import { onlyRow, type Client } from '../db/database';
 import { findPin, savePin } from '../db/people';

@@ -1,4 +1,4 @@
-import type { SheetBrief } from '@stennet/core/contract/run';
+import type { SheetBrief } from '@stennet/core/contract/work';
 import { sheetBrief, SheetIndex, sheetWords, type Entry } from '@stennet/core/find';
 import type { Sheet } from '@stennet/core/procedure';
 import { database, type KeptSheet } from '../database';

@@ -157,10 +157,19 @@ export async function waitingOf(run?: string): Promise<KeptEvent[]> {
   return (await database()).getAllFromIndex('events', 'waits', run);
 }
 
-/** Runs that still have something for the server. */
-export async function runsToSend(): Promise<string[]> {
-  return [...new Set((await waitingOf()).flatMap((e) => (e.refused ? [] : [e.event.run])))];
+/** What still goes to the server, run by run, each in order. */
+export async function waitingByRun(): Promise<[run: string, waiting: KeptEvent[]][]> {
+  const byRun = new Map<string, KeptEvent[]>();
+  for (const kept of (await waitingOf()).filter((e) => !e.refused)) {
+    const of = byRun.get(kept.event.run);
+    if (of) of.push(kept);
+    else byRun.set(kept.event.run, [kept]);
+  }
+  return [...byRun];
 }
+
+/** Runs that still have something for the server. */
+export const runsToSend = async (): Promise<string[]> => (await waitingByRun()).map(([run]) => run);
 
 export async function countUnsent(): Promise<{ unsent: number; refused: number }> {
   const waiting = await waitingOf();

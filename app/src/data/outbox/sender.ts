@@ -1,19 +1,21 @@
 import { now } from '@/platform/clock';
 import type { Me } from '@stennet/core/contract';
-import type { ReplyOf } from '@stennet/core/contract/run';
+import type { ReplyOf } from '@stennet/core/contract/work';
 import { AppError } from '@stennet/core/errors';
 import type { RunEvent } from '@stennet/core/run';
 import type { KeptEvent } from '../database';
 import { onBackOnline } from '@/platform/online';
 import { deviceName } from '@/platform/device';
+import { announcer } from '@/platform/announce';
 import { newSecret } from '@/platform/ids';
+import { createStore } from 'zustand/vanilla';
 import { markStored } from '@/platform/storage';
 import { asAppError, call } from '../api';
 import { isUnseen } from '../bay';
 import { noteSignedOut, queryClient } from '../queries';
 import { sendTraces } from '../traces';
 import { holdKeyOf } from './holdKeys';
-import { countUnsent, markRefused, markSent, runsToSend, waitingOf } from './outbox';
+import { countUnsent, markRefused, markSent, waitingByRun, waitingOf } from './outbox';
 import { queryKeys } from '../queryKeys';
 import { fateOf, Retry, type Fate } from '../sendPolicy';
 
@@ -38,32 +40,20 @@ const fate = (error: AppError): Fate =>
     NOT_FOUND: 'later',
   });
 
-let current: Sending = { unsent: 0, refused: 0, state: 'idle' };
-const listeners = new Set<() => void>();
-const runListeners = new Set<(run: string) => void>();
+const store = createStore<Sending>(() => ({ unsent: 0, refused: 0, state: 'idle' }));
+const ofRun = announcer<string>();
 let working = false;
 let again = false;
 const retry = new Retry(() => send());
 
-export const sending = (): Sending => current;
-export function onSending(tell: () => void): () => void {
-  listeners.add(tell);
-  return () => listeners.delete(tell);
-}
+export const sending = store.getState;
+export const onSending = (tell: () => void): (() => void) => store.subscribe(tell);
 /** Called when something of a run was acknowledged or refused. */
-export function onRunSent(tell: (run: string) => void): () => void {
-  runListeners.add(tell);
-  return () => runListeners.delete(tell);
-}
-
-function set(next: Sending): void {
-  current = next;
-  for (const tell of listeners) tell();
-}
+export const onRunSent = ofRun.on;
 
 /** Counted at once when something is confirmed; the count from disk follows. */
 export function noteConfirmed(): void {
-  set({ ...current, unsent: current.unsent + 1 });
+  store.setState(({ unsent }) => ({ unsent: unsent + 1 }));
   void send();
 }
 
@@ -82,39 +72,35 @@ export async function send(): Promise<void> {
   try {
     do {
       again = false;
-      for (const run of await runsToSend().catch((): string[] => [])) {
-        set({ ...current, state: 'sending' });
-        state = worse(state, await tryRun(run));
+      for (const [run, waiting] of await waitingByRun().catch(() => [])) {
+        store.setState({ state: 'sending' });
+        state = worse(state, await tryRun(run, waiting));
       }
     } while (again && state === 'idle');
     if (state === 'offline') retry.later();
     else retry.reset();
   } finally {
     working = false;
-    set({
-      ...(await countUnsent().catch(() => ({ unsent: current.unsent, refused: current.refused }))),
-      state,
-    });
+    store.setState({ ...(await countUnsent().catch(() => ({}))), state });
     // Behind the counting, not at the confirmation: writing a cookie takes its time.
-    markStored(current.unsent);
+    markStored(sending().unsent);
     if (state === 'idle') void sendTraces();
   }
 }
 
 /** One run that cannot be sent (another person's, another shop's) does not hold up the others. */
-async function tryRun(run: string): Promise<Sending['state']> {
+async function tryRun(run: string, waiting: readonly KeptEvent[]): Promise<Sending['state']> {
   try {
-    await sendRun(run);
+    await sendRun(run, waiting);
     return 'idle';
   } catch (error) {
     // Another person's sign-in that ran out is not that of whoever is on.
-    if (await isOwn(run)) noteSignedOut(asAppError(error));
+    if (isOwn(waiting)) noteSignedOut(asAppError(error));
     return fate(asAppError(error)) === 'person' ? 'signIn' : 'offline';
   }
 }
 
-async function isOwn(run: string): Promise<boolean> {
-  const [first] = (await waitingOf(run)).filter((e) => !e.refused);
+function isOwn([first]: readonly KeptEvent[]): boolean {
   const me = queryClient.getQueryData<Me>(queryKeys.me);
   return !first || !me || (first.event.person === me.person.id && !isUnseen(me.person.id));
 }
@@ -122,29 +108,32 @@ async function isOwn(run: string): Promise<boolean> {
 const worse = (a: Sending['state'], b: Sending['state']): Sending['state'] =>
   a === 'offline' || b === 'idle' ? a : b;
 
-async function sendRun(run: string): Promise<void> {
-  for (;;) {
-    const waiting = (await waitingOf(run)).filter((e) => !e.refused);
-    // Each goes out under the name of who confirmed it, within one hold; nothing of somebody whom
-    // the server has not seen yet.
-    const first = waiting[0]?.event;
-    if (!first) return;
-    const other = waiting.findIndex(
-      ({ event }) => event.person !== first.person || event.hold !== first.hold,
-    );
-    const batch = waiting.slice(0, Math.min(BATCH, other < 0 ? BATCH : other));
-    if (isUnseen(first.person)) throw new AppError('SIGN_IN_NEEDED');
-    const refused = await sendBatch(
-      run,
-      batch,
-      waiting.map((e) => e.event),
-    );
-    for (const tell of runListeners) tell(run);
+/** What is confirmed meanwhile comes with the next round (`again`). */
+async function sendRun(run: string, all: readonly KeptEvent[]): Promise<void> {
+  for (let waiting = all; waiting.length > 0;) {
+    const batch = firstBatch(waiting);
+    if (isUnseen(batch[0]?.event.person)) throw new AppError('SIGN_IN_NEEDED');
+    const refused = await sendBatch(run, batch, waiting);
+    ofRun.tell(run);
     if (refused) return;
+    waiting = waiting.slice(batch.length);
   }
 }
 
-async function sendBatch(run: string, batch: KeptEvent[], waiting: RunEvent[]): Promise<boolean> {
+/** Each goes out under the name of who confirmed it, within one hold. */
+function firstBatch(waiting: readonly KeptEvent[]): readonly KeptEvent[] {
+  const first = waiting[0]?.event;
+  const other = waiting.findIndex(
+    ({ event }) => event.person !== first?.person || event.hold !== first.hold,
+  );
+  return waiting.slice(0, Math.min(BATCH, other < 0 ? BATCH : other));
+}
+
+async function sendBatch(
+  run: string,
+  batch: readonly KeptEvent[],
+  waiting: readonly KeptEvent[],
+): Promise<boolean> {
   try {
     const { stored, refused } = await append(run, batch);
     const accepted = new Set(stored.map((s) => s.id));
@@ -167,7 +156,10 @@ async function sendBatch(run: string, batch: KeptEvent[], waiting: RunEvent[]): 
  * By whoever is on now: for another's entries speaks the proof that was made when they were
  * confirmed, else that person signs in again.
  */
-async function append(run: string, batch: KeptEvent[]): Promise<ReplyOf<'appendRunEvents'>> {
+async function append(
+  run: string,
+  batch: readonly KeptEvent[],
+): Promise<ReplyOf<'appendRunEvents'>> {
   const [first] = batch;
   const isOwnWork = first?.event.person === queryClient.getQueryData<Me>(queryKeys.me)?.person.id;
   if (!isOwnWork && batch.some((e) => !e.proof)) throw new AppError('WRONG_PERSON');
@@ -190,9 +182,9 @@ async function append(run: string, batch: KeptEvent[]): Promise<ReplyOf<'appendR
   );
 }
 
-async function stillWaiting(run: string, waiting: RunEvent[]): Promise<RunEvent[]> {
+async function stillWaiting(run: string, waiting: readonly KeptEvent[]): Promise<RunEvent[]> {
   const unsent = new Set((await waitingOf(run)).map((e) => e.event.id));
-  return waiting.filter((e) => unsent.has(e.id));
+  return waiting.flatMap(({ event }) => (unsent.has(event.id) ? [event] : []));
 }
 
 export function startSending(): () => void {

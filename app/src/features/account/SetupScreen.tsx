@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { BodyOf } from '@stennet/core/contract/run';
+import type { BodyOf } from '@stennet/core/contract/work';
 import type { AppError } from '@stennet/core/errors';
 import { asAppError, makeShop } from '@/data';
 import {

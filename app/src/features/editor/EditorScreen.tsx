@@ -68,7 +68,7 @@ function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }
       subtitle={text.sub(`${draft.applies.maker} ${draft.applies.engine}`, draft.revision)}
       back="/library"
       backLabel={text.back}
-      right={<Steps editing={editing} />}
+      right={<UndoButtons editing={editing} />}
       fixed
     >
       <View style={isWide ? styles.wide : styles.phone}>
@@ -164,7 +164,7 @@ function Part({
 }
 
 /** Back and forward, and where the last letter is kept. */
-function Steps({ editing }: { editing: Editing }) {
+function UndoButtons({ editing }: { editing: Editing }) {
   const { keeper, state } = editing;
   const isWide = useIsWide();
   return (

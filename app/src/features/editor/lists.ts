@@ -22,6 +22,6 @@ export function freeId(taken: readonly string[], stem: string): string {
 }
 
 /** Without the fields that say nothing: a document does not hold them. */
-export function said<T extends object>(thing: T): T {
+export function withoutUnset<T extends object>(thing: T): T {
   return Object.fromEntries(Object.entries(thing).filter(([, value]) => value !== undefined)) as T;
 }

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
-import type { Library } from '@stennet/core/contract/run';
+import type { Library } from '@stennet/core/contract/work';
 import { asAppError, useSignedIn } from '@/data';
 import { setJointSheet } from '@/data/orders';
 import { useBeginDraft, useLibrary, useUnsentDrafts } from '@/data/drafts';

@@ -2,7 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { runName, type Order } from '@stennet/core/contract';
-import type { JointSheet } from '@stennet/core/contract/run';
+import type { JointSheet } from '@stennet/core/contract/work';
 import { runOf } from '@stennet/core/order';
 import { doneOnce, leftOutBefore, startBlockers } from '@stennet/core/prepare';
 import { PROCEDURE, sheetForPart, TAKE_APART, type Sheet } from '@stennet/core/procedure';

@@ -1,5 +1,5 @@
 import { renderHook } from '@testing-library/react-native';
-import type { JointSheet } from '@stennet/core/contract/run';
+import type { JointSheet } from '@stennet/core/contract/work';
 import { demoSheet, headSheet } from '@stennet/core/testing';
 import { keepAnswers, useAnswersBefore } from './answersBefore';
 

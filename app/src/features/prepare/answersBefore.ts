@@ -1,4 +1,4 @@
-import type { JointSheet } from '@stennet/core/contract/run';
+import type { JointSheet } from '@stennet/core/contract/work';
 import { keptChoice } from '@/platform/keptChoice';
 import type { Answers } from './parts/WhichOne';
 

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { seatMarks } from '@stennet/core/drawing';
-import type { SheetReply } from '@stennet/core/contract/run';
+import type { SheetReply } from '@stennet/core/contract/work';
 import { initialState } from '@stennet/core/run';
 import { asAppError, useSignedIn } from '@/data';
 import { useSheet } from '@/data/sheets';

@@ -1,2 +1,1 @@
-export { FindScreen } from './FindScreen';
 export { SheetScreen } from './SheetScreen';

@@ -1,6 +1,6 @@
 import { whereabouts } from '@stennet/core/joint';
 import type { Sheet } from '@stennet/core/procedure';
-import type { Say } from '@stennet/core/contract/run';
+import type { Say } from '@stennet/core/contract/work';
 import { units, type Formatter, type Quantity, type Wrench } from '@stennet/core/quantity';
 import {
   seatIdOf,

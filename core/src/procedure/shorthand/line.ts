@@ -126,6 +126,3 @@ export const RESERVED: readonly string[] = [
   'as',
   'listed',
 ];
-/** Where a line does not say how often at most. */
-export const DEFAULT_SETTLED = { kind: 'untilSettled', maxPasses: 5, movedMoreThanDeg: 3 } as const;
-export const DEFAULT_SEATED = { kind: 'untilSeated', maxRounds: 12 } as const;

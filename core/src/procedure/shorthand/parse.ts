@@ -4,8 +4,6 @@ import { PROPERTY_CLASSES, threadOf } from '../../thread';
 import type { Order } from '../stage';
 import {
   CONDITION_WORDS,
-  DEFAULT_SEATED,
-  DEFAULT_SETTLED,
   ORDER_WORDS,
   RESERVED,
   REUSE_WORDS,
@@ -15,6 +13,7 @@ import {
   type LineStage,
   type Problem,
 } from './line';
+import { DEFAULT_SEATED, DEFAULT_SETTLED } from '../settlingDefault';
 import { TokenReader, word } from './TokenReader';
 
 /**

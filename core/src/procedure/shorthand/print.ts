@@ -2,14 +2,13 @@ import { units, type Quantity } from '../../quantity';
 import type { Order } from '../stage';
 import {
   CONDITION_WORDS,
-  DEFAULT_SEATED,
-  DEFAULT_SETTLED,
   ORDER_WORDS,
   REUSE_WORDS,
   type Line,
   type LineGroup,
   type LineStage,
 } from './line';
+import { DEFAULT_SEATED, DEFAULT_SETTLED } from '../settlingDefault';
 
 /**
  * A line in its one canonical form. Equal neighbouring stages are printed apart; `×n` is a repeat.

@@ -24,13 +24,7 @@ export function simulatePull(joint: MadeUpJoint, pull: DrawnPull, random: Random
   const spring = joint.toolStiffnessNmPerDeg * pull.toolRatio;
   const strokes = strokesFrom(joint, random);
   const gauge = gaugeOf(joint, pull);
-  const out: SimulatedPull = {
-    tS: [],
-    torqueNm: [],
-    angleDeg: [],
-    stoppedBy: null,
-    nutDegFromSnug: null,
-  };
+  const out = nothingYet();
   let [wrench, nut, ratchet, torque, peakTorque, peakForce] = [0, 0, 0, 0, 0, 0];
   let isStuck = true;
   let snugAt: number | null = null;
@@ -81,6 +75,14 @@ export function simulatePull(joint: MadeUpJoint, pull: DrawnPull, random: Random
   }
   return out;
 }
+
+const nothingYet = (): SimulatedPull => ({
+  tS: [],
+  torqueNm: [],
+  angleDeg: [],
+  stoppedBy: null,
+  nutDegFromSnug: null,
+});
 
 /** One moment as the wrench gives it: with its noise, rounded as it sends. */
 function sample(

@@ -1,7 +1,7 @@
 import { JOINT_KIND_IDS, jointKindText, type Sheet } from '@stennet/core/procedure';
 import { ChoiceField, FieldRow, FlagsField, Section, TextField, Line } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
-import { said } from '../lists';
+import { withoutUnset } from '../lists';
 import { text } from '../text';
 import { AfterForm, ConflictsForm, TellApartForm } from './KinForms';
 import { NamesField } from './NamesField';
@@ -27,7 +27,7 @@ function Applies() {
   const { draft, change, problem } = useEditor();
   const { applies } = draft;
   const put = (over: Partial<Sheet['applies']>, key: string): void =>
-    change((d) => ({ ...d, applies: said({ ...d.applies, ...over }) }), `applies.${key}`);
+    change((d) => ({ ...d, applies: withoutUnset({ ...d.applies, ...over }) }), `applies.${key}`);
   return (
     <Section title={text.applies}>
       <TextField
@@ -204,7 +204,7 @@ function Instances() {
         ]}
         onChange={(kind) =>
           change((d) =>
-            said({
+            withoutUnset({
               ...d,
               instances:
                 kind === 'once'

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { COMPOUND_KINDS, COMPOUND_PLACES, type Compound } from '@stennet/core/procedure';
 import { BigButton, ChoiceField, NumberField, useInks } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
-import { changed, said, without } from '../lists';
+import { changed, withoutUnset, without } from '../lists';
 import { READY_ON_OPTIONS, STRENGTH_OPTIONS } from '../options';
 import { text } from '../text';
 
@@ -65,7 +65,7 @@ export function CompoundForm({
 }) {
   const { problem } = useEditor();
   const put = (over: Partial<Compound>, key: string): void =>
-    onChange(said({ ...compound, ...over }), key);
+    onChange(withoutUnset({ ...compound, ...over }), key);
   return (
     <>
       <ChoiceField

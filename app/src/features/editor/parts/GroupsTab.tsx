@@ -4,7 +4,7 @@ import { PROPERTY_CLASSES } from '@stennet/core/thread';
 import { BigButton, ChoiceField, FieldRow, Line, NumberField, Section, TextField } from '@/ui';
 import { CompoundsView } from '@/ui/work';
 import { useEditor } from '../hooks/useEditor';
-import { changed, freeId, said, without } from '../lists';
+import { changed, freeId, withoutUnset, without } from '../lists';
 import { FRICTION_OPTIONS, HEAD_OPTIONS, REPLACE_OPTIONS, REUSE_OPTIONS } from '../options';
 import { text } from '../text';
 import { CompoundsForm } from './CompoundsForm';
@@ -35,11 +35,11 @@ export function GroupsTab() {
 }
 
 function GroupForm({ group, at }: { group: Group; at: number }) {
-  const { draft, change, problem } = useEditor();
+  const { draft, change } = useEditor();
   const place = `groups.${at}`;
   const put = (over: Partial<Group>, key: string): void =>
     change(
-      (d) => ({ ...d, groups: changed(d.groups, at, (g) => said({ ...g, ...over })) }),
+      (d) => ({ ...d, groups: changed(d.groups, at, (g) => withoutUnset({ ...g, ...over })) }),
       `${place}.${key}`,
     );
   const count = draft.seats.filter((s) => s.group === group.id).length;

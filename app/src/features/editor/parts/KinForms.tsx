@@ -4,7 +4,7 @@ import type { UnitCode } from '@stennet/core/quantity';
 import { useSignedIn } from '@/data';
 import { BigButton, ChoiceField, FieldRow, NumberField, Section, TextField, useInks } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
-import { changed, freeId, said, without } from '../lists';
+import { changed, freeId, withoutUnset, without } from '../lists';
 import { HEAD_OPTIONS, UNIT_OPTIONS } from '../options';
 import { text } from '../text';
 
@@ -208,11 +208,11 @@ export function AfterForm() {
   const inks = useInks();
   const put = (at: number, over: Partial<After>, key: string): void =>
     change(
-      (d) => ({ ...d, after: changed(d.after, at, (a) => said({ ...a, ...over })) }),
+      (d) => ({ ...d, after: changed(d.after, at, (a) => withoutUnset({ ...a, ...over })) }),
       `after.${at}.${key}`,
     );
   const when = (a: After, over: NonNullable<After['when']>): After['when'] => {
-    const next = said({ ...a.when, ...over });
+    const next = withoutUnset({ ...a.when, ...over });
     return Object.keys(next).length > 0 ? next : undefined;
   };
   return (

@@ -3,7 +3,7 @@ import type { Part, Stage } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
 import { BigButton, ChoiceField, FieldLabel, useInks } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
-import { changed, freeId, said, without } from '../lists';
+import { changed, freeId, withoutUnset, without } from '../lists';
 import { ACTION_OPTIONS } from '../options';
 import { text } from '../text';
 import type { PutStage } from '../hooks/stageEdit';
@@ -51,7 +51,7 @@ export function PartsForm({ stage, place, put }: { stage: Stage; place: string; 
               problem={problem(`${place}.each.${i}.target`)}
               onChange={(target, key) =>
                 set(
-                  changed(parts, i, (p) => said({ ...p, target })),
+                  changed(parts, i, (p) => withoutUnset({ ...p, target })),
                   `${i} ${key}`,
                 )
               }

@@ -13,7 +13,7 @@ import {
 } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { type Mode, type Placing } from '../hooks/usePlacing';
-import { said } from '../lists';
+import { withoutUnset } from '../lists';
 import { text } from '../text';
 import { NamesField } from './NamesField';
 import { PatternForm, styles } from './PatternForm';
@@ -121,7 +121,9 @@ function Selected({ placing }: { placing: Placing }) {
   const tag = (tags: string[]): void =>
     change((d) => {
       const positions = d.pattern.positions.map((p) =>
-        selected.includes(p.label) ? said({ ...p, tags: tags.length > 0 ? tags : undefined }) : p,
+        selected.includes(p.label)
+          ? withoutUnset({ ...p, tags: tags.length > 0 ? tags : undefined })
+          : p,
       );
       return { ...d, pattern: { ...d.pattern, positions } };
     }, 'tags');

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import type { SheetPart } from '@stennet/core/procedure';
 import { BigButton, ChoiceField, FieldRow, NumberField, Section, TextField, useInks } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
-import { changed, freeId, said, without } from '../lists';
+import { changed, freeId, withoutUnset, without } from '../lists';
 import { text } from '../text';
 
 /**
@@ -11,82 +11,38 @@ import { text } from '../text';
  */
 export function SheetPartsForm() {
   const { draft, change, problem } = useEditor();
-  const inks = useInks();
   const parts = draft.parts ?? [];
   const put = (next: SheetPart[], key: string): void =>
-    change((d) => said({ ...d, parts: next.length > 0 ? next : undefined }), `parts ${key}`);
+    change(
+      (d) => withoutUnset({ ...d, parts: next.length > 0 ? next : undefined }),
+      `parts ${key}`,
+    );
   const hold = (over: NonNullable<typeof draft.holding>): void =>
     change(
       (d) => {
-        const holding = said({ ...d.holding, ...over });
-        return said({ ...d, holding: Object.keys(holding).length > 0 ? holding : undefined });
+        const holding = withoutUnset({ ...d.holding, ...over });
+        return withoutUnset({
+          ...d,
+          holding: Object.keys(holding).length > 0 ? holding : undefined,
+        });
       },
       `holding ${Object.keys(over).join()}`,
     );
   return (
     <Section title={text.sheetParts}>
       {parts.map((p, i) => (
-        <View
+        <PartForm
           key={p.id}
-          style={[styles.one, { borderColor: inks.line }]}
-          role="group"
-          aria-label={p.name || text.sheetPart}
-        >
-          <FieldRow>
-            <TextField
-              label={text.sheetPart}
-              value={p.name}
-              onChange={(name) =>
-                put(
-                  changed(parts, i, (x) => ({ ...x, name })),
-                  `${i} name`,
-                )
-              }
-              problem={problem(`parts.${i}`)}
-            />
-            <NumberField
-              label={text.partCount}
-              value={p.count}
-              onChange={(count) =>
-                put(
-                  changed(parts, i, (x) => ({ ...x, count: count ?? 1 })),
-                  `${i} count`,
-                )
-              }
-            />
-          </FieldRow>
-          <ChoiceField
-            label={text.partNeed}
-            value={p.need}
-            options={[
-              { value: 'new', text: text.partNew },
-              { value: 'consider', text: text.partConsider },
-            ]}
-            onChange={(need) =>
-              put(
-                changed(parts, i, (x) => ({ ...x, need })),
-                `${i} need`,
-              )
-            }
-          />
-          <TextField
-            label={text.partWhy}
-            value={p.why ?? ''}
-            onChange={(why) =>
-              put(
-                changed(parts, i, (x) => said({ ...x, why: why || undefined })),
-                `${i} why`,
-              )
-            }
-          />
-          <BigButton
-            text={text.remove}
-            label={`${text.remove} ${p.name}`}
-            look="quiet"
-            size="desk"
-            onPress={() => put(without(parts, i), `remove ${i} of ${parts.length}`)}
-          />
-        </View>
+          part={p}
+          problem={problem(`parts.${i}`)}
+          onChange={(over, key) =>
+            put(
+              changed(parts, i, (x) => withoutUnset({ ...x, ...over })),
+              `${i} ${key}`,
+            )
+          }
+          onRemove={() => put(without(parts, i), `remove ${i} of ${parts.length}`)}
+        />
       ))}
       <BigButton
         text={text.addSheetPart}
@@ -123,6 +79,62 @@ export function SheetPartsForm() {
         problem={problem('holding.tightening')}
       />
     </Section>
+  );
+}
+
+function PartForm({
+  part,
+  problem,
+  onChange,
+  onRemove,
+}: {
+  part: SheetPart;
+  problem: string | undefined;
+  onChange: (over: Partial<SheetPart>, key: string) => void;
+  onRemove: () => void;
+}) {
+  const inks = useInks();
+  return (
+    <View
+      style={[styles.one, { borderColor: inks.line }]}
+      role="group"
+      aria-label={part.name || text.sheetPart}
+    >
+      <FieldRow>
+        <TextField
+          label={text.sheetPart}
+          value={part.name}
+          onChange={(name) => onChange({ name }, 'name')}
+          problem={problem}
+        />
+        <NumberField
+          label={text.partCount}
+          value={part.count}
+          onChange={(count) => onChange({ count: count ?? 1 }, 'count')}
+        />
+      </FieldRow>
+      <ChoiceField
+        label={text.partNeed}
+        value={part.need}
+        options={[
+          { value: 'new', text: text.partNew },
+          { value: 'consider', text: text.partConsider },
+        ]}
+        onChange={(need) => onChange({ need }, 'need')}
+      />
+      <TextField
+        label={text.partWhy}
+        value={part.why ?? ''}
+        onChange={(why) => onChange({ why: why || undefined }, 'why')}
+      />
+      <BigButton
+        text={text.remove}
+        label={`${text.remove} ${part.name}`}
+        look="quiet"
+        size="desk"
+        onPress={onRemove}
+      />
+    </View>
   );
 }
 

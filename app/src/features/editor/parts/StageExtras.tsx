@@ -1,4 +1,4 @@
-import type { Stage } from '@stennet/core/procedure';
+import { DEFAULT_SEATED, DEFAULT_SETTLED, type Stage } from '@stennet/core/procedure';
 import { FieldRow, ChoiceField, NumberField, FlagsField } from '../../../ui';
 import type { PutStage } from '../hooks/stageEdit';
 import { useEditor } from '../hooks/useEditor';
@@ -50,8 +50,8 @@ export function RepeatFields({
   const START: Record<NonNullable<Stage['repeat']>['kind'], Stage['repeat']> = {
     once: undefined,
     passes: { kind: 'passes', passes: 2 },
-    untilSettled: { kind: 'untilSettled', maxPasses: 5, movedMoreThanDeg: 3 },
-    untilSeated: { kind: 'untilSeated', maxRounds: 12 },
+    untilSettled: DEFAULT_SETTLED,
+    untilSeated: DEFAULT_SEATED,
   };
   const options = REPEAT_OPTIONS.filter((o) =>
     stage.action === 'drawDown' ? o.value === 'untilSeated' : o.value !== 'untilSeated',

@@ -4,7 +4,7 @@ import type { UnitCode } from '@stennet/core/quantity';
 import { useSignedIn } from '@/data';
 import { ChoiceField, Section, TextField } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
-import { changed, said } from '../lists';
+import { changed, withoutUnset } from '../lists';
 import { ACTION_OPTIONS, PURPOSE_OPTIONS } from '../options';
 import { text } from '../text';
 import { PartsForm } from './PartsForm';
@@ -53,7 +53,7 @@ export function StageForm({
   const put: PutStage = (over, key) =>
     change((d) => {
       const next = changed(d[list], at, (s) => {
-        const after = said({ ...s, ...over });
+        const after = withoutUnset({ ...s, ...over });
         // A name that only said the value follows the value.
         const isOwn = s.name !== '' && s.name !== autoName(s);
         return over.name === undefined && !isOwn

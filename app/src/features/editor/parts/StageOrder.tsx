@@ -2,7 +2,7 @@ import type { Stage } from '@stennet/core/procedure';
 import { FlagsField, ChoiceField, FieldRow, TextField, BigButton } from '../../../ui';
 import type { PutStage } from '../hooks/stageEdit';
 import { useEditor } from '../hooks/useEditor';
-import { said } from '../lists';
+import { withoutUnset } from '../lists';
 import { ORDER_OPTIONS } from '../options';
 import { text } from '../text';
 import { NamesField } from './NamesField';
@@ -110,7 +110,7 @@ export function OrderFields({
             options={[{ value: 'reverse', text: text.reversed }]}
             onChange={(v) =>
               put(
-                { order: said({ ...order, reverse: v.length > 0 ? true : undefined }) },
+                { order: withoutUnset({ ...order, reverse: v.length > 0 ? true : undefined }) },
                 'reverse',
               )
             }
@@ -120,7 +120,7 @@ export function OrderFields({
               label={text.orderStart}
               value={order.start ?? ''}
               onChange={(start) =>
-                put({ order: said({ ...order, start: start || undefined }) }, 'start')
+                put({ order: withoutUnset({ ...order, start: start || undefined }) }, 'start')
               }
             />
           ) : null}

@@ -3,7 +3,7 @@ import type { Sheet, Step } from '@stennet/core/procedure';
 import type { UnitCode } from '@stennet/core/quantity';
 import { ChoiceField, FieldRow, NumberField, TextField, FlagsField, BigButton } from '../../../ui';
 import { useEditor } from '../hooks/useEditor';
-import { said, changed, without } from '../lists';
+import { withoutUnset, changed, without } from '../lists';
 import { MEASURE_OPTIONS, UNIT_OPTIONS, CONSEQUENCE_OPTIONS } from '../options';
 import { text } from '../text';
 import { CompoundForm } from './CompoundsForm';
@@ -62,7 +62,10 @@ export function MeasureFields({ step, place, put }: Props) {
                     {
                       measure: {
                         ...measure,
-                        limits: said({ ...measure.limits, [l.key]: v }) as Record<string, number>,
+                        limits: withoutUnset({ ...measure.limits, [l.key]: v }) as Record<
+                          string,
+                          number
+                        >,
                       },
                     },
                     `limit ${l.key}`,
@@ -97,7 +100,7 @@ function LimitFields({ step, place, put }: Props) {
   const { limits } = step;
   const unit: UnitCode = limits?.max?.unit ?? limits?.min?.unit ?? 'mm';
   const set = (over: Partial<NonNullable<Step['limits']>>, key: string): void =>
-    put({ limits: said({ instrument: '', ...limits, ...over }) }, key);
+    put({ limits: withoutUnset({ instrument: '', ...limits, ...over }) }, key);
   const quantity = (value: number | undefined): { value: number; unit: UnitCode } | undefined =>
     value === undefined ? undefined : { value, unit };
   return (
@@ -127,7 +130,7 @@ function LimitFields({ step, place, put }: Props) {
         options={UNIT_OPTIONS.length as { value: UnitCode; text: string }[]}
         onChange={(u) =>
           set(
-            said({
+            withoutUnset({
               min: limits?.min && { ...limits.min, unit: u },
               max: limits?.max && { ...limits.max, unit: u },
             }),

@@ -1,7 +1,7 @@
 import type { Step } from '@stennet/core/procedure';
 import { BigButton, ChoiceField, FieldRow, Section, TextField } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
-import { changed, moved, said, without } from '../lists';
+import { changed, moved, withoutUnset, without } from '../lists';
 import { DUE_OPTIONS, FAILURE_OPTIONS, PHASE_OPTIONS, STEP_OPTIONS } from '../options';
 import { text } from '../text';
 import { NamesField } from './NamesField';
@@ -19,7 +19,7 @@ export function StepForm({ step, at }: { step: Step; at: number }) {
   const place = `steps.${at}`;
   const put: Put = (over, key) =>
     change(
-      (d) => ({ ...d, steps: changed(d.steps, at, (s) => said({ ...s, ...over })) }),
+      (d) => ({ ...d, steps: changed(d.steps, at, (s) => withoutUnset({ ...s, ...over })) }),
       `${place}.${key}`,
     );
   const kindText = STEP_OPTIONS.find((o) => o.value === step.kind)?.text ?? step.kind;

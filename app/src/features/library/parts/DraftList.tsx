@@ -2,7 +2,7 @@ import { Link } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
-import type { DraftBrief, Library } from '@stennet/core/contract/run';
+import type { DraftBrief, Library } from '@stennet/core/contract/work';
 import { asAppError, useSignedIn } from '@/data';
 import { approveDrafts } from '@/data/orders';
 import { now } from '@/platform/clock';

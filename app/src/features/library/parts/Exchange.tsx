@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { ProgressBar } from 'react-native-paper';
 import { isAllowed, routes } from '@stennet/core/contract';
-import type { ImportLine } from '@stennet/core/contract/run';
+import type { ImportLine } from '@stennet/core/contract/work';
 import { AppError, catalogue, type ErrorCode } from '@stennet/core/errors';
 import { asAppError, useSignedIn } from '@/data';
 import { refreshLibrary } from '@/data/refresh';

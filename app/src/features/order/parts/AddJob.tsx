@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Order } from '@stennet/core/contract';
-import type { SheetBrief } from '@stennet/core/contract/run';
+import type { SheetBrief } from '@stennet/core/contract/work';
 import type { AppError } from '@stennet/core/errors';
 import { JOB_KINDS, type JobKind } from '@stennet/core/order';
 import { jointKindText } from '@stennet/core/procedure';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { JointSheet } from '@stennet/core/contract/run';
+import type { JointSheet } from '@stennet/core/contract/work';
 import { otherCompound } from '@stennet/core/prepare';
 import type { Group } from '@stennet/core/procedure';
 import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';

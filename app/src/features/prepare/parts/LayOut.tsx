@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { JointSheet } from '@stennet/core/contract/run';
+import type { JointSheet } from '@stennet/core/contract/work';
 import { partsOf, sockets, usesTool, type ListedTool } from '@stennet/core/prepare';
 import { PHASES, type Sheet } from '@stennet/core/procedure';
 import type { Formatter } from '@stennet/core/quantity';

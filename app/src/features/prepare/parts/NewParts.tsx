@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { JointSheet } from '@stennet/core/contract/run';
+import type { JointSheet } from '@stennet/core/contract/work';
 import type { EntryOf } from '@stennet/core/order';
 import { isWrongPart, partsOf, type PartNeed } from '@stennet/core/prepare';
 import type { Sheet } from '@stennet/core/procedure';

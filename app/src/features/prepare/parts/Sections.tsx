@@ -1,4 +1,4 @@
-import type { JointSheet } from '@stennet/core/contract/run';
+import type { JointSheet } from '@stennet/core/contract/work';
 import { seatMarks } from '@stennet/core/drawing';
 import { type Sheet, isByFastener, stageAt, orderOf } from '@stennet/core/procedure';
 import { initialState } from '@stennet/core/run';

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
 import { isAllowed, runName } from '@stennet/core/contract';
-import type { JointSheet } from '@stennet/core/contract/run';
+import type { JointSheet } from '@stennet/core/contract/work';
 import type { AppError } from '@stennet/core/errors';
 import { PROCEDURE, TAKE_APART } from '@stennet/core/procedure';
 import { CORE_VERSION, type EventOf } from '@stennet/core/run';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text, TouchableRipple } from 'react-native-paper';
-import type { JointSheet } from '@stennet/core/contract/run';
+import type { JointSheet } from '@stennet/core/contract/work';
 import { differences, lineOf, printLine, type Sheet } from '@stennet/core/procedure';
 import { asAppError } from '@/data';
 import { setJointSheet } from '@/data/orders';

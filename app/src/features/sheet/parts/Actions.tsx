@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
 import { isAllowed, routes } from '@stennet/core/contract';
-import type { SheetReply } from '@stennet/core/contract/run';
+import type { SheetReply } from '@stennet/core/contract/work';
 import { sheetBrief } from '@stennet/core/find';
 import { anglesOf } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';

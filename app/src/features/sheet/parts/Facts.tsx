@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { SheetReply } from '@stennet/core/contract/run';
+import type { SheetReply } from '@stennet/core/contract/work';
 import {
   dueWords,
   orderOf,

@@ -1,7 +1,7 @@
 import { Link } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { SheetReply } from '@stennet/core/contract/run';
+import type { SheetReply } from '@stennet/core/contract/work';
 import { differences, lineOf, printLine, type Sheet } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
 import { Line, Section, useInks } from '@/ui';

@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import type { AppError } from '@stennet/core/errors';
 import {
-  CORE_VERSION,
-  judgePull,
-  progressBefore,
+  judgedCorrection,
+  judgedPull,
   type EventType,
   type FailureKind,
   type Outcome,
@@ -86,34 +85,22 @@ export function useActs(run: string, state: RunState, confirmEvent: Confirm): Ac
     sure: standing && isTooMuch ? standing.sure : null,
     forget: () => setProblem(null),
     confirm,
-    pull: (due, outcome, extra = {}) => {
-      const said = {
-        fastener: due.fastener,
-        stage: due.stage.id,
-        pass: due.pass,
-        outcome,
-        method: due.tool.method,
-        ...(due.task.part ? { part: due.task.part.id } : {}),
-        ...(due.tool.wrench && extra.method !== 'stripe' ? { wrench: due.tool.wrench.id } : {}),
-        ...extra,
-        verdict: 'inTolerance' as const,
-        core: CORE_VERSION,
-      };
-      return confirm('pulled', {
-        ...said,
-        verdict: judgePull(state.sheet, state.progress, said).verdict,
-      });
-    },
+    pull: (due, outcome, extra = {}) =>
+      confirm(
+        'pulled',
+        judgedPull(state, {
+          fastener: due.fastener,
+          stage: due.stage.id,
+          pass: due.pass,
+          outcome,
+          method: due.tool.method,
+          ...(due.task.part ? { part: due.task.part.id } : {}),
+          ...(due.tool.wrench && extra.method !== 'stripe' ? { wrench: due.tool.wrench.id } : {}),
+          ...extra,
+        }),
+      ),
     fail: (fastener, kind) => confirm('failed', { fastener, kind }),
-    correct: (pull, outcome, reading) => {
-      const { id, ...was } = pull;
-      const { reading: _old, ...rest } = was;
-      const verdict = judgePull(state.sheet, progressBefore(state, id), {
-        ...rest,
-        outcome,
-        ...(reading ? { reading } : {}),
-      }).verdict;
-      return confirm('corrected', { event: id, outcome, verdict, ...(reading ? { reading } : {}) });
-    },
+    correct: (pull, outcome, reading) =>
+      confirm('corrected', judgedCorrection(state, pull, outcome, reading)),
   };
 }

@@ -4,14 +4,21 @@ import { groupOfSeat, usedOnce, type Group } from '@stennet/core/procedure';
 import { seatIdOf } from '@stennet/core/run';
 import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { BigButton } from '@/ui';
-import { CompoundsView, OtherCompound } from '@/ui/work';
-import { useRunPlace } from '../hooks/useRunPlace';
+import { OtherCompound } from '@/ui/work';
 import { text } from '../text';
 import { LeadWord } from './LeadWord';
 import { PanelBody } from './PanelText';
 import { Step, type StepProps } from './StepPanel';
 import { Measured } from './FitMeasured';
-import { type Mode, type GroupProps, countsOf, Others, Coat, FromBags } from './FitParts';
+import {
+  type Mode,
+  type GroupProps,
+  countsOf,
+  Others,
+  Coat,
+  FromBags,
+  useOtherCompound,
+} from './FitParts';
 
 /**
  * Fasteners in by hand: new ones, their own again, or measured; anything else is the lead's word.
@@ -42,25 +49,6 @@ export function FitPanel(props: StepProps<'fit'>) {
     <Measured {...props} group={group} onMode={setMode} />
   ) : (
     <Plain {...props} group={group} onMode={setMode} />
-  );
-}
-
-/** What was chosen on Prepare instead of the published compound. */
-export function useOtherCompound(group: Group): FrictionCondition | undefined {
-  const place = useRunPlace();
-  const kept = place.entries.find(
-    (e) => e.body.kind === 'compound' && e.body.joint === place.joint && e.body.group === group.id,
-  )?.body;
-  return kept?.kind === 'compound' && kept.condition !== group.frictionCondition
-    ? kept.condition
-    : undefined;
-}
-
-export function Published({ group }: { group: Group }) {
-  return group.compounds.length > 0 ? (
-    <CompoundsView group={group} />
-  ) : (
-    <PanelBody>{text.coat(text.noCompound)}</PanelBody>
   );
 }
 

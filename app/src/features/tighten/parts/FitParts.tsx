@@ -1,13 +1,13 @@
 import { type Group, groupOfSeat } from '@stennet/core/procedure';
 import { seatIdOf, type PayloadOf } from '@stennet/core/run';
-import { FRICTION_TEXT } from '@stennet/core/thread';
+import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { useRouter } from 'expo-router';
 import { Notice, BigButton } from '../../../ui';
 import { useRunPlace } from '../hooks/useRunPlace';
 import { text } from '../text';
-import { useOtherCompound, Published } from './FitPanel';
 import { PanelBody } from './PanelText';
 import type { StepProps } from './StepPanel';
+import { CompoundsView } from '../../../ui/CompoundsView';
 
 export type Mode = 'fit' | 'reuse' | 'compound';
 /**
@@ -82,4 +82,23 @@ export function countsOf(
       (counts.get(groupOfSeat(sheet, seatIdOf(f)).name) ?? 0) + 1,
     );
   return [...counts].map(([name, n]) => `${n} ${name.toLowerCase()}`).join(', ');
+}
+/** What was chosen on Prepare instead of the published compound. */
+
+export function useOtherCompound(group: Group): FrictionCondition | undefined {
+  const place = useRunPlace();
+  const kept = place.entries.find(
+    (e) => e.body.kind === 'compound' && e.body.joint === place.joint && e.body.group === group.id,
+  )?.body;
+  return kept?.kind === 'compound' && kept.condition !== group.frictionCondition
+    ? kept.condition
+    : undefined;
+}
+
+export function Published({ group }: { group: Group }) {
+  return group.compounds.length > 0 ? (
+    <CompoundsView group={group} />
+  ) : (
+    <PanelBody>{text.coat(text.noCompound)}</PanelBody>
+  );
 }

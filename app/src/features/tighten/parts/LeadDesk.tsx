@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Say } from '@stennet/core/contract/run';
+import type { Say } from '@stennet/core/contract/work';
 import type { AppError } from '@stennet/core/errors';
 import { next, type RunState } from '@stennet/core/run';
 import { asAppError, say as sendWord, useSignedIn } from '@/data';

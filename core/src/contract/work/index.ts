@@ -25,8 +25,17 @@ import {
 } from './libraryReplies';
 import {
   AddJobBody,
-  AddPersonBody,
   CreateOrderBody,
+  OrderStateBody,
+  SaveEntryBody,
+  SaveOrderBody,
+  SaveToolBody,
+  SayBody,
+  SettleBody,
+  SignBody,
+} from './orderBodies';
+import {
+  AddPersonBody,
   EnrolBody,
   MakeShopBody,
   SwitchPersonBody,
@@ -35,16 +44,9 @@ import {
   GiveCodeBody,
   SavePersonBody,
   UseCodeBody,
-  OrderStateBody,
-  SaveEntryBody,
-  SaveOrderBody,
   SaveShopBody,
-  SaveToolBody,
-  SayBody,
   SetPinBody,
-  SettleBody,
-  SignBody,
-} from './orderBodies';
+} from './peopleBodies';
 import { FoundSchema, JointSheetSchema, RunReplySchema, SheetReplySchema } from './runReplies';
 
 export type { Say } from './orderBodies';

@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import type { SheetBrief } from '@stennet/core/contract/run';
+import type { SheetBrief } from '@stennet/core/contract/work';
 import { isAllowed, routes } from '@stennet/core/contract';
 import { asAppError, useLibraryOnDevice, useSignedIn } from '@/data';
 import { useFoundSheets, useSheetsAtHand, type SheetFilter } from '@/data/sheets';

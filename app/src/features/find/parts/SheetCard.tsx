@@ -3,7 +3,7 @@ import { Link } from 'expo-router';
 import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import type { SheetBrief } from '@stennet/core/contract/run';
+import type { SheetBrief } from '@stennet/core/contract/work';
 import { useSignedIn } from '@/data';
 import { Card, useInks } from '@/ui';
 import { Ribbon } from '@/ui/work';
