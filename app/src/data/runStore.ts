@@ -12,9 +12,9 @@ import {
   waitIn,
   next,
 } from '@stennet/core/run';
-import { now, steadyNow } from '../platform/clock';
-import { deviceId } from '../platform/device';
-import { newId } from '../platform/ids';
+import { now, steadyNow } from '@/platform/clock';
+import { deviceId } from '@/platform/device';
+import { newId } from '@/platform/ids';
 import { call, asAppError } from './api';
 import { noteClocks } from './clocks';
 import { type KeptRun, inTime } from './database';

@@ -1,8 +1,11 @@
 import * as v from 'valibot';
-import { FOLLOW_UP_KINDS, FOLLOW_UP_STATES } from '../followUp';
-import { type JointSeen, type OrderEntry, ENTRY_KINDS, ORDER_STATES, narrowed } from '../order';
-import { TAKE_APART, PROCEDURE } from '../procedure';
-import { nullableText, id } from './plainReplies';
+import { FOLLOW_UP_KINDS, FOLLOW_UP_STATES } from '../followUp/followUp';
+import type { OrderEntry } from '../order/entries';
+import type { JointSeen } from '../order/jointState';
+import { ENTRY_KINDS, ORDER_STATES } from '../order/names';
+import { narrowed } from '../order/scope';
+import { PROCEDURE, TAKE_APART } from '../procedure/parts';
+import { id, nullableText } from './plainReplies';
 
 const RunBriefSchema = v.object({
   id,

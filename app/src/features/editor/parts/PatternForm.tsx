@@ -1,7 +1,7 @@
 import { rowsOfPlaces, circleOfPlaces, removePlaces, addPlaces } from '@stennet/core/draft';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Section, Chip, FieldRow, NumberField, BigButton } from '../../../ui';
+import { Section, Chip, FieldRow, NumberField, BigButton } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { withGroup } from '../hooks/usePlacing';
 import { text } from '../text';

@@ -1,5 +1,5 @@
 import { DEFAULT_SEATED, DEFAULT_SETTLED, type Stage } from '@stennet/core/procedure';
-import { FieldRow, ChoiceField, NumberField, FlagsField } from '../../../ui';
+import { FieldRow, ChoiceField, NumberField, FlagsField } from '@/ui';
 import type { PutStage } from '../hooks/stageEdit';
 import { useEditor } from '../hooks/useEditor';
 import { LOOSEN_OPTIONS, REPEAT_OPTIONS } from '../options';

@@ -1,5 +1,5 @@
 import type { Stage } from '@stennet/core/procedure';
-import { FlagsField, ChoiceField, FieldRow, TextField, BigButton } from '../../../ui';
+import { FlagsField, ChoiceField, FieldRow, TextField, BigButton } from '@/ui';
 import type { PutStage } from '../hooks/stageEdit';
 import { useEditor } from '../hooks/useEditor';
 import { withoutUnset } from '../lists';

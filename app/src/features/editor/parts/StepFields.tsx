@@ -1,7 +1,7 @@
 import { type MeasureKindId, measureKinds } from '@stennet/core/measure';
 import type { Sheet, Step } from '@stennet/core/procedure';
 import type { UnitCode } from '@stennet/core/quantity';
-import { ChoiceField, FieldRow, NumberField, TextField, FlagsField, BigButton } from '../../../ui';
+import { ChoiceField, FieldRow, NumberField, TextField, FlagsField, BigButton } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { withoutUnset, changed, without } from '../lists';
 import { MEASURE_OPTIONS, UNIT_OPTIONS, CONSEQUENCE_OPTIONS } from '../options';

@@ -12,7 +12,7 @@ import {
   Notice,
   Line,
   BigButton,
-} from '../../../ui';
+} from '@/ui';
 import { text } from '../text';
 
 export type Part = EntryOf<'part'>;

@@ -4,10 +4,9 @@ import { type Sheet, isByFastener, stageAt, orderOf } from '@stennet/core/proced
 import { initialState } from '@stennet/core/run';
 import { useRouter } from 'expo-router';
 import { View, StyleSheet } from 'react-native';
-import { useSignedIn } from '../../../data';
-import { Notice, Section, Line } from '../../../ui';
-import { JointMapView } from '../../../ui/JointMapView';
-import { Ribbon } from '../../../ui/Ribbon';
+import { useSignedIn } from '@/data';
+import { Notice, Section, Line } from '@/ui';
+import { JointMapView, Ribbon } from '@/ui/work';
 import { text } from '../text';
 import { whichText } from '../whichText';
 import { TakeSheet } from './WhichOne';

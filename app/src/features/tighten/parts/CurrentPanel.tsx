@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { units } from '@stennet/core/quantity';
 import { type Next, methodsFor, type RunState, next, type PullNext } from '@stennet/core/run';
-import type { HeardWrench } from '../../../data';
+import type { HeardWrench } from '@/data';
 import type { RunView } from '@/data/runStore';
 import type { Acts } from '../hooks/useActs';
 import { text } from '../text';

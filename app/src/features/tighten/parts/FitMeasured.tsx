@@ -1,8 +1,8 @@
 import { groupOfSeat } from '@stennet/core/procedure';
 import { seatIdOf } from '@stennet/core/run';
 import { useState } from 'react';
-import { useSignedIn } from '../../../data';
-import { BigButton, NumberField, Chip } from '../../../ui';
+import { useSignedIn } from '@/data';
+import { BigButton, NumberField, Chip } from '@/ui';
 import { text, fastenerName } from '../text';
 import { type GroupProps, type Fitted, Others, countsOf, Coat } from './FitParts';
 import { PanelBody } from './PanelText';

@@ -2,12 +2,12 @@ import { type Group, groupOfSeat } from '@stennet/core/procedure';
 import { seatIdOf, type PayloadOf } from '@stennet/core/run';
 import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { useRouter } from 'expo-router';
-import { Notice, BigButton } from '../../../ui';
+import { Notice, BigButton } from '@/ui';
 import { useRunPlace } from '../hooks/useRunPlace';
 import { text } from '../text';
 import { PanelBody } from './PanelText';
 import type { StepProps } from './StepPanel';
-import { CompoundsView } from '../../../ui/CompoundsView';
+import { CompoundsView } from '@/ui/work';
 
 export type Mode = 'fit' | 'reuse' | 'compound';
 /**

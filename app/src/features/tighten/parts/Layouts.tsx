@@ -8,7 +8,7 @@ import {
   StyleSheet,
 } from 'react-native';
 import type { RunView } from '@/data/runStore';
-import { useInks } from '../../../ui';
+import { useInks } from '@/ui';
 import { RibbonOf, MapOf } from './RunDrawings';
 import { ValuesStrip } from './ValuesStrip';
 
