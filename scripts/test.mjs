@@ -37,6 +37,7 @@ const CHECKS = [
   ['format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
   ['the door needs no package', node, ['scripts/gate.check.mjs']],
   ['sizes', node, ['scripts/sizes.check.mjs']],
+  ['the walk of a pull', node, ['scripts/walk.check.mjs']],
   ['bill of materials', node, ['scripts/sbom.check.mjs']],
   ['layers', bin('depcruise'), ['core/src', 'server/src', 'app/src', 'device/src']],
   [
