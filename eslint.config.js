@@ -109,6 +109,19 @@ module.exports = [
     rules: { 'expo/no-dynamic-env-var': 'off' },
   },
   {
+    files: ['server/src/{followUps,http,order,record,routes,run}/**/*.ts'],
+    ignores: tests,
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.property.name='query']",
+          message: 'SQL stands in db/<noun>.ts, where its rows are parsed',
+        },
+      ],
+    },
+  },
+  {
     files: ['**/*.ts', '**/*.tsx', '**/*.mjs', '**/*.cjs'],
     rules: { ...sizes, 'max-len': ['error', widths] },
   },

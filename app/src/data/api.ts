@@ -95,3 +95,7 @@ export function refusalIn(reply: unknown): AppError {
 
 export const asAppError = (error: unknown): AppError =>
   error instanceof AppError ? error : new AppError('INTERNAL');
+
+/** What went wrong with a question, for the screen; null while it is on its way. */
+export const problemOf = (query: { isError: boolean; error: unknown }): AppError | null =>
+  query.isError ? asAppError(query.error) : null;

@@ -1,4 +1,4 @@
-export { asAppError, call } from './api';
+export { asAppError, problemOf, call } from './api';
 export {
   inUse,
   useJointSheet,

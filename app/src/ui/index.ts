@@ -20,3 +20,4 @@ export { Heading, Line, Section } from './Section';
 export { pressedBySpace } from './spaceKey';
 export { SavedBadge } from './SavedBadge';
 export { default as Icon } from './PaperIcon';
+export { Waiting } from './Waiting';

@@ -3,6 +3,7 @@ import type { Quantity } from '../quantity';
 import { doneIn, isNotable } from './seenIn';
 import { type RecordedSight } from './stepSights';
 import {
+  pullsTogether,
   evolve,
   initialState,
   judgePull,
@@ -151,26 +152,12 @@ function recorded(state: RunState, event: EventOf<'pulled'>): RecordedPull {
 
 /** Confirmed together: each fastener has its line, and each line says so. */
 function together(state: RunState, event: EventOf<'passConfirmed'>): RecordedPull[] {
-  const { payload, ...envelope } = event;
   const { sheet, progress } = state;
-  const index = stageIndex(sheet, payload.stage);
+  const index = stageIndex(sheet, event.payload.stage);
   const wrench = toolFor(sheet, progress, taskOf(sheet, progress, index, 0))?.wrench?.id;
   const used = wrench ? { wrench } : {};
-  return payload.fasteners.map((fastener) =>
-    recorded(state, {
-      ...envelope,
-      type: 'pulled',
-      payload: {
-        fastener,
-        stage: payload.stage,
-        pass: payload.pass,
-        outcome: payload.outcome,
-        method: 'confirmedTogether',
-        verdict: 'inTolerance',
-        core: '',
-        ...used,
-      },
-    }),
+  return pullsTogether(event).map((pull) =>
+    recorded(state, { ...pull, payload: { ...pull.payload, ...used } }),
   );
 }
 

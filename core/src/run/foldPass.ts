@@ -8,34 +8,34 @@ import { seatOf, lifeOf, hasTurned } from './seats';
 import type { Progress, SeatProgress } from './state';
 
 /** Several confirmed together: each is a pull of its own, in the order named. */
-
-export function foldPass(sheet: Sheet, p: Progress, event: EventOf<'passConfirmed'>): Progress {
-  const { payload, ...envelope } = event;
-  return payload.fasteners.reduce<Progress>(
-    (at, fastener) =>
-      foldPull(sheet, at, {
-        ...envelope,
-        type: 'pulled',
-        payload: {
-          fastener,
-          stage: payload.stage,
-          pass: payload.pass,
-          outcome: payload.outcome,
-          method: 'confirmedTogether',
-          verdict: 'inTolerance',
-          core: '',
-          ...(payload.doneAt ? { doneAt: payload.doneAt } : {}),
-        },
-      }),
-    p,
-  );
+export function pullsTogether({
+  payload,
+  ...envelope
+}: EventOf<'passConfirmed'>): EventOf<'pulled'>[] {
+  const { stage, pass, outcome, doneAt } = payload;
+  return payload.fasteners.map((fastener) => ({
+    ...envelope,
+    type: 'pulled',
+    payload: {
+      fastener,
+      stage,
+      pass,
+      outcome,
+      method: 'confirmedTogether',
+      verdict: 'inTolerance',
+      core: '',
+      ...(doneAt ? { doneAt } : {}),
+    },
+  }));
 }
+
+export const foldPass = (sheet: Sheet, p: Progress, event: EventOf<'passConfirmed'>): Progress =>
+  pullsTogether(event).reduce<Progress>((at, pull) => foldPull(sheet, at, pull), p);
 
 /**
  * A fastener eased outside the sheet: at torque its last torque stage is asked again, at angle the
  * angle is lost.
  */
-
 export function foldAdded(sheet: Sheet, p: Progress, event: EventOf<'added'>): Progress {
   const { fasteners, action } = event.payload;
   return fasteners.reduce<Progress>((at, fastener) => {
@@ -59,7 +59,6 @@ export function foldAdded(sheet: Sheet, p: Progress, event: EventOf<'added'>): P
  * Takes the last torque back from a fastener that came loose; one that has its angle is lost until
  * read or replaced.
  */
-
 export function eased(sheet: Sheet, p: Progress, seat: SeatProgress): Progress {
   if (seat.failed) return withSeat(p, seat);
   if (

@@ -58,3 +58,4 @@ export { FAILURES, METHODS, OUTCOMES, VERDICTS } from './eventWords';
 export type { Next, PullNext, Reason } from './due';
 export { judgedCorrection, judgedPull } from './enterPull';
 export { judgePull, readingOn, tooMuchOf } from './judgePull';
+export { pullsTogether } from './foldPass';

@@ -3,19 +3,19 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
 import type { Library } from '@stennet/core/contract/work';
-import { asAppError, useSignedIn } from '@/data';
+import { asAppError, problemOf, useSignedIn } from '@/data';
 import { setJointSheet } from '@/data/orders';
 import { useBeginDraft, useLibrary, useUnsentDrafts } from '@/data/drafts';
 import {
   BigButton,
   FieldRow,
   Line,
-  Loading,
   Notice,
   ScreenFrame,
   Section,
   TextField,
   useIsWide,
+  Waiting,
 } from '@/ui';
 import { DraftList } from './parts/DraftList';
 import { Exchange } from './parts/Exchange';
@@ -26,20 +26,11 @@ export function LibraryScreen() {
   const library = useLibrary();
   const isWide = useIsWide();
   if (!library.data) {
-    const error = library.isError ? asAppError(library.error) : null;
+    const problem = problemOf(library);
     return (
       <ScreenFrame title={text.title} back="/find" backLabel={text.back}>
-        {error ? (
-          <Notice
-            title={text.failed}
-            text={`${error.message} ${error.fix}`}
-            action={{ text: text.retry, onPress: () => void library.refetch() }}
-            alert
-          />
-        ) : (
-          <Loading text={text.loading} />
-        )}
-        {error ? <Unsent /> : null}
+        <Waiting problem={problem} text={text} onRetry={() => void library.refetch()} />
+        {problem ? <Unsent /> : null}
       </ScreenFrame>
     );
   }

@@ -2,8 +2,8 @@ import { useLocalSearchParams } from 'expo-router';
 import { isAllowed, type Order } from '@stennet/core/contract';
 import type { EntryOf } from '@stennet/core/order';
 import { judgeMeasured, type Measured } from '@stennet/core/measure';
-import { asAppError, ofKind, useEntries, useOrder, useSignedIn, type ShownEntry } from '@/data';
-import { Line, Loading, Notice, ScreenFrame, Section } from '@/ui';
+import { ofKind, problemOf, useEntries, useOrder, useSignedIn, type ShownEntry } from '@/data';
+import { Line, ScreenFrame, Section, Waiting } from '@/ui';
 import { Compared } from './parts/Compared';
 import { MeasureForm } from './parts/MeasureForm';
 import { Result } from '@/ui/measuring/Result';
@@ -20,16 +20,7 @@ export function MeasureScreen() {
   if (order.data) return <Ready order={order.data} />;
   return (
     <ScreenFrame title={text.title} back={`/orders/${id}`} backLabel={text.back}>
-      {order.isError ? (
-        <Notice
-          title={text.failed}
-          text={asAppError(order.error).fix}
-          action={{ text: text.retry, onPress: () => void order.refetch() }}
-          alert
-        />
-      ) : (
-        <Loading text={text.loading} />
-      )}
+      <Waiting problem={problemOf(order)} text={text} onRetry={() => void order.refetch()} />
     </ScreenFrame>
   );
 }

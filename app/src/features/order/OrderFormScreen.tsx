@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Order } from '@stennet/core/contract';
 import { type AppError } from '@stennet/core/errors';
 import { checkVin } from '@stennet/core/find';
-import { asAppError, useKeptForm, useOrder, useSignedIn } from '@/data';
+import { asAppError, problemOf, useKeptForm, useOrder, useSignedIn } from '@/data';
 import { createOrder, saveOrder, useVehicle } from '@/data/orders';
 import { newId } from '@/platform/ids';
 import {
@@ -12,11 +12,11 @@ import {
   ChoiceField,
   FieldRow,
   Line,
-  Loading,
   Notice,
   ScreenFrame,
   Section,
   TextField,
+  Waiting,
 } from '@/ui';
 import { EMPTY, formOf, readForm, type HeadForm, type Problems } from './orderForm';
 import { shopTimeIn } from './shopTime';
@@ -33,11 +33,7 @@ function Edit({ id }: { id: string }) {
   if (order.data) return <Form key={id} order={order.data} />;
   return (
     <ScreenFrame title={text.formEdit('')} back={`/orders/${id}`} backLabel={text.backToOrder}>
-      {order.isError ? (
-        <Notice title={text.failed} text={asAppError(order.error).fix} alert />
-      ) : (
-        <Loading text={text.loading} />
-      )}
+      <Waiting problem={problemOf(order)} text={text} onRetry={() => void order.refetch()} />
     </ScreenFrame>
   );
 }

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
-import { asAppError, useOrder } from '@/data';
-import { Loading, Notice, ScreenFrame } from '@/ui';
+import { problemOf, useOrder } from '@/data';
+import { ScreenFrame, Waiting } from '@/ui';
 import { OrderPane } from './parts/OrderPane';
 import { text } from './text';
 
@@ -23,15 +23,8 @@ export function OrderScreen() {
     >
       {order.data ? (
         <OrderPane order={order.data} />
-      ) : order.isError ? (
-        <Notice
-          title={text.failed}
-          text={`${asAppError(order.error).message} ${asAppError(order.error).fix}`}
-          action={{ text: text.retry, onPress: () => void order.refetch() }}
-          alert
-        />
       ) : (
-        <Loading text={text.loading} />
+        <Waiting problem={problemOf(order)} text={text} onRetry={() => void order.refetch()} />
       )}
     </ScreenFrame>
   );

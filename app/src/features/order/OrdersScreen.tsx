@@ -10,17 +10,17 @@ import {
   ORDER_STATE_TEXT,
   type OrderState,
 } from '@stennet/core/order';
-import { asAppError, useOrder, useOrders, useSignedIn } from '@/data';
+import { problemOf, useOrder, useOrders, useSignedIn } from '@/data';
 import {
   BigButton,
   Chip,
   Line,
-  Loading,
   Notice,
   ScreenFrame,
   TextField,
   useInks,
   useIsWide,
+  Waiting,
 } from '@/ui';
 import { OrderPane } from './parts/OrderPane';
 import { seenOf } from './parts/StateBar';
@@ -82,15 +82,8 @@ export function OrdersScreen() {
             <OrderRow key={o.id} order={o} on={isWide && o.id === at} isBeside={isWide} />
           ))
         )
-      ) : orders.isError ? (
-        <Notice
-          title={text.failed}
-          text={asAppError(orders.error).message}
-          action={{ text: text.retry, onPress: () => void orders.refetch() }}
-          alert
-        />
       ) : (
-        <Loading text={text.loading} />
+        <Waiting problem={problemOf(orders)} text={text} onRetry={() => void orders.refetch()} />
       )}
     </View>
   );
@@ -148,11 +141,7 @@ function Beside({ id }: { id: string }) {
       </View>
     );
   }
-  return order.isError ? (
-    <Notice title={text.failed} text={asAppError(order.error).fix} alert />
-  ) : (
-    <Loading text={text.loading} />
-  );
+  return <Waiting problem={problemOf(order)} text={text} onRetry={() => void order.refetch()} />;
 }
 
 function OrderRow({ order, on, isBeside }: { order: Order; on: boolean; isBeside: boolean }) {

@@ -3,9 +3,9 @@ import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed, type Order } from '@stennet/core/contract';
-import { asAppError, useEntries, useOrder, useSignedIn } from '@/data';
+import { problemOf, useEntries, useOrder, useSignedIn } from '@/data';
 import { openFile } from '@/platform/files';
-import { BigButton, Line, Loading, Notice, ScreenFrame, Section, TextField, useIsWide } from '@/ui';
+import { BigButton, Line, Notice, ScreenFrame, Section, TextField, useIsWide, Waiting } from '@/ui';
 import { usePartsList } from './hooks/usePartsList';
 import { useSave } from './hooks/useSave';
 import { Kits } from './parts/Kits';
@@ -22,16 +22,7 @@ export function PartsScreen() {
   if (order.data) return <Ready order={order.data} />;
   return (
     <ScreenFrame title={text.parts} back={`/orders/${id}`} backLabel={text.backToOrder}>
-      {order.isError ? (
-        <Notice
-          title={text.failed}
-          text={asAppError(order.error).fix}
-          action={{ text: text.retry, onPress: () => void order.refetch() }}
-          alert
-        />
-      ) : (
-        <Loading text={text.loading} />
-      )}
+      <Waiting problem={problemOf(order)} text={text} onRetry={() => void order.refetch()} />
     </ScreenFrame>
   );
 }

@@ -6,8 +6,8 @@ import type { JointSheet } from '@stennet/core/contract/work';
 import { runOf } from '@stennet/core/order';
 import { doneOnce, leftOutBefore, startBlockers } from '@stennet/core/prepare';
 import { PROCEDURE, sheetForPart, TAKE_APART, type Sheet } from '@stennet/core/procedure';
-import { asAppError, useEntries, useJointSheet, useOrder, useSignedIn } from '@/data';
-import { Loading, Notice, ScreenFrame, useIsWide } from '@/ui';
+import { problemOf, useEntries, useJointSheet, useOrder, useSignedIn } from '@/data';
+import { Notice, ScreenFrame, useIsWide, Waiting } from '@/ui';
 import { AngleHelp } from './parts/AngleHelp';
 import { Compounds } from './parts/Compounds';
 import { LayOut } from './parts/LayOut';
@@ -51,16 +51,7 @@ export function PrepareScreen() {
     );
   return (
     <ScreenFrame title={text.title} back="/" backLabel={text.back}>
-      {sheet.isError ? (
-        <Notice
-          title={text.failed}
-          text={`${asAppError(sheet.error).message} ${asAppError(sheet.error).fix}`}
-          action={{ text: text.retry, onPress: () => void sheet.refetch() }}
-          alert
-        />
-      ) : (
-        <Loading text={text.loading} />
-      )}
+      <Waiting problem={problemOf(sheet)} text={text} onRetry={() => void sheet.refetch()} />
     </ScreenFrame>
   );
 }

@@ -3,9 +3,9 @@ import { StyleSheet, View } from 'react-native';
 import { seatMarks } from '@stennet/core/drawing';
 import type { SheetReply } from '@stennet/core/contract/work';
 import { initialState } from '@stennet/core/run';
-import { asAppError, useSignedIn } from '@/data';
+import { problemOf, useSignedIn } from '@/data';
 import { useSheet } from '@/data/sheets';
-import { Card, Loading, Notice, ScreenFrame, useIsWide } from '@/ui';
+import { Card, Notice, ScreenFrame, useIsWide, Waiting } from '@/ui';
 import { JointMapView, Ribbon } from '@/ui/work';
 import { Actions } from './parts/Actions';
 import {
@@ -27,19 +27,9 @@ export function SheetScreen() {
   const { sheet, revision } = useLocalSearchParams<{ sheet: string; revision: string }>();
   const loaded = useSheet(sheet, revision);
   if (loaded.data) return <Ready data={loaded.data} />;
-  const error = loaded.isError ? asAppError(loaded.error) : null;
   return (
     <ScreenFrame title={text.find} back="/find" backLabel={text.backToFind}>
-      {error ? (
-        <Notice
-          title={text.sheetFailed}
-          text={`${error.message} ${error.fix}`}
-          action={{ text: text.retry, onPress: () => void loaded.refetch() }}
-          alert
-        />
-      ) : (
-        <Loading text={text.loading} />
-      )}
+      <Waiting problem={problemOf(loaded)} text={text} onRetry={() => void loaded.refetch()} />
     </ScreenFrame>
   );
 }

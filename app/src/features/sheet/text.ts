@@ -7,7 +7,7 @@ export const text = {
   find: 'Find a sheet',
   backToFind: 'Back to Find',
   loading: 'Opening the sheet',
-  sheetFailed: 'The sheet could not be opened',
+  failed: 'The sheet could not be opened',
   retry: 'Try again',
   rev: (r: string) => `rev ${r}`,
   status: { draft: 'draft', approved: 'approved', superseded: 'superseded' },

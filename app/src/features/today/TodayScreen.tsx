@@ -3,19 +3,26 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isAllowed, runName, type Joint, type Order, type RunBrief } from '@stennet/core/contract';
 import { isAwaited, jointState, ORDER_STATE_TEXT } from '@stennet/core/order';
-import { asAppError, useLibraryOnDevice, useSending, useSignedIn, useToday } from '@/data';
+import {
+  asAppError,
+  problemOf,
+  useLibraryOnDevice,
+  useSending,
+  useSignedIn,
+  useToday,
+} from '@/data';
 import { now } from '@/platform/clock';
 import { deviceId } from '@/platform/device';
 import {
   BigButton,
   Card,
   Icon,
-  Loading,
   Notice,
   SavedBadge,
   ScreenFrame,
   useInks,
   useIsWide,
+  Waiting,
 } from '@/ui';
 import { text } from './text';
 
@@ -98,15 +105,8 @@ export function TodayScreen() {
             ))}
           </View>
         </>
-      ) : today.isError ? (
-        <Notice
-          title={text.failed}
-          text={asAppError(today.error).fix}
-          action={{ text: text.retry, onPress: () => void today.refetch() }}
-          alert
-        />
       ) : (
-        <Loading text={text.loading} />
+        <Waiting problem={problemOf(today)} text={text} onRetry={() => void today.refetch()} />
       )}
     </ScreenFrame>
   );

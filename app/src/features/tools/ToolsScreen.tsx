@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
 import type { ShopToolKind } from '@stennet/core/prepare';
-import { asAppError, useSignedIn, useTools, type KeptTool } from '@/data';
-import { BigButton, Line, Loading, Notice, ScreenFrame, Section, useIsWide } from '@/ui';
+import { asAppError, problemOf, useSignedIn, useTools, type KeptTool } from '@/data';
+import { BigButton, Line, Notice, ScreenFrame, Section, useIsWide, Waiting } from '@/ui';
 import { ToolForm } from './parts/ToolForm';
 import { ToolRow } from './parts/ToolRow';
 import { text } from './text';
@@ -54,15 +54,8 @@ export function ToolsScreen() {
             })}
           </View>
         )
-      ) : tools.isError ? (
-        <Notice
-          title={text.failed}
-          text={asAppError(tools.error).message}
-          action={{ text: text.retry, onPress: () => void tools.refetch() }}
-          alert
-        />
       ) : (
-        <Loading text={text.loading} />
+        <Waiting problem={problemOf(tools)} text={text} onRetry={() => void tools.refetch()} />
       )}
       {list && tools.isError ? <Line>{asAppError(tools.error).message}</Line> : null}
     </ScreenFrame>

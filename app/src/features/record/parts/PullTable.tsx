@@ -1,4 +1,3 @@
-import { Text } from 'react-native-paper';
 import {
   boltLabel,
   METHOD_TEXT,
@@ -7,7 +6,7 @@ import {
   type RunRecord,
 } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
-import { Card, useInks, useIsWide } from '@/ui';
+import { Section, useInks, useIsWide } from '@/ui';
 import { text } from '../text';
 import { Table } from './Table';
 
@@ -19,7 +18,6 @@ export function PullTable({
   record: RunRecord;
   people: Readonly<Record<string, string>>;
 }) {
-  const inks = useInks();
   const isWide = useIsWide();
   const { format } = useSignedIn();
   const c = text.columns;
@@ -60,16 +58,9 @@ export function PullTable({
     ],
   }));
   return (
-    <Card>
-      <Text
-        role="heading"
-        aria-level={2}
-        style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}
-      >
-        {text.everyPull}
-      </Text>
+    <Section title={text.everyPull}>
       <Table label={text.everyPull} columns={columns} rows={rows} />
-    </Card>
+    </Section>
   );
 }
 

@@ -2,7 +2,7 @@ import { Text } from 'react-native-paper';
 import { cellText, fastenerLabel, type RunRecord } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
 import { stageHead } from '@stennet/core/procedure';
-import { Card, useInks } from '@/ui';
+import { Section, useInks } from '@/ui';
 import { text } from '../text';
 import { Table } from './Table';
 
@@ -20,16 +20,9 @@ export function ValueTable({ record }: { record: RunRecord }) {
     cells: [fastenerLabel(f), ...record.stages.map((s) => cellText(record, f, s, format))],
   }));
   return (
-    <Card>
-      <Text
-        role="heading"
-        aria-level={2}
-        style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}
-      >
-        {text.values}
-      </Text>
+    <Section title={text.values}>
       <Table label={text.values} columns={columns} rows={rows} />
       <Text style={{ fontSize: 15, lineHeight: 21, color: inks.inkSoft }}>{text.clickNote}</Text>
-    </Card>
+    </Section>
   );
 }

@@ -7,6 +7,7 @@ import type { Acts } from '../hooks/useActs';
 import { fastenerName, text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 import { ReadingForm } from './ReadingForm';
+import { CorrectButtons } from './CorrectButtons';
 
 /** Undo asks what happened to the bolt: one that was turned is corrected, never asked again. */
 export function GoBackPanel({
@@ -42,7 +43,7 @@ export function GoBackPanel({
   }
   const pull = { ...last.payload, id: last.id };
   const stage = state.sheet.stages.find((s) => s.id === pull.stage);
-  const { outcome } = pull;
+
   if (reading) {
     return (
       <ReadingForm
@@ -59,16 +60,7 @@ export function GoBackPanel({
       <PanelTitle>{text.backTitle}</PanelTitle>
       <PanelBody>{`${fastenerName(state.sheet, pull.fastener)}, ${stage?.name ?? ''}`}</PanelBody>
       <BigButton text={text.backNotTurned} look="plain" onPress={undo} />
-      {stage?.action === 'angle' ? (
-        <BigButton text={text.backOther} look="plain" onPress={() => setReading(true)} />
-      ) : null}
-      {outcome === 'turned' || outcome === 'heldStill' ? (
-        <BigButton
-          text={text.backSettle(outcome)}
-          look="plain"
-          onPress={() => void acts.correct(pull, outcome === 'turned' ? 'heldStill' : 'turned')}
-        />
-      ) : null}
+      <CorrectButtons pull={pull} stage={stage} acts={acts} onReading={() => setReading(true)} />
       <BigButton text={text.backTurned} look="quiet" onPress={onClose} />
     </View>
   );

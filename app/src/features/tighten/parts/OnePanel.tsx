@@ -12,6 +12,7 @@ import { BesidesPanel } from './BesidesPanel';
 import { LeadWord } from './LeadWord';
 import { PanelBody, PanelTitle } from './PanelText';
 import { ReadingForm } from './ReadingForm';
+import { CorrectButtons } from './CorrectButtons';
 
 interface Props {
   view: RunView;
@@ -226,7 +227,6 @@ function Correct({ pull, view, acts, isReading, onReading, onClose }: CorrectPro
         onCancel={onClose}
       />
     );
-  const { outcome } = pull;
   return (
     <View style={styles.panel}>
       <PanelTitle>{text.correctTitle}</PanelTitle>
@@ -242,16 +242,7 @@ function Correct({ pull, view, acts, isReading, onReading, onClose }: CorrectPro
           })
         }
       />
-      {stage?.action === 'angle' ? (
-        <BigButton text={text.backOther} look="plain" onPress={onReading} />
-      ) : null}
-      {outcome === 'turned' || outcome === 'heldStill' ? (
-        <BigButton
-          text={text.backSettle(outcome)}
-          look="plain"
-          onPress={() => void acts.correct(pull, outcome === 'turned' ? 'heldStill' : 'turned')}
-        />
-      ) : null}
+      <CorrectButtons pull={pull} stage={stage} acts={acts} onReading={onReading} />
       <BigButton text={text.keep} look="quiet" onPress={onClose} />
     </View>
   );

@@ -16,21 +16,7 @@ export function PanelTitle({ children }: { children: ReactNode }) {
   );
 }
 
-export function PanelBody({ children, strong = false }: { children: ReactNode; strong?: boolean }) {
-  const inks = useInks();
-  return (
-    <Text
-      style={{
-        fontSize: 16,
-        lineHeight: 23,
-        color: strong ? inks.ink : inks.inkSoft,
-        fontWeight: strong ? '700' : '400',
-      }}
-    >
-      {children}
-    </Text>
-  );
-}
+export { Line as PanelBody } from '@/ui';
 
 /** The number for the tool in hand: the largest thing on the screen, never without its unit. */
 export function BigValue({ number, unit }: { number: string; unit: string }) {
