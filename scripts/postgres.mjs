@@ -1,6 +1,5 @@
 // Debian's PostgreSQL programs, the folders they work in and the processes that they are.
 import { spawnSync } from 'node:child_process';
-import { randomBytes, randomUUID } from 'node:crypto';
 import fs from 'node:fs';
 import net from 'node:net';
 import os from 'node:os';

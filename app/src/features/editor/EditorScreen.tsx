@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { asAppError, useSignedIn } from '@/data';
 import { forgetDraft, useDraft, type Editing, draftOnServer } from '@/data/drafts';
-import { BigButton, Chip, Line, Loading, Notice, ScreenFrame, useInks, useIsWide } from '@/ui';
+import { BigButton, Chip, Line, Notice, ScreenFrame, useInks, useIsWide, Waiting } from '@/ui';
 import { EditorContext, useEditor, useEditorOf } from './hooks/useEditor';
 import { usePlacing, type Placing } from './hooks/usePlacing';
 import { AboutTab } from './parts/AboutTab';
@@ -27,16 +27,7 @@ export function EditorScreen() {
   if (editing) return <Ready editing={editing} onReload={retry} />;
   return (
     <ScreenFrame title={text.title('')} back="/library" backLabel={text.back}>
-      {error ? (
-        <Notice
-          title={text.failed}
-          text={`${error.message} ${error.fix}`}
-          action={{ text: text.retry, onPress: retry }}
-          alert
-        />
-      ) : (
-        <Loading text={text.loading} />
-      )}
+      <Waiting problem={error} text={text} onRetry={retry} />
     </ScreenFrame>
   );
 }

@@ -2,19 +2,19 @@ import { Link, useLocalSearchParams, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { HistoryLine } from '@stennet/core/contract';
-import { asAppError, recallPath, useHistory, useSignedIn, type Asked } from '@/data';
+import { problemOf, recallPath, useHistory, useSignedIn, type Asked } from '@/data';
 import { openFile } from '@/platform/files';
 import {
   BigButton,
   Card,
   Heading,
   Line,
-  Loading,
   Notice,
   ScreenFrame,
   Section,
   useInks,
   useIsWide,
+  Waiting,
 } from '@/ui';
 import { AskForm } from './parts/AskForm';
 import { BringIn } from './parts/BringIn';
@@ -68,16 +68,10 @@ function askedIn(params: Record<string, string>): Asked | null {
 
 function Found({ asked }: { asked: Asked }) {
   const history = useHistory(asked);
-  if (history.isError)
-    return (
-      <Notice
-        title={text.failed}
-        text={asAppError(history.error).fix}
-        action={{ text: text.retry, onPress: () => void history.refetch() }}
-        alert
-      />
-    );
-  if (!history.data) return <Loading text={text.loading} />;
+  if (history.isError || !history.data) {
+    const retry = (): void => void history.refetch();
+    return <Waiting problem={problemOf(history)} text={text} onRetry={retry} />;
+  }
   const lines = history.data.pages.flatMap((p) => p.lines);
   const foreign = history.data.pages[0]?.foreign ?? [];
   return (

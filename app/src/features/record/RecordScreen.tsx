@@ -3,7 +3,7 @@ import { runRecord } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
 import { useRun } from '@/data/runs';
 import { type RunView } from '@/data/runStore';
-import { Loading, Notice, ScreenFrame } from '@/ui';
+import { ScreenFrame, Waiting } from '@/ui';
 import { FactsCard } from './parts/FactsCard';
 import { OrderFacts } from './parts/OrderFacts';
 import { OutCard } from './parts/OutCard';
@@ -16,18 +16,10 @@ export function RecordScreen() {
   const { me } = useSignedIn();
   const { loaded, reload } = useRun(run, me.person.id);
   if (loaded.status === 'ready') return <Ready view={loaded} />;
+  const failed = loaded.status === 'failed' ? loaded.error : null;
   return (
     <ScreenFrame title={text.title} back="/" backLabel={text.back}>
-      {loaded.status === 'failed' ? (
-        <Notice
-          title={text.failed}
-          text={`${loaded.error.message} ${loaded.error.fix}`}
-          action={{ text: text.retry, onPress: reload }}
-          alert
-        />
-      ) : (
-        <Loading text={text.loading} />
-      )}
+      <Waiting problem={failed} text={text} onRetry={reload} />
     </ScreenFrame>
   );
 }

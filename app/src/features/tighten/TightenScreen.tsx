@@ -9,7 +9,7 @@ import { useRun } from '@/data/runs';
 import { type RunView } from '@/data/runStore';
 import { useHands } from '@/platform/hands';
 import { useWakeLock } from '@/platform/wakeLock';
-import { BigButton, Loading, Notice, SavedBadge, ScreenFrame, useIsWide } from '@/ui';
+import { BigButton, Notice, SavedBadge, ScreenFrame, useIsWide, Waiting } from '@/ui';
 import { useActs, type Acts } from './hooks/useActs';
 import { lineFor, useHandsFree } from './hooks/useHandsFree';
 import { useSeenSheet } from './hooks/useSeenSheet';
@@ -30,18 +30,10 @@ export function TightenScreen() {
   const { loaded, confirm, reload, takeOver } = useRun(run, me.person.id);
   if (loaded.status === 'ready')
     return <Ready view={loaded} confirm={confirm} takeOver={takeOver} />;
+  const failed = loaded.status === 'failed' ? loaded.error : null;
   return (
     <ScreenFrame title="Tighten" back="/" backLabel={text.back}>
-      {loaded.status === 'failed' ? (
-        <Notice
-          title={text.failed}
-          text={`${loaded.error.message} ${loaded.error.fix}`}
-          action={{ text: text.retry, onPress: reload }}
-          alert
-        />
-      ) : (
-        <Loading text={text.loading} />
-      )}
+      <Waiting problem={failed} text={text} onRetry={reload} />
     </ScreenFrame>
   );
 }

@@ -6,7 +6,7 @@ import {
   type RunRecord,
 } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
-import { Section, useInks, useIsWide } from '@/ui';
+import { Section, useIsWide } from '@/ui';
 import { text } from '../text';
 import { Table } from './Table';
 
