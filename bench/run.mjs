@@ -6,7 +6,7 @@ import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
-import { buildWeb } from '../scripts/build-web.mjs';
+import { buildWeb, exportWeb } from '../scripts/build-web.mjs';
 import { clusterIn, keyFolder } from '../scripts/cluster.mjs';
 import { root } from '../scripts/install.mjs';
 import { measureAppend } from './append.mjs';
@@ -83,29 +83,7 @@ function must(command, args, env = {}, cwd = root) {
 }
 
 function buildEmptyPage(to) {
-  const env = {
-    CI: '1',
-    EXPO_NO_TELEMETRY: '1',
-    EXPO_OFFLINE: '1',
-    EXPO_UNSTABLE_METRO_OPTIMIZE_GRAPH: '1',
-    EXPO_UNSTABLE_TREE_SHAKING: '1',
-    NODE_ENV: 'production',
-  };
-  must(
-    process.execPath,
-    [
-      path.join(root, 'node_modules/expo/bin/cli'),
-      'export',
-      '--platform',
-      'web',
-      '--max-workers',
-      '2',
-      '--output-dir',
-      to,
-    ],
-    env,
-    path.join(root, 'bench/empty-page'),
-  );
+  exportWeb('bench/empty-page', ['--output-dir', to]);
   must(process.execPath, [path.join(root, 'scripts/build-sw.mjs'), to]);
 }
 

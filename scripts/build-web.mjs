@@ -19,44 +19,40 @@ export function buildWeb() {
   );
   if (fs.existsSync(mark) && fs.readFileSync(mark, 'utf8') === hash) return dist;
   console.log('Building the web app; the first time takes a minute or two …');
-  const step = (command, args, cwd, env = {}) => {
-    const done = spawnSync(command, args, {
-      cwd,
-      encoding: 'utf8',
-      stdio: ['ignore', 'pipe', 'pipe'],
-      env: { ...process.env, ...env },
-    });
-    if (done.status !== 0)
-      throw new Refusal(
-        `${command} ${args.join(' ')} failed:\n${done.stdout.slice(-3000)}\n${done.stderr.slice(-3000)}`,
-      );
-  };
   fs.rmSync(dist, { recursive: true, force: true });
   shakeValibot();
-  step(
-    process.execPath,
-    [
-      path.join(root, 'node_modules/expo/bin/cli'),
-      'export',
-      '--platform',
-      'web',
-      '--max-workers',
-      '2',
-    ],
-    path.join(root, 'app'),
-    {
-      CI: '1',
-      EXPO_NO_TELEMETRY: '1',
-      EXPO_OFFLINE: '1',
-      EXPO_UNSTABLE_METRO_OPTIMIZE_GRAPH: '1',
-      EXPO_UNSTABLE_TREE_SHAKING: '1',
-      NODE_ENV: 'production',
-    },
-  );
+  exportWeb('app');
   buildWorkers(path.join(dist, 'workers'));
   step(process.execPath, [path.join(root, 'scripts/build-sw.mjs'), dist], root);
   fs.writeFileSync(mark, hash);
   return dist;
+}
+
+function step(command, args, cwd, env = {}) {
+  const done = spawnSync(command, args, {
+    cwd,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, ...env },
+  });
+  if (done.status !== 0)
+    throw new Refusal(
+      `${command} ${args.join(' ')} failed:\n${done.stdout.slice(-3000)}\n${done.stderr.slice(-3000)}`,
+    );
+}
+
+/** What Expo makes of a folder for the web, as small as its bundler can. */
+export function exportWeb(folder, more = []) {
+  const expo = path.join(root, 'node_modules/expo/bin/cli');
+  const args = [expo, 'export', '--platform', 'web', '--max-workers', '2', ...more];
+  step(process.execPath, args, path.join(root, folder), {
+    CI: '1',
+    EXPO_NO_TELEMETRY: '1',
+    EXPO_OFFLINE: '1',
+    EXPO_UNSTABLE_METRO_OPTIMIZE_GRAPH: '1',
+    EXPO_UNSTABLE_TREE_SHAKING: '1',
+    NODE_ENV: 'production',
+  });
 }
 
 /** Metro drops workers where it shakes trees: each is bundled by itself. */

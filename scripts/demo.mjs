@@ -15,6 +15,7 @@ import {
   node,
   portOf,
   publish,
+  fillWithDemo,
 } from './serving.mjs';
 
 const DATABASE = 'stennet_demo';
@@ -50,10 +51,7 @@ export async function demo(options) {
     await cluster.start();
     if (options.fresh) cluster.dropDatabase(DATABASE);
     const urls = cluster.ensureDatabase(DATABASE);
-    node(['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], {
-      OWNER_DATABASE_URL: urls.owner,
-      KEY_DIR: keyFolder(home),
-    });
+    fillWithDemo(urls.owner, home);
     server = spawn(process.execPath, ['server/dist/main.js'], {
       cwd: root,
       stdio: ['ignore', 'ignore', 'inherit'],

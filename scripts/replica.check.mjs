@@ -8,7 +8,7 @@ import path from 'node:path';
 import pg from 'pg';
 import { clusterIn, freePort, keyFolder } from './cluster.mjs';
 import { root } from './install.mjs';
-import { healthy, isOver, node } from './serving.mjs';
+import { healthy, isOver, node, fillWithDemo } from './serving.mjs';
 import { soon } from './soon.mjs';
 
 const NAME = 'stennet_replica';
@@ -23,10 +23,7 @@ try {
   await cluster.start();
   const urls = cluster.ensureDatabase(NAME);
   node(['scripts/build-server.mjs']);
-  node(['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], {
-    OWNER_DATABASE_URL: urls.owner,
-    KEY_DIR: keyFolder(home),
-  });
+  fillWithDemo(urls.owner, home);
   replica = await cluster.replicate(home);
   const port = await freePort();
   const url = `http://127.0.0.1:${port}`;

@@ -7,6 +7,7 @@ import https from 'node:https';
 import net from 'node:net';
 import path from 'node:path';
 import { Refusal, root } from './install.mjs';
+import { keyFolder } from './postgres.mjs';
 
 export function portOf({ port: given }, usual) {
   const port = Number(given ?? process.env.PORT ?? usual);
@@ -110,4 +111,12 @@ export function assertHome(home) {
     throw new Refusal(
       `Only ${Math.round((bavail * bsize) / 1e6)} MB are free where ${home} is; 200 are needed. Free some, then start again.`,
     );
+}
+
+/** The demo world into a database that may still be empty, with the keys of this folder. */
+export function fillWithDemo(ownerUrl, home) {
+  node(['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], {
+    OWNER_DATABASE_URL: ownerUrl,
+    KEY_DIR: keyFolder(home),
+  });
 }

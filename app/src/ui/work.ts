@@ -16,3 +16,4 @@ export { DrawingView } from './DrawingView';
 export { JointMapView } from './JointMapView';
 export { Ribbon } from './Ribbon';
 export { FollowUpRow } from './followUps/FollowUpRow';
+export { Prevails, SourceLines } from './SheetSource';

@@ -5,6 +5,7 @@ export {
   isAllowed,
   permissions,
   RETENTION_MONTHS,
+  ROLE_TEXT,
   ROLES,
   SECURITY_KINDS,
   type Permission,

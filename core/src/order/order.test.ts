@@ -10,21 +10,8 @@ import {
   ORDER_STATES,
   type OrderEntry,
 } from '.';
+import { JOB, headBolts as part } from '../testing/headBolts';
 
-const JOB = '5e000000-0000-4000-8000-000000000301';
-const JOINT = '5e000000-0000-4000-8000-000000000401';
-const part = (
-  state: Extract<OrderEntry, { kind: 'part' }>['state'],
-  need?: string,
-): OrderEntry => ({
-  kind: 'part',
-  job: JOB,
-  ...(need ? { need, joint: JOINT } : {}),
-  what: 'Head bolts',
-  count: 10,
-  state,
-  cents: 100,
-});
 const run = (state: RunSeen['state'], over: Partial<RunSeen> = {}): RunSeen => ({
   part: 'procedure',
   instance: null,

@@ -2,6 +2,14 @@
 export const ROLES = ['lead', 'technician', 'adviser', 'apprentice', 'owner'] as const;
 export type Role = (typeof ROLES)[number];
 
+export const ROLE_TEXT: Readonly<Record<Role, string>> = {
+  lead: 'lead technician',
+  technician: 'technician',
+  adviser: 'service adviser',
+  apprentice: 'apprentice',
+  owner: 'owner',
+};
+
 export const permissions = {
   'order.read': ['lead', 'technician', 'adviser', 'apprentice', 'owner'],
   'order.write': ['lead', 'technician', 'adviser'],

@@ -1,21 +1,6 @@
-import type { OrderEntry } from '../order';
 import { headSheet } from '../testing';
 import { lineKey, neededNew, partsList } from '.';
-
-const JOB = '5e000000-0000-4000-8000-000000000301';
-const JOINT = '5e000000-0000-4000-8000-000000000401';
-const part = (
-  state: Extract<OrderEntry, { kind: 'part' }>['state'],
-  need?: string,
-): OrderEntry => ({
-  kind: 'part',
-  job: JOB,
-  ...(need ? { need, joint: JOINT } : {}),
-  what: 'Head bolts',
-  count: 10,
-  state,
-  cents: 100,
-});
+import { JOB, JOINT, headBolts as part } from '../testing/headBolts';
 
 describe('the parts list', () => {
   const joints = [{ job: JOB, joint: JOINT, name: 'Cylinder head', sheet: headSheet }];

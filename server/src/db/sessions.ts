@@ -12,6 +12,7 @@ import forgetGuessesSql from './queries/forgetGuesses.sql';
 import findEnrolledSql from './queries/findEnrolled.sql';
 import saveEnrolmentSql from './queries/saveEnrolment.sql';
 import deleteEnrolmentSql from './queries/deleteEnrolment.sql';
+import { UNIT_CODES } from '@stennet/core/quantity';
 
 export const findSession = rowsOf(
   findSessionSql,
@@ -29,20 +30,7 @@ export const findSession = rowsOf(
     locale: v.string(),
     time_zone: v.string(),
     paper: v.picklist(['A4', 'Letter']),
-    torque_unit: v.picklist([
-      'N.m',
-      '[ft_i].[lbf_av]',
-      '[in_i].[lbf_av]',
-      'kgf.m',
-      'kgf.cm',
-      'deg',
-      'rad',
-      'mm',
-      '[in_i]',
-      'N',
-      'kN',
-      '[lbf_av]',
-    ]),
+    torque_unit: v.picklist(UNIT_CODES),
   }),
 );
 export const touchSession = done(touchSessionSql);

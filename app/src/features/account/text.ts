@@ -1,3 +1,4 @@
+import { ROLE_TEXT } from '@stennet/core/contract';
 export const text = {
   shop: 'The shop',
   secondText:
@@ -59,13 +60,7 @@ export const text = {
   lostTitle: 'There is nothing here',
   lost: 'The address does not lead anywhere. Your work is where you left it.',
   toToday: 'Go to Today',
-  roles: {
-    lead: 'lead technician',
-    technician: 'technician',
-    adviser: 'service adviser',
-    apprentice: 'apprentice',
-    owner: 'owner',
-  },
+  roles: ROLE_TEXT,
 
   // clocks
   clocks: 'Clocks that run',

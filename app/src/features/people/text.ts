@@ -1,16 +1,11 @@
+import { ROLE_TEXT } from '@stennet/core/contract';
 export const text = {
   title: 'People and passwords',
   titleOwn: 'Password and sign-ins',
   loading: 'Looking up who is here',
   failed: 'This cannot be shown now',
   retry: 'Try again',
-  roles: {
-    lead: 'lead technician',
-    technician: 'technician',
-    adviser: 'service adviser',
-    apprentice: 'apprentice',
-    owner: 'owner',
-  },
+  roles: ROLE_TEXT,
 
   // one's own
   password: 'Your password',

@@ -30,6 +30,7 @@ import {
   Cautions,
   Procedure,
 } from './parts/Sections';
+import { Prevails } from '@/ui/work';
 
 /**
  * Before the first pull: the few things that ruin an engine stand alone and are answered; the rest
@@ -108,15 +109,7 @@ function Ready({
     >
       <View style={isWide ? styles.wide : styles.phone}>
         <View style={[styles.column, isWide && styles.half]}>
-          {sheet.invented ? (
-            <Notice
-              title={text.invented}
-              text={`${text.inventedText} ${text.prevail}`}
-              look="warn"
-            />
-          ) : (
-            <Notice title={text.prevail} />
-          )}
+          <Prevails sheet={sheet} />
           {stops.length > 0 ? (
             <Notice title={text.stopsTitle} text={stops.join(' ')} look="warn" alert />
           ) : null}

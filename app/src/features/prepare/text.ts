@@ -35,13 +35,7 @@ export const text = {
   open: (what: string) => `Still open above: ${what}.`,
   openWhich: 'which one it is',
   openParts: 'the new parts',
-  invented: 'Invented values',
-  inventedText: 'This sheet was made up for demonstration. Never tighten a real engine by it.',
-  prevail: 'The maker’s current procedure, local rules and licensed practice prevail.',
   cautions: 'Take care',
-  sourceLine: (title: string, page: string, revision: string, date: string) =>
-    `${title}, page ${page}, revision ${revision}, ${date}`,
-  condition: (c: string) => `Published for: ${c}`,
   mapLabel: (joint: string, n: number) => `${joint}, ${n} fasteners.`,
 
   // what stands against the start

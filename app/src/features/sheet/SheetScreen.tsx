@@ -6,7 +6,7 @@ import { initialState } from '@stennet/core/run';
 import { problemOf, useSignedIn } from '@/data';
 import { useSheet } from '@/data/sheets';
 import { Card, Notice, ScreenFrame, useIsWide, Waiting } from '@/ui';
-import { JointMapView, Ribbon } from '@/ui/work';
+import { JointMapView, Ribbon, Prevails } from '@/ui/work';
 import { Actions } from './parts/Actions';
 import {
   Besides,
@@ -71,15 +71,7 @@ function Ready({ data }: { data: SheetReply }) {
           <Revisions data={data} />
           <Later sheet={sheet} />
           <Uses data={data} />
-          {sheet.invented ? (
-            <Notice
-              title={text.invented}
-              text={`${text.inventedText} ${text.prevail}`}
-              look="warn"
-            />
-          ) : (
-            <Notice title={text.prevail} />
-          )}
+          <Prevails sheet={sheet} />
         </View>
       </View>
     </ScreenFrame>

@@ -1,3 +1,4 @@
+import { OUTCOME_TEXT } from '@stennet/core/record';
 /** Map, hands-free, several together, another one, and what happened to one fastener. */
 export const handsText = {
   more: 'More',
@@ -24,15 +25,7 @@ export const handsText = {
   isOn: (what: string) => `${what}: on`,
   isOff: (what: string) => `${what}: off`,
 
-  outcomes: {
-    clicked: 'clicked',
-    turned: 'turned',
-    heldStill: 'did not turn',
-    reached: 'turned',
-    done: 'done',
-    noClick: 'no click',
-    stoppedShort: 'stopped short',
-  } as Record<string, string>,
+  outcomes: OUTCOME_TEXT as Record<string, string>,
   takenBack: 'taken back',
   oldOne: 'the one before',
 

@@ -1,7 +1,8 @@
-import type { Group, Sheet } from '../sheet';
+import type { Sheet } from '../sheet';
 import { seatsNamed } from '../stageFacts';
 import { measureKinds } from '../../measure';
 import { finding, type Finding } from './finding';
+import { FRICTION_CONDITIONS, type FrictionCondition } from '../../thread';
 
 /** Compounds, clocks, and things that must come out again. */
 export function checkSteps(sheet: Sheet): Finding[] {
@@ -18,14 +19,9 @@ export function checkSteps(sheet: Sheet): Finding[] {
 }
 
 /** Conditions that something has to be put on for. */
-const WET: readonly Group['frictionCondition'][] = [
-  'lightOil',
-  'engineOil',
-  'molyPaste',
-  'antiSeize',
-  'threadLocker',
-  'sealant',
-];
+const WET: readonly FrictionCondition[] = FRICTION_CONDITIONS.filter(
+  (c) => c !== 'dry' && c !== 'platedWaxed',
+);
 
 /**
  * Published for oiled fasteners, and nobody is told to oil them: at the same torque they clamp a

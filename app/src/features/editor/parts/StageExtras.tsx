@@ -5,15 +5,13 @@ import { useEditor } from '../hooks/useEditor';
 import { LOOSEN_OPTIONS, REPEAT_OPTIONS } from '../options';
 import { text } from '../text';
 
-export function LoosenFields({
-  stage,
-  put,
-  place,
-}: {
+interface FieldsProps {
   stage: Stage;
   put: PutStage;
   place: string;
-}) {
+}
+
+export function LoosenFields({ stage, put, place }: FieldsProps) {
   const { problem } = useEditor();
   const kind = typeof stage.loosen === 'object' ? 'degrees' : (stage.loosen ?? 'free');
   return (
@@ -36,15 +34,7 @@ export function LoosenFields({
   );
 }
 
-export function RepeatFields({
-  stage,
-  put,
-  place,
-}: {
-  stage: Stage;
-  put: PutStage;
-  place: string;
-}) {
+export function RepeatFields({ stage, put, place }: FieldsProps) {
   const { problem } = useEditor();
   const repeat = stage.repeat ?? { kind: 'once' as const };
   const START: Record<NonNullable<Stage['repeat']>['kind'], Stage['repeat']> = {

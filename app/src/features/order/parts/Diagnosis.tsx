@@ -5,6 +5,7 @@ import { BigButton, ChoiceField, Line, Notice, Section, TextField } from '@/ui';
 import { useSave } from '../hooks/useSave';
 import { text } from '../text';
 import { EntryLine } from './EntryLine';
+import { SaveButtons } from './SaveButtons';
 
 interface Props {
   order: string;
@@ -116,12 +117,9 @@ function Form({
         lines={2}
         onChange={(found) => put({ found: found.slice(0, 1000) })}
       />
-      <BigButton
-        text={text.save}
-        look="plain"
-        size="desk"
-        disabled={!ready}
-        onPress={() =>
+      <SaveButtons
+        ready={Boolean(ready)}
+        onSave={() =>
           save(
             {
               order,
@@ -135,8 +133,8 @@ function Form({
             onClose,
           )
         }
+        onLetGo={onClose}
       />
-      <BigButton text={text.letGo} look="quiet" size="desk" onPress={onClose} />
     </>
   );
 }

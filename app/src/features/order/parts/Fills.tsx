@@ -4,6 +4,7 @@ import { BigButton, FieldRow, Line, Notice, Section, TextField } from '@/ui';
 import { useSave } from '../hooks/useSave';
 import { text } from '../text';
 import { EntryLine } from './EntryLine';
+import { SaveButtons } from './SaveButtons';
 
 interface Props {
   order: string;
@@ -45,12 +46,9 @@ export function Fills({ order, entries, mayWrite }: Props) {
               onChange={(amount) => put({ amount: amount.slice(0, 40) })}
             />
           </FieldRow>
-          <BigButton
-            text={text.save}
-            look="plain"
-            size="desk"
-            disabled={!form.what.trim() || !form.amount.trim()}
-            onPress={() =>
+          <SaveButtons
+            ready={Boolean(form.what.trim() && form.amount.trim())}
+            onSave={() =>
               save(
                 {
                   order,
@@ -59,8 +57,8 @@ export function Fills({ order, entries, mayWrite }: Props) {
                 close,
               )
             }
+            onLetGo={close}
           />
-          <BigButton text={text.letGo} look="quiet" size="desk" onPress={close} />
         </>
       ) : (
         <BigButton text={text.addFill} look="quiet" size="desk" onPress={() => setOpen(true)} />

@@ -4,6 +4,7 @@ import { BigButton, Line, Notice, Section, TextField } from '@/ui';
 import { useSave } from '../hooks/useSave';
 import { text } from '../text';
 import { EntryLine } from './EntryLine';
+import { SaveButtons } from './SaveButtons';
 
 interface Props {
   order: string;
@@ -36,14 +37,11 @@ export function Notes({ order, entries, mayWrite }: Props) {
             lines={3}
             onChange={(note) => put({ note: note.slice(0, 1000) })}
           />
-          <BigButton
-            text={text.save}
-            look="plain"
-            size="desk"
-            disabled={!form.note.trim()}
-            onPress={() => save({ order, body: { kind: 'note', text: form.note.trim() } }, close)}
+          <SaveButtons
+            ready={!!form.note.trim()}
+            onSave={() => save({ order, body: { kind: 'note', text: form.note.trim() } }, close)}
+            onLetGo={close}
           />
-          <BigButton text={text.letGo} look="quiet" size="desk" onPress={close} />
         </>
       ) : (
         <BigButton text={text.addNote} look="quiet" size="desk" onPress={() => setOpen(true)} />

@@ -5,6 +5,7 @@ import { BigButton, Line, Notice, Section, TextField } from '@/ui';
 import { useSave } from '../hooks/useSave';
 import { text } from '../text';
 import { EntryLine } from './EntryLine';
+import { SaveButtons } from './SaveButtons';
 
 interface Props {
   order: string;
@@ -68,12 +69,9 @@ export function Outside({ order, entries, mayWrite }: Props) {
             lines={2}
             onChange={(asked) => put({ asked: asked.slice(0, 1000) })}
           />
-          <BigButton
-            text={text.save}
-            look="plain"
-            size="desk"
-            disabled={!ready}
-            onPress={() =>
+          <SaveButtons
+            ready={Boolean(ready)}
+            onSave={() =>
               save(
                 {
                   order,
@@ -88,8 +86,8 @@ export function Outside({ order, entries, mayWrite }: Props) {
                 close,
               )
             }
+            onLetGo={close}
           />
-          <BigButton text={text.letGo} look="quiet" size="desk" onPress={close} />
         </>
       ) : (
         <BigButton text={text.addOutside} look="quiet" size="desk" onPress={() => setOpen(true)} />

@@ -6,7 +6,7 @@ import { useRouter } from 'expo-router';
 import { View, StyleSheet } from 'react-native';
 import { useSignedIn } from '@/data';
 import { Notice, Section, Line } from '@/ui';
-import { JointMapView, Ribbon } from '@/ui/work';
+import { JointMapView, Ribbon, SourceLines } from '@/ui/work';
 import { text } from '../text';
 import { whichText } from '../whichText';
 import { TakeSheet } from './WhichOne';
@@ -97,7 +97,6 @@ export function Cautions({ data: { sheet } }: { data: JointSheet }) {
 export function Procedure({ data }: { data: JointSheet }) {
   const { format } = useSignedIn();
   const { sheet } = data;
-  const { source } = sheet;
   return (
     <Section title={`${sheet.title}, rev ${sheet.revision}`}>
       <Ribbon sheet={sheet} place={null} format={format} />
@@ -109,15 +108,7 @@ export function Procedure({ data }: { data: JointSheet }) {
           label={text.mapLabel(data.order.joint, sheet.seats.length)}
         />
       </View>
-      <Line>
-        {text.sourceLine(
-          source.title,
-          source.page,
-          source.revision,
-          format.date(new Date(`${source.date}T12:00:00Z`)),
-        )}
-      </Line>
-      <Line>{text.condition(source.condition)}</Line>
+      <SourceLines sheet={sheet} format={format} />
     </Section>
   );
 }

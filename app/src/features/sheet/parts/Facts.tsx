@@ -14,7 +14,7 @@ import {
 } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
 import { Line, Section, useInks } from '@/ui';
-import { CompoundsView } from '@/ui/work';
+import { CompoundsView, SourceLines } from '@/ui/work';
 import { text } from '../text';
 
 export function Stages({ sheet }: { sheet: Sheet }) {
@@ -134,15 +134,7 @@ export function Source({ sheet, approval }: { sheet: Sheet; approval: SheetReply
   return (
     <Section title={text.source}>
       <Line>{source.publisher}</Line>
-      <Line>
-        {text.sourceLine(
-          source.title,
-          source.page,
-          source.revision,
-          format.date(new Date(`${source.date}T12:00:00Z`)),
-        )}
-      </Line>
-      <Line>{text.condition(source.condition)}</Line>
+      <SourceLines sheet={sheet} format={format} />
       {approval ? (
         <Line>{text.approvedBy(approval.by, format.date(new Date(approval.at)))}</Line>
       ) : null}

@@ -3,9 +3,12 @@ import type { PayloadOf } from '@stennet/core/run';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { text } from '../text';
+import { ReadingForm } from './ReadingForm';
+
+type Given = PayloadOf<'pulled'> & { id: string };
 
 interface Props {
-  pull: PayloadOf<'pulled'> & { id: string };
+  pull: Given;
   stage: Stage | undefined;
   acts: Acts;
   onReading: () => void;
@@ -27,5 +30,26 @@ export function CorrectButtons({ pull, stage, acts, onReading }: Props) {
         />
       ) : null}
     </>
+  );
+}
+
+/** A pull that was turned by another angle than was said. */
+export function OtherAngleForm({
+  pull,
+  acts,
+  onCancel,
+}: {
+  pull: Given;
+  acts: Acts;
+  onCancel: () => void;
+}) {
+  return (
+    <ReadingForm
+      title={text.backOther}
+      label={text.angleLabel}
+      hint=""
+      onRecord={(value) => void acts.correct(pull, 'reached', { value, unit: 'deg' })}
+      onCancel={onCancel}
+    />
   );
 }

@@ -6,8 +6,7 @@ import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { fastenerName, text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
-import { ReadingForm } from './ReadingForm';
-import { CorrectButtons } from './CorrectButtons';
+import { CorrectButtons, OtherAngleForm } from './CorrectButtons';
 
 /** Undo asks what happened to the bolt: one that was turned is corrected, never asked again. */
 export function GoBackPanel({
@@ -45,15 +44,7 @@ export function GoBackPanel({
   const stage = state.sheet.stages.find((s) => s.id === pull.stage);
 
   if (reading) {
-    return (
-      <ReadingForm
-        title={text.backOther}
-        label={text.angleLabel}
-        hint=""
-        onRecord={(value) => void acts.correct(pull, 'reached', { value, unit: 'deg' })}
-        onCancel={() => setReading(false)}
-      />
-    );
+    return <OtherAngleForm pull={pull} acts={acts} onCancel={() => setReading(false)} />;
   }
   return (
     <View style={{ gap: 12 }}>

@@ -11,8 +11,7 @@ import { fastenerName, text } from '../text';
 import { BesidesPanel } from './BesidesPanel';
 import { LeadWord } from './LeadWord';
 import { PanelBody, PanelTitle } from './PanelText';
-import { ReadingForm } from './ReadingForm';
-import { CorrectButtons } from './CorrectButtons';
+import { CorrectButtons, OtherAngleForm } from './CorrectButtons';
 
 interface Props {
   view: RunView;
@@ -217,16 +216,7 @@ interface CorrectProps {
 /** An earlier pull put right: not turned, another angle, or the other answer. */
 function Correct({ pull, view, acts, isReading, onReading, onClose }: CorrectProps) {
   const stage = view.state.sheet.stages.find((s) => s.id === pull.stage);
-  if (isReading)
-    return (
-      <ReadingForm
-        title={text.backOther}
-        label={text.angleLabel}
-        hint=""
-        onRecord={(value) => void acts.correct(pull, 'reached', { value, unit: 'deg' })}
-        onCancel={onClose}
-      />
-    );
+  if (isReading) return <OtherAngleForm pull={pull} acts={acts} onCancel={onClose} />;
   return (
     <View style={styles.panel}>
       <PanelTitle>{text.correctTitle}</PanelTitle>
