@@ -11,7 +11,7 @@ test(
     await clean(t, 'sign in');
     await t.signIn();
     await clean(t, 'today');
-    await t.page.getByRole('link', { name: 'Account of Jonah Pike' }).click();
+    await t.page.getByRole('link', { name: 'Account: Jonah Pike' }).click();
     await expect(t.button('Sign out')).toBeVisible();
     await clean(t, 'account');
     await t.page.getByRole('link', { name: 'Back' }).click();
@@ -20,41 +20,41 @@ test(
     await t.button('Tighten cylinder head').click();
     await expect(t.button('Start tightening')).toBeVisible();
     await t.choose('radio', '12-point head, M11');
-    await expect(t.button('Take that sheet for this joint')).toBeVisible();
+    await expect(t.button('Use that sheet for this joint')).toBeVisible();
     await clean(t, 'start');
-    await t.choose('radio', 'hexagon head, M10');
+    await t.choose('radio', 'hex head, M10');
     await t.button('Start tightening').click();
-    await expect(t.button('10 new ones are in, by hand')).toBeVisible();
+    await expect(t.button('10 new ones in, by hand')).toBeVisible();
     await clean(t, 'new bolts');
-    await t.tap('10 new ones are in, by hand');
+    await t.tap('10 new ones in, by hand');
     await expect(t.button(/^Wrench 3/)).toBeVisible();
     await clean(t, 'choose a wrench');
     await t.tap(/^Wrench 3/);
     await clean(t, 'set the wrench');
-    await t.tap('It is set');
-    await t.pulls('It turned', 2);
+    await t.tap('Wrench is set');
+    await t.pulls('Moved', 2);
     await clean(t, 'settling');
     await t.button('Go back').click();
     await clean(t, 'go back');
-    await t.button('It was turned as confirmed: keep it').click();
-    await t.button('Something is wrong').click();
-    await clean(t, 'something is wrong');
+    await t.button('Turned as entered: keep it').click();
+    await t.button('Report a problem').click();
+    await clean(t, 'problem reported');
     await t.button('Cancel').click();
     await t.button('Pause').click();
-    await expect(t.button('Carry on')).toBeVisible();
+    await expect(t.button('Resume')).toBeVisible();
     await clean(t, 'paused');
-    await t.tap('Carry on');
-    await t.pulls('It turned', 8);
-    await t.pulls('It did not turn', 10);
+    await t.tap('Resume');
+    await t.pulls('Moved', 8);
+    await t.pulls('Didn’t move', 10);
     await t.snug();
     await t.toFirstAngle();
     await clean(t, 'angle');
-    await t.button('Other angle').click();
+    await t.button('Different angle').click();
     await clean(t, 'other angle');
     await t.button('Cancel').click();
-    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+    await t.page.getByRole('link', { name: 'Back to repair order' }).click();
     await t.button('Tightened values').click();
-    await expect(t.page.getByRole('heading', { name: 'Not finished yet' })).toBeVisible();
+    await expect(t.page.getByRole('heading', { name: 'Not finished' })).toBeVisible();
     await clean(t, 'record');
   },
 );
@@ -65,7 +65,7 @@ test(
   async ({ technician: t }) => {
     await t.signIn('Ines Corte');
     await t.page.goto(`${t.house.url}/sheets/brenna-2-0-head/C`);
-    await t.button('Write the next revision').click();
+    await t.button('Write next revision').click();
     await expect(t.tab('Places')).toBeVisible();
     await t.settled('saved');
     for (const part of ['Line', 'Places', 'Fasteners', 'Stages', 'Steps', 'About', 'Ready?']) {
@@ -94,7 +94,7 @@ test(
     ).toBeVisible();
     await clean(t, 'found');
     await t.page.getByRole('link', { name: 'Open Cylinder head, Brenna 2.0, rev C' }).click();
-    await expect(t.page.getByText('Which bolt is in your hand?')).toBeVisible();
+    await expect(t.page.getByText('Which bolt do you have?')).toBeVisible();
     await clean(t, 'sheet');
     await t.page.goto(`${house.url}/`);
     await t.openOrder('2430');
@@ -107,7 +107,7 @@ test(
     await t.tap('In, each in its own hole');
     for (let i = 0; i < 6; i += 1) await t.pull('Done');
     await clean(t, 'round');
-    await t.tap('It is seated');
+    await t.tap('Seated');
     await expect(
       t.page.getByRole('heading', { name: 'Hold point: alignment tool slides' }),
     ).toBeVisible();
@@ -126,27 +126,27 @@ test(
       await expect(t.page.getByText(text).first()).toBeVisible();
       await clean(t, screen);
     };
-    await at(`/orders?at=${id(201)}`, isMobile ? 'RO 2417' : 'Where it stands', 'repair orders');
-    await at(`/orders/${id(206)}/parts`, 'Lacks: Alignment tool.', 'parts');
-    await at(`/orders/${id(201)}/measure`, 'Measure something', 'measure');
-    await t.choose('radio', 'Run-out by dial');
+    await at(`/orders?at=${id(201)}`, isMobile ? 'RO 2417' : 'Status', 'repair orders');
+    await at(`/orders/${id(206)}/parts`, 'Missing: Alignment tool.', 'parts');
+    await at(`/orders/${id(201)}/measure`, 'Choose what to measure', 'measure');
+    await t.choose('radio', 'Runout with dial indicator');
     await clean(t, 'measuring');
     await at('/orders/new', 'Concern', 'order form');
     await at('/tools', 'Torque wrenches', 'tools');
-    await t.button('Add a tool').click();
+    await t.button('Add tool').click();
     await clean(t, 'tool form');
-    await at(`/joints/${id(403)}`, '10 head bolts, new ones only', 'prepare');
-    await at(`/orders/${id(213)}`, 'Where it stands', 'order');
-    await t.button('Write down what was found').click();
+    await at(`/joints/${id(403)}`, 'Head bolts: 10 new ones only', 'prepare');
+    await at(`/orders/${id(213)}`, 'Status', 'order');
+    await t.button('Add findings').click();
     await t.button('Add a job').click();
     await t.choose('radio', 'Replace clutch');
     await expect(t.button('Add this job')).toBeVisible();
     await clean(t, 'order, writing');
     await t.page.goto(`${house.url}/joints/${id(401)}`);
-    await t.choose('radio', 'hexagon head, M10');
+    await t.choose('radio', 'hex head, M10');
     await t.button('Start tightening').click();
-    await t.tap('10 new ones are in, by hand');
-    await t.tap('With a crowfoot or offset');
+    await t.tap('10 new ones in, by hand');
+    await t.tap('Use a crowfoot or offset adapter');
     await t.choose('radio', 'Crowfoot 13 mm');
     await clean(t, 'adapter');
     await t.tap('Ask the lead: Wrench 4, digital');
@@ -166,31 +166,31 @@ test(
     };
     await to('/account', 'Your PIN', 'account');
     await to('/people', 'People', 'people');
-    await t.button(/^Change Mei Sandoval/).click();
-    await clean(t, 'people, one chosen');
+    await t.button(/^Edit Mei Sandoval/).click();
+    await clean(t, 'people, one selected');
     await to('/follow-ups', 'Follow-ups', 'follow-ups');
     await t.tab('Month').click();
     await clean(t, 'follow-ups, month');
-    await to('/history', 'What was tightened', 'history');
-    await to('/runs/5e000000-0000-4000-8000-000000000824/record', 'What the wrench saw', 'record');
-    await expect(t.page.getByText('Look again at bolt 6.')).toBeVisible();
+    await to('/history', 'Tightened joints', 'history');
+    await to('/runs/5e000000-0000-4000-8000-000000000824/record', 'Torque-angle curves', 'record');
+    await expect(t.page.getByText('Check bolt 6.')).toBeVisible();
     await clean(t, 'curves');
     const [file] = await Promise.all([
       t.page.waitForEvent('download'),
-      t.button('Record as a document').click(),
+      t.button('Record file').click(),
     ]);
     await t.page.goto(`${house.url}/history`);
     const [chooser] = await Promise.all([
       t.page.waitForEvent('filechooser'),
-      t.button('Bring in a record or an archive').click(),
+      t.button('Import a record or an archive').click(),
     ]);
     await chooser.setFiles(await file.path());
-    await t.button(/^Open this record/).click();
-    await expect(t.page.getByText(/^Checked just now/)).toBeVisible();
+    await t.button(/^Open record/).click();
+    await expect(t.page.getByText(/^Verified just now/)).toBeVisible();
     await clean(t, 'a record from another shop');
     await t.page.goto(`${house.url}/tools`);
-    await t.button('What was tightened with it: Wrench 4, digital').click();
-    await expect(t.page.getByRole('heading', { name: 'How its readings lay' })).toBeVisible();
+    await t.button('Jobs with Wrench 4, digital').click();
+    await expect(t.page.getByRole('heading', { name: 'Drift of this wrench' })).toBeVisible();
     await clean(t, 'drift');
   },
 );

@@ -9,23 +9,23 @@ test(
     await t.signIn();
     const id = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
     await t.page.goto(`${house.url}/joints/${id(437)}?part=takeApart&of=left`);
-    await expect(t.button('Start taking apart')).toBeVisible();
+    await expect(t.button('Start teardown')).toBeVisible();
     await clean(t, 'prepare to take apart');
-    await t.button('Start taking apart').click();
-    await driveTo(t, 'A photo first');
+    await t.button('Start teardown').click();
+    await driveTo(t, 'Take a photo first');
     await clean(t, 'photo');
-    await t.more('On the way: dropped, put in, photo');
+    await t.more('Rags, dropped parts, photos');
     await clean(t, 'on the way');
-    await t.button('Back to the work').click();
-    await driveTo(t, 'Temperature, in °C');
-    await t.field('Temperature, in °C', '44');
-    await t.pull('Record it');
-    await t.button('Something is wrong').click();
-    await t.pull('It broke');
+    await t.button('Back to the job').click();
+    await driveTo(t, 'Temperature, °C');
+    await t.field('Temperature, °C', '44');
+    await t.pull('Record');
+    await t.button('Report a problem').click();
+    await t.pull('Broke');
     await expect(t.page.getByText('Attempt 1 of 5')).toBeVisible();
     await clean(t, 'ladder');
     await t.pull('It worked');
-    await t.pull('It is out');
+    await t.pull('It’s out');
     await driveTo(t, /Where are they kept/);
     await clean(t, 'bags');
     await t.page.goto(`${house.url}/joints/${id(422)}`);
@@ -38,9 +38,9 @@ test(
         .getByRole('radiogroup', { name: row })
         .getByRole('radio', { name: 'smooth' })
         .click();
-    await t.pull('That is what I see');
+    await t.pull('Confirm findings');
     await t.pull('in, and below flush');
-    await driveTo(t, 'Flatness of the head, gasket face: straight-edge and leaves.');
+    await driveTo(t, 'Head flatness, gasket face: straightedge and feeler gauge.');
     await clean(t, 'measured step');
   },
 );
@@ -50,28 +50,28 @@ test(
   async ({ technician: t }) => {
     await t.signIn();
     await t.startHead();
-    await t.pull('It turned');
+    await t.pull('Moved');
     await t.button(/^More$/).click();
     await clean(t, 'more');
     await t.button('Several at once').click();
     await clean(t, 'several');
     await t.button('Cancel').click();
-    await t.more('Did I do this one?');
+    await t.more('Check one bolt');
     await clean(t, 'which one');
     await t.page.getByRole('radio', { name: 'bolt 1', exact: true }).click();
     await clean(t, 'one fastener');
-    await t.button('I did something besides').click();
+    await t.button('I did something that isn’t on the sheet').click();
     await clean(t, 'besides');
     await t.button('Cancel').click();
-    await t.button('Back to the work').click();
-    await t.button('Something is wrong').click();
-    await t.button('It was another one').click();
+    await t.button('Back to the job').click();
+    await t.button('Report a problem').click();
+    await t.button('I tightened a different bolt').click();
     await clean(t, 'another one');
     await t.button('Cancel').click();
     await t.more('Map, sound, voice');
     await t.button('Very large, for two metres: off').click();
     await clean(t, 'map and hands');
-    await t.button('Lock the wet glass').click();
+    await t.button('Lock the screen against drops').click();
     await clean(t, 'very large, locked');
   },
 );

@@ -8,29 +8,29 @@ test(
     await t.signIn();
     await t.page.goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`);
     // Somebody else's work: nothing to sign here.
-    await expect(t.page.getByText('Whoever did the work signs first.')).toBeVisible();
+    await expect(t.page.getByText('The technician who did the work signs first.')).toBeVisible();
     await t.signOut();
     await t.signInAgain('Mei Sandoval');
     await t.page.goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`);
-    await expect(t.page.getByText(/carry the shop’s seal\. Not signed yet\./)).toBeVisible();
-    await t.button('Sign: I did this as it stands here').click();
-    await expect(t.page.getByText('Signed by who did the work: Mei Sandoval')).toBeVisible();
+    await expect(t.page.getByText(/are sealed by this shop\. Not signed yet\./)).toBeVisible();
+    await t.button('Sign: I did this work').click();
+    await expect(t.page.getByText('Technician: Mei Sandoval')).toBeVisible();
     await t.signOut();
     await t.signInAgain('Ines Corte');
     await t.page.goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`);
-    await t.button('Sign as the second: I checked it').click();
-    await expect(t.page.getByText('Signed by a second person: Ines Corte')).toBeVisible();
-    await t.button('Add a later word').click();
-    await t.field('What is to be added', 'Owner came back for the first look: dry.');
-    await t.button('Sign and add it').click();
-    await expect(t.page.getByText('Added later: Ines Corte')).toBeVisible();
+    await t.button('Sign: I checked this work').click();
+    await expect(t.page.getByText('Second signature: Ines Corte')).toBeVisible();
+    await t.button('Add a note').click();
+    await t.field('Note', 'Owner came back for the first look: dry.');
+    await t.button('Sign and add note').click();
+    await expect(t.page.getByText('Addendum: Ines Corte')).toBeVisible();
     await expect(t.page.getByText(/Owner came back for the first look: dry\./)).toBeVisible();
     await expect(
-      t.page.getByText(/Checked just now: all \d+ entries are as they were signed\./),
+      t.page.getByText(/Verified just now: all \d+ entries match what was signed\./),
     ).toBeVisible();
     const [file] = await Promise.all([
       t.page.waitForEvent('download'),
-      t.button('Record as a document').click(),
+      t.button('Record file').click(),
     ]);
     const record = JSON.parse(fs.readFileSync(await file.path(), 'utf8')) as {
       signatures: unknown[];
@@ -47,14 +47,14 @@ test(
     await vin('ZZ9BREN20H0002411');
     await t.page.reload();
     await expect(
-      t.page.getByText('Signed for something else than the repair order says'),
+      t.page.getByText('Signed for details that differ from the repair order'),
     ).toBeVisible();
-    await t.button('Add a later word').click();
-    await t.field('What is to be added', 'Number read off the body anew.');
-    await t.button('Sign and add it').click();
+    await t.button('Add a note').click();
+    await t.field('Note', 'Number read off the body anew.');
+    await t.button('Sign and add note').click();
     await expect(t.page.getByText(/Number read off the body anew\./)).toBeVisible();
     await expect(
-      t.page.getByText('Signed for something else than the repair order says'),
+      t.page.getByText('Signed for details that differ from the repair order'),
     ).toHaveCount(0);
     // Somebody with the database changes one value: seen at the next look.
     const { rows } = await house.admin.query<{ position: number }>(
@@ -62,11 +62,9 @@ test(
        and position = (select max(position) - 3 from run_event where run = '5e000000-0000-4000-8000-000000000824') returning position`,
     );
     await t.page.reload();
-    await expect(t.page.getByText('This record does not hold')).toBeVisible();
+    await expect(t.page.getByText('This record fails verification')).toBeVisible();
     await expect(
-      t.page.getByText(
-        `Entry ${rows[0]?.position} is the first that does not fit: its text was changed.`,
-      ),
+      t.page.getByText(`Entry ${rows[0]?.position} is the first that fails: its text was changed.`),
     ).toBeVisible();
   },
 );
@@ -80,17 +78,17 @@ test(
     await expect(t.page.getByRole('heading', { name: /^Overdue \(\d+\)$/ })).toBeVisible();
     await t.button('Done: Check the nuts after 500 km.').click();
     await t.page.getByRole('textbox', { name: /^Odometer now/ }).fill('148.730');
-    await t.button('It is done').click();
+    await t.button('Mark as done').click();
     await expect(t.button('Done: Check the nuts after 500 km.')).toHaveCount(0);
     await t.button('Declined: Oil change with the first check.').click();
-    await expect(t.button('Declined, with this reason')).toBeDisabled();
-    await t.field('What the owner said', 'Does it himself.');
-    await t.button('Declined, with this reason').click();
+    await expect(t.button('Mark as declined')).toBeDisabled();
+    await t.field('Owner’s reason', 'Does it himself.');
+    await t.button('Mark as declined').click();
     await t.tab('Done and declined').click();
     await expect(t.page.getByText('Does it himself.')).toBeVisible();
     await expect(t.page.getByText(/declined, Petra Voll/)).toBeVisible();
     await t.tab('Month').click();
-    await t.button('The month after').click();
+    await t.button('Next month').click();
     await t
       .button(/: \d follow-ups?$/)
       .first()
@@ -101,23 +99,23 @@ test(
       t.button('Calendar file').click(),
     ]);
     expect(fs.readFileSync(await calendar.path(), 'utf8')).toContain('BEGIN:VEVENT');
-    await t.button('Make a private address').click();
+    await t.button('Create private address').click();
     await expect(t.page.getByText(/\/api\/feed\/[\w-]{43}\.ics/)).toBeVisible();
     await t.page.getByRole('link', { name: /^Open RO 2402/ }).click();
-    await expect(t.page.getByRole('heading', { name: 'Afterwards' })).toBeVisible();
+    await expect(t.page.getByRole('heading', { name: 'Follow-ups' })).toBeVisible();
     const [archive] = await Promise.all([
       t.page.waitForEvent('download'),
-      t.button('All of it in one archive').click(),
+      t.button('Export everything (archive)').click(),
     ]);
-    await t.button('This vehicle before').click();
+    await t.button('Earlier visits of this vehicle').click();
     await expect(t.page.getByRole('link', { name: /^Record of RO 2402/ })).toBeVisible();
     // The same archive, brought back in: checked, and known.
     const [chooser] = await Promise.all([
       t.page.waitForEvent('filechooser'),
-      t.button('Bring in a record or an archive').click(),
+      t.button('Import a record or an archive').click(),
     ]);
     await chooser.setFiles(await archive.path());
-    await expect(t.page.getByText('1 record holds and is kept:')).toBeVisible();
+    await expect(t.page.getByText('1 record verified and imported:')).toBeVisible();
   },
 );
 
@@ -127,23 +125,23 @@ test(
   async ({ technician: t }) => {
     await t.signIn('Ines Corte');
     await t.button('Tools').click();
-    await t.button('What was tightened with it: Wrench 4, digital').click();
+    await t.button('Jobs with Wrench 4, digital').click();
     await expect(t.page.getByRole('link', { name: 'Record of RO 2410, Flywheel' })).toBeVisible();
-    await expect(t.page.getByRole('heading', { name: 'How its readings lay' })).toBeVisible();
+    await expect(t.page.getByRole('heading', { name: 'Drift of this wrench' })).toBeVisible();
     const [list] = await Promise.all([
       t.page.waitForEvent('download'),
-      t.button('List of whom to call').click(),
+      t.button('Recall list').click(),
     ]);
     expect(fs.readFileSync(await list.path(), 'utf8')).toContain('2410,Oduya');
-    await t.page.getByRole('textbox', { name: /^From day/ }).fill('2026');
-    await expect(t.page.getByText('A day is written 2026-05-01.')).toBeVisible();
+    await t.page.getByRole('textbox', { name: /^From date/ }).fill('2026');
+    await expect(t.page.getByText('Write the date as 2026-05-01.')).toBeVisible();
     await t.page
-      .getByRole('textbox', { name: /^From day/ })
+      .getByRole('textbox', { name: /^From date/ })
       .fill(new Date(Date.now() - 60 * 86_400_000).toISOString().slice(0, 10));
-    await t.button('Look it up').click();
+    await t.button('Search').click();
     await expect(t.page.getByRole('heading', { name: '1 found' })).toBeVisible();
     await t.page.getByRole('link', { name: 'Record of RO 2410, Flywheel' }).click();
-    await expect(t.page.getByRole('heading', { name: 'How far they lie apart' })).toBeVisible();
+    await expect(t.page.getByRole('heading', { name: 'Spread' })).toBeVisible();
   },
 );
 
@@ -156,10 +154,10 @@ test(
       t.page.waitForEvent('download'),
       t.page
         .goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`)
-        .then(() => t.button('The whole repair order').click()),
+        .then(() => t.button('Whole repair order').click()),
     ]);
     await t.page.goto(`${house.url}/account`);
-    await t.button('Work at Tern Street').click();
+    await t.button('Switch to Tern Street').click();
     await expect(t.page.getByText('Tern Street', { exact: true })).toBeVisible();
     await t.page.goto(`${house.url}/history`);
     const bringIn = async (
@@ -167,7 +165,7 @@ test(
     ): Promise<void> => {
       const [chooser] = await Promise.all([
         t.page.waitForEvent('filechooser'),
-        t.button('Bring in a record or an archive').click(),
+        t.button('Import a record or an archive').click(),
       ]);
       await chooser.setFiles(file);
     };
@@ -178,7 +176,7 @@ test(
       t.page.getByRole('heading', { name: 'Made by Halden Quay Motor Works' }),
     ).toBeVisible();
     await expect(
-      t.page.getByText(/^Checked just now: all \d+ entries, and what stands beside them/),
+      t.page.getByText(/^Verified just now: all \d+ entries match that shop’s seal/),
     ).toBeVisible();
     await expect(t.page.getByRole('heading', { name: 'Tightened values' })).toBeVisible();
     // Its curves came along.
@@ -186,14 +184,14 @@ test(
     await t.page.getByRole('link', { name: 'Back to history' }).click();
     await expect(t.page.getByText('RO 2410, Flywheel').first()).toBeVisible();
     await bringIn(path);
-    await expect(t.page.getByText(/it was here already/)).toBeVisible();
+    await expect(t.page.getByText(/already here/)).toBeVisible();
     const [file] = await Promise.all([
       t.page.waitForEvent('download'),
       t
         .button('Open this record: RO 2410, Flywheel')
         .first()
         .click()
-        .then(() => t.button('Record as a document').click()),
+        .then(() => t.button('Record file').click()),
     ]);
     const text = fs.readFileSync(await file.path(), 'utf8');
     await t.page.goBack();
@@ -202,9 +200,7 @@ test(
       mimeType: 'application/json',
       buffer: Buffer.from(text.replaceAll('"plate":"', '"plate":"X')),
     });
-    await expect(
-      t.page.getByText(/Beside its entries something in the file was changed/),
-    ).toBeVisible();
+    await expect(t.page.getByText(/Something other than the entries was changed/)).toBeVisible();
   },
 );
 
@@ -214,8 +210,8 @@ test(
   async ({ technician: t }) => {
     await t.signIn('Mei Sandoval');
     await t.button(/^Follow-ups/).click();
-    await t.button('Tighten again').first().click();
-    await expect(t.page.getByRole('heading', { name: 'Prepare to tighten again' })).toBeVisible();
+    await t.button('Re-torque').first().click();
+    await expect(t.page.getByRole('heading', { name: 'Prepare to re-torque' })).toBeVisible();
     await t.button('Start tightening').click();
     await expect(t.page.getByText(/Cylinder head, again/).first()).toBeVisible();
   },

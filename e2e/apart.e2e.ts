@@ -8,62 +8,64 @@ test(
     await t.signIn();
     await t.openOrder('2438');
     await t.button('Take apart bell housing').click();
-    await expect(t.page.getByText('3. catch bolts out, the box moves now. 6 · 5')).toBeVisible();
-    await t.button('Start taking apart').click();
-    await driveTo(t, 'A photo first');
+    await expect(
+      t.page.getByText('3. catch bolts out: the gearbox can move now. 6 · 5'),
+    ).toBeVisible();
+    await t.button('Start teardown').click();
+    await driveTo(t, 'Take a photo first');
     const [chooser] = await Promise.all([
       t.page.waitForEvent('filechooser'),
       t.button('Take a photo').click(),
     ]);
     await chooser.setFiles('docs/screenshots/today.png');
-    await expect(t.page.getByText('One photo is kept.')).toBeVisible();
-    await t.pull('The photos are taken');
+    await expect(t.page.getByText('1 photo saved.')).toBeVisible();
+    await t.pull('Photos taken');
     await t.pull('Done');
-    await t.more('On the way: dropped, put in, photo');
-    await t.button(/^Put in$/).click();
-    await t.field('What was put in, and where', 'rags in the starter hole');
+    await t.more('Rags, dropped parts, photos');
+    await t.button(/^Put something in$/).click();
+    await t.field('What did you put in, and where?', 'rags in the starter hole');
     await t.field('How many', '2');
     await t.button('Save').click();
     await expect(t.page.getByText('rags in the starter hole: 0 of 2 out')).toBeVisible();
-    await t.button(/^Dropped$/).click();
-    await t.field('What fell', 'M8 nut');
-    await t.field('Where it went, as far as seen', 'into the housing');
+    await t.button(/^Dropped something$/).click();
+    await t.field('What fell?', 'M8 nut');
+    await t.field('Where did it go?', 'into the housing');
     await t.button('Save').click();
     await expect(
-      t.page.getByRole('heading', { name: 'Dropped and not found: M8 nut' }),
+      t.page.getByRole('heading', { name: 'Dropped, not found yet: M8 nut' }),
     ).toBeVisible();
     await expect(t.button('Done')).toHaveCount(0);
     // A closed tab does not find it either.
     await t.page.reload();
     await expect(
-      t.page.getByRole('heading', { name: 'Dropped and not found: M8 nut' }),
+      t.page.getByRole('heading', { name: 'Dropped, not found yet: M8 nut' }),
     ).toBeVisible();
-    await t.field('Where it was found', 'magnet, lower left');
+    await t.field('Where was it found?', 'magnet, lower left');
     await t.button('Found, still good').click();
-    await driveTo(t, 'Before the last one comes out');
+    await driveTo(t, 'Before the last bolt comes out');
     expect(
       (await house.events()).some((e) => e.type === 'pulled' && e.payload.stage === 'catch-out'),
     ).toBe(false);
-    await expect(t.button('It rests on that')).toBeDisabled();
-    await t.field('What it rests on', 'Gearbox jack, belt round it');
-    await t.pull('It rests on that');
+    await expect(t.button('Part is supported')).toBeDisabled();
+    await t.field('What supports the part?', 'Gearbox jack, belt round it');
+    await t.pull('Part is supported');
     await driveTo(t, /Where are they kept/);
     await t.page.getByRole('checkbox', { name: 'bolt 8' }).click();
     await t.field('Bag, board or bin', 'Tray 1');
     await t.pull('These 5 are in it');
-    await driveTo(t, 'It is apart');
-    await t.pull('Finish taking apart');
-    await t.button('See what came off').click();
+    await driveTo(t, 'Teardown done');
+    await t.pull('Finish teardown');
+    await t.button('View teardown record').click();
     await expect(t.page.getByText('Gearbox jack, belt round it')).toBeVisible();
-    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+    await t.page.getByRole('link', { name: 'Back to repair order' }).click();
     await expect(t.page.getByText(/Tray 1: 3, 4, 5, 6, 7\./)).toBeVisible();
     await expect(
-      t.page.getByText('Still in: bell cover. It must come out before the job closes.'),
+      t.page.getByText('Still in: bell cover. Take it out before the job is closed.'),
     ).toBeVisible();
     await t.field('How many are out', '1');
-    await t.button('Counted out: rags in the starter hole').click();
+    await t.button('Count what came out: rags in the starter hole').click();
     await expect(
-      t.page.getByText('Put in: 1 of 2 × rags in the starter hole: still in'),
+      t.page.getByText('Left in: 1 of 2 × rags in the starter hole: still in'),
     ).toBeVisible();
   },
 );
@@ -75,30 +77,30 @@ test(
     await t.signIn();
     await t.openOrder('2433');
     await t.button('Take apart exhaust manifold left').click();
-    await t.button('Start taking apart').click();
-    await driveTo(t, 'Temperature, in °C');
-    await t.field('Temperature, in °C', '25');
-    await t.button('Record it').click();
+    await t.button('Start teardown').click();
+    await driveTo(t, 'Temperature, °C');
+    await t.field('Temperature, °C', '25');
+    await t.button('Record').click();
     await expect(t.page.getByRole('alert')).toContainText('25');
-    await t.field('Temperature, in °C', '46');
-    await t.pull('Record it');
-    await driveTo(t, '3rd of 8');
-    await t.button('Something is wrong').click();
-    await t.pull('It broke');
+    await t.field('Temperature, °C', '46');
+    await t.pull('Record');
+    await driveTo(t, '3 of 8');
+    await t.button('Report a problem').click();
+    await t.pull('Broke');
     await expect(
-      t.page.getByText('Behind the bottom of the hole: coolant passage.', { exact: false }),
+      t.page.getByText('Behind the hole: coolant passage.', { exact: false }),
     ).toBeVisible();
     await expect(t.page.getByText('Attempt 1 of 5')).toBeVisible();
-    await t.field('What was tried, if it needs words', 'grips slip');
-    await t.pull('It did not');
-    await t.pull('It did not');
+    await t.field('What you tried (optional)', 'grips slip');
+    await t.pull('It didn’t work');
+    await t.pull('It didn’t work');
     await expect(t.page.getByText('Attempt 3 of 5')).toBeVisible();
     await t.pull('It worked');
-    await t.pull('It is out');
+    await t.pull('It’s out');
     await driveTo(t, /Where are they kept/);
-    await driveTo(t, 'It is apart');
-    await t.pull('Finish taking apart');
-    await t.button('See what came off').click();
+    await driveTo(t, 'Teardown done');
+    await t.pull('Finish teardown');
+    await t.button('View teardown record').click();
     await expect(t.page.getByText('it worked', { exact: true })).toBeVisible();
     await expect(t.page.getByText('grips slip')).toBeVisible();
     await expect
@@ -119,17 +121,17 @@ test(
   async ({ technician: t }) => {
     await t.signIn();
     await t.startHead();
-    await t.pulls('It turned', 2);
-    await t.button('Something is wrong').click();
-    await t.pull('The thread stripped');
-    await t.button('No room: the part comes off, to the machine shop').click();
-    await t.field('To whom', 'Quay Machine Shop');
-    await t.field('What is asked', 'Insert at hole 3.');
-    await t.pull('It goes out');
-    await t.pull('Part is off: all slackened, begin anew when it is back');
-    await t.pull('New one in, by hand');
-    await driveTo(t, '1st of 10');
-    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+    await t.pulls('Moved', 2);
+    await t.button('Report a problem').click();
+    await t.pull('Thread stripped');
+    await t.button('No room: part off, to the machine shop').click();
+    await t.field('Sent to', 'Quay Machine Shop');
+    await t.field('Work requested', 'Insert at hole 3.');
+    await t.pull('Send it out');
+    await t.pull('Part is off. All loosened, start over when it’s back');
+    await t.pull('New bolt in, by hand');
+    await driveTo(t, '1 of 10');
+    await t.page.getByRole('link', { name: 'Back to repair order' }).click();
     await expect(
       t.page.getByText('Out of the house: Cylinder head, bolt 3: at Quay Machine Shop'),
     ).toBeVisible();
@@ -153,8 +155,8 @@ test(
         .getByRole('radiogroup', { name: row })
         .getByRole('radio', { name: row === '2 out' ? 'follower cracked' : 'smooth' })
         .click();
-    await t.field('What you saw, if it needs words', 'crack across the roller');
-    await t.pull('That is what I see');
+    await t.field('Note (optional)', 'crack across the roller');
+    await t.pull('Confirm findings');
     await expect(
       t.page.getByText(
         'Found: 2 out: follower cracked. Look further before anything goes on. Then answer again.',
@@ -165,39 +167,39 @@ test(
         .getByRole('radiogroup', { name: row })
         .getByRole('radio', { name: 'smooth' })
         .click();
-    await t.pull('That is what I see');
+    await t.pull('Confirm findings');
     await t.pull('in, and below flush');
     // The face, place by place: too close to tell is no pass, and the lead decides by name.
-    await driveTo(t, 'Flatness of the head, gasket face: straight-edge and leaves.');
-    await t.field('Instrument', 'Straight-edge and leaves');
+    await driveTo(t, 'Head flatness, gasket face: straightedge and feeler gauge.');
+    await t.field('Gauge used', 'Straight-edge and leaves');
     for (const [i, [at = '', enters = '', not = '']] of [
       ['0', '0', '0.02'],
       ['80', '0.03', '0.04'],
       ['400', '0', '0.02'],
     ].entries()) {
       await t.field('place along it', at);
-      await t.field('leaf that enters', enters);
-      await t.field('leaf that does not', not);
+      await t.field('blade that fits', enters);
+      await t.field('blade that doesn’t', not);
       if (i < 2) await t.button('Next place').click();
     }
     await expect(
-      t.page.getByText('too close to tell: measure again, or with a better instrument'),
+      t.page.getByText('too close to call: measure again or use a better gauge'),
     ).toBeVisible();
-    await t.pull('Record these readings');
-    await t.pull('Go on, the lead decides');
+    await t.pull('Record readings');
+    await t.pull('Continue, lead decides later');
     await driveTo(t, 'Hold point: cams in time');
-    await expect(t.button('It is as it should be')).toHaveCount(0);
+    await expect(t.button('Passed')).toHaveCount(0);
     await t.tap('Ask the lead');
-    await t.field('Why', 'Intake one tooth off.');
-    await t.field('PIN of Ines Corte', '2580');
-    await t.pull('It is not');
+    await t.field('Reason', 'Intake one tooth off.');
+    await t.field('Ines Corte’s PIN', '2580');
+    await t.pull('Failed');
     // What is clamped comes loose first, last tightened first.
     await expect(t.button(/^All \d+ are slack$/)).toBeVisible();
     await driveTo(t, 'Cam holding pins in.');
     await driveTo(t, 'Hold point: cams in time');
     await t.tap('Ask the lead');
-    await t.field('PIN of Ines Corte', '2580');
-    await t.pull('It is as it should be');
+    await t.field('Ines Corte’s PIN', '2580');
+    await t.pull('Passed');
     await driveTo(t, 'Turned 90° by gauge');
     await t.expectSaved();
     const events = await house.events();
@@ -225,7 +227,7 @@ test(
     await driveTo(t, 'Outer caps on only now, arrows to the front.');
     await driveTo(t, 'Cam turns by hand after the check.');
     await t.pull('turns');
-    await driveTo(t, 'All done');
+    await driveTo(t, 'All bolts done');
     await t.pull('Finish and record');
     await t.expectSaved();
     const pulls = (await house.events()).filter(
@@ -252,33 +254,33 @@ test(
       await t.button(`Tighten rod caps ${cap}`).click();
       await expect(
         t.page
-          .getByRole('radiogroup', { name: 'Which cylinder' })
+          .getByRole('radiogroup', { name: 'Which cylinder?' })
           .getByRole('radio', { name: cap }),
       ).toBeChecked();
       if (i === 0) await t.button('12 new ones are here').click();
       await t.button('Start tightening').click();
-      await driveTo(t, 'Both shells and the journal: run a nail across.');
+      await driveTo(t, 'Both shells and the journal: drag a fingernail across.');
       for (const row of ['upper shell', 'lower shell', 'journal'])
         await t.page
           .getByRole('radiogroup', { name: row })
           .getByRole('radio', { name: 'smooth' })
           .click();
-      await t.pull('That is what I see');
+      await t.pull('Confirm findings');
       await driveTo(t, /Width of the flattened strip/);
-      await t.field('Instrument', 'gauge strip');
-      await t.field('It is sure to, plus or minus', '0.002');
+      await t.field('Gauge used', 'gauge strip');
+      await t.field('Accuracy ±', '0.002');
       for (const [n, [w, c]] of [
         ['1.0', '0.076'],
         ['1.5', '0.051'],
         ['2.5', '0.028'],
       ].entries()) {
-        await t.field(`Width, mark ${n + 1}`, w ?? '');
-        await t.field(`Clearance, mark ${n + 1}`, c ?? '');
+        await t.field(`Width, line ${n + 1}`, w ?? '');
+        await t.field(`Clearance, line ${n + 1}`, c ?? '');
       }
       await t.field('width, one end', width);
       await t.field('width, other end', width);
-      await t.pull('Record these readings');
-      await driveTo(t, 'All done');
+      await t.pull('Record readings');
+      await driveTo(t, 'All bolts done');
       await t.pull('Finish and record');
       await t.expectSaved();
       await t.page.goto(house.url);

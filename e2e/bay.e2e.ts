@@ -9,16 +9,16 @@ async function enrol(t: Technician, url: string, pin: string): Promise<void> {
   await t.page.goto(`${url}/account`);
   await t.field('New PIN, 4 to 8 digits', pin);
   await t.field('Your password', 'witness-mark');
-  await t.button('Set the PIN').click();
-  await expect(t.page.getByText('The PIN is set.')).toBeVisible();
-  await t.button('Enrol me on this device').click();
-  await expect(t.page.getByText('You are enrolled here.')).toBeVisible();
+  await t.button('Set PIN').click();
+  await expect(t.page.getByText('PIN set.')).toBeVisible();
+  await t.button('Enroll me on this device').click();
+  await expect(t.page.getByText('You are enrolled on this device.')).toBeVisible();
 }
 
 async function switchTo(t: Technician, name: string, pin: string): Promise<void> {
   await t.button(`Switch to ${name}`).click();
-  await t.field(`PIN of ${name}`, pin);
-  await t.button('Switch over').click();
+  await t.field(`${name}’s PIN`, pin);
+  await t.button('Switch').click();
 }
 
 test(
@@ -32,14 +32,16 @@ test(
     await enrol(t, house.url, '2846');
     await t.page.goto(house.url);
     await t.startHead();
-    await t.pulls('It turned', 2);
+    await t.pulls('Moved', 2);
     await t.expectSaved();
     await context.setOffline(true);
-    await t.pulls('It turned', 2);
-    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+    await t.pulls('Moved', 2);
+    await t.page.getByRole('link', { name: 'Back to repair order' }).click();
     await t.page.getByRole('link', { name: 'Back to Today' }).click();
-    await t.page.getByRole('link', { name: 'Account of Jonah Pike' }).click();
-    await expect(t.page.getByText('Jonah Pike signs in here to send 2 entries.')).toBeVisible();
+    await t.page.getByRole('link', { name: 'Account: Jonah Pike' }).click();
+    await expect(
+      t.page.getByText('Jonah Pike has to sign in here to send 2 entries.'),
+    ).toBeVisible();
     // Without a network nobody can check the PIN: the phone says so.
     await switchTo(t, 'Mei Sandoval', '7391');
     await expect(t.page.getByText('Mei Sandoval: not verified yet')).toBeVisible();
@@ -68,10 +70,10 @@ test(
     // And back again: a wrong PIN is refused in words, the right one is enough.
     await t.page.goto(`${house.url}/account`);
     await switchTo(t, 'Jonah Pike', '1111');
-    await expect(t.page.getByText('That is not Jonah Pike’s PIN.')).toBeVisible();
-    await t.field('PIN of Jonah Pike', '2846');
-    await t.button('Switch over').click();
-    await expect(t.page.getByRole('link', { name: 'Account of Jonah Pike' })).toBeVisible();
+    await expect(t.page.getByText('That isn’t Jonah Pike’s PIN.')).toBeVisible();
+    await t.field('Jonah Pike’s PIN', '2846');
+    await t.button('Switch').click();
+    await expect(t.page.getByRole('link', { name: 'Account: Jonah Pike' })).toBeVisible();
     expect(MEI).not.toBe(JONAH);
   },
 );
@@ -88,14 +90,14 @@ test(
     await t.snug();
     await t.angles();
     await t.tap('Finish and record');
-    await t.tap('See the record');
-    await expect(t.page.getByText('Signatures are only on the server')).toBeVisible();
-    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+    await t.tap('View record');
+    await expect(t.page.getByText('Connect to the server to see signatures')).toBeVisible();
+    await t.page.getByRole('link', { name: 'Back to repair order' }).click();
     await t.page.getByRole('link', { name: 'Back to Today' }).click();
-    await t.page.getByRole('link', { name: 'Account of Jonah Pike' }).click();
+    await t.page.getByRole('link', { name: 'Account: Jonah Pike' }).click();
     const [file] = await Promise.all([
       t.page.waitForEvent('download'),
-      t.button('Save what is not sent as a file').click(),
+      t.button('Save unsent entries to a file').click(),
     ]);
     const kept = JSON.parse(fs.readFileSync(await file.path(), 'utf8')) as {
       runs: { events: { type: string }[] }[];
@@ -113,10 +115,10 @@ test(
     await t.page.goto(`${house.url}/account`);
     const [chooser] = await Promise.all([
       t.page.waitForEvent('filechooser'),
-      t.button('Read unsent entries back from a file').click(),
+      t.button('Load unsent entries from a file').click(),
     ]);
     await chooser.setFiles(await file.path());
-    await expect(t.page.getByText(/entries came back\./)).toBeVisible();
+    await expect(t.page.getByText(/entries loaded\./)).toBeVisible();
     await expect
       .poll(
         async () => {
@@ -137,31 +139,31 @@ test(
     await house.admin.query('truncate account, shop cascade');
     await house.start({ SETUP_CODE: 'kiln-4711' });
     await t.page.goto(house.url);
-    await expect(t.page.getByRole('heading', { name: 'The first visit' })).toBeVisible();
-    await t.field('Code of this installation', 'guessed');
-    await t.field('Name of the shop', 'Kiln Lane Motors');
+    await expect(t.page.getByRole('heading', { name: 'Set up your shop' })).toBeVisible();
+    await t.field('Setup code', 'guessed');
+    await t.field('Shop name', 'Kiln Lane Motors');
     await t.field('Your name', 'Ada Fenn');
-    await t.field('Password, 10 signs or more', 'short');
-    await expect(t.button('Make the shop')).toBeDisabled();
-    await t.field('Password, 10 signs or more', 'tighten in order');
+    await t.field('Password, at least 10 characters', 'short');
+    await expect(t.button('Create shop')).toBeDisabled();
+    await t.field('Password, at least 10 characters', 'tighten in order');
     await t.choose('radio', 'Letter');
-    await t.button('Make the shop').click();
+    await t.button('Create shop').click();
     await expect(t.page.getByRole('alert')).toContainText('code');
     // What was typed is still there.
-    await t.field('Code of this installation', 'kiln-4711');
-    await t.button('Make the shop').click();
+    await t.field('Setup code', 'kiln-4711');
+    await t.button('Create shop').click();
     await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
     await t.page.goto(`${house.url}/people`);
-    await t.field('Their name', 'Bo Lindgren');
-    await t.field('First password, 10 signs or more', 'password1234');
-    await t.button('Add them').click();
+    await t.field('Name', 'Bo Lindgren');
+    await t.field('First password, at least 10 characters', 'password1234');
+    await t.button('Add').click();
     await expect(t.page.getByRole('alert')).toContainText('too easy to guess');
-    await t.field('First password, 10 signs or more', 'tighten in order');
-    await t.button('Add them').click();
+    await t.field('First password, at least 10 characters', 'tighten in order');
+    await t.button('Add').click();
     await expect(t.page.getByText('Bo Lindgren can sign in now.')).toBeVisible();
     await t.page.goto(`${house.url}/account`);
     await t.button('Sign out').click();
-    await expect(t.page.getByRole('heading', { name: 'The first visit' })).toHaveCount(0);
+    await expect(t.page.getByRole('heading', { name: 'Set up your shop' })).toHaveCount(0);
     await t.field('Name', 'Bo Lindgren');
     await t.field('Password', 'tighten in order');
     await t.button('Sign in').click();
@@ -177,36 +179,33 @@ test(
   async ({ technician: t, house, context }) => {
     await t.signIn('Ines Corte');
     await t.page.goto(`${house.url}/people`);
-    await t.button('Change Mei Sandoval').click();
-    await t.field('Your own password, once more', 'witness-mark');
-    await t.button('Make a code').click();
+    await t.button('Edit Mei Sandoval').click();
+    await t.field('Your own password', 'witness-mark');
+    await t.button('Create code').click();
     await expect(
-      t.page.getByText('Code for Mei Sandoval, good once within 24 hours'),
+      t.page.getByText('Code for Mei Sandoval, works once within 24 hours'),
     ).toBeVisible();
     const code = (await t.page.getByText(/^[A-Z0-9]{5}-[A-Z0-9]{5}$/).textContent()) ?? '';
     const mei = await aSecondDevice(context, house);
     await mei.page.goto(house.url);
-    await mei.button('I was given a code').click();
+    await mei.button('I have a code').click();
     await mei.field('Name', 'mei sandoval');
     await mei.field('Code', code.replace('-', ' ').toLowerCase());
-    await mei.field('New password, 10 signs or more', 'three odd words');
-    await mei.button('Set the password and sign in').click();
+    await mei.field('New password, at least 10 characters', 'three odd words');
+    await mei.button('Set password and sign in').click();
     await expect(mei.page.getByRole('heading', { name: 'Today' })).toBeVisible();
     // Once: the code is used up, and the old password is gone.
     await t.button('Close').click();
-    await t.button('Change Mei Sandoval').click();
+    await t.button('Edit Mei Sandoval').click();
     await t.page.getByRole('radio', { name: 'lead technician' }).first().click();
-    await expect(t.button('Save what they are')).toBeDisabled();
-    await t.page
-      .getByRole('textbox', { name: 'Your own password, once more' })
-      .first()
-      .fill('witness-mark');
-    await t.button('Save what they are').click();
+    await expect(t.button('Save role')).toBeDisabled();
+    await t.page.getByRole('textbox', { name: 'Your own password' }).first().fill('witness-mark');
+    await t.button('Save role').click();
     await expect(t.page.getByText('Mei Sandoval, lead technician')).toBeVisible();
-    await t.button('Mei Sandoval has left: sign out everywhere').click();
-    await expect(t.page.getByText('Mei Sandoval, has left')).toBeVisible();
+    await t.button('Mei Sandoval left: sign out everywhere').click();
+    await expect(t.page.getByText('Mei Sandoval, left the shop')).toBeVisible();
     await mei.page.reload();
     await expect(mei.button('Sign in')).toBeVisible();
-    await expect(t.page.getByText('Ines Corte made a code for Mei Sandoval')).toBeVisible();
+    await expect(t.page.getByText('Ines Corte created a code for Mei Sandoval')).toBeVisible();
   },
 );

@@ -9,38 +9,38 @@ test(
     await t.button('Tighten pressure plate').click();
     await t.button('Start tightening').click();
     // What can ruin it stands alone, in the order met at the vehicle.
-    await expect(t.page.getByText('Disc in, gearbox side out; alignment tool in.')).toBeVisible();
+    await expect(t.page.getByText('Disc in, gearbox side out. Alignment tool in.')).toBeVisible();
     await t.pull('Done');
     await expect(t.page.getByText('High-temperature grease on the splines')).toBeVisible();
     await t.pull('Done');
     await t.tap('In, each in its own hole');
     // What is started by hand is asked once, not bolt by bolt.
-    await t.pull('All 6 by hand');
+    await t.pull('All 6 started by hand');
     await expect(
       t.page.getByRole('heading', { name: 'Round 1: draw down by part-turns' }),
     ).toBeVisible();
     await t.tap('Not yet, another round');
-    await t.tap('It is seated');
+    await t.tap('Seated');
     await expect(
       t.page.getByRole('heading', { name: 'Hold point: alignment tool slides' }),
     ).toBeVisible();
-    await t.tap('It is not');
+    await t.tap('Failed');
     // Never a setting on a plate that is still clamped.
-    await expect(t.page.getByRole('heading', { name: 'Slacken these 6 first' })).toBeVisible();
-    await t.tap('All 6 are slack');
+    await expect(t.page.getByRole('heading', { name: 'Loosen these 6 first' })).toBeVisible();
+    await t.tap('All 6 are loose');
     await expect(
       t.page.getByRole('heading', { name: 'Round 1: draw down by part-turns' }),
     ).toBeVisible();
-    await t.tap('It is seated');
-    await t.tap('It is as it should be');
+    await t.tap('Seated');
+    await t.tap('Passed');
     await t.tap(/^Wrench 1/);
-    await t.tap('It is set');
+    await t.tap('Wrench is set');
     for (let i = 0; i < 6; i += 1) await t.pull('Clicked');
     // Everything put in for the job is out again before it closes.
     await expect(t.page.getByText('Alignment tool out.')).toBeVisible();
-    await t.tap('All 2 seen and done');
+    await t.tap('All 2 done');
     await t.tap('Finish and record');
-    await t.button('See the record').click();
+    await t.button('View record').click();
     await expect(t.page.getByText('25 N·m').first()).toBeVisible();
     await expect.poll(async () => (await house.events()).at(-1)?.type).toBe('finished');
     const events = await house.events();
@@ -63,21 +63,21 @@ test(
     await t.pull('Done');
     await t.pull('Done');
     await t.tap('In, each in its own hole');
-    await t.tap('It is seated');
-    await t.page.getByRole('textbox', { name: 'Measured, in mm' }).fill('3');
-    await t.button('Record it').click();
-    await expect(t.page.getByText('With a gap of 3 mm it is not seated.')).toBeVisible();
-    await t.page.getByRole('textbox', { name: 'Measured, in mm' }).fill('1,4');
-    await t.button('Record it').click();
+    await t.tap('Seated');
+    await t.page.getByRole('textbox', { name: 'Measured, mm' }).fill('3');
+    await t.button('Record').click();
+    await expect(t.page.getByText('The gap is 3 mm: not seated yet.')).toBeVisible();
+    await t.page.getByRole('textbox', { name: 'Measured, mm' }).fill('1,4');
+    await t.button('Record').click();
     await t.tap(/^Wrench 2/);
-    await t.tap('It is set');
+    await t.tap('Wrench is set');
     await t.pull('Clicked');
-    await t.tap('New one in, by hand');
-    await t.tap('It is set');
+    await t.tap('New bolt in, by hand');
+    await t.tap('Wrench is set');
     await t.pull('Clicked');
-    await t.tap('The stripe is on');
-    await t.tap('Angle gauge');
-    await t.tap('Yes, +70° each');
+    await t.tap('Marked');
+    await t.tap('Torque angle gauge');
+    await t.tap('Start +70°');
     await t.pull('Turned 70° by gauge');
     await t.pull('Done');
     await t.tap('Finish and record');

@@ -6,12 +6,12 @@ test('the server is killed mid-run and started again: every confirmation is ther
 }) => {
   await t.signIn();
   await t.startHead();
-  await t.pulls('It turned', 2);
+  await t.pulls('Moved', 2);
   await house.kill();
-  await t.pulls('It turned', 5);
+  await t.pulls('Moved', 5);
   await expect(t.page.getByRole('status', { name: /to send/ })).toBeVisible();
   await house.start();
-  await t.pulls('It turned', 3);
+  await t.pulls('Moved', 3);
   await t.expectSaved();
   const pulled = (await house.events()).flatMap((e) =>
     e.type === 'pulled' ? [e.payload.fastener] : [],
@@ -26,10 +26,10 @@ test('the page crashes right after a confirmation: it opens again at the next bo
 }) => {
   await t.signIn();
   await t.startHead();
-  await t.pulls('It turned', 6);
+  await t.pulls('Moved', 6);
   await t.page.close({ runBeforeUnload: false });
   const page = await context.newPage();
   await page.goto(house.url);
-  await page.getByRole('button', { name: 'Carry on' }).click();
-  await expect(page.getByText('7th of 10')).toBeVisible();
+  await page.getByRole('button', { name: 'Resume' }).click();
+  await expect(page.getByText('7 of 10')).toBeVisible();
 });

@@ -6,36 +6,36 @@ import type { Technician } from './house';
  * pressed.
  */
 const WELL: readonly RegExp[] = [
-  /^Carry on$/,
-  /^(All \d+ are|It is) slack$/,
-  /new ones? (is|are) in, by hand$/,
-  /^In, new ones$/,
+  /^Resume$/,
+  /^(All \d+ are|It’s) loose$/,
+  /^\d+ new ones in, by hand$/,
+  /^In, all new$/,
   /^In, each in its own hole$/,
-  /^New one in, by hand$/,
-  /^It is set$/,
-  /^Yes, \+/,
-  /^(The stripe is|\d+ stripes are) on$/,
+  /^New bolt in, by hand$/,
+  /^Wrench is set$/,
+  /^Start \+/,
+  /^(All \d+ m|M)arked$/,
   /^Clicked$/,
   /^Turned .+° by/,
-  /^None has moved$/,
-  /^It is seated$/,
-  /^It is as it should be$/,
-  /^Waited$/,
-  /^It is turned$/,
-  /^All \d+ seen and done$/,
+  /^None moved$/,
+  /^Seated$/,
+  /^Passed$/,
+  /^Wait is over$/,
+  /^Crank turned$/,
+  /^All \d+ done$/,
   /^Done$/,
-  /^No camera here: go on without$/,
-  /^Finish (and record|taking apart)$/,
-  /^Angle gauge$/,
+  /^No camera: continue without$/,
+  /^Finish (and record|teardown)$/,
+  /^Torque angle gauge$/,
   /^Stretch gauge$/,
   /^Wrench (?!4)/,
 ];
 /** Typed where a text is asked for and nothing has to be looked up. */
 const SAID: readonly (readonly [field: string, words: string, then: RegExp])[] = [
-  ['What it rests on', 'Two wooden blocks on the bench', /^It rests on that$/],
+  ['What supports the part?', 'Two wooden blocks on the bench', /^Part is supported$/],
   // Confirmed late only because the test's clock runs ahead of its hands.
-  ['Done how many minutes ago', '20', /^It was done then$/],
-  ['Bag, board or bin', 'Board A', /^(This one is|These \d+ are) in it$/],
+  ['Finished how many minutes ago?', '20', /^Finished then$/],
+  ['Bag, board or bin', 'Board A', /^(1 is|These \d+ are) in it$/],
 ];
 
 /** A little at a time: what must tack also stays open only so long. */
@@ -73,20 +73,17 @@ async function asTold(t: Technician, stop: () => Promise<boolean>): Promise<bool
     return true;
   }
   const names = await buttonsOf(t);
-  const isFirstRound = !/\d(st|nd|rd|th) time round/.test(
-    await t.page.getByRole('main').innerText(),
-  );
+  const isFirstRound = !/· pass \d/.test(await t.page.getByRole('main').innerText());
   const isCheck =
-    names.includes('It did not turn') &&
-    names.indexOf('It did not turn') < names.indexOf('It turned');
-  const settled = names.includes('It did not turn')
+    names.includes('Didn’t move') && names.indexOf('Didn’t move') < names.indexOf('Moved');
+  const settled = names.includes('Didn’t move')
     ? isFirstRound && !isCheck
-      ? 'It turned'
-      : 'It did not turn'
+      ? 'Moved'
+      : 'Didn’t move'
     : undefined;
   const name = settled ?? WELL.flatMap((pattern) => names.find((n) => pattern.test(n)) ?? [])[0];
   if (name === undefined || (await stop())) return false;
-  if (name === 'Waited') await t.page.clock.fastForward(WAIT_MS);
+  if (name === 'Wait is over') await t.page.clock.fastForward(WAIT_MS);
   await t.pull(exactly(name));
   return true;
 }
@@ -142,12 +139,8 @@ function knowing(sheet: Sheet): Knowing {
       .catch(() => null);
     const step = sheet.steps.find((s) => s.text === title);
     if (step && (await knowsStep(t, step))) return true;
-    if (await isThere(t, 'Temperature, in °C'))
-      return typed(
-        t,
-        'Temperature, in °C',
-        celsiusOf([...sheet.takeApart, ...sheet.stages], title),
-      );
+    if (await isThere(t, 'Temperature, °C'))
+      return typed(t, 'Temperature, °C', celsiusOf([...sheet.takeApart, ...sheet.stages], title));
     for (const stage of sheet.stages) if (await knowsStage(t, stage)) return true;
     if (await t.button(/^Ask the lead$/).count()) return leadPasses(t);
     return false;
@@ -156,7 +149,7 @@ function knowing(sheet: Sheet): Knowing {
 
 async function typed(t: Technician, field: string, value: number): Promise<boolean> {
   await t.field(field, String(value));
-  await t.pull('Record it');
+  await t.pull('Record');
   return true;
 }
 
@@ -173,20 +166,20 @@ async function knowsStep(t: Technician, step: Step): Promise<boolean> {
         .getByRole('radiogroup', { name: row, exact: true })
         .getByRole('radio', { name: good, exact: true })
         .click();
-    await t.pull(step.rows ? /^That is what I see$/ : exactly(good));
+    await t.pull(step.rows ? /^Confirm findings$/ : exactly(good));
     return true;
   }
   if (step.measure) {
     await fillMeasured(t, step.measure);
-    await t.pull(/^Record these readings$/);
+    await t.pull(/^Record readings$/);
     return true;
   }
   const limit = step.limits?.max ?? step.limits?.min;
   if (!limit) return false;
   const symbol = limit.unit === 'mm' ? 'mm' : 'in';
   for (const row of step.rows ?? ['Measured'])
-    await t.field(`${row}, in ${symbol}`, String(limit.value));
-  await t.pull(/^Record it$/);
+    await t.field(`${row}, ${symbol}`, String(limit.value));
+  await t.pull(/^Record$/);
   return true;
 }
 
@@ -195,7 +188,7 @@ async function fillMeasured(
   t: Technician,
   { what, limits }: NonNullable<Step['measure']>,
 ): Promise<void> {
-  await t.field('Instrument', 'as the sheet says');
+  await t.field('Gauge used', 'as the sheet says');
   const middle = ((limits.min ?? 0) + (limits.max ?? 0)) / 2;
   if (what === 'strip') {
     for (const [n, [w, c]] of [
@@ -203,8 +196,8 @@ async function fillMeasured(
       [1.5, middle] as const,
       [2, middle - 0.02] as const,
     ].entries()) {
-      await t.field(`Width, mark ${n + 1}`, String(w));
-      await t.field(`Clearance, mark ${n + 1}`, c.toFixed(4));
+      await t.field(`Width, line ${n + 1}`, String(w));
+      await t.field(`Clearance, line ${n + 1}`, c.toFixed(4));
     }
     await t.field('width, one end', '1.5');
     await t.field('width, other end', '1.5');
@@ -212,7 +205,7 @@ async function fillMeasured(
   }
   const columns =
     what === 'flatness'
-      ? ['place along it', 'leaf that enters', 'leaf that does not']
+      ? ['place along it', 'blade that fits', 'blade that doesn’t']
       : ['along the manifold', 'gap, upper side', 'gap, lower side'];
   // Every place of every line: before that nothing is within limits.
   const named = await t.page
@@ -235,21 +228,21 @@ async function knowsStage(t: Technician, { target, fallback }: Stage): Promise<b
   if (!target) return false;
   if (
     'value' in target &&
-    (await t.button(/^Enter the reading$/).count()) > 0 &&
+    (await t.button(/^Enter reading$/).count()) > 0 &&
     ['mm', '[in_i]'].includes(target.unit)
   ) {
-    await t.tap(/^Enter the reading$/);
-    return typed(t, `Reading, in ${target.unit === 'mm' ? 'mm' : 'in'}`, target.value);
+    await t.tap(/^Enter reading$/);
+    return typed(t, `Reading, ${target.unit === 'mm' ? 'mm' : 'in'}`, target.value);
   }
   if (
     'value' in target &&
     ['mm', '[in_i]'].includes(target.unit) &&
-    (await isThere(t, 'Measured, in mm'))
+    (await isThere(t, 'Measured, mm'))
   )
-    return typed(t, 'Measured, in mm', target.value);
-  if ('min' in target && (await t.page.getByRole('textbox', { name: /^Value, in / }).count()) > 0) {
-    await t.page.getByRole('textbox', { name: /^Value, in / }).fill(String(target.min));
-    await t.pull('Record it');
+    return typed(t, 'Measured, mm', target.value);
+  if ('min' in target && (await t.page.getByRole('textbox', { name: /^Value, / }).count()) > 0) {
+    await t.page.getByRole('textbox', { name: /^Value, / }).fill(String(target.min));
+    await t.pull('Record');
     return true;
   }
   if (!fallback || !('value' in target)) return false;
@@ -261,7 +254,7 @@ async function knowsStage(t: Technician, { target, fallback }: Stage): Promise<b
 
 async function leadPasses(t: Technician): Promise<boolean> {
   await t.tap(/^Ask the lead$/);
-  await t.field('PIN of Ines Corte', '2580');
-  await t.pull(/^It is as it should be$/);
+  await t.field('Ines Corte’s PIN', '2580');
+  await t.pull(/^Passed$/);
   return true;
 }

@@ -13,7 +13,7 @@ async function beginSheet(t: Technician): Promise<void> {
   })) {
     await t.page.getByRole('textbox', { name, exact: true }).fill(text);
   }
-  await t.button('Begin').click();
+  await t.button('Create draft').click();
   await expect(t.tab('Line')).toBeVisible();
 }
 
@@ -63,8 +63,8 @@ test(
     await t.choose('radio', 'again');
     await t.choose('radio', 'clean and dry');
     await t.tab('Line').click();
-    await t.field('Shorthand', '34 × M6×1 8.8 reusable, dry, as listed: 7 N·m; 9 N·m');
-    await t.button('Take it over').click();
+    await t.field('Shorthand line', '34 × M6×1 8.8 reusable, dry, as listed: 7 N·m; 9 N·m');
+    await t.button('Use this line').click();
     await t.tab('About').click();
     for (const [name, text] of Object.entries({
       Publisher: 'Belmaro (invented)',
@@ -74,7 +74,7 @@ test(
       await t.field(name, text);
     await t.page.getByRole('textbox', { name: 'Title', exact: true }).fill('BV48 pages');
     await t.page.getByRole('textbox', { name: 'Revision', exact: true }).fill('1');
-    await t.choose('checkbox', 'made up for demonstration');
+    await t.choose('checkbox', 'invented for demo');
     await t.tab(/^Ready/).click();
     await t.button('Approve as revision A').click();
     await expect(t.page.getByRole('heading', { name: 'Oil pan, BV48' })).toBeVisible();
@@ -89,11 +89,11 @@ test(
     await t.button('Start tightening').click();
     await expect.poll(async () => (await house.events()).map((e) => e.type)).toEqual(['started']);
     await t.tap(/^They are in|^34 |^In, /);
-    await t.tap(/^Wrench/);
-    await t.tap('It is set');
-    await expect(t.page.getByRole('main')).toContainText('1st of 34');
+    await t.tap(/^Torque wrench/);
+    await t.tap('Wrench is set');
+    await expect(t.page.getByRole('main')).toContainText('1 of 34');
     await t.pull('Clicked');
-    await expect(t.page.getByRole('main')).toContainText('2nd of 34');
+    await expect(t.page.getByRole('main')).toContainText('2 of 34');
   },
 );
 
@@ -103,13 +103,13 @@ test('a draft survives a tab that crashes, goes back a step at a time, and is on
 }) => {
   await t.signIn('Ines Corte');
   await beginSheet(t);
-  await t.field('Shorthand', '8 × M8×1.25 8.8 reusable, dry, cross: 10 N·m; 24 N·m');
-  await t.button('Take it over').click();
+  await t.field('Shorthand line', '8 × M8×1.25 8.8 reusable, dry, cross: 10 N·m; 24 N·m');
+  await t.button('Use this line').click();
   await t.settled('saved');
   await context.setOffline(true);
   await t.tab('About').click();
   await t.field('Publisher', 'Belmaro, typed off-line');
-  await t.settled('kept on this device');
+  await t.settled('saved on this device');
   const address = t.page.url();
   await t.page.evaluate(() => undefined);
   await t.page.close({ runBeforeUnload: false });
@@ -123,10 +123,8 @@ test('a draft survives a tab that crashes, goes back a step at a time, and is on
   await context.setOffline(false);
   await again.settled('saved');
   await again.page.goto(`${again.house.url}/library`);
-  await expect(
-    again.page.getByRole('link', { name: 'Open the draft of Oil pan, BV48' }),
-  ).toBeVisible();
-  await expect(again.page.getByText('On this device only')).toHaveCount(0);
+  await expect(again.page.getByRole('link', { name: 'Open draft Oil pan, BV48' })).toBeVisible();
+  await expect(again.page.getByText('Only on this device')).toHaveCount(0);
 });
 
 test(
@@ -146,7 +144,7 @@ test(
     for (let i = 1; i <= 8; i += 1)
       await t.page.mouse.move(box.x + 0.7 * box.width, box.y + (0.4 + i * 0.025) * box.height);
     await t.page.mouse.up();
-    await t.choose('radio', 'Choose');
+    await t.choose('radio', 'Select');
     await t.choose('checkbox', '2');
     const y = t.page.getByRole('textbox', { name: 'y, mm up' });
     const dragged = Number(await y.inputValue());
@@ -172,10 +170,10 @@ test(
   async ({ technician: t }) => {
     await t.signIn('Ines Corte');
     await beginSheet(t);
-    await t.field('Shorthand', '10 × M10×1.5 10.9 new, oiled: 27 Nm; 50 somethings');
+    await t.field('Shorthand line', '10 × M10×1.5 10.9 new, oiled: 27 Nm; 50 somethings');
     await expect(t.page.getByText(/^▲ At \d+:/).first()).toBeVisible();
-    await t.field('Shorthand', '4 × M6×1 8.8 reusable, dry: 90 N·m');
-    await t.button('Take it over').click();
+    await t.field('Shorthand line', '4 × M6×1 8.8 reusable, dry: 90 N·m');
+    await t.button('Use this line').click();
     await t.tab('Stages').click();
     await expect(t.page.getByText(/^▲ .*(inch|lbf·in|unit|yield)/i).first()).toBeVisible();
   },

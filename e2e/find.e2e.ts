@@ -17,13 +17,13 @@ test('from Today to the right one of two look-alikes, in at most five touches an
     t.page.getByRole('link', { name: 'Open Cylinder head, Brenna 2.0, rev C' }).click(),
   );
   await expect(t.page.getByRole('heading', { name: 'Cylinder head, Brenna 2.0' })).toBeVisible();
-  await expect(t.page.getByText('Which bolt is in your hand?')).toBeVisible();
+  await expect(t.page.getByText('Which bolt do you have?')).toBeVisible();
   // The bolt in the hand is the other one.
   await act(() => t.page.getByRole('link', { name: '12-point head, M11' }).click());
   await expect(
     t.page.getByRole('heading', { name: 'Cylinder head, Brenna 2.0, early' }),
   ).toBeVisible();
-  await expect(t.page.getByText('used again if short enough, at most 139.5 mm long')).toBeVisible();
+  await expect(t.page.getByText('reused if within length, max length 139.5 mm')).toBeVisible();
   expect(acts).toBeLessThanOrEqual(5);
 });
 
@@ -46,8 +46,8 @@ test(
     await t.button('Sheets for TF25').click();
     await t.page.getByRole('link', { name: 'Open Pressure plate, TF25, rev B' }).click();
     await expect(t.page.getByRole('heading', { name: 'Another source disagrees' })).toBeVisible();
-    await expect(t.page.getByText('2.3 times lower; the joint stays slack')).toBeVisible();
-    await t.button('Pin it').click();
+    await expect(t.page.getByText('56% lower; the joint stays loose')).toBeVisible();
+    await t.button('Pin').click();
     await t.page.getByRole('link', { name: 'Back to Find' }).click();
     await expect(t.page.getByRole('heading', { name: 'Pinned' })).toBeVisible();
   },
@@ -61,25 +61,25 @@ test(
     /** With a sheet seen here, so that what is at hand is known to be on the screen. */
     const find = async (): Promise<void> => {
       await t.page.goto(`${house.url}/sheets/brenna-2-0-head/C`);
-      await expect(t.button('Pin it')).toBeVisible();
+      await expect(t.button('Pin')).toBeVisible();
       await t.page.getByRole('link', { name: 'Back to Find' }).click();
-      await expect(t.page.getByRole('heading', { name: 'Seen last' })).toBeVisible();
+      await expect(t.page.getByRole('heading', { name: 'Recently viewed' })).toBeVisible();
     };
     const account = async (): Promise<void> => {
       await t.page.goto(house.url);
-      await t.page.getByRole('link', { name: 'Account of Ines Corte' }).click();
+      await t.page.getByRole('link', { name: 'Account: Ines Corte' }).click();
     };
     await t.signIn('Ines Corte');
     await t.page.goto(`${house.url}/sheets/bv48-damper/B`);
-    await t.button('Pin it').click();
-    await expect(t.button('Unpin it')).toBeVisible();
+    await t.button('Pin').click();
+    await expect(t.button('Unpin')).toBeVisible();
     await account();
-    await t.button('Work at Tern Street').click();
+    await t.button('Switch to Tern Street').click();
     await expect(t.page.getByText('Tern Street', { exact: true })).toBeVisible();
     await find();
     await expect(pinned).toHaveCount(0);
     await account();
-    await t.button('Work at Halden Quay Motor Works').click();
+    await t.button('Switch to Halden Quay Motor Works').click();
     await expect(t.page.getByText('Halden Quay Motor Works', { exact: true })).toBeVisible();
     await find();
     await expect(pinned).toBeVisible();
@@ -91,7 +91,7 @@ test(
 );
 
 test(
-  'what was seen opens off-line, and a superseded sheet says by what',
+  'what was seen opens offline, and a superseded sheet says by what',
   { tag: '@long' },
   async ({ technician: t, house, context }) => {
     await t.signIn();

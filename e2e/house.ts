@@ -156,12 +156,12 @@ export class Technician {
   async startHead(): Promise<void> {
     await this.openOrder('2417');
     await this.button('Tighten cylinder head').click();
-    await this.choose('radio', 'hexagon head, M10');
+    await this.choose('radio', 'hex head, M10');
     await this.button('Start tightening').click();
-    await this.tap('10 new ones are in, by hand');
+    await this.tap('10 new ones in, by hand');
     await this.tap(/^Wrench 3/);
-    await this.tap('It is set');
-    await expect(this.button('It turned')).toBeVisible();
+    await this.tap('Wrench is set');
+    await expect(this.button('Moved')).toBeVisible();
   }
 
   /** As long as a hand needs: the screen ignores a tap that came too soon to be meant for it. */
@@ -216,7 +216,7 @@ export class Technician {
   /** What the hand's panel says now: place, round, value. */
   async where(): Promise<string> {
     return (await this.page.getByRole('main').innerText()).replace(
-      /(off-line, )?\d+ to send|saved/g,
+      /(offline, )?\d+ to send|saved/g,
       '',
     );
   }
@@ -227,27 +227,27 @@ export class Technician {
 
   /** 27 N·m: everything moves once, then everything holds. */
   async settle(): Promise<void> {
-    await this.pulls('It turned', 10);
-    await this.pulls('It did not turn', 10);
+    await this.pulls('Moved', 10);
+    await this.pulls('Didn’t move', 10);
   }
 
   async snug(): Promise<void> {
     await this.tap(/^Wrench 2/);
-    await this.tap('It is set');
+    await this.tap('Wrench is set');
     await this.pulls('Clicked', 10);
   }
 
   async toFirstAngle(): Promise<void> {
-    await this.tap('10 stripes are on');
-    await this.tap('Angle gauge');
-    await this.tap('Yes, +75° each');
+    await this.tap('All 10 marked');
+    await this.tap('Torque angle gauge');
+    await this.tap('Start +75°');
     await expect(this.button('Turned 75° by gauge')).toBeVisible();
   }
 
   async angles(): Promise<void> {
     await this.toFirstAngle();
     await this.pulls('Turned 75° by gauge', 10);
-    await this.tap('Yes, +65° each');
+    await this.tap('Start +65°');
     await this.pulls('Turned 65° by gauge', 10);
   }
 

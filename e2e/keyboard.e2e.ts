@@ -47,11 +47,11 @@ test('the whole run by keyboard and pedal, from signing in to the record', async
   await keyboard.press(' ');
   await reach(/Start tightening/);
   await keyboard.press('Enter');
-  await expect(t.button('10 new ones are in, by hand')).toBeVisible();
+  await expect(t.button('10 new ones in, by hand')).toBeVisible();
   await press('Enter');
   await reach(/^Wrench 3/);
   await keyboard.press('Enter');
-  await expect(page.getByText('Set the wrench')).toBeVisible();
+  await expect(page.getByText('Set the torque wrench')).toBeVisible();
   await press('Enter');
   for (const key of [
     'Enter',
@@ -71,26 +71,26 @@ test('the whole run by keyboard and pedal, from signing in to the record', async
   await press('Backspace');
   await reach(/It was not turned/);
   await keyboard.press('Enter');
-  await expect(page.getByText('9th of 10')).toBeVisible();
+  await expect(page.getByText('9 of 10')).toBeVisible();
   for (let i = 0; i < 2; i += 1) await press('PageUp');
   await reach(/^Wrench 2/);
   await keyboard.press('Enter');
-  await expect(page.getByText('Set the wrench')).toBeVisible();
+  await expect(page.getByText('Set the torque wrench')).toBeVisible();
   await press('PageDown');
   for (let i = 0; i < 10; i += 1) await press('PageDown');
   await press('Enter');
-  await reach(/Angle gauge/);
+  await reach(/Torque angle gauge/);
   await keyboard.press('Enter');
-  await expect(page.getByText('Now by angle')).toBeVisible();
+  await expect(page.getByText('Now the angle stage')).toBeVisible();
   await press('Enter');
   for (let i = 0; i < 10; i += 1) await press('Enter');
   await press('Enter');
   for (let i = 0; i < 10; i += 1) await press(' ');
   await press('Enter');
-  await reach(/See the record/);
+  await reach(/View record/);
   await keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Complete' })).toBeVisible();
-  await expect(page.getByText('taken back: not turned')).toBeVisible();
+  await expect(page.getByText('undone: not turned')).toBeVisible();
 });
 
 test('a key that is held down confirms one bolt, not all of them', async ({

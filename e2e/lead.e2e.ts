@@ -4,10 +4,10 @@ import { expect, test, type Technician } from './house';
 async function toFirstWrench(t: Technician): Promise<void> {
   await t.openOrder('2417');
   await t.button('Tighten cylinder head').click();
-  await t.choose('radio', 'hexagon head, M10');
+  await t.choose('radio', 'hex head, M10');
   await t.button('Start tightening').click();
-  await t.tap('10 new ones are in, by hand');
-  await expect(t.page.getByText('Wrench 4, digital was in calibration until')).toBeVisible();
+  await t.tap('10 new ones in, by hand');
+  await expect(t.page.getByText('Wrench 4, digital: calibration expired')).toBeVisible();
 }
 
 test(
@@ -17,15 +17,15 @@ test(
     await t.signIn();
     await toFirstWrench(t);
     await t.tap('Ask the lead: Wrench 4, digital');
-    await t.field('Why', 'Checked against wrench 2 this morning.');
-    await t.field('PIN of Ines Corte', '1111');
-    await t.tap('Allow it');
-    await expect(t.page.getByText('That is not Ines Corte’s PIN.')).toBeVisible();
-    await t.field('PIN of Ines Corte', '2580');
-    await t.tap('Allow it');
+    await t.field('Reason', 'Checked against wrench 2 this morning.');
+    await t.field('Ines Corte’s PIN', '1111');
+    await t.tap('Approve');
+    await expect(t.page.getByText('That isn’t Ines Corte’s PIN.')).toBeVisible();
+    await t.field('Ines Corte’s PIN', '2580');
+    await t.tap('Approve');
     await t.tap(/^Wrench 4, digital/);
-    await t.tap('It is set');
-    await expect(t.button('It turned')).toBeVisible();
+    await t.tap('Wrench is set');
+    await expect(t.button('Moved')).toBeVisible();
     await t.expectSaved();
     const events = await house.events();
     const used = events.find((e) => e.type === 'used');
@@ -36,7 +36,7 @@ test(
     });
     const run = events[0]?.run ?? '';
     await t.page.goto(`${house.url}/runs/${run}/record`);
-    await expect(t.page.getByText(/Ines Corte allowed: wrench/)).toBeVisible();
+    await expect(t.page.getByText(/Ines Corte approved: torque wrench/)).toBeVisible();
   },
 );
 
@@ -47,27 +47,27 @@ test(
     await t.signIn();
     await toFirstWrench(t);
     await t.tap('Ask the lead: Wrench 4, digital');
-    await t.tap(/^The lead is not here: go on/);
-    await t.tap('It is set');
-    await t.pull('It turned');
+    await t.tap(/^Lead isn’t here: continue/);
+    await t.tap('Wrench is set');
+    await t.pull('Moved');
     await t.expectSaved();
     const lead = t.on(await browser.newPage());
     await lead.signIn('Ines Corte');
-    await expect(lead.page.getByText('1 part not here · 1 thing waits for the lead')).toBeVisible();
-    await lead.button('Look at it, RO 2417').click();
-    await expect(lead.page.getByText('1 thing waits for your word')).toBeVisible();
-    await lead.field('Why', 'Seen its last certificate.');
-    await lead.tap(/^Allow it/);
-    await expect(lead.page.getByText('Said. Whoever holds the run takes it in.')).toBeVisible();
+    await expect(lead.page.getByText('1 part not here · 1 item needs lead approval')).toBeVisible();
+    await lead.button('View, RO 2417').click();
+    await expect(lead.page.getByText('1 item needs your approval')).toBeVisible();
+    await lead.field('Reason', 'Seen its last certificate.');
+    await lead.tap(/^Approve/);
+    await expect(lead.page.getByText('Sent. The technician’s device picks it up.')).toBeVisible();
     await lead.page.close();
     await expect
       .poll(async () => {
         await t.page.clock.fastForward(9000);
-        return t.page.getByText('Ines Corte: allows what happened').count();
+        return t.page.getByText('Ines Corte: approves deviation').count();
       })
       .toBe(1);
-    await t.tap('Take it in');
-    await expect(t.page.getByText('Ines Corte: allows what happened')).toHaveCount(0);
+    await t.tap('Accept');
+    await expect(t.page.getByText('Ines Corte: approves deviation')).toHaveCount(0);
     await t.expectSaved();
     const [order] = (
       await t.house.admin.query<{ asks: number }>(
@@ -85,12 +85,12 @@ test(
     await t.signIn();
     await t.openOrder('2417');
     await t.button('Tighten cylinder head').click();
-    await t.choose('radio', 'hexagon head, M10');
+    await t.choose('radio', 'hex head, M10');
     await t.button('Start tightening').click();
     await t.tap('Used ones: ask the lead');
-    await expect(t.button('Allow it')).toBeDisabled();
-    await t.field('PIN of Ines Corte', '2580');
-    await t.tap('Allow it');
+    await expect(t.button('Approve')).toBeDisabled();
+    await t.field('Ines Corte’s PIN', '2580');
+    await t.tap('Approve');
     await t.tap('In, each in its own hole');
     await expect(t.page.getByText('Tool for 27 N·m')).toBeVisible();
     await t.expectSaved();
@@ -104,17 +104,17 @@ test(
   async ({ technician: t, house }) => {
     await t.signIn();
     await toFirstWrench(t);
-    await t.tap('With a crowfoot or offset');
+    await t.tap('Use a crowfoot or offset adapter');
     await t.choose('radio', 'Crowfoot 13 mm');
     await expect(t.page.getByRole('img', { name: /adapter 38 mm/ })).toBeVisible();
     // 27 N·m × 280 / (280 + 38) = 23.77, to the nearest half.
     await expect(t.button(/^Wrench 1/)).toContainText('set to 24 N·m');
-    await t.choose('radio', 'square: changes nothing');
+    await t.choose('radio', 'at 90°: no change');
     await expect(t.button(/^Wrench 1/)).toContainText('set to 27 N·m');
-    await t.choose('radio', 'straight ahead');
+    await t.choose('radio', 'straight');
     await t.tap(/^Wrench 1/);
     await expect(t.page.getByText('Wrench 1, 10–60 N·m with Crowfoot 13 mm at 0°')).toBeVisible();
-    await t.tap('It is set');
+    await t.tap('Wrench is set');
     await t.expectSaved();
     expect((await house.events()).find((e) => e.type === 'wrenchSet')?.payload).toMatchObject({
       setting: { value: 24, unit: 'N.m' },
@@ -130,12 +130,12 @@ test(
     await t.page.goto(`${house.url}/account`);
     await t.field('New PIN, 4 to 8 digits', '1234');
     await t.field('Your password', 'witness-mark');
-    await t.button('Set the PIN').click();
+    await t.button('Set PIN').click();
     await expect(
-      t.page.getByText('A PIN is 4 to 8 digits, not all the same and not in a row.'),
+      t.page.getByText('A PIN has 4 to 8 digits, not all the same and not in a row.'),
     ).toBeVisible();
     await t.field('New PIN, 4 to 8 digits', '4071');
-    await t.button('Set the PIN').click();
-    await expect(t.page.getByText('The PIN is set.')).toBeVisible();
+    await t.button('Set PIN').click();
+    await expect(t.page.getByText('PIN set.')).toBeVisible();
   },
 );

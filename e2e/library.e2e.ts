@@ -23,7 +23,7 @@ test(
     await openLibrary(t);
     const [download] = await Promise.all([
       t.page.waitForEvent('download'),
-      t.button('Export the library as JSON').click(),
+      t.button('Export library (JSON)').click(),
     ]);
     const file = fs.readFileSync((await download.path()) ?? '', 'utf8');
     const { sheets } = JSON.parse(file) as {
@@ -32,13 +32,13 @@ test(
     expect(sheets.length).toBeGreaterThan(20);
 
     await choose(t, 'cut-off.json', file.slice(0, 5000));
-    await expect(t.page.getByRole('alert')).toContainText('it stops in the middle');
-    await expect(t.page.getByRole('alert')).toContainText('Nothing was written');
+    await expect(t.page.getByRole('alert')).toContainText('the file is cut off');
+    await expect(t.page.getByRole('alert')).toContainText('Nothing was imported');
 
     await choose(t, 'same.json', file);
-    await expect(t.page.getByText(`${sheets.length} the same, nothing to do`)).toBeVisible();
+    await expect(t.page.getByText(`${sheets.length} unchanged`)).toBeVisible();
     await expect(
-      t.page.getByText('There is nothing to import: everything in it is here already.'),
+      t.page.getByText('Nothing to import: every sheet in this file is already here.'),
     ).toBeVisible();
     await t.button('Cancel').click();
 
@@ -58,11 +58,11 @@ test(
     );
     await expect(t.page.getByText('3 new')).toBeVisible();
     await expect(t.page.getByText('sheet 4, Fresh', { exact: false })).toBeVisible();
-    await t.button('Import 3, leave out 1').click();
-    await expect(t.page.getByText('3 sheets are in')).toBeVisible();
-    await expect(t.page.getByRole('link', { name: /^Open the draft of Fresh/ })).toHaveCount(3);
-    await t.button('Approve all 3 from files').click();
-    await expect(t.page.getByText('Nobody is writing a sheet.')).toBeVisible();
+    await t.button('Import 3, skip 1').click();
+    await expect(t.page.getByText('3 sheets imported')).toBeVisible();
+    await expect(t.page.getByRole('link', { name: /^Open draft Fresh/ })).toHaveCount(3);
+    await t.button('Approve all 3 imported sheets').click();
+    await expect(t.page.getByText('No drafts.')).toBeVisible();
   },
 );
 
@@ -98,7 +98,7 @@ test('off-line the whole library is searched on the device, also sheets that wer
   await context.setOffline(true);
   await t.page.getByRole('searchbox').fill('sprial exhast qn47');
   await expect(
-    t.page.getByText(/^Off-line: found among the \d+ sheets on this device\.$/),
+    t.page.getByText(/^Offline: searching the \d+ sheets on this device\.$/),
   ).toBeVisible();
   await t.page
     .getByRole('link', { name: /^Open Exhaust manifold/ })
@@ -115,12 +115,12 @@ test(
     await t.button('Find a sheet').click();
     const box = t.page.getByRole('searchbox');
     await box.fill('ZZ9BREN20H000241');
-    await expect(t.page.getByText('A vehicle number has 17 characters; this has 16')).toBeVisible();
+    await expect(t.page.getByText('A VIN has 17 characters; this has 16')).toBeVisible();
     await box.fill('ZZ9BREN20H000O417');
-    await expect(t.page.getByText('A vehicle number has no I, O or Q')).toBeVisible();
+    await expect(t.page.getByText('A VIN has no I, O or Q')).toBeVisible();
     await box.fill('zz9bren20h0002417');
     await expect(t.page.getByText(/^Ostrel Brenna 2.0, OB20/)).toBeVisible();
-    await expect(t.page.getByText(/Its check digit does not fit/)).toBeVisible();
+    await expect(t.page.getByText(/The check digit doesn’t match/)).toBeVisible();
     await t.button('Show sheets for OB20').click();
     await expect(
       t.page.getByRole('link', { name: 'Open Cylinder head, Brenna 2.0, rev C' }),
@@ -139,9 +139,9 @@ test(
     await t.choose('radio', '12-point head, M11');
     await expect(t.page.getByRole('alert')).toContainText('That is “Cylinder head, Brenna 2.0');
     await expect(t.button('Start tightening')).toBeDisabled();
-    await t.button('Take that sheet for this joint').click();
+    await t.button('Use that sheet for this joint').click();
     await expect(
-      t.page.getByText('The vehicle was built outside this sheet’s dates'),
+      t.page.getByText('This vehicle’s build date is outside the sheet’s range'),
     ).toBeVisible();
     await t.button('Start tightening').click();
     await expect
@@ -150,7 +150,7 @@ test(
     const [started, answered] = await house.events();
     expect(started?.payload).toMatchObject({ sheet: 'brenna-2-0-head-early' });
     expect(answered?.payload).toEqual({
-      question: 'Which bolt is in your hand?',
+      question: 'Which bolt do you have?',
       answer: '12-point head, M11',
     });
   },
@@ -175,11 +175,9 @@ test.describe(() => {
         .getByRole('link', { name: /^Open Exhaust manifold/ })
         .first()
         .click();
-      await expect(
-        t.page.getByText('This part of the app is not on this device yet'),
-      ).toBeVisible();
+      await expect(t.page.getByText('This screen isn’t on this device yet')).toBeVisible();
       await t.page.unroute(away);
-      await t.button('Load again').click();
+      await t.button('Reload').click();
       await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
       await t.button('Find a sheet').click();
       await t.page.getByRole('searchbox').fill('spiral exhaust qn47');

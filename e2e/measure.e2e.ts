@@ -7,13 +7,13 @@ test(
     await t.signIn();
     await t.openOrder('2417');
     await t.button('Measure').click();
-    await t.choose('radio', 'Flatness by straight-edge');
-    await t.field('What it is, and where', 'Cylinder head, gasket face');
-    await t.field('Instrument', 'Straight-edge and leaves');
+    await t.choose('radio', 'Flatness with straightedge');
+    await t.field('Part and place', 'Cylinder head, gasket face');
+    await t.field('Gauge used', 'Straight-edge and leaves');
     await t.field('Over the whole face', '0.05');
     await t.field('Per length of', '100');
     await t.field('Within that length', '0,05');
-    await expect(t.button('Keep this measurement')).toBeDisabled();
+    await expect(t.button('Save measurement')).toBeDisabled();
     const places = [
       ['0', '0', '0.02'],
       ['200', '0,05', '0,06'],
@@ -21,23 +21,23 @@ test(
     ];
     for (const [i, [at = '', enters = '', not = '']] of places.entries()) {
       await t.field('place along it', at);
-      await t.field('leaf that enters', enters);
-      await t.field('leaf that does not', not);
+      await t.field('blade that fits', enters);
+      await t.field('blade that doesn’t', not);
       if (i < 2) await t.button('Next place').click();
     }
-    await expect(t.page.getByText('“two” is not a number.')).toBeVisible();
+    await expect(t.page.getByText('“two” isn’t a number.')).toBeVisible();
     // A closed tab takes nothing of it.
     await t.page.reload();
-    await expect(t.page.getByText('What you measured here before is still there.')).toBeVisible();
-    await t.field('leaf that does not', '0.02');
+    await expect(t.page.getByText('Your earlier readings are still here.')).toBeVisible();
+    await t.field('blade that doesn’t', '0.02');
     await expect(
-      t.page.getByText('too close to tell: measure again, or with a better instrument'),
+      t.page.getByText('too close to call: measure again or use a better gauge'),
     ).toBeVisible();
-    await expect(t.page.getByText('9 places not measured yet')).toBeVisible();
+    await expect(t.page.getByText('9 places left')).toBeVisible();
     await expect(
-      t.page.getByRole('img', { name: 'Flatness by straight-edge: 3 of 12 places measured' }),
+      t.page.getByRole('img', { name: 'Flatness with straightedge: 3 of 12 places measured' }),
     ).toBeVisible();
-    await t.button('Keep this measurement').click();
+    await t.button('Save measurement').click();
     await expect(t.page.getByText(/long A: 200 \/ 0.05 \/ 0.06/)).toBeVisible();
     await expect
       .poll(() =>
@@ -46,9 +46,9 @@ test(
           .then((r) => r.rows.length),
       )
       .toBe(1);
-    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+    await t.page.getByRole('link', { name: 'Back to repair order' }).click();
     await expect(
-      t.page.getByText('Measured: Cylinder head, gasket face: to be measured again'),
+      t.page.getByText('Measured: Cylinder head, gasket face: measure again'),
     ).toBeVisible();
   },
 );
@@ -60,10 +60,10 @@ test(
     await t.signIn();
     await t.openOrder('2417');
     await t.button('Measure').click();
-    await t.choose('radio', 'Wear, one against the others');
+    await t.choose('radio', 'Wear, compared side by side');
     await t.choose('radio', 'inches');
-    await t.field('What it is, and where', 'Cam lobes');
-    await t.field('Instrument', 'Micrometer');
+    await t.field('Part and place', 'Cam lobes');
+    await t.field('Gauge used', 'Micrometer');
     for (const [i, lobe] of [
       '1.496',
       '1.496',
@@ -77,17 +77,15 @@ test(
       await t.field('measured', lobe);
       if (i < 7) await t.button('Next place').click();
     }
-    await expect(
-      t.page.getByText('Look at 2 out again: a slip of the point or the unit?'),
-    ).toBeVisible();
-    await expect(t.button('Keep this measurement')).toBeDisabled();
+    await expect(t.page.getByText('Check 2 out. Wrong decimal point or unit?')).toBeVisible();
+    await expect(t.button('Save measurement')).toBeDisabled();
     await t.page.getByRole('radio', { name: /^2 out/ }).click();
     await t.field('measured', '1.433');
     await expect(
       t.page.getByText(/2 out · 1\.433 in · unlike the others: look at it again/),
     ).toBeVisible();
     await t.choose('radio', 'look further');
-    await t.button('Keep this measurement').click();
+    await t.button('Save measurement').click();
     await expect(t.page.getByText('What is done about it: look further')).toBeVisible();
     await expect
       .poll(() =>

@@ -9,14 +9,14 @@ test('a double tap confirms once, and a tap that came too soon asks back', async
   // From here on the time is the test's: however slow the machine, the second tap comes 800 ms
   // after the first.
   await t.stopClock();
-  await t.button('It turned').dblclick();
-  await t.soon('2nd of 10');
+  await t.button('Moved').dblclick();
+  await t.soon('2 of 10');
   await t.page.clock.runFor(800);
-  await t.button('It turned').click();
+  await t.button('Moved').click();
   await t.soon('That was quick. Is bolt 2 really done?');
   await t.page.clock.resume();
   await t.button('No, not yet').click();
-  await expect(t.page.getByText('2nd of 10')).toBeVisible();
+  await expect(t.page.getByText('2 of 10')).toBeVisible();
   await t.expectSaved();
   expect((await house.events()).filter((e) => e.type === 'pulled')).toHaveLength(1);
 });
@@ -26,13 +26,13 @@ test('a first torque that did not turn is looked at before it counts', async ({
 }) => {
   await t.signIn();
   await t.startHead();
-  await t.tap('It did not turn');
-  await expect(t.page.getByText('Bolt 1 did not turn at its first torque')).toBeVisible();
-  await t.button('Ask again').click();
-  await expect(t.page.getByText('1st of 10')).toBeVisible();
-  await t.tap('It did not turn');
-  await t.tap('I looked: it is seated as it should be');
-  await expect(t.page.getByText('2nd of 10')).toBeVisible();
+  await t.tap('Didn’t move');
+  await expect(t.page.getByText('Bolt 1 didn’t turn on the first torque')).toBeVisible();
+  await t.button('Back').click();
+  await expect(t.page.getByText('1 of 10')).toBeVisible();
+  await t.tap('Didn’t move');
+  await t.tap('I checked: it’s seated correctly');
+  await expect(t.page.getByText('2 of 10')).toBeVisible();
 });
 
 test(
@@ -46,45 +46,45 @@ test(
     await t.toFirstAngle();
     await t.pull('Turned 75° by gauge');
     await t.button('Go back').click();
-    await t.button('It was not turned: ask again').click();
-    await expect(t.page.getByText('1st of 10')).toBeVisible();
+    await t.button('Not turned: do it again').click();
+    await expect(t.page.getByText('1 of 10')).toBeVisible();
     await t.pull('Turned 75° by gauge');
     await t.button('Go back').click();
-    await t.button('It was turned by another angle').click();
-    await t.page.getByRole('textbox', { name: 'Turned by, in degrees' }).fill('60,5');
-    await t.button('Record it').click();
+    await t.button('Turned by a different angle').click();
+    await t.page.getByRole('textbox', { name: 'Angle turned, degrees' }).fill('60,5');
+    await t.button('Record').click();
     // Never the whole angle again: only what is missing.
     await expect(t.button('Turned 14.5° by gauge')).toBeVisible();
     await expect(t.page.getByText('60.5° turned so far')).toBeVisible();
     await t.pull('Turned 14.5° by gauge');
-    await expect(t.page.getByText('2nd of 10')).toBeVisible();
+    await expect(t.page.getByText('2 of 10')).toBeVisible();
 
-    await t.button('Something is wrong').click();
-    await t.button('It broke').click();
-    await expect(t.page.getByText('It broke: bolt 2')).toBeVisible();
+    await t.button('Report a problem').click();
+    await t.button('Broke').click();
+    await expect(t.page.getByText('Broke: bolt 2')).toBeVisible();
     await expect(
       t.page.getByText(
-        'Centre it through a guide with 3 mm; extractor at most 6 mm; above 8.1 mm the drill is in the thread.',
+        'Center it with 3 mm through a guide. Extractor at most 6 mm. Above 8.1 mm the drill cuts the thread.',
       ),
     ).toBeVisible();
-    await t.tap('New one in, by hand');
+    await t.tap('New bolt in, by hand');
     // Both wrenches still stand at their numbers: nothing is set again.
-    await expect(t.page.getByText('the new one catches up alone')).toBeVisible();
-    await t.pull('It turned');
-    await t.pull('It did not turn');
+    await expect(t.page.getByText('new bolt catches up alone')).toBeVisible();
+    await t.pull('Moved');
+    await t.pull('Didn’t move');
     await t.pull('Clicked');
     // Beside a new one the load has changed: its neighbours' stripes are looked at before it gets
     // its angle.
-    await t.tap('None has moved');
-    await t.tap('The stripe is on');
-    await t.button('Other angle').click();
-    await t.page.getByRole('textbox', { name: 'Turned by, in degrees' }).fill('ninety');
-    await t.button('Record it').click();
-    await expect(t.page.getByText('“ninety” is not a number.')).toBeVisible();
-    await t.page.getByRole('textbox', { name: 'Turned by, in degrees' }).fill('83');
-    await t.button('Record it').click();
-    await expect(t.page.getByText('3rd of 10')).toBeVisible();
-    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+    await t.tap('None moved');
+    await t.tap('Marked');
+    await t.button('Different angle').click();
+    await t.page.getByRole('textbox', { name: 'Angle turned, degrees' }).fill('ninety');
+    await t.button('Record').click();
+    await expect(t.page.getByText('“ninety” isn’t a number.')).toBeVisible();
+    await t.page.getByRole('textbox', { name: 'Angle turned, degrees' }).fill('83');
+    await t.button('Record').click();
+    await expect(t.page.getByText('3 of 10')).toBeVisible();
+    await t.page.getByRole('link', { name: 'Back to repair order' }).click();
     await t.button('Tightened values').click();
     await expect(t.page.getByRole('heading', { name: 'Deviations' })).toBeVisible();
     await expect(t.page.getByText(/Bolt 2\/2 .* turned past its window/)).toBeVisible();
@@ -97,13 +97,13 @@ test(
   async ({ technician: t }) => {
     await t.signIn();
     await t.startHead();
-    await t.pulls('It turned', 2);
+    await t.pulls('Moved', 2);
     await t.button('Pause').click();
     await expect(
       t.page.getByText(/Last: bolt 2, 27 N·m until settled\. Next: bolt 3/),
     ).toBeVisible();
-    await t.tap('Carry on');
-    await expect(t.page.getByText('3rd of 10')).toBeVisible();
+    await t.tap('Resume');
+    await expect(t.page.getByText('3 of 10')).toBeVisible();
   },
 );
 
@@ -114,46 +114,50 @@ test('another device looks on, takes over, looks at every stripe, and the first 
 }) => {
   await t.signIn();
   await t.startHead();
-  await t.pulls('It turned', 2);
+  await t.pulls('Moved', 2);
   await t.expectSaved();
   const mei = await aSecondDevice(context, house);
   await mei.signIn('Mei Sandoval');
-  await mei.tap('Look at it, RO 2417');
-  await expect(mei.page.getByText('Jonah Pike holds this run on another device.')).toBeVisible();
+  await mei.tap('View, RO 2417');
+  await expect(
+    mei.page.getByText('Jonah Pike is working on this job on another device.'),
+  ).toBeVisible();
   // What comes next there is said here, as it is there.
-  await expect(mei.page.getByText(/^Next there: /)).toBeVisible();
+  await expect(mei.page.getByText(/^Next on that device: /)).toBeVisible();
   // Looking on, the map still says what happened to each.
   const told = mei.page.getByRole('heading', { name: /^What happened to bolt/ });
   await mei.tapMap(told);
   await expect(told).toBeVisible();
-  await expect(mei.button('Correct the last one')).toHaveCount(0);
-  await mei.button('Back to the work').click();
+  await expect(mei.button('Change last entry')).toHaveCount(0);
+  await mei.button('Back to the job').click();
   await mei.tap('Take over here');
-  await expect(mei.page.getByText('Look at every stripe')).toBeVisible();
+  await expect(mei.page.getByText('Check which bolts are done')).toBeVisible();
   for (let bolt = 1; bolt <= 10; bolt += 1) {
     await mei.page
       .getByRole('group', { name: `bolt ${bolt}`, exact: true })
       .getByRole('button', { name: bolt <= 2 ? 'turned' : 'not turned', exact: true })
       .click();
   }
-  await mei.tap('That is what I see');
-  await mei.tap('It is set');
-  await expect(mei.page.getByText('3rd of 10')).toBeVisible();
-  await mei.pull('It turned');
+  await mei.tap('Confirm findings');
+  await mei.tap('Wrench is set');
+  await expect(mei.page.getByText('3 of 10')).toBeVisible();
+  await mei.pull('Moved');
 
-  await t.pull('It turned');
-  await expect(t.page.getByText('1 entry was not taken by the server')).toBeVisible();
+  await t.pull('Moved');
+  await expect(t.page.getByText('The server rejected 1 entry')).toBeVisible();
   await expect(
-    t.page.getByText('Another device had taken this run over before these entries arrived.'),
+    t.page.getByText('Another device took over this job before these entries arrived.'),
   ).toBeVisible();
-  await expect(t.page.getByText('Mei Sandoval holds this run on another device.')).toBeVisible();
+  await expect(
+    t.page.getByText('Mei Sandoval is working on this job on another device.'),
+  ).toBeVisible();
   await mei.expectSaved();
   // What the first device still had is kept, and asked about.
   await expect
     .poll(async () => {
       await mei.page.clock.fastForward(8000);
       return mei.page
-        .getByText(/says that 1 pull was made before the run was taken over: bolt 3/)
+        .getByText(/reports 1 pull made before this job was taken over: bolt 3/)
         .count();
     })
     .toBe(1);
@@ -170,17 +174,17 @@ test('a sign-in that runs out mid-run stops nothing: the run goes on, and what w
 }) => {
   await t.signIn();
   await t.startHead();
-  await t.pull('It turned');
+  await t.pull('Moved');
   await t.expectSaved();
   await house.admin.query('delete from session');
-  await t.pulls('It turned', 2);
+  await t.pulls('Moved', 2);
   await expect(t.page.getByRole('alert')).toContainText('Sign in to send 2 entries');
   await t.button('Sign in').click();
   await t.page.getByRole('textbox', { name: 'Name' }).fill('Jonah Pike');
   await t.page.getByRole('textbox', { name: 'Password' }).fill('witness-mark');
   await t.button('Sign in').click();
-  await t.tap('Carry on');
-  await expect(t.page.getByText('4th of 10')).toBeVisible();
+  await t.tap('Resume');
+  await expect(t.page.getByText('4 of 10')).toBeVisible();
   await t.expectSaved();
   expect((await house.events()).filter((e) => e.type === 'pulled')).toHaveLength(3);
 });
@@ -203,8 +207,8 @@ test(
     await t.signIn('Ines Corte');
     await expect(t.page.getByText('Halden Quay Motor Works')).toBeVisible();
     await expect(t.page.getByRole('link', { name: /Open RO/ })).toHaveCount(9);
-    await t.page.getByRole('link', { name: 'Account of Ines Corte' }).click();
-    await t.button('Work at Tern Street').click();
+    await t.page.getByRole('link', { name: 'Account: Ines Corte' }).click();
+    await t.button('Switch to Tern Street').click();
     await expect(t.page.getByText('Tern Street', { exact: true })).toBeVisible();
     await expect(t.page.getByRole('link', { name: /Open RO/ })).toHaveCount(1);
     await expect(t.page.getByRole('link', { name: 'Open RO 118' })).toBeVisible();
@@ -219,12 +223,10 @@ test(
     await t.page.getByRole('textbox', { name: 'Name' }).fill('Jonah Pike');
     await t.page.getByRole('textbox', { name: 'Password' }).fill('wrong');
     await t.button('Sign in').click();
-    await expect(t.page.getByRole('alert')).toContainText(
-      'Name and password do not belong together.',
-    );
+    await expect(t.page.getByRole('alert')).toContainText('Wrong name or password.');
     await t.page.getByRole('textbox', { name: 'Password' }).fill('witness-mark');
     await t.button('Sign in').click();
-    await t.page.getByRole('link', { name: 'Account of Jonah Pike' }).click();
+    await t.page.getByRole('link', { name: 'Account: Jonah Pike' }).click();
     await t.button('Sign out').click();
     await expect(t.button('Sign in')).toBeVisible();
     await t.page.reload();

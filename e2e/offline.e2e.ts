@@ -10,19 +10,19 @@ test('the network is cut mid-run, the page reloaded, the network comes back: not
     navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null),
   );
   await t.startHead();
-  await t.pulls('It turned', 3);
+  await t.pulls('Moved', 3);
   await t.expectSaved();
 
   await context.setOffline(true);
-  await t.pulls('It turned', 4);
-  await expect(t.page.getByRole('status', { name: 'off-line, 4 to send' })).toBeVisible();
-  await expect(t.page.getByText('8th of 10')).toBeVisible();
+  await t.pulls('Moved', 4);
+  await expect(t.page.getByRole('status', { name: 'offline, 4 to send' })).toBeVisible();
+  await expect(t.page.getByText('8 of 10')).toBeVisible();
 
   await t.page.reload();
-  await expect(t.page.getByText('8th of 10')).toBeVisible();
+  await expect(t.page.getByText('8 of 10')).toBeVisible();
   await expect(t.page.getByRole('status', { name: /4 to send/ })).toBeVisible();
-  await t.pulls('It turned', 3);
-  await t.pulls('It did not turn', 10);
+  await t.pulls('Moved', 3);
+  await t.pulls('Didn’t move', 10);
   await expect(t.page.getByText('Tool for 50 N·m')).toBeVisible();
 
   await context.setOffline(false);
@@ -52,7 +52,7 @@ test(
     await expect
       .poll(async () => {
         await t.page.clock.fastForward(1000);
-        return t.page.getByText('No connection to the server').count();
+        return t.page.getByText('Offline. Showing').count();
       })
       .toBe(1);
     await t.openOrder('2421');

@@ -15,9 +15,9 @@ test(
       })
       .toBe(true);
     await context.setOffline(true);
-    await driveTo(t, '3rd of 10');
+    await driveTo(t, '3 of 10');
     await t.page.reload();
-    await driveTo(t, 'All done');
+    await driveTo(t, 'All bolts done');
     await t.pull('Finish and record');
     await expect(t.page.getByRole('heading', { name: 'Finished' })).toBeVisible();
     expect((await house.events()).some((e) => e.type === 'finished')).toBe(false);

@@ -13,16 +13,16 @@ test(
     await t.field('Maker', 'Tarrow');
     await t.field('Model', 'Ridge');
     await t.field('Engine', 'tf25');
-    await t.field('Built, as 2018-03-12', '2017-5-8');
+    await t.field('Build date, e.g. 2018-03-12', '2017-5-8');
     await t.field('Odometer', '-5');
     await t.field('Concern', 'Clutch slips uphill.');
     await t.field('Customer', 'Ash');
     await t.button('Save').click();
     await expect(t.page.getByText('A VIN has no I, O or Q')).toBeVisible();
-    await expect(t.page.getByText('not below zero')).toBeVisible();
+    await expect(t.page.getByText('Enter a whole number')).toBeVisible();
     // What is wrong is mended, what was typed is still there, also after the page was closed.
     await t.page.reload();
-    await expect(t.page.getByText('What you typed here before is still there.')).toBeVisible();
+    await expect(t.page.getByText('Your earlier entries are still here.')).toBeVisible();
     await t.field('VIN', 'ZZ9 TRDG2 5F000 2409');
     await t.field('Odometer', '84.300 km');
     await t.button('Save').click();
@@ -54,38 +54,38 @@ test(
   async ({ technician: t }) => {
     await t.signIn();
     await t.openOrder('2430');
-    await t.button('Write down what was found').click();
+    await t.button('Add findings').click();
     await t.choose('radio', 'Clutch slips');
-    await t.choose('radio', 'Oil on the disc: rear crankshaft seal, gearbox input seal');
-    await t.field('What was found', 'Dry, both seals.');
+    await t.choose('radio', 'Oil on the clutch points to the rear main seal or input seal');
+    await t.field('Findings', 'Dry, both seals.');
     await t.button('Save').click();
     await expect(t.page.getByText('Dry, both seals.')).toBeVisible();
     await t.button('Send a part out').click();
     await t.field('Part', 'Flywheel');
-    await t.field('To whom', 'Quay Machine Shop');
-    await t.field('What was asked', 'Grind the face.');
+    await t.field('Sent to', 'Quay Machine Shop');
+    await t.field('Work requested', 'Grind the face.');
     await t.button('Save').click();
-    await t.button('It is on its way out').click();
+    await t.button('Mark as sent').click();
     await expect(
       t.page.getByText('Out of the house: Flywheel: at Quay Machine Shop'),
     ).toBeVisible();
     await t
-      .button(/^Put in$/)
+      .button(/^Put something in$/)
       .first()
       .click();
-    await t.field('What was put in, and where', 'Rag in the bell housing');
+    await t.field('What did you put in, and where?', 'Rag in the bell housing');
     await t.button('Save').click();
-    await t.button('Work goes on').click();
-    await expect(t.page.getByRole('heading', { name: 'Where it stands: in work' })).toBeVisible();
-    await t.button('Ready to check').click();
+    await t.button('Resume work').click();
+    await expect(t.page.getByRole('heading', { name: 'Status: in progress' })).toBeVisible();
+    await t.button('Ready for check').click();
     await expect(
       t.page.getByRole('alert').filter({ hasText: 'Rag in the bell housing: still in' }),
     ).toBeVisible();
-    await expect(t.button('It came back')).toBeDisabled();
+    await expect(t.button('Mark as received')).toBeDisabled();
     await t.field('What came back', 'Ground, 0.2 mm off.');
-    await t.button('It came back').click();
-    await t.field('How it was checked here', 'Straight-edge.');
-    await t.button('It is checked').click();
+    await t.button('Mark as received').click();
+    await t.field('How you checked it', 'Straight-edge.');
+    await t.button('Mark as checked').click();
     await expect(t.page.getByText('Flywheel: checked')).toBeVisible();
     await t.button('Rag in the bell housing is out').click();
     await expect(t.page.getByText('Rag in the bell housing')).toHaveCount(0);
@@ -108,8 +108,10 @@ test(
     await petra.button('Save').click();
     await expect(other.getByRole('heading', { name: 'RO 2417' })).toBeVisible();
     await t.button('Save').click();
-    await expect(t.page.getByRole('heading', { name: 'It was changed meanwhile' })).toBeVisible();
-    await expect(t.page.getByText('Petra Voll has changed this meanwhile')).toBeVisible();
+    await expect(
+      t.page.getByRole('heading', { name: 'Someone else changed this order' }),
+    ).toBeVisible();
+    await expect(t.page.getByText('Petra Voll changed this meanwhile')).toBeVisible();
     await expect(t.page.getByText('bay 9')).toBeVisible();
     await expect(t.page.getByRole('textbox', { name: 'Customer' })).toHaveValue('Dorn, by phone');
     await other.close();
@@ -129,7 +131,7 @@ test(
     await t.button('Save').click();
     await expect(t.page.getByText('Third stud bent.')).toBeVisible();
     await expect(t.page.getByText('on this device, not sent yet')).toBeVisible();
-    await t.field('What it shows', 'Bent stud');
+    await t.field('Caption', 'Bent stud');
     const chooser = t.page.waitForEvent('filechooser');
     await t.button('Add a photo').click();
     // A picture of one dot.
@@ -177,14 +179,14 @@ test('the list is narrowed by what is typed and by state; on a wide screen the c
   await expect(t.page.getByRole('link', { name: 'Open RO 2438' })).toHaveCount(0);
   await expect(t.page.getByText('Cylinder head: at Quay Machine Shop')).toBeVisible();
   await t.page.getByRole('link', { name: 'Open RO 2425' }).click();
-  await expect(t.page.getByText('Where it stands: waiting for parts')).toBeVisible();
+  await expect(t.page.getByText('Status: waiting for parts')).toBeVisible();
   expect(await t.page.getByRole('link', { name: 'Open RO 2425' }).count()).toBe(
     info.project.name === 'wide' ? 1 : 0,
   );
 });
 
 test(
-  'at the desk the chosen one begins at its top, and the list stays where it was chosen',
+  'at the desk the chosen one begins at its top, and the list stays where it was selected',
   // On a phone it is a screen of its own.
   { tag: ['@wide', '@long'] },
   async ({ technician: t }) => {
@@ -192,7 +194,7 @@ test(
     await t.button('Repair orders').click();
     const last = t.page.getByRole('link', { name: /^Open RO/ }).last();
     await last.click();
-    const chosen = t.page.getByRole('region', { name: 'The chosen repair order' });
+    const chosen = t.page.getByRole('region', { name: 'Selected repair order' });
     await expect(chosen.getByRole('heading', { name: 'Concern' })).toBeInViewport();
     await expect(last).toBeInViewport();
     // Read to its end, then another one is chosen: it too begins at its top.

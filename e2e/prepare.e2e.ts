@@ -6,21 +6,21 @@ test(
   async ({ technician: t }) => {
     await t.signIn();
     await t.openOrder('2438');
-    await t.button('Parts list: 1 not here').click();
-    await expect(t.page.getByText('Lacks: Alignment tool.')).toBeVisible();
+    await t.button('Parts list: 1 missing').click();
+    await expect(t.page.getByText('Missing: Alignment tool.')).toBeVisible();
     await expect(
-      t.page.getByText('With what it lacks 268.00; bought one by one 275.00.'),
+      t.page.getByText('Kit plus missing parts 268.00; separately 275.00.'),
     ).toBeVisible();
     await t.page
-      .getByRole('radiogroup', { name: 'How it stands: Alignment tool' })
+      .getByRole('radiogroup', { name: 'Status: Alignment tool' })
       .getByRole('radio', { name: 'here' })
       .click();
-    await t.page.getByRole('link', { name: 'Back to the repair order' }).click();
+    await t.page.getByRole('link', { name: 'Back to repair order' }).click();
     await expect(t.button('Parts list')).toBeVisible();
     await t.button('Tighten flywheel').click();
     await expect(
       t.page.getByRole('img', {
-        name: 'A high-strength thread-locker on threads; B assembly lubricant on the underside of the head',
+        name: 'A high-strength threadlocker on threads; B assembly lube on the underside of the head',
       }),
     ).toBeVisible();
     // Another compound than the sheet's: what it does to the clamp load, in numbers.
@@ -47,11 +47,11 @@ test(
     await t.signIn();
     await t.openOrder('2425');
     await t.button('Tighten cylinder head').click();
-    await t.choose('radio', 'hexagon head, M10');
+    await t.choose('radio', 'hex head, M10');
     await expect(
-      t.page.getByRole('heading', { name: '10 head bolts, new ones only' }),
+      t.page.getByRole('heading', { name: 'Head bolts: 10 new ones only' }),
     ).toBeVisible();
-    await expect(t.page.getByText('Ordered, not here.')).toBeVisible();
+    await expect(t.page.getByText('Ordered, not here yet.')).toBeVisible();
     await expect(
       t.page.getByRole('alert').filter({ hasText: 'Cylinder head is at Quay Machine Shop.' }),
     ).toBeVisible();
@@ -60,8 +60,8 @@ test(
     await desk.signIn('Petra Voll');
     await desk.openOrder('2425');
     await desk.field('What came back', 'Skimmed by 0.05 mm');
-    await desk.button(/^It came back/).click();
-    await desk.button(/^It is checked/).click();
+    await desk.button(/^Mark as received/).click();
+    await desk.button(/^Mark as checked/).click();
     await expect
       .poll(() =>
         t.house.admin
@@ -70,23 +70,21 @@ test(
       )
       .toBe(1);
     await t.page.reload();
-    await t.choose('radio', 'hexagon head, M10');
-    await expect(t.page.getByText('Still open above: the new parts.')).toBeVisible();
+    await t.choose('radio', 'hex head, M10');
+    await expect(t.page.getByText('Not ready yet: new parts.')).toBeVisible();
     await expect(t.button('Start tightening')).toBeDisabled();
-    await desk.button('Parts list: 1 not here').click();
+    await desk.button('Parts list: 1 missing').click();
     // What came is looked at first: the wrong thread is caught.
-    await desk.button('Check what came: Head bolts').click();
-    await desk.field('Thread on the part, like M10 × 1.5', 'M11');
-    await expect(
-      desk.page.getByRole('alert').filter({ hasText: 'it goes in crossed or not at all' }),
-    ).toBeVisible();
-    await desk.field('Thread on the part, like M10 × 1.5', 'M10');
+    await desk.button('Check the part that came: Head bolts').click();
+    await desk.field('Thread, e.g. M10 × 1.5', 'M11');
+    await expect(desk.page.getByRole('alert').filter({ hasText: 'It won’t fit' })).toBeVisible();
+    await desk.field('Thread, e.g. M10 × 1.5', 'M10');
     await desk.field('How many came', 'ten');
-    await expect(desk.page.getByText('“ten” is not a number.')).toBeVisible();
+    await expect(desk.page.getByText('“ten” isn’t a number.')).toBeVisible();
     await desk.field('How many came', '10');
-    await expect(desk.page.getByText('It is the one, as far as that tells.')).toBeVisible();
+    await expect(desk.page.getByText('Matches the sheet.')).toBeVisible();
     await desk.page
-      .getByRole('radiogroup', { name: 'How it stands: Head bolts' })
+      .getByRole('radiogroup', { name: 'Status: Head bolts' })
       .getByRole('radio', { name: 'here' })
       .click();
     await expect
@@ -98,10 +96,10 @@ test(
       .toBeGreaterThan(0);
     await desk.page.close();
     await t.page.reload();
-    await expect(t.page.getByText('10 new head bolts are here.')).toBeVisible();
-    await t.choose('radio', 'hexagon head, M10');
+    await expect(t.page.getByText('10 new here.')).toBeVisible();
+    await t.choose('radio', 'hex head, M10');
     await t.button('Start tightening').click();
-    await expect(t.button('10 new ones are in, by hand')).toBeVisible();
+    await expect(t.button('10 new ones in, by hand')).toBeVisible();
   },
 );
 
@@ -114,19 +112,19 @@ test(
     await t.button('Tighten intake manifold').click();
     await expect(
       t.page.getByText(
-        'None reaches down to it; the lowest, Wrench 3, inch-pounds, begins at 50 lbf·in.',
+        'No wrench goes that low. The lowest, Wrench 3, inch-pounds, starts at 50 lbf·in.',
       ),
     ).toBeVisible();
-    await expect(t.page.getByText('Sealant stays open: 25 minutes')).toBeVisible();
+    await expect(t.page.getByText('Sealant open time: within 25 min')).toBeVisible();
     const lead = t.on(await browser.newPage());
     await lead.signIn('Ines Corte');
     await lead.button('Tools').click();
-    await lead.button('Add a tool').click();
+    await lead.button('Add tool').click();
     await lead.field('Name', 'Wrench 5, small');
     await lead.choose('radio', 'lbf·in');
     await lead.field('Highest value', '9 Nm');
     await lead.field('Lowest value', '100');
-    await lead.field('Graduation', '0,5');
+    await lead.field('Smallest step', '0,5');
     await lead.field('Calibrated until', 'next year');
     await lead.button('Save').click();
     await expect(lead.page.getByText('Check “Calibrated until')).toBeVisible();
@@ -135,7 +133,7 @@ test(
     await expect(lead.page.getByText('The lowest value must be below the highest.')).toBeVisible();
     await lead.field('Lowest value', '10');
     await lead.button('Save').click();
-    await expect(lead.page.getByText('10 to 79.66 lbf·in, graduation 0.5 lbf·in')).toBeVisible();
+    await expect(lead.page.getByText('10 to 79.66 lbf·in, in steps of 0.5 lbf·in')).toBeVisible();
     await lead.page.close();
     await t.page.reload();
     await expect(t.page.getByText('Wrench 5, small: set to 44 inch-pounds')).toBeVisible();
@@ -165,44 +163,42 @@ test(
     await t.button('Start tightening').click();
     await expect(t.page.getByText('Gasket sealant at the four corners').first()).toBeVisible();
     await t.pull('Done');
-    const clocks = t.page.getByRole('region', { name: 'Clocks that run' });
-    await expect(clocks.getByText(/Sealant stays open: 2[45]:\d\d left/)).toBeVisible();
+    const clocks = t.page.getByRole('region', { name: 'Running clocks' });
+    await expect(clocks.getByText(/Sealant open time: 2[45]:\d\d left/)).toBeVisible();
     await expect(clocks.getByText(/Sealant must tack: [45]:\d\d to wait/)).toBeVisible();
     await t.page.goto(`${house.url}/`);
-    await expect(clocks.getByText(/Sealant stays open: 2[45]:\d\d left/)).toBeVisible();
+    await expect(clocks.getByText(/Sealant open time: 2[45]:\d\d left/)).toBeVisible();
     await t.page.reload();
-    await expect(clocks.getByText(/Sealant stays open/)).toBeVisible();
-    await t.button('Carry on').first().click();
+    await expect(clocks.getByText(/Sealant open time/)).toBeVisible();
+    await t.button('Resume').first().click();
     await t.page.clock.fastForward(5 * 60_000);
     await expect(
-      clocks.getByRole('status').filter({ hasText: 'Sealant must tack: waited long enough.' }),
+      clocks.getByRole('status').filter({ hasText: 'Sealant must tack: the wait is over.' }),
     ).toHaveCount(1);
-    await t.tap('Waited');
+    await t.tap('Wait is over');
     await t.pull('Done');
     await t.page.clock.fastForward(16 * 60_000);
-    await expect(clocks.getByRole('alert')).toHaveText(
-      'Sealant stays open: the time is nearly over.',
-    );
+    await expect(clocks.getByRole('alert')).toHaveText('Sealant open time: time is almost up.');
     await t.page.clock.fastForward(6 * 60_000);
-    await expect(clocks.getByRole('alert')).toHaveText('Sealant stays open: the time is over.');
+    await expect(clocks.getByRole('alert')).toHaveText('Sealant open time: time is up.');
     await t.tap('In, each in its own hole');
-    await expect(clocks.getByText(/Sealant stays open: over by/)).toBeVisible();
+    await expect(clocks.getByText(/Sealant open time: over by/)).toBeVisible();
     await t.tap(/^Wrench 5, small/);
-    await t.tap('It is set');
+    await t.tap('Wrench is set');
     await t.pulls('Clicked', 9);
     // The last one of the stage ends the clock: in time or not is asked, not assumed.
     await t.tap('Clicked');
-    await expect(t.page.getByText('The time is over: Sealant stays open')).toBeVisible();
-    await expect(t.button('It was done then')).toBeDisabled();
-    await t.field('Done how many minutes ago', '1');
-    await t.tap('It was done then');
-    await expect(t.page.getByText('The time is over: Sealant stays open')).toBeVisible();
-    await t.tap('Too late: cleaned off, begin again');
+    await expect(t.page.getByText('Time is up: Sealant open time')).toBeVisible();
+    await expect(t.button('Finished then')).toBeDisabled();
+    await t.field('Finished how many minutes ago?', '1');
+    await t.tap('Finished then');
+    await expect(t.page.getByText('Time is up: Sealant open time')).toBeVisible();
+    await t.tap('Too late: cleaned off, redo');
     // What is clamped already comes loose before the manifold comes off again.
-    await t.pull('All 9 are slack');
+    await t.pull('All 9 are loose');
     await expect(t.page.getByText('Gasket sealant at the four corners')).toBeVisible();
     await expect(clocks).toHaveCount(0);
     await t.pull('Done');
-    await expect(clocks.getByText(/Sealant stays open: 2[45]:\d\d left/)).toBeVisible();
+    await expect(clocks.getByText(/Sealant open time: 2[45]:\d\d left/)).toBeVisible();
   },
 );

@@ -10,14 +10,12 @@ test(
       };
     });
     await t.signIn();
-    await expect(t.page.getByText('This browser keeps nothing on this device')).toBeVisible();
+    await expect(t.page.getByText('This browser can’t store anything')).toBeVisible();
     await t.openOrder('2417');
     await t.button('Tighten cylinder head').click();
-    await t.choose('radio', 'hexagon head, M10');
+    await t.choose('radio', 'hex head, M10');
     await t.button('Start tightening').click();
-    await expect(
-      t.page.getByText('This device could not keep the last entry, so it was not taken.'),
-    ).toBeVisible();
+    await expect(t.page.getByText('This device couldn’t save the last entry.')).toBeVisible();
   },
 );
 test(
@@ -33,13 +31,11 @@ test(
       };
       Object.assign(window, { makeRoom: () => (IDBObjectStore.prototype.add = add) });
     });
-    await t.tap('It turned');
-    await expect(
-      t.page.getByText('This device could not keep the last entry, so it was not taken.'),
-    ).toBeVisible();
-    await expect(t.page.getByText(/1st of 10/)).toBeVisible();
+    await t.tap('Moved');
+    await expect(t.page.getByText('This device couldn’t save the last entry.')).toBeVisible();
+    await expect(t.page.getByText(/1 of 10/)).toBeVisible();
     await t.page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
-    await t.pull('It turned');
+    await t.pull('Moved');
     await t.expectSaved();
     expect((await house.events()).filter((e) => e.type === 'pulled')).toHaveLength(1);
   },
@@ -52,10 +48,10 @@ test(
     await t.startHead();
     await t.expectSaved();
     await t.page.context().setOffline(true);
-    await t.pull('It turned');
-    await t.pull('It turned');
+    await t.pull('Moved');
+    await t.pull('Moved');
     // Counted behind the confirmation: what had been counted is what the next start can say.
-    await expect(t.page.getByRole('status', { name: 'off-line, 2 to send' })).toBeVisible();
+    await expect(t.page.getByRole('status', { name: 'offline, 2 to send' })).toBeVisible();
     await t.page.evaluate(
       () =>
         new Promise<void>((resolve, reject) => {
@@ -64,12 +60,12 @@ test(
           gone.onerror = () => reject(new Error('not cleared'));
         }),
     );
-    await t.pull('It turned');
+    await t.pull('Moved');
     await expect(
-      t.page.getByText('The browser has cleared this device; 2 entries had not been sent'),
+      t.page.getByText('The browser cleared this device; 2 entries weren’t sent'),
     ).toBeVisible();
-    await t.button('I have seen it').click();
-    await expect(t.page.getByText('The browser has cleared this device')).toHaveCount(0);
+    await t.button('Got it').click();
+    await expect(t.page.getByText('The browser cleared this device')).toHaveCount(0);
     await t.page.context().setOffline(false);
     await t.expectSaved();
     await expect
@@ -81,6 +77,6 @@ test(
       })
       .toEqual(['1/1', '2/1', '3/1']);
     await t.page.reload();
-    await expect(t.page.getByText(/4th of 10/)).toBeVisible();
+    await expect(t.page.getByText(/4 of 10/)).toBeVisible();
   },
 );

@@ -98,7 +98,7 @@ for (const sheet of sheets.filter((s) => s.status === 'approved')) {
       // can be changed.
       await t.page.goto(`${house.url}/joints/${JOINT}?of=${next}`);
       await expect(t.button(/^Start /)).toBeDisabled();
-      await t.button(/^The same as just before/).click();
+      await t.button(/^Same as last time/).click();
       for (const { question } of sheet.tellApart)
         await expect(
           t.page.getByRole('radiogroup', { name: question }).getByRole('radio', { checked: true }),
@@ -116,18 +116,18 @@ test(
     await t.startHead();
     await t.more('Several at once');
     await t.page.getByRole('radio', { name: '4', exact: true }).click();
-    await expect(t.page.getByText('That is bolt 1, bolt 2, bolt 3, bolt 4.')).toBeVisible();
+    await expect(t.page.getByText('Bolts bolt 1, bolt 2, bolt 3, bolt 4.')).toBeVisible();
     await t.choose('radio', 'Mei Sandoval');
-    await t.pull('4 of them: it turned');
-    await expect(t.page.getByText('5th of 10')).toBeVisible();
-    await t.button('Something is wrong').click();
-    await t.button('It was another one').click();
+    await t.pull('All 4: moved');
+    await expect(t.page.getByText('5 of 10')).toBeVisible();
+    await t.button('Report a problem').click();
+    await t.button('I tightened a different bolt').click();
     await t.page.getByRole('radio', { name: 'bolt 7' }).click();
     // The one on the screen is asked next all the same.
-    await expect(t.page.getByText('5th of 10')).toBeVisible();
-    await t.pull('It turned');
-    await t.pull('It turned');
-    await expect(t.page.getByText('8th of 10')).toBeVisible();
+    await expect(t.page.getByText('5 of 10')).toBeVisible();
+    await t.pull('Moved');
+    await t.pull('Moved');
+    await expect(t.page.getByText('8 of 10')).toBeVisible();
     await t.expectSaved();
     const events = await house.events();
     const together = events.find((e) => e.type === 'passConfirmed');
@@ -148,35 +148,35 @@ test(
   async ({ technician: t, house }) => {
     await t.signIn();
     await t.startHead();
-    await t.pulls('It turned', 4);
-    await t.more('Did I do this one?');
+    await t.pulls('Moved', 4);
+    await t.more('Check one bolt');
     await t.page.getByRole('radio', { name: 'bolt 2' }).click();
     await expect(t.page.getByRole('heading', { name: 'What happened to bolt 2' })).toBeVisible();
     await expect(t.page.getByText('Done in this pass.')).toBeVisible();
-    await t.button('Correct the last one').click();
-    await t.pull('It was not turned: ask again');
-    await expect(t.page.getByText('2nd of 10')).toBeVisible();
-    await t.pull('It turned');
-    await t.more('Did I do this one?');
+    await t.button('Change last entry').click();
+    await t.pull('Not turned: do it again');
+    await expect(t.page.getByText('2 of 10')).toBeVisible();
+    await t.pull('Moved');
+    await t.more('Check one bolt');
     await t.page.getByRole('radio', { name: 'bolt 3' }).click();
-    await t.button('I did something besides').click();
-    await t.pull('Eased');
-    await expect(t.page.getByText('3rd of 10')).toBeVisible();
-    await t.pull('It turned');
-    await t.more('Did I do this one?');
+    await t.button('I did something that isn’t on the sheet').click();
+    await t.pull('Loosened');
+    await expect(t.page.getByText('3 of 10')).toBeVisible();
+    await t.pull('Moved');
+    await t.more('Check one bolt');
     await t.page.getByRole('radio', { name: 'bolt 9' }).click();
     await t.button('Leave it out: ask the lead').click();
-    await t.field('Why', 'Its thread waits for an insert.');
-    await t.field('PIN of Ines Corte', '2580');
-    await t.pull('Allow it');
-    await t.pulls('It turned', 5);
-    await expect(t.page.getByText('2nd time round', { exact: false })).toBeVisible();
+    await t.field('Reason', 'Its thread waits for an insert.');
+    await t.field('Ines Corte’s PIN', '2580');
+    await t.pull('Approve');
+    await t.pulls('Moved', 5);
+    await expect(t.page.getByText('pass 2', { exact: false })).toBeVisible();
     // A round of their own, with the value they used: one entry for all that are in.
-    await t.more('A whole round besides the sheet');
-    await t.pull('Tightened by torque');
+    await t.more('An extra pass over all of them');
+    await t.pull('Tightened to a torque');
     await t.page.getByRole('textbox').fill('31,5');
-    await t.pull('Record it');
-    await expect(t.page.getByText('2nd time round', { exact: false })).toBeVisible();
+    await t.pull('Record');
+    await expect(t.page.getByText('pass 2', { exact: false })).toBeVisible();
     await t.expectSaved();
     const events = await house.events();
     expect(events.filter((e) => e.type === 'corrected')).toHaveLength(1);

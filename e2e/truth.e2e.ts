@@ -8,33 +8,33 @@ test(
     test.slow();
     await t.signIn();
     await t.startHead();
-    await driveTo(t, 'Yes, +65° each');
-    await t.pull(/^Yes, \+65° each/);
+    await driveTo(t, 'Start +65°');
+    await t.pull(/^Start \+65°/);
     await t.pull(/^Turned 65° by gauge/);
     await t.expectSaved();
     const mei = await aSecondDevice(context, house);
     await mei.signIn('Mei Sandoval');
-    await mei.tap('Look at it, RO 2417');
+    await mei.tap('View, RO 2417');
     await mei.tap('Take over here');
     await expect(mei.page.getByText(/turned means at 140°, not turned means at 75°/)).toBeVisible();
     for (let bolt = 1; bolt <= 10; bolt += 1) {
       await mei.page
         .getByRole('group', { name: `bolt ${bolt}`, exact: true })
         .getByRole('button', {
-          name: bolt === 1 ? /^turned/ : bolt === 2 ? /^cannot tell/ : /^not turned/,
+          name: bolt === 1 ? /^turned/ : bolt === 2 ? /^can’t tell/ : /^not turned/,
         })
         .click();
     }
-    await mei.tap('That is what I see');
-    await mei.tap('Read off the stripe');
+    await mei.tap('Confirm findings');
+    await mei.tap('Read the paint mark');
     await expect(
       mei.page.getByText('Before this stage it was at 75°. When this stage is done it is at 140°.'),
     ).toBeVisible();
     // The earlier stage's angle is no turn of this one: what is missing is asked for.
     await mei.tap(/^Not turned yet/);
-    await mei.pull(/^Yes, \+65° each/);
+    await mei.pull(/^Start \+65°/);
     await expect(mei.page.getByText('Bolt 2', { exact: true })).toBeVisible();
-    await driveTo(mei, 'All done');
+    await driveTo(mei, 'All bolts done');
     await mei.pull('Finish and record');
     await mei.expectSaved();
     const turned = (await house.events()).filter(
@@ -56,20 +56,20 @@ test('stopped short and finished: the lead settles it from Today, the order or t
   // From Today, from the order and from the record: one tap each.
   await expect(t.button(/^RO 2431 · Flywheel/)).toBeVisible();
   await t.openOrder('2431');
-  await expect(t.button('Decide what waits: Flywheel')).toBeVisible();
+  await expect(t.button('Decide open items: Flywheel')).toBeVisible();
   await t.button('Tightened values').click();
-  await t.button('Decide what waits').click();
+  await t.button('Decide open items').click();
   await t.tap('Decide here');
   await t.tap(/stopped short/);
-  await t.field('Why', 'Torqued by hand, seen it.');
-  await t.tap('Allow it');
+  await t.field('Reason', 'Torqued by hand, seen it.');
+  await t.tap('Approve');
   await t.expectSaved();
-  await t.button('See the record').click();
+  await t.button('View record').click();
   await expect(t.page.getByText(/approved by Ines Corte/)).toBeVisible();
   const mei = t.on(await browser.newPage());
   await mei.signIn('Mei Sandoval');
   await mei.openOrder('2431');
   await mei.button('Tightened values').click();
-  await mei.tap('Sign: I did this as it stands here');
-  await expect(mei.page.getByText(/Signed by who did the work: Mei Sandoval/)).toBeVisible();
+  await mei.tap('Sign: I did this work');
+  await expect(mei.page.getByText(/Technician: Mei Sandoval/)).toBeVisible();
 });

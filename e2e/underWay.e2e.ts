@@ -7,20 +7,20 @@ test(
     await t.signIn();
     await t.startHead();
     // The first two lie in the middle: mirrored they are where they were.
-    await t.pulls('It turned', 2);
+    await t.pulls('Moved', 2);
     const where = t.page.getByText(/row, \d of 5 from the left/);
     const before = await where.innerText();
     await t.more('Map, sound, voice');
-    await t.button('Mirror: other bank, or from below').click();
-    await t.button('Larger').click();
-    await t.button('Back to the work').click();
+    await t.button('Mirror: other bank or from below').click();
+    await t.button('Zoom in').click();
+    await t.button('Back to the job').click();
     await expect(where).not.toHaveText(before);
     const mirrored = await where.innerText();
     await t.page.reload();
     await expect(where).toHaveText(mirrored);
     await t.more('Map, sound, voice');
-    await t.button('Smaller').click();
-    await t.button('Back to the work').click();
+    await t.button('Zoom out').click();
+    await t.button('Back to the job').click();
     // Somewhere on the map lies a fastener within a thumb's reach.
     const told = t.page.getByRole('heading', { name: /What happened to bolt \d+/ });
     await t.tapMap(told);
@@ -35,15 +35,15 @@ test(
     await t.startHead();
     await t.more('Map, sound, voice');
     await t.button('Very large, for two metres: off').click();
-    await t.button('Back to the work').click();
+    await t.button('Back to the job').click();
     await expect(t.page.getByText('bolt 1', { exact: true })).toBeVisible();
     await expect(t.page.getByRole('img', { name: /10 fasteners/ })).toHaveCount(0);
     await t.more('Map, sound, voice');
-    await t.button('Lock the wet glass').click();
-    await expect(t.page.getByText('Glass locked')).toBeVisible();
+    await t.button('Lock the screen against drops').click();
+    await expect(t.page.getByText('Screen locked')).toBeVisible();
     await expect(t.button('Pause')).toHaveCount(0);
     await t.handTime();
-    const done = await t.button('It turned').boundingBox();
+    const done = await t.button('Moved').boundingBox();
     if (!done) throw new Error('no button');
     await t.page.mouse.click(done.x + done.width / 2, done.y + done.height / 2);
     await expect(t.page.getByText('bolt 1', { exact: true })).toBeVisible();
@@ -51,11 +51,11 @@ test(
     await expect(t.page.getByText('bolt 2', { exact: true })).toBeVisible();
     // One press in the wrong place opens nothing.
     await t.button(/^2$/).click();
-    await expect(t.page.getByText('Glass locked')).toBeVisible();
+    await expect(t.page.getByText('Screen locked')).toBeVisible();
     await t.button(/^1$/).click();
     await t.button(/^2$/).click();
-    await expect(t.page.getByText('Glass locked')).toHaveCount(0);
-    await t.pull('It turned');
+    await expect(t.page.getByText('Screen locked')).toHaveCount(0);
+    await t.pull('Moved');
     await t.expectSaved();
     expect((await house.events()).filter((e) => e.type === 'pulled')).toHaveLength(2);
   },
@@ -66,9 +66,9 @@ test(
   async ({ technician: t, house }) => {
     await t.signIn();
     await t.startHead();
-    for (const said of ['It turned', 'It did not turn']) {
+    for (const said of ['Moved', 'Didn’t move']) {
       await t.more('Several at once');
-      await t.pull(`10 of them: ${said.toLowerCase()}`);
+      await t.pull(`All 10: ${said.toLowerCase()}`);
     }
     await t.snug();
     await t.toFirstAngle();
@@ -79,13 +79,11 @@ test(
     await expect(
       t.page.getByRole('heading', { name: /You were away for 2\d minutes/ }),
     ).toBeVisible();
-    await expect(
-      t.page.getByText(/Last was bolt 2, .* Look at the stripe of bolt 3/),
-    ).toBeVisible();
-    await t.button('It is turned: read it off').click();
+    await expect(t.page.getByText(/Last: bolt 2, .* Check the paint mark of bolt 3/)).toBeVisible();
+    await t.button('Turned: read the mark').click();
     await t.field('Somewhere else: degrees from the painted mark', '74');
-    await t.pull('Record it');
-    await expect(t.page.getByText('4th of 10')).toBeVisible();
+    await t.pull('Record');
+    await expect(t.page.getByText('4 of 10')).toBeVisible();
     await t.expectSaved();
     // Never a second angle on a bolt that has it.
     expect(

@@ -38,9 +38,9 @@ async function toWrench4(t: Technician): Promise<void> {
   await t.signIn();
   await t.openOrder('2417');
   await t.button('Tighten cylinder head').click();
-  await t.choose('radio', 'hexagon head, M10');
+  await t.choose('radio', 'hex head, M10');
   await t.button('Start tightening').click();
-  await t.tap('10 new ones are in, by hand');
+  await t.tap('10 new ones in, by hand');
   await t.tap('Ask the lead: Wrench 4, digital');
 }
 
@@ -50,14 +50,14 @@ test(
   async ({ technician: t, house, turnOn }) => {
     await turnOn('Wrench 4, digital');
     await toWrench4(t);
-    await t.field('Why', 'Checked against wrench 2 this morning.');
-    await t.field('PIN of Ines Corte', '2580');
-    await t.tap('Allow it');
+    await t.field('Reason', 'Checked against wrench 2 this morning.');
+    await t.field('Ines Corte’s PIN', '2580');
+    await t.tap('Approve');
     await t.tap(/^Wrench 4, digital/);
-    await t.tap('It is set');
-    await t.tap('Listen to the wrench');
+    await t.tap('Wrench is set');
+    await t.tap('Connect the digital wrench');
     await expect(
-      t.page.getByText('Listening to Wrench 4, digital, a simulated wrench'),
+      t.page.getByText('Connected to Wrench 4, digital, a simulated wrench'),
     ).toBeVisible();
 
     // Nothing counts before somebody says so; one that was thrown away is nowhere.
@@ -66,33 +66,31 @@ test(
       t.page.getByRole('heading', { name: 'Wrench 4, digital on bolt 1' }),
     ).toBeVisible();
     // A first torque that did not turn is looked at, whoever read it.
-    await t.tap(/, it did not turn$/);
-    await expect(t.page.getByText('Bolt 1 did not turn at its first torque')).toBeVisible();
-    await t.tap('Ask again');
-    await t.tap('Throw it away');
-    await expect(t.button('It turned')).toBeVisible();
+    await t.tap(/, didn’t move$/);
+    await expect(t.page.getByText('Bolt 1 didn’t turn on the first torque')).toBeVisible();
+    await t.tap('Back');
+    await t.tap('Discard');
+    await expect(t.button('Moved')).toBeVisible();
     for (const [bolt, seed] of [
       [1, 11],
       [2, 12],
       [3, 13],
     ] as const) {
-      await expect(
-        t.page.getByText(new RegExp(`\\b${bolt}(st|nd|rd) of 10`)).first(),
-      ).toBeVisible();
+      await expect(t.page.getByText(new RegExp(`\\b${bolt} of 10`)).first()).toBeVisible();
       await turn(27, 'ok', seed);
-      await expect(t.button(/^27\.\d N·m, it turned$/)).toBeVisible();
+      await expect(t.button(/^27\.\d N·m, moved$/)).toBeVisible();
       // Still there after a look at something else; a pedal keeps it too.
       if (bolt === 2) {
         await t.button(/^More$/).click();
-        await t.button('Back to the work').click();
+        await t.button('Back to the job').click();
       }
-      if (bolt !== 3) await t.tap(/^27\.\d N·m, it turned$/);
+      if (bolt !== 3) await t.tap(/^27\.\d N·m, moved$/);
       else {
         await t.handTime();
         await t.page.keyboard.press('PageDown');
       }
     }
-    await expect(t.page.getByText(/4th of 10/).first()).toBeVisible();
+    await expect(t.page.getByText(/4 of 10/).first()).toBeVisible();
     await t.expectSaved();
     const pulled = (await house.events()).filter((e) => e.type === 'pulled');
     expect(pulled).toHaveLength(3);
@@ -118,16 +116,16 @@ test(
     // With the network gone the value and its curve are kept here, and go out later.
     await t.page.context().setOffline(true);
     await turn(27, 'stick_slip', 41);
-    await t.tap(/^27\.\d N·m, it turned$/);
+    await t.tap(/^27\.\d N·m, moved$/);
     await t.page.context().setOffline(false);
     await t.expectSaved();
     const run = pulled[0]?.run ?? '';
     await t.page.goto(`${house.url}/runs/${run}/record`);
-    await expect(t.page.getByRole('heading', { name: 'What the wrench saw' })).toBeVisible();
+    await expect(t.page.getByRole('heading', { name: 'Torque-angle curves' })).toBeVisible();
     await expect(t.page.getByRole('img', { name: /^Torque over angle/ })).toBeVisible();
-    await expect(t.page.getByText('Simulated: these curves are made up.')).toBeVisible();
+    await expect(t.page.getByText('Simulated: these curves are invented.')).toBeVisible();
     await t.choose('radio', '3');
-    await expect(t.page.getByText('Nothing stands out in its curve.')).toBeVisible();
+    await expect(t.page.getByText('Nothing stands out in this curve.')).toBeVisible();
   },
 );
 
@@ -137,12 +135,12 @@ test(
   async ({ technician: t, house, turnOn }) => {
     await turnOn('Wrench 9');
     await toWrench4(t);
-    await t.tap(/^The lead is not here: go on/);
-    await t.tap('It is set');
-    await t.tap('Listen to the wrench');
+    await t.tap(/^Lead isn’t here: continue/);
+    await t.tap('Wrench is set');
+    await t.tap('Connect the digital wrench');
     await expect(
       t.page.getByText(
-        'Wrench 9 is heard, but this stage is tightened with Wrench 4, digital. What it reads is not kept.',
+        'Wrench 9 is connected, but this stage uses Wrench 4, digital. Its readings aren’t saved.',
       ),
     ).toBeVisible();
     await turn(27);
@@ -150,10 +148,10 @@ test(
       t.page.getByText('Wrench 9 read this, and Wrench 4, digital is chosen for this stage.'),
     ).toBeVisible();
     await expect(t.button(/^(Keep|27)/)).toHaveCount(0);
-    await t.tap('Throw it away');
-    await expect(t.button('It turned')).toBeVisible();
+    await t.tap('Discard');
+    await expect(t.button('Moved')).toBeVisible();
     await t.tap('Type readings instead');
-    await expect(t.button('Listen to the wrench')).toBeVisible();
+    await expect(t.button('Connect the digital wrench')).toBeVisible();
     expect((await house.events()).filter((e) => e.type === 'pulled')).toHaveLength(0);
   },
 );

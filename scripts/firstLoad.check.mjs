@@ -5,7 +5,8 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { root } from './install.mjs';
 
-const MOST_KB = 360;
+// 14 of them are the message library: nothing can be said before it is here.
+const MOST_KB = 362;
 
 const dist = path.join(root, 'app/dist');
 const page = fs.readFileSync(path.join(dist, 'index.html'), 'utf8');

@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { lazy, Suspense, type ComponentType, type ReactElement } from 'react';
 import { loadWorkBy } from '@/data';
 import { Loading, ScreenFrame } from '@/ui';
@@ -13,8 +14,8 @@ function lazyScreen(name: ScreenName): () => ReactElement {
     return (
       <Suspense
         fallback={
-          <ScreenFrame title="" back="/" backLabel="Today">
-            <Loading text="Opening" />
+          <ScreenFrame title="" back="/" backLabel={commonText.today}>
+            <Loading text={commonText.opening} />
           </ScreenFrame>
         }
       >
@@ -24,6 +25,8 @@ function lazyScreen(name: ScreenName): () => ReactElement {
   };
 }
 
+export const AccountScreen = lazyScreen('AccountScreen');
+export const SetupScreen = lazyScreen('SetupScreen');
 export const TightenScreen = lazyScreen('TightenScreen');
 export const PeopleScreen = lazyScreen('PeopleScreen');
 export const PrepareScreen = lazyScreen('PrepareScreen');

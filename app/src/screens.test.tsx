@@ -59,27 +59,24 @@ const line = {
 const CASES: Record<string, Case> = {
   today: {
     Screen: TodayScreen,
-    loading: 'Looking up today’s repair orders',
-    failed: 'Today could not be loaded',
+    loading: 'Loading today’s repair orders',
+    failed: 'Couldn’t load today’s orders',
     empty: [{ orders: [], overdue: 0 }, 'No open repair orders'],
     ready: [{ orders: [], overdue: 2 }, 'Follow-ups, 2 overdue'],
   },
   history: {
     Screen: HistoryScreen,
     params: { by: 'vehicle', vin: vehicle.vin },
-    loading: 'Looking through what was tightened',
-    failed: 'The history could not be loaded',
+    loading: 'Searching the history',
+    failed: 'Couldn’t load the history',
     empty: [{ lines: [], foreign: [], next: null }, 'Nothing found'],
     ready: [{ lines: [line], foreign: [], next: null }, /2374/],
   },
   library: {
     Screen: LibraryScreen,
     loading: 'Opening the library',
-    failed: 'The library could not be opened',
-    empty: [
-      { standing: 0, drafts: [], replaced: [], soleLead: true },
-      'Nobody is writing a sheet.',
-    ],
+    failed: 'Couldn’t open the library',
+    empty: [{ standing: 0, drafts: [], replaced: [], soleLead: true }, 'No drafts.'],
     ready: [
       {
         standing: 3,
@@ -100,8 +97,8 @@ const CASES: Record<string, Case> = {
   sheet: {
     Screen: SheetScreen,
     params: { sheet: headSheet.id, revision: headSheet.revision },
-    loading: 'Opening the sheet',
-    failed: 'The sheet could not be opened',
+    loading: 'Opening sheet',
+    failed: 'Couldn’t open the sheet',
     ready: [
       { sheet: headSheet, hash, approval: null, draft: null, related: [], uses: [] },
       'Stages',
@@ -111,8 +108,8 @@ const CASES: Record<string, Case> = {
     Screen: RecordScreen,
     // A run is kept by its id: what was answered once stays.
     params: { run: PLACE.run },
-    loading: 'Opening the record',
-    failed: 'The record could not be opened',
+    loading: 'Opening record',
+    failed: 'Couldn’t open the record',
     ready: [
       {
         ...{ id: PLACE.run, joint: PLACE.joint, order: { ...order, job: 'Head off', built: '' } },
@@ -125,8 +122,8 @@ const CASES: Record<string, Case> = {
   editor: {
     Screen: EditorScreen,
     params: { sheet: 'own-head' },
-    loading: 'Opening the draft',
-    failed: 'The draft could not be opened',
+    loading: 'Opening draft',
+    failed: 'Couldn’t open the draft',
     ready: [
       {
         ...{ draft: { ...headSheet, id: 'own-head' }, version: 1, basedOn: null },
@@ -189,7 +186,9 @@ describe.each(Object.entries(CASES))('%s', (_name, one) => {
 
   test('says that the server is out of reach, and what goes on', async () => {
     await show(one, away);
-    expect(await screen.findByText(/cannot be reached/, {}, { timeout: 5000 })).toBeTruthy();
+    expect(
+      await screen.findByText(/Can’t reach the server|Offline/, {}, { timeout: 5000 }),
+    ).toBeTruthy();
   });
 
   const { empty } = one;

@@ -1,7 +1,9 @@
-// Every screen but Today and the account, and what of core they work on: one piece, loaded with the
+// Every screen but Today and the door, and what of core they work on: one piece, loaded with the
 // first of them. In several pieces what two of them share would be loaded before Today, and that is
 // nearly all of core.
 export * from '@/data/workParts';
+export { AccountScreen } from '@/features/account/AccountScreen';
+export { SetupScreen } from '@/features/account/SetupScreen';
 export { EditorScreen } from '@/features/editor';
 export { FollowUpsScreen } from '@/features/followUps';
 export { HistoryScreen } from '@/features/history';

@@ -38,6 +38,7 @@ import { sessionRoutes } from './routes/session';
 import { statementRoutes } from './routes/statements';
 import { toolRoutes } from './routes/tools';
 import { writeOrderRoutes } from './routes/writeOrders';
+import { speakLanguage } from './language/speak';
 
 export interface AppOptions extends Omit<Deps, 'foreign'> {
   /** Folder of the built web app; without it only the API is served. */
@@ -87,6 +88,7 @@ export function createApp(given: AppOptions): Express {
     res.set('Cache-Control', 'no-store');
     next();
   });
+  app.use('/api', speakLanguage);
   app.use('/api', requireSameOrigin(options.secureCookie), sessionFirst(options), compression());
   // A file streams in past the reader of small bodies.
   importRoutes(app, options);

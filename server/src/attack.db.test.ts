@@ -214,8 +214,8 @@ describe('what is large', () => {
     isOver = true;
     await watch;
     expect(whys).toEqual([
-      'it is nested deeper than a record can be',
-      'it has more entries than a run can have',
+      'it is nested too deep for a record',
+      'it has more entries than a job can have',
     ]);
     expect(waits.length).toBeGreaterThan(3);
   });

@@ -118,7 +118,7 @@ describe('importing', () => {
     );
     expect(
       (await bring(JSON.stringify({ ...headSheet, title: 'A third' }))).refused[0]?.message,
-    ).toContain('writing this sheet here already');
+    ).toContain('already drafting this sheet');
   });
 
   test('a table changes the sheets it names', async () => {
@@ -141,7 +141,7 @@ describe('importing', () => {
       {
         place: 'row 2',
         sheet: 'nowhere',
-        message: expect.stringContaining('bring new ones in as JSON'),
+        message: expect.stringContaining('Import new ones as JSON'),
       },
     ]);
     expect(

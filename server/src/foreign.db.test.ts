@@ -84,10 +84,10 @@ describe('going out and coming back', () => {
       ),
     ).toContain('Entry 4 is the first');
     expect(await refusal(rewritten)).toContain(
-      'Entry 1 is the first that does not fit: it does not carry the shop’s seal',
+      'Entry 1 is the first that fails: it lacks the shop’s seal',
     );
     expect(await refusal((f) => f.chain.pop())).toContain(
-      'Signed word 1 does not fit: it was signed for other entries',
+      'Signature 1 fails: it was signed for other entries',
     );
     expect(await refusal((f) => (f.sheet.title = 'Another'))).toContain('The sheet is not the one');
     expect(await refusal((f) => (f.record.complete = false))).toContain('not what its events say');
@@ -130,7 +130,7 @@ describe('going out and coming back', () => {
     const refused = async (files: Record<string, Uint8Array>): Promise<string> =>
       (await bringIn(petra, Buffer.from(zipSync(files)))).body.error.message as string;
     expect(await refused({ [`records/${BRENNA}.json`]: text, '../../etc/passwd': text })).toContain(
-      '“../../etc/passwd” does not belong into it',
+      '“../../etc/passwd” doesn’t belong in it',
     );
     expect(
       await refused(
@@ -142,7 +142,7 @@ describe('going out and coming back', () => {
         ),
       ),
     ).toContain('more than a repair order can');
-    expect(await refused({ 'order.json': text })).toContain('no record in it');
+    expect(await refused({ 'order.json': text })).toContain('it has no record');
     for (const rubbish of ['', 'no', '{}', '[1]', 'PK\u0003\u0004half'])
       expect((await bringIn(petra, Buffer.from(rubbish))).body.error.code).toBe(
         'FOREIGN_UNREADABLE',
@@ -186,7 +186,7 @@ describe('going out and coming back', () => {
       [flywheel],
     );
     expect((await tern.get(`/api/foreign/${flywheel}/check`).expect(200)).body.fault).toMatch(
-      /plain fields|something in the file/,
+      /plain fields|Something other than the entries/,
     );
     // Brought in again it takes the place of the one that does not hold.
     expect((await bringIn(tern, archive).expect(200)).body.records).toContainEqual(
@@ -286,7 +286,7 @@ describe('going out and coming back', () => {
     const { status, said } = verify(changed);
     expect(status).toBe(1);
     expect(said).toContain('BROKEN');
-    expect(said).toContain(`Entry ${pull + 1} is the first that does not fit`);
+    expect(said).toContain(`Entry ${pull + 1} is the first that fails`);
     fs.rmSync(folder, { recursive: true });
   });
 });

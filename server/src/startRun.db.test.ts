@@ -91,7 +91,7 @@ describe('what the order knows binds a run of the joint', () => {
         state: 'here',
         seen: { thread: 'M10 x 1.5' },
       }),
-      /does not match/,
+      /doesn’t match/,
     ],
   ];
   test.each(cases)('%s', async (_what, body, settled, why) => {

@@ -30,7 +30,7 @@ describe('what it was signed for', () => {
     await put('ZZ9SOMEBODYELSES1');
     const seen = await signing(run);
     expect(seen).toMatchObject({ fault: null, mayNot: null });
-    expect(seen.signedForOther).toContain(`It was signed for RO ${order.number}`);
+    expect(seen.signedForOther).toContain(`Signed for RO ${order.number}`);
     expect(seen.signedForOther).toContain(order.vehicle.vin);
     // Such a document is not taken in elsewhere; put right or said of again, it is.
     expect(
@@ -56,7 +56,7 @@ describe('what it was signed for', () => {
     );
     expect(done).toMatchObject({
       status: 0,
-      stdout: expect.stringMatching(/LOOK {4}RO .*\n +It was signed for RO/),
+      stdout: expect.stringMatching(/LOOK {4}RO .*\n +Signed for RO/),
     });
   });
 });
@@ -87,7 +87,7 @@ describe('tampering by somebody who owns the database', () => {
       row.hash,
     );
     expect((await signing(run)).fault).toBe(
-      `Entry ${row.position} is the first that does not fit: its text was changed.`,
+      `Entry ${row.position} is the first that fails: its text was changed.`,
     );
   });
 
@@ -112,7 +112,7 @@ describe('tampering by somebody who owns the database', () => {
     }
     await house.admin.query('update run set head_hash = $2 where id = $1', [run, prevHash]);
     expect((await signing(run)).fault).toBe(
-      `Entry ${from} is the first that does not fit: it does not carry the shop’s seal, so it was written past the server.`,
+      `Entry ${from} is the first that fails: it lacks the shop’s seal, so it didn’t come through the server.`,
     );
     // A signature already given is for other entries; nothing new is signed on it.
     expect((await sign(ines, run, count, 'second')).body.error.code).toBe('RECORD_BROKEN');
@@ -129,11 +129,11 @@ describe('tampering by somebody who owns the database', () => {
     );
     await house.admin.query('commit');
     expect((await signing(run)).fault).toBe(
-      'Signed word 2 does not fit: it was not signed with this shop’s key.',
+      'Signature 2 fails: it wasn’t signed with this shop’s key.',
     );
     await house.admin.query('delete from signed_word where run = $1', [run]);
     expect((await signing(run)).fault).toBe(
-      'Signed word 1 does not fit: a word before it is missing or was changed.',
+      'Signature 1 fails: an earlier signature is missing or changed.',
     );
     const cut = await finishedRun();
     await house.admin.query('delete from run_event where run = $1 and position = $2', [
@@ -141,7 +141,7 @@ describe('tampering by somebody who owns the database', () => {
       cut.count,
     ]);
     expect((await signing(cut.run)).fault).toBe(
-      `Entry ${cut.count} is the first that does not fit: an entry is missing or doubled before it.`,
+      `Entry ${cut.count} is the first that fails: an entry is missing or doubled before it.`,
     );
   });
 });

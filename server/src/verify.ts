@@ -35,9 +35,7 @@ async function checkDatabase(
     for (const { shop } of shops) {
       const key = keyOf(keys, shop);
       if (!key) {
-        all.faults.push(
-          `The signing key of shop ${shop} is missing: nothing of it can be checked.`,
-        );
+        all.faults.push(`The signing key of shop ${shop} is missing, so nothing can be verified.`);
         continue;
       }
       const found = await db.inShop(shop, (client) =>
@@ -77,18 +75,18 @@ const MOST_SAID = 20;
 
 async function main(): Promise<void> {
   const [first, second] = process.argv.slice(2);
-  if (!first) throw new Error('Name a file, or a repair order’s number.');
+  if (!first) throw new Error('Give a file or a repair order number.');
   const number = first === '--order' ? (second ?? '') : null;
   const witness = first === '--all' && second ? checkpointsIn(fs.readFileSync(second, 'utf8')) : [];
   const { records, faults } = first.startsWith('--')
     ? await checkDatabase(number, witness)
     : { records: checkFile(first), faults: [] };
   const broken = records.filter((c) => c.fault && !c.changed);
-  if (first === '--all') console.log(`${records.length} records, ${broken.length} of them broken`);
-  else if (records.length === 0) console.error(`There is no record of RO ${second ?? ''}.`);
+  if (first === '--all') console.log(`${records.length} records, ${broken.length} broken`);
+  else if (records.length === 0) console.error(`No record of RO ${second ?? ''}.`);
   for (const c of records.filter((one) => first !== '--all' || one.fault))
     console.log(
-      `${!c.fault ? 'holds ' : c.changed ? 'LOOK  ' : 'BROKEN'}  ${c.name}: ${c.entries} entries, ${c.signed} signed words, key ${c.key}${c.fault ? `\n        ${c.fault}` : ''}`,
+      `${!c.fault ? 'OK    ' : c.changed ? 'CHECK ' : 'BROKEN'}  ${c.name}: ${c.entries} entries, ${c.signed} signatures, key ${c.key}${c.fault ? `\n        ${c.fault}` : ''}`,
     );
   for (const fault of faults.slice(0, MOST_SAID)) console.log(`BROKEN  ${fault}`);
   if (faults.length > MOST_SAID) console.log(`BROKEN  … and ${faults.length - MOST_SAID} more`);

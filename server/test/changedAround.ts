@@ -1,7 +1,7 @@
 import { type Change, run, of, ORDER, JONAH, OPEN_RUN } from './pastTheServer';
 import { demoId, HALDEN } from './world';
 
-/** Changes of what stands around the runs, and of the journal itself. */
+/** Changes of what stands around the runs, and of the audit trail itself. */
 export const CHANGED_AROUND: readonly Change[] = [
   // The order around it.
   [
@@ -64,22 +64,22 @@ export const CHANGED_AROUND: readonly Change[] = [
   [
     'an entry of an order removed',
     `delete from order_entry where repair_order = ${of(ORDER)}`,
-    /RO 2389, entry of the order .* was removed/,
+    /RO 2389, order entry .* was removed/,
   ],
   [
     'an entry of an order',
     `update order_entry set body = replace(body, 'L 4471', 'L 4472') where repair_order = ${of(ORDER)}`,
-    /RO 2389, entry of the order .* was changed/,
+    /RO 2389, order entry .* was changed/,
   ],
   [
     'an entry of an order taken off it',
     `update order_entry set gone = true where repair_order = ${of(ORDER)}`,
-    /RO 2389, entry of the order .* was changed/,
+    /RO 2389, order entry .* was changed/,
   ],
   [
     'when an entry of an order was made',
     `update order_entry set at = at - interval '1 day' where repair_order = ${of(ORDER)}`,
-    /RO 2389, entry of the order .* was changed/,
+    /RO 2389, order entry .* was changed/,
   ],
   // What falls due, what was used, what was said.
   [
@@ -98,19 +98,19 @@ export const CHANGED_AROUND: readonly Change[] = [
     /follow-up .* was changed/,
   ],
   [
-    'the use of a wrench removed',
+    'the wrench use removed',
     `delete from wrench_use where run = ${run}`,
-    /RO 2389, .*use of a wrench .* was removed/,
+    /RO 2389, .*wrench use .* was removed/,
   ],
   [
-    'a word of the lead',
+    'a lead approval',
     `update statement set body = '{"x":1}'`,
-    /RO 2428, .*word of the lead .* was changed/,
+    /RO 2428, .*lead approval .* was changed/,
   ],
   [
-    'a word of the lead made up',
+    'a lead approval made up',
     `insert into statement values (${of(HALDEN)}, ${of(demoId(955))}, ${run}, ${of(demoId(10))}, '{}', now())`,
-    /RO 2389, .*word of the lead .* was added/,
+    /RO 2389, .*lead approval .* was added/,
   ],
   ['a late entry removed', `delete from late_event`, /RO 2428, .*late entry .* was removed/],
   // The shop.
@@ -137,12 +137,12 @@ export const CHANGED_AROUND: readonly Change[] = [
   [
     'the second signature turned off',
     `update shop set second_signature = not second_signature where shop = ${of(HALDEN)}`,
-    /settings of the shop “Halden Quay Motor Works” was changed|settings of the shop/,
+    /shop settings “Halden Quay Motor Works” was changed|shop settings/,
   ],
   [
     'the shop’s own row removed',
     `delete from shop where shop = ${of(HALDEN)}`,
-    /settings of the shop .* removed/,
+    /shop settings .* removed/,
   ],
   [
     'a wrench’s calibration',
@@ -181,37 +181,37 @@ export const CHANGED_AROUND: readonly Change[] = [
   ],
   ['a photo’s picture', `update photo set bytes = 'another'`, /photo .* was changed/],
   ['a photo removed', `delete from photo`, /photo .* was removed/],
-  ['a curve', `update trace set body = '{"x":1}'`, /curve of a wrench .* was changed/],
-  ['a curve removed', `delete from trace`, /curve of a wrench .* was removed/],
+  ['a curve', `update trace set body = '{"x":1}'`, /torque-angle curve .* was changed/],
+  ['a curve removed', `delete from trace`, /torque-angle curve .* was removed/],
   // The journal itself.
   [
-    'a line of the journal',
+    'a line of the audit trail',
     `update journal set body = replace(body, 'Jonah', 'Johan') where place = 1`,
-    /Line 1 of the journal is the first that does not fit: its text was changed/,
+    /Line 1 of the audit trail is the first that fails: its text was changed/,
   ],
   [
-    'a line of the journal, its hash made to fit',
+    'a line of the audit trail, its hash made to fit',
     `update journal set body = replace(body, 'Jonah', 'Johan'), hash = encode(sha256(convert_to(replace(body, 'Jonah', 'Johan'), 'UTF8')), 'hex') where place = 1`,
-    /Line 1 of the journal .* seal/,
+    /Line 1 of the audit trail .* seal/,
   ],
   [
-    'a line of the journal removed',
+    'a line of the audit trail removed',
     `delete from journal where shop = ${of(HALDEN)} and place = 1`,
-    /Line 1 of the journal .*missing/,
+    /Line 1 of the audit trail .*missing/,
   ],
   [
-    'the end of the journal removed',
+    'the end of the audit trail removed',
     `delete from journal where shop = ${of(HALDEN)} and place = (select max(place) from journal where shop = ${of(HALDEN)})`,
-    /The journal ends at line \d+, and line \d+ is known outside/,
+    /The audit trail ends at line \d+, but a checkpoint names line \d+/,
   ],
   [
     'the whole journal removed',
     `delete from journal where shop = ${of(HALDEN)}`,
-    /The journal ends at line 0/,
+    /The audit trail ends at line 0/,
   ],
   [
-    'a line of the journal made up',
+    'a line of the audit trail made up',
     `insert into journal select shop, place + 1, body, hash, seal from journal where shop = ${of(HALDEN)} order by place desc limit 1`,
-    /Line \d+ of the journal .* from another place/,
+    /Line \d+ of the audit trail .* from another place/,
   ],
 ];

@@ -7,7 +7,7 @@ export const CHANGED_RUNS: readonly Change[] = [
   [
     'an entry’s text',
     `update run_event set body = replace(body, '"turned"', '"heldStill"') where run = ${run}`,
-    /RO 2389.*Entry \d+ is the first that does not fit: its text was changed/,
+    /RO 2389.*Entry \d+ is the first that fails: its text was changed/,
   ],
   [
     'an entry’s time',
@@ -42,7 +42,7 @@ export const CHANGED_RUNS: readonly Change[] = [
   [
     'an entry removed in the middle',
     `delete from run_event where run = ${run} and position = 20`,
-    /RO 2389.*Entry 20 is the first that does not fit: it does not follow the entry before it/,
+    /RO 2389.*Entry 20 is the first that fails: it doesn’t follow the entry before it/,
   ],
   [
     'the first entry removed',
@@ -57,7 +57,7 @@ export const CHANGED_RUNS: readonly Change[] = [
   [
     'a tail removed and the head set back',
     `delete from run_event where run = ${run} and position > 20; update run set last_position = 20, last_seq = 20, head_hash = (select hash from run_event where run = ${run} and position = 20), signing = 'open' where id = ${run}; delete from signed_word where run = ${run}`,
-    /RO 2389, .*run “procedure” was changed past the server/,
+    /RO 2389, .*run “procedure” was changed outside the server/,
   ],
   [
     'all entries removed',
@@ -88,7 +88,7 @@ export const CHANGED_RUNS: readonly Change[] = [
   [
     'a run removed with all that belongs to it',
     `delete from run_event where run = ${run}; delete from signed_word where run = ${run}; delete from wrench_use where run = ${run}; delete from run where id = ${run}`,
-    /RO 2389, .*Cylinder head, run “procedure” was removed past the server/,
+    /RO 2389, .*Cylinder head, run “procedure” was removed outside the server/,
   ],
   [
     'a run removed alone',
@@ -173,42 +173,42 @@ export const CHANGED_RUNS: readonly Change[] = [
   [
     'a run made up',
     `insert into run select (jsonb_populate_record(r, jsonb_build_object('id', ${of(demoId(953))}, 'instance', 'Z'))).* from run r where id = ${of(OPEN_RUN)}`,
-    /RO 2428, .*run “procedure” was added past the server/,
+    /RO 2428, .*run “procedure” was added outside the server/,
   ],
-  // Signed words.
+  // Signatures.
   [
     'all signed words removed',
     `delete from signed_word where run = ${run}`,
-    /RO 2389, .*signature or later word “technician” was removed/,
+    /RO 2389, .*signature or note “technician” was removed/,
   ],
   [
     'the last signed word removed',
     `delete from signed_word where run = ${run} and place = (select max(place) from signed_word where run = ${run})`,
-    /RO 2389, .*signature or later word .* was removed/,
+    /RO 2389, .*signature or note .* was removed/,
   ],
   [
     'a signed word’s text',
     `update signed_word set body = replace(body, 'Jonah', 'Johan') where run = ${run}`,
-    /RO 2389, .*signature or later word .* was changed/,
+    /RO 2389, .*signature or note .* was changed/,
   ],
   [
     'a signature',
     `update signed_word set signature = 'AAAA' where run = ${run} and place = 1`,
-    /RO 2389, .*signature or later word .* was changed/,
+    /RO 2389, .*signature or note .* was changed/,
   ],
   [
     'who signed',
     `update signed_word set person = ${of(demoId(10))} where run = ${run} and place = 1`,
-    /RO 2389, .*signature or later word .* was changed/,
+    /RO 2389, .*signature or note .* was changed/,
   ],
   [
     'a word signed for another run',
     `update signed_word set run = ${of(OPEN_RUN)} where run = ${run} and place = 1`,
-    /signature or later word .* was (added|removed)/,
+    /signature or note .* was (added|removed)/,
   ],
   [
     'a word made up',
     `insert into signed_word values (${of(HALDEN)}, ${of(OPEN_RUN)}, 1, gen_random_uuid(), 'technician', ${of(JONAH)}, '{}', 'AAAA', now())`,
-    /RO 2428, .*signature or later word “technician” was added/,
+    /RO 2428, .*signature or note “technician” was added/,
   ],
 ];

@@ -1,3 +1,5 @@
-import '@/lazyScreens';
+import { Root } from '@/features/account';
+import { SetupScreen } from '@/lazyScreens';
 
-export { FailedScreen as ErrorBoundary, Root as default } from '@/features/account';
+export { FailedScreen as ErrorBoundary } from '@/features/account';
+export default () => <Root Setup={SetupScreen} />;

@@ -1,1 +1,1 @@
-export { AccountScreen as default } from '@/features/account';
+export { AccountScreen as default } from '@/lazyScreens';

@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { replies, routes, type RouteName } from '@stennet/core/contract';
 import type { BodyOf, ReplyOf } from '@stennet/core/contract/work';
 import { noteServerTime } from '@/platform/clockOff';
-import { AppError, catalogue, type ErrorCode, type ErrorParams } from '@stennet/core/errors';
+import { AppError, isErrorCode, type ErrorParams } from '@stennet/core/errors';
 import { work } from './work';
 
 const PATIENCE_MS = 15_000;
@@ -89,8 +89,8 @@ async function schemaOf(name: RouteName): Promise<v.GenericSchema> {
 export function refusalIn(reply: unknown): AppError {
   const error = (reply as { error?: { code?: string; params?: ErrorParams } } | undefined)?.error;
   // A proxy's own page, or a code from a newer server: nothing to tell apart.
-  if (!error?.code || !(error.code in catalogue)) return new AppError('OFFLINE');
-  return new AppError(error.code as ErrorCode, error.params ?? {});
+  if (!isErrorCode(error?.code)) return new AppError('OFFLINE');
+  return new AppError(error.code, error.params ?? {});
 }
 
 export const asAppError = (error: unknown): AppError =>

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { routes } from '@stennet/core/contract';
 import { ImportLineSchema, type ImportLine } from '@stennet/core/contract/work';
-import { AppError, catalogue, type ErrorCode } from '@stennet/core/errors';
+import { AppError, isErrorCode } from '@stennet/core/errors';
 
 export interface ImportProgress {
   /** Share of the file that has gone out, 0 to 1. */
@@ -63,8 +63,7 @@ function refusal(text: string): AppError {
     const { error } = JSON.parse(text) as {
       error?: { code?: string; params?: Record<string, string | number> };
     };
-    if (error?.code && error.code in catalogue)
-      return new AppError(error.code as ErrorCode, error.params ?? {});
+    if (isErrorCode(error?.code)) return new AppError(error.code, error.params ?? {});
   } catch {
     // No answer of ours: a proxy's own page, or half an answer.
   }

@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { newId } from './ids';
 import { keptTexts } from './keptText';
 
@@ -14,11 +15,12 @@ export function deviceId(): string {
 
 /** How this device is called where another one reads it. */
 export function deviceName(): string {
+  const { devices } = commonText;
   const agent = navigator.userAgent;
   const kind = /Mobile|Android|iPhone/.test(agent)
-    ? 'Phone'
+    ? devices.phone
     : /iPad|Tablet/.test(agent)
-      ? 'Tablet'
-      : 'Computer';
+      ? devices.tablet
+      : devices.computer;
   return `${kind} ${deviceId().slice(0, 4)}`;
 }

@@ -1,15 +1,12 @@
 import { StyleSheet, View } from 'react-native';
-import type { ChangeLevel, FrictionChange } from '@stennet/core/clamp';
+import type { FrictionChange } from '@stennet/core/clamp';
 import { FRICTION_CONDITIONS, FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { ChoiceField } from './fields';
+import { commonText } from '@/language/common';
 import { Notice } from './Notice';
 
-const LEVELS: Record<ChangeLevel, string> = {
-  ok: '',
-  note: 'a noticeable change',
-  warn: 'too far from what was published',
-  stop: 'never at this torque',
-};
+const text = commonText.compound;
+const upperFirst = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 interface Props {
   label: string;
@@ -43,19 +40,22 @@ export function OtherCompound({ label, published, chosen, onChoose, change }: Pr
           alert
         />
       ) : (
-        <Notice title={LEVELS.warn} look="warn" alert />
+        <Notice title={upperFirst(text.warn)} look="warn" alert />
       )}
     </View>
   );
 }
 
 /** @example percent(-0.004) // 'no change' */
-const percent = (share: number): string =>
-  Math.round(share * 100) === 0
-    ? 'no change'
-    : `${Math.abs(Math.round(share * 100))}% ${share > 0 ? 'more' : 'less'}`;
-const changeTitle = ({ change, level, afterAngle }: Change): string =>
-  `Clamp load${afterAngle ? ' after the angle' : ''}: ${percent(change)}${level === 'ok' ? '' : `, ${LEVELS[level]}`}`;
+function percent(share: number): string {
+  const whole = Math.round(share * 100);
+  if (whole === 0) return text.same;
+  return (whole > 0 ? text.more : text.less)({ percent: Math.abs(whole) });
+}
+function changeTitle({ change, level, afterAngle }: Change): string {
+  const title = (afterAngle ? text.titleAfter : text.title)({ change: percent(change) });
+  return level === 'ok' ? title : text.titleLevel({ title, level: text[level] });
+}
 type Change = FrictionChange & { afterAngle: boolean };
 
 function changeText(
@@ -63,13 +63,18 @@ function changeText(
   was: string,
   is: string,
 ): string {
-  const what =
-    change < 0
-      ? 'The joint clamps less'
-      : utilisationActual > 1 && !afterAngle
-        ? 'The bolt is taken past yield'
-        : 'The bolt is pulled harder';
-  return `At the published ${afterAngle ? 'torque and angle' : 'torque'}, ${is} instead of ${was}: ${percent(Math.min(changeLow, changeHigh))} to ${percent(Math.max(changeLow, changeHigh))}. ${what}. The torque is not changed to make up for it: only the lead can allow another compound, in writing.`;
+  return text.text({
+    is: upperFirst(is),
+    was,
+    low: percent(Math.min(changeLow, changeHigh)),
+    high: percent(Math.max(changeLow, changeHigh)),
+    effect:
+      change < 0
+        ? text.clampsLess
+        : utilisationActual > 1 && !afterAngle
+          ? text.yields
+          : text.pulled,
+  });
 }
 
 const styles = StyleSheet.create({ box: { gap: 8 } });

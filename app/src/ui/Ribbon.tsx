@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { stageRibbon, type RibbonPlace } from '@stennet/core/drawing';
@@ -19,7 +20,13 @@ export function Ribbon({ sheet, place, format, height = 62 }: Props) {
   const inks = useInks();
   const drawing = stageRibbon(sheet, place);
   const words = sheet.stages.map((s) => stageWords(s, format));
-  const label = `Stages: ${words.join(', ')}${place ? `. Now stage ${Math.min(place.stage + 1, words.length)} of ${words.length}` : ''}`;
+  const label = place
+    ? commonText.ribbonAt({
+        stages: words.join(', '),
+        n: Math.min(place.stage + 1, words.length),
+        of: words.length,
+      })
+    : commonText.ribbon({ stages: words.join(', ') });
   return (
     <View style={[styles.strip, { maxWidth: (height / drawing.height) * drawing.width }]}>
       <DrawingView drawing={drawing} label={label} width="100%" height={height} />

@@ -18,9 +18,9 @@ const words = (
 test.each([
   [0, 0, 'idle', 'saved'],
   [3, 0, 'sending', '3 to send'],
-  [3, 0, 'offline', 'off-line, 3 to send'],
+  [3, 0, 'offline', 'offline, 3 to send'],
   [2, 0, 'signIn', 'sign in to send 2'],
-  [0, 1, 'idle', '1 refused'],
+  [0, 1, 'idle', '1 rejected'],
 ] as const)('%s unsent, %s refused, %s: “%s”', (unsent, refused, state, said) => {
   words(unsent, refused, state);
   expect(screen.getByText(said)).toBeTruthy();

@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import PaperIcon from './PaperIcon';
@@ -52,8 +53,9 @@ export function SavedBadge({ unsent, refused, state, compact = false }: Props) {
 }
 
 function wordsOf({ unsent, refused, state }: Omit<Props, 'compact'>): string {
-  if (refused > 0) return `${refused} refused`;
-  if (unsent === 0) return 'saved';
-  if (state === 'signIn') return `sign in to send ${unsent}`;
-  return state === 'offline' ? `off-line, ${unsent} to send` : `${unsent} to send`;
+  const { saved } = commonText;
+  if (refused > 0) return saved.refused({ count: refused });
+  if (unsent === 0) return saved.saved;
+  if (state === 'signIn') return saved.signIn({ n: unsent });
+  return (state === 'offline' ? saved.offline : saved.toSend)({ n: unsent });
 }

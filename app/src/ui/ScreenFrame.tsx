@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { Link } from 'expo-router';
 import { useEffect, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
@@ -26,7 +27,7 @@ export function ScreenFrame({
   title,
   subtitle,
   back,
-  backLabel = 'Back',
+  backLabel = commonText.back,
   right,
   logo,
   fixed,

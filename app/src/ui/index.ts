@@ -21,3 +21,4 @@ export { pressedBySpace } from './spaceKey';
 export { SavedBadge } from './SavedBadge';
 export { default as Icon } from './PaperIcon';
 export { Waiting } from './Waiting';
+export { Why } from './Why';

@@ -53,7 +53,7 @@ runAll('plausibility', plausibilities.cases, (input) => {
 test('a thread or class that is not known is refused by name', () => {
   for (const name of ['M10x12', 'N10', '3/8', 'M3.7', ''])
     expect(() => threadOf(name)).toThrow(AppError);
-  expect(() => propertyClassOf('11.9')).toThrow('“11.9” is no property class');
+  expect(() => propertyClassOf('11.9')).toThrow('Unknown property class “11.9”');
   expect(threadOf('M10 × 1.25')).toMatchObject({ series: 'fine', pitchMm: 1.25 });
 });
 

@@ -1,6 +1,10 @@
+import { textsOf } from '../language';
+import { reading } from '../language/en/reading';
 import * as v from 'valibot';
 import { AppError } from '../errors';
 import { checkSheet, SheetSchema, type Finding, type Sheet } from '../procedure';
+
+const text = textsOf('reading', reading);
 
 /** What a check found in something that may not be whole yet. */
 export type DraftFinding = Omit<Finding, 'code'> & {
@@ -35,7 +39,7 @@ function shapeFinding(issue: v.BaseIssue<unknown>): DraftFinding {
       code: 'empty',
       level: 'error',
       place,
-      message: Array.isArray(issue.input) ? 'At least one is needed here.' : 'This is still empty.',
+      message: Array.isArray(issue.input) ? text.draft.atLeastOne : text.draft.empty,
     };
   return { code: 'malformed', level: 'error', place, message: sentence(issue) };
 }
@@ -44,12 +48,13 @@ function sentence(issue: v.BaseIssue<unknown>): string {
   const got =
     typeof issue.input === 'string' || typeof issue.input === 'number'
       ? `“${String(issue.input).slice(0, 40)}”`
-      : 'This';
-  if (issue.type === 'gt_value') return `${got} must be more than ${String(issue.requirement)}.`;
-  if (issue.type === 'min_value') return `${got} must be at least ${String(issue.requirement)}.`;
-  if (issue.type === 'max_value') return `${got} may be at most ${String(issue.requirement)}.`;
-  if (issue.type === 'iso_date') return `${got} is no date; write it like 2026-03-18.`;
-  return `${got} cannot stand here as it is.`;
+      : text.draft.this;
+  if (issue.type === 'gt_value') return text.draft.more({ got, than: String(issue.requirement) });
+  if (issue.type === 'min_value')
+    return text.draft.least({ got, least: String(issue.requirement) });
+  if (issue.type === 'max_value') return text.draft.most({ got, most: String(issue.requirement) });
+  if (issue.type === 'iso_date') return text.draft.date({ got });
+  return text.draft.malformed({ got });
 }
 
 /** The checks of a whole sheet; of one with holes, as far as they get. */

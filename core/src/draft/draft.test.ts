@@ -123,7 +123,7 @@ describe('a draft is the same document, not yet whole', () => {
     });
     expect(
       checkDraft({ ...headSheet, source: { ...headSheet.source, date: '18.3.26' } })[0]?.message,
-    ).toBe('“18.3.26” is no date; write it like 2026-03-18.');
+    ).toBe('“18.3.26” isn’t a date. Write it as 2026-03-18.');
   });
 });
 

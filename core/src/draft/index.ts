@@ -20,4 +20,4 @@ export {
   rowsOfPlaces,
   type Point,
 } from './places';
-export { pasteLine } from './pasteLine';
+export { boltsName, pasteLine } from './pasteLine';

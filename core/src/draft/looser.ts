@@ -32,7 +32,7 @@ function walk(node: Node): v.GenericSchema {
       return v.pipe(
         v.string(),
         v.maxLength(bound(node, 'max_length') ?? LONGEST_NAME),
-        v.regex(CLEAN, 'holds characters that cannot be stored'),
+        v.regex(CLEAN, 'contains characters that can’t be stored'),
       );
     case 'number':
       return v.pipe(v.number(), v.finite());

@@ -1,19 +1,12 @@
+import { textsOf } from '../language';
+import { draftWords } from '../language/en/draftWords';
 import { withLine, type Group, type Line, type Sheet } from '../procedure';
 import type { FrictionCondition } from '../thread';
 import { addPlaces, rowsOfPlaces } from './places';
 
-type LineGroup = Line['groups'][number];
+const text = textsOf('draftWords', draftWords);
 
-const CONDITION_TEXT: Record<FrictionCondition, string> = {
-  dry: 'dry',
-  lightOil: 'light oil on threads and under the head',
-  engineOil: 'engine oil on threads and under the head',
-  molyPaste: 'moly paste on threads and under the head',
-  antiSeize: 'anti-seize on the threads',
-  threadLocker: 'thread-locker on the threads',
-  sealant: 'sealant on the threads',
-  platedWaxed: 'as delivered, plated and waxed',
-};
+type LineGroup = Line['groups'][number];
 
 /**
  * What a word for the condition puts on the fasteners: nobody reads “nothing on the threads” where
@@ -36,6 +29,10 @@ function oilOn(kind: 'engine oil' | 'moly paste'): Group['compounds'] {
     { kind, place: 'under head' },
   ];
 }
+
+/** What the first group of fasteners is called, and those after it. */
+export const boltsName = (before = 0): string =>
+  before === 0 ? text.bolts : text.boltsN({ n: before + 1 });
 
 /** Rough places for a first look; they are dragged to where they belong. */
 const SPACING_MM = 90;
@@ -61,7 +58,7 @@ function withGroup(draft: Sheet, g: LineGroup): Sheet {
   const id = draft.groups.length === 0 ? 'bolts' : `bolts-${draft.groups.length + 1}`;
   const group: Group = {
     id,
-    name: draft.groups.length === 0 ? 'Bolts' : `Bolts ${draft.groups.length + 1}`,
+    name: boltsName(draft.groups.length),
     head: 'hex',
     socket: '',
     compounds: COMPOUNDS[g.condition],
@@ -84,7 +81,7 @@ const facts = (
   thread: { designation: g.designation, pitchMm: g.pitchMm },
   propertyClass: g.propertyClass,
   reuse: g.reuse,
-  friction: CONDITION_TEXT[g.condition],
+  friction: text.conditions[g.condition],
   frictionCondition: g.condition,
 });
 

@@ -1,3 +1,5 @@
+import { textsOf } from '../language';
+import { drawings } from '../language/en/drawings';
 import {
   circle,
   label,
@@ -9,6 +11,8 @@ import {
   type Point,
   type Shape,
 } from './shapes';
+
+const text = textsOf('drawings', drawings);
 
 /** Squares of drives, in mm: 1/4 in and so on. */
 const DRIVE_MM: Readonly<Record<string, number>> = {
@@ -61,7 +65,7 @@ export function angleDisc(anglesDeg: readonly number[], drive: string): Drawing 
       ),
       label({ x: MIDDLE.x, y: MIDDLE.y - OUTER_MM - 4 }, 6, '0', 'ink', { bold: true, mono: true }),
       path(polyline(square(side), true), 'paper', 'ink', 0.4),
-      label({ x: MIDDLE.x, y: MIDDLE.y + side / 2 + 6 }, 4, `${drive} in drive`, 'ink'),
+      label({ x: MIDDLE.x, y: MIDDLE.y + side / 2 + 6 }, 4, text.drive({ drive }), 'ink'),
       ...ruler({ x: 50, y: 190 }, true),
       ...ruler({ x: 30, y: 184 }, false),
     ],
@@ -96,7 +100,7 @@ function ticks(): Shape[] {
 /** Where this angle ends, its name outside the rim; neighbours one farther out. */
 function mark(deg: number, index: number): Shape[] {
   const turns = Math.floor(deg / 360);
-  const words = turns > 0 ? `${turns} turn${turns > 1 ? 's' : ''} +${deg % 360}°` : `+${deg}°`;
+  const words = turns > 0 ? text.turns({ count: turns, deg: `+${deg % 360}°` }) : `+${deg}°`;
   const at = polar(MIDDLE, OUTER_MM + 4 + (index % 2) * 3, deg);
   const anchor = Math.abs(at.x - MIDDLE.x) < 12 ? 'middle' : at.x > MIDDLE.x ? 'start' : 'end';
   return [

@@ -1,4 +1,4 @@
-import { catalogue, type ErrorCode, type ErrorParams } from './catalogue';
+import { fixOf, messageOf, type ErrorCode, type ErrorParams } from './catalogue';
 
 /**
  * A refusal that a person reads: what is wrong, what it would do, what to do now.
@@ -9,7 +9,7 @@ export class AppError extends Error {
   readonly params: ErrorParams;
 
   constructor(code: ErrorCode, params: ErrorParams = {}) {
-    super(catalogue[code].message(params));
+    super(messageOf(code, params));
     this.name = 'AppError';
     this.code = code;
     this.params = params;
@@ -17,7 +17,7 @@ export class AppError extends Error {
 
   /** What to do now, in the technician's words. */
   get fix(): string {
-    return catalogue[this.code].fix(this.params);
+    return fixOf(this.code, this.params);
   }
 }
 

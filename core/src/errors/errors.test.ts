@@ -1,11 +1,9 @@
-import { AppError, catalogue, toWire, type ErrorCode } from '.';
+import { AppError, ERROR_CODES, toWire } from '.';
 
-const codes = Object.keys(catalogue) as ErrorCode[];
-
-test.each(codes)('%s says what is wrong and what to do now, in whole sentences', (code) => {
+test.each(ERROR_CODES)('%s says what is wrong and what to do now, in whole sentences', (code) => {
   const error = new AppError(code, {
     where: 'x',
-    fault: 'Entry 3 is the first that does not fit.',
+    fault: 'Entry 3 is the first that fails.',
     joint: 'Cylinder head',
     minutes: 3,
     role: 'adviser',
@@ -45,7 +43,7 @@ test.each(codes)('%s says what is wrong and what to do now, in whole sentences',
     by: 'Ines Corte',
     at: '12:10',
     title: 'Cylinder head',
-    why: 'it stops in the middle',
+    why: 'it the file is cut off',
     reading: '180°',
     reasons: 'The sheet is withdrawn.',
     fasteners: '3, 7',

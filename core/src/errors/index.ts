@@ -1,2 +1,2 @@
 export { AppError, toWire, type WireError } from './AppError';
-export { catalogue, type ErrorCode, type ErrorParams } from './catalogue';
+export { ERROR_CODES, isErrorCode, type ErrorCode, type ErrorParams } from './catalogue';

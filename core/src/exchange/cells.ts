@@ -1,5 +1,9 @@
+import { textsOf } from '../language';
+import { reading } from '../language/en/reading';
 import { AppError } from '../errors';
 import { parseNumber } from '../quantity';
+
+const text = textsOf('reading', reading);
 
 /** What a spreadsheet takes for a formula, or for its own mark of plain text. */
 const RUNS = /^[=+\-@\t\r\n']/;
@@ -98,12 +102,11 @@ function read({ name, kind }: Column, cell: string): unknown {
     case 'number':
       return numberIn(name, cell);
     case 'flag':
-      if (!/^(yes|no|true|false)$/i.test(cell.trim()))
-        throw unreadable(name, cell, 'it must be yes or no');
+      if (!/^(yes|no|true|false)$/i.test(cell.trim())) throw unreadable(name, cell, text.cell.flag);
       return /^(yes|true)$/i.test(cell.trim());
     case 'list': {
-      const text = restore(cell);
-      return text.startsWith('[') ? jsonIn(name, text) : text.split(';').map((item) => item.trim());
+      const list = restore(cell);
+      return list.startsWith('[') ? jsonIn(name, list) : list.split(';').map((item) => item.trim());
     }
     case 'json':
       return jsonIn(name, restore(cell));
@@ -118,15 +121,15 @@ function numberIn(name: string, cell: string): number {
   try {
     return parseNumber(cell);
   } catch {
-    throw unreadable(name, cell, 'it must be a number');
+    throw unreadable(name, cell, text.cell.number);
   }
 }
 
-function jsonIn(name: string, text: string): unknown {
+function jsonIn(name: string, cell: string): unknown {
   try {
-    return JSON.parse(text);
+    return JSON.parse(cell);
   } catch {
-    throw unreadable(name, text, 'it is no JSON');
+    throw unreadable(name, cell, text.cell.json);
   }
 }
 

@@ -72,12 +72,12 @@ describe('cutting a file into sheets', () => {
     ['[1, 2]', 'something between'],
     ['hello', 'something between'],
     ['"x"', 'something between'],
-    ['[{"a":1}', 'stops in the middle'],
-    ['[{"a":"', 'stops in the middle'],
-    ['[{"a":1)]', 'brackets do not match'],
-    ['[{"a":[1}]', 'brackets do not match'],
-    [']', 'brackets do not match'],
-    [`${'{"a":'.repeat(50)}`, 'nested more than'],
+    ['[{"a":1}', 'the file is cut off'],
+    ['[{"a":"', 'the file is cut off'],
+    ['[{"a":1)]', 'brackets don’t match'],
+    ['[{"a":[1}]', 'brackets don’t match'],
+    [']', 'brackets don’t match'],
+    [`${'{"a":'.repeat(50)}`, 'levels deep'],
     ['[[{"a":1}]]', 'something between'],
   ])('%s is refused: %s', (text, why) => {
     expect(refused(() => cut(text, [3])).message).toContain(why);
@@ -192,7 +192,7 @@ describe('tables', () => {
       refused(() =>
         withRows(headSheet, 'fasteners', [{ ...rows[0], class: '8.8' }, ...rows.slice(1)]),
       ).message,
-    ).toContain('different things');
+    ).toContain('rows disagree');
   });
 });
 

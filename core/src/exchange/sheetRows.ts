@@ -1,7 +1,11 @@
+import { textsOf } from '../language';
+import { reading } from '../language/en/reading';
 import { AppError } from '../errors';
 import type { Position } from '../joint';
 import { readSheet, type Group, type Seat, type Sheet, type Stage } from '../procedure';
 import { cellsOf, column, thingOf, type Column, type Row } from './cells';
+
+const text = textsOf('reading', reading);
 
 export type RowKind = 'stages' | 'fasteners';
 
@@ -147,7 +151,7 @@ function withStageRows(sheet: Sheet, rows: readonly Row[]): object {
     const { part, ...stage } = thingOf(STAGE, row);
     const name = String(part ?? 'procedure');
     if (name !== 'procedure' && name !== 'takeApart' && !sheet.after.some((a) => a.id === name))
-      throw new AppError('SHEET_INVALID', { where: `part “${name.slice(0, 40)}”` });
+      throw new AppError('SHEET_INVALID', { where: text.rows.part({ name: name.slice(0, 40) }) });
     parts.set(name, [...(parts.get(name) ?? []), stage]);
   }
   return {
@@ -190,7 +194,7 @@ function once<T>(rows: readonly Row[], name: string, make: (row: Row) => T): T[]
     const known = made.get(key);
     if (known && JSON.stringify(known) !== JSON.stringify(thing))
       throw new AppError('SHEET_INVALID', {
-        where: `${name} “${key.slice(0, 40)}”: its rows say different things`,
+        where: text.rows.differ({ name, key: key.slice(0, 40) }),
       });
     made.set(key, thing);
   }

@@ -1,4 +1,8 @@
+import { textsOf } from '../language';
+import { reading } from '../language/en/reading';
 import { AppError } from '../errors';
+
+const text = textsOf('reading', reading);
 
 /** A sheet is some ten thousand characters; what is far beyond is none. */
 const LONGEST_SHEET = 1_000_000;
@@ -56,8 +60,7 @@ export class SheetSplitter {
 
   /** @throws AppError IMPORT_UNREADABLE when the text stops in the middle */
   end(): void {
-    if (this.open.length > 0 || this.inString)
-      throw unreadable('it stops in the middle; it was cut off on its way');
+    if (this.open.length > 0 || this.inString) throw unreadable(text.file.cut);
   }
 
   private get isInSheet(): boolean {
@@ -78,7 +81,7 @@ export class SheetSplitter {
       !/[\s,{}\]\ufeff]/.test(c) &&
       !(c === '[' && this.round === 0)
     )
-      throw unreadable('there is something between the sheets that is no sheet');
+      throw unreadable(text.file.between);
     if (c === '"') {
       this.inString = true;
       this.said = '';
@@ -93,12 +96,12 @@ export class SheetSplitter {
     if (c === '[' && this.open.length === 1 && this.open[0] === '{' && this.name === 'sheets')
       this.round = 2;
     this.open.push(c);
-    if (this.open.length > DEEPEST) throw unreadable(`it is nested more than ${DEEPEST} deep`);
+    if (this.open.length > DEEPEST) throw unreadable(text.file.deep({ n: DEEPEST }));
   }
 
   private closes(c: string): void {
     const opened = this.open.pop();
-    if (opened !== (c === '}' ? '{' : '[')) throw unreadable('its brackets do not match');
+    if (opened !== (c === '}' ? '{' : '[')) throw unreadable(text.file.brackets);
     // What follows the list in a library is no sheet, however deep.
     if (this.open.length < this.round) this.round = DEEPEST + 1;
     if (this.open.length > 0) return;

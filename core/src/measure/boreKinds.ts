@@ -1,3 +1,5 @@
+import { textsOf } from '../language';
+import { measureKinds } from '../language/en/measureKinds';
 import { AppError } from '../errors';
 import { bearing } from './bearing';
 import { boltLength, type BoltLength } from './gauges';
@@ -5,16 +7,24 @@ import { at, limit, whole, type Found, type MeasureKind } from './kind';
 import { stripClearance } from './strip';
 import { guardedBand, worst, type Verdict } from './verdict';
 
+const text = textsOf('measureKinds', measureKinds);
+
 export const STRIP: MeasureKind = {
   id: 'strip',
-  title: 'Bearing clearance by gauge strip',
-  columns: ['width, one end', 'width, other end'],
+  get title() {
+    return text.strip.title;
+  },
+  get columns() {
+    return [text.strip.oneEnd, text.strip.otherEnd];
+  },
   rows: ['1', '2', '3', '4'],
-  limits: [
-    { key: 'min', label: 'Clearance, at least' },
-    { key: 'max', label: 'Clearance, at most' },
-    { key: 'taper', label: 'From end to end, at most' },
-  ],
+  get limits() {
+    return [
+      { key: 'min', label: text.strip.min },
+      { key: 'max', label: text.strip.max },
+      { key: 'taper', label: text.strip.taper },
+    ];
+  },
   plausible: [0.3, 8],
   judge: (r) => {
     const table = r.strip ?? [];
@@ -36,9 +46,11 @@ export const STRIP: MeasureKind = {
       const conical = taper > limit(r, 'taper') ? 'fail' : 'pass';
       const verdict = worst([band, conical, outside && band === 'pass' ? 'marginal' : 'pass']);
       const note = outside
-        ? `${outside.flag} than the strip shows`
+        ? outside.flag === 'looser'
+          ? text.strip.looser
+          : text.strip.tighter
         : conical === 'fail'
-          ? 'conical'
+          ? text.strip.conical
           : undefined;
       return { what: row, mm: mean, verdict, ...(note ? { note } : {}) };
     });
@@ -48,15 +60,21 @@ export const STRIP: MeasureKind = {
 
 export const BEARING: MeasureKind = {
   id: 'bearing',
-  title: 'Bearing clearance, ovality, taper',
-  columns: ['one direction', 'across it'],
+  get title() {
+    return text.bearing.title;
+  },
+  get columns() {
+    return [text.bearing.along, text.bearing.across];
+  },
   rows: ['bore, front', 'bore, rear', 'journal, front', 'journal, rear'],
-  limits: [
-    { key: 'min', label: 'Clearance, at least' },
-    { key: 'max', label: 'Clearance, at most' },
-    { key: 'ovality', label: 'Out of round, at most' },
-    { key: 'taper', label: 'Taper, at most' },
-  ],
+  get limits() {
+    return [
+      { key: 'min', label: text.strip.min },
+      { key: 'max', label: text.strip.max },
+      { key: 'ovality', label: text.bearing.ovality },
+      { key: 'taper', label: text.bearing.taper },
+    ];
+  },
   plausible: [5, 200],
   judge: (r) => {
     const rows = whole(r, 2);
@@ -75,38 +93,52 @@ export const BEARING: MeasureKind = {
     return {
       verdict: b.verdict,
       found: [
-        { what: 'Clearance', mm: b.clearanceMm, verdict: b.verdictClearance },
-        { what: 'Journal out of round', mm: b.journal.ovalityMm, verdict: b.verdictJournalOvality },
-        { what: 'Journal taper', mm: b.journal.taperMm, verdict: b.verdictJournalTaper },
-        { what: 'Bore out of round', mm: b.bore.ovalityMm, verdict: b.verdictBoreOvality },
+        { what: text.bearing.clearance, mm: b.clearanceMm, verdict: b.verdictClearance },
+        {
+          what: text.bearing.journalRound,
+          mm: b.journal.ovalityMm,
+          verdict: b.verdictJournalOvality,
+        },
+        { what: text.bearing.journalTaper, mm: b.journal.taperMm, verdict: b.verdictJournalTaper },
+        { what: text.bearing.boreRound, mm: b.bore.ovalityMm, verdict: b.verdictBoreOvality },
       ],
     };
   },
 };
 
-const LENGTH_VERDICT: Record<BoltLength['verdict'], [Verdict, string]> = {
-  reuse: ['pass', 'may go in again'],
-  near_limit: ['fail', 'too near the limit: replace it'],
-  replace: ['fail', 'replace it'],
-  wrong_part: ['fail', 'shorter than a new one: another bolt'],
-  instrument_too_coarse: ['marginal', 'this instrument is too coarse to decide'],
+const LENGTH_VERDICT: Record<BoltLength['verdict'], Verdict> = {
+  reuse: 'pass',
+  near_limit: 'fail',
+  replace: 'fail',
+  wrong_part: 'fail',
+  instrument_too_coarse: 'marginal',
 };
 
 export const BOLT_LENGTH: MeasureKind = {
   id: 'boltLength',
-  title: 'Length of bolts',
-  columns: ['length'],
+  get title() {
+    return text.length.title;
+  },
+  get columns() {
+    return [text.length.column];
+  },
   rows: ['1', '2', '3', '4', '5', '6', '7', '8', '9', '10'],
-  limits: [
-    { key: 'new', label: 'A new one is' },
-    { key: 'max', label: 'At most' },
-  ],
+  get limits() {
+    return [
+      { key: 'new', label: text.length.new },
+      { key: 'max', label: text.length.max },
+    ];
+  },
   plausible: [8, 400],
   judge: (r) => {
     const found = whole(r, 1).map(({ row, values }): Found => {
       const b = boltLength(at(values, 0), limit(r, 'new'), limit(r, 'max'), r.uncertaintyMm, false);
-      const [verdict, note] = LENGTH_VERDICT[b.verdict];
-      return { what: row, mm: at(values, 0), verdict, note };
+      return {
+        what: row,
+        mm: at(values, 0),
+        verdict: LENGTH_VERDICT[b.verdict],
+        note: text.length[b.verdict],
+      };
     });
     return { verdict: worst(found.flatMap((f) => f.verdict ?? [])), found };
   },

@@ -1,13 +1,21 @@
+import { textsOf } from '../language';
+import { measureKinds } from '../language/en/measureKinds';
 import { feelerFlatness, type FeelerPoint } from './feelerLines';
 import { flangeWarp } from './flangeWarp';
 import { at, limit, whole, type MeasureKind } from './kind';
+
+const text = textsOf('measureKinds', measureKinds);
 
 /** A face by straight-edge and leaves; the rows of one line share its name. */
 export const FLATNESS: MeasureKind = {
   needsAll: true,
   id: 'flatness',
-  title: 'Flatness by straight-edge',
-  columns: ['place along it', 'leaf that enters', 'leaf that does not'],
+  get title() {
+    return text.flatness.title;
+  },
+  get columns() {
+    return [text.flatness.place, text.flatness.fits, text.flatness.doesNot];
+  },
   rows: [
     'long A',
     'long A',
@@ -22,11 +30,13 @@ export const FLATNESS: MeasureKind = {
     'diagonal 2',
     'diagonal 2',
   ],
-  limits: [
-    { key: 'overall', label: 'Over the whole face' },
-    { key: 'window', label: 'Per length of' },
-    { key: 'local', label: 'Within that length' },
-  ],
+  get limits() {
+    return [
+      { key: 'overall', label: text.flatness.whole },
+      { key: 'window', label: text.flatness.per },
+      { key: 'local', label: text.flatness.within },
+    ];
+  },
   plausible: [0, 1000],
   judge: (r) => {
     const rows = whole(r, 3);
@@ -48,9 +58,13 @@ export const FLATNESS: MeasureKind = {
     return {
       verdict: f.verdict,
       found: [
-        { what: `Overall, worst on ${f.worstLine}`, mm: f.overallMm, verdict: f.verdictOverall },
         {
-          what: `Within the length, worst on ${f.localLine}`,
+          what: text.flatness.overall({ line: f.worstLine }),
+          mm: f.overallMm,
+          verdict: f.verdictOverall,
+        },
+        {
+          what: text.flatness.local({ line: f.localLine }),
           mm: f.localMm,
           verdict: f.verdictLocal,
         },
@@ -62,14 +76,20 @@ export const FLATNESS: MeasureKind = {
 export const WARP: MeasureKind = {
   needsAll: true,
   id: 'warp',
-  title: 'Warp of manifold flanges',
-  columns: ['along the manifold', 'gap, upper side', 'gap, lower side'],
+  get title() {
+    return text.warp.title;
+  },
+  get columns() {
+    return [text.warp.along, text.warp.upper, text.warp.lower];
+  },
   rows: ['1', '2', '3', '4'],
-  limits: [
-    { key: 'overall', label: 'Over all flanges' },
-    { key: 'step', label: 'From one to the next' },
-    { key: 'tilt', label: 'Inside one flange' },
-  ],
+  get limits() {
+    return [
+      { key: 'overall', label: text.warp.all },
+      { key: 'step', label: text.warp.step },
+      { key: 'tilt', label: text.warp.tilt },
+    ];
+  },
   plausible: [0, 1000],
   judge: (r) => {
     const flanges = whole(r, 2).map(({ row, values }) => ({
@@ -85,10 +105,18 @@ export const WARP: MeasureKind = {
     return {
       verdict: w.verdict,
       found: [
-        { what: `Overall, worst at ${w.worstFlange}`, mm: w.overallMm, verdict: w.verdictOverall },
-        { what: `Step after ${w.stepAfter}`, mm: w.stepMm, verdict: w.verdictStep },
-        { what: 'Tilt inside one', mm: w.tiltMm, verdict: w.verdictTilt },
-        { what: 'Bow between the ends', mm: w.bowMm, verdict: null },
+        {
+          what: text.warp.overall({ flange: w.worstFlange }),
+          mm: w.overallMm,
+          verdict: w.verdictOverall,
+        },
+        {
+          what: text.warp.stepAfter({ flange: w.stepAfter }),
+          mm: w.stepMm,
+          verdict: w.verdictStep,
+        },
+        { what: text.warp.tiltInside, mm: w.tiltMm, verdict: w.verdictTilt },
+        { what: text.warp.bow, mm: w.bowMm, verdict: null },
       ],
     };
   },

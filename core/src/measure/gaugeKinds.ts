@@ -1,20 +1,30 @@
+import { textsOf } from '../language';
+import { measureKinds } from '../language/en/measureKinds';
 import { gap, protrusion, runOut } from './gauges';
 import { at, limit, whole, type Found, type MeasureKind } from './kind';
 import { worst, type Verdict } from './verdict';
 import { unlikeOthers } from './wear';
 
+const text = textsOf('measureKinds', measureKinds);
+
 export const PROTRUSION: MeasureKind = {
   needsAll: true,
   id: 'protrusion',
-  title: 'Protrusion or depth',
-  columns: ['one side', 'other side'],
+  get title() {
+    return text.protrusion.title;
+  },
+  get columns() {
+    return [text.protrusion.one, text.protrusion.other];
+  },
   rows: ['1', '2', '3', '4'],
-  limits: [
-    { key: 'min', label: 'At least (depth is negative)' },
-    { key: 'max', label: 'At most' },
-    { key: 'step', label: 'From one to the next' },
-    { key: 'tilt', label: 'Inside one' },
-  ],
+  get limits() {
+    return [
+      { key: 'min', label: text.protrusion.min },
+      { key: 'max', label: text.length.max },
+      { key: 'step', label: text.warp.step },
+      { key: 'tilt', label: text.protrusion.inside },
+    ];
+  },
   plausible: [-50, 50],
   judge: (r) => {
     const rows = whole(r, 1);
@@ -38,8 +48,8 @@ export const PROTRUSION: MeasureKind = {
           mm: p.valuesMm[i] ?? null,
           verdict: p.verdicts[i] ?? null,
         })),
-        { what: 'Step between neighbours', mm: p.stepMm, verdict: p.verdictStep },
-        { what: 'Tilt inside one', mm: p.tiltMm, verdict: p.verdictTilt },
+        { what: text.protrusion.step, mm: p.stepMm, verdict: p.verdictStep },
+        { what: text.warp.tiltInside, mm: p.tiltMm, verdict: p.verdictTilt },
       ],
     };
   },
@@ -48,13 +58,19 @@ export const PROTRUSION: MeasureKind = {
 export const GAP: MeasureKind = {
   needsAll: true,
   id: 'gap',
-  title: 'Gap by feeler',
-  columns: ['leaf that enters', 'leaf that does not'],
+  get title() {
+    return text.gap.title;
+  },
+  get columns() {
+    return [text.flatness.fits, text.flatness.doesNot];
+  },
   rows: ['1', '2', '3', '4'],
-  limits: [
-    { key: 'min', label: 'At least' },
-    { key: 'max', label: 'At most' },
-  ],
+  get limits() {
+    return [
+      { key: 'min', label: text.gap.min },
+      { key: 'max', label: text.length.max },
+    ];
+  },
   plausible: [0, 5],
   judge: (r) => {
     const found = whole(r, 1).map(({ row, values }): Found => {
@@ -67,10 +83,16 @@ export const GAP: MeasureKind = {
 
 export const RUN_OUT: MeasureKind = {
   id: 'runOut',
-  title: 'Run-out by dial',
-  columns: ['dial says'],
+  get title() {
+    return text.runOut.title;
+  },
+  get columns() {
+    return [text.runOut.reads];
+  },
   rows: ['0°', '45°', '90°', '135°', '180°', '225°', '270°', '315°'],
-  limits: [{ key: 'max', label: 'Whole swing, at most' }],
+  get limits() {
+    return [{ key: 'max', label: text.runOut.max }];
+  },
   plausible: [-10, 10],
   judge: (r) => {
     const rows = whole(r, 3);
@@ -82,14 +104,16 @@ export const RUN_OUT: MeasureKind = {
     return {
       verdict: o.verdict,
       found: [
-        { what: 'Whole swing', mm: o.tirMm, verdict: o.verdict },
+        { what: text.runOut.total, mm: o.tirMm, verdict: o.verdict },
         {
-          what: 'Out of centre',
+          what: text.runOut.center,
           mm: o.eccentricityMm,
           verdict: null,
-          ...(o.highSideDeg === null ? {} : { note: `high at ${Math.round(o.highSideDeg)}°` }),
+          ...(o.highSideDeg === null
+            ? {}
+            : { note: text.runOut.high({ deg: Math.round(o.highSideDeg) }) }),
         },
-        { what: 'Form besides', mm: o.formMm, verdict: null },
+        { what: text.runOut.form, mm: o.formMm, verdict: null },
       ],
     };
   },
@@ -102,7 +126,9 @@ const OUTLIER: Record<'ok' | 'note' | 'strong', Verdict> = {
 };
 export const WEAR: MeasureKind = {
   id: 'wear',
-  title: 'Wear, one against the others',
+  get title() {
+    return text.wear.title;
+  },
   columns: ['measured'],
   rows: ['1 in', '1 out', '2 in', '2 out', '3 in', '3 out', '4 in', '4 out'],
   limits: [],
@@ -121,13 +147,13 @@ export const WEAR: MeasureKind = {
           what: row,
           mm: at(values, i),
           verdict: 'marginal',
-          note: 'too few of its kind to compare',
+          note: text.wear.tooFew,
         };
       return {
         what: row,
         mm: at(values, i),
         verdict: OUTLIER[flag],
-        ...(flag === 'ok' ? {} : { note: 'unlike the others: look at it again' }),
+        ...(flag === 'ok' ? {} : { note: text.wear.unlike }),
       };
     });
     return { verdict: worst(found.flatMap((f) => f.verdict ?? [])), found };

@@ -38,7 +38,7 @@ describe('what stands on the order is judged', () => {
     });
   });
 
-  test('strips: in the band, tighter than the strip shows, conical', () => {
+  test('strips: in the band, tighter than the strip’s chart, conical', () => {
     const judged = judgeMeasured({
       what: 'strip',
       unit: 'mm',
@@ -48,7 +48,7 @@ describe('what stands on the order is judged', () => {
       rows: rows({ '1': [1.5, 1.5], '2': [3.2, 3.2], '3': [1.2, 1.6] }),
     });
     expect(judged.found.map((f) => f.verdict)).toEqual(['pass', 'marginal', 'fail']);
-    expect(judged.found[1]?.note).toBe('tighter than the strip shows');
+    expect(judged.found[1]?.note).toBe('tighter than the strip’s chart');
     expect(judged.verdict).toBe('fail');
   });
 

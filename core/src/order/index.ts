@@ -8,7 +8,7 @@ export {
   type OrderEntry,
   type OrderHead,
 } from './entries';
-export { JOB_KINDS, SYMPTOMS, type JobKind, type Symptom } from './jobKinds';
+export { JOB_KINDS, symptoms, type JobKind, type Symptom } from './jobKinds';
 export {
   jointPlaces,
   jointState,

@@ -1,3 +1,10 @@
+import { symptoms as english } from '../language/en/symptoms';
+import { textsOf } from '../language';
+import { orders } from '../language/en/orders';
+
+const symptomText = textsOf('symptoms', english);
+
+const text = textsOf('orders', orders);
 /** A job of the shop: which joints it goes through, in the order they are met. */
 export interface JobKind {
   id: string;
@@ -7,22 +14,62 @@ export interface JobKind {
 }
 
 export const JOB_KINDS: readonly JobKind[] = [
-  { id: 'clutch', title: 'Replace clutch', joints: ['flywheel', 'clutch', 'bell-housing'] },
+  {
+    id: 'clutch',
+    get title() {
+      return text.jobs.clutch;
+    },
+    joints: ['flywheel', 'clutch', 'bell-housing'],
+  },
   {
     id: 'flywheel',
-    title: 'Replace flywheel',
+    get title() {
+      return text.jobs.flywheel;
+    },
     joints: ['adapter-plate', 'flywheel', 'clutch', 'bell-housing'],
   },
   {
     id: 'head-gasket',
-    title: 'Replace cylinder-head gasket',
+    get title() {
+      return text.jobs['head-gasket'];
+    },
     joints: ['cylinder-head', 'cam-cap', 'intake-manifold', 'exhaust-manifold'],
   },
-  { id: 'intake', title: 'Replace intake-manifold gasket', joints: ['intake-manifold'] },
-  { id: 'exhaust', title: 'Replace exhaust-manifold gasket', joints: ['exhaust-manifold'] },
-  { id: 'damper', title: 'Replace crank damper', joints: ['damper'] },
-  { id: 'rods', title: 'Renew rod bearings', joints: ['rod-cap', 'pump'] },
-  { id: 'other', title: 'Other job', joints: [] },
+  {
+    id: 'intake',
+    get title() {
+      return text.jobs.intake;
+    },
+    joints: ['intake-manifold'],
+  },
+  {
+    id: 'exhaust',
+    get title() {
+      return text.jobs.exhaust;
+    },
+    joints: ['exhaust-manifold'],
+  },
+  {
+    id: 'damper',
+    get title() {
+      return text.jobs.damper;
+    },
+    joints: ['damper'],
+  },
+  {
+    id: 'rods',
+    get title() {
+      return text.jobs.rods;
+    },
+    joints: ['rod-cap', 'pump'],
+  },
+  {
+    id: 'other',
+    get title() {
+      return text.jobs.other;
+    },
+    joints: [],
+  },
 ];
 
 /**
@@ -34,68 +81,6 @@ export interface Symptom {
   look: readonly string[];
 }
 
-export const SYMPTOMS: readonly Symptom[] = [
-  {
-    says: 'Ticks when cold, goes away warm',
-    look: [
-      'Exhaust manifold: broken stud, soot at a port',
-      'Gasket between manifold and head',
-      'Follower and lobe, only after that',
-    ],
-  },
-  {
-    says: 'Clutch slips',
-    look: [
-      'Oil on the disc: rear crankshaft seal, gearbox input seal',
-      'Free travel, hydraulic release',
-      'Disc and pressure plate',
-    ],
-  },
-  {
-    says: 'Clutch drags or will not release',
-    look: ['Air or leak in the hydraulics', 'Disc hub on the splines', 'Disc the wrong way round'],
-  },
-  {
-    says: 'Rattle at idle with the clutch let in',
-    look: ['Two-mass flywheel: play and tilt against the limit', 'Release bearing'],
-  },
-  {
-    says: 'White smoke, coolant goes missing',
-    look: [
-      'Pressure test cold, plugs for a clean-washed one',
-      'Gas in the coolant',
-      'Intake gasket at a coolant port',
-      'Head gasket, head flatness',
-    ],
-  },
-  {
-    says: 'Overheats',
-    look: ['Level, fan, thermostat, pump first', 'Gas in the coolant', 'Head gasket'],
-  },
-  { says: 'Whistle or lean idle', look: ['Hoses and intake gasket with smoke', 'Manifold warp'] },
-  {
-    says: 'Squeal or wobble at the front of the engine',
-    look: [
-      'Belt and idlers',
-      'Damper: has the rubber moved, does the ring run true',
-      'Keyway and bolt',
-    ],
-  },
-  {
-    says: 'Oil at the bell housing',
-    look: [
-      'Where it is wet from above: covers, rear of the head',
-      'Rear crankshaft seal',
-      'Gearbox input seal',
-      'Flywheel bolts in through-holes',
-    ],
-  },
-  {
-    says: 'Knock under load',
-    look: [
-      'Oil pressure, oil in the filter',
-      'Rod bearings: shells, by cylinder',
-      'Broken mount, loose flywheel',
-    ],
-  },
-];
+/** In the order they are offered. */
+export const symptoms = (): readonly Symptom[] =>
+  Object.values(symptomText).map(({ says, ...look }) => ({ says, look: Object.values(look) }));

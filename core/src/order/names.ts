@@ -1,3 +1,7 @@
+import { textsOf } from '../language';
+import { orders } from '../language/en/orders';
+
+const text = textsOf('orders', orders);
 /** Where a repair order stands, from the counter to the key handed back. */
 export const ORDER_STATES = [
   'open',
@@ -29,12 +33,4 @@ export const ENTRY_KINDS = [
 ] as const;
 
 /** Where a repair order stands, in a word. */
-export const ORDER_STATE_TEXT: Record<OrderState, string> = {
-  open: 'open',
-  waiting: 'waiting for parts',
-  out: 'parts out',
-  inWork: 'in work',
-  toCheck: 'to check',
-  done: 'done',
-  handedOver: 'handed over',
-};
+export const ORDER_STATE_TEXT: Readonly<Record<OrderState, string>> = text.states;

@@ -1,7 +1,11 @@
+import { textsOf } from '../language';
+import { orders } from '../language/en/orders';
 import type { OrderEntry } from './entries';
 import { jointState, type JointSeen, type JointState } from './jointState';
 import type { OrderState } from './names';
 import { isAwaited } from './partState';
+
+const text = textsOf('orders', orders);
 
 /** What there is to know of a repair order to say where it stands. */
 export interface OrderSeen {
@@ -26,37 +30,36 @@ export interface Blocker {
   text: string;
 }
 
-const STANDS: Record<Exclude<JointState, 'tight'>, string> = {
-  notStarted: 'not started',
-  comingApart: 'taking apart not finished',
-  apart: 'apart',
-  inWork: 'not finished',
-};
-
 /** What an entry says that holds an order up, or null. */
 function blockOf(e: OrderEntry): Blocker | null {
   switch (e.kind) {
     case 'dropped':
-      if (e.found === undefined) return { by: 'dropped', text: `${e.what}: dropped, not found` };
+      if (e.found === undefined) return { by: 'dropped', text: text.dropped({ what: e.what }) };
       if (e.still === undefined)
-        return { by: 'dropped', text: `${e.what}: found, not checked whether it is still good` };
+        return { by: 'dropped', text: text.foundUnchecked({ what: e.what }) };
       return null;
     case 'part': {
-      const state = e.state === 'ordered' ? 'ordered, not here' : 'not ordered';
-      return isAwaited(e.state) ? { by: 'part', text: `${e.count} × ${e.what}: ${state}` } : null;
+      const state = e.state === 'ordered' ? text.part.ordered : text.part.needed;
+      return isAwaited(e.state)
+        ? { by: 'part', text: text.partLine({ count: e.count, what: e.what, state }) }
+        : null;
     }
     case 'outside': {
-      const text = e.state === 'back' ? `${e.what}: back, not checked` : `${e.what}: at ${e.to}`;
-      return e.state === 'checked' ? null : { by: 'outside', text };
+      const where =
+        e.state === 'back' ? text.back({ what: e.what }) : text.sentTo({ what: e.what, to: e.to });
+      return e.state === 'checked' ? null : { by: 'outside', text: where };
     }
     case 'measurement': {
       if (e.verdict === 'pass' || (e.then !== undefined && e.then !== 'stop')) return null;
-      const off = e.verdict === 'fail' ? 'out of its limits' : 'to be measured again';
-      return { by: 'measured', text: `${e.of}: ${e.then === 'stop' ? 'stopped' : off}` };
+      const off = e.verdict === 'fail' ? text.measured.fail : text.measured.again;
+      return {
+        by: 'measured',
+        text: `${e.of}: ${e.then === 'stop' ? text.measured.stopped : off}`,
+      };
     }
     case 'loosened':
       return e.tight === undefined
-        ? { by: 'loosened', text: `${e.what}: loosened, not tight again` }
+        ? { by: 'loosened', text: text.loosened({ what: e.what }) }
         : null;
     default:
       return null;
@@ -69,21 +72,19 @@ export function blockers({ joints, entries, followUps = [] }: OrderSeen): Blocke
   const of = (...kinds: Blocker['by'][]): Blocker[] =>
     kinds.flatMap((kind) => entered.filter((b) => b.by === kind));
   const leads = joints.flatMap((j): Blocker[] =>
-    j.runs.some((r) => r.asksLead)
-      ? [{ by: 'lead', text: `${j.name}: waits for the lead’s word` }]
-      : [],
+    j.runs.some((r) => r.asksLead) ? [{ by: 'lead', text: text.waitsLead({ joint: j.name }) }] : [],
   );
   const open = joints.flatMap((j): Blocker[] => {
     const state = jointState(j);
-    return state === 'tight' ? [] : [{ by: 'joint', text: `${j.name}: ${STANDS[state]}` }];
+    return state === 'tight' ? [] : [{ by: 'joint', text: `${j.name}: ${text.joints[state]}` }];
   });
-  const stillIn = putIns({ joints, entries }).map((text): Blocker => ({
+  const stillIn = putIns({ joints, entries }).map((what): Blocker => ({
     by: 'putIn',
-    text: `${text}: still in`,
+    text: text.stillIn({ what }),
   }));
   const firstStart = followUps.flatMap((f): Blocker[] =>
-    f.state === 'open' && FIRST_START[f.kind]
-      ? [{ by: 'firstStart', text: `${FIRST_START[f.kind]}: ${f.text.replace(/\.$/, '')}` }]
+    f.state === 'open' && firstStartText(f.kind)
+      ? [{ by: 'firstStart', text: `${firstStartText(f.kind)}: ${f.text.replace(/\.$/, '')}` }]
       : [],
   );
   return [
@@ -96,10 +97,12 @@ export function blockers({ joints, entries, followUps = [] }: OrderSeen): Blocke
   ];
 }
 
-const FIRST_START: Record<string, string | undefined> = {
-  beforeFirstStart: 'before the first start',
-  afterFirstStart: 'after the first start',
-};
+const firstStartText = (kind: string): string | null =>
+  kind === 'beforeFirstStart'
+    ? text.firstStart.before
+    : kind === 'afterFirstStart'
+      ? text.firstStart.after
+      : null;
 
 /** What fell and is not in the hand again. */
 export const isLost = (e: OrderEntry): e is Extract<OrderEntry, { kind: 'dropped' }> =>
@@ -126,7 +129,7 @@ function putInBy({ runs }: JointSeen): string[] {
 
 /** Of what was counted in, only what was counted out is out. */
 const stillIn = ({ what, count, countOut }: Extract<OrderEntry, { kind: 'putIn' }>): string =>
-  count === undefined ? what : `${count - (countOut ?? 0)} of ${count} × ${what}`;
+  count === undefined ? what : text.putIn({ left: count - (countOut ?? 0), count, what });
 
 const ORDERLY: Record<OrderState, readonly OrderState[]> = {
   open: ['waiting', 'out', 'inWork'],

@@ -1,14 +1,12 @@
+import { textsOf } from '../language';
+import { roles } from '../language/en/roles';
+
 /** Who may do what. The server enforces it; the app only hides what would be refused. */
 export const ROLES = ['lead', 'technician', 'adviser', 'apprentice', 'owner'] as const;
 export type Role = (typeof ROLES)[number];
 
-export const ROLE_TEXT: Readonly<Record<Role, string>> = {
-  lead: 'lead technician',
-  technician: 'technician',
-  adviser: 'service adviser',
-  apprentice: 'apprentice',
-  owner: 'owner',
-};
+/** What each role is called. */
+export const ROLE_TEXT: Readonly<Record<Role, string>> = textsOf('roles', roles);
 
 export const permissions = {
   'order.read': ['lead', 'technician', 'adviser', 'apprentice', 'owner'],

@@ -80,6 +80,6 @@ export const PersonNameSchema = v.pipe(
   textOf(80),
   v.transform((name) => name.trim().replace(/\s+/g, ' ')),
   v.minLength(1),
-  v.regex(LETTERS, 'holds a sign that is in no name, or that nobody sees'),
-  v.check(isOneScript, 'mixes letters of two scripts that look alike'),
+  v.regex(LETTERS, 'contains a character that isn’t allowed in a name'),
+  v.check(isOneScript, 'mixes look-alike letters of two scripts'),
 );

@@ -1,4 +1,8 @@
+import { textsOf } from '../language';
+import { orders } from '../language/en/orders';
 import { usedOnce, type Group, type Sheet } from '../procedure';
+
+const text = textsOf('orders', orders);
 
 /**
  * What a joint asks for: fasteners that must be new or may come back and how, and what else goes
@@ -12,13 +16,16 @@ export interface PartNeed {
   need: 'new' | 'reuse' | 'consider';
   reuse: Group['reuse'] | null;
   why: string;
+  /** The numbers behind it, for who asks; empty where there are none. */
+  numbers: string;
 }
 
-const HOW: Record<Exclude<Group['reuse'], 'replace'>, string> = {
-  'reuse-in-place': 'Each back into the hole it came from: keep them in a hole map.',
-  'reuse-if-within-length': 'Measure each one: those above the limit are replaced.',
-  reuse: 'By choice; what goes in is recorded.',
-};
+const how = (reuse: Exclude<Group['reuse'], 'replace'>): string =>
+  reuse === 'reuse-in-place'
+    ? text.reuse.inPlace
+    : reuse === 'reuse-if-within-length'
+      ? text.reuse.byLength
+      : text.reuse.free;
 
 /**
  * Everything of one sheet, fasteners first. A joint that occurs several times needs it as often.
@@ -34,6 +41,7 @@ export function partsOf(sheet: Sheet): PartNeed[] {
       need: p.need,
       reuse: null,
       why: p.why ?? '',
+      numbers: '',
     })),
   ];
 }
@@ -41,20 +49,17 @@ export function partsOf(sheet: Sheet): PartNeed[] {
 function groupNeed(sheet: Sheet, group: Group, times: number): PartNeed {
   const count = sheet.seats.filter((s) => s.group === group.id).length * times;
   const isNew = group.reuse === 'replace';
-  const why = isNew
-    ? (usedOnce(sheet, group)?.text ?? 'The maker has them replaced each time.')
-    : HOW[group.reuse as keyof typeof HOW];
-  const most =
-    group.reuse === 'reuse-if-within-length' && group.maxLengthMm
-      ? ` At most ${group.maxLengthMm} mm.`
-      : '';
+  const once = isNew ? usedOnce(sheet, group) : null;
+  const why = group.reuse === 'replace' ? (once?.text ?? text.makerReplaces) : how(group.reuse);
+  const mm = group.reuse === 'reuse-if-within-length' ? group.maxLengthMm : undefined;
   return {
     key: `group:${group.id}`,
     what: group.name,
     count,
     need: isNew ? 'new' : 'reuse',
     reuse: group.reuse,
-    why: `${why}${most}`,
+    why: mm ? text.upTo({ why, mm }) : why,
+    numbers: once?.why ?? '',
   };
 }
 

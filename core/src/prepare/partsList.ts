@@ -59,6 +59,7 @@ export function partsList(joints: readonly JointParts[], entries: readonly Kept[
           need: 'new',
           reuse: null,
           why: why ?? '',
+          numbers: '',
         },
         entry,
       };

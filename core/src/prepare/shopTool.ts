@@ -1,3 +1,5 @@
+import { textsOf } from '../language';
+import { orders } from '../language/en/orders';
 import * as v from 'valibot';
 import { DaySchema, finite, textOf } from '../schema/text';
 import {
@@ -8,6 +10,8 @@ import {
   WrenchSchema,
   type Wrench,
 } from '../quantity';
+
+const text = textsOf('orders', orders);
 
 const positive = v.pipe(finite, v.gtValue(0));
 const name = textOf(60);
@@ -100,12 +104,11 @@ export function problemsOf(
 ): { field: 'min' | 'graduation' | 'name'; text: string }[] {
   if (!('graduation' in tool)) return [];
   const problems: { field: 'min' | 'graduation'; text: string }[] = [];
-  if (tool.min >= tool.max)
-    problems.push({ field: 'min', text: 'The lowest value must be below the highest.' });
+  if (tool.min >= tool.max) problems.push({ field: 'min', text: text.tool.range });
   else if (tool.graduation > tool.max - tool.min)
     problems.push({
       field: 'graduation',
-      text: 'A graduation cannot be larger than the whole scale.',
+      text: text.tool.graduation,
     });
   return problems;
 }

@@ -79,7 +79,7 @@ test.each([
       state: 'here',
       seen: { thread: 'M11' },
     },
-    /does not match/,
+    /doesn’t match/,
   ],
   ['something dropped', { kind: 'dropped', job: id(1), what: 'Nut', where: 'valley' }, /not found/],
 ] as [string, OrderEntry, RegExp][])('%s', (_what, entry, why) => {
@@ -119,7 +119,7 @@ test('a joint that the sheet wants first is named', () => {
     instances: null,
   };
   expect(startBlockers(seen({ sheet, joints: [first, ...seen({}).joints] }))).toEqual([
-    'Rod caps comes first and is not finished.',
+    'Rod caps comes first and isn’t finished.',
   ]);
   expect(
     startBlockers(
@@ -149,7 +149,7 @@ test('the crank is not turned under a cap that is half-way, neither by starting 
     },
   ];
   expect(startBlockers(seen({ sheet, joints, instance: apart ?? '' })).join(' ')).toMatch(
-    /half-way at another crank position/,
+    /half done at another crank position/,
   );
   expect(startBlockers(seen({ sheet, joints, instance: beside ?? '' }))).toEqual([]);
   expect(crankHeldBy(sheet, { part: 'procedure', instance: beside ?? '' }, [halfWay])).toBe(one);

@@ -1,6 +1,10 @@
+import { textsOf } from '../language';
+import { orders } from '../language/en/orders';
 import { PROCEDURE, TAKE_APART, type Sheet } from '../procedure';
 import { isLost, jointState, type EntryOf, type JointRuns, type OrderEntry } from '../order';
 import { wrongPart } from './wrongPart';
+
+const text = textsOf('orders', orders);
 
 /** A run of a joint, with what later runs of the joint have to know of it. */
 export interface RunBefore {
@@ -42,7 +46,7 @@ export function startBlockers(seen: StartSeen): string[] {
   return [...fromEntries(seen), ...jointsBefore(seen), ...crankHeld(seen)];
 }
 
-const lost = (e: EntryOf<'dropped'>): string => `${e.what} was dropped and is not found.`;
+const lost = (e: EntryOf<'dropped'>): string => text.start.dropped({ what: e.what });
 
 function fromEntries({ entries, job, joint, sheet }: StartSeen): string[] {
   return entries.flatMap((e): string[] => {
@@ -52,8 +56,8 @@ function fromEntries({ entries, job, joint, sheet }: StartSeen): string[] {
         ? []
         : [
             e.state === 'back'
-              ? `${e.what} is back from ${e.to} and not checked.`
-              : `${e.what} is at ${e.to}.`,
+              ? text.start.back({ what: e.what, to: e.to })
+              : text.start.sentTo({ what: e.what, to: e.to }),
           ];
     }
     if (
@@ -64,8 +68,8 @@ function fromEntries({ entries, job, joint, sheet }: StartSeen): string[] {
     ) {
       return [
         e.then === 'stop'
-          ? `${e.of}: stopped.`
-          : `${e.of} is ${e.verdict === 'fail' ? 'out of spec' : 'too close to call'}, and no one has said what is done about it.`,
+          ? text.start.stopped({ what: e.of })
+          : (e.verdict === 'fail' ? text.start.outOfSpec : text.start.tooClose)({ what: e.of }),
       ];
     }
     return e.kind === 'part' && e.joint === joint ? wrong(e, sheet) : [];
@@ -86,14 +90,12 @@ export function isWrongPart(
 }
 
 const wrong = (e: EntryOf<'part'>, sheet: Sheet): string[] =>
-  e.state !== 'notNeeded' && isWrongPart(e, sheet)
-    ? [`${e.what}: what came does not match the sheet.`]
-    : [];
+  e.state !== 'notNeeded' && isWrongPart(e, sheet) ? [text.start.wrongPart({ what: e.what })] : [];
 
 function jointsBefore({ joints, sheet }: StartSeen): string[] {
   return joints.flatMap((j) =>
     sheet.requires.includes(j.sheetId) && jointState(j) !== 'tight'
-      ? [`${j.name} comes first and is not finished.`]
+      ? [text.start.before({ joint: j.name })]
       : [],
   );
 }
@@ -113,11 +115,7 @@ function crankHeld({ sheet, joints, joint, part, instance }: StartSeen): string[
       at(r.instance) !== wanted &&
       r.standing.stage + r.standing.done > 0,
   );
-  return held
-    ? [
-        `${held.instance} is half-way at another crank position. Finish it before the crank is turned.`,
-      ]
-    : [];
+  return held ? [text.start.crank({ instance: held.instance ?? '' })] : [];
 }
 
 /**

@@ -1,6 +1,10 @@
+import { textsOf } from '../language';
+import { orders } from '../language/en/orders';
 import { AppError } from '../errors';
 import type { Group } from '../procedure';
 import { threadOf } from '../thread';
+
+const text = textsOf('orders', orders);
 
 /** What somebody sees on the part that came: everything may be left out. */
 export interface PartSeen {
@@ -38,16 +42,19 @@ export function wrongPart(
     const longer = seen.lengthMm > group.lengthMm;
     found.push({
       by: 'length',
-      text: `${seen.lengthMm} mm long, the sheet says ${group.lengthMm} mm: ${longer ? 'it can stand on the bottom of its hole and clamp nothing' : 'it holds on too little thread'}.`,
+      text: (longer ? text.wrong.longer : text.wrong.shorter)({
+        length: seen.lengthMm,
+        wanted: group.lengthMm,
+      }),
     });
   }
   if (seen.head !== undefined && seen.head !== group.head)
     found.push({
       by: 'head',
-      text: `A ${seen.head} head, the sheet says ${group.head}: look whether another sheet belongs to it.`,
+      text: text.wrong.head({ got: seen.head, wanted: group.head }),
     });
   if (seen.count !== undefined && seen.count < needed)
-    found.push({ by: 'count', text: `${seen.count} came, ${needed} are needed.` });
+    found.push({ by: 'count', text: text.wrong.count({ got: seen.count, wanted: needed }) });
   return found;
 }
 
@@ -57,10 +64,10 @@ function wrongThread({ thread }: Pick<Group, 'thread'>, said: string): string | 
     .replace(',', '.')
     .split(/\s*[×X]\s*/);
   if (!/^(M\d+(\.\d+)?|\d+\/\d+-\d+)$/.test(designation))
-    return `“${said}” is no thread that is known here: write it like M10 × 1.25.`;
+    return text.wrong.unknown({ thread: said });
   return isSameThread(thread, designation, pitch === undefined ? undefined : Number(pitch))
     ? null
-    : `Thread ${said}, the sheet says ${thread.designation} × ${thread.pitchMm}: it goes in crossed or not at all.`;
+    : text.wrong.thread({ got: said, wanted: thread.designation, pitch: thread.pitchMm });
 }
 
 function isSameThread(

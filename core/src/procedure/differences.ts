@@ -1,3 +1,5 @@
+import { textsOf } from '../language';
+import { sheetDifferences } from '../language/en/sheetDifferences';
 import { convert, plainText, units } from '../quantity';
 import { frictionBands } from '../thread';
 import { yieldTorqueNm, finalTorques } from './checks';
@@ -5,6 +7,9 @@ import type { Group, Sheet } from './sheet';
 import type { Stage } from './stage';
 import { actsOf, orderOf, seatsOf } from './stageFacts';
 import { preloadAfterTurn } from './usedOnce';
+import { compoundText, REUSE_TEXT } from './words';
+
+const text = textsOf('sheetDifferences', sheetDifferences);
 
 /** How much a difference matters to the fastener. */
 export interface Difference {
@@ -14,10 +19,12 @@ export interface Difference {
   text: string;
 }
 
-const times = (ratio: number): string =>
-  ratio >= 1
-    ? `${ratio.toFixed(ratio < 1.2 ? 2 : 1)} times as high`
-    : `${(1 / ratio).toFixed(1 / ratio < 1.2 ? 2 : 1)} times lower`;
+/** A ratio as people say it: a share up to half as much again, else how many times. */
+function times(ratio: number): string {
+  if (ratio >= 1.5) return text.timesHigher({ times: ratio.toFixed(1) });
+  const percent = Math.round(Math.abs(ratio - 1) * 100);
+  return ratio >= 1 ? text.higher({ percent }) : text.lower({ percent });
+}
 
 /**
  * What another revision, or another source for the same joint, does differently, in a technician's
@@ -47,16 +54,20 @@ const difference = (what: Difference['what'], text: string, isGrave = false): Di
 function parts(mine: Sheet, other: Sheet): Difference[] {
   const said = (s: Sheet): string[] =>
     (s.parts ?? []).map(
-      (p) => `${p.count} × ${p.name}${p.need === 'consider' ? ', worth replacing' : ''}`,
+      (p) => `${p.count} × ${p.name}${p.need === 'consider' ? text.consider : ''}`,
     );
   const [own, theirs] = [said(mine), said(other)];
   return [
     ...own
       .filter((p) => !theirs.includes(p))
-      .map((p) => difference('part', `${p}: only in rev ${mine.revision} of “${mine.title}”.`)),
+      .map((p) =>
+        difference('part', text.onlyIn({ part: p, revision: mine.revision, title: mine.title })),
+      ),
     ...theirs
       .filter((p) => !own.includes(p))
-      .map((p) => difference('part', `${p}: only in rev ${other.revision} of “${other.title}”.`)),
+      .map((p) =>
+        difference('part', text.onlyIn({ part: p, revision: other.revision, title: other.title })),
+      ),
   ];
 }
 
@@ -77,15 +88,17 @@ function finalValues(mine: Sheet, other: Sheet): Difference[] {
         `${g.thread.designation} ${g.propertyClass}` === theirs.group ? [yieldTorqueNm(g)] : [],
       )[0] ?? null;
     const passes = yieldNm !== null && theirs.nm > yieldNm;
-    const effect = passes
-      ? '; passes yield at ordinary friction'
-      : ratio < 0.6
-        ? '; the joint stays slack'
-        : '';
+    const effect = passes ? text.effect.yields : ratio < 0.6 ? text.effect.slack : '';
     return [
       difference(
         'value',
-        `${theirs.group}: the last torque of “${other.title}” (rev ${other.revision}) is ${times(ratio)}${effect}.`,
+        text.lastTorque({
+          group: theirs.group,
+          title: other.title,
+          revision: other.revision,
+          ratio: times(ratio),
+          effect,
+        }),
         passes || ratio > 1.25 || ratio < 0.8,
       ),
     ];
@@ -119,25 +132,25 @@ function afterAngle(mine: Sheet, other: Sheet, name: string): Difference[] | nul
     return [
       difference(
         'value',
-        `${name}: only “${which.title}” (rev ${which.revision}) finishes by angle. The last torques cannot be compared.`,
+        text.onlyAngle({ group: name, title: which.title, revision: which.revision }),
         true,
       ),
     ];
   }
   if (own.kn === null || theirs.kn === null)
-    return [
-      difference(
-        'value',
-        `${name}: both finish by angle; without a grip length the clamp loads cannot be compared.`,
-      ),
-    ];
+    return [difference('value', text.noGrip({ group: name }))];
   const change = theirs.kn / own.kn - 1;
   if (Math.abs(change) < 0.005) return [];
-  const percent = `${Math.round(Math.abs(change) * 100)}%`;
+  const percent = Math.round(Math.abs(change) * 100);
   return [
     difference(
       'value',
-      `${name}: after the angle “${other.title}” (rev ${other.revision}) clamps about ${percent} ${change > 0 ? 'more' : 'less'}.`,
+      (change > 0 ? text.clampMore : text.clampLess)({
+        group: name,
+        title: other.title,
+        revision: other.revision,
+        percent,
+      }),
       Math.abs(change) > 0.2,
     ),
   ];
@@ -158,7 +171,7 @@ function stages(mine: Sheet, other: Sheet): Difference[] {
       found.push(
         difference(
           'stage',
-          `“${stage.name}” is not there.`,
+          text.stageMissing({ stage: stage.name }),
           stage.action === 'angle' || stage.action === 'torque',
         ),
       );
@@ -166,20 +179,28 @@ function stages(mine: Sheet, other: Sheet): Difference[] {
       found.push(
         difference(
           'value',
-          `“${stage.name}” is ${valueText(theirs)} there${ratioText(stage, theirs)}.`,
+          text.stageValue({
+            stage: stage.name,
+            value: valueText(theirs),
+            ratio: ratioText(stage, theirs),
+          }),
         ),
       );
     if (theirs && theirs.repeat?.kind !== stage.repeat?.kind)
       found.push(
         difference(
           'stage',
-          `“${stage.name}” goes round ${repeatText(theirs)} there, ${repeatText(stage)} here.`,
+          text.stageRepeat({
+            stage: stage.name,
+            there: repeatText(theirs),
+            here: repeatText(stage),
+          }),
         ),
       );
   }
   for (const stage of other.stages)
     if (!mine.stages.some((s) => s.id === stage.id && s.action === stage.action))
-      found.push(difference('stage', `“${stage.name}” is only there.`));
+      found.push(difference('stage', text.stageOnly({ stage: stage.name })));
   return found;
 }
 
@@ -192,12 +213,12 @@ function ratioText(stage: Stage, theirs: Stage): string {
 
 const repeatText = (s: Stage): string =>
   s.repeat?.kind === 'untilSettled'
-    ? 'until settled'
+    ? text.repeat.untilSettled
     : s.repeat?.kind === 'passes'
-      ? `${s.repeat.passes} times`
+      ? text.repeat.passes({ n: s.repeat.passes })
       : s.repeat?.kind === 'untilSeated'
-        ? 'until seated'
-        : 'once';
+        ? text.repeat.untilSeated
+        : text.repeat.once;
 
 function orders(mine: Sheet, other: Sheet): Difference[] {
   const orderText = (s: Sheet): string =>
@@ -213,54 +234,63 @@ function orders(mine: Sheet, other: Sheet): Difference[] {
     return [
       difference(
         'fastener',
-        `${other.seats.length} fasteners there, ${mine.seats.length} here.`,
+        text.count({ there: other.seats.length, here: mine.seats.length }),
         true,
       ),
     ];
-  return orderText(mine) === orderText(other)
-    ? []
-    : [difference('order', 'The order is another one.')];
+  return orderText(mine) === orderText(other) ? [] : [difference('order', text.order)];
 }
 
 function fasteners(mine: Sheet, other: Sheet): Difference[] {
   return mine.groups.flatMap((g) => {
     const theirs = other.groups.find((o) => o.id === g.id);
-    if (!theirs) return [difference('fastener', `${g.name} are not there.`, true)];
+    if (!theirs) return [difference('fastener', text.groupMissing({ group: g.name }), true)];
     const thread = (x: Group): string =>
       `${x.thread.designation} × ${x.thread.pitchMm}, ${x.propertyClass}`;
-    const coats = (x: Group): string =>
-      x.compounds
-        .map((c) => `${c.kind}${c.strength ? ` (${c.strength})` : ''} on ${c.place}`)
-        .join(', ') || 'nothing';
+    const coats = (x: Group): string => x.compounds.map(compoundText).join(', ') || text.nothing;
     return [
       ...(thread(g) === thread(theirs)
         ? []
-        : [difference('fastener', `${g.name}: ${thread(theirs)} there, ${thread(g)} here.`, true)]),
+        : [
+            difference(
+              'fastener',
+              text.groupDiffers({ group: g.name, there: thread(theirs), here: thread(g) }),
+              true,
+            ),
+          ]),
       ...(g.head === theirs.head
         ? []
-        : [difference('fastener', `${g.name}: ${theirs.head} head there, ${g.head} here.`)]),
+        : [
+            difference(
+              'fastener',
+              text.headDiffers({ group: g.name, there: theirs.head, here: g.head }),
+            ),
+          ]),
       ...(g.reuse === theirs.reuse
         ? []
         : [
             difference(
               'reuse',
-              `${g.name}: ${REUSE_WORDS[theirs.reuse]} there, ${REUSE_WORDS[g.reuse]} here.`,
+              text.groupDiffers({
+                group: g.name,
+                there: REUSE_TEXT[theirs.reuse],
+                here: REUSE_TEXT[g.reuse],
+              }),
               true,
             ),
           ]),
       ...(coats(g) === coats(theirs)
         ? []
-        : [difference('compound', `${g.name}: ${coats(theirs)} there, ${coats(g)} here.`, true)]),
+        : [
+            difference(
+              'compound',
+              text.groupDiffers({ group: g.name, there: coats(theirs), here: coats(g) }),
+              true,
+            ),
+          ]),
     ];
   });
 }
-
-const REUSE_WORDS: Record<Group['reuse'], string> = {
-  replace: 'used once',
-  'reuse-in-place': 'used again in their own holes',
-  'reuse-if-within-length': 'used again if short enough',
-  reuse: 'used again',
-};
 
 function steps(mine: Sheet, other: Sheet): Difference[] {
   const missing = mine.steps.filter((s) => !other.steps.some((o) => o.id === s.id));
@@ -271,12 +301,12 @@ function steps(mine: Sheet, other: Sheet): Difference[] {
   const apart =
     JSON.stringify(mine.takeApart) === JSON.stringify(other.takeApart)
       ? []
-      : [difference('step', 'It is taken apart in another way.')];
+      : [difference('step', text.takeApart)];
   return [
     ...apart,
-    ...changed.map((s) => difference('step', `Another one there: ${s.text}`, isJudged(s))),
-    ...missing.map((s) => difference('step', `Not there: ${s.text}`)),
-    ...added.map((s) => difference('step', `Only there: ${s.text}`)),
+    ...changed.map((s) => difference('step', text.stepChanged({ step: s.text }), isJudged(s))),
+    ...missing.map((s) => difference('step', text.stepMissing({ step: s.text }))),
+    ...added.map((s) => difference('step', text.stepOnly({ step: s.text }))),
   ];
 }
 
@@ -286,9 +316,16 @@ const isJudged = (s: Sheet['steps'][number]): boolean =>
 
 function where(mine: Sheet, other: Sheet): Difference[] {
   const words = ({ applies: a }: Sheet): string =>
-    `${a.builtFrom ? `from ${a.builtFrom}` : ''}${a.builtTo ? ` to ${a.builtTo}` : ''}${a.hardware.origin === 'kit' ? `, kit by ${a.hardware.maker ?? 'another maker'}` : ''}`.trim() ||
-    'all';
+    [
+      a.builtFrom ? text.from({ day: a.builtFrom }) : '',
+      a.builtTo ? text.until({ day: a.builtTo }) : '',
+      a.hardware.origin === 'kit'
+        ? text.kitBy({ maker: a.hardware.maker ?? text.anotherMaker })
+        : '',
+    ]
+      .filter(Boolean)
+      .join(', ') || text.any;
   return words(mine) === words(other)
     ? []
-    : [difference('applies', `For ${words(other)} there, for ${words(mine)} here.`)];
+    : [difference('applies', text.applies({ there: words(other), here: words(mine) }))];
 }

@@ -54,7 +54,7 @@ export {
   stageAt,
   stageIndex,
 } from './stageFacts';
-export { READY_CHECKS, type ReadyCheck } from './readyChecks';
+export { readyChecks, type ReadyCheck } from './readyChecks';
 export { PROCEDURE, TAKE_APART } from './parts';
 export { sheetForPart } from './runParts';
 export { readSheet } from './migrateSheet';
@@ -90,6 +90,9 @@ export {
   JOINT_KIND_IDS,
   jointKindText,
   nounOf,
+  nounText,
+  compoundKindText,
+  compoundPlaceText,
   repeatWords,
   stageHead,
   stageKindText,

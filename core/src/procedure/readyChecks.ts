@@ -1,4 +1,8 @@
+import { textsOf } from '../language';
+import { readyChecks as english } from '../language/en/readyChecks';
 import type { Step } from './step';
+
+const text = textsOf('readyChecks', english);
 
 /**
  * A check that many sheets need: put in as it stands, then changed to the joint's own words. From
@@ -29,137 +33,74 @@ const trap = (id: string, name: string, text: string): ReadyCheck => ({
   step: { kind: 'orderTrap', phase: 'place', text },
 });
 
-export const READY_CHECKS: readonly ReadyCheck[] = [
-  check(
-    'surfaces',
-    'Both faces',
-    'clean',
-    'Both faces clean, dry and without a score that a nail catches on.',
-    [
-      { text: 'clean and smooth', then: 'goOn' },
-      { text: 'rests of gasket', then: 'clean' },
-      { text: 'scored', then: 'machine' },
-    ],
-  ),
-  check(
-    'dowels',
-    'Dowels and sleeves',
-    'inspect',
-    'Every dowel and sleeve in its place, none bent.',
-    [
-      { text: 'all in', then: 'goOn' },
-      { text: 'one is missing', then: 'replace' },
-      { text: 'one is bent', then: 'replace' },
-    ],
-  ),
-  check(
-    'plugs',
-    'Plugs below flush',
-    'inspect',
-    'Gallery plugs below the face: a straight-edge slides over them.',
-    [
-      { text: 'below the face', then: 'goOn' },
-      { text: 'one stands proud', then: 'machine' },
-    ],
-  ),
-  check(
-    'pan-lip',
-    'Lip of the pan',
-    'inspect',
-    'Lip of the pan or plate level with the block all along.',
-    [
-      { text: 'level', then: 'goOn' },
-      { text: 'stands proud', then: 'look' },
-      { text: 'bent', then: 'replace' },
-    ],
-  ),
-  check(
-    'seal',
-    'Seal wet or dry',
-    'inspect',
-    'Seal behind the part: dry, lip whole, no groove on the shaft.',
-    [
-      { text: 'dry', then: 'goOn' },
-      { text: 'wet', then: 'replace' },
-      { text: 'groove on the shaft', then: 'look' },
-    ],
-  ),
-  check('lobes', 'Cam lobes', 'inspect', 'Cam lobes, each one.', [
-    { text: 'smooth', then: 'goOn' },
-    { text: 'scored', then: 'replace' },
-    { text: 'worn round', then: 'look' },
+/** In the language of the moment: the texts become the sheet’s own. */
+export const readyChecks = (): readonly ReadyCheck[] => [
+  check('surfaces', text.surfaces.name, 'clean', text.surfaces.text, [
+    { text: text.surfaces.good, then: 'goOn' },
+    { text: text.surfaces.residue, then: 'clean' },
+    { text: text.surfaces.scored, then: 'machine' },
   ]),
-  check('followers', 'Followers', 'inspect', 'Followers, each one: face, roller, cracks.', [
-    { text: 'sound', then: 'goOn' },
-    { text: 'worn', then: 'replace' },
-    { text: 'cracked: check the valve timing', then: 'look' },
+  check('dowels', text.dowels.name, 'inspect', text.dowels.text, [
+    { text: text.dowels.good, then: 'goOn' },
+    { text: text.dowels.missing, then: 'replace' },
+    { text: text.dowels.bent, then: 'replace' },
   ]),
-  check(
-    'caps',
-    'Caps',
-    'inspect',
-    'Each cap in its own place, the right way round, marks in line.',
-    [
-      { text: 'all in place', then: 'goOn' },
-      { text: 'one changed over', then: 'stop' },
-    ],
-  ),
+  check('plugs', text.plugs.name, 'inspect', text.plugs.text, [
+    { text: text.plugs.good, then: 'goOn' },
+    { text: text.plugs.proud, then: 'machine' },
+  ]),
+  check('pan-lip', text.panLip.name, 'inspect', text.panLip.text, [
+    { text: text.panLip.good, then: 'goOn' },
+    { text: text.panLip.proud, then: 'look' },
+    { text: text.panLip.bent, then: 'replace' },
+  ]),
+  check('seal', text.seal.name, 'inspect', text.seal.text, [
+    { text: text.seal.good, then: 'goOn' },
+    { text: text.seal.wet, then: 'replace' },
+    { text: text.seal.groove, then: 'look' },
+  ]),
+  check('lobes', text.lobes.name, 'inspect', text.lobes.text, [
+    { text: text.lobes.good, then: 'goOn' },
+    { text: text.lobes.scored, then: 'replace' },
+    { text: text.lobes.worn, then: 'look' },
+  ]),
+  check('followers', text.followers.name, 'inspect', text.followers.text, [
+    { text: text.followers.good, then: 'goOn' },
+    { text: text.followers.worn, then: 'replace' },
+    { text: text.followers.cracked, then: 'look' },
+  ]),
+  check('caps', text.caps.name, 'inspect', text.caps.text, [
+    { text: text.caps.good, then: 'goOn' },
+    { text: text.caps.swapped, then: 'stop' },
+  ]),
   check(
     'shells',
-    'Bearing shells',
+    text.shells.name,
     'inspect',
-    'Shells, each side: run a nail across.',
+    text.shells.text,
     [
-      { text: 'smooth', then: 'goOn' },
-      { text: 'scored', then: 'replace' },
-      { text: 'blue from heat', then: 'machine' },
+      { text: text.shells.good, then: 'goOn' },
+      { text: text.shells.scored, then: 'replace' },
+      { text: text.shells.blue, then: 'machine' },
     ],
-    ['upper', 'lower'],
+    [text.shells.upper, text.shells.lower],
   ),
-  check(
-    'sensor-ring',
-    'Sensor ring',
-    'inspect',
-    'Sensor ring: every tooth straight, none missing, clean.',
-    [
-      { text: 'whole', then: 'goOn' },
-      { text: 'dirty', then: 'clean' },
-      { text: 'a tooth is bent or missing', then: 'replace' },
-    ],
-  ),
-  check(
-    'disc-side',
-    'Side of the disc',
-    'place',
-    'Disc with its gearbox side towards the gearbox.',
-    [
-      { text: 'gearbox side out', then: 'goOn' },
-      { text: 'the other way round', then: 'stop' },
-    ],
-  ),
-  check(
-    'gasket-bank',
-    'Gasket: side and bank',
-    'place',
-    'Gasket for this bank, the marked side up. Left is the driver’s left: seen from the front it is on the right.',
-    [
-      { text: 'this bank, this side', then: 'goOn' },
-      { text: 'the other bank’s', then: 'stop' },
-    ],
-  ),
-  trap(
-    'lower-hole',
-    'Hidden lower hole',
-    'The lowest hole hides behind the part: look through it with a mirror before the first fastener.',
-  ),
-  check(
-    'clocking',
-    'One way round only',
-    'place',
-    'Pin and offset hole in line: it goes on one way only.',
-    [
-      { text: 'in line', then: 'goOn' },
-      { text: 'it does not slide on', then: 'stop' },
-    ],
-  ),
+  check('sensor-ring', text.sensorRing.name, 'inspect', text.sensorRing.text, [
+    { text: text.sensorRing.good, then: 'goOn' },
+    { text: text.sensorRing.dirty, then: 'clean' },
+    { text: text.sensorRing.tooth, then: 'replace' },
+  ]),
+  check('disc-side', text.discSide.name, 'place', text.discSide.text, [
+    { text: text.discSide.good, then: 'goOn' },
+    { text: text.discSide.wrong, then: 'stop' },
+  ]),
+  check('gasket-bank', text.gasketBank.name, 'place', text.gasketBank.text, [
+    { text: text.gasketBank.good, then: 'goOn' },
+    { text: text.gasketBank.wrong, then: 'stop' },
+  ]),
+  trap('lower-hole', text.lowerHole.name, text.lowerHole.text),
+  check('clocking', text.clocking.name, 'place', text.clocking.text, [
+    { text: text.clocking.good, then: 'goOn' },
+    { text: text.clocking.wrong, then: 'stop' },
+  ]),
 ];

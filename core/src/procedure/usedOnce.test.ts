@@ -11,8 +11,9 @@ test('a stretch bolt is explained: where it yields, how far it is turned, how mu
   expect(head).toMatchObject({ turnedDeg: 140, passesYield: true });
   expect(head?.permanentSetMm).toBeGreaterThan(0.02);
   expect(head?.permanentSetMm).toBeLessThan(0.6);
-  expect(head?.text).toMatch(
-    /^Stretched past yield: turned 140°; yield comes after about \d+° to \d+°, depending on friction\. About 0\.\d\d mm longer for good/,
+  expect(head?.text).toMatch(/^These bolts stretch for good when tightened \(about 0\.\d mm\)/);
+  expect(head?.why).toMatch(
+    /^Turned 140°; yield starts after about \d+° to \d+°, depending on friction/,
   );
 });
 
@@ -34,7 +35,7 @@ test('angles before a slackening do not count, parts of a list do', () => {
 test('inner and outer bolts are turned by their own angles, never by both added up', () => {
   const head = of(demoSheet('tf25-head'));
   expect(head).toMatchObject({ turnedDeg: 90, turnsDeg: [90, 65] });
-  expect(head?.text).toMatch(/turned 90° or 65°/);
+  expect(head?.why).toMatch(/Turned 90° or 65°/);
 });
 
 test('without a grip length, a torque or an angle nothing is claimed', () => {

@@ -1,3 +1,5 @@
+import { textsOf } from '../language';
+import { usedOnce as english } from '../language/en/usedOnce';
 import {
   angleState,
   boltCompliance,
@@ -11,6 +13,8 @@ import { convert, units } from '../quantity';
 import { frictionBands, hexHeadOf, propertyClassOf, threadOf } from '../thread';
 import type { Group, Sheet } from './sheet';
 import { seatsOf } from './stageFacts';
+
+const text = textsOf('usedOnce', english);
 
 /** Why a bolt is used once, in numbers that are rough on purpose. */
 export interface UsedOnce {
@@ -36,7 +40,9 @@ export interface UsedOnce {
   spreadByTorque: number;
   /** About what a bar feels at the end; never a value to set. */
   endTorqueNm: number;
+  /** In one line, and the numbers behind it. */
   text: string;
+  why: string;
 }
 
 /**
@@ -80,23 +86,26 @@ export function usedOnce(sheet: Sheet, group: Group): UsedOnce | null {
       evenFriction(nominal, hexHeadOf(joint.thread.dMm).meanMm),
     ),
   };
-  return { ...numbers, text: said(numbers) };
+  return { ...numbers, ...said(numbers) };
 }
 
-function said(n: Omit<UsedOnce, 'text'>): string {
+function said(n: Omit<UsedOnce, 'text' | 'why'>): Pick<UsedOnce, 'text' | 'why'> {
   const deg = (x: number): string => `${Math.round(x)}°`;
   const share = (x: number): string => `${Math.round(x * 100)}%`;
-  const turned = n.turnsDeg.map(deg).join(' or ');
-  const [least, most] = n.angleToYieldBandDeg;
-  const yieldsAt =
-    Math.round(least) === Math.round(most) ? deg(least) : `${deg(least)} to ${deg(most)}`;
-  if (!n.passesYield)
-    return `Not stretched past yield: that takes about ${yieldsAt}, and these are turned ${turned}.`;
-  const about =
-    most > 0
-      ? `yield comes after about ${yieldsAt}, depending on friction`
-      : 'yield comes before the angle begins';
-  return `Stretched past yield: turned ${turned}; ${about}. About ${n.permanentSetMm.toFixed(2)} mm longer for good, with ${share(n.reserveUsed)} of the stretch to breaking used. Clamp load within about ±${share(n.spreadByAngle)} by angle; by torque alone ±${share(n.spreadByTorque)}.`;
+  const turned = n.turnsDeg.map(deg).reduce((a, b) => text.or({ a, b }));
+  const [least, most] = n.angleToYieldBandDeg.map(deg) as [string, string];
+  const at = least === most ? least : text.range({ from: least, to: most });
+  if (!n.passesYield) return { text: text.elastic, why: text.elasticWhy({ turned, deg: at }) };
+  return {
+    text: text.stretched({ mm: n.permanentSetMm.toFixed(1) }),
+    why: text.why({
+      turned,
+      yields: n.angleToYieldBandDeg[1] > 0 ? text.yieldsAfter({ deg: at }) : text.yieldsBefore,
+      reserve: share(n.reserveUsed),
+      byAngle: share(n.spreadByAngle),
+      byTorque: share(n.spreadByTorque),
+    }),
+  };
 }
 
 function modelOf(group: Group, gripMm: number, torqueNm: number, mu: number): AngleJoint {

@@ -17,7 +17,7 @@ test('a compound with its strength, its place, its length, and whether it comes 
       strength: 'medium',
       preApplied: 'only',
     }),
-  ).toBe('medium-strength thread-locker on threads, comes on it: add none');
+  ).toBe('medium-strength threadlocker on threads, pre-applied: add none');
   expect(compoundText({ kind: 'engine oil', place: 'under head' })).toBe(
     'engine oil on the underside of the head',
   );
@@ -46,5 +46,5 @@ test('every stage, repeat and step of the demo sheets is said without holes', ()
       ...(headSheet.stages[0] as (typeof headSheet.stages)[number]),
       repeat: { kind: 'untilSettled', maxPasses: 5, movedMoreThanDeg: 3 },
     }),
-  ).toBe('until nothing moves more than 3°, at most 5 passes');
+  ).toBe('repeat until no bolt moves more than 3°, max 5 passes');
 });

@@ -1,30 +1,33 @@
+import { textAt, textsOf } from '../language';
+import { procedureWords } from '../language/en/procedureWords';
 import type { Formatter } from '../quantity';
 import { groupOfSeat } from './stageFacts';
 import type { Group, Sheet } from './sheet';
 import type { Stage } from './stage';
 import type { Compound, Step } from './step';
 
+const text = textsOf('procedureWords', procedureWords);
+
 /** What a sheet says, in a technician's words: the same on screen and on paper. */
-export const REUSE_TEXT: Record<Group['reuse'], string> = {
-  replace: 'used once: new ones only',
-  'reuse-in-place': 'used again in their own holes',
-  'reuse-if-within-length': 'used again if short enough',
-  reuse: 'used again',
-};
+export const REUSE_TEXT: Readonly<Record<Group['reuse'], string>> = text.reuse;
+
+/** A compound by the name it has in a file. */
+export const compoundKindText = (kind: string): string => textAt(text.kinds, kind) ?? kind;
+export const compoundPlaceText = (place: string): string => textAt(text.places, place) ?? place;
 
 /**
  * @example compoundText({ kind: 'thread-locker', place: 'threads', strength: 'medium' }) //
- * 'medium-strength thread-locker on threads'
+ * 'medium-strength threadlocker on threads'
  */
-export function compoundText({ kind, place, strength, preApplied, lengthMm }: Compound): string {
-  const where = place === 'under head' ? 'the underside of the head' : place;
-  const ready =
-    preApplied === 'only'
-      ? ', comes on it: add none'
-      : preApplied === 'plus'
-        ? ', comes on it'
-        : '';
-  return `${strength ? `${strength}-strength ` : ''}${kind} on ${where}${lengthMm ? `, ${lengthMm} mm` : ''}${ready}`;
+export function compoundText(compound: Compound): string {
+  const { strength, preApplied, lengthMm } = compound;
+  const what = compoundKindText(compound.kind);
+  const kind = strength ? text.strength[strength]({ kind: what }) : what;
+  const place = compoundPlaceText(compound.place);
+  const on = lengthMm
+    ? text.compoundLength({ kind, place, mm: lengthMm })
+    : text.compound({ kind, place });
+  return preApplied ? `${on}${text.preApplied[preApplied]}` : on;
 }
 
 /** @example threadText(headBolts, 10, format) // '10 × M10 × 1.5, 10.9' */
@@ -51,14 +54,12 @@ export function stageWords(stage: Stage, format: Formatter): string {
  * record alike.
  */
 export function stageKindText(stage: Stage): string {
-  if (stage.trial) return 'Trial';
-  if (stage.with === 'oldPartAsTool') return 'With the old bolt';
+  if (stage.trial) return text.stageKind.trial;
+  if (stage.with === 'oldPartAsTool') return text.stageKind.oldPart;
   if (stage.action === 'check')
-    return stage.finalTorque
-      ? 'Floor check: click, hold, do not turn on'
-      : 'Check pass: must not turn';
-  if (stage.action === 'swap') return 'New one in';
-  return stage.purpose === 'seating' ? 'Seating' : '';
+    return stage.finalTorque ? text.stageKind.floor : text.stageKind.check;
+  if (stage.action === 'swap') return text.stageKind.swap;
+  return stage.purpose === 'seating' ? text.stageKind.seating : '';
 }
 
 /**
@@ -66,16 +67,17 @@ export function stageKindText(stage: Stage): string {
  * plain tightening.
  */
 export function stageHead(stage: Stage, format: Formatter): string {
+  const { headKind } = text;
   const kind = stage.trial
-    ? 'trial'
+    ? headKind.trial
     : stage.with === 'oldPartAsTool'
-      ? 'old bolt'
+      ? headKind.oldPart
       : stage.action === 'check'
         ? stage.finalTorque
-          ? 'floor'
-          : 'check'
+          ? headKind.floor
+          : headKind.check
         : stage.purpose === 'seating'
-          ? 'seating'
+          ? headKind.seating
           : '';
   const words = stageWords(stage, format);
   return kind && !words.toLowerCase().includes(kind) ? `${words}, ${kind}` : words;
@@ -100,19 +102,22 @@ export function nounOf({
  */
 export function fastenerName(sheet: Sheet, fastener: string): string {
   const [seat = '', life] = fastener.split('/');
-  const name = `${nounOf(groupOfSeat(sheet, seat))} ${seat}`;
-  return life === '1' ? name : `${name}, new one`;
+  const named = { noun: nounText(groupOfSeat(sheet, seat)), seat };
+  return life === '1' ? text.named(named) : text.namedNew(named);
 }
+
+/** What a fastener of a group is called. @example nounText(headNuts) // 'nut' */
+export const nounText = (group: Pick<Group, 'head' | 'name'>): string => text.nouns[nounOf(group)];
 
 /** How often a stage goes round, where it is not once. */
 export function repeatWords({ repeat }: Stage): string {
   switch (repeat?.kind) {
     case 'untilSettled':
-      return `until nothing moves more than ${repeat.movedMoreThanDeg}°, at most ${repeat.maxPasses} passes`;
+      return text.repeat.untilSettled({ deg: repeat.movedMoreThanDeg, n: repeat.maxPasses });
     case 'untilSeated':
-      return `round after round until seated, at most ${repeat.maxRounds}`;
+      return text.repeat.untilSeated({ n: repeat.maxRounds });
     case 'passes':
-      return `${repeat.passes} passes`;
+      return text.repeat.passes({ n: repeat.passes });
     default:
       return '';
   }
@@ -127,43 +132,18 @@ export function dueWords(
     [...stages, ...takeApart].find((s) => s.id === id)?.name ?? id;
   switch (due.when) {
     case 'before':
-      return `before “${name(due.stage)}”`;
+      return text.due.before({ stage: name(due.stage) });
     case 'after':
-      return `after “${name(due.stage)}”`;
+      return text.due.after({ stage: name(due.stage) });
     case 'beforeFirstPull':
-      return 'before the first pull';
+      return text.due.beforeFirstPull;
     case 'atFailure':
-      return `when one ${FAILURE_WORDS[due.failure]}`;
+      return text.due[due.failure];
   }
 }
 
-const FAILURE_WORDS: Record<Extract<Step['due'], { when: 'atFailure' }>['failure'], string> = {
-  broke: 'broke',
-  stripped: 'stripped',
-  crossThreaded: 'went in crossed',
-  driveRounded: 'lost its drive',
-  wontLoosen: 'will not loosen',
-};
-
-const JOINT_KINDS: Record<string, string> = {
-  'cylinder-head': 'Cylinder head',
-  flywheel: 'Flywheel',
-  clutch: 'Clutch',
-  'exhaust-manifold': 'Exhaust manifold',
-  'intake-manifold': 'Intake manifold',
-  damper: 'Crank damper',
-  'rod-cap': 'Rod caps',
-  'cam-cap': 'Cam caps',
-  'adapter-plate': 'Adapter plate',
-  'bell-housing': 'Bell housing',
-  pump: 'Pump',
-  'oil-pan': 'Oil pan',
-  'slave-cylinder': 'Slave cylinder',
-  gearbox: 'Gearbox',
-  other: 'Other joint',
-};
 /** The kinds a lead chooses from, as they stand in files. */
-export const JOINT_KIND_IDS: readonly string[] = Object.keys(JOINT_KINDS);
+export const JOINT_KIND_IDS: readonly string[] = Object.keys(procedureWords.joints);
 /** A kind of joint in words; one that is not known here as it is written. */
 export const jointKindText = (kind: string): string =>
-  JOINT_KINDS[kind] ?? kind.charAt(0).toUpperCase() + kind.slice(1).replace(/-/g, ' ');
+  textAt(text.joints, kind) ?? kind.charAt(0).toUpperCase() + kind.slice(1).replace(/-/g, ' ');

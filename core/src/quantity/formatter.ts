@@ -1,3 +1,4 @@
+import { localeFor } from '../language';
 import { convert, readingDigits, units, type Quantity, type UnitCode } from './unit';
 
 /** What a shop prefers; dates are in its own time zone wherever the device is. */
@@ -57,34 +58,35 @@ function joined(number: string, unit: string): FormattedQuantity {
  * @example createFormatter(style).quantity({ value: 27, unit: 'N.m' }).text // '27 N·m'
  */
 export function createFormatter(style: ShopStyle): Formatter {
-  const number = numbersOf(style.locale, true);
+  const locale = localeFor(style.locale);
+  const number = numbersOf(locale, true);
   const zone = { timeZone: style.timeZone } as const;
-  const time = new Intl.DateTimeFormat(style.locale, {
+  const time = new Intl.DateTimeFormat(locale, {
     ...zone,
     hour: '2-digit',
     minute: '2-digit',
     hourCycle: 'h23',
   });
-  const date = new Intl.DateTimeFormat(style.locale, {
+  const date = new Intl.DateTimeFormat(locale, {
     ...zone,
     day: 'numeric',
     month: 'short',
     year: 'numeric',
   });
-  const wholeDay = new Intl.DateTimeFormat(style.locale, {
+  const wholeDay = new Intl.DateTimeFormat(locale, {
     timeZone: 'UTC',
     day: 'numeric',
     month: 'short',
     year: 'numeric',
   });
-  const price = new Intl.NumberFormat(style.locale, {
+  const price = new Intl.NumberFormat(locale, {
     minimumFractionDigits: 2,
     maximumFractionDigits: 2,
   });
-  const relative = new Intl.RelativeTimeFormat(style.locale, { numeric: 'auto' });
+  const relative = new Intl.RelativeTimeFormat(locale, { numeric: 'auto' });
 
   // Without a sign between thousands: “1.250” and “1,250” can be read as one and a quarter.
-  const ungrouped = numbersOf(style.locale, false);
+  const ungrouped = numbersOf(locale, false);
   const exact = (q: Quantity): string => ungrouped(q.value, digitsOf(q));
   const angle = (deg: number): string =>
     `${deg > 0 ? '+' : ''}${exact({ value: deg, unit: 'deg' })}°`;

@@ -1,4 +1,8 @@
+import { textsOf } from '../language';
+import { recordWords } from '../language/en/recordWords';
 import type { StoredEvent } from './hashChain';
+
+const text = textsOf('recordWords', recordWords);
 
 /**
  * An entry whose time cannot be right beside the one before it, or beside the moment in which the
@@ -35,8 +39,8 @@ export function oddTimes(chain: readonly StoredEvent[]): OddTime[] {
 /** In a sentence, as it stands on screen and paper. */
 export const oddTimeText = ({ entry, why, minutes }: OddTime): string =>
   why === 'ahead'
-    ? `Entry ${entry} is dated ${minutes} min after the server had it: that device’s clock was fast.`
-    : `Entry ${entry} is dated ${minutes} min before an earlier entry: a device’s clock was put back, or two clocks differ.`;
+    ? text.oddTime.ahead({ entry, minutes })
+    : text.oddTime.beforeLast({ entry, minutes });
 
 /**
  * How long somebody can have waited at most, in ms, by the server's clock alone: since it had the

@@ -1,6 +1,7 @@
 import type { Sheet } from '../procedure';
 import type { Quantity } from '../quantity';
-import { CORE_VERSION, type RunEvent } from '../run';
+import { inEnglish } from '../language';
+import type { RunEvent } from '../run';
 import { type OddTime } from './oddTimes';
 import { type RunRecord, runRecord, type RecordedPull } from './runRecord';
 
@@ -94,8 +95,17 @@ export interface RecordDocument {
   oddTimes?: OddTime[];
 }
 
-/** @param people names by id; odd: what the list of entries says of their times */
-export function recordDocument(
+/** Changes when the same entries are told in other fields or other words. */
+export const DOCUMENT_VERSION = '0.3.0';
+
+/**
+ * In English, in whatever language it is read elsewhere: it is sealed, and made again to be checked.
+ * @param people names by id; odd: what the list of entries says of their times
+ */
+export const recordDocument = (...of: Parameters<typeof documentOf>): RecordDocument =>
+  inEnglish(() => documentOf(...of));
+
+function documentOf(
   sheet: Sheet,
   events: Iterable<RunEvent>,
   people: Readonly<Record<string, string>>,
@@ -105,7 +115,7 @@ export function recordDocument(
   const name = (id: string): string => people[id] ?? id;
   const pulls = record.fasteners.flatMap((f) => f.pulls);
   return {
-    core: CORE_VERSION,
+    core: DOCUMENT_VERSION,
     complete: record.complete,
     startedAt: record.started?.at ?? null,
     finishedAt: record.finishedAt,

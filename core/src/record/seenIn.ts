@@ -1,3 +1,5 @@
+import { textsOf } from '../language';
+import { recordWords } from '../language/en/recordWords';
 import { seatIdOf, taskNamed, toolFor, type Counted, type EventOf, type RunState } from '../run';
 import {
   stepSights,
@@ -8,6 +10,8 @@ import {
   type Said,
   type RecordedSight,
 } from './stepSights';
+
+const text = textsOf('recordWords', recordWords);
 
 /** What people look for first: findings, measurements, attempts, failures, bags. */
 const NOTABLE: readonly RecordedSight['kind'][] = ['seen', 'measured', 'tried', 'failed', 'bagged'];
@@ -67,8 +71,8 @@ const TOLD: Tellers = {
     {
       kind: 'round',
       what: stageName(state, stage),
-      result: `${round}, ${seated ? 'seated' : 'not seated yet'}`,
-      values: gap ? [{ row: 'gap', value: gap }] : [],
+      result: (seated ? text.seated : text.notSeated)({ n: round }),
+      values: gap ? [{ row: text.gap, value: gap }] : [],
       fasteners: notSeated ?? [],
     },
   ],
@@ -102,7 +106,7 @@ const TOLD: Tellers = {
     {
       kind: 'replaced',
       what: seatIdOf(fastener),
-      result: [condition, lot ? `lot ${lot}` : ''].filter(Boolean).join(', '),
+      result: [condition, lot ? text.lot({ lot }) : ''].filter(Boolean).join(', '),
       fasteners: [replacement],
       values: lengthOf(lengthMm),
     },
@@ -117,7 +121,7 @@ const TOLD: Tellers = {
         kind: 'tool',
         what: stageName(state, payload.stage),
         result: tool ? toolName(tool) : '',
-        values: [{ row: 'set to', value: payload.setting }],
+        values: [{ row: text.setTo, value: payload.setting }],
       },
     ];
   },

@@ -1,3 +1,5 @@
+import { textsOf } from '../language';
+import { recordWords } from '../language/en/recordWords';
 import type { Quantity } from '../quantity';
 import {
   type RunState,
@@ -8,6 +10,8 @@ import {
   judgedFor,
   type FailureKind,
 } from '../run';
+
+const text = textsOf('recordWords', recordWords);
 
 export const stepText = (state: RunState, id: string): string =>
   state.sheet.steps.find((s) => s.id === id)?.text ?? id;
@@ -47,8 +51,8 @@ export function stepSights(state: RunState, { payload }: EventOf<'stepDone'>): S
         kind: 'looked',
         what: '',
         result: payload.moved?.length
-          ? `moved: ${payload.moved.map(seatIdOf).join(', ')}`
-          : 'none moved',
+          ? text.moved({ seats: payload.moved.map(seatIdOf).join(', ') })
+          : text.noneMoved,
       },
     ];
   const also = (payload.also ?? []).map((id): Said => ({
@@ -77,7 +81,7 @@ function ownSight(
       ...said,
       kind: 'step',
       what,
-      result: `put off until: ${stepText(state, payload.deferTo)}`,
+      result: text.putOff({ step: stepText(state, payload.deferTo) }),
     };
   return result || payload.note
     ? { ...said, kind: 'seen', what, result }

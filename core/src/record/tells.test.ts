@@ -21,7 +21,7 @@ describe('what a record tells', () => {
     const [bolt] = record.fasteners;
     if (!bolt) throw new Error('no bolt');
     expect(record.stages.map((s) => cellText(record, bolt, s, format))).toEqual([
-      'held, 2 rounds',
+      'held, 2 passes',
       'click',
       '+75°',
       '+65°',

@@ -45,7 +45,7 @@ test('the dry one is found among its neighbours, in words and on paper; from tig
   const odd = (first ?? []).filter((l) => l.look?.is !== 'ok');
   expect(odd.map((l) => l.id)).toEqual(['6']);
   expect(lookText(odd[0]?.look ?? null)).toMatch(
-    /^Another friction than its neighbours: 1\.\d\d times .* Look at it again\.$/,
+    /^Friction differs from the others: 1\.\d\d times .* Check it\.$/,
   );
   expect((second ?? []).map((l) => lookText(l.look))).toEqual(
     Array.from({ length: 8 }, () => lookText(null)),

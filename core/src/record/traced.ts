@@ -1,9 +1,13 @@
+import { textsOf } from '../language';
+import { traced } from '../language/en/traced';
 import type { Stage } from '../procedure';
 import { convert } from '../quantity';
 import type { RunEvent } from '../run';
 import type { LookedAt, Trace, TraceClass, TracedPull } from '../trace';
 import { pullsIn, type RunRecord } from './runRecord';
 import { boltLabel } from './words';
+
+const text = textsOf('traced', traced);
 
 export interface TracedStage {
   stage: Stage;
@@ -42,25 +46,18 @@ export function tracedPulls(
 }
 
 /** What a curve looks like, in the words of who looks at the bolt. */
-const LOOKS: Record<TraceClass, string> = {
-  ok: 'nothing stands out',
-  cross_thread: 'as if cross-threaded',
-  bottoming: 'as if it bottomed out',
-  liquid_lock: 'as if liquid were caught below it',
-  strip: 'as if the thread gave way',
-  stick_slip: 'it jerked',
-  reused_yielded: 'as if it had yielded before',
-  wrong_lube: 'another friction than its neighbours',
-  angle_slip: 'the angle slipped',
-};
+const LOOKS: Readonly<Record<TraceClass, string>> = text.looks;
 
 /** A hint to look again, never a verdict. */
 export function lookText(look: LookedAt['look']): string {
-  if (!look)
-    return 'It was pulled further from tight: there is a curve, and nothing to compare it with.';
-  if (look.is === 'ok') return 'Nothing stands out in its curve.';
-  const others =
-    look.mayBe.length > 0 ? ` It may also be: ${look.mayBe.map((c) => LOOKS[c]).join(', ')}.` : '';
+  if (!look) return text.fromTight;
+  if (look.is === 'ok') return text.fine;
   const what = LOOKS[look.is];
-  return `${what.charAt(0).toUpperCase()}${what.slice(1)}: ${look.why}.${others} Look at it again.`;
+  const said = { what: what.charAt(0).toUpperCase() + what.slice(1), why: look.why };
+  return look.mayBe.length > 0
+    ? text.lookMayBe({
+        ...said,
+        mayBe: text.mayBe({ what: look.mayBe.map((c) => LOOKS[c]).join(', ') }),
+      })
+    : text.look(said);
 }

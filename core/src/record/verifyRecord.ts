@@ -1,9 +1,11 @@
+import { textsOf } from '../language';
+import { verify } from '../language/en/verify';
 import * as v from 'valibot';
 import type { Sheet } from '../procedure';
 import { admit, CORE_VERSION, evolve, initialState, type RunEvent, type RunState } from '../run';
 import { RunEventSchema } from '../run/events';
 import { canonicalJson, firstBreak, GENESIS_HASH, sha256Hex, type StoredEvent } from './hashChain';
-import { recordDocument } from './recordDocument';
+import { DOCUMENT_VERSION, recordDocument } from './recordDocument';
 import type { RecordFile } from './recordFile';
 import { oddTimes } from './oddTimes';
 import { eventsIn, fileIsFor, recordFileHash, storedIn } from './sealedFile';
@@ -15,6 +17,8 @@ import {
   type SignedRow,
   type SignedWord,
 } from './signedWord';
+
+const text = textsOf('verify', verify);
 
 /** What does not fit, and where it is the first time. */
 export type Fault =
@@ -152,7 +156,7 @@ export function verifyRecordFile(file: RecordFile, fits: FitsKey): Fault | null 
   if (fault) return fault;
   // Another version may tell the same events in other fields; the seal over the whole file holds
   // all the same.
-  const isOurs = file.record.core === CORE_VERSION;
+  const isOurs = file.record.core === DOCUMENT_VERSION;
   if (
     isOurs &&
     canonicalJson(
@@ -169,32 +173,13 @@ export function verifyRecordFile(file: RecordFile, fits: FitsKey): Fault | null 
 
 /** A fault in a sentence. */
 export function faultText(fault: Fault): string {
-  if (fault.where === 'sheet') return 'The sheet is not the one that the run was started with.';
-  if (fault.where === 'record')
-    return 'What the file tells in plain fields is not what its events say.';
+  if (fault.where === 'sheet') return text.sheet;
+  if (fault.where === 'record') return text.record;
   if (fault.where === 'order') return orderText(fault.signedFor);
-  if (fault.where === 'file')
-    return 'Beside its entries something in the file was changed: the vehicle, the order, the shop, a name or the seal over them.';
+  if (fault.where === 'file') return text.file;
   if (fault.where === 'signature')
-    return `Signed word ${fault.index} does not fit: ${WORD_WHY[fault.why]}.`;
-  return `Entry ${fault.position} is the first that does not fit: ${EVENT_WHY[fault.why]}.`;
+    return text.signature({ n: fault.index, why: text.wordWhy[fault.why] });
+  return text.event({ n: fault.position, why: text.eventWhy[fault.why] });
 }
 
-const orderText = ({ number, vin, joint }: SignedFor): string =>
-  `It was signed for RO ${number}, ${joint}, vehicle ${vin}, and the repair order says something else now. If that was put right, add a later word: it is signed for what stands now.`;
-
-const EVENT_WHY: Record<Extract<Fault, { where: 'event' }>['why'], string> = {
-  text: 'its text was changed',
-  link: 'it does not follow the entry before it',
-  position: 'an entry is missing or doubled before it',
-  seal: 'it does not carry the shop’s seal, so it was written past the server',
-  form: 'it is no entry of a run',
-  order: 'the procedure did not allow it there',
-};
-const WORD_WHY: Record<Extract<Fault, { where: 'signature' }>['why'], string> = {
-  signature: 'it was not signed with this shop’s key',
-  form: 'it cannot be read',
-  link: 'a word before it is missing or was changed',
-  run: 'it was signed for another run',
-  head: 'it was signed for other entries than these',
-};
+const orderText = ({ number, vin, joint }: SignedFor): string => text.order({ number, joint, vin });

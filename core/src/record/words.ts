@@ -1,3 +1,5 @@
+import { textAt, textsOf } from '../language';
+import { recordWords } from '../language/en/recordWords';
 import { seatIdOf, type Deviation, type FailureKind, type Method, type Outcome } from '../run';
 import {
   pullsIn,
@@ -6,105 +8,24 @@ import {
   type RecordedPull,
   type RunRecord,
 } from './runRecord';
-import { groupOfSeat, nounOf, type Stage } from '../procedure';
+import { groupOfSeat, nounText, type Stage } from '../procedure';
 import type { Formatter } from '../quantity';
 import type { RecordedSight } from './stepSights';
 
+const text = textsOf('recordWords', recordWords);
+
 /** The words of a record: the same on the screen, on paper and in what goes out. */
-export const DEVIATION_TEXT: Record<Deviation['kind'], string> = {
-  stoppedShort: 'stopped short of its target',
-  above: 'turned past its window',
-  notSettled: 'a stage that did not settle was gone on from',
-  notSeated: 'a part that did not seat was gone on from',
-  replaced: 'replaced by a new one',
-  leftOut: 'left out by the lead',
-  angleStands: 'has an angle on a torque that was put right later',
-  added: 'turned or eased outside the sheet',
-  holdPending: 'a hold point was gone on from',
-  belowFloor: 'below the published floor',
-  calibration: 'tightened with a wrench out of calibration',
-  outOfLimits: 'a measurement outside its limits was gone on from',
-  stepAbandoned: 'a step was given up',
-  reused: 'a one-time-use fastener was used again',
-  byFeel: 'seated by feel',
-  claimDone: 'done on the device that held the run before',
-  redone: 'turned again after it had been done elsewhere',
-  overran: 'open time overrun, started over',
-  holdFailed: 'a hold point was not as it should be; gone back',
-  notCovered: 'continued without a pull on record',
-};
-export const DECIDED_TEXT = { allow: 'approved by', refuse: 'refused by' } as const;
+export const DEVIATION_TEXT: Record<Deviation['kind'], string> = text.deviations;
+export const DECIDED_TEXT = text.decided;
 
-export const METHOD_TEXT: Record<Method, string> = {
-  click: 'click wrench',
-  dial: 'dial wrench',
-  digital: 'digital wrench',
-  angleGauge: 'angle gauge',
-  printedDisc: 'printed disc',
-  byEye: 'by eye',
-  byFeel: 'by feel',
-  stripe: 'read off the stripe',
-  confirmedTogether: 'confirmed together',
-  byHand: 'by hand',
-  powerTool: 'power tool',
-  stretchGauge: 'stretch gauge',
-};
-export const OUTCOME_TEXT: Record<Outcome, string> = {
-  clicked: 'clicked',
-  turned: 'turned',
-  heldStill: 'did not turn',
-  reached: 'turned',
-  done: 'done',
-  noClick: 'no click',
-  stoppedShort: 'stopped short',
-};
+export const METHOD_TEXT: Record<Method, string> = text.methods;
+export const OUTCOME_TEXT: Record<Outcome, string> = text.outcomes;
 /** In a table: a click says that the value was reached, and is no measured number. */
-const CELL_TEXT: Record<Outcome, string> = {
-  clicked: 'click',
-  turned: 'click',
-  heldStill: 'held',
-  reached: '',
-  done: 'done',
-  noClick: 'no click',
-  stoppedShort: 'short',
-};
+const CELL_TEXT: Record<Outcome, string> = text.cells;
 
-export const SAID_TEXT = {
-  allow: 'allowed',
-  refuse: 'refused',
-  passed: 'released',
-  failed: 'did not release',
-  single: 'decided for the new one alone',
-  redo: 'decided to begin anew',
-  leaveOut: 'left out',
-  note: 'noted',
-} as const;
-export const ABOUT_TEXT = {
-  run: '',
-  deviation: 'what happened at',
-  reuse: 'used ones of',
-  wrench: 'wrench',
-  compound: 'another compound on',
-  step: 'step',
-  hold: 'hold point',
-  fastener: 'place',
-} as const;
-const ATTEMPT_TEXT: Record<string, string> = {
-  worked: 'it worked',
-  didNot: 'it did not',
-  stop: 'stopped there',
-};
-const FAILURE_TEXT: Record<FailureKind, string> = {
-  broke: 'It broke',
-  stripped: 'The thread stripped',
-  crossThreaded: 'Cross-threaded',
-  bottomed: 'On the bottom of its hole',
-  driveRounded: 'The drive rounded',
-  angleLost: 'The angle was lost',
-  wontStartByHand: 'Would not start by hand',
-  wontLoosen: 'Would not loosen',
-  stepAbandoned: 'Given up',
-};
+export const SAID_TEXT = text.said;
+export const ABOUT_TEXT = text.about;
+const FAILURE_TEXT: Record<FailureKind, string> = text.failures;
 
 /** The first one in a hole is named by the hole alone. @example boltLabel('4/1') // '4' */
 export const boltLabel = (fastener: string): string => fastener.replace(/\/1$/, '');
@@ -134,12 +55,12 @@ export function cellText(
     last.target?.unit === 'deg'
       ? angleText(pulls, last, last.target.value, format)
       : torqueText(last, format);
-  return last.method === 'confirmedTogether' ? `${value}, together` : value;
+  return last.method === 'confirmedTogether' ? text.together({ value }) : value;
 }
 
 function torqueText(last: RecordedPull, format: Pick<Formatter, 'quantity'>): string {
   const read = last.onBolt ? format.quantity(last.onBolt).text : CELL_TEXT[last.outcome];
-  return last.pass > 1 ? `${read}, ${last.pass} rounds` : read;
+  return last.pass > 1 ? text.passes({ value: read, n: last.pass }) : read;
 }
 
 function angleText(
@@ -159,51 +80,18 @@ function angleText(
 }
 
 /** The other kinds of entries in one line: the word before, and what it is about. */
-const SIGHT_TITLE: Partial<Record<RecordedSight['kind'], string>> = {
-  hold: 'Hold point',
-  round: 'Drawn on',
-  waited: 'Waited',
-  replaced: 'Replaced',
-  chosen: 'Chosen from the range',
-  tool: 'Tool',
-  striped: 'Stripes painted',
-  looked: 'Neighbors checked',
-  slackened: 'Slackened',
-  startedOver: 'Slackened and started over',
-  overran: 'Open time overrun',
-  added: 'Added',
-  setAside: 'Set aside',
-  tookOver: 'Taken over by',
-};
-const FITTED_TEXT: Record<string, string> = {
-  new: 'New',
-  ownHole: 'Back in its own hole',
-  other: 'Used, from another place',
-};
-const ADDED_TEXT: Record<string, string> = {
-  torque: 'torque beside the sheet',
-  angle: 'angle beside the sheet',
-  loosen: 'eased beside the sheet',
-};
-const DECISION_TEXT: Record<string, string> = {
-  passed: 'as it should be',
-  failed: 'not as it should be',
-  pendingLead: 'continued, waits for the lead',
-  reallyDone: 'really done',
-  redone: 'redone since',
-  notDone: 'not done',
-  turnOn: 'turned on to the target',
-};
 
 /** What was seen, measured, tried or kept, in one line. */
 export function sightTitle(s: RecordedSight): string {
   const bolts = s.fasteners.map(boltLabel).join(', ');
-  if (s.kind === 'fitted') return `Fitted: ${bolts}`;
-  if (s.kind === 'added') return `Added: ${ADDED_TEXT[s.what] ?? s.what}, ${bolts}`;
-  const title = SIGHT_TITLE[s.kind];
+  if (s.kind === 'fitted') return text.fittedLine({ bolts });
+  if (s.kind === 'added')
+    return text.addedLine({ what: textAt(text.added, s.what) ?? s.what, bolts });
+  const title = textAt(text.sights, s.kind);
   if (title) return [title, s.what || bolts].filter(Boolean).join(': ');
   if (s.kind === 'bagged') return `${s.what}: ${bolts}`;
-  if (s.kind === 'tried') return `${bolts ? `${bolts}, tried: ` : 'Tried: '}${s.what}`;
+  if (s.kind === 'tried')
+    return bolts ? text.triedOn({ bolts, what: s.what }) : text.tried({ what: s.what });
   if (s.kind === 'failed') return `${s.failure ? FAILURE_TEXT[s.failure] : ''}: ${bolts || s.what}`;
   return s.what;
 }
@@ -216,13 +104,13 @@ export function sightResult(s: RecordedSight, format: Pick<Formatter, 'quantity'
 }
 
 function resultText({ kind, what, result }: RecordedSight): string {
-  if (kind === 'fitted') return FITTED_TEXT[what] ?? what;
-  if (kind === 'tried') return ATTEMPT_TEXT[result] ?? result;
-  if (kind === 'hold') return DECISION_TEXT[result] ?? result;
+  if (kind === 'fitted') return textAt(text.fitted, what) ?? what;
+  if (kind === 'tried') return textAt(text.attempts, result) ?? result;
+  if (kind === 'hold') return textAt(text.decisions, result) ?? result;
   if (kind === 'replaced')
-    return result.replace(/^(new|ownHole|other)/, (c) => FITTED_TEXT[c] ?? c);
-  if (kind === 'tool') return METHOD_TEXT[result as Method] ?? result;
-  return kind === 'round' ? `round ${result}` : result;
+    return result.replace(/^(new|ownHole|other)/, (c) => textAt(text.fitted, c) ?? c);
+  if (kind === 'tool') return textAt(METHOD_TEXT, result) ?? result;
+  return kind === 'round' ? text.round({ result }) : result;
 }
 
 /** A deviation in one line. @param people names by id */
@@ -234,12 +122,12 @@ export function deviationText(
   const stage = record.sheet.stages.find((s) => s.id === d.stage)?.name ?? '';
   const by = record.said.findLast((s) => s.of === d.event)?.person;
   const decided = d.decision
-    ? `${DECIDED_TEXT[d.decision]} ${(by && people[by]) ?? 'the lead'}`
+    ? `${DECIDED_TEXT[d.decision]} ${(by && people[by]) ?? text.theLead}`
     : d.needsLead
-      ? 'waits for the lead'
+      ? text.waitsLead
       : '';
   const at = d.fastener
-    ? `${nounOf(groupOfSeat(record.sheet, seatIdOf(d.fastener)))} ${boltLabel(d.fastener)}`
+    ? `${nounText(groupOfSeat(record.sheet, seatIdOf(d.fastener)))} ${boltLabel(d.fastener)}`
     : '';
   return [
     at && at.charAt(0).toUpperCase() + at.slice(1),
@@ -257,7 +145,7 @@ export function saidText(
   s: RunRecord['said'][number],
   people: Readonly<Record<string, string>>,
 ): string {
-  const words = s.text ? ` ${s.text.replace(/\.$/, '')}.` : '';
-  if (s.about === 'run') return `${people[s.person] ?? ''} ${SAID_TEXT[s.decision]}:${words}`;
-  return `${people[s.person] ?? ''} ${SAID_TEXT[s.decision]}: ${ABOUT_TEXT[s.about]}${s.name ? ` ${s.name}` : ''}.${words}`;
+  const reason = s.text ? ` ${s.text.replace(/\.$/, '')}.` : '';
+  if (s.about === 'run') return `${people[s.person] ?? ''} ${SAID_TEXT[s.decision]}:${reason}`;
+  return `${people[s.person] ?? ''} ${SAID_TEXT[s.decision]}: ${ABOUT_TEXT[s.about]}${s.name ? ` ${s.name}` : ''}.${reason}`;
 }

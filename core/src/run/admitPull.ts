@@ -40,7 +40,7 @@ export function admitPull(state: RunState, event: EventOf<'pulled'>, due: Next):
   admitReading(payload.reading, due.task);
   admitTooMuch(state, payload);
   if (payload.turnDeg !== undefined && (!due.task.settling || payload.method !== 'digital'))
-    throw new AppError('METHOD_NOT_ALLOWED', { method: 'a wrench that measures no turn' });
+    throw new AppError('METHOD_NOT_ALLOWED', { method: 'noTurn' });
 }
 
 /**
@@ -82,7 +82,7 @@ function admitOutcome(payload: Pulled, due: PullNext): void {
   if (due.task.action === 'stretch' && payload.outcome === 'reached' && !payload.reading)
     throw new AppError('MEASUREMENTS_NEEDED', { count: 1 });
   if (payload.reading && payload.method === 'click')
-    throw new AppError('METHOD_NOT_ALLOWED', { method: 'a click wrench that shows a number' });
+    throw new AppError('METHOD_NOT_ALLOWED', { method: 'clickNumber' });
   if (due.mustTurn && payload.outcome === 'heldStill' && !payload.looked)
     throw new AppError('DRY_FIRST_TORQUE');
 }

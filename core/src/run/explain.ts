@@ -1,106 +1,91 @@
+import { textAt, textsOf } from '../language';
+import { explanations } from '../language/en/explanations';
 import { fastenerName, type Sheet } from '../procedure';
 import { plainText } from '../quantity';
 import type { Next } from './due';
 import type { AnyHold } from './state';
 
-const upperFirst = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+const text = textsOf('explanations', explanations);
 
-const SAID = {
-  start: 'Start the run once the cautions are read.',
-  resume: 'The run is paused: carry on where it stopped.',
-  mark: 'Paint a stripe on each before the first angle: from then on only the stripe tells what has turned.',
-  reconcile: 'Look at each stripe of this pass first: what you see goes before what was sent.',
-  slacken: 'Still clamped: slacken these first, in this order, then start again.',
-  bag: 'Say where what came out is kept: what goes back goes back into its own hole.',
-  finish: 'Every fastener is through: finish puts the values on the repair order.',
-  done: 'The run is finished and on the repair order.',
-} as const;
+const upperFirst = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** What comes next and why, in one sentence that a technician understands. */
 export function explain(sheet: Sheet, due: Next): string {
   const bolt = (fastener: string): string => fastenerName(sheet, fastener);
   switch (due.kind) {
     case 'chooseValue':
-      return `The sheet gives a range for “${due.stage.name}”: choose one value, it holds for every fastener of the joint.`;
+      return text.chooseValue({ stage: due.stage.name });
     case 'fit':
       return due.newOnly
-        ? `${due.fasteners.length} new fasteners go in by hand: they are used once.`
-        : `${due.fasteners.length} fasteners go in by hand; say whether they are new or from their own holes.`;
+        ? text.fitNew({ n: due.fasteners.length })
+        : text.fit({ n: due.fasteners.length });
     case 'step':
       return due.reason === 'consequence'
-        ? `What was found calls for it: ${due.step.text}`
+        ? text.consequence({ step: due.step.text })
         : due.step.text;
     case 'neighbours':
-      return due.by === 'click'
-        ? 'A new fastener changes the load beside it: check the ones next to it by click.'
-        : 'A new fastener changes the load beside it: look at the stripes of the ones next to it.';
+      return due.by === 'click' ? text.neighboursClick : text.neighboursMark;
     case 'swap':
       return due.reason === 'swapStage'
-        ? `The old ${bolt(due.fastener)} has done its work: put the new one in.`
+        ? text.swap({ bolt: bolt(due.fastener) })
         : due.reason === 'usedUp'
-          ? upperFirst(
-              `${bolt(due.fastener)} was past yield and came loose: it is used up, put a new one in.`,
-            )
-          : upperFirst(`${bolt(due.fastener)} was good for the trial only: put a new one in.`);
+          ? upperFirst(text.usedUp({ bolt: bolt(due.fastener) }))
+          : upperFirst(text.trialOnly({ bolt: bolt(due.fastener) }));
     case 'chooseTool':
-      return `Choose the tool for “${due.stage.name}”.`;
+      return text.chooseTool({ stage: due.stage.name });
     case 'setTool':
-      return `Set it to ${plainText(due.setting)}: “${due.stage.name}” is published as ${plainText(due.target)}.`;
+      return text.setTool({
+        setting: plainText(due.setting),
+        stage: due.stage.name,
+        target: plainText(due.target),
+      });
     case 'pull':
-      return `${upperFirst(bolt(due.fastener))}, ${due.inHand ? plainText(due.inHand) : due.stage.name}: ${WHY[due.reason] ?? 'next in order'}.`;
+      return text.pull({
+        bolt: upperFirst(bolt(due.fastener)),
+        value: due.inHand ? plainText(due.inHand) : due.stage.name,
+        why: textAt(text.why, due.reason) ?? text.why.inOrder,
+      });
     case 'round':
-      return due.stage.action === 'draw'
-        ? 'Draw it on until its gap is inside the window.'
-        : 'A part-turn on each, in order, round after round, until the part is seated.';
+      return due.stage.action === 'draw' ? text.draw : text.round;
     case 'wait':
       return due.until
-        ? `Wait: “${due.stage.name}”.`
-        : `Wait for the temperature: “${due.stage.name}”.`;
+        ? text.wait({ stage: due.stage.name })
+        : text.waitTemperature({ stage: due.stage.name });
     case 'waitClock':
-      return `Wait: ${due.running.clock.text}.`;
+      return text.waitClock({ clock: due.running.clock.text });
     case 'turnCrank':
-      return `Turn the crank: “${due.stage.name}”.`;
+      return text.turnCrank({ stage: due.stage.name });
     case 'hold':
       return upperFirst(holdLine(sheet, due.hold, due.stage.name));
     default:
-      return SAID[due.kind];
+      return text.now[due.kind];
   }
 }
-
-const WHY: Partial<Record<Next['reason'], string>> = {
-  firstRound: 'first time round',
-  moved: 'some still moved in the last round',
-  confirmSettled: 'a quiet round must follow',
-  anyOrder: 'any order will do',
-  angleNotReached: 'the rest of its angle',
-  replacementCatchesUp: 'it goes through the earlier stages alone',
-  lagsBehind: 'it was left open before',
-  asideLast: 'it was set aside',
-  nextPart: 'the next part on the same fastener',
-};
 
 function holdLine(sheet: Sheet, hold: AnyHold, stage: string): string {
   const bolt = (fastener: string): string => fastenerName(sheet, fastener);
   switch (hold.kind) {
     case 'failed':
-      return `${bolt(`${hold.seat}/1`)} cannot go on as it is: put it right, or put a new one in.`;
+      return text.hold.failed({ bolt: bolt(`${hold.seat}/1`) });
     case 'notSettled':
-      return `“${stage}” does not settle: look for dirt, threads, a dowel or the gasket.`;
+      return text.hold.notSettled({ stage });
     case 'notSeated':
-      return `“${stage}”: the part does not seat. Look for what holds it off.`;
+      return text.hold.notSeated({ stage });
     case 'named':
-      return `Hold point: ${stage}. Nothing goes on before it is as it should be.`;
+      return text.hold.named({ stage });
     case 'above':
-      return `${bolt(hold.fastener)} went far past its window${hold.beyondYield ? ', beyond yield' : ''}.`;
+      return (hold.beyondYield ? text.hold.aboveYield : text.hold.above)({
+        bolt: bolt(hold.fastener),
+      });
     case 'belowFloor':
-      return `${bolt(hold.fastener)} does not hold the published floor. Do not turn it on.`;
+      return text.hold.belowFloor({ bolt: bolt(hold.fastener) });
     case 'notCovered':
-      return `Nothing on record says that ${bolt(hold.fastener)} was done in “${stage}”. Slacken it and bring it back, or ask the lead.`;
+      return text.hold.notCovered({ bolt: bolt(hold.fastener), stage });
     case 'replaced':
-      return `${bolt(hold.fastener)} is new after the first angle: the lead says whether it joins alone or the joint begins anew.`;
+      return text.hold.replaced({ bolt: bolt(hold.fastener) });
     case 'refused':
-      return 'The lead did not allow a deviation: put it right.';
+      return text.hold.refused;
     case 'claim':
-      return `The earlier device says that ${bolt(hold.claim.fastener)} was done: really done, redone since, or not done?`;
+      return text.hold.claim({ bolt: bolt(hold.claim.fastener) });
   }
 }

@@ -1,35 +1,17 @@
+import { textsOf } from '../language';
+import { explanations } from '../language/en/explanations';
 import { AppError } from '../errors';
 import { units, type Quantity } from '../quantity';
 import type { Next } from './due';
 import type { TooMuch } from './tooMuch';
 
-/** What comes next, for a refusal. */
-const NEXT_WORDS: Record<Exclude<Next['kind'], 'pull'>, string> = {
-  start: 'start the run',
-  resume: 'resume the run',
-  chooseValue: 'choose the value',
-  slacken: 'slacken what is still clamped',
-  fit: 'the fasteners go in',
-  step: 'a step',
-  neighbours: 'check the neighbors',
-  swap: 'a new fastener goes in',
-  chooseTool: 'choose the tool',
-  setTool: 'set the tool',
-  mark: 'paint the stripes',
-  round: 'another round',
-  wait: 'wait',
-  waitClock: 'wait',
-  turnCrank: 'turn the crank',
-  hold: 'the hold',
-  reconcile: 'check the stripes',
-  bag: 'say where they are kept',
-  finish: 'finish',
-  done: 'nothing, the run is finished',
-};
+const text = textsOf('explanations', explanations);
 
 export function notNext(due: Next): AppError {
   const at =
-    due.kind === 'pull' ? `fastener ${due.fastener}, ${due.stage.name}` : NEXT_WORDS[due.kind];
+    due.kind === 'pull'
+      ? text.nextPull({ fastener: due.fastener, stage: due.stage.name })
+      : text.next[due.kind === 'waitClock' ? 'wait' : due.kind];
   return new AppError('NOT_NEXT', { next: at });
 }
 

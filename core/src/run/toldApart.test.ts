@@ -12,22 +12,22 @@ describe('told apart at the vehicle', () => {
     const t = started();
     const before = next(t.state);
     t.do('variantAnswered', {
-      question: 'Which bolt is in your hand?',
-      answer: 'hexagon head, M10',
+      question: 'Which bolt do you have?',
+      answer: 'hex head, M10',
     });
     expect(next(t.state)).toEqual(before);
     expect(runRecord(headSheet, t.state.events).told).toEqual([
       {
-        question: 'Which bolt is in your hand?',
-        answer: 'hexagon head, M10',
+        question: 'Which bolt do you have?',
+        answer: 'hex head, M10',
         person: t.place.person,
       },
     ]);
   });
   test.each([
-    ['Which bolt is in your hand?', '12-point head, M11', 'SHEET_MISMATCH'],
-    ['Which bolt is in your hand?', 'a green one', 'ANSWER_UNKNOWN'],
-    ['Is it green?', 'hexagon head, M10', 'ANSWER_UNKNOWN'],
+    ['Which bolt do you have?', '12-point head, M11', 'SHEET_MISMATCH'],
+    ['Which bolt do you have?', 'a green one', 'ANSWER_UNKNOWN'],
+    ['Is it green?', 'hex head, M10', 'ANSWER_UNKNOWN'],
   ])('%s %s is refused', (question, answer, code) => {
     const t = started();
     expect(refusal(() => t.do('variantAnswered', { question, answer }))).toBe(code);

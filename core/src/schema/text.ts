@@ -13,14 +13,14 @@ export const textOf = (maxLength: number) =>
     v.string(),
     v.minLength(1),
     v.maxLength(maxLength),
-    v.regex(CLEAN, 'holds characters that cannot be stored'),
+    v.regex(CLEAN, 'contains characters that can’t be stored'),
   );
 
 /** In one spelling: what is counted or locked by an id has no second name. */
 export const UuidSchema = v.pipe(
   v.string(),
   v.uuid(),
-  v.regex(/^[0-9a-f-]+$/, 'is not in small letters'),
+  v.regex(/^[0-9a-f-]+$/, 'must be lowercase'),
 );
 const isOfCalendar = (day: string): boolean =>
   !Number.isNaN(Date.parse(`${day}T00:00:00Z`)) &&
@@ -29,7 +29,7 @@ const isOfCalendar = (day: string): boolean =>
 export const TimeSchema = v.pipe(
   v.string(),
   v.isoTimestamp(),
-  v.check((moment) => isOfCalendar(moment.slice(0, 10)), 'is no day of the calendar'),
+  v.check((moment) => isOfCalendar(moment.slice(0, 10)), 'isn’t a calendar day'),
 );
 /** Short names inside a sheet: stages, steps, groups, fasteners. */
 /** SHA-256 in hex: what is kept by its content. */
@@ -38,7 +38,7 @@ export const KeySchema = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9._-]{
 /** A fastener with its life: position 7's first bolt is 7/1, its replacement 7/2. */
 export const FastenerIdSchema = v.pipe(v.string(), v.regex(/^[A-Za-z0-9]{1,6}[a-z]?\/[1-9]\d?$/));
 /** A time zone that the calendar knows: Europe/Lisbon. */
-export const TimeZoneSchema = v.pipe(textOf(60), v.check(isTimeZone, 'is no time zone'));
+export const TimeZoneSchema = v.pipe(textOf(60), v.check(isTimeZone, 'isn’t a time zone'));
 function isTimeZone(zone: string): boolean {
   try {
     return /^[A-Z]/.test(
@@ -53,5 +53,5 @@ export const finite = v.pipe(v.number(), v.finite());
 export const DaySchema = v.pipe(
   v.string(),
   v.isoDate(),
-  v.check(isOfCalendar, 'is no day of the calendar'),
+  v.check(isOfCalendar, 'isn’t a calendar day'),
 );

@@ -1,3 +1,7 @@
+import { textsOf } from '../language';
+import { friction } from '../language/en/friction';
+
+const text = textsOf('friction', friction);
 /** States of thread and head that change friction, and how sure the band is. */
 export const FRICTION_CONDITIONS = [
   'dry',
@@ -12,16 +16,7 @@ export const FRICTION_CONDITIONS = [
 export type FrictionCondition = (typeof FRICTION_CONDITIONS)[number];
 
 /** A condition in a technician's words. */
-export const FRICTION_TEXT: Readonly<Record<FrictionCondition, string>> = {
-  dry: 'clean and dry',
-  lightOil: 'light oil',
-  engineOil: 'engine oil',
-  molyPaste: 'moly paste',
-  antiSeize: 'anti-seize',
-  threadLocker: 'thread-locker',
-  sealant: 'sealant',
-  platedWaxed: 'plated or waxed',
-};
+export const FRICTION_TEXT: Readonly<Record<FrictionCondition, string>> = text;
 
 export interface FrictionBand {
   low: number;

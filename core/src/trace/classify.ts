@@ -1,6 +1,10 @@
+import { textsOf } from '../language';
+import { traced } from '../language/en/traced';
 import type { TraceFindings } from './analyseTrace';
 import type { TraceFeatures } from './features';
 import type { TraceJoint } from './trace';
+
+const text = textsOf('traced', traced);
 
 export const TRACE_CLASSES = [
   'ok',
@@ -67,38 +71,28 @@ function firstRule(
     f.rippleRatio > Math.max(r.ripple, (r.rippleNoise * f.torqueNoiseNm) / joint.snugNm) &&
     f.drops >= r.drops
   )
-    return ['stick_slip', `the torque jerks, ${percent(f.rippleRatio)} off a straight line`];
+    return ['stick_slip', text.why.ripple({ percent: percent(f.rippleRatio) })];
   if (f.holdDrop > r.holdDropSure || (f.holdDrop > r.holdDrop && f.steps === 0))
-    return ['liquid_lock', `the torque falls by ${percent(f.holdDrop)} while the wrench is held`];
-  if (f.steps >= 1)
-    return [
-      'angle_slip',
-      `the angle jumped ${f.steps === 1 ? 'once' : `${f.steps} times`} and the torque did not follow`,
-    ];
+    return ['liquid_lock', text.why.holdDrop({ percent: percent(f.holdDrop) })];
+  if (f.steps >= 1) return ['angle_slip', text.why.steps({ count: f.steps })];
   const isSlow =
     f.preGradientRatio < r.preRatio ||
     (f.preGradientRatio < r.preRatioSeated && f.elasticRatio > r.seated);
   if (isSlow && f.preSpanDeg > r.preSpanDeg)
     return [
       'cross_thread',
-      `the torque builds over ${Math.round(f.preSpanDeg)}° before snug, at ${percent(f.preGradientRatio)} of the joint’s slope`,
+      text.why.preSnug({ deg: Math.round(f.preSpanDeg), percent: percent(f.preGradientRatio) }),
     ];
   if (f.preSeatTorqueRatio > r.preSeat && f.elasticRatio > r.seated)
-    return [
-      'cross_thread',
-      `${f.preSeatTorqueRatio.toFixed(1)} times the run-down torque before it seated`,
-    ];
+    return ['cross_thread', text.why.preSeat({ times: f.preSeatTorqueRatio.toFixed(1) })];
   if (f.peakDrop > r.peakDrop && f.dropSpanDeg > r.dropSpanDeg)
-    return [
-      'strip',
-      `the torque falls by ${percent(f.peakDrop)} after its highest while it is turned on`,
-    ];
+    return ['strip', text.why.peakDrop({ percent: percent(f.peakDrop) })];
   const steep = f.steepestRatio > r.steep ? steepRule(findings, f) : null;
   if (steep) return steep;
   if (f.elasticRatio > r.lubeHigh)
-    return ['wrong_lube', `${f.elasticRatio.toFixed(2)} times the joint’s slope: dry or rough`];
+    return ['wrong_lube', text.why.rough({ times: f.elasticRatio.toFixed(2) })];
   if (f.elasticRatio > 0 && f.elasticRatio < r.lubeLow)
-    return ['wrong_lube', `${f.elasticRatio.toFixed(2)} times the joint’s slope: too slippery`];
+    return ['wrong_lube', text.why.slippery({ times: f.elasticRatio.toFixed(2) })];
   if (
     f.yieldAngleRatio !== null &&
     f.yieldTorqueRatio !== null &&
@@ -106,9 +100,9 @@ function firstRule(
   )
     return [
       'reused_yielded',
-      `it yields at ${percent(f.yieldAngleRatio)} of the angle and ${percent(f.yieldTorqueRatio)} of the torque expected`,
+      text.why.yields({ angle: percent(f.yieldAngleRatio), torque: percent(f.yieldTorqueRatio) }),
     ];
-  return ['ok', 'no rule fired'];
+  return ['ok', text.why.none];
 }
 
 /** Far steeper than the joint: bottomed out, or an angle that crept and made it look so. */
@@ -116,9 +110,9 @@ function steepRule(findings: TraceFindings, f: TraceFeatures): [TraceClass, stri
   const r = RULES;
   const times = f.steepestRatio.toFixed(1);
   if (f.normalAfterDeg > r.creepNormalDeg && f.normalBeforeDeg > r.creepNormalDeg)
-    return ['angle_slip', `${times} times the joint’s slope for a while, then normal again`];
+    return ['angle_slip', text.why.steepThenNormal({ times })];
   if (findings.yield && f.normalBeforeDeg > r.kinkNormalDeg)
-    return ['angle_slip', `${times} times the joint’s slope for a while, then it fell back`];
+    return ['angle_slip', text.why.steepThenBack({ times })];
   const isSteep = f.steepestRatio > r.steepSure;
   const isAbrupt = f.riseDeg < r.abruptDeg || (isSteep && f.riseDeg < r.abruptSteepDeg);
   if (
@@ -126,7 +120,7 @@ function steepRule(findings: TraceFindings, f: TraceFeatures): [TraceClass, stri
     isAbrupt ||
     f.normalBeforeDeg > (isSteep ? r.kinkSteepDeg : r.kinkNormalDeg)
   )
-    return ['bottoming', `${times} times the joint’s slope`];
+    return ['bottoming', text.why.steep({ times })];
   return null;
 }
 

@@ -40,12 +40,12 @@ function assertKey(shop: string, publicKey: string, keys: Keys): void {
     isTheSame = keys.of(shop).publicKey === publicKey;
   } catch {
     throw new Error(
-      `The signing key of a shop cannot be read: ${file}. Put it back from a backup, readable for the server’s user; without it nothing is recorded.`,
+      `Can’t read a shop’s signing key: ${file}. Restore it from a backup, readable by the server’s user. Nothing can be recorded without it.`,
     );
   }
   if (!isTheSame)
     throw new Error(
-      `${file} is not the key that this shop’s records are sealed with. Put the right one back from a backup.`,
+      `${file} isn’t the key this shop’s records are sealed with. Restore the right one from a backup.`,
     );
 }
 
@@ -58,7 +58,7 @@ async function adopt(
   const known = outsideOf(keys.folder, shop).at(-1);
   if (known)
     throw new Error(
-      `The journal of a shop is empty in the database, and ${known.place} lines of it are known in ${keys.folder}/${shop}.journal: it was removed, or the database is not the one that belongs to these keys. Restore a backup.`,
+      `A shop’s audit trail is empty in the database, but ${known.place} lines of it are known in ${keys.folder}/${shop}.journal: it was removed, or this database doesn’t belong to these keys. Restore a backup.`,
     );
   const changes: Change[] = [];
   for (const guarded of GUARDED) changes.push(...(await rowsOf(owner, guarded)));

@@ -61,7 +61,7 @@ async function checkRecord(client: Client, run: string, key: ShopKey): Promise<C
       entries: 0,
       signed: 0,
       key: key.fingerprint,
-      fault: 'Its entries or its sheet cannot be read any more.',
+      fault: 'Its entries or its sheet can’t be read.',
     };
   const fault = faultIn(kept, key);
   const name = `RO ${kept.row.number}, ${kept.name}`;

@@ -34,7 +34,7 @@ const moment = (column: string): Record<string, string> => ({
 export const GUARDED: readonly Guarded[] = [
   {
     table: 'shop',
-    what: 'settings of the shop',
+    what: 'shop settings',
     key: ['shop'],
     label: 'name',
     sealed: plain('name', 'locale', 'time_zone', 'paper', 'torque_unit', 'second_signature'),
@@ -122,7 +122,7 @@ export const GUARDED: readonly Guarded[] = [
   },
   {
     table: 'signed_word',
-    what: 'signature or later word',
+    what: 'signature or note',
     key: ['run', 'place'],
     label: 'kind',
     of: ['run', 'run'],
@@ -130,7 +130,7 @@ export const GUARDED: readonly Guarded[] = [
   },
   {
     table: 'statement',
-    what: 'word of the lead',
+    what: 'lead approval',
     key: ['id'],
     of: ['run', 'run'],
     sealed: { ...plain('run', 'person', 'body'), ...moment('at') },
@@ -144,7 +144,7 @@ export const GUARDED: readonly Guarded[] = [
   },
   {
     table: 'order_entry',
-    what: 'entry of the order',
+    what: 'order entry',
     key: ['id', 'version'],
     of: ['repair_order', 'repair_order'],
     sealed: { ...plain('repair_order', 'body', 'gone', 'person'), ...moment('at') },
@@ -175,7 +175,7 @@ export const GUARDED: readonly Guarded[] = [
   },
   {
     table: 'wrench_use',
-    what: 'use of a wrench',
+    what: 'wrench use',
     key: ['run', 'wrench'],
     of: ['run', 'run'],
     sealed: plain('pulls', 'readings', 'ratio'),
@@ -192,7 +192,7 @@ export const GUARDED: readonly Guarded[] = [
   },
   // Named by the hash of what is in them, which verify works out again.
   { table: 'photo', what: 'photo', key: ['photo'], sealed: plain('width', 'height', 'person') },
-  { table: 'trace', what: 'curve of a wrench', key: ['trace'], sealed: plain('person') },
+  { table: 'trace', what: 'torque-angle curve', key: ['trace'], sealed: plain('person') },
 ];
 
 /**

@@ -56,7 +56,7 @@ async function readJournal(client: Client, shop: string, key: ShopKey): Promise<
       if (why)
         return {
           ...read,
-          fault: `Line ${read.hashes.length + 1} of the journal is the first that does not fit: ${why}.`,
+          fault: `Line ${read.hashes.length + 1} of the audit trail is the first that fails: ${why}.`,
         };
       read.hashes.push(row.hash);
       for (const change of (JSON.parse(row.body) as Line).changes)
@@ -70,12 +70,12 @@ function lineFault(
   row: { place: string; body: string; hash: string; seal: string },
   due: { shop: string; key: ShopKey; before: string; place: number },
 ): string | null {
-  if (Number(row.place) !== due.place) return 'one before it is missing';
+  if (Number(row.place) !== due.place) return 'a line before it is missing';
   if (sha256Hex(row.body) !== row.hash) return 'its text was changed';
-  if (!due.key.fits(row.hash, row.seal)) return 'it does not carry the shop’s seal';
+  if (!due.key.fits(row.hash, row.seal)) return 'it lacks the shop’s seal';
   const line = JSON.parse(row.body) as Line;
-  if (line.shop !== due.shop || line.place !== due.place) return 'it is from another place';
-  return line.before === due.before ? null : 'it does not follow the one before it';
+  if (line.shop !== due.shop || line.place !== due.place) return 'it belongs somewhere else';
+  return line.before === due.before ? null : 'it doesn’t follow the line before it';
 }
 
 function outsideFault(
@@ -87,11 +87,11 @@ function outsideFault(
   for (const c of outside) {
     if (c.shop !== shop) continue;
     if (!key.fits(c.hash, c.seal))
-      return `A checkpoint for line ${c.place} of the journal does not carry the shop’s seal.`;
+      return `The checkpoint for line ${c.place} of the audit trail lacks the shop’s seal.`;
     if (c.place > hashes.length)
-      return `The journal ends at line ${hashes.length}, and line ${c.place} is known outside of the database: its end was cut off, or the database was set back.`;
+      return `The audit trail ends at line ${hashes.length}, but a checkpoint names line ${c.place}: the end was cut off, or an old database was restored.`;
     if (hashes[c.place - 1] !== c.hash)
-      return `Line ${c.place} of the journal is not the one that is known outside of the database.`;
+      return `Line ${c.place} of the audit trail differs from its checkpoint.`;
   }
   return null;
 }
@@ -116,15 +116,15 @@ async function faultsOfTable(client: Client, guarded: Guarded, known: Known): Pr
         sentence(
           { table: guarded.table, key: row.key, label: row.label, of: row.of, digest: '' },
           known,
-          'was added past the server',
+          'was added outside the server',
         ),
       );
     else if (change.digest !== sha256Hex(row.sealed))
-      faults.push(sentence(change, known, 'was changed past the server'));
+      faults.push(sentence(change, known, 'was changed outside the server'));
   }
   for (const change of known.values())
     if (change.table === guarded.table && change.digest && !there.has(change.key))
-      faults.push(sentence(change, known, 'was removed past the server'));
+      faults.push(sentence(change, known, 'was removed outside the server'));
   return faults;
 }
 
@@ -161,7 +161,7 @@ async function faultsOfContent(client: Client): Promise<string[]> {
       )
     ).rows;
     if (row && createHash('sha256').update(row.bytes).digest('hex') !== photo)
-      faults.push(`photo ${photo} was changed past the server.`);
+      faults.push(`photo ${photo} was changed outside the server.`);
   }
   for (const { trace } of (
     await client.query<{ trace: string }>(
@@ -175,7 +175,7 @@ async function faultsOfContent(client: Client): Promise<string[]> {
       )
     ).rows;
     if (row && nameOfCurve(row.body) !== trace)
-      faults.push(`curve of a wrench ${trace} was changed past the server.`);
+      faults.push(`torque-angle curve ${trace} was changed outside the server.`);
   }
   return faults;
 }

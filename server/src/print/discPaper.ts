@@ -8,13 +8,13 @@ const MARGIN = 36;
 
 /** A disc to read this sheet's angles by, true to scale on either paper. */
 export function discPaper(sheet: Sheet, drive: string, shop: Shop, fonts: string): Doc {
-  const doc = newDocument(shop.paper, fonts, text.discTitle(sheet.title));
+  const doc = newDocument(shop.paper, fonts, text.discTitle({ sheet: sheet.title }));
   const width = doc.page.width - 2 * MARGIN;
   doc
     .font('bold')
     .fontSize(15)
     .fillColor('#000000')
-    .text(text.discTitle(sheet.title), MARGIN, MARGIN, { width });
+    .text(text.discTitle({ sheet: sheet.title }), MARGIN, MARGIN, { width });
   doc.font('text').fontSize(10).text(text.discUse, { width });
   const drawing = angleDisc(anglesOf(sheet), drive);
   drawToScale(doc, drawing, {

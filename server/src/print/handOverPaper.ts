@@ -20,7 +20,7 @@ export interface HandOverPaper {
  * What the owner takes along: what was done, what falls due and when, what not to do until then.
  */
 export function handOverPaper({ order, sheets, shop, fonts, now }: HandOverPaper): Doc {
-  const title = text.handOverTitle(order.number);
+  const title = text.handOverTitle({ number: order.number });
   const doc = newDocument(shop.paper, fonts, title);
   const format = createFormatter(shop);
   const width = doc.page.width - 2 * MARGIN;
@@ -35,7 +35,7 @@ export function handOverPaper({ order, sheets, shop, fonts, now }: HandOverPaper
       .fontSize(8)
       .fillColor('#000000')
       .text(
-        `${text.printedOn(shop.name, format.dateTime(now))}  ${isInvented ? text.invented : text.prevail}`,
+        `${text.printedOn({ shop: shop.name, at: format.dateTime(now) })}  ${isInvented ? text.invented : text.prevail}`,
         MARGIN,
         doc.page.height - MARGIN - 10,
         { width, height: 20 },
@@ -64,7 +64,7 @@ function blocksOf({
   return [
     textBlock(title, { face: 'bold', scale: 1.7 }),
     textBlock(
-      `${text.handOverFor(order.customer)}  ·  ${vehicle.maker} ${vehicle.model}  ·  ${vehicle.plate}  ·  ${order.odometer.value} ${order.odometer.unit}`,
+      `${text.handOverFor({ customer: order.customer })}  ·  ${vehicle.maker} ${vehicle.model}  ·  ${vehicle.plate}  ·  ${order.odometer.value} ${order.odometer.unit}`,
     ),
     ...list(
       text.done,
@@ -116,11 +116,11 @@ const framed = (heading: string, lines: readonly string[]): Block[] =>
 function dueBlock(f: FollowUp, { odometer }: Order, format: Formatter): Block {
   const when =
     f.state === 'open'
-      ? text.expected(format.day(f.dueOn))
+      ? text.expected({ day: format.day(f.dueOn) })
       : f.state === 'declined'
-        ? text.declined(f.note ?? '')
+        ? text.declined({ note: f.note ?? '' })
         : text.settled;
-  const at = f.distanceKm === null ? '' : text.atKm(distanceAt(f, odometer));
+  const at = f.distanceKm === null ? '' : text.atKm({ km: distanceAt(f, odometer) });
   return rowBlock([
     { share: 0.62, block: textBlock(`–  ${f.text}`) },
     { share: 0.38, block: textBlock([when, at].filter(Boolean).join(', '), { face: 'bold' }) },

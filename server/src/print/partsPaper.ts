@@ -18,7 +18,7 @@ export interface PartsPaper {
 
 /** What is ordered and laid out for a repair order, job by job. */
 export function partsPaper({ order, lines, shop, fonts, now }: PartsPaper): Doc {
-  const title = text.partsTitle(order.number);
+  const title = text.partsTitle({ number: order.number });
   const doc = newDocument(shop.paper, fonts, title);
   const format = createFormatter(shop);
   const width = doc.page.width - 2 * MARGIN;
@@ -27,7 +27,7 @@ export function partsPaper({ order, lines, shop, fonts, now }: PartsPaper): Doc 
   let blocks: readonly Block[] = [
     textBlock(title, { face: 'bold', scale: 1.8 }),
     textBlock(
-      `${vehicle.maker} ${vehicle.model}, ${vehicle.engine}  ·  ${vehicle.plate}  ·  ${vehicle.vin}  ·  ${text.builtOn(vehicle.built)}`,
+      `${vehicle.maker} ${vehicle.model}, ${vehicle.engine}  ·  ${vehicle.plate}  ·  ${vehicle.vin}  ·  ${text.builtOn({ day: vehicle.built })}`,
     ),
     ...order.jobs.flatMap((job) => {
       const own = lines.filter((l) => l.job === job.id);
@@ -48,7 +48,7 @@ export function partsPaper({ order, lines, shop, fonts, now }: PartsPaper): Doc 
       .fontSize(7)
       .fillColor('#000000')
       .text(
-        `${text.printedOn(shop.name, format.dateTime(now))}  ${text.prevail}`,
+        `${text.printedOn({ shop: shop.name, at: format.dateTime(now) })}  ${text.prevail}`,
         MARGIN,
         doc.page.height - MARGIN - 8,
         { width, height: 16 },
@@ -72,7 +72,7 @@ function lineOf({ need, jointName, entry }: PartLine, price: (cents: number) => 
   const part = entry?.body;
   const state = part ? text.partStates[part.state] : text.needs[need.need];
   const words = jointName ? `${need.what} (${jointName})` : need.what;
-  const from = [part?.number, part?.lot && text.lot(part.lot)].filter(Boolean).join(', ');
+  const from = [part?.number, part?.lot && text.lot({ lot: part.lot })].filter(Boolean).join(', ');
   return row([
     words,
     `${need.count}`,

@@ -95,7 +95,7 @@ function entryLists(entries: RecordPaper['entries'], joint: string): Block[] {
       entries.flatMap((e) =>
         e.body.kind === 'photo' && e.body.joint === joint
           ? [
-              `${e.body.of}${e.body.fastener ? `, bolt ${boltLabel(e.body.fastener)}` : ''}: ${e.body.photo.slice(0, 16)}`,
+              `${e.body.of}${e.body.fastener ? text.atBolt({ bolt: boltLabel(e.body.fastener) }) : ''}: ${e.body.photo.slice(0, 16)}`,
             ]
           : [],
       ),
@@ -108,13 +108,13 @@ export const odometer = ({ order }: RecordFile): string =>
 export function summary(record: RunRecord, { fault, file }: RecordPaper): Block {
   const n = record.deviations.length;
   const lines = [
-    !record.complete ? text.recordOpen : n === 0 ? text.recordWhole : text.recordWith(n),
+    !record.complete ? text.recordOpen : n === 0 ? text.recordWhole : text.recordWith({ count: n }),
   ];
   if (fault) lines.push(fault);
   lines.push(...oddTimes(storedIn(file.chain)).map(oddTimeText));
   if (file.sheet.invented) lines.push(text.invented);
   const derived = record.stages.filter((s) => s.derived).map((s) => s.name);
-  if (derived.length > 0) lines.push(text.derivedStages(derived.join(', ')));
+  if (derived.length > 0) lines.push(text.derivedStages({ names: derived.join(', ') }));
   return textBlock(lines.join('\n'), { face: 'bold', scale: 1.1 });
 }
 
@@ -140,24 +140,26 @@ export function facts(
     ),
   );
   return [
-    text.bySheet(sheet.title, sheet.revision),
+    text.bySheet({ title: sheet.title, revision: sheet.revision }),
     `${text.source}: ${sheet.source.title}, ${sheet.source.publisher}, ${sheet.source.page}`,
-    text.condition(sheet.source.condition),
-    text.bywhom(record.people.map((p) => people[p] ?? '').join(', ')),
+    text.condition({ c: sheet.source.condition }),
+    text.bywhom({ names: record.people.map((p) => people[p] ?? '').join(', ') }),
     record.started
-      ? text.fromTo(
+      ? fromTo(
           format.dateTime(new Date(record.started.at)),
           record.finishedAt ? format.dateTime(new Date(record.finishedAt)) : null,
         )
       : '',
-    wrenches.length > 0 ? text.withWrenches(wrenches.join('; ')) : '',
-    compounds.length > 0 ? text.withCompounds(compounds.join('; ')) : '',
+    wrenches.length > 0 ? text.withWrenches({ names: wrenches.join('; ') }) : '',
+    compounds.length > 0 ? text.withCompounds({ names: compounds.join('; ') }) : '',
     ...record.told.map((t) => `${t.question} ${t.answer}`),
-    text.pulls(record.pullCount),
+    text.pulls({ n: record.pullCount }),
   ].filter(Boolean);
 }
 const partLine = (p: Extract<Entry['body'], { kind: 'part' }>): string =>
-  [`${p.count} × ${p.what}`, p.number, p.lot && text.lot(p.lot)].filter(Boolean).join(', ');
+  [`${p.count} × ${p.what}`, p.number, p.lot && text.lot({ lot: p.lot })]
+    .filter(Boolean)
+    .join(', ');
 /** Every pull in the order it was made, taken-back ones among them. */
 export function pullLines(record: RunRecord, file: RecordFile, format: Formatter): string[] {
   const pulls = new Map(
@@ -172,8 +174,8 @@ export function pullLines(record: RunRecord, file: RecordFile, format: Formatter
       const marks = [p.undone ? text.takenBack : '', p.corrected ? text.corrected : ''];
       return [
         format.dateTime(new Date(p.deviceTime)),
-        `bolt ${boltLabel(p.fastener)}`,
-        `${stage ? stageWords(stage, format) : p.stage}, pass ${p.pass}`,
+        text.bolt({ bolt: boltLabel(p.fastener) }),
+        text.stagePass({ stage: stage ? stageWords(stage, format) : p.stage, n: p.pass }),
         result,
         METHOD_TEXT[p.method],
         p.wrench ?? '',
@@ -234,3 +236,6 @@ export interface RecordPaper {
   fonts: string;
   now: Date;
 }
+
+const fromTo = (from: string, to: string | null): string =>
+  to ? text.fromTo({ from, to }) : text.begun({ from });

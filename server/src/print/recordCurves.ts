@@ -30,10 +30,13 @@ export async function curvesOf(
       .map((l) => `${l.id}: ${lookText(l.look)}`);
     blocks.push(
       {
-        ...textBlock(text.tracedStage(stageWords(traced.stage, format), known.length), {
-          face: 'bold',
-          before: 0.4,
-        }),
+        ...textBlock(
+          text.tracedStage({ stage: stageWords(traced.stage, format), count: known.length }),
+          {
+            face: 'bold',
+            before: 0.4,
+          },
+        ),
         leads: true,
       },
       drawingBlock(

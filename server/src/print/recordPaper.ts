@@ -27,7 +27,7 @@ import {
  */
 export async function recordPaper(paper: RecordPaper): Promise<Doc> {
   const { file, shop, fonts, now } = paper;
-  const title = text.recordTitle(file.order.number);
+  const title = text.recordTitle({ number: file.order.number });
   const doc = newDocument(shop.paper, fonts, title);
   const format = createFormatter(shop);
   const width = doc.page.width - 2 * MARGIN;
@@ -43,7 +43,7 @@ export async function recordPaper(paper: RecordPaper): Promise<Doc> {
   for (let page = 1; page === 1 || blocks.length > 0; page += 1) {
     if (page > 1) doc.addPage();
     blocks = putColumn(doc, blocks, { x: MARGIN, y: MARGIN, width, bottom }, SIZE);
-    const foot = `${text.printedOn(shop.name, format.dateTime(now))}  ${file.sheet.invented ? text.invented : text.prevail}  ${text.pageOf(page, file.order.number, head.slice(0, 12))}`;
+    const foot = `${text.printedOn({ shop: shop.name, at: format.dateTime(now) })}  ${file.sheet.invented ? text.invented : text.prevail}  ${text.pageOf({ page, number: file.order.number, head: head.slice(0, 12) })}`;
     doc
       .font('text')
       .fontSize(7)
@@ -63,7 +63,7 @@ function blocksOf(
   const record = runRecord(file.sheet, events);
   const { vehicle } = file.order;
   return [
-    textBlock(text.recordTitle(file.order.number), { face: 'bold', scale: 1.9 }),
+    textBlock(text.recordTitle({ number: file.order.number }), { face: 'bold', scale: 1.9 }),
     textBlock(
       `${file.joint}  ·  ${vehicle.maker} ${vehicle.model}, ${vehicle.engine}  ·  ${vehicle.plate}  ·  ${vehicle.vin}  ·  ${odometer(file)}`,
     ),
@@ -89,7 +89,9 @@ function blocksOf(
       { share: 0.42, block: lineBlock(text.signCustomer) },
       { share: 0.16, block: imageBlock(code, 8) },
     ]),
-    textBlock(text.chain(events.length, head, file.shop.fingerprint), { scale: 0.8 }),
+    textBlock(text.chain({ n: events.length, head, fingerprint: file.shop.fingerprint }), {
+      scale: 0.8,
+    }),
     ...listOf(text.everyPull, pullLines(record, file, format), 0.8),
   ];
 }

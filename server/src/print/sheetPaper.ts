@@ -58,7 +58,7 @@ export function sheetPaper({ sheet, hash, shop, fonts, now }: SheetPaper): Doc {
   const foot = (): void =>
     footer(
       doc,
-      `${text.printed(shop.name, format.dateTime(now), hash.slice(0, 12))}  ${text.prevail}`,
+      `${text.printed({ shop: shop.name, at: format.dateTime(now), hash: hash.slice(0, 12) })}  ${text.prevail}`,
       width,
       height,
     );
@@ -93,15 +93,15 @@ function header(doc: Doc, sheet: Sheet, width: number): number {
     .fontSize(17)
     .fillColor('#000000')
     .text(sheet.title, MARGIN, MARGIN, { width: width - 2 * MARGIN });
-  const built =
-    applies.builtFrom || applies.builtTo ? text.built(applies.builtFrom, applies.builtTo) : '';
-  const kit = applies.hardware.origin === 'kit' ? text.kit(applies.hardware.maker ?? '') : '';
+  const dates = built(applies);
+  const kit =
+    applies.hardware.origin === 'kit' ? text.kit({ maker: applies.hardware.maker ?? '' }) : '';
   const where = [
     `${applies.maker} ${applies.model}, ${applies.engine}`,
     applies.bank ?? '',
-    built,
+    dates,
     kit,
-    `${text.rev(sheet.revision)}, ${text.status[sheet.status]}`,
+    `${text.rev({ r: sheet.revision })}, ${text.status[sheet.status]}`,
   ].filter(Boolean);
   doc
     .font('text')
@@ -133,7 +133,11 @@ function leftColumn(sheet: Sheet, format: Formatter): Block[] {
   }));
   return [
     ...(sheet.status === 'superseded'
-      ? [framedBlock(textBlock(text.superseded(sheet.supersededBy ?? ''), { face: 'bold' }))]
+      ? [
+          framedBlock(
+            textBlock(text.superseded({ by: sheet.supersededBy ?? '' }), { face: 'bold' }),
+          ),
+        ]
       : []),
     ...(sheet.invented ? [framedBlock(textBlock(text.invented, { face: 'bold' }))] : []),
     drawingBlock(stageRibbon(sheet, null), 5),
@@ -181,7 +185,9 @@ function stageBlock(sheet: Sheet, stage: Stage, index: number, format: Formatter
     stageKindText(stage),
     stage.on[0] === 'all' ? '' : stage.on.join(', '),
     repeatWords(stage),
-    stage.order && sheet.seats.length > 1 ? text.order(orderOf(sheet, index).join(' ')) : '',
+    stage.order && sheet.seats.length > 1
+      ? text.order({ ids: orderOf(sheet, index).join(' ') })
+      : '',
     stage.tolerance && stage.target
       ? toleranceText(stage.tolerance, stage.target.unit, format)
       : '',
@@ -218,13 +224,13 @@ function rightColumn(sheet: Sheet, format: Formatter): Block[] {
       return [
         textBlock(g.name, { face: 'bold', before: 0.3 }),
         textBlock(
-          `${threadText(g, sheet.seats.filter((s) => s.group === g.id).length, format)}; ${text.drive(g.head, g.socket)}`,
+          `${threadText(g, sheet.seats.filter((s) => s.group === g.id).length, format)}; ${text.drive({ head: g.head, socket: g.socket })}`,
         ),
         textBlock(
-          `${REUSE_TEXT[g.reuse]}${g.maxLengthMm ? text.most(format.number(g.maxLengthMm, 2)) : ''}`,
+          `${REUSE_TEXT[g.reuse]}${g.maxLengthMm ? text.most({ mm: format.number(g.maxLengthMm, 2) }) : ''}`,
           { face: 'bold' },
         ),
-        ...(g.behind ? [textBlock(text.behind(g.behind))] : []),
+        ...(g.behind ? [textBlock(text.behind({ what: g.behind }))] : []),
         drawingBlock(side.drawing, 5),
         ...(side.words.length > 0 ? side.words : [text.nothing]).map((w) => textBlock(w)),
       ];
@@ -233,19 +239,21 @@ function rightColumn(sheet: Sheet, format: Formatter): Block[] {
       ...(sheet.parts ?? []).map(
         (p) => `${p.count} × ${p.name}, ${text.needs[p.need]}${p.why ? `: ${p.why}` : ''}`,
       ),
-      ...(sheet.holding?.loosening ? [text.holdLoosening(sheet.holding.loosening)] : []),
-      ...(sheet.holding?.tightening ? [text.holdTightening(sheet.holding.tightening)] : []),
+      ...(sheet.holding?.loosening ? [text.holdLoosening({ how: sheet.holding.loosening })] : []),
+      ...(sheet.holding?.tightening
+        ? [text.holdTightening({ how: sheet.holding.tightening })]
+        : []),
     ]),
     ...(sheet.cautions.length > 0
       ? [headingBlock(text.cautions), ...sheet.cautions.map((c) => framedBlock(textBlock(c)))]
       : []),
     ...lines(
       text.clocks,
-      sheet.clocks.map((c) => text.clock(c.kind, c.minutes, c.text)),
+      sheet.clocks.map((c) => text[c.kind]({ minutes: c.minutes, what: c.text })),
     ),
     ...lines(text.source, [
       `${source.publisher}: ${source.title}, ${source.page}, ${source.revision}, ${source.date}`,
-      text.condition(source.condition),
+      text.condition({ c: source.condition }),
     ]),
     ...lines(
       text.conflicts,
@@ -260,4 +268,10 @@ function rightColumn(sheet: Sheet, format: Formatter): Block[] {
       sheet.after.map((a) => a.text),
     ),
   ];
+}
+
+function built({ builtFrom: from, builtTo: to }: Sheet['applies']): string {
+  if (from && to) return text.builtBetween({ from, to });
+  if (from) return text.builtFrom({ from });
+  return to ? text.builtTo({ to }) : '';
 }

@@ -1,3 +1,4 @@
+import { text } from '../language/text';
 import { unzipSync, zipSync } from 'fflate';
 import { AppError } from '@stennet/core/errors';
 
@@ -28,22 +29,21 @@ export function unpackArchive(bytes: Uint8Array): { records: string[]; traces: s
       filter: ({ name, originalSize }) => {
         count += 1;
         total += originalSize;
-        if (count > MOST_FILES || total > MOST_BYTES)
-          throw unreadable('it holds more than a repair order can');
-        if (!NAMES.test(name)) throw unreadable(`“${name.slice(0, 60)}” does not belong into it`);
+        if (count > MOST_FILES || total > MOST_BYTES) throw unreadable(text.archive.tooMuch);
+        if (!NAMES.test(name)) throw unreadable(text.archive.stray({ name: name.slice(0, 60) }));
         return name.endsWith('.json') && name !== 'order.json';
       },
     });
   } catch (error) {
     if (error instanceof AppError) throw error;
-    throw unreadable('it is no archive, or it is damaged');
+    throw unreadable(text.archive.damaged);
   }
   const inFolder = (folder: string): string[] =>
     Object.entries(files).flatMap(([name, content]) =>
       name.startsWith(folder) ? [new TextDecoder().decode(content)] : [],
     );
   const records = inFolder('records/');
-  if (records.length === 0) throw unreadable('there is no record in it');
+  if (records.length === 0) throw unreadable(text.archive.empty);
   return { records, traces: inFolder('traces/') };
 }
 

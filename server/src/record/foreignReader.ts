@@ -1,3 +1,5 @@
+import { languageNow } from '@stennet/core/language';
+import { text } from '../language/text';
 import { Worker } from 'node:worker_threads';
 import { AppError, type ErrorCode, type ErrorParams } from '@stennet/core/errors';
 import type { ChainRow, Fault, newerRecord, SignedRow, verifyRun } from '@stennet/core/record';
@@ -68,21 +70,21 @@ export function foreignReader(program: string): ForeignReader {
 /** What takes too long or too much room is no record. */
 function inThread(program: string, task: ForeignTask): Promise<Answer> {
   const worker = new Worker(program, {
-    workerData: task,
+    workerData: { ...task, language: languageNow() },
     resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
   });
   const tooMuch = (why: string): Answer => ({
     refused: { code: 'FOREIGN_UNREADABLE', params: { why } },
   });
   return new Promise<Answer>((resolve, reject) => {
-    const late = setTimeout(() => resolve(tooMuch('reading it takes too long')), LONGEST_MS);
+    const late = setTimeout(() => resolve(tooMuch(text.record.slow)), LONGEST_MS);
     worker.once('message', resolve);
     worker.once('error', (error: NodeJS.ErrnoException) =>
       error.code === 'ERR_WORKER_OUT_OF_MEMORY'
-        ? resolve(tooMuch('it unpacks to more than a record can be'))
+        ? resolve(tooMuch(text.record.unpacks))
         : reject(error),
     );
-    worker.once('exit', () => resolve(tooMuch('it cannot be read')));
+    worker.once('exit', () => resolve(tooMuch(text.record.unreadable)));
     worker.once('exit', () => clearTimeout(late));
   }).finally(() => void worker.terminate());
 }

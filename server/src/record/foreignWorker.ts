@@ -1,6 +1,8 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { AppError } from '@stennet/core/errors';
 import { verifyRun } from '@stennet/core/record';
+import { inLanguage } from '../language/speak';
+import type { Language } from '@stennet/core/language';
 import { fitsKey } from '../keys/keys';
 import type { ForeignTask } from './foreignReader';
 import { faultOfText, headsOf, standsTo } from './readForeign';
@@ -20,7 +22,8 @@ function work(task: ForeignTask): unknown {
 }
 
 try {
-  parentPort?.postMessage({ done: work(workerData as ForeignTask) });
+  const { language, ...task } = workerData as ForeignTask & { language: Language };
+  parentPort?.postMessage({ done: inLanguage(language, () => work(task as ForeignTask)) });
 } catch (error) {
   if (!(error instanceof AppError)) throw error;
   parentPort?.postMessage({ refused: { code: error.code, params: error.params } });

@@ -1,3 +1,4 @@
+import { text as said } from '../language/text';
 import * as v from 'valibot';
 import { AppError } from '@stennet/core/errors';
 import {
@@ -42,21 +43,23 @@ function parsed<Schema extends v.GenericSchema>(
   text: string,
   what: string,
 ): v.InferOutput<Schema> {
-  if (text.length > MOST_CHARACTERS) throw unreadable('it is larger than a record can be');
-  if (isDeeperThan(text, DEEPEST)) throw unreadable('it is nested deeper than a record can be');
+  if (text.length > MOST_CHARACTERS) throw unreadable(said.record.tooLarge);
+  if (isDeeperThan(text, DEEPEST)) throw unreadable(said.record.tooDeep);
   let json: unknown;
   try {
     json = JSON.parse(text);
   } catch {
-    throw unreadable('it is no JSON');
+    throw unreadable(said.record.noJson);
   }
   const chain = (json as { chain?: unknown } | null)?.chain;
-  if (Array.isArray(chain) && chain.length > MOST_ENTRIES)
-    throw unreadable('it has more entries than a run can have');
+  if (Array.isArray(chain) && chain.length > MOST_ENTRIES) throw unreadable(said.record.tooMany);
   const read = v.safeParse(schema, json, { abortEarly: true });
   if (!read.success)
     throw unreadable(
-      `it is no ${what} (${(v.getDotPath(read.issues[0]) ?? 'all of it').slice(0, 80)})`,
+      said.record.notA({
+        what,
+        where: (v.getDotPath(read.issues[0]) ?? said.record.all).slice(0, 80),
+      }),
     );
   return read.output;
 }
@@ -89,9 +92,7 @@ function isDeeperThan(text: string, deepest: number): boolean {
 export function faultOf(file: RecordFile): string | null {
   const fault = verifyRecordFile(file, fitsKey(file.shop.key));
   if (fault) return faultText(fault);
-  return fingerprintOf(file.shop.key) === file.shop.fingerprint
-    ? null
-    : 'The fingerprint in it is not that of its key.';
+  return fingerprintOf(file.shop.key) === file.shop.fingerprint ? null : said.record.fingerprint;
 }
 
 /** What the server keeps of a record from elsewhere, and the record itself as text. */

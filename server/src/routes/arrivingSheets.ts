@@ -1,3 +1,4 @@
+import { text as said } from '../language/text';
 import type { Readable } from 'node:stream';
 import Papa from 'papaparse';
 import * as v from 'valibot';
@@ -41,7 +42,7 @@ async function* textOf(stream: Readable): AsyncGenerator<string> {
     try {
       return chunk ? decoder.decode(chunk, { stream: true }) : decoder.decode();
     } catch {
-      throw new AppError('IMPORT_UNREADABLE', { why: 'it is not written in UTF-8' });
+      throw new AppError('IMPORT_UNREADABLE', { why: said.sheets.utf8 });
     }
   };
   // Stopping half-way must not tear the connection: the refusal still goes out on it.
@@ -62,12 +63,12 @@ async function* fromJson(begin: string, pieces: AsyncGenerator<string>): AsyncGe
     splitter.push(text).map((sheet) => {
       count += 1;
       if (count > MOST_SHEETS) throw new AppError('TOO_LARGE');
-      return readArriving(sheet, `sheet ${count}`);
+      return readArriving(sheet, said.sheets.place({ n: count }));
     });
   yield* take(begin);
   for await (const piece of pieces) yield* take(piece);
   splitter.end();
-  if (count === 0) throw new AppError('IMPORT_UNREADABLE', { why: 'there is no sheet in it' });
+  if (count === 0) throw new AppError('IMPORT_UNREADABLE', { why: said.sheets.none });
 }
 
 function readArriving(text: string, place: string): Arriving {
@@ -75,7 +76,7 @@ function readArriving(text: string, place: string): Arriving {
   try {
     raw = JSON.parse(text);
   } catch {
-    return { place, name: '', sheet: null, refused: 'This is no JSON.' };
+    return { place, name: '', sheet: null, refused: said.sheets.noJson };
   }
   const { title, id, status } = raw as { title?: unknown; id?: unknown; status?: unknown };
   const name = String(
@@ -104,14 +105,14 @@ async function* fromTable(
   const table = await readTable(begin, pieces);
   for (const [key, { at, rows }] of table.sheets) {
     const [id = '', revision = ''] = key.split('\u0000');
-    const place = `row ${at}`;
+    const place = said.sheets.row({ n: at });
     const base = await baseOf(client, id, revision);
     if (!base)
       yield {
         place,
         name: id,
         sheet: null,
-        refused: `There is no sheet “${id.slice(0, 40)}”, revision ${revision.slice(0, 3)}, here. A table changes sheets that are here; bring new ones in as JSON.`,
+        refused: said.sheets.unknown({ id: id.slice(0, 40), revision: revision.slice(0, 3) }),
       };
     else
       yield attempt(place, base.title, () => ({
@@ -147,11 +148,11 @@ async function readTable(begin: string, pieces: AsyncGenerator<string>): Promise
     kind ??= rowKindOf(Object.keys(row));
     if (!kind)
       throw new AppError('IMPORT_UNREADABLE', {
-        why: 'its first line is not the headings of a table of stages or fasteners',
+        why: said.sheets.headings,
       });
     if (row.__parsed_extra)
       throw new AppError('IMPORT_UNREADABLE', {
-        why: `row ${at} has more cells than there are headings`,
+        why: said.sheets.cells({ n: at }),
       });
     if (
       at > MOST_ROWS ||
@@ -168,7 +169,7 @@ async function readTable(begin: string, pieces: AsyncGenerator<string>): Promise
   await fed;
   if (!kind)
     throw new AppError('IMPORT_UNREADABLE', {
-      why: 'it is neither a file of sheets nor a table with headings and rows',
+      why: said.sheets.neither,
     });
   return { kind, sheets };
 }

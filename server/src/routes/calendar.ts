@@ -1,3 +1,4 @@
+import { text } from '../language/text';
 import { createHash, randomBytes } from 'node:crypto';
 import type { Express } from 'express';
 import { createEvents, type EventAttributes } from 'ics';
@@ -69,8 +70,8 @@ async function calendarOf(client: Client, shop: string): Promise<string> {
     return {
       uid: `${f.id}@stennet`,
       productId: '-//Stennet//follow-ups//EN',
-      calName: `${shop}: follow-ups`,
-      title: `${f.vehicle.plate}, RO ${f.number}: ${f.text}`,
+      calName: text.calendar.name({ shop }),
+      title: text.calendar.event({ plate: f.vehicle.plate, number: f.number, what: f.text }),
       description: `${f.customer} · ${f.vehicle.maker} ${f.vehicle.model} · ${f.jointName}`,
       start: [year, month, day],
       duration: { days: 1 },

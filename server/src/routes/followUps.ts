@@ -1,3 +1,4 @@
+import { text } from '../language/text';
 import type { Express } from 'express';
 import * as v from 'valibot';
 import { FollowUpsQuery } from '@stennet/core/contract';
@@ -38,7 +39,7 @@ export function followUpRoutes(app: Express, deps: Deps): void {
     const isSame =
       known.version === body.version + 1 && known.state === body.state && known.note === body.note;
     if (rowCount === 0 && !isSame)
-      throw new AppError('FOLLOW_UP_CHANGED', { by: known.by ?? 'Somebody' });
+      throw new AppError('FOLLOW_UP_CHANGED', { by: known.by ?? text.someone });
     if (body.seenKm !== null) await expectAnew(client, known.vin, known.built);
     return { ok: true };
   });

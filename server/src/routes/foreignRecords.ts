@@ -1,3 +1,4 @@
+import { text } from '../language/text';
 import express, { type Express } from 'express';
 import { AppError } from '@stennet/core/errors';
 import { onlyRow, type Client } from '../db/database';
@@ -18,7 +19,7 @@ export function foreignRoutes(app: Express, deps: Deps): void {
   register(app, 'takeForeign', async (req, res) => {
     const session = await requirePerson(deps, 'takeForeign', req);
     if (!Buffer.isBuffer(req.body) || req.body.length === 0)
-      throw new AppError('FOREIGN_UNREADABLE', { why: 'it is empty' });
+      throw new AppError('FOREIGN_UNREADABLE', { why: text.record.empty });
     const { records, traces } = await deps.foreign.read(req.body);
     for (const record of records) assertHolds(record, session, deps);
     const taken = await deps.db.inShop(session.shop.id, async (client) => {

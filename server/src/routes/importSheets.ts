@@ -1,3 +1,4 @@
+import { text } from '../language/text';
 import type { Express, Request, Response } from 'express';
 import * as v from 'valibot';
 import { ImportQuery } from '@stennet/core/contract';
@@ -143,12 +144,9 @@ function once(arrival: Arrival, sheet: Sheet, seen: Set<string>): Arrival {
 }
 
 const WHY: Record<Extract<Arrival, { what: 'refused' }>['why'], (s: Sheet) => string> = {
-  draftOpen: () =>
-    'Somebody is writing this sheet here already. Approve or discard that draft first.',
-  otherContent: (s) =>
-    `Revision ${s.revision} is kept here with other content. A revision that stands, or stood, is never changed.`,
-  twice: (s) =>
-    `“${s.id}” is in the file more than once as a sheet that would stand. Leave one of them.`,
+  draftOpen: () => text.import.draftOpen,
+  otherContent: (s) => text.import.otherContent({ revision: s.revision }),
+  twice: (s) => text.import.twice({ id: s.id }),
 };
 
 async function keep(client: Client, who: Acting, arrival: Arrival): Promise<void> {

@@ -1,3 +1,4 @@
+import { text } from '../language/text';
 import type { Express } from 'express';
 import type { Signing } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
@@ -164,7 +165,8 @@ async function keep(
       word.at,
     );
   } catch (error) {
-    if (brokenConstraint(error)) throw new AppError('RECORD_ALREADY_SIGNED', { name: 'Somebody' });
+    if (brokenConstraint(error))
+      throw new AppError('RECORD_ALREADY_SIGNED', { name: text.someone });
     throw error;
   }
   await setSigning(

@@ -1,3 +1,4 @@
+import { text } from '../language/text';
 import type { Express } from 'express';
 import { problemsOf } from '@stennet/core/prepare';
 import { AppError } from '@stennet/core/errors';
@@ -26,7 +27,7 @@ export function toolRoutes(app: Express, deps: Deps): void {
     );
     if (rowCount === 0) {
       const other = (await listTools(client)).find((t) => t.id === params.tool);
-      throw new AppError('TOOL_CHANGED', { by: other?.changedBy ?? 'Somebody' });
+      throw new AppError('TOOL_CHANGED', { by: other?.changedBy ?? text.someone });
     }
     return { ok: true };
   });

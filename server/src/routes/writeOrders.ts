@@ -1,3 +1,4 @@
+import { text as said } from '../language/text';
 import type { Express } from 'express';
 import { jointSeen, type Order } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
@@ -116,7 +117,7 @@ async function keepEntry({
     return { version: known.version };
   if ((known?.version ?? 0) !== body.version)
     throw new AppError('ORDER_CHANGED', {
-      by: known?.by ?? 'Somebody',
+      by: known?.by ?? said.someone,
       at: known?.at.toISOString() ?? '',
     });
   try {
@@ -133,7 +134,7 @@ async function keepEntry({
     );
   } catch (error) {
     if (brokenConstraint(error) === 'order_entry_pkey')
-      throw new AppError('ORDER_CHANGED', { by: 'Somebody', at: now().toISOString() });
+      throw new AppError('ORDER_CHANGED', { by: said.someone, at: now().toISOString() });
     throw error;
   }
   return { version: body.version + 1 };
@@ -182,7 +183,7 @@ async function unlessTaken<T>(number: string, work: () => Promise<T>): Promise<T
 async function changed(client: Client, order: string): Promise<AppError> {
   const row = onlyRow(await findOrderChange(client, order), new AppError('NOT_FOUND'));
   return new AppError('ORDER_CHANGED', {
-    by: row.changed_by ?? 'Somebody',
+    by: row.changed_by ?? said.someone,
     at: row.changed_at?.toISOString() ?? '',
   });
 }
@@ -204,7 +205,7 @@ function assertMayBecome(order: Awaited<ReturnType<typeof orderIn>>, to: OrderSt
   if (!stepsFrom(order.state).includes(to))
     throw new AppError('ORDER_STATE', {
       state: ORDER_STATE_TEXT[to],
-      why: `it is ${ORDER_STATE_TEXT[order.state]} now`,
+      why: said.order.isNow({ state: ORDER_STATE_TEXT[order.state] }),
     });
   const joints = order.jobs.flatMap((j) => j.joints).map(jointSeen);
   const why = mayNotBecome(to, {

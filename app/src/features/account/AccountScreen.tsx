@@ -12,6 +12,8 @@ import { BayCard } from './BayCard';
 import { PinCard } from './PinCard';
 import { ShopCard } from './ShopCard';
 import { UnsentCard } from './UnsentCard';
+import { ROLE_TEXT } from '@stennet/core/contract';
+import { chooseLanguage, languageChoice, type LanguageChoice } from '@/platform/language';
 import { text } from './text';
 
 export function AccountScreen() {
@@ -30,7 +32,11 @@ export function AccountScreen() {
     <ScreenFrame
       title={text.account}
       back="/"
-      subtitle={text.signedInAs(me.person.name, text.roles[me.role], me.shop.name)}
+      subtitle={text.signedInAs({
+        name: me.person.name,
+        role: ROLE_TEXT[me.role],
+        shop: me.shop.name,
+      })}
     >
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
       {isNewer ? (
@@ -49,7 +55,7 @@ export function AccountScreen() {
             .map((s) => (
               <BigButton
                 key={s.id}
-                text={text.goTo(s.name)}
+                text={text.goTo({ shop: s.name })}
                 look="plain"
                 size="desk"
                 onPress={leave(
@@ -60,27 +66,18 @@ export function AccountScreen() {
             ))}
         </Card>
       ) : null}
-      <Card>
-        <Text role="heading" aria-level={2} style={heading}>
-          {text.light}
-        </Text>
-        <View
-          role="radiogroup"
-          aria-label={text.light}
-          style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}
-        >
-          {(Object.keys(text.themes) as ThemeChoice[]).map((t) => (
-            <BigButton
-              key={t}
-              text={theme === t ? `✓ ${text.themes[t]}` : text.themes[t]}
-              look={theme === t ? 'plain' : 'quiet'}
-              size="desk"
-              grow
-              onPress={() => chooseTheme(t)}
-            />
-          ))}
-        </View>
-      </Card>
+      <Choice
+        title={text.light}
+        words={text.themes}
+        chosen={theme}
+        onChoose={(t) => chooseTheme(t as ThemeChoice)}
+      />
+      <Choice
+        title={text.languageTitle}
+        words={text.languages}
+        chosen={languageChoice()}
+        onChoose={(l) => chooseLanguage(l as LanguageChoice)}
+      />
       <BayCard />
       <PinCard />
       {isAllowed(me.role, 'shop.write') ? <ShopCard /> : null}
@@ -105,5 +102,47 @@ export function AccountScreen() {
         />
       </Card>
     </ScreenFrame>
+  );
+}
+
+/** One of a few, each a button. */
+function Choice({
+  title,
+  words,
+  chosen,
+  onChoose,
+}: {
+  title: string;
+  words: Readonly<Record<string, string>>;
+  chosen: string;
+  onChoose: (value: string) => void;
+}) {
+  const inks = useInks();
+  return (
+    <Card>
+      <Text
+        role="heading"
+        aria-level={2}
+        style={{ fontWeight: '700', fontSize: 17, color: inks.ink }}
+      >
+        {title}
+      </Text>
+      <View
+        role="radiogroup"
+        aria-label={title}
+        style={{ flexDirection: 'row', gap: 12, flexWrap: 'wrap' }}
+      >
+        {Object.entries(words).map(([value, word]) => (
+          <BigButton
+            key={value}
+            text={chosen === value ? `✓ ${word}` : word}
+            look={chosen === value ? 'plain' : 'quiet'}
+            size="desk"
+            grow
+            onPress={() => onChoose(value)}
+          />
+        ))}
+      </View>
+    </Card>
   );
 }

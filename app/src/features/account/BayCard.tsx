@@ -59,7 +59,7 @@ export function SwitchList({ except }: { except: string | null }) {
     return (
       <View style={{ gap: 12 }}>
         {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
-        <PinField label={text.bayPin(name)} value={pin} onChange={setPin} />
+        <PinField label={text.bayPin({ name })} value={pin} onChange={setPin} />
         <BigButton text={text.bayGo} disabled={!pin} onPress={go} />
         <BigButton text={text.cancel} look="quiet" onPress={() => setChosen(null)} />
       </View>
@@ -68,7 +68,7 @@ export function SwitchList({ except }: { except: string | null }) {
   return enrolled.map((e) => (
     <BigButton
       key={e.me.person.id}
-      text={text.bayTo(e.me.person.name)}
+      text={text.bayTo({ name: e.me.person.name })}
       look="plain"
       onPress={() => {
         setPin('');

@@ -47,10 +47,10 @@ function OneClock({ clock, at }: { clock: ShownClock; at: number }) {
   const words =
     clock.kind === 'within'
       ? left > 0
-        ? text.left(minutes(left))
-        : text.over(minutes(-left))
+        ? text.left({ time: minutes(left) })
+        : text.over({ time: minutes(-left) })
       : left > 0
-        ? text.wait(minutes(left))
+        ? text.wait({ time: minutes(left) })
         : text.waited;
   return (
     <View
@@ -59,7 +59,11 @@ function OneClock({ clock, at }: { clock: ShownClock; at: number }) {
         { backgroundColor: isLate ? inks.warn : inks.card, borderBottomColor: inks.line },
       ]}
     >
-      <Link href={`/runs/${clock.run}`} aria-label={text.clock(clock.text)} style={styles.link}>
+      <Link
+        href={`/runs/${clock.run}`}
+        aria-label={text.clock({ what: clock.text })}
+        style={styles.link}
+      >
         <View style={styles.inner}>
           <Text
             style={[styles.text, { color: isLate ? inks.bench : inks.ink }]}
@@ -71,10 +75,10 @@ function OneClock({ clock, at }: { clock: ShownClock; at: number }) {
           {phase === 'running'
             ? ''
             : phase === 'ending'
-              ? text.ending(clock.text)
+              ? text.ending({ what: clock.text })
               : clock.kind === 'within'
-                ? text.isOver(clock.text)
-                : text.mayGoOn(clock.text)}
+                ? text.isOver({ what: clock.text })
+                : text.mayGoOn({ what: clock.text })}
         </Text>
       </View>
     </View>

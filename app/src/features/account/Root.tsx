@@ -1,7 +1,7 @@
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { Slot, usePathname } from 'expo-router';
 import { StatusBar } from 'expo-status-bar';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { useColorScheme } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import type { Me } from '@stennet/core/contract';
@@ -20,19 +20,30 @@ import {
   useSetup,
 } from '@/data';
 import { setClock } from '@/platform/clock';
+import { languageIsHere, loadLanguage, startLanguage } from '@/platform/language';
 import { useThemeChoice } from '@/platform/preferences';
 import { registerServiceWorker } from '@/platform/serviceWorker';
 import { darkTheme, lightTheme, Loading, Notice, ScreenFrame } from '@/ui';
 import { ClockBar } from './ClockBar';
-import { SetupScreen } from './SetupScreen';
 import { SignInScreen } from './SignInScreen';
 import { Warnings } from './Warnings';
 import { text } from './text';
 
 registerServiceWorker();
+startLanguage();
+
+/** Nothing is said before its words are here. */
+function useSpoken(): boolean {
+  const [isHere, setHere] = useState(languageIsHere);
+  useEffect(() => {
+    if (!isHere) void loadLanguage().finally(() => setHere(true));
+  }, [isHere]);
+  return isHere;
+}
 
 /** Theme, kept answers, and the door: everything behind it belongs to somebody who is signed in. */
-export function Root() {
+export function Root({ Setup }: { Setup: ComponentType }) {
+  const isSpoken = useSpoken();
   const scheme = useColorScheme();
   const choice = useThemeChoice();
   const isDark = choice === 'device' ? scheme === 'dark' : choice === 'dark';
@@ -53,21 +64,23 @@ export function Root() {
     >
       <PaperProvider theme={theme}>
         <StatusBar style={isDark ? 'light' : 'dark'} />
-        <Door>
-          <Slot />
-        </Door>
+        {isSpoken ? (
+          <Door Setup={Setup}>
+            <Slot />
+          </Door>
+        ) : null}
       </PaperProvider>
     </PersistQueryClientProvider>
   );
 }
 
 /** Before anybody is signed in: the first visit makes the shop. */
-function AtDoor() {
+function AtDoor({ Setup }: { Setup: ComponentType }) {
   const setup = useSetup();
-  return setup.data?.needed ? <SetupScreen /> : <SignInScreen />;
+  return setup.data?.needed ? <Setup /> : <SignInScreen />;
 }
 
-function Door({ children }: { children: ReactNode }) {
+function Door({ children, Setup }: { children: ReactNode; Setup: ComponentType }) {
   const me = useMe();
   const isInRun = usePathname().startsWith('/runs/');
   const [last, setLast] = useState<Me | null>(null);
@@ -93,7 +106,7 @@ function Door({ children }: { children: ReactNode }) {
       </SignedIn.Provider>
     );
   }
-  if (me.data === null) return <AtDoor />;
+  if (me.data === null) return <AtDoor Setup={Setup} />;
   if (me.isError) {
     return (
       <ScreenFrame title={text.product} logo>

@@ -13,10 +13,11 @@ import {
   Section,
   TextField,
 } from '@/ui';
+import { units } from '@stennet/core/quantity';
 import { text } from './text';
 
 type Shop = NonNullable<BodyOf<'makeShop'>>['shop'];
-const UNITS = Object.keys(text.setupUnits) as Shop['torqueUnit'][];
+const UNITS: readonly Shop['torqueUnit'][] = ['N.m', '[ft_i].[lbf_av]', 'kgf.m'];
 
 /** The first visit of an installation: the shop and its lead. */
 export function SetupScreen() {
@@ -72,13 +73,16 @@ export function SetupScreen() {
           <ChoiceField
             label={text.setupPaper}
             value={paper}
-            options={(['A4', 'Letter'] as const).map((value) => ({ value, text: value }))}
+            options={(['A4', 'Letter'] as const).map((value) => ({
+              value,
+              text: text.setupPapers[value],
+            }))}
             onChange={setPaper}
           />
           <ChoiceField
             label={text.setupUnit}
             value={torqueUnit}
-            options={UNITS.map((value) => ({ value, text: text.setupUnits[value] }))}
+            options={UNITS.map((value) => ({ value, text: units[value].symbol }))}
             onChange={setUnit}
           />
           <BigButton text={text.setupGo} size="desk" disabled={!isReady || isBusy} onPress={make} />

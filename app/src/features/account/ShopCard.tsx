@@ -1,3 +1,4 @@
+import { textAt } from '@stennet/core/language';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { IDLE_MINUTES, RETENTION_MONTHS } from '@stennet/core/contract';
@@ -72,7 +73,7 @@ export function ShopCard() {
         value={String(months ?? 0)}
         options={[0, ...RETENTION_MONTHS].map((m) => ({
           value: String(m),
-          text: text.retentionTimes[m] ?? '',
+          text: textAt(text.retentionTimes, m) ?? '',
         }))}
         onChange={(m) => setMonths(keptMonths(Number(m)))}
       />

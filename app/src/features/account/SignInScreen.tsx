@@ -5,7 +5,7 @@ import type { AppError } from '@stennet/core/errors';
 import { asAppError, enterByCode, signIn, useSending, useUnsentByPerson } from '@/data';
 import { BigButton, Card, Line, ScreenFrame, useInks } from '@/ui';
 import { SwitchList } from './BayCard';
-import { text } from './text';
+import { text, unsentOf } from './text';
 
 export function SignInScreen() {
   const inks = useInks();
@@ -94,10 +94,12 @@ export function SignInScreen() {
         </Card>
         <SwitchList except={null} />
         {waiting.map((w) => (
-          <Line key={w.name}>{text.unsentOf(w.name, w.count)}</Line>
+          <Line key={w.name}>{unsentOf(w)}</Line>
         ))}
         {unsent > 0 ? (
-          <Text style={{ color: inks.inkSoft, fontSize: 15 }}>{text.unsentKept(unsent)}</Text>
+          <Text style={{ color: inks.inkSoft, fontSize: 15 }}>
+            {text.unsentKept({ count: unsent })}
+          </Text>
         ) : null}
       </View>
     </ScreenFrame>

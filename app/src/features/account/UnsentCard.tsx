@@ -6,7 +6,7 @@ import { chooseFile } from '@/platform/files';
 import { useStorage } from '@/platform/storage';
 import { startsOffline } from '@/platform/serviceWorker';
 import { BigButton, Line, Notice, Section } from '@/ui';
-import { text } from './text';
+import { text, unsentOf } from './text';
 
 /** What this device holds that the server does not have, and how safely it holds it. */
 export function UnsentCard() {
@@ -18,7 +18,7 @@ export function UnsentCard() {
   const failed = (e: unknown): void => setError(asAppError(e));
   const read = async (): Promise<void> => {
     const file = await chooseFile('application/json,.json');
-    if (file) await readUnsent(file).then((n) => setSaid(text.unsentBack(n)), failed);
+    if (file) await readUnsent(file).then((n) => setSaid(text.unsentBack({ count: n })), failed);
   };
   return (
     <Section title={text.device}>
@@ -26,9 +26,9 @@ export function UnsentCard() {
       {window.isSecureContext ? null : <Line strong>{text.insecure}</Line>}
       {storage === null ? null : <Line>{storage.isKept ? text.storageKept : text.storageMay}</Line>}
       {storage?.isNearlyFull ? <Notice title={text.storageFull} look="warn" alert /> : null}
-      {unsent > 0 ? <Line strong>{text.unsentKept(unsent)}</Line> : null}
+      {unsent > 0 ? <Line strong>{text.unsentKept({ count: unsent })}</Line> : null}
       {waiting.map((w) => (
-        <Line key={w.name}>{text.unsentOf(w.name, w.count)}</Line>
+        <Line key={w.name}>{unsentOf(w)}</Line>
       ))}
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
       {said ? (
@@ -41,7 +41,9 @@ export function UnsentCard() {
           text={text.unsentSave}
           look="quiet"
           size="desk"
-          onPress={() => void saveUnsent().then((n) => setSaid(text.unsentSaved(n)), failed)}
+          onPress={() =>
+            void saveUnsent().then((n) => setSaid(text.unsentSaved({ count: n })), failed)
+          }
         />
       ) : null}
       <BigButton text={text.unsentRead} look="quiet" size="desk" onPress={() => void read()} />

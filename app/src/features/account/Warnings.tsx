@@ -26,7 +26,7 @@ export function Warnings({ me }: { me: Me }) {
       ) : null}
       {stored.is === 'cleared' ? (
         <Notice
-          title={text.storageCleared(stored.unsent)}
+          title={text.storageCleared({ count: stored.unsent })}
           text={stored.unsent > 0 ? text.storageLost : text.storageNothingLost}
           action={{ text: text.seen, onPress: () => noteStored({ is: 'well' }) }}
           look="warn"
@@ -43,10 +43,19 @@ export function Warnings({ me }: { me: Me }) {
         />
       ) : null}
       {isUnverified ? (
-        <Notice title={text.unverified(me.person.name)} text={text.unverifiedText} look="warn" />
+        <Notice
+          title={text.unverified({ name: me.person.name })}
+          text={text.unverifiedText}
+          look="warn"
+        />
       ) : null}
       {minutes !== 0 ? (
-        <Notice title={text.clockOff(minutes)} text={text.clockOffText} look="warn" alert />
+        <Notice
+          title={(minutes > 0 ? text.clockFast : text.clockSlow)({ count: Math.abs(minutes) })}
+          text={text.clockOffText}
+          look="warn"
+          alert
+        />
       ) : null}
     </>
   );

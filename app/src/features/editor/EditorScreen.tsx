@@ -26,7 +26,7 @@ export function EditorScreen() {
   const { editing, error, retry } = useDraft(sheet);
   if (editing) return <Ready editing={editing} onReload={retry} />;
   return (
-    <ScreenFrame title={text.title('')} back="/library" backLabel={text.back}>
+    <ScreenFrame title={text.untitled} back="/library" backLabel={text.back}>
       <Waiting problem={error} text={text} onRetry={retry} />
     </ScreenFrame>
   );
@@ -55,8 +55,11 @@ function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }
   const showsMap = isWide || tab === 'places';
   return (
     <ScreenFrame
-      title={text.title(draft.title)}
-      subtitle={text.sub(`${draft.applies.maker} ${draft.applies.engine}`, draft.revision)}
+      title={draft.title || text.untitled}
+      subtitle={text.sub({
+        where: `${draft.applies.maker} ${draft.applies.engine}`,
+        revision: draft.revision,
+      })}
       back="/library"
       backLabel={text.back}
       right={<UndoButtons editing={editing} />}

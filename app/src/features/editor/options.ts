@@ -1,148 +1,53 @@
-// What can be chosen, in the words it is chosen by.
+// What can be chosen, in the words it is chosen by; read at the moment, for its language.
 import type { Group, Stage, Step } from '@stennet/core/procedure';
+import { textsOf } from '@stennet/core/language';
 import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { MEASURE_KINDS } from '@stennet/core/measure';
-import { KIND_TEXT } from '@/ui/measuring/text';
+import type { UnitCode } from '@stennet/core/quantity';
+import { editorOptions } from '@/language/en/editorOptions';
+import { text as measuringText } from '@/ui/measuring/text';
 
-const options = <T extends string>(words: Record<T, string>): { value: T; text: string }[] =>
-  Object.entries(words).map(([value, text]) => ({ value: value as T, text: text as string }));
+interface Option<T extends string> {
+  value: T;
+  text: string;
+}
+const text = textsOf('editorOptions', editorOptions);
+const of = <T extends string>(words: Readonly<Record<T, string>>): Option<T>[] =>
+  (Object.keys(words) as T[]).map((value) => ({ value, text: words[value] }));
 
-export const ACTION_OPTIONS = options<Stage['action']>({
-  torque: 'torque',
-  angle: 'angle',
-  check: 'check pass',
-  loosen: 'slacken',
-  handStart: 'start by hand',
-  runDown: 'run down',
-  drawDown: 'draw down in rounds',
-  draw: 'draw on to a gap',
-  swap: 'swap old for new',
-  stretch: 'stretch',
-  each: 'several on one, then the next',
-  hold: 'hold point',
-  do: 'a step between',
-  wait: 'wait',
-  turnCrank: 'turn the crank',
-});
-export const ORDER_OPTIONS = options<NonNullable<Stage['order']>['rule'] | 'inherit' | 'tapped'>({
-  inherit: 'as before',
-  centreOut: 'centre-out',
-  spiral: 'spiral',
-  cross: 'cross',
-  star: 'star',
-  thirds: 'thirds',
-  ring: 'ring',
-  pairs: 'pairs',
-  alternating: 'alternating',
-  listed: 'as numbered',
-  tapped: 'as tapped on the map',
-  any: 'any order',
-});
-export const PURPOSE_OPTIONS = options<NonNullable<Stage['purpose']>>({
-  settling: 'settling',
-  snug: 'snug',
-  final: 'final',
-  seal: 'seal',
-  seating: 'seating',
-});
-export const REPEAT_OPTIONS = options<NonNullable<Stage['repeat']>['kind']>({
-  once: 'once',
-  passes: 'so many passes',
-  untilSettled: 'until settled',
-  untilSeated: 'until seated',
-});
-export const LOOSEN_OPTIONS = options<'free' | 'crack' | 'degrees'>({
-  free: 'fully',
-  crack: 'just eased',
-  degrees: 'by degrees',
-});
-export const UNIT_OPTIONS = {
-  torque: options({
-    'N.m': 'N·m',
-    '[ft_i].[lbf_av]': 'lbf·ft, foot-pounds',
-    '[in_i].[lbf_av]': 'lbf·in, inch-pounds',
-    'kgf.m': 'kgf·m',
-    'kgf.cm': 'kgf·cm',
-  }),
-  length: options({ mm: 'mm', '[in_i]': 'in' }),
+type Orders = NonNullable<Stage['order']>['rule'] | 'inherit' | 'tapped';
+type Failures = Extract<Step['due'], { when: 'atFailure' }>['failure'];
+type Consequences = NonNullable<Step['answers']>[number]['then'];
+
+export const options = {
+  actions: () => of<Stage['action']>(text.actions),
+  orders: () => of<Orders>(text.orders),
+  purposes: () => of<NonNullable<Stage['purpose']>>(text.purposes),
+  repeats: () => of<NonNullable<Stage['repeat']>['kind']>(text.repeats),
+  loosens: () => of(text.loosens),
+  torqueUnits: (): Option<UnitCode>[] => [
+    { value: 'N.m', text: 'N·m' },
+    { value: '[ft_i].[lbf_av]', text: text.unitNames.ftLb },
+    { value: '[in_i].[lbf_av]', text: text.unitNames.inLb },
+    { value: 'kgf.m', text: 'kgf·m' },
+    { value: 'kgf.cm', text: 'kgf·cm' },
+  ],
+  lengthUnits: (): Option<'mm' | '[in_i]'>[] => [
+    { value: 'mm', text: 'mm' },
+    { value: '[in_i]', text: 'in' },
+  ],
+  heads: () => of<Group['head']>(text.heads),
+  reuses: () => of<Group['reuse']>(text.reuses),
+  replaces: () => of<NonNullable<Group['onReplace']>>(text.replaces),
+  frictions: () => of<FrictionCondition>(FRICTION_TEXT),
+  stepKinds: () => of<Step['kind']>(text.stepKinds),
+  phases: () => of<Step['phase']>(text.phases),
+  dues: () => of<Step['due']['when']>(text.dues),
+  failures: () => of<Failures>(text.failureNames),
+  measures: () => MEASURE_KINDS.map((value) => ({ value, text: measuringText.kinds[value].title })),
+  thens: () => of<Consequences>(text.thens),
+  strengths: () => of(text.strengths),
+  readyOns: () => of(text.readyOns),
+  abouts: () => of(text.abouts),
+  afters: () => of(text.afters),
 };
-export const HEAD_OPTIONS = options<Group['head']>({
-  hex: 'hex',
-  '12-point': '12-point',
-  '6-lobe': '6-lobe',
-  'E-profile': 'E-profile',
-  nut: 'nut',
-  socket: 'socket',
-});
-export const REUSE_OPTIONS = options<Group['reuse']>({
-  replace: 'used once',
-  'reuse-in-place': 'again, own hole',
-  'reuse-if-within-length': 'again, by length',
-  reuse: 'again',
-});
-export const REPLACE_OPTIONS = options<NonNullable<Group['onReplace']>>({
-  lead: 'the lead decides',
-  single: 'that one alone',
-  redo: 'everything anew',
-});
-export const FRICTION_OPTIONS = options<FrictionCondition>(FRICTION_TEXT);
-export const STEP_OPTIONS = options<Step['kind']>({
-  check: 'check',
-  measure: 'measure',
-  clean: 'clean',
-  apply: 'apply',
-  place: 'place',
-  fit: 'fit',
-  remove: 'remove',
-  hold: 'hold point',
-  tool: 'tool',
-  orderTrap: 'order trap',
-  photo: 'photo',
-  rest: 'what it rests on',
-  mark: 'paint mark',
-});
-export const PHASE_OPTIONS = options<Step['phase']>({
-  diagnose: 'diagnose',
-  parts: 'parts',
-  takeApart: 'take apart',
-  inspect: 'inspect',
-  clean: 'clean',
-  place: 'place',
-});
-export const DUE_OPTIONS = options<Step['due']['when']>({
-  beforeFirstPull: 'before the first pull',
-  before: 'before a stage',
-  after: 'after a stage',
-  atFailure: 'when one fails',
-});
-export const FAILURE_OPTIONS = options<Extract<Step['due'], { when: 'atFailure' }>['failure']>({
-  broke: 'broke',
-  stripped: 'stripped',
-  crossThreaded: 'cross-threaded',
-  driveRounded: 'drive rounded',
-  wontLoosen: 'will not loosen',
-});
-export const MEASURE_OPTIONS = MEASURE_KINDS.map((value) => ({
-  value,
-  text: KIND_TEXT[value].title,
-}));
-export const CONSEQUENCE_OPTIONS = options<NonNullable<Step['answers']>[number]['then']>({
-  goOn: 'go on',
-  clean: 'clean',
-  replace: 'replace',
-  machine: 'machine',
-  look: 'look further',
-  back: 'go back to a stage',
-  stop: 'stop',
-});
-export const STRENGTH_OPTIONS = options<'none' | 'low' | 'medium' | 'high'>({
-  none: 'none',
-  low: 'low',
-  medium: 'medium',
-  high: 'high',
-});
-export const READY_ON_OPTIONS = options<'none' | 'only' | 'plus'>({
-  none: 'put on here',
-  only: 'comes on it, add none',
-  plus: 'comes on it, more is added',
-});

@@ -75,7 +75,7 @@ function Found({ q, filter }: { q: string; filter: SheetFilter }) {
     if (data.sheets.length === 0) return <Notice title={text.none} text={text.noneText} />;
     return (
       <>
-        {data.onDevice === null ? null : <Notice title={text.offline(data.onDevice)} />}
+        {data.onDevice === null ? null : <Notice title={text.offline({ n: data.onDevice })} />}
         <Cards sheets={data.sheets} most={FIRST_SHOWN} />
         {data.onDevice === null ? <ExportThese sheets={data.sheets} /> : null}
       </>
@@ -98,7 +98,7 @@ function ExportThese({ sheets }: { sheets: readonly SheetBrief[] }) {
   const picked = sheets.map((s) => `pick=${s.sheet}:${s.revision}`).join('&');
   return (
     <BigButton
-      text={text.exportThese(sheets.length)}
+      text={text.exportThese({ count: sheets.length })}
       look="quiet"
       size="desk"
       onPress={() => openFile(`${routes.exportSheets.path}?form=json&${picked}`, 'keep')}
@@ -150,7 +150,7 @@ function Cards({ sheets, most = sheets.length }: { sheets: readonly SheetBrief[]
       </View>
       {shown.length < sheets.length ? (
         <BigButton
-          text={text.showAll(sheets.length)}
+          text={text.showAll({ n: sheets.length })}
           look="quiet"
           size="desk"
           onPress={() => setAll(true)}

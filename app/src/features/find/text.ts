@@ -1,34 +1,4 @@
-export const text = {
-  find: 'Find a sheet',
-  back: 'Back to Today',
-  search: 'Engine, vehicle, part or joint',
-  searching: 'Looking',
-  failed: 'The sheets could not be asked for',
-  retry: 'Try again',
-  showAll: (n: number) => `Show all ${n}`,
-  none: 'No sheet says that',
-  noneText: 'Try fewer words, or go by maker and engine.',
-  pinned: 'Pinned',
-  seen: 'Seen last',
-  byMaker: 'By maker',
-  clear: (what: string) => `Not only ${what}`,
-  sheets: (n: number) => (n === 1 ? '1 sheet' : `${n} sheets`),
-  rev: (r: string) => `rev ${r}`,
-  status: { draft: 'draft', approved: 'approved', superseded: 'superseded' },
-  once: 'one-time-use',
-  kit: (maker: string) => `kit by ${maker}`,
-  conflict: 'another source disagrees',
-  open: (title: string) => `Open ${title}`,
-  exportThese: (n: number) => (n === 1 ? 'Export this one' : `Export these ${n}`),
-  library: 'Sheet library',
-  vinLength: (n: number) => `A vehicle number has 17 characters; this has ${n}`,
-  vinLengthText: 'Type all of it, or search by engine and part.',
-  vinLetters: 'A vehicle number has no I, O or Q',
-  vinLettersText: 'They are mistaken for 1 and 0. Look at the plate again.',
-  vinCheck: 'Its check digit does not fit. Not every maker uses one; look at the plate once more.',
-  vinUnknown: 'No vehicle with this number has been here',
-  vinByHand: 'Choose maker and engine, or search by words.',
-  vinFound: (vehicle: string, engine: string, plate: string) => `${vehicle}, ${engine}, ${plate}`,
-  vinShow: (engine: string) => `Show sheets for ${engine}`,
-  offline: (n: number) => `Off-line: found among the ${n} sheets on this device.`,
-} as const;
+import { textsOf } from '@stennet/core/language';
+import { find } from '@/language/en/find';
+
+export const text = textsOf('find', find);

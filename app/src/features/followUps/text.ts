@@ -1,31 +1,4 @@
-export const text = {
-  title: 'Follow-ups',
-  back: 'Back to Today',
-  loading: 'Looking what falls due',
-  failed: 'What falls due could not be loaded',
-  retry: 'Try again',
-  none: 'Nothing falls due',
-  noneText:
-    'With each joint that is tight, what its sheet asks for afterwards is written down here.',
-  groups: { overdue: 'Overdue', today: 'Today', soon: 'In the next two weeks', later: 'Later' },
-  list: 'List',
-  month: 'Month',
-  settled: 'Done and declined',
-  openOrder: (number: string) => `Open RO ${number}`,
-  head: (plate: string, vehicle: string, customer: string) => `${plate} · ${vehicle} · ${customer}`,
-  usual: (km: string) => `about ${km} km a day`,
-  before: 'The month before',
-  after: 'The month after',
-  dayHas: (day: string, n: number) => `${day}: ${n} ${n === 1 ? 'follow-up' : 'follow-ups'}`,
-  onDay: (day: string) => `On ${day}`,
-  calendar: 'In your calendar',
-  calendarText:
-    'As a file once, or at a private address that a calendar program asks by itself. Whoever has the address sees plates and names: keep it to yourself.',
-  file: 'Calendar file',
-  make: 'Make a private address',
-  makeAnew: 'Make another one; the old one ends',
-  drop: 'End the private address',
-  address: 'Shown once; the server keeps only its fingerprint:',
-  has: 'You have a private address.',
-  more: 'So many fall due that only the first 500 are shown.',
-} as const;
+import { textsOf } from '@stennet/core/language';
+import { followUps } from '@/language/en/followUps';
+
+export const text = textsOf('followUps', followUps);

@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { Link, useLocalSearchParams, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -77,7 +78,11 @@ function Found({ asked }: { asked: Asked }) {
   return (
     <>
       <View role="status">
-        <Heading>{text.found(lines.length, history.hasNextPage)}</Heading>
+        <Heading>
+          {history.hasNextPage
+            ? text.foundMore({ n: lines.length })
+            : text.found({ count: lines.length })}
+        </Heading>
       </View>
       {lines.length === 0 && foreign.length === 0 ? (
         <Notice title={text.none} text={text.noneText} />
@@ -106,7 +111,11 @@ function Found({ asked }: { asked: Asked }) {
       {foreign.length > 0 ? (
         <Section title={text.foreign}>
           {foreign.map((f) => (
-            <ForeignRow key={f.run} of={f} under={text.foreignLine(f.from, f.fingerprint)} />
+            <ForeignRow
+              key={f.run}
+              of={f}
+              under={text.foreignLine({ from: f.from, fingerprint: f.fingerprint })}
+            />
           ))}
           <Line>{text.compare}</Line>
         </Section>
@@ -124,24 +133,30 @@ function LineCard({ line: l }: { line: HistoryLine }) {
     <Card>
       <Link
         href={`/runs/${l.run}/record`}
-        aria-label={text.open(l.number, joint)}
+        aria-label={text.open({ number: l.number, joint })}
         style={styles.link}
       >
         <View style={styles.line}>
           <Text
             style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}
-          >{`RO ${l.number} · ${joint}`}</Text>
+          >{`${commonText.ro({ number: l.number })} · ${joint}`}</Text>
           <Text style={{ fontSize: 15, color: inks.inkSoft }}>{day(l.at)}</Text>
         </View>
         <Line>
-          {text.line(`${l.vehicle.maker} ${l.vehicle.model}`, l.vehicle.plate, l.customer)}
+          {text.line({
+            vehicle: `${l.vehicle.maker} ${l.vehicle.model}`,
+            plate: l.vehicle.plate,
+            customer: l.customer,
+          })}
         </Line>
-        <Line>{`${text.sheetLine(l.title, l.revision)} · ${l.state === 'finished' ? text.signing[l.signing] : text.states[l.state]}`}</Line>
+        <Line>{`${text.sheetLine({ title: l.title, revision: l.revision })} · ${l.state === 'finished' ? text.signing[l.signing] : text.states[l.state]}`}</Line>
         {l.use ? (
           <Line strong>
             {[
-              text.use(l.use.pulls, day(l.use.firstAt), day(l.use.lastAt)),
-              l.use.ratio === null ? '' : text.ratio(`${format.number(l.use.ratio * 100, 1)} %`),
+              useLine(l.use.pulls, day(l.use.firstAt), day(l.use.lastAt)),
+              l.use.ratio === null
+                ? ''
+                : text.ratio({ percent: `${format.number(l.use.ratio * 100, 1)} %` }),
             ]
               .filter(Boolean)
               .join(' · ')}
@@ -166,3 +181,7 @@ const styles = StyleSheet.create({
     width: '100%',
   },
 });
+
+/** How often a wrench was used on a joint, and when. */
+const useLine = (count: number, from: string, to: string): string =>
+  text.use({ count, at: from === to ? from : text.between({ from, to }) });

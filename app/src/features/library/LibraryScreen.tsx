@@ -38,7 +38,7 @@ export function LibraryScreen() {
   return (
     <ScreenFrame
       title={text.title}
-      subtitle={text.standing(data.standing)}
+      subtitle={text.standing({ count: data.standing })}
       back="/find"
       backLabel={text.back}
     >
@@ -68,7 +68,7 @@ function Unsent() {
       {unsent.map(({ draft }) => (
         <BigButton
           key={draft.id}
-          text={text.draftTitle(draft.title)}
+          text={draft.title || text.draftUntitled}
           look="plain"
           size="desk"
           onPress={() => router.navigate(`/drafts/${draft.id}`)}
@@ -139,10 +139,15 @@ function Replaced({ library }: { library: Library }) {
       {problem ? <Notice title={problem} look="warn" alert /> : null}
       {library.replaced.map((r) => (
         <View key={r.joint} style={styles.replaced}>
-          <Line strong>{text.replacedLine(r.number, r.jointName)}</Line>
-          <Line>{`${text.replacedSub(r.title, r.revision, r.by)}${r.state ? `; ${text.keeps}` : ''}`}</Line>
+          <Line strong>{text.replacedLine({ number: r.number, joint: r.jointName })}</Line>
+          <Line>{`${text.replacedSub({ title: r.title, revision: r.revision, by: r.by })}${r.state ? `; ${text.keeps}` : ''}`}</Line>
           {r.state === null && isAllowed(me.role, 'order.write') ? (
-            <BigButton text={text.take(r.by)} look="plain" size="desk" onPress={() => take(r)} />
+            <BigButton
+              text={text.take({ by: r.by })}
+              look="plain"
+              size="desk"
+              onPress={() => take(r)}
+            />
           ) : null}
         </View>
       ))}

@@ -1,67 +1,12 @@
-export const text = {
-  title: 'Sheet library',
-  back: 'Back to Find',
-  loading: 'Opening the library',
-  failed: 'The library could not be opened',
-  retry: 'Try again',
-  standing: (n: number) => (n === 1 ? '1 sheet stands' : `${n} sheets stand`),
-  write: 'Write a new sheet',
-  writeHelp: 'What it is for. Everything else comes in the editor.',
-  maker: 'Maker',
-  model: 'Model',
-  engine: 'Engine code',
-  kind: 'Kind of joint',
-  sheetTitle: 'Title',
-  begin: 'Begin',
-  needs: 'Maker, model, engine code, kind and title are needed.',
-  drafts: 'Being written',
-  noDrafts: 'Nobody is writing a sheet.',
-  draftTitle: (t: string) => t || 'without a title yet',
-  draftSub: (where: string, revision: string) => `${where}, revision ${revision}`,
-  draftBy: (name: string, ago: string) => `${name}, ${ago}`,
-  state: (errors: number, warnings: number) =>
-    errors > 0
-      ? `${errors} to mend`
-      : warnings > 0
-        ? `${warnings} ${warnings === 1 ? 'warning' : 'warnings'} to answer`
-        : 'ready to be approved',
-  imported: 'from a file',
-  open: (t: string) => `Open the draft of ${t}`,
-  unsent: 'On this device only',
-  unsentHelp: 'Written here and not yet taken by the server.',
-  approveAll: (n: number) =>
-    n === 1 ? 'Approve the one from a file' : `Approve all ${n} from files`,
-  approveAllHelp:
-    'Only drafts from a file that have nothing to mend and no warnings. Compare them with their sources first.',
-  approving: (done: number, of: number) => `Approving, ${done} of ${of}`,
-  replaced: 'Joints on a replaced revision',
-  replacedHelp:
-    'A run that has begun keeps its revision. A joint that has not can take the newer one.',
-  replacedLine: (number: string, joint: string) => `RO ${number}, ${joint}`,
-  replacedSub: (title: string, revision: string, by: string) =>
-    `${title}, rev ${revision}; rev ${by} stands`,
-  keeps: 'its run keeps it',
-  take: (by: string) => `Take rev ${by}`,
-  exchange: 'Import and export',
-  exportAll: 'Export the library as JSON',
-  exportStages: 'Export stages as a table (CSV)',
-  exportFasteners: 'Export fasteners as a table (CSV)',
-  choose: 'Choose a file to import',
-  chooseHelp:
-    'Sheets as JSON, or a table of stages or fasteners as CSV. First you are told what is in it; nothing is written until you say so.',
-  reading: (name: string) => `Reading ${name}`,
-  writing: (name: string) => `Writing ${name}`,
-  sent: (percent: number) => `${percent} % sent`,
-  read: (n: number) => (n === 1 ? '1 sheet read' : `${n} sheets read`),
-  found: (name: string) => `In ${name}`,
-  counts: { new: 'new', changed: 'changed', same: 'the same, nothing to do', refused: 'refused' },
-  arrive: 'They come in as drafts and are approved here. What stands is never changed.',
-  refusedLine: (place: string, sheet: string) => (sheet ? `${place}, ${sheet}` : place),
-  refusedMore: (n: number) => `and ${n} more`,
-  bring: (n: number) => (n === 1 ? 'Import 1 sheet' : `Import ${n} sheets`),
-  bringWithout: (n: number, left: number) => `Import ${n}, leave out ${left}`,
-  nothing: 'There is nothing to import: everything in it is here already.',
-  brought: (n: number) => (n === 1 ? '1 sheet is in' : `${n} sheets are in`),
-  cancel: 'Cancel',
-  onlyLead: 'Importing is for lead technicians.',
-} as const;
+import { textsOf } from '@stennet/core/language';
+import { library } from '@/language/en/library';
+
+export const text = textsOf('library', library);
+
+/** How far a draft is from approval. */
+export const readiness = ({ errors, warnings }: { errors: number; warnings: number }): string =>
+  errors > 0
+    ? text.toFix({ count: errors })
+    : warnings > 0
+      ? text.toAnswer({ count: warnings })
+      : text.ready;

@@ -7,8 +7,8 @@ import { Line, ScreenFrame, Section, Waiting } from '@/ui';
 import { Compared } from './parts/Compared';
 import { MeasureForm } from './parts/MeasureForm';
 import { Result } from '@/ui/measuring/Result';
-import { KIND_TEXT } from '@/ui/measuring/text';
-import { text } from './text';
+import { text as measuringText } from '@/ui/measuring/text';
+import { cheaper, text } from './text';
 
 /**
  * What is measured on a repair order: raw readings kept, judged with the instrument's own
@@ -32,7 +32,10 @@ function Ready({ order }: { order: Order }) {
   return (
     <ScreenFrame
       title={text.title}
-      subtitle={text.sub(order.number, `${order.vehicle.maker} ${order.vehicle.model}`)}
+      subtitle={text.sub({
+        number: order.number,
+        vehicle: `${order.vehicle.maker} ${order.vehicle.model}`,
+      })}
       back={`/orders/${order.id}`}
       backLabel={text.back}
     >
@@ -51,7 +54,7 @@ function Kept({ entry }: { entry: ShownEntry<EntryOf<'measurement'>> }) {
   const { format } = useSignedIn();
   const { body } = entry;
   return (
-    <Section title={`${body.of} · ${KIND_TEXT[body.what].title}`}>
+    <Section title={`${body.of} · ${measuringText.kinds[body.what].title}`}>
       <Result
         what={body.what}
         judged={judgeMeasured(body as Measured)}
@@ -59,15 +62,7 @@ function Kept({ entry }: { entry: ShownEntry<EntryOf<'measurement'>> }) {
         format={format}
       />
       {body.then ? <Line strong>{`${text.then}: ${text.thens[body.then]}`}</Line> : null}
-      {body.prices ? (
-        <Line>
-          {text.cheaper(
-            format.price(body.prices.mend),
-            format.price(body.prices.replace),
-            body.prices.mend <= body.prices.replace,
-          )}
-        </Line>
-      ) : null}
+      {body.prices ? <Line>{cheaper(body.prices, format)}</Line> : null}
       <Line>
         {body.rows
           .map(
@@ -78,7 +73,9 @@ function Kept({ entry }: { entry: ShownEntry<EntryOf<'measurement'>> }) {
       </Line>
       <Line>{[body.instrument, body.note ?? ''].filter(Boolean).join(' · ')}</Line>
       <Line>
-        {entry.waiting ? text.notSent : text.by(entry.by, format.dateTime(new Date(entry.at)))}
+        {entry.waiting
+          ? text.notSent
+          : text.by({ by: entry.by, at: format.dateTime(new Date(entry.at)) })}
       </Line>
     </Section>
   );

@@ -1,36 +1,15 @@
-export const text = {
-  title: 'Measure',
-  sub: (number: string, vehicle: string) => `RO ${number} · ${vehicle}`,
-  back: 'Back to the repair order',
-  loading: 'Opening the repair order',
-  failed: 'The repair order could not be opened',
-  retry: 'Try again',
-  what: 'What is measured',
-  choose: 'Measure something',
-  compared: (what: string) => `Compared: ${what}`,
-  comparedFew: 'With six or more it says which one is unlike the others.',
-  none: 'Nothing is measured on this order yet.',
-  of: 'What it is, and where',
-  limits: 'Limits, from the maker',
-  then: 'What is done about it',
-  thens: {
-    goOn: 'go on',
-    clean: 'clean, measure again',
-    replace: 'replace it',
-    machine: 'have it machined',
-    look: 'look further',
-    stop: 'stop here',
-  },
-  mend: 'Price of putting it right',
-  replace: 'Price of a new one',
-  priceWrong: 'A price like 64.00 or 64,00.',
-  cheaper: (mend: string, replace: string, mends: boolean) =>
-    `Putting it right ${mend}, a new one ${replace}: ${mends ? 'putting it right' : 'a new one'} is cheaper.`,
-  note: 'Note',
-  save: 'Keep this measurement',
-  letGo: 'Let go of what I typed',
-  cannotKeep: 'This device could not keep it. Free some storage, then try again.',
-  kept: 'What you measured here before is still there.',
-  by: (by: string, at: string) => `${by}, ${at}`,
-  notSent: 'on this device, not sent yet',
-} as const;
+import { textsOf } from '@stennet/core/language';
+import type { Formatter } from '@stennet/core/quantity';
+import { measure } from '@/language/en/measure';
+
+export const text = textsOf('measure', measure);
+
+/** What costs less: to repair the part or to replace it. */
+export const cheaper = (
+  { mend, replace }: { mend: number; replace: number },
+  format: Formatter,
+): string =>
+  (mend <= replace ? text.cheaperRepair : text.cheaperReplace)({
+    repair: format.price(mend),
+    replace: format.price(replace),
+  });

@@ -32,7 +32,11 @@ function Edit({ id }: { id: string }) {
   const order = useOrder(id);
   if (order.data) return <Form key={id} order={order.data} />;
   return (
-    <ScreenFrame title={text.formEdit('')} back={`/orders/${id}`} backLabel={text.backToOrder}>
+    <ScreenFrame
+      title={text.formEdit({ number: '' })}
+      back={`/orders/${id}`}
+      backLabel={text.backToOrder}
+    >
       <Waiting problem={problemOf(order)} text={text} onRetry={() => void order.refetch()} />
     </ScreenFrame>
   );
@@ -87,7 +91,7 @@ function Form({ order }: { order: Order | null }) {
   const back = order ? `/orders/${order.id}` : '/orders';
   return (
     <ScreenFrame
-      title={order ? text.formEdit(order.number) : text.formNew}
+      title={order ? text.formEdit({ number: order.number }) : text.formNew}
       back={back}
       backLabel={order ? text.backToOrder : text.backToOrders}
     >
@@ -197,7 +201,7 @@ function ByVin({ vin, onTake }: { vin: string; onTake: (change: Partial<HeadForm
   if (!vehicle) return null;
   return (
     <Notice
-      title={text.known(`${vehicle.maker} ${vehicle.model}, ${vehicle.plate}`)}
+      title={text.known({ vehicle: `${vehicle.maker} ${vehicle.model}, ${vehicle.plate}` })}
       action={{ text: text.takeKnown, onPress: () => onTake({ ...vehicle, vin: tidy }) }}
     />
   );

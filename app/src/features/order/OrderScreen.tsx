@@ -14,7 +14,7 @@ export function OrderScreen() {
   const { vehicle, number, bay } = order.data ?? {};
   return (
     <ScreenFrame
-      title={text.title(number ?? '')}
+      title={text.title({ number: number ?? '' })}
       {...(vehicle
         ? { subtitle: `${vehicle.maker} ${vehicle.model}${bay ? ` · ${bay}` : ''}` }
         : {})}

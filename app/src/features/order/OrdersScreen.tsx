@@ -135,7 +135,7 @@ function Beside({ id }: { id: string }) {
           aria-level={2}
           style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}
         >
-          {`${text.title(number)} · ${vehicle.maker} ${vehicle.model} · ${vehicle.plate} · ${customer}`}
+          {`${text.title({ number })} · ${vehicle.maker} ${vehicle.model} · ${vehicle.plate} · ${customer}`}
         </Text>
         <OrderPane order={order.data} isBeside />
       </View>
@@ -159,7 +159,7 @@ function OrderRow({ order, on, isBeside }: { order: Order; on: boolean; isBeside
     ),
   ].slice(0, 3);
   const why = [
-    parts > 0 ? text.toOrder(parts) : '',
+    parts > 0 ? text.toOrder({ count: parts }) : '',
     ...held.filter((b) => b.by !== 'part').map((b) => b.text),
   ].filter(Boolean);
   return (
@@ -168,14 +168,14 @@ function OrderRow({ order, on, isBeside }: { order: Order; on: boolean; isBeside
     >
       <Link
         href={(isBeside ? `/orders?at=${order.id}` : `/orders/${order.id}`) as never}
-        aria-label={text.openOrder(order.number)}
+        aria-label={text.openOrder({ number: order.number })}
         aria-current={on ? 'true' : undefined}
         style={styles.link}
       >
         <View style={styles.press}>
           <View style={styles.line}>
             <Text style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}>
-              {text.title(order.number)}
+              {text.title({ number: order.number })}
             </Text>
             <Text style={{ fontSize: 15, color: inks.inkSoft }}>
               {ORDER_STATE_TEXT[order.state]}

@@ -53,7 +53,7 @@ function Ready({ order }: { order: Order }) {
   };
   return (
     <ScreenFrame
-      title={text.partsFor(order.number)}
+      title={text.partsFor({ number: order.number })}
       subtitle={`${order.vehicle.maker} ${order.vehicle.model}`}
       back={`/orders/${order.id}`}
       backLabel={text.backToOrder}

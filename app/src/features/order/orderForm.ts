@@ -59,14 +59,6 @@ export function formOf(order: Order, time: ShopTime): HeadForm {
 export type Problems = Partial<Record<keyof HeadForm, string>>;
 const DAY = /^(\d{4})-(\d{1,2})-(\d{1,2})$/;
 const REQUIRED = ['maker', 'model', 'engine', 'plate', 'customer', 'concern'] as const;
-const LABELS: Record<(typeof REQUIRED)[number], string> = {
-  maker: text.maker,
-  model: text.model,
-  engine: text.engine,
-  plate: text.plate,
-  customer: text.customer,
-  concern: text.concern,
-};
 
 /** @returns the head as the server takes it, or what is wrong by field */
 export function readForm(
@@ -75,11 +67,11 @@ export function readForm(
 ): { head: OrderHead } | { problems: Problems } {
   const problems: Problems = {};
   for (const field of REQUIRED)
-    if (!form[field].trim()) problems[field] = text.missing(LABELS[field]);
+    if (!form[field].trim()) problems[field] = text.missing({ field: text[field] });
   const vin = form.vin.replace(/[\s-]/g, '').toUpperCase();
   const checked = checkVin(vin);
   if (checked.kind !== 'good')
-    problems.vin = checked.why === 'length' ? text.vinLength(vin.length) : text.vinLetters;
+    problems.vin = checked.why === 'length' ? text.vinLength({ n: vin.length }) : text.vinLetters;
   const day = DAY.exec(form.built.trim());
   const built = day
     ? `${day[1]}-${(day[2] ?? '').padStart(2, '0')}-${(day[3] ?? '').padStart(2, '0')}`

@@ -4,6 +4,7 @@ import { addPerson } from '@/data/shop';
 import { newId } from '@/platform/ids';
 import { BigButton, ChoiceField, PinField, Section, TextField } from '@/ui';
 import { Said } from './Said';
+import { ROLE_TEXT } from '@stennet/core/contract';
 import { text } from './text';
 import { useDoing } from './useDoing';
 
@@ -20,7 +21,7 @@ export function AddPersonCard() {
   const add = (): void =>
     doing(
       () => addPerson({ id: newId(), name, password, role, ...(role === 'lead' ? { own } : {}) }),
-      text.added(name.trim()),
+      text.added({ name: name.trim() }),
       () => {
         setName('');
         setPassword('');
@@ -36,7 +37,7 @@ export function AddPersonCard() {
       <ChoiceField
         label={text.role}
         value={role}
-        options={ROLES.map((value) => ({ value, text: text.roles[value] }))}
+        options={ROLES.map((value) => ({ value, text: ROLE_TEXT[value] }))}
         onChange={setRole}
       />
       {role === 'lead' ? (

@@ -12,12 +12,12 @@ export function DoorLog() {
   const { me } = useSignedIn();
   const [isLong, setLong] = useState(false);
   const { data, isError, error, refetch } = useSecurityLog();
-  const lines = (data?.events ?? []).filter((e) => text.kinds[e.kind] !== undefined);
+  const lines = (data?.events ?? []).filter((e) => isKnown(e.kind));
   const said = (e: SecurityLine): string =>
-    text.logLine(
-      text.kinds[e.kind]?.(e.who ?? '', e.about ?? '') ?? e.kind,
-      `${formatterOf(me).dateTime(new Date(e.at))}, ${e.device}, ${e.address}`,
-    );
+    text.logLine({
+      what: whatHappened(e),
+      where: `${formatterOf(me).dateTime(new Date(e.at))}, ${e.device}, ${e.address}`,
+    });
   return (
     <Section title={text.log}>
       <Line>{text.logText}</Line>
@@ -38,7 +38,7 @@ export function DoorLog() {
       ))}
       {lines.length > SHORT && !isLong ? (
         <BigButton
-          text={text.logMore(lines.length - SHORT)}
+          text={text.logMore({ n: lines.length - SHORT })}
           look="quiet"
           size="desk"
           onPress={() => setLong(true)}
@@ -47,3 +47,13 @@ export function DoorLog() {
     </Section>
   );
 }
+
+/** An event at the door in words; one of a kind that is not known here, by its code. */
+function whatHappened({ kind, who, about }: SecurityLine): string {
+  const names = { who: who ?? '', about: about ?? '' };
+  if (kind === 'wrongPin' && !who) return text.wrongPinShared(names);
+  if (kind === 'sessionEnded' && who === about) return text.sessionEndedOwn(names);
+  return isKnown(kind) ? text.kinds[kind](names) : kind;
+}
+
+const isKnown = (kind: string): kind is keyof typeof text.kinds => Object.hasOwn(text.kinds, kind);

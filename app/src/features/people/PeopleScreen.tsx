@@ -8,6 +8,7 @@ import { DoorLog } from './DoorLog';
 import { PasswordCard } from './PasswordCard';
 import { PersonPanel } from './PersonPanel';
 import { SessionList } from './SessionList';
+import { ROLE_TEXT } from '@stennet/core/contract';
 import { text } from './text';
 
 /**
@@ -62,12 +63,12 @@ function PeopleList() {
 
 function PersonLine({ person, onChange }: { person: Person; onChange: (id: string) => void }) {
   const said = person.active
-    ? text.person(person.name, text.roles[person.role])
-    : text.left(person.name);
+    ? text.person({ name: person.name, role: ROLE_TEXT[person.role] })
+    : text.left({ name: person.name });
   return (
     <BigButton
       text={said}
-      label={text.change(said)}
+      label={text.change({ name: said })}
       look="quiet"
       size="desk"
       onPress={() => onChange(person.id)}

@@ -5,6 +5,7 @@ import { giveCode, savePerson } from '@/data/shop';
 import { BigButton, ChoiceField, Heading, Line, PinField } from '@/ui';
 import { Said } from './Said';
 import { SessionList } from './SessionList';
+import { ROLE_TEXT } from '@stennet/core/contract';
 import { text } from './text';
 import { useDoing } from './useDoing';
 
@@ -22,7 +23,9 @@ export function PersonPanel({ person, onClose }: { person: Person; onClose: () =
   return (
     <View style={{ gap: 12 }}>
       <Heading>
-        {person.active ? text.person(person.name, text.roles[person.role]) : text.left(person.name)}
+        {person.active
+          ? text.person({ name: person.name, role: ROLE_TEXT[person.role] })
+          : text.left({ name: person.name })}
       </Heading>
       <Said error={error} done={done} />
       {person.active ? (
@@ -30,7 +33,7 @@ export function PersonPanel({ person, onClose }: { person: Person; onClose: () =
           <ChoiceField
             label={text.role}
             value={role}
-            options={ROLES.map((value) => ({ value, text: text.roles[value] }))}
+            options={ROLES.map((value) => ({ value, text: ROLE_TEXT[value] }))}
             onChange={setRole}
           />
           {asksPassword || error?.code === 'PASSWORD_NEEDED' ? (
@@ -46,11 +49,11 @@ export function PersonPanel({ person, onClose }: { person: Person; onClose: () =
             />
           ) : null}
           <CodeGiver person={person} />
-          <Heading>{text.sessionsOf(person.name)}</Heading>
+          <Heading>{text.sessionsOf({ name: person.name })}</Heading>
           <SessionList person={person.id} />
           <Line>{text.leavesText}</Line>
           <BigButton
-            text={text.leaves(person.name)}
+            text={text.leaves({ name: person.name })}
             look="quiet"
             size="desk"
             disabled={isBusy}
@@ -59,7 +62,7 @@ export function PersonPanel({ person, onClose }: { person: Person; onClose: () =
         </>
       ) : (
         <BigButton
-          text={text.comesBack(person.name)}
+          text={text.comesBack({ name: person.name })}
           look="plain"
           size="desk"
           disabled={isBusy}
@@ -81,7 +84,7 @@ function CodeGiver({ person }: { person: Person }) {
   if (given)
     return (
       <View role="status" style={{ gap: 4 }}>
-        <Line strong>{text.codeIs(person.name, given.hours)}</Line>
+        <Line strong>{text.codeIs({ name: person.name, hours: given.hours })}</Line>
         <Heading>{given.code}</Heading>
         <Line>{text.codeShown}</Line>
       </View>

@@ -32,12 +32,12 @@ export function SessionList({ person }: { person: string }) {
         <View key={s.id} style={{ gap: 4 }}>
           <Line strong={s.isThis}>
             {s.isThis
-              ? `${text.session(s.device, seen(s))} (${text.sessionThis})`
-              : text.session(s.device, seen(s))}
+              ? `${text.session({ device: s.device, seen: seen(s) })} (${text.sessionThis})`
+              : text.session({ device: s.device, seen: seen(s) })}
           </Line>
           {s.isThis ? null : (
             <BigButton
-              text={text.sessionEnd(s.device)}
+              text={text.sessionEnd({ device: s.device })}
               look="quiet"
               size="desk"
               disabled={doing.isBusy}

@@ -19,7 +19,6 @@ import { builtOutside, isToldApart, WhichOne, type Answers } from './parts/Which
 import { WhichInstance } from './parts/WhichInstance';
 import { useAnswersBefore } from './answersBefore';
 import { text } from './text';
-import { whichText } from './whichText';
 import {
   There,
   styles,
@@ -103,7 +102,7 @@ function Ready({
   return (
     <ScreenFrame
       title={isApart ? text.apartTitle : isWhole ? text.title : text.againTitle}
-      subtitle={`${data.order.joint} · ${text.sub(data.order.number, data.order.vehicle)}`}
+      subtitle={`${data.order.joint} · ${text.sub({ ro: data.order.number, vehicle: data.order.vehicle })}`}
       back={`/orders/${data.order.id}`}
       backLabel={text.back}
     >
@@ -122,7 +121,11 @@ function Ready({
           {apart ? <ApartOpen run={apart.id} /> : null}
           {data.supersededBy ? <Replaced data={data} by={data.supersededBy} /> : null}
           {builtOutside(sheet, data.order.built) ? (
-            <Notice title={whichText.builtOutside} text={whichText.builtOutsideText} look="warn" />
+            <Notice
+              title={text.which.builtOutside}
+              text={text.which.builtOutsideText}
+              look="warn"
+            />
           ) : null}
           {sheet.instances ? (
             <WhichInstance

@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
 import { Text } from 'react-native-paper';
@@ -38,7 +39,7 @@ function Ready({ file }: { file: RecordFile }) {
   return (
     <ScreenFrame
       title={text.foreignTitle}
-      subtitle={`${joint} · RO ${order.number} · ${file.shop.name}`}
+      subtitle={`${joint} · ${commonText.ro({ number: order.number })} · ${file.shop.name}`}
       back={`/history?by=vehicle&vin=${encodeURIComponent(order.vehicle.vin)}`}
       backLabel={text.backToHistory}
     >
@@ -92,7 +93,7 @@ function Where({ file }: { file: RecordFile }) {
         aria-level={2}
         style={{ fontSize: 20, fontWeight: '700', color: inks.ink }}
       >
-        {text.madeBy(file.shop.name)}
+        {text.madeBy({ shop: file.shop.name })}
       </Text>
       <Fact
         name={text.vehicle}
@@ -120,9 +121,9 @@ function Where({ file }: { file: RecordFile }) {
               alert
             />
           ) : (
-            <Line strong>{text.foreignHolds(file.chain.length)}</Line>
+            <Line strong>{text.foreignHolds({ n: file.chain.length })}</Line>
           )}
-          <Line>{text.broughtIn(check.by, format.dateTime(new Date(check.at)))}</Line>
+          <Line>{text.broughtIn({ by: check.by, at: format.dateTime(new Date(check.at)) })}</Line>
         </>
       )}
       <Line>{text.keyOfThatShop}</Line>

@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { useLocalSearchParams } from 'expo-router';
 import { runRecord } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
@@ -30,7 +31,7 @@ function Ready({ view }: { view: RunView }) {
   return (
     <ScreenFrame
       title={text.title}
-      subtitle={`${kept.order.joint} · RO ${kept.order.number} · ${kept.order.vehicle}`}
+      subtitle={`${kept.order.joint} · ${commonText.ro({ number: kept.order.number })} · ${kept.order.vehicle}`}
       back={`/orders/${kept.order.id}`}
       backLabel={text.back}
     >
@@ -39,8 +40,8 @@ function Ready({ view }: { view: RunView }) {
         state={state}
         people={kept.people}
         joint={kept.order.joint}
-        notes={kept.supersededBy ? [text.keepsOld(kept.supersededBy)] : []}
-        warning={view.unsent > 0 ? text.notSent(view.unsent) : null}
+        notes={kept.supersededBy ? [text.keepsOld({ by: kept.supersededBy })] : []}
+        warning={view.unsent > 0 ? text.notSent({ count: view.unsent }) : null}
       >
         <FactsCard record={record}>
           <OrderFacts order={kept.order.id} joint={kept.joint} />

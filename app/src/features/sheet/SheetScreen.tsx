@@ -41,7 +41,7 @@ function Ready({ data }: { data: SheetReply }) {
   return (
     <ScreenFrame
       title={sheet.title}
-      subtitle={`${applies.maker} ${applies.model}, ${applies.engine} · ${text.rev(sheet.revision)}, ${text.status[sheet.status]}`}
+      subtitle={`${applies.maker} ${applies.model}, ${applies.engine} · ${text.rev({ r: sheet.revision })}, ${text.status[sheet.status]}`}
       back="/find"
       backLabel={text.backToFind}
     >
@@ -49,7 +49,7 @@ function Ready({ data }: { data: SheetReply }) {
         <View style={[styles.column, isWide && styles.left]}>
           {sheet.status === 'superseded' ? (
             <Notice
-              title={text.superseded(sheet.supersededBy ?? '')}
+              title={text.superseded({ by: sheet.supersededBy ?? '' })}
               text={text.supersededText}
               look="warn"
             />
@@ -90,7 +90,7 @@ function Drawn({ data }: { data: SheetReply }) {
           sheet={sheet}
           marks={seatMarks(sheet, initialState(sheet).progress, null)}
           numbers={labels}
-          label={text.mapLabel(sheet.title, sheet.seats.length)}
+          label={text.mapLabel({ title: sheet.title, n: sheet.seats.length })}
         />
       </View>
     </Card>

@@ -109,8 +109,8 @@ function Ready({
       title={kept.order.joint}
       subtitle={
         kept.supersededBy
-          ? text.keepsOld(kept.sheet.revision, kept.supersededBy)
-          : text.sub(kept.order.number, kept.order.vehicle)
+          ? text.keepsOld({ old: kept.sheet.revision, by: kept.supersededBy })
+          : text.sub({ ro: kept.order.number, vehicle: kept.order.vehicle })
       }
       {...(isLocked ? {} : { back: `/orders/${kept.order.id}`, backLabel: text.back })}
       right={right}
@@ -155,7 +155,7 @@ function SignInDue({ unsent }: { unsent: number }) {
   if (sending.state !== 'signIn' || unsent === 0) return null;
   return (
     <Notice
-      title={text.signInTitle(unsent)}
+      title={text.signInTitle({ count: unsent })}
       text={text.signInText}
       action={{ text: text.signInGo, onPress: () => router.navigate('/') }}
       look="warn"
@@ -220,7 +220,7 @@ function Said({
     .map((s) => (
       <Notice
         key={s.id}
-        title={text.said(people[s.person] ?? text.theLead, statementText(s, state))}
+        title={text.said({ name: people[s.person] ?? text.theLead, what: statementText(s, state) })}
         {...(s.text ? { text: s.text } : {})}
         action={{ text: text.takeIn, onPress: () => void acts.confirm('used', { statement: s }) }}
         look="warn"

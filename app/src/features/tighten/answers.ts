@@ -1,3 +1,4 @@
+import { textAt } from '@stennet/core/language';
 import type { Outcome, PullNext } from '@stennet/core/run';
 import { text } from './text';
 
@@ -28,9 +29,9 @@ export function answersTo(due: PullNext): Answer[] {
       limit === null
         ? ''
         : outcome === 'turned'
-          ? text.movedMore(limit)
+          ? text.movedMore({ deg: limit })
           : outcome === 'heldStill'
-            ? text.movedLess(limit)
+            ? text.movedLess({ deg: limit })
             : '',
     keys: i === 0 ? MAIN_KEYS : i === 1 ? SECOND_KEYS : [],
   }));
@@ -42,12 +43,19 @@ const limitOf = ({ stage }: PullNext): number | null =>
 
 function labelOf(due: PullNext, outcome: Outcome): string {
   if (outcome === 'reached' && due.task.action === 'angle' && due.inHand)
-    return text.reached(`${due.inHand.value}°`, text.by[due.tool.method]);
+    return text.reached({ angle: `${due.inHand.value}°`, by: text.by[due.tool.method] });
   return text.outcomeWords[outcome];
 }
 
 /** What the keys do at this pull, in the order of the buttons. */
 export const keysLine = (due: PullNext): string =>
   answersTo(due)
-    .map((a) => text.keyFor(a.keys.map((k) => text.keyNames[k] ?? k).join(', '), a.label))
+    .map((a) => keyFor(a))
     .join(' · ');
+
+function keyFor({ keys, label }: ReturnType<typeof answersTo>[number]): string {
+  const names = keys.map((k) =>
+    k === ' ' ? text.keyNames.Space : (textAt(text.keyNames, k) ?? k),
+  );
+  return names.length > 0 ? `${names.join(', ')}: ${label}` : label;
+}

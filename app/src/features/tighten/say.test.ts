@@ -2,8 +2,8 @@ import { flatsOf } from '@stennet/core/drawing';
 import { createFormatter } from '@stennet/core/quantity';
 import { next } from '@stennet/core/run';
 import { demoSheet, headSheet, Technician } from '@stennet/core/testing';
-import { lastLine, nextLine, releaseWords, spoken, whereIs } from './say';
-import { fastenerName, text } from './text';
+import { flatsText, lastLine, nextLine, releaseWords, spoken, whereIs } from './say';
+import { ordinal, fastenerName, text } from './text';
 
 const format = createFormatter({
   locale: 'en-GB',
@@ -18,7 +18,9 @@ test('a pull is said with its bolt, its place and the number for the tool in han
   expect(nextLine(headSheet, format, next(t.state))).toBe(
     'bolt 4, bottom row, 4 of 5 from the left, 239 inch-pounds',
   );
-  expect(lastLine(headSheet, t.state.effective.at(-1)?.event)).toBe('bolt 3, 27 N·m until settled');
+  expect(lastLine(headSheet, t.state.effective.at(-1)?.event)).toBe(
+    'bolt 3, 27 N·m until no bolt moves',
+  );
   expect(whereIs(headSheet, '9/1')).toBe('top row, 1 of 5 from the left');
 });
 
@@ -39,14 +41,14 @@ test('a nut is called a nut, and on a ring a place is said by the clock', () => 
 });
 
 test('angles are said in flats, places and rounds in ordinals', () => {
-  expect([75, 30, 180, 50, 65].map((deg) => text.flats(flatsOf(deg)))).toEqual([
+  expect([75, 30, 180, 50, 65].map((deg) => flatsText(flatsOf(deg)))).toEqual([
     '1 flat and a quarter',
-    'a half of a flat',
+    'half a flat',
     '3 flats',
     'a bit more than three quarters of a flat',
     'a bit more than 1 flat',
   ]);
-  expect([1, 2, 3, 4, 11, 12, 21].map((n) => text.round(n).split(' ')[0])).toEqual([
+  expect([1, 2, 3, 4, 11, 12, 21].map((n) => ordinal(n))).toEqual([
     '1st',
     '2nd',
     '3rd',

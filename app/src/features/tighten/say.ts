@@ -1,4 +1,7 @@
-import { whereabouts } from '@stennet/core/joint';
+import { flatsOf } from '@stennet/core/drawing';
+import { DEVIATION_TEXT } from '@stennet/core/record';
+import { textAt } from '@stennet/core/language';
+import { type Whereabouts, whereabouts } from '@stennet/core/joint';
 import type { Sheet } from '@stennet/core/procedure';
 import type { Say } from '@stennet/core/contract/work';
 import { units, type Formatter, type Quantity, type Wrench } from '@stennet/core/quantity';
@@ -16,7 +19,7 @@ import { fastenerName, text } from './text';
 export function whereIs(sheet: Sheet, fastener: string): string {
   const seat = sheet.seats.find((s) => s.id === seatIdOf(fastener));
   const at = seat && whereabouts(sheet.pattern, seat.position);
-  return at ? text.where(at) : '';
+  return at ? whereText(at) : '';
 }
 
 /** A pull in one spoken line. */
@@ -43,7 +46,7 @@ export const spoken = (line: string): string =>
 
 export function lastLine(sheet: Sheet, event: RunEvent | undefined): string | null {
   if (!event) return null;
-  if (event.type !== 'pulled') return text.steps[event.type] ?? null;
+  if (event.type !== 'pulled') return textAt(text.steps, event.type) ?? null;
   const stage = sheet.stages.find((s) => s.id === event.payload.stage);
   return `${fastenerName(sheet, event.payload.fastener)}, ${stage?.name ?? ''}`;
 }
@@ -65,12 +68,12 @@ export function statementText(s: Statement, state: RunState): string {
     case 'release':
       return `${state.sheet.stages.find((stage) => stage.id === s.hold)?.name ?? ''}: ${text.release[s.decision].toLowerCase()}`;
     case 'leaveOut':
-      return text.leavesOut(fastenerName(state.sheet, s.fastener));
+      return text.leavesOut({ bolt: fastenerName(state.sheet, s.fastener) });
     case 'claims':
-      return text.claims(
-        s.claims.length,
-        [...new Set(s.claims.map((c) => fastenerName(state.sheet, c.fastener)))].join(', '),
-      );
+      return text.claims({
+        count: s.claims.length,
+        bolts: [...new Set(s.claims.map((c) => fastenerName(state.sheet, c.fastener)))].join(', '),
+      });
     default:
       return s.text ?? '';
   }
@@ -104,7 +107,7 @@ export function releaseWords(
 export const deviationLine = (state: RunState, d: Deviation): string =>
   [
     d.fastener ? fastenerName(state.sheet, d.fastener) : '',
-    text.deviations[d.kind] ?? d.kind,
+    DEVIATION_TEXT[d.kind],
     state.sheet.stages.find((s) => s.id === d.stage)?.name ?? '',
   ]
     .filter(Boolean)
@@ -113,5 +116,37 @@ export const deviationLine = (state: RunState, d: Deviation): string =>
 /** A wrench as it is held: with what is on it. */
 export const wrenchName = (wrench: Wrench): string =>
   wrench.adapter
-    ? text.wrenchWith(wrench.name, wrench.adapter.name, wrench.adapter.angleDeg)
+    ? text.wrenchWith({
+        wrench: wrench.name,
+        adapter: wrench.adapter.name,
+        deg: wrench.adapter.angleDeg,
+      })
     : wrench.name;
+
+/** Where a fastener is, as somebody who stands before it would point it out. */
+function whereText(at: Whereabouts): string {
+  if (at.shape === 'alone') return '';
+  if (at.shape === 'ring') return text.atHour({ hour: at.hour });
+  const { top, middle, bottom, only } = text.rows;
+  const names: Record<number, readonly string[]> = {
+    1: [only],
+    2: [top, bottom],
+    3: [top, middle, bottom],
+  };
+  const row = names[at.rows]?.[at.row - 1] ?? text.rowOf({ n: at.row, of: at.rows });
+  return text.inRow({ row, n: at.inRow, of: at.ofRow });
+}
+
+/** An angle in flats of a hex, for somebody who counts them. */
+export function flatsText({ whole, quarters, off }: ReturnType<typeof flatsOf>): string {
+  const { flats } = text;
+  const count = flats.whole({ count: whole });
+  const rest = [
+    whole === 0 ? '' : count,
+    whole === 0 ? flats.quarter1 : flats.and1({ flats: count }),
+    whole === 0 ? flats.quarter2 : flats.and2({ flats: count }),
+    whole === 0 ? flats.quarter3 : flats.and3({ flats: count }),
+  ][quarters];
+  if (!rest || off === 0) return rest ?? '';
+  return (off > 0 ? flats.more : flats.less)({ flats: rest });
+}

@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { Link, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -47,7 +48,11 @@ export function TodayScreen() {
   const right = (
     <View style={styles.right}>
       {sending.unsent > 0 || sending.refused > 0 ? <SavedBadge {...sending} /> : null}
-      <Link href="/account" aria-label={text.account(me.person.name)} style={styles.account}>
+      <Link
+        href="/account"
+        aria-label={text.account({ name: me.person.name })}
+        style={styles.account}
+      >
         <View style={styles.accountInner}>
           <Icon name="account-circle-outline" size={28} color={inks.ink} />
           <Text style={{ fontSize: 16, color: inks.ink }}>{me.person.name.split(' ')[0]}</Text>
@@ -91,7 +96,7 @@ export function TodayScreen() {
               onPress={() => router.navigate('/tools')}
             />
             <BigButton
-              text={text.followUps(late)}
+              text={text.followUps({ count: late })}
               look={late > 0 ? 'warn' : 'quiet'}
               size="desk"
               grow
@@ -122,13 +127,13 @@ function OpenRun({ order, joint, run }: { order: Order; joint: Joint; run: RunBr
   const isMine = run.holderDevice === deviceId();
   const action = isMine && isAllowed(me.role, 'run.write') ? text.carryOn : text.watch;
   const where = standing.stageName
-    ? text.at(name, standing.stageName, standing.done, standing.of)
-    : text.ready(name);
+    ? text.at({ joint: name, stage: standing.stageName, done: standing.done, of: standing.of })
+    : text.ready({ joint: name });
   return (
     <Card>
       <Text style={{ fontSize: 15, color: inks.inkSoft }}>
-        {text.left(format.ago(new Date(run.lastAt), now()))}
-        {isMine ? '' : ` · ${text.by(run.holderPerson, run.holderDeviceName)}`}
+        {text.left({ ago: format.ago(new Date(run.lastAt), now()) })}
+        {isMine ? '' : ` · ${text.by({ person: run.holderPerson, device: run.holderDeviceName })}`}
       </Text>
       <Text
         role="heading"
@@ -139,10 +144,10 @@ function OpenRun({ order, joint, run }: { order: Order; joint: Joint; run: RunBr
       </Text>
       <Text
         style={{ fontSize: 16, color: inks.inkSoft }}
-      >{`RO ${order.number} · ${order.vehicle.maker} ${order.vehicle.model}${order.bay ? ` · ${order.bay}` : ''}`}</Text>
+      >{`${commonText.ro({ number: order.number })} · ${order.vehicle.maker} ${order.vehicle.model}${order.bay ? ` · ${order.bay}` : ''}`}</Text>
       <BigButton
         text={action}
-        label={`${action}, RO ${order.number}`}
+        label={`${action}, ${commonText.ro({ number: order.number })}`}
         onPress={() => router.navigate(`/runs/${run.id}`)}
         look={isMine ? 'main' : 'plain'}
       />
@@ -169,7 +174,11 @@ function Approvals({ orders }: { orders: readonly Order[] }) {
       {waiting.map(({ order, joint, run }) => (
         <BigButton
           key={run.id}
-          text={text.approve(order.number, runName(joint, run), run.standing.asksLead)}
+          text={text.approve({
+            number: order.number,
+            joint: runName(joint, run),
+            count: run.standing.asksLead,
+          })}
           look="plain"
           size="desk"
           onPress={() => router.navigate(`/runs/${run.id}`)}
@@ -188,22 +197,26 @@ function OrderCard({ order, isWide }: { order: Order; isWide: boolean }) {
   ).length;
   const asks = joints.flatMap((j) => j.runs).reduce((n, r) => n + r.standing.asksLead, 0);
   const holds = [
-    parts > 0 ? text.partsOpen(parts) : '',
-    asks > 0 ? text.asksLead(asks) : '',
+    parts > 0 ? text.partsOpen({ count: parts }) : '',
+    asks > 0 ? text.asksLead({ count: asks }) : '',
   ].filter(Boolean);
   const done = joints.length > 0 && joints.every((j) => jointState(j) === 'tight');
   return (
     <View style={[styles.order, { backgroundColor: inks.card }, isWide && styles.half]}>
       <Link
         href={`/orders/${order.id}`}
-        aria-label={`${text.open} RO ${order.number}`}
+        aria-label={`${text.open} ${commonText.ro({ number: order.number })}`}
         style={styles.orderLink}
       >
         <View style={styles.orderPress}>
           <View style={styles.line}>
-            <Text style={[styles.number, { color: inks.ink }]}>{`RO ${order.number}`}</Text>
+            <Text style={[styles.number, { color: inks.ink }]}>
+              {commonText.ro({ number: order.number })}
+            </Text>
             <Text style={{ color: inks.inkSoft, fontSize: 15 }}>
-              {order.promisedAt ? text.promised(format.dateTime(new Date(order.promisedAt))) : ''}
+              {order.promisedAt
+                ? text.promised({ time: format.dateTime(new Date(order.promisedAt)) })
+                : ''}
             </Text>
           </View>
           <Text

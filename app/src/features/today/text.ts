@@ -1,30 +1,4 @@
-export const text = {
-  today: 'Today',
-  find: 'Find a sheet',
-  allOrders: 'Repair orders',
-  tools: 'Tools',
-  followUps: (late: number) => (late > 0 ? `Follow-ups, ${late} overdue` : 'Follow-ups'),
-  partsOpen: (n: number) => `${n} ${n === 1 ? 'part' : 'parts'} not here`,
-  asksLead: (n: number) => `${n} ${n === 1 ? 'thing waits' : 'things wait'} for the lead`,
-  approvals: 'Waiting for your approval',
-  approve: (number: string, joint: string, n: number) =>
-    `RO ${number} · ${joint}${n > 1 ? ` · ${n}` : ''}`,
-  account: (name: string) => `Account of ${name}`,
-  loading: 'Looking up today’s repair orders',
-  empty: 'No open repair orders',
-  emptyText: 'When the adviser opens one, it stands here.',
-  failed: 'Today could not be loaded',
-  retry: 'Try again',
-  offline: 'No connection to the server. This is what this device last saw.',
-  carryOn: 'Carry on',
-  watch: 'Look at it',
-  left: (ago: string) => `left ${ago}`,
-  by: (person: string, device: string) => `${person}, on ${device}`,
-  at: (joint: string, stage: string, done: number, of: number) =>
-    `${joint}, ${stage}, ${done} of ${of} done`,
-  ready: (joint: string) => `${joint}, ready to finish`,
-  open: 'Open',
-  promised: (time: string) => `promised ${time}`,
-  tight: 'tightened',
-  orders: 'Repair orders',
-} as const;
+import { textsOf } from '@stennet/core/language';
+import { today } from '@/language/en/today';
+
+export const text = textsOf('today', today);

@@ -1,4 +1,5 @@
-import { FIELDS, formOfTool, lowestHint, readTool } from './toolForm';
+import { TOOL_KINDS } from '@stennet/core/prepare';
+import { fieldsOf, formOfTool, lowestHint, readTool } from './toolForm';
 
 const click = {
   name: 'Wrench 9',
@@ -60,7 +61,7 @@ test('every kind of tool can be entered, and comes back as it was', () => {
     holds: 'both',
     ratedKg: '450 kg',
   };
-  for (const kind of Object.keys(FIELDS) as (keyof typeof FIELDS)[]) {
+  for (const kind of TOOL_KINDS) {
     const read = readTool(kind, typed);
     if (!('tool' in read)) throw new Error(`${kind}: ${JSON.stringify(read.problems)}`);
     expect(readTool(kind, formOfTool(read.tool))).toEqual(read);

@@ -13,17 +13,22 @@ import { text } from './text';
 /** What is typed, by the tool's own names of fields. */
 export type ToolForm = Record<string, string>;
 
+type Label = {
+  [K in keyof typeof text]: (typeof text)[K] extends string ? K : never;
+}[keyof typeof text];
+
 interface Field {
   name: string;
-  label: string;
+  /** By the name of its message. */
+  label: Label;
   kind: 'text' | 'number' | 'day' | 'drive' | 'unit' | 'holds';
   /** The unit that a number is in where none is typed. */
   unit?: UnitCode;
   optional?: boolean;
 }
-const name: Field = { name: 'name', label: text.name, kind: 'text' };
-const drive: Field = { name: 'drive', label: text.driveLabel, kind: 'drive' };
-const number = (field: string, label: string, more: Partial<Field> = {}): Field => ({
+const name: Field = { name: 'name', label: 'name', kind: 'text' };
+const drive: Field = { name: 'drive', label: 'driveLabel', kind: 'drive' };
+const number = (field: string, label: Label, more: Partial<Field> = {}): Field => ({
   name: field,
   label,
   kind: 'number',
@@ -31,39 +36,43 @@ const number = (field: string, label: string, more: Partial<Field> = {}): Field 
 });
 const wrench: readonly Field[] = [
   name,
-  { name: 'unit', label: text.unit, kind: 'unit' },
-  number('max', text.max),
-  number('min', text.min),
-  number('graduation', text.graduation),
-  { name: 'calibratedUntil', label: text.calibratedUntil, kind: 'day' },
-  number('tolerancePercent', text.tolerancePercent, { optional: true }),
+  { name: 'unit', label: 'unit', kind: 'unit' },
+  number('max', 'max'),
+  number('min', 'min'),
+  number('graduation', 'graduation'),
+  { name: 'calibratedUntil', label: 'calibratedUntil', kind: 'day' },
+  number('tolerancePercent', 'tolerancePercent', { optional: true }),
   { ...drive, optional: true },
-  number('lengthMm', text.lengthMm, { unit: 'mm', optional: true }),
+  number('lengthMm', 'lengthMm', { unit: 'mm', optional: true }),
 ];
-export const FIELDS: Record<ShopToolKind, readonly Field[]> = {
+const FIELDS: Record<ShopToolKind, readonly Field[]> = {
   click: wrench,
   dial: wrench,
   digital: wrench,
-  bar: [name, drive, number('lengthMm', text.barLength, { unit: 'mm' })],
-  angleGauge: [name, drive, number('stepDeg', text.stepDeg, { unit: 'deg' })],
+  bar: [name, drive, number('lengthMm', 'barLength', { unit: 'mm' })],
+  angleGauge: [name, drive, number('stepDeg', 'stepDeg', { unit: 'deg' })],
   crowfoot: [
     name,
     drive,
-    { name: 'opening', label: text.opening, kind: 'text' },
-    number('offsetMm', text.offsetMm, { unit: 'mm' }),
+    { name: 'opening', label: 'opening', kind: 'text' },
+    number('offsetMm', 'offsetMm', { unit: 'mm' }),
   ],
   drawingTool: [
     name,
-    { name: 'fits', label: text.fits, kind: 'text' },
-    number('ceiling', text.ceilingLabel, { unit: 'N.m' }),
+    { name: 'fits', label: 'fits', kind: 'text' },
+    number('ceiling', 'ceilingLabel', { unit: 'N.m' }),
   ],
   crankLock: [
     name,
-    { name: 'fits', label: text.fits, kind: 'text' },
-    { name: 'holds', label: text.holdsLabel, kind: 'holds' },
+    { name: 'fits', label: 'fits', kind: 'text' },
+    { name: 'holds', label: 'holdsLabel', kind: 'holds' },
   ],
-  stand: [name, number('ratedKg', text.ratedKg)],
+  stand: [name, number('ratedKg', 'ratedKg')],
 };
+
+/** The fields of a kind of tool, in the language of the moment. */
+export const fieldsOf = (kind: ShopToolKind) =>
+  FIELDS[kind].map((field) => ({ ...field, label: text[field.label] }));
 
 export function formOfTool(tool: ShopTool): ToolForm {
   return Object.fromEntries(
@@ -85,10 +94,10 @@ export function readTool(
 ): { tool: ShopTool } | { problems: ToolProblems } {
   const problems: ToolProblems = {};
   const read: Record<string, unknown> = { kind };
-  for (const field of FIELDS[kind]) {
+  for (const field of fieldsOf(kind)) {
     const typed = (form[field.name] ?? '').trim();
     if (typed === '') {
-      if (!field.optional) problems[field.name] = text.incomplete(field.label);
+      if (!field.optional) problems[field.name] = text.incomplete({ field: field.label });
       continue;
     }
     try {
@@ -103,7 +112,9 @@ export function readTool(
   if (!parsed.success) {
     const at = v.getDotPath(parsed.issues[0])?.split('.')[0] ?? 'name';
     return {
-      problems: { [at]: text.incomplete(FIELDS[kind].find((f) => f.name === at)?.label ?? at) },
+      problems: {
+        [at]: text.incomplete({ field: fieldsOf(kind).find((f) => f.name === at)?.label ?? at }),
+      },
     };
   }
   const wrong = problemsOf(parsed.output);
@@ -112,7 +123,7 @@ export function readTool(
     : { tool: parsed.output };
 }
 
-function valueOf(field: Field, typed: string, form: ToolForm): unknown {
+function valueOf(field: Omit<Field, 'label'>, typed: string, form: ToolForm): unknown {
   if (field.kind !== 'number') return typed;
   // The values of a scale may be typed with their unit: they come out in the scale's own.
   const isScale = ['min', 'max', 'graduation'].includes(field.name);
@@ -135,7 +146,9 @@ function asWritten(value: number): number {
 /** For a scale without a lowest value on it. */
 export function lowestHint(form: ToolForm): string | null {
   try {
-    return form.max ? text.minHint(String(usualLowest(parseQuantity(form.max, 'mm').value))) : null;
+    return form.max
+      ? text.minHint({ value: String(usualLowest(parseQuantity(form.max, 'mm').value)) })
+      : null;
   } catch {
     return null;
   }

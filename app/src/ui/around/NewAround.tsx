@@ -6,16 +6,12 @@ import { FieldRow, TextField } from '../fields';
 import { text } from './text';
 
 type Kind = 'putIn' | 'dropped' | 'loosened';
-const KINDS: readonly [Kind, string][] = [
-  ['putIn', text.addPutIn],
-  ['dropped', text.addDropped],
-  ['loosened', text.addLoosened],
-];
-const FIRST: Record<Kind, string> = {
-  putIn: text.putInWhat,
-  dropped: text.droppedWhat,
-  loosened: text.loosenedWhat,
-};
+const KINDS = [
+  ['putIn', 'addPutIn', 'putInWhat'],
+  ['dropped', 'addDropped', 'droppedWhat'],
+  ['loosened', 'addLoosened', 'loosenedWhat'],
+] as const;
+const firstOf = (kind: Kind): string => text[KINDS.find(([k]) => k === kind)?.[2] ?? 'putInWhat'];
 
 /** Three things that are forgotten when they are not said at once. */
 export function NewAround({ job, onSave }: { job: string; onSave: (body: OrderEntry) => void }) {
@@ -31,7 +27,14 @@ export function NewAround({ job, onSave }: { job: string; onSave: (body: OrderEn
     return (
       <View style={styles.row}>
         {KINDS.map(([k, label]) => (
-          <BigButton key={k} text={label} look="quiet" size="desk" grow onPress={() => begin(k)} />
+          <BigButton
+            key={k}
+            text={text[label]}
+            look="quiet"
+            size="desk"
+            grow
+            onPress={() => begin(k)}
+          />
         ))}
       </View>
     );
@@ -62,7 +65,7 @@ export function NewAround({ job, onSave }: { job: string; onSave: (body: OrderEn
   return (
     <View style={styles.column}>
       <TextField
-        label={FIRST[kind]}
+        label={firstOf(kind)}
         value={what}
         onChange={(t) => setWhat(t.slice(0, 80))}
         {...(kind === 'putIn' ? { hint: text.putInHint } : {})}

@@ -13,8 +13,8 @@ export function Dropped({ body, onSave }: { body: EntryOf<'dropped'>; onSave: Sa
   const [where, setWhere] = useState('');
   return (
     <View style={styles.column}>
-      <Heading>{text.dropped(body.what)}</Heading>
-      <Line strong>{text.droppedText(body.where)}</Line>
+      <Heading>{text.dropped({ what: body.what })}</Heading>
+      <Line strong>{text.droppedText({ where: body.where })}</Line>
       {onSave ? (
         <>
           <TextField
@@ -54,7 +54,7 @@ export function Loosened({
   const [how, setHow] = useState('');
   return (
     <View style={styles.column}>
-      <Line strong>{text.loosened(body.what)}</Line>
+      <Line strong>{text.loosened({ what: body.what })}</Line>
       {onSave ? (
         <>
           <TextField label={text.tightHow} value={how} onChange={(t) => setHow(t.slice(0, 400))} />
@@ -79,10 +79,10 @@ export function PutIn({ body, onSave }: { body: EntryOf<'putIn'>; onSave: Save }
   if (count === undefined)
     return (
       <View style={styles.column}>
-        <Line strong>{text.stillIn(what)}</Line>
+        <Line strong>{text.stillIn({ what })}</Line>
         {onSave ? (
           <BigButton
-            text={text.isOut(what)}
+            text={text.isOut({ what })}
             look="quiet"
             size="desk"
             onPress={() => onSave({ ...body, out: true })}
@@ -94,7 +94,7 @@ export function PutIn({ body, onSave }: { body: EntryOf<'putIn'>; onSave: Save }
   const isWrong = typed.trim() !== '' && (out === null || out > count);
   return (
     <View style={styles.column}>
-      <Line strong>{text.counted(countOut, count, what)}</Line>
+      <Line strong>{text.counted({ out: countOut, count, what })}</Line>
       {onSave ? (
         <>
           <TextField
@@ -105,7 +105,7 @@ export function PutIn({ body, onSave }: { body: EntryOf<'putIn'>; onSave: Save }
             problem={isWrong ? text.countWrong : undefined}
           />
           <BigButton
-            text={text.countThem(what)}
+            text={text.countThem({ what })}
             look="plain"
             size="desk"
             disabled={out === null || isWrong}

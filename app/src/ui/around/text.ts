@@ -1,31 +1,4 @@
-export const text = {
-  stillIn: (what: string) => `Still in: ${what}. It must come out before the job closes.`,
-  counted: (out: number, count: number, what: string) => `${what}: ${out} of ${count} out`,
-  isOut: (what: string) => `${what} is out`,
-  howManyOut: 'How many are out',
-  countThem: (what: string) => `Counted out: ${what}`,
-  dropped: (what: string) => `Dropped and not found: ${what}`,
-  droppedText: (where: string) =>
-    `Last seen: ${where}. Nothing is turned, closed or started before it is in the hand.`,
-  foundWhere: 'Where it was found',
-  stillAsk: 'Look at it: threads clean, not nicked or bent?',
-  foundGood: 'Found, still good',
-  foundDiscard: 'Found, replace it',
-  loosened: (what: string) => `Loosened, not tight again: ${what}`,
-  tightHow: 'How it was tightened: value, tool',
-  tight: 'It is tight',
-  bySheet: 'It has a sheet: make it a joint',
+import { textsOf } from '@stennet/core/language';
+import { around } from '@/language/en/around';
 
-  addPutIn: 'Put in',
-  putInWhat: 'What was put in, and where',
-  putInHint: 'Rags in the ports, plug in the oil gallery',
-  howMany: 'How many',
-  addDropped: 'Dropped',
-  droppedWhat: 'What fell',
-  droppedWhere: 'Where it went, as far as seen',
-  addLoosened: 'Loosened',
-  loosenedWhat: 'What was loosened to make room',
-  save: 'Save',
-  cancel: 'Cancel',
-  countWrong: 'A whole number.',
-} as const;
+export const text = textsOf('around', around);

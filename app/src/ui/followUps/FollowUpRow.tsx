@@ -63,11 +63,18 @@ export function FollowUpRow({
   const isLate = standing === 'overdue';
   const when =
     f.state !== 'open'
-      ? text.settled(f.state, f.by ?? '', f.at ? format.day(f.at.slice(0, 10)) : '')
+      ? [
+          f.state === 'done' ? text.settledDone : text.settledDeclined,
+          f.by,
+          f.at ? format.day(f.at.slice(0, 10)) : '',
+        ]
+          .filter(Boolean)
+          .join(', ')
       : f.distanceKm === null && f.days === null
         ? text.kinds[f.kind]
         : `${text.standing[standing]} ${format.day(f.dueOn)}`;
-  const at = f.distanceKm === null ? '' : text.atKm(format.number(f.sinceKm + f.distanceKm, 0));
+  const at =
+    f.distanceKm === null ? '' : text.atKm({ km: format.number(f.sinceKm + f.distanceKm, 0) });
   return (
     <View style={[styles.row, { borderTopColor: inks.line }]}>
       <Text style={{ fontSize: 17, lineHeight: 24, color: inks.ink }}>{f.text}</Text>
@@ -78,7 +85,7 @@ export function FollowUpRow({
           fontWeight: isLate ? '700' : '400',
         }}
       >
-        {`${isLate ? '▲ ' : ''}${[when, at, f.celsius === null ? '' : text.warm(f.celsius)].filter(Boolean).join(' · ')}`}
+        {`${isLate ? '▲ ' : ''}${[when, at, f.celsius === null ? '' : text.warm({ celsius: f.celsius })].filter(Boolean).join(' · ')}`}
       </Text>
       {f.note ? <Line>{f.note}</Line> : null}
       {f.state === 'open' && mayWrite && !asking ? (

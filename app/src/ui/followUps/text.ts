@@ -1,30 +1,4 @@
-export const text = {
-  kinds: {
-    beforeFirstStart: 'before the first start',
-    afterFirstStart: 'after the first start',
-    retighten: 'once it is warm through and cold again',
-    check: 'to look at',
-    fluid: 'with the next service',
-  },
-  standing: {
-    overdue: 'overdue since',
-    today: 'today,',
-    soon: 'expected',
-    later: 'expected',
-    settled: '',
-  },
-  settled: (state: 'done' | 'declined' | 'open', by: string, day: string) =>
-    `${state === 'done' ? 'done' : 'declined'}${by ? `, ${by}` : ''}${day ? `, ${day}` : ''}`,
-  atKm: (km: string) => `at ${km} km`,
-  warm: (celsius: number) => `${celsius} °C first`,
-  again: 'Tighten again',
-  done: 'Done',
-  decline: 'Declined',
-  why: 'What the owner said',
-  found: 'What was found (may be left out)',
-  odometer: 'Odometer now, in km (may be left out)',
-  doneYes: 'It is done',
-  declineYes: 'Declined, with this reason',
-  cancel: 'Cancel',
-  reopen: 'Open it again',
-} as const;
+import { textsOf } from '@stennet/core/language';
+import { uiFollowUps } from '@/language/en/uiFollowUps';
+
+export const text = textsOf('uiFollowUps', uiFollowUps);

@@ -3,7 +3,7 @@ import { Pressable, StyleSheet, View, type LayoutChangeEvent } from 'react-nativ
 import { measuredDrawing, type DrawnRow } from '@stennet/core/drawing';
 import type { MeasureKindId } from '@stennet/core/measure';
 import { DrawingView } from '../DrawingView';
-import { KIND_TEXT, text } from './text';
+import { text } from './text';
 
 interface Props {
   kind: MeasureKindId;
@@ -32,7 +32,7 @@ export function Drawn({ kind, rows, limits, current, onPlace }: Props) {
     <View style={styles.box} onLayout={onLayout}>
       <DrawingView
         drawing={drawing}
-        label={text.drawing(KIND_TEXT[kind].title, done, rows.length)}
+        label={text.drawing({ title: text.kinds[kind].title, done, of: rows.length })}
         width="100%"
         height="100%"
       />

@@ -53,14 +53,14 @@ export function StripMarks({ form, put }: { form: Form; put: Put }) {
       {form.strip.map(([width, clearance], i) => (
         <FieldRow key={i}>
           <TextField
-            label={text.stripWidth(i + 1)}
+            label={text.stripWidth({ n: i + 1 })}
             value={width}
             mode="decimal"
             onChange={(t) => mark(i, 0, t)}
             problem={read(width, form.unit).problem}
           />
           <TextField
-            label={text.stripClearance(i + 1)}
+            label={text.stripClearance({ n: i + 1 })}
             value={clearance}
             mode="decimal"
             onChange={(t) => mark(i, 1, t)}
@@ -77,7 +77,7 @@ export function Odd({ form, put, odd }: { form: Form; put: Put; odd: readonly st
   if (odd.length === 0) return null;
   return (
     <>
-      <Notice title={text.implausible(odd.join(', '))} look="warn" alert />
+      <Notice title={text.implausible({ row: odd.join(', ') })} look="warn" alert />
       <Chip
         role="checkbox"
         text={text.right}
@@ -135,7 +135,9 @@ export function Places({
       />
       {row ? (
         <>
-          <Line strong>{text.row(nameOf(form.rows, at), at + 1, form.rows.length)}</Line>
+          <Line strong>
+            {text.row({ row: nameOf(form.rows, at), n: at + 1, of: form.rows.length })}
+          </Line>
           {limits ? <Line>{limits}</Line> : null}
           <FieldRow>
             {columns.map((column, i) => (

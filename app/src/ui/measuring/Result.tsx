@@ -28,9 +28,11 @@ export function Result({
     <View role="status" style={{ gap: 6 }}>
       <Text
         style={{ fontSize: 20, fontWeight: '700', color: ink(judged.verdict) }}
-      >{`${SIGN[judged.verdict]} ${judged.missing && judged.soFar === 'pass' ? text.soFar(judged.missing) : verdictText(what, judged.verdict)}`}</Text>
+      >{`${SIGN[judged.verdict]} ${judged.missing && judged.soFar === 'pass' ? text.soFar({ count: judged.missing }) : verdictText(what, judged.verdict)}`}</Text>
       {judged.missing && judged.soFar !== 'pass' ? (
-        <Text style={{ fontSize: 16, color: inks.ink }}>{text.stillOpen(judged.missing)}</Text>
+        <Text style={{ fontSize: 16, color: inks.ink }}>
+          {text.stillOpen({ count: judged.missing })}
+        </Text>
       ) : null}
       {judged.found.map((f) => (
         <Text key={f.what} style={{ fontSize: 16, lineHeight: 23, color: ink(f.verdict) }}>

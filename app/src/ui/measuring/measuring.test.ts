@@ -12,7 +12,7 @@ test('values as people type them: comma, unit in the field, and what is none say
   expect(read('0,05', 'mm').value).toBe(0.05);
   expect(read('0.002 in', 'mm').value).toBeCloseTo(0.0508, 9);
   expect(read('', 'mm')).toEqual({ value: null });
-  expect(read('thin', 'mm')).toEqual({ value: null, problem: '“thin” is not a number.' });
+  expect(read('thin', 'mm')).toEqual({ value: null, problem: '“thin” isn’t a number.' });
 });
 
 test('a form comes to a verdict as soon as there is enough, and to none before', () => {

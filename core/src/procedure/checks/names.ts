@@ -1,6 +1,10 @@
+import { textsOf } from '../../language';
+import { checks } from '../../language/en/checks';
 import type { Sheet } from '../sheet';
 import type { Stage } from '../stage';
 import { finding, type Finding } from './finding';
+
+const text = textsOf('checks', checks);
 
 /** Names that occur twice, and names that mean nothing. */
 export function checkNames(sheet: Sheet): Finding[] {
@@ -38,31 +42,26 @@ function duplicates(sheet: Sheet): Finding[] {
   return lists.flatMap(([place, names]) =>
     names.flatMap((name, i) =>
       names.indexOf(name) < i
-        ? [
-            finding(
-              'duplicateName',
-              'error',
-              `${place}.${i}`,
-              `“${name}” is there twice; each needs a name of its own.`,
-            ),
-          ]
+        ? [finding('duplicateName', 'error', `${place}.${i}`, text.duplicateName({ name }))]
         : [],
     ),
   );
 }
 
 const unknown = (place: string, name: string, what: string): Finding =>
-  finding('unknownName', 'error', place, `There is no ${what} “${name}” on this sheet.`);
+  finding('unknownName', 'error', place, text.unknownName({ what, name }));
 
 function unknownOfSeats(sheet: Sheet): Finding[] {
   const labels = new Set(sheet.pattern.positions.map((p) => p.label));
   const groups = new Set(sheet.groups.map((g) => g.id));
   const ids = new Set(sheet.seats.map((s) => s.id));
   return sheet.seats.flatMap((s, i) => [
-    ...(labels.has(s.position) ? [] : [unknown(`seats.${i}.position`, s.position, 'position')]),
-    ...(groups.has(s.group) ? [] : [unknown(`seats.${i}.group`, s.group, 'fastener group')]),
+    ...(labels.has(s.position)
+      ? []
+      : [unknown(`seats.${i}.position`, s.position, text.what.position)]),
+    ...(groups.has(s.group) ? [] : [unknown(`seats.${i}.group`, s.group, text.what.group)]),
     ...(s.neighbours ?? []).flatMap((n, k) =>
-      ids.has(n) ? [] : [unknown(`seats.${i}.neighbours.${k}`, n, 'fastener')],
+      ids.has(n) ? [] : [unknown(`seats.${i}.neighbours.${k}`, n, text.what.fastener)],
     ),
   ]);
 }
@@ -87,25 +86,20 @@ function unknownOfStages(sheet: Sheet, list: string, stages: readonly Stage[]): 
       stage.ifNot !== undefined && stages.slice(0, i).some((s) => s.id === stage.ifNot);
     return [
       ...stage.on.flatMap((name, k) =>
-        on.has(name) ? [] : [unknown(`${at}.on.${k}`, name, 'fastener, group or tag')],
+        on.has(name) ? [] : [unknown(`${at}.on.${k}`, name, text.what.any)],
       ),
       ...(stage.ifNot === undefined || goesBack
         ? []
         : [
             ids.has(stage.ifNot)
-              ? finding(
-                  'unknownName',
-                  'error',
-                  `${at}.ifNot`,
-                  `“${stage.ifNot}” does not come before this hold point; it can only lead back.`,
-                )
-              : unknown(`${at}.ifNot`, stage.ifNot, 'stage'),
+              ? finding('unknownName', 'error', `${at}.ifNot`, text.holdBack({ name: stage.ifNot }))
+              : unknown(`${at}.ifNot`, stage.ifNot, text.what.stage),
           ]),
       ...(stage.action === 'do' && !(stage.step !== undefined && steps.has(stage.step))
-        ? [unknown(`${at}.step`, stage.step ?? '–', 'step')]
+        ? [unknown(`${at}.step`, stage.step ?? '–', text.what.step)]
         : []),
       ...(stage.order?.labels ?? []).flatMap((name, k) =>
-        on.has(name) ? [] : [unknown(`${at}.order.labels.${k}`, name, 'fastener')],
+        on.has(name) ? [] : [unknown(`${at}.order.labels.${k}`, name, text.what.fastener)],
       ),
     ];
   });
@@ -117,18 +111,18 @@ function unknownOfSteps(sheet: Sheet): Finding[] {
   const steps = new Set(sheet.steps.map((s) => s.id));
   const ofSteps = sheet.steps.flatMap((step, i) => [
     ...('stage' in step.due && !stages.has(step.due.stage)
-      ? [unknown(`steps.${i}.due.stage`, step.due.stage, 'stage')]
+      ? [unknown(`steps.${i}.due.stage`, step.due.stage, text.what.stage)]
       : []),
     ...[...(step.on ?? []), ...(step.covers ?? [])].flatMap((name) =>
-      on.has(name) ? [] : [unknown(`steps.${i}.on`, name, 'fastener, group or tag')],
+      on.has(name) ? [] : [unknown(`steps.${i}.on`, name, text.what.any)],
     ),
     ...(step.ifNot !== undefined && !stages.has(step.ifNot)
-      ? [unknown(`steps.${i}.ifNot`, step.ifNot, 'stage')]
+      ? [unknown(`steps.${i}.ifNot`, step.ifNot, text.what.stage)]
       : []),
     ...(step.instances ?? []).flatMap((name) =>
       sheet.instances?.labels.includes(name)
         ? []
-        : [unknown(`steps.${i}.instances`, name, 'instance')],
+        : [unknown(`steps.${i}.instances`, name, text.what.instance)],
     ),
   ]);
   const isKnown = (p: { step: string } | { stage: string }): boolean =>
@@ -141,7 +135,7 @@ function unknownOfSteps(sheet: Sheet): Finding[] {
             unknown(
               `clocks.${i}.${end}`,
               'step' in c[end] ? c[end].step : c[end].stage,
-              'step or stage',
+              text.what.stepOrStage,
             ),
           ],
     ),

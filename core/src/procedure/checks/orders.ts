@@ -1,7 +1,11 @@
+import { textsOf } from '../../language';
+import { checks } from '../../language/en/checks';
 import { AppError } from '../../errors';
 import type { Sheet } from '../sheet';
 import { isByFastener, orderOf, seatsOf } from '../stageFacts';
 import { finding, type Finding } from './finding';
+
+const text = textsOf('checks', checks);
 
 /** Whether every fastener is reached, once a pass, in an order that can be computed. */
 export function checkOrders(sheet: Sheet): Finding[] {
@@ -13,14 +17,7 @@ export function checkOrders(sheet: Sheet): Finding[] {
   const never = sheet.seats.flatMap((s, i) =>
     reached.has(s.id)
       ? []
-      : [
-          finding(
-            'neverReached',
-            'error',
-            `seats.${i}`,
-            `Fastener ${s.id} is never tightened: no stage names it.`,
-          ),
-        ],
+      : [finding('neverReached', 'error', `seats.${i}`, text.neverReached({ id: s.id }))],
   );
   return [
     ...never,
@@ -36,19 +33,19 @@ function checkOrder(sheet: Sheet, index: number): Finding[] {
   const subset = seatsOf(sheet, stage);
   if (subset.length === 0)
     return [
-      finding('nothingNamed', 'error', `stages.${index}.on`, `“${stage.name}” names no fastener.`),
+      finding(
+        'nothingNamed',
+        'error',
+        `stages.${index}.on`,
+        text.nothingNamed({ stage: stage.name }),
+      ),
     ];
   const place = `stages.${index}.order`;
   const given = stage.order?.labels ?? [];
   const twice = given.find((label, i) => given.indexOf(label) < i);
   if (twice)
     return [
-      finding(
-        'pulledTwice',
-        'error',
-        place,
-        `Fastener ${twice} comes twice in one pass of “${stage.name}”.`,
-      ),
+      finding('pulledTwice', 'error', place, text.pulledTwice({ id: twice, stage: stage.name })),
     ];
   try {
     const missing = subset.filter((s) => !orderOf(sheet, index).includes(s.id));
@@ -58,7 +55,7 @@ function checkOrder(sheet: Sheet, index: number): Finding[] {
         'orderIncomplete',
         'error',
         place,
-        `The order of “${stage.name}” leaves out ${missing.map((s) => s.id).join(', ')}.`,
+        text.orderIncomplete({ stage: stage.name, ids: missing.map((s) => s.id).join(', ') }),
       ),
     ];
   } catch (error) {
@@ -68,7 +65,7 @@ function checkOrder(sheet: Sheet, index: number): Finding[] {
         'orderImpossible',
         'error',
         place,
-        `The order “${stage.order?.rule ?? ''}” does not go with ${subset.length} fasteners as they lie.`,
+        text.orderImpossible({ rule: stage.order?.rule ?? '', n: subset.length }),
       ),
     ];
   }
@@ -85,12 +82,5 @@ function noOrder(sheet: Sheet): Finding[] {
   );
   const stage = sheet.stages[first];
   if (!stage || stage.order || sheet.stages.slice(0, first).some((s) => s.order)) return [];
-  return [
-    finding(
-      'noOrder',
-      'note',
-      `stages.${first}.order`,
-      `The source gives no order. Fasteners are shown as listed; choose an order, marked as derived.`,
-    ),
-  ];
+  return [finding('noOrder', 'note', `stages.${first}.order`, text.noOrder)];
 }

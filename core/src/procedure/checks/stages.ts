@@ -1,9 +1,13 @@
+import { textsOf } from '../../language';
+import { checks } from '../../language/en/checks';
 import { convert, units, type Quantity, type UnitKind } from '../../quantity';
 import type { Sheet } from '../sheet';
 import type { Action, Part, Stage } from '../stage';
 import { seatsOf } from '../stageFacts';
 import { finding, type Finding } from './finding';
 import { stageLists } from './names';
+
+const text = textsOf('checks', checks);
 
 /** What each stage needs for itself, and what has happened to its fasteners before it. */
 export function checkStages(sheet: Sheet): Finding[] {
@@ -24,13 +28,6 @@ const UNIT_OF: Partial<Record<Action, UnitKind>> = {
   draw: 'length',
 };
 const NEEDS_TARGET: readonly Action[] = ['torque', 'check', 'angle', 'stretch'];
-const KIND_WORDS: Record<UnitKind, string> = {
-  torque: 'a torque',
-  angle: 'an angle',
-  length: 'a length',
-  force: 'a force',
-};
-
 function checkOne(stage: Stage, place: string): Finding[] {
   return [
     ...checkTarget(stage, stage.name, place),
@@ -46,7 +43,7 @@ function checkTarget(of: Stage | Part, name: string, place: string): Finding[] {
   const { target, action } = of;
   if (!target)
     return NEEDS_TARGET.includes(action)
-      ? [finding('targetMissing', 'error', `${place}.target`, `“${name}” has no value.`)]
+      ? [finding('targetMissing', 'error', `${place}.target`, text.targetMissing({ name }))]
       : [];
   const kind = UNIT_OF[action];
   const got = units[target.unit].kind;
@@ -56,7 +53,7 @@ function checkTarget(of: Stage | Part, name: string, place: string): Finding[] {
         'targetUnit',
         'error',
         `${place}.target.unit`,
-        `“${name}” needs ${KIND_WORDS[kind]}, but its unit is ${units[target.unit].symbol}.`,
+        text.targetUnit({ name, kind: text.kinds[kind], unit: units[target.unit].symbol }),
       ),
     ];
   if (!('value' in target) && target.min >= target.max)
@@ -65,7 +62,7 @@ function checkTarget(of: Stage | Part, name: string, place: string): Finding[] {
         'rangeEmpty',
         'error',
         `${place}.target`,
-        `The range of “${name}” is empty: ${target.min} to ${target.max}.`,
+        text.rangeEmpty({ name, min: target.min, max: target.max }),
       ),
     ];
   return [];
@@ -73,13 +70,16 @@ function checkTarget(of: Stage | Part, name: string, place: string): Finding[] {
 
 function checkFields(stage: Stage, place: string): Finding[] {
   const missing = (field: string, what: string): Finding =>
-    finding('targetMissing', 'error', `${place}.${field}`, `“${stage.name}” does not say ${what}.`);
-  if (stage.action === 'loosen' && !stage.loosen)
-    return [missing('loosen', 'how far it is slackened')];
+    finding(
+      'targetMissing',
+      'error',
+      `${place}.${field}`,
+      text.fieldMissing({ name: stage.name, what }),
+    );
+  if (stage.action === 'loosen' && !stage.loosen) return [missing('loosen', text.fields.loosen)];
   if (stage.action === 'wait' && !stage.waitUntil)
-    return [missing('waitUntil', 'how long, or until which temperature')];
-  if (stage.action === 'each' && !stage.each)
-    return [missing('each', 'what is done on each fastener')];
+    return [missing('waitUntil', text.fields.waitUntil)];
+  if (stage.action === 'each' && !stage.each) return [missing('each', text.fields.each)];
   return [];
 }
 
@@ -89,14 +89,14 @@ function checkRepeat(stage: Stage, place: string): Finding[] {
     finding('repeatWrong', 'error', `${place}.repeat`, message),
   ];
   if (stage.action === 'drawDown' && kind !== 'untilSeated')
-    return wrong(`“${stage.name}” goes round until seated; say how many rounds at most.`);
+    return wrong(text.repeatSeated({ name: stage.name }));
   if (kind === 'untilSeated' && stage.action !== 'drawDown')
-    return wrong(`Only drawing down goes round until seated; “${stage.name}” does not.`);
+    return wrong(text.repeatOnlyDraw({ name: stage.name }));
   if (kind === 'untilSettled' && stage.action !== 'torque' && stage.action !== 'check')
-    return wrong(`Only a torque settles; “${stage.name}” cannot go round until settled.`);
+    return wrong(text.repeatOnlyTorque({ name: stage.name }));
   const repeatable: readonly Action[] = ['torque', 'check', 'loosen', 'runDown', 'handStart'];
   if (kind === 'passes' && !repeatable.includes(stage.action))
-    return wrong(`“${stage.name}” cannot be repeated; write each turn as a stage of its own.`);
+    return wrong(text.repeatNot({ name: stage.name }));
   return [];
 }
 
@@ -154,34 +154,17 @@ function historyOf(deeds: readonly Deed[], seat: string): Finding[] {
       void findings.push(finding(code, 'error', `stages.${index}.${field}`, message));
     if (action === 'torque' || action === 'stretch') {
       if (action === 'torque' && isBelow(target, torque))
-        say(
-          'torqueBelowEarlier',
-          'target',
-          `“${stage.name}” is below what fastener ${seat} already has, and nothing is slackened between.`,
-        );
+        say('torqueBelowEarlier', 'target', text.torqueBelowEarlier({ name: stage.name, seat }));
       torque = action === 'torque' ? target : torque;
       tight = true;
     } else if (action === 'angle') {
       if (!tight)
-        say(
-          'angleWithoutTorque',
-          'action',
-          `“${stage.name}” turns fastener ${seat} by an angle before it has any torque to start from.`,
-        );
+        say('angleWithoutTorque', 'action', text.angleWithoutTorque({ name: stage.name, seat }));
       angled = true;
     } else if (action === 'check' && angled && !stage.finalTorque) {
-      say(
-        'checkAfterAngle',
-        'action',
-        `“${stage.name}” checks fastener ${seat} by torque after an angle; from the first angle on only the stripe or a published floor tells.`,
-      );
+      say('checkAfterAngle', 'action', text.checkAfterAngle({ name: stage.name, seat }));
     } else if (action === 'loosen') {
-      if (!isIn)
-        say(
-          'loosenNothing',
-          'action',
-          `“${stage.name}” slackens fastener ${seat}, which was never tightened.`,
-        );
+      if (!isIn) say('loosenNothing', 'action', text.loosenNothing({ name: stage.name, seat }));
       if (stage.loosen !== 'crack') torque = null;
       angled = false;
     } else if (action === 'swap') {
@@ -210,7 +193,7 @@ function endsSlack(deeds: readonly Deed[], seat: string): Finding[] {
       'endsSlack',
       'error',
       `stages.${last.index}.action`,
-      `“${last.stage.name}” leaves fastener ${seat} loose, and nothing tightens it after that.`,
+      text.endsSlack({ name: last.stage.name, seat }),
     ),
   ];
 }
@@ -234,7 +217,7 @@ function checkTrials(sheet: Sheet): Finding[] {
           'trialNotOpened',
           'error',
           `stages.${last}.trial`,
-          `After the trial “${sheet.stages[last]?.name ?? ''}” nothing opens it again.`,
+          text.trialNotOpened({ name: sheet.stages[last]?.name ?? '' }),
         ),
       );
   }
@@ -245,7 +228,7 @@ function checkTrials(sheet: Sheet): Finding[] {
         'oldPartStays',
         'error',
         `stages.${old}.with`,
-        `“${sheet.stages[old]?.name ?? ''}” uses the old part, and no stage puts the new one in.`,
+        text.oldPartStays({ name: sheet.stages[old]?.name ?? '' }),
       ),
     );
   }

@@ -1,8 +1,13 @@
+import { textsOf } from '../../language';
+import { checks } from '../../language/en/checks';
 import type { Sheet } from '../sheet';
 import { seatsNamed } from '../stageFacts';
 import { measureKinds } from '../../measure';
+import { compoundKindText, compoundPlaceText } from '../words';
 import { finding, type Finding } from './finding';
 import { FRICTION_CONDITIONS, type FrictionCondition } from '../../thread';
+
+const text = textsOf('checks', checks);
 
 /** Compounds, clocks, and things that must come out again. */
 export function checkSteps(sheet: Sheet): Finding[] {
@@ -39,7 +44,7 @@ function compoundMissing(sheet: Sheet): Finding[] {
         'compoundMissing',
         'warning',
         `groups.${i}.compounds`,
-        `${group.name}: published for “${group.friction}”, and nothing says what goes on them.`,
+        text.compoundMissing({ group: group.name, friction: group.friction }),
       ),
     ];
   });
@@ -58,7 +63,7 @@ function compoundTwice(sheet: Sheet): Finding[] {
               'compoundTwice',
               'error',
               `groups.${i}.compounds.${k}`,
-              `${group.name}: two compounds on the ${c.place}. Only one of them can be right.`,
+              text.compoundTwice({ group: group.name, place: compoundPlaceText(c.place) }),
             ),
           ]
         : [];
@@ -79,7 +84,10 @@ function compoundTwice(sheet: Sheet): Finding[] {
             'compoundTwice',
             'error',
             `steps.${i}.compound`,
-            `${clash.name} come with ${compound.kind === 'thread-locker' ? 'locker' : 'compound'} on the ${compound.place}; add none.`,
+            text.compoundOnTop({
+              group: clash.name,
+              place: compoundPlaceText(compound.place),
+            }),
           ),
         ]
       : [];
@@ -91,16 +99,7 @@ function sealantClock(sheet: Sheet): Finding[] {
   return sheet.steps.flatMap((step, i) => {
     if (step.compound?.kind !== 'gasket sealant' || step.noClockPublished) return [];
     const hasClock = sheet.clocks.some((c) => 'step' in c.from && c.from.step === step.id);
-    return hasClock
-      ? []
-      : [
-          finding(
-            'sealantClock',
-            'warning',
-            `steps.${i}`,
-            `Gasket sealant without a time: give its open time, or say that none is published.`,
-          ),
-        ];
+    return hasClock ? [] : [finding('sealantClock', 'warning', `steps.${i}`, text.sealantClock)];
   });
 }
 
@@ -108,14 +107,7 @@ function neverOut(sheet: Sheet): Finding[] {
   const out = new Set(sheet.steps.map((s) => s.takesOut));
   return sheet.steps.flatMap((step, i) =>
     step.putsIn !== undefined && !out.has(step.putsIn)
-      ? [
-          finding(
-            'neverOut',
-            'error',
-            `steps.${i}.putsIn`,
-            `“${step.putsIn}” is put in for the job and never taken out.`,
-          ),
-        ]
+      ? [finding('neverOut', 'error', `steps.${i}.putsIn`, text.neverOut({ what: step.putsIn }))]
       : [],
   );
 }
@@ -131,14 +123,7 @@ function clockBackwards(sheet: Sheet): Finding[] {
   };
   return sheet.clocks.flatMap((c, i) =>
     at(c.from) > at(c.to)
-      ? [
-          finding(
-            'clockBackwards',
-            'error',
-            `clocks.${i}`,
-            `The clock “${c.text}” ends before it begins.`,
-          ),
-        ]
+      ? [finding('clockBackwards', 'error', `clocks.${i}`, text.clockBackwards({ what: c.text }))]
       : [],
   );
 }
@@ -166,7 +151,7 @@ function compoundBeforeTrial(sheet: Sheet): Finding[] {
             'compoundBeforeTrial',
             'error',
             `steps.${i}.due`,
-            `“${step.text}” puts ${compound.kind} on before the trial is over. It goes on after the trial has been opened.`,
+            text.compoundBeforeTrial({ step: step.text, kind: compoundKindText(compound.kind) }),
           ),
         ]
       : [];
@@ -192,12 +177,15 @@ function backNowhere(sheet: Sheet): Finding[] {
     const to = list.findIndex((s) => s.id === step.ifNot);
     const isFine = leadsBack && to >= 0 && to < Math.max(at, byDo);
     if (isFine) return [];
-    const why = !leadsBack
-      ? 'names a stage to go back to, and no answer leads there'
-      : to < 0
-        ? 'leads back, and no stage is named'
-        : 'leads back to a stage that is not done by then';
-    return [finding('backNowhere', 'error', `steps.${i}.ifNot`, `“${step.text}” ${why}.`)];
+    const why = !leadsBack ? text.back.noAnswer : to < 0 ? text.back.noStage : text.back.notDone;
+    return [
+      finding(
+        'backNowhere',
+        'error',
+        `steps.${i}.ifNot`,
+        text.backNowhere({ step: step.text, why }),
+      ),
+    ];
   });
 }
 
@@ -215,7 +203,7 @@ function measureLimits(sheet: Sheet): Finding[] {
             'measureLimits',
             'error',
             `steps.${i}.measure`,
-            `“${step.text}” has no limit: ${missing.join('; ')}.`,
+            text.measureLimits({ step: step.text, what: missing.join('; ') }),
           ),
         ]
       : [];

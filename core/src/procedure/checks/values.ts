@@ -1,3 +1,5 @@
+import { textsOf } from '../../language';
+import { checks } from '../../language/en/checks';
 import { AppError } from '../../errors';
 import {
   plausibility,
@@ -13,6 +15,8 @@ import type { Part, Stage } from '../stage';
 import { entersYield, groupOf, seatsOf } from '../stageFacts';
 import { finding, type Finding } from './finding';
 import { stageLists } from './names';
+
+const text = textsOf('checks', checks);
 
 /**
  * Values against thread, class and purpose; one-time-use against what the procedure does to the
@@ -96,38 +100,38 @@ function checkTorque(
   const what = `${group.thread.designation} ${group.propertyClass}`;
   const p = plausible(group, q, purpose);
   if (!p) {
-    const unknown = `${what} is not known here; ${say} cannot be compared.`;
+    const unknown = text.unknownThread({ what, value: say });
     return [finding('implausible', 'note', place, unknown)];
   }
   const asked = p.slips.slice(0, 1).map((slip) => {
     const as =
       slip.as === 'deg'
-        ? 'an angle'
+        ? text.kinds.angle
         : slip.as === 'x10' || slip.as === '/10'
-          ? `a value ${slip.as}`
+          ? text.asValue({ what: slip.as })
           : units[slip.as].symbol;
     return finding(
       'anotherUnit',
       p.level === 'error' || p.level === 'warn' ? 'warning' : 'note',
       place,
-      `${say} for ${what} would fit better as ${as}. Compare with the source’s own text.`,
+      text.anotherUnit({ value: say, what, unit: as }),
     );
   });
   if (p.level === 'ok') return asked;
-  const [level, does] = SAID_OF_TORQUE[p.level];
-  const share = `${Math.round(p.ratio * 100)} % of its yield torque at ordinary friction`;
-  const message = `“${stage.name}”: ${say} ${does} ${what}: ${share}.`;
-  return [finding('implausible', level, place, message), ...asked];
+  const message = text.torque[p.level]({
+    stage: stage.name,
+    value: say,
+    what,
+    percent: Math.round(p.ratio * 100),
+  });
+  return [finding('implausible', LEVEL_OF[p.level], place, message), ...asked];
 }
 
-const SAID_OF_TORQUE: Record<
-  Exclude<Plausibility['level'], 'ok'>,
-  [level: Finding['level'], does: string]
-> = {
-  error: ['error', 'breaks'],
-  warn: ['warning', 'passes yield of'],
-  noteHigh: ['note', 'is high for'],
-  noteLow: ['note', 'is low for'],
+const LEVEL_OF: Record<Exclude<Plausibility['level'], 'ok'>, Finding['level']> = {
+  error: 'error',
+  warn: 'warning',
+  noteHigh: 'note',
+  noteLow: 'note',
 };
 
 /** null for a thread or class that is not known. */
@@ -170,21 +174,11 @@ function checkReuse(sheet: Sheet): Finding[] {
     const findings: Finding[] = [];
     if (yields && group.reuse === 'reuse')
       findings.push(
-        finding(
-          'oneTimeUseHinted',
-          'warning',
-          place,
-          `${group.name} are turned past yield, yet may be used again. Past yield a bolt stays longer for good.`,
-        ),
+        finding('oneTimeUseHinted', 'warning', place, text.oneTimeUseHinted({ group: group.name })),
       );
     if (group.reuse === 'reuse-if-within-length' && group.maxLengthMm === undefined)
       findings.push(
-        finding(
-          'reuseLimitMissing',
-          'error',
-          place,
-          `${group.name} may be used again if short enough, but the sheet gives no length.`,
-        ),
+        finding('reuseLimitMissing', 'error', place, text.reuseLimitMissing({ group: group.name })),
       );
     return findings;
   });
@@ -215,7 +209,7 @@ export function checkUnitFactor(sheet: Sheet, others: readonly Sheet[]): Finding
             'unitFactor',
             'warning',
             own.place,
-            `This value and the one of “${other.title}” (rev ${other.revision}) differ by the factor between N·m and lbf·ft. Read the unit in the source again.`,
+            text.unitFactor({ title: other.title, revision: other.revision }),
           ),
         ];
       }),

@@ -1,5 +1,9 @@
+import { textsOf } from '../../language';
+import { shorthand } from '../../language/en/shorthand';
 import { tokensOf, type Token } from './tokens';
 import type { Problem } from './line';
+
+const text = textsOf('shorthand', shorthand);
 
 const OTHER_WORDS: Record<string, string> = {
   'engine-oil': 'oiled',
@@ -62,7 +66,7 @@ export class TokenReader {
     const from = this.peek();
     if (from)
       this.problem(
-        `“${this.text.slice(from.at).split(/[;:]/)[0]?.trim() ?? from.text}” is not understood here.`,
+        text.unknown({ word: this.text.slice(from.at).split(/[;:]/)[0]?.trim() ?? from.text }),
         from,
       );
     while (this.peek() && !this.is(value)) this.i += 1;

@@ -1,3 +1,5 @@
+import { textsOf } from '../../language';
+import { shorthand } from '../../language/en/shorthand';
 import { AppError } from '../../errors';
 import { units, type Quantity, type UnitCode } from '../../quantity';
 import { PROPERTY_CLASSES, threadOf } from '../../thread';
@@ -15,6 +17,8 @@ import {
 } from './line';
 import { DEFAULT_SEATED, DEFAULT_SETTLED } from '../settlingDefault';
 import { TokenReader, word } from './TokenReader';
+
+const text = textsOf('shorthand', shorthand);
 
 /**
  * What was read of a text; whatever was not understood is named with its place, and the rest is
@@ -44,7 +48,7 @@ class Reader extends TokenReader {
       if (group) groups.push(group);
       order = this.flags(group) ?? order;
     } while (this.take('+'));
-    if (!this.take(':')) this.problem('After the fasteners comes a colon, then the stages.');
+    if (!this.take(':')) this.problem(text.colon);
     if (order) this.lastOrder = forward(order);
     const stages: LineStage[] = [];
     while (this.peek()) {
@@ -54,19 +58,15 @@ class Reader extends TokenReader {
     }
     const [first] = stages;
     if (first && order && !first.order) first.order = order;
-    if (stages.length === 0) this.problem('There is no stage in it.');
+    if (stages.length === 0) this.problem(text.noStage);
     return { line: { groups, stages }, problems: this.problems };
   }
 
   private group(): LineGroup | undefined {
     const count = this.number();
-    if (count === undefined || !this.take('×'))
-      return this.problem(
-        'It begins with how many of which thread, like “10 × M10×1.5 10.9”.',
-      ) as undefined;
+    if (count === undefined || !this.take('×')) return this.problem(text.count) as undefined;
     const token = this.peek();
-    if (token?.kind !== 'word')
-      return this.problem('Here the thread is missing, like M10×1.5.') as undefined;
+    if (token?.kind !== 'word') return this.problem(text.thread) as undefined;
     this.i += 1;
     const pitch = this.take('×') ? this.number() : undefined;
     try {
@@ -103,7 +103,7 @@ class Reader extends TokenReader {
       this.i += t?.kind === 'number' || (t && PROPERTY_CLASSES.includes(t.value)) ? 1 : 2;
       return name;
     }
-    this.problem('Here the property class is missing, like 8.8, 10.9 or SAE 8.');
+    this.problem(text.class);
     if (t?.kind === 'number') this.i += 1;
     return '8.8';
   }
@@ -119,7 +119,7 @@ class Reader extends TokenReader {
       const found = this.order();
       if (found) order = found;
       else if (!this.flag(group)) {
-        this.problem(`“${this.peek()?.text ?? ''}” is not understood here.`);
+        this.problem(text.unknown({ word: this.peek()?.text ?? '' }));
         this.i += 1;
       }
     }
@@ -221,7 +221,7 @@ class Reader extends TokenReader {
     if (this.take('eased')) return 'crack';
     const degrees = this.number();
     if (degrees === undefined) {
-      this.problem('How far back: in degrees, fully, or eased.');
+      this.problem(text.back);
       return 'free';
     }
     if (this.peek()?.value === 'deg') this.i += 1;
@@ -235,17 +235,14 @@ class Reader extends TokenReader {
     const start = this.peek();
     const value = this.number();
     if (value === undefined)
-      return this.problem(
-        `Here ${kind === 'angle' ? 'an angle' : kind === 'length' ? 'a length' : 'a torque'} is missing.`,
-      ) as undefined;
+      return this.problem(text.missing({ kind: kindText(kind) })) as undefined;
     const upTo = this.take('–') ? this.number() : undefined;
     const unit = this.peek();
-    if (unit?.kind !== 'unit')
-      return this.problem(`${value} of what? Write the unit behind it.`, start) as undefined;
+    if (unit?.kind !== 'unit') return this.problem(text.unit({ value }), start) as undefined;
     const code = unit.value as UnitCode;
     if (units[code].kind !== kind)
       return this.problem(
-        `${units[code].symbol} is no unit for ${kind === 'angle' ? 'an angle' : kind === 'length' ? 'a length' : 'a torque'}.`,
+        text.wrongUnit({ unit: units[code].symbol, kind: kindText(kind) }),
         unit,
       ) as undefined;
     this.i += 1;
@@ -295,3 +292,6 @@ class Reader extends TokenReader {
 }
 
 const forward = ({ reverse: _reverse, ...order }: Order): Order => order;
+
+const kindText = (kind: string): string =>
+  text.kinds[kind === 'angle' || kind === 'length' ? kind : 'torque'];

@@ -47,10 +47,10 @@ describe('reading', () => {
     const { line, problems } = parseLine('4 × M8 8.8 dry: 8 N·m; 12; 20 N·m sideways; +90 N·m');
     expect(line.stages.map((s) => s.value?.value)).toEqual([8, 20]);
     expect(problems.map((p) => [p.at, p.message])).toEqual([
-      [25, 'Here a torque is missing.'],
-      [34, '“sideways” is not understood here.'],
-      [48, 'N·m is no unit for an angle.'],
-      [48, '“N·m” is not understood here.'],
+      [25, 'Enter a torque here.'],
+      [34, '“sideways” isn’t understood here.'],
+      [48, 'N·m isn’t a unit for an angle.'],
+      [48, '“N·m” isn’t understood here.'],
     ]);
   });
 

@@ -1,5 +1,12 @@
 import { useState } from 'react';
-import { addPlaces, blankGroup, movePlace, numberPlaces, type Point } from '@stennet/core/draft';
+import {
+  boltsName,
+  addPlaces,
+  blankGroup,
+  movePlace,
+  numberPlaces,
+  type Point,
+} from '@stennet/core/draft';
 import type { Sheet } from '@stennet/core/procedure';
 import { changed } from '../lists';
 import { useEditor } from './useEditor';
@@ -97,7 +104,7 @@ function placed(draft: Sheet, at: Point): Sheet {
 export function withGroup(draft: Sheet): [Sheet, string] {
   const last = draft.groups.at(-1);
   if (last) return [draft, last.id];
-  return [{ ...draft, groups: [blankGroup('bolts', 'Bolts')] }, 'bolts'];
+  return [{ ...draft, groups: [blankGroup('bolts', boltsName())] }, 'bolts'];
 }
 
 function ordered(draft: Sheet, stageId: string, tapped: readonly string[]): Sheet {

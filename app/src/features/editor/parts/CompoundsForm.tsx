@@ -3,7 +3,7 @@ import { COMPOUND_KINDS, COMPOUND_PLACES, type Compound } from '@stennet/core/pr
 import { BigButton, ChoiceField, NumberField, useInks } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { changed, withoutUnset, without } from '../lists';
-import { READY_ON_OPTIONS, STRENGTH_OPTIONS } from '../options';
+import { options } from '../options';
 import { text } from '../text';
 
 interface Props {
@@ -85,14 +85,14 @@ export function CompoundForm({
         <ChoiceField
           label={text.strength}
           value={compound.strength ?? 'none'}
-          options={STRENGTH_OPTIONS}
+          options={options.strengths()}
           onChange={(s) => put({ strength: s === 'none' ? undefined : s }, 'strength')}
         />
       ) : null}
       <ChoiceField
         label={text.readyOn}
         value={compound.preApplied ?? 'none'}
-        options={READY_ON_OPTIONS}
+        options={options.readyOns()}
         onChange={(p) => put({ preApplied: p === 'none' ? undefined : p }, 'ready')}
       />
       <NumberField

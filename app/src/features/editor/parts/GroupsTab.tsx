@@ -5,7 +5,7 @@ import { BigButton, ChoiceField, FieldRow, Line, NumberField, Section, TextField
 import { CompoundsView } from '@/ui/work';
 import { useEditor } from '../hooks/useEditor';
 import { changed, freeId, withoutUnset, without } from '../lists';
-import { FRICTION_OPTIONS, HEAD_OPTIONS, REPLACE_OPTIONS, REUSE_OPTIONS } from '../options';
+import { options } from '../options';
 import { text } from '../text';
 import { CompoundsForm } from './CompoundsForm';
 
@@ -44,7 +44,7 @@ function GroupForm({ group, at }: { group: Group; at: number }) {
     );
   const count = draft.seats.filter((s) => s.group === group.id).length;
   return (
-    <Section title={`${group.name || group.id} · ${text.groupCount(count)}`}>
+    <Section title={`${group.name || group.id} · ${text.groupCount({ count })}`}>
       <ThreadFields group={group} place={place} put={put} />
       <ReuseFields group={group} place={place} put={put} />
       <FrictionFields group={group} place={place} put={put} />
@@ -110,7 +110,7 @@ function ThreadFields({ group, place, put }: FieldsProps) {
       <ChoiceField
         label={text.head}
         value={group.head}
-        options={HEAD_OPTIONS}
+        options={options.heads()}
         onChange={(head) => put({ head }, 'head')}
       />
       <FieldRow>
@@ -151,7 +151,7 @@ function ReuseFields({ group, place, put }: FieldsProps) {
       <ChoiceField
         label={text.reuse}
         value={group.reuse}
-        options={REUSE_OPTIONS}
+        options={options.reuses()}
         onChange={(reuse) => put({ reuse }, 'reuse')}
         problem={problem(`${place}.reuse`)}
       />
@@ -175,7 +175,7 @@ function ReuseFields({ group, place, put }: FieldsProps) {
         <ChoiceField
           label={text.onReplace}
           value={group.onReplace ?? 'lead'}
-          options={REPLACE_OPTIONS}
+          options={options.replaces()}
           onChange={(onReplace) => put({ onReplace }, 'onReplace')}
         />
       ) : null}
@@ -191,14 +191,14 @@ function FrictionFields({ group, place, put }: FieldsProps) {
       <ChoiceField
         label={text.friction}
         value={group.frictionCondition}
-        options={FRICTION_OPTIONS}
+        options={options.frictions()}
         onChange={(frictionCondition) =>
           put(
             {
               frictionCondition,
               friction:
                 group.friction ||
-                (FRICTION_OPTIONS.find((o) => o.value === frictionCondition)?.text ?? ''),
+                (options.frictions().find((o) => o.value === frictionCondition)?.text ?? ''),
             },
             'condition',
           )

@@ -5,30 +5,11 @@ import { useSignedIn } from '@/data';
 import { BigButton, ChoiceField, FieldRow, NumberField, Section, TextField, useInks } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { changed, freeId, withoutUnset, without } from '../lists';
-import { HEAD_OPTIONS, UNIT_OPTIONS } from '../options';
+import { options } from '../options';
 import { text } from '../text';
 
 type Question = Sheet['tellApart'][number];
 type Conflict = Sheet['conflicts'][number];
-
-const ABOUT: Record<Question['about'], string> = {
-  buildDate: 'build date',
-  headDrive: 'head',
-  thread: 'thread',
-  length: 'length',
-  gasketColour: 'gasket',
-  castingMark: 'casting mark',
-};
-const AFTER: Record<After['kind'], string> = {
-  retighten: 'tighten again',
-  check: 'check',
-  breakIn: 'break-in',
-  fluid: 'fluid',
-  refill: 'refill',
-  advice: 'advice',
-  beforeFirstStart: 'before the first start',
-  afterFirstStart: 'after the first start',
-};
 
 /** Questions that lead to its siblings; the answers name the sheets. */
 export function TellApartForm() {
@@ -64,7 +45,7 @@ export function TellApartForm() {
           <ChoiceField
             label={text.about}
             value={q.about}
-            options={TELL_APART.map((a) => ({ value: a, text: ABOUT[a] }))}
+            options={options.abouts()}
             onChange={(about) => put(i, (x) => ({ ...x, about }), 'about')}
           />
           {q.answers.map((a, k) => (
@@ -99,7 +80,7 @@ export function TellApartForm() {
                 <ChoiceField
                   label={text.head}
                   value={a.head}
-                  options={HEAD_OPTIONS}
+                  options={options.heads()}
                   onChange={(head) =>
                     put(
                       i,
@@ -167,7 +148,7 @@ export function ConflictsForm() {
           <ChoiceField
             label={text.unit}
             value={c.value.unit}
-            options={UNIT_OPTIONS.torque as { value: UnitCode; text: string }[]}
+            options={options.torqueUnits()}
             onChange={(unit) => put(i, { value: { ...c.value, unit } }, 'unit')}
           />
           <TextField
@@ -229,10 +210,7 @@ export function AfterForm() {
           <ChoiceField
             label={text.afterKind}
             value={a.kind}
-            options={(Object.keys(AFTER) as After['kind'][]).map((k) => ({
-              value: k,
-              text: AFTER[k],
-            }))}
+            options={options.afters()}
             onChange={(kind) => put(i, { kind }, 'kind')}
           />
           <FieldRow>

@@ -31,7 +31,10 @@ export function LineTab() {
           hint={text.lineHint}
         />
         {parsed?.problems.map((p) => (
-          <Problem key={`${p.at} ${p.message}`} text={text.lineUnread(p.message, p.at + 1)} />
+          <Problem
+            key={`${p.at} ${p.message}`}
+            text={text.lineUnread({ what: p.message, at: p.at + 1 })}
+          />
         ))}
         {parsed && parsed.line.stages.length > 0 ? (
           <Line strong>{printLine(parsed.line)}</Line>
@@ -46,7 +49,7 @@ export function LineTab() {
       {draft.stages.length > 0 ? (
         <Section title={text.lineSays}>
           <Line strong>{printLine(now.line)}</Line>
-          <Line>{text.lineUnsaid(now.unsaid.length)}</Line>
+          <Line>{text.lineUnsaid({ count: now.unsaid.length })}</Line>
         </Section>
       ) : null}
     </>

@@ -4,16 +4,19 @@ import { useSignedIn } from '@/data';
 import { BigButton, ChoiceField, FieldLabel, useInks } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { changed, freeId, withoutUnset, without } from '../lists';
-import { ACTION_OPTIONS } from '../options';
+import { options } from '../options';
 import { text } from '../text';
 import type { PutStage } from '../hooks/stageEdit';
 import { ValueFields } from './TargetFields';
 
-const PART_ACTIONS = ACTION_OPTIONS.flatMap((o) =>
-  ['handStart', 'runDown', 'torque', 'angle', 'loosen'].includes(o.value)
-    ? [{ value: o.value as Part['action'], text: o.text }]
-    : [],
-);
+const partActions = () =>
+  options
+    .actions()
+    .flatMap((o) =>
+      ['handStart', 'runDown', 'torque', 'angle', 'loosen'].includes(o.value)
+        ? [{ value: o.value as Part['action'], text: o.text }]
+        : [],
+    );
 
 /** Inner stages: all of them on one fastener before the next is touched. */
 export function PartsForm({ stage, place, put }: { stage: Stage; place: string; put: PutStage }) {
@@ -30,7 +33,7 @@ export function PartsForm({ stage, place, put }: { stage: Stage; place: string; 
           <ChoiceField
             label={`${i + 1}. ${text.action}`}
             value={part.action}
-            options={PART_ACTIONS}
+            options={partActions()}
             onChange={(action) =>
               set(
                 changed(parts, i, (p) => ({

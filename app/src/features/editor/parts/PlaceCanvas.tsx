@@ -99,7 +99,7 @@ export function PlaceCanvas({ draft, placing }: { draft: Sheet; placing: Placing
       <View
         ref={view}
         role="img"
-        aria-label={text.mapLabel(draft.pattern.positions.length)}
+        aria-label={text.mapLabel({ n: draft.pattern.positions.length })}
         onLayout={(e) =>
           setSize({
             width: Math.max(1, e.nativeEvent.layout.width),

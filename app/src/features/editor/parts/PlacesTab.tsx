@@ -79,7 +79,7 @@ function Tapping({ placing }: { placing: Placing }) {
   return (
     <>
       <View role="status">
-        <Line strong>{text.counted(tapped.length, draft.pattern.positions.length)}</Line>
+        <Line strong>{text.counted({ n: tapped.length, of: draft.pattern.positions.length })}</Line>
       </View>
       <FieldRow>
         <BigButton
@@ -129,7 +129,7 @@ function Selected({ placing }: { placing: Placing }) {
     }, 'tags');
   return (
     <View style={styles.selected}>
-      <FieldLabel>{text.chosen(selected.length)}</FieldLabel>
+      <FieldLabel>{text.chosen({ count: selected.length })}</FieldLabel>
       {place ? (
         <FieldRow>
           <NumberField
@@ -168,7 +168,7 @@ function Selected({ placing }: { placing: Placing }) {
       />
       <FieldRow>
         <BigButton
-          text={text.removePlaces(selected.length)}
+          text={text.removePlaces({ count: selected.length })}
           look="warn"
           size="desk"
           onPress={() => {
@@ -211,7 +211,7 @@ function Landmarks() {
       {(['left', 'right', 'top', 'bottom'] as const).map((side) => (
         <TextField
           key={side}
-          label={text.landmark(text.sides[side])}
+          label={text.landmark({ side: text.sides[side] })}
           value={words(side)}
           onChange={(t) => put(side, t)}
         />

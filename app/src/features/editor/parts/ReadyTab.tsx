@@ -92,7 +92,7 @@ function FindingLine({
     <View style={[styles.finding, { borderColor: inks.line }]}>
       <TouchableRipple
         role="button"
-        aria-label={`${words} ${text.goTo(text.tabs[tab])}`}
+        aria-label={`${words} ${text.goTo({ tab: text.tabs[tab] })}`}
         onPress={() => onTab(tab)}
         style={styles.press}
       >
@@ -196,7 +196,7 @@ function Approve({
         />
       ) : null}
       <BigButton
-        text={busy ? text.approving : text.approve(draft.revision)}
+        text={busy ? text.approving : text.approve({ r: draft.revision })}
         size="desk"
         onPress={() => void approve()}
         disabled={!isReady || busy}

@@ -2,7 +2,7 @@ import { DEFAULT_SEATED, DEFAULT_SETTLED, type Stage } from '@stennet/core/proce
 import { FieldRow, ChoiceField, NumberField, FlagsField } from '@/ui';
 import type { PutStage } from '../hooks/stageEdit';
 import { useEditor } from '../hooks/useEditor';
-import { LOOSEN_OPTIONS, REPEAT_OPTIONS } from '../options';
+import { options } from '../options';
 import { text } from '../text';
 
 interface FieldsProps {
@@ -19,7 +19,7 @@ export function LoosenFields({ stage, put, place }: FieldsProps) {
       <ChoiceField
         label={text.loosen}
         value={kind}
-        options={LOOSEN_OPTIONS}
+        options={options.loosens()}
         onChange={(k) => put({ loosen: k === 'degrees' ? { degrees: 180 } : k }, 'loosen')}
         problem={problem(`${place}.loosen`)}
       />
@@ -43,15 +43,17 @@ export function RepeatFields({ stage, put, place }: FieldsProps) {
     untilSettled: DEFAULT_SETTLED,
     untilSeated: DEFAULT_SEATED,
   };
-  const options = REPEAT_OPTIONS.filter((o) =>
-    stage.action === 'drawDown' ? o.value === 'untilSeated' : o.value !== 'untilSeated',
-  );
+  const choices = options
+    .repeats()
+    .filter((o) =>
+      stage.action === 'drawDown' ? o.value === 'untilSeated' : o.value !== 'untilSeated',
+    );
   return (
     <FieldRow>
       <ChoiceField
         label={text.repeat}
         value={repeat.kind}
-        options={options}
+        options={choices}
         onChange={(kind) =>
           put(
             {

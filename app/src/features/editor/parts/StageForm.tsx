@@ -5,7 +5,7 @@ import { useSignedIn } from '@/data';
 import { ChoiceField, Section, TextField } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { changed, withoutUnset } from '../lists';
-import { ACTION_OPTIONS, PURPOSE_OPTIONS } from '../options';
+import { options } from '../options';
 import { text } from '../text';
 import { PartsForm } from './PartsForm';
 import type { PutStage, StageList } from '../hooks/stageEdit';
@@ -49,7 +49,7 @@ export function StageForm({
   const autoName = (s: Stage): string =>
     s.target
       ? stageWords(s, format)
-      : (ACTION_OPTIONS.find((o) => o.value === s.action)?.text ?? '');
+      : (options.actions().find((o) => o.value === s.action)?.text ?? '');
   const put: PutStage = (over, key) =>
     change((d) => {
       const next = changed(d[list], at, (s) => {
@@ -89,11 +89,11 @@ export function StageForm({
     );
   };
   return (
-    <Section title={text.stageOf(at + 1, draft[list].length)}>
+    <Section title={text.stageOf({ n: at + 1, of: draft[list].length })}>
       <ChoiceField
         label={text.action}
         value={stage.action}
-        options={ACTION_OPTIONS}
+        options={options.actions()}
         onChange={become}
         problem={problem(place, true)}
       />
@@ -133,7 +133,7 @@ export function StageForm({
         <ChoiceField
           label={text.purpose}
           value={stage.purpose}
-          options={PURPOSE_OPTIONS}
+          options={options.purposes()}
           onChange={(purpose) => put({ purpose }, 'purpose')}
         />
       ) : null}

@@ -3,7 +3,7 @@ import { FlagsField, ChoiceField, FieldRow, TextField, BigButton } from '@/ui';
 import type { PutStage } from '../hooks/stageEdit';
 import { useEditor } from '../hooks/useEditor';
 import { withoutUnset } from '../lists';
-import { ORDER_OPTIONS } from '../options';
+import { options } from '../options';
 import { text } from '../text';
 import { NamesField } from './NamesField';
 
@@ -11,7 +11,7 @@ export function OnFields({ stage, put, place }: { stage: Stage; put: PutStage; p
   const { draft, problem } = useEditor();
   const tags = [...new Set(draft.pattern.positions.flatMap((p) => p.tags ?? []))];
   const known = ['all', ...(draft.groups.length > 1 ? draft.groups.map((g) => g.id) : []), ...tags];
-  const options = known.map((k) => ({
+  const choices = known.map((k) => ({
     value: k,
     text: k === 'all' ? text.onAll : draft.groups.find((g) => g.id === k)?.name || k,
   }));
@@ -33,7 +33,7 @@ export function OnFields({ stage, put, place }: { stage: Stage; put: PutStage; p
       <FlagsField
         label={text.on}
         values={stage.on.filter((n) => known.includes(n))}
-        options={options}
+        options={choices}
         onChange={flip}
         problem={problem(`${place}.on`)}
       />
@@ -78,10 +78,10 @@ export function OrderFields({
     : order.rule === 'listed' && order.labels
       ? 'tapped'
       : order.rule;
-  const options =
+  const choices =
     onTapOrder || value === 'tapped'
-      ? ORDER_OPTIONS
-      : ORDER_OPTIONS.filter((o) => o.value !== 'tapped');
+      ? options.orders()
+      : options.orders().filter((o) => o.value !== 'tapped');
   const choose = (rule: typeof value): void => {
     if (rule === 'tapped') onTapOrder?.();
     else
@@ -98,7 +98,7 @@ export function OrderFields({
       <ChoiceField
         label={text.order}
         value={value}
-        options={options}
+        options={choices}
         onChange={choose}
         problem={problem(`${place}.order`)}
       />

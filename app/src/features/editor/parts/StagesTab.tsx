@@ -68,7 +68,7 @@ export function StagesTab({ onTapOrder }: { onTapOrder: (stageId: string) => voi
                   key={s.id}
                   role={'radio' as never}
                   aria-checked={i === at}
-                  aria-label={`${text.stageOf(i + 1, stages.length)}: ${s.name || s.action}`}
+                  aria-label={`${text.stageOf({ n: i + 1, of: stages.length })}: ${s.name || s.action}`}
                   onPress={() => setChosen(i)}
                   {...pressedBySpace(() => setChosen(i))}
                   style={styles.slot}

@@ -4,7 +4,7 @@ import type { UnitCode } from '@stennet/core/quantity';
 import { ChoiceField, FieldRow, NumberField, TextField, FlagsField, BigButton } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { withoutUnset, changed, without } from '../lists';
-import { MEASURE_OPTIONS, UNIT_OPTIONS, CONSEQUENCE_OPTIONS } from '../options';
+import { options } from '../options';
 import { text } from '../text';
 import { CompoundForm } from './CompoundsForm';
 import { NamesField } from './NamesField';
@@ -39,7 +39,7 @@ export function MeasureFields({ step, place, put }: Props) {
       <ChoiceField
         label={text.measureKind}
         value={measure?.what ?? 'plain'}
-        options={[{ value: 'plain' as const, text: text.measurePlain }, ...MEASURE_OPTIONS]}
+        options={[{ value: 'plain' as const, text: text.measurePlain }, ...options.measures()]}
         onChange={begin}
         problem={problem(`${place}.measure`)}
       />
@@ -48,7 +48,7 @@ export function MeasureFields({ step, place, put }: Props) {
           <ChoiceField
             label={text.unit}
             value={measure.unit}
-            options={UNIT_OPTIONS.length as { value: 'mm' | '[in_i]'; text: string }[]}
+            options={options.lengthUnits()}
             onChange={(unit) => put({ measure: { ...measure, unit } }, 'measure unit')}
           />
           <FieldRow>
@@ -127,7 +127,7 @@ function LimitFields({ step, place, put }: Props) {
       <ChoiceField
         label={text.unit}
         value={unit}
-        options={UNIT_OPTIONS.length as { value: UnitCode; text: string }[]}
+        options={options.lengthUnits()}
         onChange={(u) =>
           set(
             withoutUnset({
@@ -192,7 +192,7 @@ export function AnswerFields({ step, place, put }: Props) {
           <ChoiceField
             label={text.then}
             value={a.then}
-            options={CONSEQUENCE_OPTIONS}
+            options={options.thens()}
             onChange={(then) =>
               set(
                 changed(answers, i, (x) => ({ ...x, then })),

@@ -2,7 +2,7 @@ import type { Step } from '@stennet/core/procedure';
 import { BigButton, ChoiceField, FieldRow, Section, TextField } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { changed, moved, withoutUnset, without } from '../lists';
-import { DUE_OPTIONS, FAILURE_OPTIONS, PHASE_OPTIONS, STEP_OPTIONS } from '../options';
+import { options } from '../options';
 import { text } from '../text';
 import { NamesField } from './NamesField';
 import {
@@ -22,7 +22,7 @@ export function StepForm({ step, at }: { step: Step; at: number }) {
       (d) => ({ ...d, steps: changed(d.steps, at, (s) => withoutUnset({ ...s, ...over })) }),
       `${place}.${key}`,
     );
-  const kindText = STEP_OPTIONS.find((o) => o.value === step.kind)?.text ?? step.kind;
+  const kindText = options.stepKinds().find((o) => o.value === step.kind)?.text ?? step.kind;
   return (
     <Section title={`${at + 1}. ${kindText}`}>
       <TextField
@@ -35,13 +35,13 @@ export function StepForm({ step, at }: { step: Step; at: number }) {
       <ChoiceField
         label={text.kind}
         value={step.kind}
-        options={STEP_OPTIONS}
+        options={options.stepKinds()}
         onChange={(kind) => put({ kind }, 'kind')}
       />
       <ChoiceField
         label={text.phase}
         value={step.phase}
-        options={PHASE_OPTIONS}
+        options={options.phases()}
         onChange={(phase) => put({ phase }, 'phase')}
       />
       <DueFields step={step} place={place} put={put} />
@@ -112,7 +112,7 @@ function DueFields({ step, place, put }: Props) {
       <ChoiceField
         label={text.due}
         value={due.when}
-        options={DUE_OPTIONS}
+        options={options.dues()}
         onChange={choose}
         problem={problem(`${place}.due`)}
       />
@@ -128,7 +128,7 @@ function DueFields({ step, place, put }: Props) {
         <ChoiceField
           label={text.dueFailure}
           value={due.failure}
-          options={FAILURE_OPTIONS}
+          options={options.failures()}
           onChange={(failure) => put({ due: { ...due, failure } }, 'failure')}
         />
       ) : null}

@@ -1,4 +1,4 @@
-import { READY_CHECKS, type Sheet, type Step } from '@stennet/core/procedure';
+import { readyChecks, type Sheet, type Step } from '@stennet/core/procedure';
 import { BigButton, ChoiceField, FieldRow, Line, NumberField, Section, TextField } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { changed, freeId, without } from '../lists';
@@ -9,7 +9,7 @@ import { StepForm } from './StepForm';
 export function StepsTab() {
   const { draft, change } = useEditor();
   const addReady = (id: string): void => {
-    const ready = READY_CHECKS.find((c) => c.id === id);
+    const ready = readyChecks().find((c) => c.id === id);
     if (ready) add(ready.step);
   };
   const add = (step: Omit<Step, 'id' | 'due'>): void =>
@@ -42,7 +42,7 @@ export function StepsTab() {
       <ChoiceField
         label={text.readyCheck}
         value={undefined}
-        options={READY_CHECKS.map((c) => ({ value: c.id, text: c.name }))}
+        options={readyChecks().map((c) => ({ value: c.id, text: c.name }))}
         onChange={addReady}
       />
       <Clocks />

@@ -2,7 +2,7 @@ import type { Stage, Target } from '@stennet/core/procedure';
 import type { UnitCode } from '@stennet/core/quantity';
 import { ChoiceField, FieldRow, NumberField } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
-import { UNIT_OPTIONS } from '../options';
+import { options } from '../options';
 import { text } from '../text';
 import type { PutStage } from '../hooks/stageEdit';
 
@@ -98,7 +98,7 @@ export function ValueFields({ value, unit: preferred, label, problem, onChange }
           label={text.unit}
           value={unit}
           options={
-            (isTorque ? UNIT_OPTIONS.torque : UNIT_OPTIONS.length) as {
+            (isTorque ? options.torqueUnits() : options.lengthUnits()) as {
               value: UnitCode;
               text: string;
             }[]

@@ -25,7 +25,7 @@ export function ByVin({
   const found = useVehicle(typed.toUpperCase(), isGood);
   if (!isGood) {
     return verdict.why === 'length' ? (
-      <Notice title={text.vinLength(typed.length)} text={text.vinLengthText} look="warn" />
+      <Notice title={text.vinLength({ n: typed.length })} text={text.vinLengthText} look="warn" />
     ) : (
       <Notice title={text.vinLetters} text={text.vinLettersText} look="warn" />
     );
@@ -42,11 +42,15 @@ export function ByVin({
   return (
     <>
       <Notice
-        title={text.vinFound(`${vehicle.maker} ${vehicle.model}`, vehicle.engine, vehicle.plate)}
+        title={text.vinFound({
+          vehicle: `${vehicle.maker} ${vehicle.model}`,
+          engine: vehicle.engine,
+          plate: vehicle.plate,
+        })}
         {...(note ? { text: note } : {})}
       />
       <BigButton
-        text={text.vinShow(vehicle.engine)}
+        text={text.vinShow({ engine: vehicle.engine })}
         look="plain"
         size="desk"
         onPress={() => onFilter({ maker: vehicle.maker, engine: vehicle.engine })}

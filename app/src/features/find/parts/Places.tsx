@@ -29,7 +29,7 @@ export function Places({
           <BigButton
             key={name}
             text={level === 'kind' ? jointKindText(name) : name}
-            hint={text.sheets(n)}
+            hint={text.sheets({ count: n })}
             look="plain"
             size="desk"
             onPress={() => onFilter({ ...filter, [level]: name })}
@@ -58,7 +58,7 @@ export function Narrowed({
         <BigButton
           key={key}
           text={`✕ ${key === 'kind' ? jointKindText(name) : name}`}
-          label={text.clear(name)}
+          label={text.clear({ what: name })}
           look="quiet"
           size="desk"
           onPress={() => onFilter(without(filter, key))}

@@ -26,13 +26,13 @@ function Drawn({ brief }: { brief: SheetBrief }) {
     brief.oneTimeUse ? text.once : '',
     ...brief.compounds,
     brief.conflicts > 0 ? text.conflict : '',
-    brief.hardware ? text.kit(brief.hardware) : '',
+    brief.hardware ? text.kit({ maker: brief.hardware }) : '',
   ].filter(Boolean);
   const isOld = brief.status !== 'approved';
   return (
     <Link
       href={`/sheets/${brief.sheet}/${brief.revision}`}
-      aria-label={text.open(`${brief.title}, ${text.rev(brief.revision)}`)}
+      aria-label={text.open({ title: `${brief.title}, ${text.rev({ r: brief.revision })}` })}
       style={styles.link}
     >
       <Card {...(isOld ? { edge: 'warn' as const } : {})}>
@@ -42,7 +42,7 @@ function Drawn({ brief }: { brief: SheetBrief }) {
           </Text>
           <Text
             style={{ fontSize: 15, fontWeight: '700', color: isOld ? inks.warnText : inks.inkSoft }}
-          >{`${text.rev(brief.revision)}${isOld ? `, ${text.status[brief.status]}` : ''}`}</Text>
+          >{`${text.rev({ r: brief.revision })}${isOld ? `, ${text.status[brief.status]}` : ''}`}</Text>
         </View>
         <Text
           style={{ fontSize: 15, color: inks.inkSoft }}

@@ -29,14 +29,18 @@ function VehicleCard({ due }: { due: readonly Due[] }) {
         aria-level={3}
         style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}
       >
-        {text.head(vehicle.plate, `${vehicle.maker} ${vehicle.model}`, customer)}
+        {text.head({
+          plate: vehicle.plate,
+          vehicle: `${vehicle.maker} ${vehicle.model}`,
+          customer,
+        })}
       </Text>
-      <Line>{`${jointName} · ${text.usual(format.number(kmPerDay, 0))}`}</Line>
+      <Line>{`${jointName} · ${text.usual({ km: format.number(kmPerDay, 0) })}`}</Line>
       <Link
         href={`/orders/${first.order}`}
         style={[styles.link, { color: inks.brand, fontFamily: FONT }]}
       >
-        {text.openOrder(number)}
+        {text.openOrder({ number })}
       </Link>
       {due.map((f) => (
         <Row key={f.id} followUp={f} />

@@ -66,7 +66,7 @@ export function MonthView({ due }: { due: readonly Due[] }) {
       </Card>
       {chosen ? (
         <>
-          <Heading>{text.onDay(format.day(chosen))}</Heading>
+          <Heading>{text.onDay({ day: format.day(chosen) })}</Heading>
           <DueList due={due.filter((f) => f.dueOn === chosen)} />
         </>
       ) : null}
@@ -114,7 +114,7 @@ function Day({
     <View style={[styles.cell, on && { borderColor: inks.brand, borderWidth: 2, borderRadius: 8 }]}>
       <TouchableRipple
         role="button"
-        aria-label={text.dayHas(format.day(day), count)}
+        aria-label={text.dayHas({ day: format.day(day), count })}
         aria-pressed={on}
         onPress={() => onPress(day)}
         style={styles.press}

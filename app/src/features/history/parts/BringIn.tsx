@@ -27,7 +27,7 @@ export function BringIn() {
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
       {taken ? (
         <View role="status">
-          <Line strong>{text.taken(taken.taken)}</Line>
+          <Line strong>{text.taken({ count: taken.taken })}</Line>
           {taken.records.map((r) => (
             <ForeignRow key={r.run} of={r} under={`${r.from}${text.kept[r.kept]}`} />
           ))}

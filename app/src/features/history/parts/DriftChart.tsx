@@ -24,9 +24,9 @@ export function DriftChart({ lines }: { lines: readonly HistoryLine[] }) {
   return (
     <Section title={text.drift}>
       <ChartFrame
-        label={text.driftLabel(
-          points.map((p) => `${p.day} ${format.number(p.percent, 1)} %`).join(', '),
-        )}
+        label={text.driftLabel({
+          points: points.map((p) => `${p.day} ${format.number(p.percent, 1)} %`).join(', '),
+        })}
       >
         {(width) => (
           <LineChart

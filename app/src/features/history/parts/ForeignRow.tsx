@@ -12,7 +12,7 @@ export function ForeignRow({
   under: string;
 }) {
   const router = useRouter();
-  const title = text.foreignTitle(number, joint);
+  const title = text.foreignTitle({ number, joint });
   return (
     <View style={{ gap: 8, marginTop: 8 }}>
       <View>

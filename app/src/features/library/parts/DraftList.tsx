@@ -7,7 +7,7 @@ import { asAppError, useSignedIn } from '@/data';
 import { approveDrafts } from '@/data/orders';
 import { now } from '@/platform/clock';
 import { BigButton, Line, Notice, Section, useInks } from '@/ui';
-import { text } from '../text';
+import { readiness, text } from '../text';
 
 /** So many are approved in one go; the rest follow. */
 const AT_ONCE = 100;
@@ -32,15 +32,21 @@ export function DraftList({ library }: { library: Library }) {
 function DraftCard({ draft }: { draft: DraftBrief }) {
   const inks = useInks();
   const { format } = useSignedIn();
-  const title = text.draftTitle(draft.title);
+  const title = draft.title || text.draftUntitled;
   return (
     <View role="listitem" style={[styles.card, { borderColor: inks.line }]}>
-      <Link href={`/drafts/${draft.sheet}`} aria-label={text.open(title)} style={styles.link}>
+      <Link
+        href={`/drafts/${draft.sheet}`}
+        aria-label={text.open({ t: title })}
+        style={styles.link}
+      >
         <View style={styles.inner}>
           <Line strong>{title}</Line>
-          <Line>{text.draftSub(`${draft.maker} ${draft.engine}`, draft.revision)}</Line>
-          <Line>{`${text.draftBy(draft.editor.name, format.ago(new Date(draft.editedAt), now()))}${draft.imported ? `, ${text.imported}` : ''}`}</Line>
-          <Line strong={draft.errors === 0}>{text.state(draft.errors, draft.warnings)}</Line>
+          <Line>
+            {text.draftSub({ where: `${draft.maker} ${draft.engine}`, revision: draft.revision })}
+          </Line>
+          <Line>{`${text.draftBy({ name: draft.editor.name, ago: format.ago(new Date(draft.editedAt), now()) })}${draft.imported ? `, ${text.imported}` : ''}`}</Line>
+          <Line strong={draft.errors === 0}>{readiness(draft)}</Line>
         </View>
       </Link>
     </View>
@@ -85,7 +91,11 @@ function ApproveAll({ library }: { library: Library }) {
       <Line>{text.approveAllHelp}</Line>
       {problem ? <Notice title={problem} look="warn" alert /> : null}
       <BigButton
-        text={done === null ? text.approveAll(ready.length) : text.approving(done, ready.length)}
+        text={
+          done === null
+            ? text.approveAll({ count: ready.length })
+            : text.approving({ done, of: ready.length })
+        }
         look="plain"
         size="desk"
         disabled={done !== null}

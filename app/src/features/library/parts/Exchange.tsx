@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { ProgressBar } from 'react-native-paper';
 import { isAllowed, routes } from '@stennet/core/contract';
 import type { ImportLine } from '@stennet/core/contract/work';
-import { AppError, catalogue, type ErrorCode } from '@stennet/core/errors';
+import { AppError, isErrorCode } from '@stennet/core/errors';
 import { asAppError, useSignedIn } from '@/data';
 import { refreshLibrary } from '@/data/refresh';
 import { importFile, type ImportProgress } from '@/data/importFile';
@@ -73,7 +73,9 @@ function Import() {
       {stand.at === 'failed' ? (
         <Notice title={stand.error.message} text={stand.error.fix} look="warn" alert />
       ) : null}
-      {stand.at === 'done' ? <Notice title={text.brought(stand.count)} text={text.arrive} /> : null}
+      {stand.at === 'done' ? (
+        <Notice title={text.brought({ count: stand.count })} text={text.arrive} />
+      ) : null}
       <Line>{text.chooseHelp}</Line>
       <BigButton text={text.choose} look="plain" size="desk" onPress={() => void choose()} />
     </>
@@ -81,8 +83,8 @@ function Import() {
 }
 
 function refused({ error }: ImportLine): AppError {
-  return error && error.code in catalogue
-    ? new AppError(error.code as ErrorCode, error.params)
+  return error && isErrorCode(error.code)
+    ? new AppError(error.code, error.params)
     : new AppError('INTERNAL');
 }
 
@@ -91,10 +93,14 @@ function Busy({ stand }: { stand: Extract<Stand, { at: 'busy' }> }) {
   const { progress, file, mode } = stand;
   return (
     <View role="status">
-      <Line strong>{mode === 'look' ? text.reading(file.name) : text.writing(file.name)}</Line>
+      <Line strong>
+        {mode === 'look' ? text.reading({ name: file.name }) : text.writing({ name: file.name })}
+      </Line>
       <ProgressBar progress={progress.sent} color={inks.brand} aria-hidden />
       <Line>
-        {progress.line ? text.read(progress.line.read) : text.sent(Math.round(progress.sent * 100))}
+        {progress.line
+          ? text.read({ count: progress.line.read })
+          : text.sent({ percent: Math.round(progress.sent * 100) })}
       </Line>
     </View>
   );
@@ -115,7 +121,7 @@ function Looked({
   return (
     <View style={{ gap: 10 }}>
       <View role="status">
-        <Line strong>{text.found(file.name)}</Line>
+        <Line strong>{text.found({ name: file.name })}</Line>
         {(['new', 'changed', 'same'] as const).map((k) =>
           line[k] > 0 ? <Line key={k}>{`${line[k]} ${text.counts[k]}`}</Line> : null,
         )}
@@ -125,16 +131,20 @@ function Looked({
       </View>
       {line.refused.slice(0, 12).map((r) => (
         <View key={`${r.place} ${r.sheet}`}>
-          <Line strong>{text.refusedLine(r.place, r.sheet)}</Line>
+          <Line strong>{[r.place, r.sheet].filter(Boolean).join(', ')}</Line>
           <Line>{r.message}</Line>
         </View>
       ))}
-      {line.refusedCount > 12 ? <Line>{text.refusedMore(line.refusedCount - 12)}</Line> : null}
+      {line.refusedCount > 12 ? (
+        <Line>{text.refusedMore({ n: line.refusedCount - 12 })}</Line>
+      ) : null}
       {count > 0 ? <Line>{text.arrive}</Line> : <Line>{text.nothing}</Line>}
       {count > 0 ? (
         <BigButton
           text={
-            line.refusedCount > 0 ? text.bringWithout(count, line.refusedCount) : text.bring(count)
+            line.refusedCount > 0
+              ? text.bringWithout({ n: count, left: line.refusedCount })
+              : text.bring({ count })
           }
           size="desk"
           onPress={() => onWrite(line.refusedCount > 0)}

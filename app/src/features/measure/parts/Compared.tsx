@@ -26,7 +26,7 @@ export function Compared({ joints }: { joints: readonly Joint[] }) {
       verdict: judged.found.find((f) => f.what === v.row)?.verdict ?? null,
     }));
     return (
-      <Section key={s.key} title={text.compared(s.title)}>
+      <Section key={s.key} title={text.compared({ what: s.title })}>
         <Drawn kind="wear" rows={rows} limits={{}} current={-1} />
         <Result what="wear" judged={judged} unit="mm" format={format} />
         {s.values.length < 6 ? <Line>{text.comparedFew}</Line> : null}

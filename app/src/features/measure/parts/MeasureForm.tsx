@@ -25,8 +25,8 @@ import {
   type Put,
 } from '@/ui/measuring/measuring';
 import { Result } from '@/ui/measuring/Result';
-import { KIND_TEXT, text as measuringText } from '@/ui/measuring/text';
-import { text } from '../text';
+import { text as measuringText } from '@/ui/measuring/text';
+import { cheaper, text } from '../text';
 
 type Then = NonNullable<EntryOf<'measurement'>['then']>;
 
@@ -95,13 +95,13 @@ export function MeasureForm({ order }: { order: string }) {
       <ChoiceField
         label={text.what}
         value={form.what ?? undefined}
-        options={MEASURE_KINDS.map((k) => ({ value: k, text: KIND_TEXT[k].title }))}
+        options={MEASURE_KINDS.map((k) => ({ value: k, text: measuringText.kinds[k].title }))}
         onChange={begin}
       />
       {form.what && measured ? (
         <View style={isWide ? styles.wide : styles.phone}>
           <View style={isWide ? styles.half : styles.phone}>
-            <Line>{KIND_TEXT[form.what].say}</Line>
+            <Line>{measuringText.kinds[form.what].say}</Line>
             <TextField
               label={text.of}
               value={form.of}
@@ -211,9 +211,7 @@ function Prices({ form, put }: { form: Form; put: Put }) {
         />
       </FieldRow>
       {typeof mend === 'number' && typeof replace === 'number' ? (
-        <Line strong>
-          {text.cheaper(format.price(mend), format.price(replace), mend <= replace)}
-        </Line>
+        <Line strong>{cheaper({ mend, replace }, format)}</Line>
       ) : null}
     </>
   );

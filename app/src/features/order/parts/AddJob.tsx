@@ -84,7 +84,7 @@ function Joints({ order, kind, onDone }: { order: Order; kind: JobKind; onDone: 
       {choices.length > 0 ? <Line strong>{text.jobSheets}</Line> : null}
       {choices.map((c) =>
         c.sheets.length === 0 ? (
-          <Line key={c.kind}>{text.noSheet(jointKindText(c.kind), engine)}</Line>
+          <Line key={c.kind}>{text.noSheet({ kind: jointKindText(c.kind), engine })}</Line>
         ) : (
           <ChoiceField
             key={c.kind}
@@ -93,7 +93,7 @@ function Joints({ order, kind, onDone }: { order: Order; kind: JobKind; onDone: 
             options={[
               ...c.sheets.map((s) => ({
                 value: keyOf(s),
-                text: text.takeSheet(s.title, s.revision),
+                text: text.takeSheet({ title: s.title, revision: s.revision }),
               })),
               { value: NONE, text: text.leaveOut },
             ]}

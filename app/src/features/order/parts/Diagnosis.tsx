@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { SYMPTOMS } from '@stennet/core/order';
+import { symptoms } from '@stennet/core/order';
 import { ofKind, useKeptForm, type ShownEntry } from '@/data';
 import { BigButton, ChoiceField, Line, Notice, Section, TextField } from '@/ui';
 import { useSave } from '../hooks/useSave';
@@ -72,7 +72,7 @@ function Form({
   onClose: () => void;
 }) {
   const { problem, save } = useSave();
-  const known = SYMPTOMS.find((s) => s.says === form.symptom);
+  const known = symptoms().find((s) => s.says === form.symptom);
   const [own, setOwn] = useState(form.symptom !== '' && !known);
   const ready = form.symptom.trim() && form.looked.trim() && form.found.trim();
   return (
@@ -82,7 +82,7 @@ function Form({
         label={text.symptom}
         value={own ? 'own' : form.symptom}
         options={[
-          ...SYMPTOMS.map((s) => ({ value: s.says, text: s.says })),
+          ...symptoms().map((s) => ({ value: s.says, text: s.says })),
           { value: 'own', text: text.otherSymptom },
         ]}
         onChange={(symptom) => {

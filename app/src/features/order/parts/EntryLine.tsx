@@ -19,7 +19,9 @@ export function EntryLine({
   const inks = useInks();
   const { format } = useSignedIn();
   const { waiting } = entry;
-  const by = waiting ? text.notSent : text.entryBy(entry.by, format.dateTime(new Date(entry.at)));
+  const by = waiting
+    ? text.notSent
+    : text.entryBy({ by: entry.by, at: format.dateTime(new Date(entry.at)) });
   return (
     <View style={[styles.entry, { borderTopColor: inks.line }]}>
       {children}

@@ -1,3 +1,4 @@
+import { text as aroundText } from '@/ui/around/text';
 import { useRouter } from 'expo-router';
 import type { Order } from '@stennet/core/contract';
 import { jointPlaces, putIns } from '@stennet/core/order';
@@ -48,7 +49,9 @@ export function JobCard({
           }
         />
       ))}
-      {byRuns.length > 0 ? <Notice title={text.stillIn(byRuns.join(', '))} look="warn" /> : null}
+      {byRuns.length > 0 ? (
+        <Notice title={aroundText.stillIn({ what: byRuns.join(', ') })} look="warn" />
+      ) : null}
       {problem ? <Notice title={problem} look="warn" alert /> : null}
       {mayWrite ? <Line>{text.onTheWay}</Line> : null}
       <AroundJob

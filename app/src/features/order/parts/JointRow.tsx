@@ -39,15 +39,15 @@ export function JointRow({
             fontWeight: '700',
           }}
         >
-          {text.place[place]}
+          {text.places[place]}
         </Text>
       </View>
       <Text style={{ fontSize: 16, color: inks.inkSoft }}>
-        {text.sheet(joint.sheetTitle, joint.revision)}
+        {text.sheet({ title: joint.sheetTitle, revision: joint.revision })}
       </Text>
       {joint.runs.length === 0 ? (
         <Text style={{ fontSize: 16, color: inks.inkSoft }}>
-          {place === 'later' ? text.after(before) : text.notStarted}
+          {place === 'later' ? text.after({ joint: before.toLowerCase() }) : text.notStarted}
         </Text>
       ) : null}
       {joint.runs.map((run) => (
@@ -67,12 +67,16 @@ function RunLine({ joint, run, mayWrite }: { joint: Joint; run: RunBrief; mayWri
   const isOpen = run.state !== 'finished';
   const isApart = run.part === TAKE_APART;
   const standing = !isOpen
-    ? (isApart ? text.apartAt : text.finished)(
-        format.dateTime(new Date(run.lastAt)),
-        run.holderPerson,
-      )
+    ? (isApart ? text.apartAt : text.finished)({
+        at: format.dateTime(new Date(run.lastAt)),
+        person: run.holderPerson,
+      })
     : run.standing.stageName
-      ? text.running(run.standing.stageName, run.standing.done, run.standing.of)
+      ? text.running({
+          stage: run.standing.stageName,
+          done: run.standing.done,
+          of: run.standing.of,
+        })
       : text.ready;
   const isMine = run.holderDevice === deviceId() && mayWrite;
   return (
@@ -81,11 +85,11 @@ function RunLine({ joint, run, mayWrite }: { joint: Joint; run: RunBrief; mayWri
         {joint.runs.length > 1 || name !== joint.name ? `${name}: ${standing}` : standing}
       </Text>
       {run.standing.asksLead > 0 ? (
-        <Line strong>{text.waitsLead(run.standing.asksLead)}</Line>
+        <Line strong>{text.waitsLead({ count: run.standing.asksLead })}</Line>
       ) : null}
       {run.standing.asksLead > 0 && me.role === 'lead' ? (
         <BigButton
-          text={text.decide(name)}
+          text={text.decide({ name })}
           size="desk"
           onPress={() => router.navigate(`/runs/${run.id}`)}
         />
@@ -95,12 +99,14 @@ function RunLine({ joint, run, mayWrite }: { joint: Joint; run: RunBrief; mayWri
       ))}
       {run.standing.bags.length > 0 ? (
         <Line>
-          {run.standing.bags.map((b) => text.bag(b.bag, b.fasteners.join(', '))).join(' ')}
+          {run.standing.bags
+            .map((b) => text.bag({ bag: b.bag, fasteners: b.fasteners.join(', ') }))
+            .join(' ')}
         </Line>
       ) : null}
       {isOpen ? (
         <BigButton
-          text={isMine ? text.carryOn(name) : text.watch}
+          text={isMine ? text.carryOn({ joint: name.toLowerCase() }) : text.watch}
           size="desk"
           onPress={() => router.navigate(`/runs/${run.id}`)}
         />
@@ -147,18 +153,22 @@ function Begin({ joint, place }: { joint: Joint; place: JointPlace }) {
     <>
       {toTakeApart === undefined ? null : (
         <BigButton
-          text={text.takeApart(runName(joint, { part: PROCEDURE, instance: toTakeApart }))}
+          text={text.takeApart({
+            joint: runName(joint, { part: PROCEDURE, instance: toTakeApart }).toLowerCase(),
+          })}
           look={place === 'later' ? 'plain' : 'main'}
           size="desk"
           onPress={go(TAKE_APART, toTakeApart)}
         />
       )}
       {toTighten?.crankDeg === undefined ? null : (
-        <Line strong>{text.crank(`${toTighten.crankDeg}°`)}</Line>
+        <Line strong>{text.crank({ deg: `${toTighten.crankDeg}°` })}</Line>
       )}
       {toTighten ? (
         <BigButton
-          text={text.tighten(runName(joint, { part: PROCEDURE, instance: toTighten.instance }))}
+          text={text.tighten({
+            joint: runName(joint, { part: PROCEDURE, instance: toTighten.instance }).toLowerCase(),
+          })}
           look={toTakeApart === undefined ? look : 'quiet'}
           size="desk"
           onPress={go(PROCEDURE, toTighten.instance)}

@@ -70,9 +70,9 @@ function Compared({ kit, needs }: { kit: KitEntry; needs: readonly PricedNeed[] 
       <Line strong>{`${kit.name}${kit.taken ? ` · ${text.kitTaken}` : ''}`}</Line>
       {lacks.length > 0 ? (
         <Notice
-          title={text.kitLacks(
-            lacks.map((n) => (n.count > 1 ? `${n.count} × ${n.what}` : n.what)).join(', '),
-          )}
+          title={text.kitLacks({
+            what: lacks.map((n) => (n.count > 1 ? `${n.count} × ${n.what}` : n.what)).join(', '),
+          })}
           look="warn"
         />
       ) : (
@@ -81,7 +81,7 @@ function Compared({ kit, needs }: { kit: KitEntry; needs: readonly PricedNeed[] 
       <Line>
         {withKitCents === null || separateCents === null
           ? text.kitOpen
-          : text.kitSum(format.price(withKitCents), format.price(separateCents))}
+          : text.kitSum({ kit: format.price(withKitCents), separate: format.price(separateCents) })}
       </Line>
     </>
   );

@@ -90,14 +90,14 @@ function PartsLink({ order, entries }: { order: Order; entries: readonly ShownEn
   return (
     <View style={styles.links}>
       <BigButton
-        text={text.partsLink(open)}
+        text={text.partsLink({ count: open })}
         look="plain"
         size="desk"
         grow
         onPress={() => router.navigate(`/orders/${order.id}/parts`)}
       />
       <BigButton
-        text={text.measure(measured)}
+        text={text.measure({ count: measured })}
         look="plain"
         size="desk"
         grow
@@ -133,7 +133,7 @@ function Facts({ order, mayWrite }: { order: Order; mayWrite: boolean }) {
         </View>
       ))}
       <BigButton
-        text={text.find(vehicle.engine)}
+        text={text.find({ engine: vehicle.engine })}
         look="quiet"
         size="desk"
         onPress={() =>

@@ -44,7 +44,7 @@ export function Check({
   const wrong = group
     ? wrongPart(group, count, seen)
     : seen.count !== undefined && seen.count < count
-      ? [{ by: 'count', text: text.tooFew(seen.count, count) }]
+      ? [{ by: 'count', text: text.tooFew({ n: seen.count, of: count }) }]
       : [];
   // What the sheet does not give cannot be compared: said, instead of a match that nobody checked.
   const unknown = !group || (seen.lengthMm !== undefined && group.lengthMm === undefined);

@@ -11,7 +11,7 @@ import { useSignedIn, type ShownEntry } from '@/data';
 import { BigButton, Chip, FieldRow, FONT, Line, Notice, TextField, useInks } from '@/ui';
 import { JointMapView } from '@/ui/work';
 import { useSave } from '../hooks/useSave';
-import { PART_STATE_TEXT, text } from '../text';
+import { text } from '../text';
 import { EntryLine } from './EntryLine';
 import { type Part, styles, Check, Plain } from './PartCheck';
 
@@ -48,7 +48,7 @@ export function PartRow({ order, line, shown, sheet, mayWrite }: Props) {
     <>
       <Line
         strong
-      >{`${text.count(need.count, need.what)}${line.jointName ? ` · ${line.jointName}` : ''}`}</Line>
+      >{`${text.count({ n: need.count, what: need.what })}${line.jointName ? ` · ${line.jointName}` : ''}`}</Line>
       {need.why ? <Line>{need.why}</Line> : null}
       {problem ? <Notice title={problem} look="warn" alert /> : null}
       {sheet && need.reuse === 'reuse-in-place' ? (
@@ -123,7 +123,7 @@ function HoleMap({ sheet, group }: { sheet: Sheet; group: string }) {
         sheet={sheet}
         marks={seatMarks(sheet, initialState(sheet).progress, null)}
         numbers={numbers}
-        label={text.holeMap(own.map((s) => s.id).join(', '))}
+        label={text.holeMap({ labels: own.map((s) => s.id).join(', ') })}
       />
     </View>
   );
@@ -141,14 +141,14 @@ function States({
   mayWrite: boolean;
   onPut: (state: PartState) => void;
 }) {
-  if (!mayWrite) return <Line strong>{PART_STATE_TEXT[body?.state ?? 'needed']}</Line>;
+  if (!mayWrite) return <Line strong>{text.partStates[body?.state ?? 'needed']}</Line>;
   return (
     <View style={styles.states} role="radiogroup" aria-label={`${text.partState}: ${name}`}>
       {PART_STATES.map((s) => (
         <Chip
           key={s}
           role="radio"
-          text={PART_STATE_TEXT[s]}
+          text={text.partStates[s]}
           on={body?.state === s}
           onPress={() => onPut(s)}
         />
@@ -181,7 +181,7 @@ function From({ body }: { body: Part }) {
             textDecorationLine: 'underline',
           }}
         >
-          {text.lotUsed(body.lot)}
+          {text.lotUsed({ lot: body.lot })}
         </Link>
       ) : null}
     </>

@@ -45,7 +45,7 @@ export function People({ order, entries, mayWrite }: Props) {
           {free.map((p) => (
             <BigButton
               key={p.id}
-              text={text.assign(p.name)}
+              text={text.assign({ name: p.name })}
               look="quiet"
               size="desk"
               disabled={!doing.trim()}

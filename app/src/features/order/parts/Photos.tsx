@@ -69,7 +69,11 @@ function Picture({ entry }: { entry: ReturnType<typeof ofKind<'photo'>>[number] 
   return (
     <Image
       source={{ uri }}
-      accessibilityLabel={text.photoAlt(entry.body.of, entry.by)}
+      accessibilityLabel={
+        entry.by
+          ? text.photoAltBy({ of: entry.body.of, by: entry.by })
+          : text.photoAlt({ of: entry.body.of })
+      }
       style={styles.photo}
       resizeMode="contain"
     />

@@ -38,7 +38,9 @@ export function Scope({
   if (!isOpen)
     return (
       <BigButton
-        text={chosen.length < all.length ? text.scopeOnly(chosen.join(', ')) : text.scopeAll}
+        text={
+          chosen.length < all.length ? text.scopeOnly({ labels: chosen.join(', ') }) : text.scopeAll
+        }
         look="quiet"
         size="desk"
         onPress={() => setOpen(true)}

@@ -57,7 +57,7 @@ export function StateBar({
       {mayWrite ? (
         <View style={styles.row}>
           {stepsFrom(order.state).map((s) => (
-            <BigButton key={s} text={text.step[s]} look="quiet" size="desk" grow onPress={go(s)} />
+            <BigButton key={s} text={text.steps[s]} look="quiet" size="desk" grow onPress={go(s)} />
           ))}
         </View>
       ) : null}

@@ -37,7 +37,7 @@ export function AngleHelp({ sheet }: { sheet: Sheet }) {
         const count = flats(deg);
         return (
           <Line key={deg} strong>
-            {`${n === null ? text.noRoom(format.angle(deg)) : text.swing(format.angle(deg), n, `${format.number(Math.min(usableDeg, deg))}°`)} · ${text.flats(format.number(count.flats, 2), format.number(count.points12, 2))}`}
+            {`${n === null ? text.noRoom({ angle: format.angle(deg) }) : text.swing({ angle: format.angle(deg), count: n, each: `${format.number(Math.min(usableDeg, deg))}°` })} · ${text.flats({ flats: format.number(count.flats, 2), points: format.number(count.points12, 2) })}`}
           </Line>
         );
       })}

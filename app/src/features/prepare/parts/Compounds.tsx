@@ -52,7 +52,7 @@ function OfGroup({ data, entries, group }: Props & { group: Group }) {
           <CompoundsView group={group} />
         </>
       ) : (
-        <Line strong>{text.nothing(group.name)}</Line>
+        <Line strong>{text.nothing({ group: group.name })}</Line>
       )}
       {problem ? <Notice title={text.cannotKeep} look="warn" alert /> : null}
       {open || chosen ? (
@@ -66,7 +66,7 @@ function OfGroup({ data, entries, group }: Props & { group: Group }) {
           />
           {chosen ? (
             <BigButton
-              text={text.asPublished(FRICTION_TEXT[group.frictionCondition])}
+              text={text.asPublished({ condition: FRICTION_TEXT[group.frictionCondition] })}
               look="quiet"
               size="desk"
               onPress={() => choose(group.frictionCondition)}

@@ -36,16 +36,20 @@ export function LayOut({
       .filter((p) => p.key.startsWith('part:'))
       .map((p) =>
         p.need === 'consider'
-          ? text.consider(p.what, p.why)
-          : `${text.part(p.count, p.what)}${state(p)}`,
+          ? p.why
+            ? text.considerWhy({ what: p.what, why: p.why })
+            : text.consider({ what: p.what })
+          : `${text.part({ n: p.count, what: p.what })}${state(p)}`,
       ),
     ...parts
       .filter((p) => p.need === 'reuse')
-      .map((p) => `${text.part(p.count, p.what)}. ${p.why}`),
-    sheet.holding?.loosening ? text.holdLoosening(sheet.holding.loosening) : '',
-    !isApart && sheet.holding?.tightening ? text.holdTightening(sheet.holding.tightening) : '',
+      .map((p) => `${text.part({ n: p.count, what: p.what })}. ${p.why}`),
+    sheet.holding?.loosening ? text.holdLoosening({ how: sheet.holding.loosening }) : '',
+    !isApart && sheet.holding?.tightening
+      ? text.holdTightening({ how: sheet.holding.tightening })
+      : '',
     ...shopLines(sheet, tools.data ? inUse(tools.data) : [], format),
-    ...sockets(sheet).map((s) => text.socket(s.socket, s.count)),
+    ...sockets(sheet).map((s) => text.socket({ socket: s.socket, n: s.count })),
     ...inOrderMet(sheet).map((s) => s.text),
   ].filter(Boolean);
   return (
@@ -70,8 +74,8 @@ function shopLines(sheet: Sheet, tools: readonly ListedTool[], format: Formatter
     )
       return [];
     return t.kind === 'crankLock'
-      ? [text.shopLock(t.name, text.holds[t.holds])]
-      : [text.shopDrawing(t.name, format.quantity(t.ceiling).text)];
+      ? [text.shopLock({ name: t.name, holds: text.holds[t.holds] })]
+      : [text.shopDrawing({ name: t.name, most: format.quantity(t.ceiling).text })];
   });
 }
 

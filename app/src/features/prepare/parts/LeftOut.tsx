@@ -21,7 +21,7 @@ export function LeftOut({ sheet, seats, answers, onAnswer }: Props) {
   if (seats.length === 0) return null;
   return (
     <Card edge="warn">
-      <Heading>{text.outTitle(seats.length)}</Heading>
+      <Heading>{text.outTitle({ count: seats.length })}</Heading>
       <Line>{text.outText}</Line>
       {seats.map((seat) => {
         const name = fastenerName(sheet, `${seat}/1`);

@@ -4,7 +4,7 @@ import type { EntryOf } from '@stennet/core/order';
 import { isWrongPart, partsOf, type PartNeed } from '@stennet/core/prepare';
 import type { Sheet } from '@stennet/core/procedure';
 import { ofKind, saveEntry, type ShownEntry } from '@/data';
-import { BigButton, Card, Heading, Line, Notice } from '@/ui';
+import { BigButton, Card, Heading, Line, Notice, Why } from '@/ui';
 import { text } from '../text';
 
 /** Groups whose fasteners are used once. */
@@ -40,7 +40,7 @@ function One({ data, job, entries, left, onLeave, need }: Props & { need: PartNe
   if (isHere(part, data.sheet)) {
     return (
       <Card>
-        <Line strong>{text.newHere(need.count, need.what, part?.body.lot ?? '')}</Line>
+        <Line strong>{newHere(need.count, part?.body.lot)}</Line>
         <Line>{need.why}</Line>
       </Card>
     );
@@ -65,14 +65,17 @@ function One({ data, job, entries, left, onLeave, need }: Props & { need: PartNe
   };
   return (
     <Card edge="warn">
-      <Heading>{text.newTitle(need.count, need.what)}</Heading>
+      <Heading>{text.newTitle({ n: need.count, what: need.what })}</Heading>
       <Line>{need.why}</Line>
+      <Why text={need.numbers} />
       {part && isWrongPart(part.body, data.sheet) ? (
         <Notice title={text.newWrong} text={text.newWrongText} look="warn" alert />
       ) : null}
       {part?.body.state === 'ordered' ? <Line strong>{text.newOrdered}</Line> : null}
       {problem ? <Notice title={text.cannotKeep} look="warn" alert /> : null}
-      {job ? <BigButton text={text.newYes(need.count)} look="plain" onPress={here} /> : null}
+      {job ? (
+        <BigButton text={text.newYes({ count: need.count })} look="plain" onPress={here} />
+      ) : null}
       {left.has(need.key) ? (
         <Line strong>{text.newLead}</Line>
       ) : (
@@ -81,3 +84,6 @@ function One({ data, job, entries, left, onLeave, need }: Props & { need: PartNe
     </Card>
   );
 }
+
+const newHere = (count: number, lot: string | undefined): string =>
+  lot ? text.newHereLot({ count, lot }) : text.newHere({ count });

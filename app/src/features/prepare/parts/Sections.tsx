@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import type { JointSheet } from '@stennet/core/contract/work';
 import { seatMarks } from '@stennet/core/drawing';
 import { type Sheet, isByFastener, stageAt, orderOf } from '@stennet/core/procedure';
@@ -8,7 +9,6 @@ import { useSignedIn } from '@/data';
 import { Notice, Section, Line } from '@/ui';
 import { JointMapView, Ribbon, SourceLines } from '@/ui/work';
 import { text } from '../text';
-import { whichText } from '../whichText';
 import { TakeSheet } from './WhichOne';
 
 /** Begun already: nothing is begun twice. */
@@ -16,7 +16,7 @@ export function There({ name, run }: { name: string; run: string }) {
   const router = useRouter();
   return (
     <Notice
-      title={text.already(name)}
+      title={text.already({ name })}
       action={{ text: text.alreadyGo, onPress: () => router.navigate(`/runs/${run}`) }}
     />
   );
@@ -58,15 +58,15 @@ export function Replaced({ data, by }: { data: JointSheet; by: string }) {
   return (
     <>
       <Notice
-        title={whichText.replaced(data.sheet.revision, by)}
-        text={whichText.replacedText}
+        title={text.which.replaced({ old: data.sheet.revision, by })}
+        text={text.which.replacedText}
         look="warn"
       />
       <TakeSheet
         joint={data.joint}
         sheet={data.sheet.id}
         revision={by}
-        label={whichText.takeNewer(by)}
+        label={text.which.takeNewer({ by })}
       />
     </>
   );
@@ -76,7 +76,9 @@ export function Replaced({ data, by }: { data: JointSheet; by: string }) {
 export function Clocks({ data: { sheet } }: { data: JointSheet }) {
   if (sheet.clocks.length === 0) return null;
   const words = sheet.clocks.map((c) =>
-    c.kind === 'within' ? text.within(c.minutes, c.text) : text.notBefore(c.minutes, c.text),
+    c.kind === 'within'
+      ? text.within({ minutes: c.minutes, what: c.text })
+      : text.notBefore({ minutes: c.minutes, what: c.text }),
   );
   return <Notice title={text.clocks} text={[...words, text.clocksText].join(' ')} look="warn" />;
 }
@@ -98,14 +100,14 @@ export function Procedure({ data }: { data: JointSheet }) {
   const { format } = useSignedIn();
   const { sheet } = data;
   return (
-    <Section title={`${sheet.title}, rev ${sheet.revision}`}>
+    <Section title={commonText.titleRev({ title: sheet.title, revision: sheet.revision })}>
       <Ribbon sheet={sheet} place={null} format={format} />
       <View style={{ height: 190 }}>
         <JointMapView
           sheet={sheet}
           marks={seatMarks(sheet, initialState(sheet).progress, null)}
           numbers={{}}
-          label={text.mapLabel(data.order.joint, sheet.seats.length)}
+          label={text.mapLabel({ joint: data.order.joint, n: sheet.seats.length })}
         />
       </View>
       <SourceLines sheet={sheet} format={format} />

@@ -90,7 +90,7 @@ export function StartButton({
       ) : null}
       {isOnline ? null : <Notice title={text.startOnline} />}
       {open.length > 0 ? (
-        <Notice title={text.open(open.join(', '))} />
+        <Notice title={text.open({ what: open.join(', ') })} />
       ) : (
         <Line>{text.startReads}</Line>
       )}

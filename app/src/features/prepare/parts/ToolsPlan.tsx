@@ -20,7 +20,7 @@ export function ToolsPlan({ sheet }: { sheet: Sheet }) {
   const torques = plan.lines.some((l) => l.fit.kind === 'wrench');
   return (
     <Section title={text.tools}>
-      {torques ? <Line>{text.changes(plan.changes)}</Line> : null}
+      {torques ? <Line>{text.changes({ count: plan.changes })}</Line> : null}
       {plan.lines.map((line) => (
         <OneStage key={line.stage.id + (line.part?.id ?? '')} line={line} format={format} />
       ))}
@@ -48,7 +48,7 @@ function OneStage({ line, format }: { line: PlanLine; format: Formatter }) {
     <View style={[styles.line, { borderTopColor: inks.line }]}>
       <Line>{wordsOf(line, format)}</Line>
       {fit.kind === 'missing' ? (
-        <Notice title={text.missing(value)} text={missingText(fit, format)} look="warn" />
+        <Notice title={text.missing({ value })} text={missingText(fit, format)} look="warn" />
       ) : null}
       {fit.kind === 'wrench' ? <WrenchLine fit={fit} format={format} target={line} /> : null}
       {fit.kind === 'angle' ? <AngleLine fit={fit} format={format} /> : null}
@@ -68,9 +68,11 @@ function WrenchLine({
   const { wrench, setting, errorPercent, pushN, tooCoarse } = fit;
   const facts = [
     Math.abs(errorPercent) >= 0.05
-      ? text.rounding(`${errorPercent > 0 ? '+' : '−'}${format.number(Math.abs(errorPercent))}`)
+      ? text.rounding({
+          percent: `${errorPercent > 0 ? '+' : '−'}${format.number(Math.abs(errorPercent))}`,
+        })
       : '',
-    pushN === null ? '' : text.push(format.number(pushN, 0)),
+    pushN === null ? '' : text.push({ n: format.number(pushN, 0) }),
   ].filter(Boolean);
   const highest =
     'value' in target.target
@@ -79,17 +81,23 @@ function WrenchLine({
   return (
     <>
       <Line strong>
-        {setting ? text.set(wrench.name, format.inHand(setting).text) : text.choose(wrench.name)}
+        {setting
+          ? text.set({ wrench: wrench.name, value: format.inHand(setting).text })
+          : text.choose({ wrench: wrench.name })}
       </Line>
       {facts.length > 0 ? <Line>{facts.join(' · ')}</Line> : null}
       {tooCoarse ? (
-        <Notice title={text.tooCoarse(wrench.name)} text={text.tooCoarseText} look="warn" />
+        <Notice
+          title={text.tooCoarse({ wrench: wrench.name })}
+          text={text.tooCoarseText}
+          look="warn"
+        />
       ) : null}
       {pushN !== null && pushN > HARD_PUSH_N ? (
         <Line strong>
-          {text.hard(
-            format.quantity({ value: barLengthMm(convert(highest, 'N.m')), unit: 'mm' }).text,
-          )}
+          {text.hard({
+            mm: format.quantity({ value: barLengthMm(convert(highest, 'N.m')), unit: 'mm' }).text,
+          })}
         </Line>
       ) : null}
     </>
@@ -99,21 +107,23 @@ function WrenchLine({
 function AngleLine({ fit, format }: { fit: Extract<Fit, { kind: 'angle' }>; format: Formatter }) {
   const gauges = [fit.gauge, fit.digital].filter((x): x is string => x !== null);
   const facts = [
-    gauges.length > 0 ? text.gauge(gauges.join(' / ')) : text.noGauge,
+    gauges.length > 0 ? text.gauge({ names: gauges.join(' / ') }) : text.noGauge,
     fit.endTorqueNm !== null && fit.pushN !== null
-      ? text.end(
-          format.quantity({ value: Math.round(fit.endTorqueNm / 5) * 5, unit: 'N.m' }).text,
-          format.number(Math.round(fit.pushN / 10) * 10),
-        )
+      ? text.end({
+          nm: format.quantity({ value: Math.round(fit.endTorqueNm / 5) * 5, unit: 'N.m' }).text,
+          n: format.number(Math.round(fit.pushN / 10) * 10),
+        })
       : '',
   ].filter(Boolean);
   return (
     <>
-      <Line strong>{fit.bar ? text.bar(fit.bar.name) : text.noBar}</Line>
+      <Line strong>{fit.bar ? text.bar({ name: fit.bar.name }) : text.noBar}</Line>
       <Line>{facts.join(' · ')}</Line>
       {fit.pushN !== null && fit.endTorqueNm !== null && fit.pushN > HARD_PUSH_N ? (
         <Line strong>
-          {text.hard(format.quantity({ value: barLengthMm(fit.endTorqueNm), unit: 'mm' }).text)}
+          {text.hard({
+            mm: format.quantity({ value: barLengthMm(fit.endTorqueNm), unit: 'mm' }).text,
+          })}
         </Line>
       ) : null}
     </>
@@ -128,14 +138,14 @@ function missingText(
   const at = (value: number): string =>
     nearest ? format.quantity({ value, unit: nearest.unit }).text : '';
   const reason = {
-    tooLow: () => text.tooLow(name, at(nearest?.min ?? 0)),
-    tooHigh: () => text.tooHigh(name, at(nearest?.max ?? 0)),
+    tooLow: () => text.tooLow({ name, min: at(nearest?.min ?? 0) }),
+    tooHigh: () => text.tooHigh({ name, max: at(nearest?.max ?? 0) }),
     between: () => text.between,
     overdue: () =>
-      text.overdue(
+      text.overdue({
         name,
-        format.date(new Date(`${nearest?.calibratedUntil ?? '2000-01-01'}T12:00:00Z`)),
-      ),
+        until: format.date(new Date(`${nearest?.calibratedUntil ?? '2000-01-01'}T12:00:00Z`)),
+      }),
     none: () => text.none,
   }[why]();
   const way =

@@ -32,14 +32,16 @@ export function WhichInstance({ instances, runs, part, chosen, onChoose }: Props
           <Chip
             key={label}
             role="radio"
-            text={runOf(runs, part, label)?.state === 'finished' ? text.instanceDone(label) : label}
+            text={
+              runOf(runs, part, label)?.state === 'finished' ? text.instanceDone({ label }) : label
+            }
             on={label === chosen}
             onPress={() => onChoose(label)}
           />
         ))}
       </View>
-      {deg === undefined ? null : <Line strong>{text.crank(`${deg}°`)}</Line>}
-      {others.length > 0 ? <Line>{text.pair(others.join(', '))}</Line> : null}
+      {deg === undefined ? null : <Line strong>{text.crank({ deg: `${deg}°` })}</Line>}
+      {others.length > 0 ? <Line>{text.pair({ labels: others.join(', ') })}</Line> : null}
     </Card>
   );
 }

@@ -8,7 +8,6 @@ import { setJointSheet } from '@/data/orders';
 import { useSheet } from '@/data/sheets';
 import { BigButton, Card, Notice, pressedBySpace, useInks } from '@/ui';
 import { AnswerCard } from '@/ui/work';
-import { whichText } from '../whichText';
 
 /** What was answered at the vehicle, by question. */
 export type Answers = Readonly<Record<string, string>>;
@@ -17,6 +16,7 @@ export type Answers = Readonly<Record<string, string>>;
  * Where look-alikes exist, somebody looks before anything is tightened: at least one question is
  * answered, and no answer leads to another sheet. Nothing is chosen beforehand.
  */
+import { text } from '../text';
 export function isToldApart(sheet: Sheet, answers: Answers): boolean {
   const given = sheet.tellApart.flatMap((t) =>
     t.answers.filter((a) => answers[t.question] === a.text),
@@ -46,11 +46,11 @@ export function WhichOne({ data, answers, before, onAnswer }: Props) {
   return (
     <Card>
       <Text role="heading" aria-level={2} style={heading}>
-        {whichText.which}
+        {text.which.which}
       </Text>
       {before && Object.keys(answers).length === 0 ? (
         <BigButton
-          text={whichText.asBefore}
+          text={text.which.asBefore}
           hint={Object.values(before).join(', ')}
           look="plain"
           onPress={() => onAnswer(before)}
@@ -64,10 +64,10 @@ export function WhichOne({ data, answers, before, onAnswer }: Props) {
               const to = standing(a.sheet);
               const under =
                 to === sheet
-                  ? [whichText.thisSheet, printLine(lineOf(sheet).line)]
+                  ? [text.which.thisSheet, printLine(lineOf(sheet).line)]
                   : to
                     ? [to.title, printLine(lineOf(to).line)]
-                    : [whichText.sheetNotHere];
+                    : [text.which.sheetNotHere];
               const isOn = answers[t.question] === a.text;
               const answer = (): void => onAnswer({ [t.question]: a.text });
               return (
@@ -109,16 +109,16 @@ function Verdict({
   const isHereToo = given.some((a) => a.sheet === sheet.id);
   const [other] = elsewhere;
   if (other === undefined)
-    return given.length > 0 ? null : <Text style={{ fontSize: 16 }}>{whichText.answerOne}</Text>;
+    return given.length > 0 ? null : <Text style={{ fontSize: 16 }}>{text.which.answerOne}</Text>;
   if (isHereToo || elsewhere.length > 1)
-    return <Notice title={whichText.disagree} text={whichText.disagreeText} look="warn" alert />;
+    return <Notice title={text.which.disagree} text={text.which.disagreeText} look="warn" alert />;
   const to = standing(other);
   return to ? (
     <TakeOther data={data} to={to} />
   ) : (
     <Notice
-      title={whichText.otherMissing(other)}
-      text={whichText.otherMissingText}
+      title={text.which.otherMissing({ id: other })}
+      text={text.which.otherMissingText}
       look="warn"
       alert
     />
@@ -131,7 +131,7 @@ function TakeOther({ data, to }: { data: JointSheet; to: Sheet }) {
   return (
     <>
       <Notice
-        title={whichText.otherSheet(to.title, to.revision)}
+        title={text.which.otherSheet({ title: to.title, revision: to.revision })}
         text={grave.map((d) => d.text).join(' ')}
         look="warn"
         alert
@@ -140,7 +140,7 @@ function TakeOther({ data, to }: { data: JointSheet; to: Sheet }) {
         joint={data.joint}
         sheet={to.id}
         revision={to.revision}
-        label={whichText.takeOther}
+        label={text.which.takeOther}
       />
     </>
   );

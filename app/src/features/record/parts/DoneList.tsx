@@ -30,7 +30,10 @@ export function DoneList({
                 {[
                   sightResult(s, format),
                   s.note,
-                  text.seenBy(people[s.person] ?? '', format.dateTime(new Date(s.deviceTime))),
+                  text.seenBy({
+                    by: people[s.person] ?? '',
+                    at: format.dateTime(new Date(s.deviceTime)),
+                  }),
                 ]
                   .filter(Boolean)
                   .join(' · ')}
@@ -39,7 +42,7 @@ export function DoneList({
           ))
         : null}
       <BigButton
-        text={isOpen ? text.hideDone : text.showDone(done.length)}
+        text={isOpen ? text.hideDone : text.showDone({ n: done.length })}
         look="quiet"
         size="desk"
         onPress={() => setOpen(!isOpen)}

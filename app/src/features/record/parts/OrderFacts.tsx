@@ -26,7 +26,7 @@ export function OrderFacts({ order, joint }: { order: string; joint: string }) {
               [
                 `${e.body.count} × ${e.body.what}`,
                 e.body.number,
-                e.body.lot && text.lot(e.body.lot),
+                e.body.lot && text.lot({ lot: e.body.lot }),
               ]
                 .filter(Boolean)
                 .join(', '),

@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -94,25 +95,32 @@ function Summary({
         aria-level={2}
         style={{ fontSize: 24, fontWeight: '700', color: inks.ink }}
       >
-        {!record.complete ? text.open : n === 0 ? text.complete : text.completeWith(n)}
+        {!record.complete ? text.open : n === 0 ? text.complete : text.completeWith({ count: n })}
       </Text>
       <Text style={soft}>
-        {text.summary(
-          record.pullCount,
-          names,
-          `${record.sheet.title}, rev ${record.sheet.revision}`,
-        )}
+        {text.summary({
+          pulls: record.pullCount,
+          people: names,
+          sheet: commonText.titleRev({
+            title: record.sheet.title,
+            revision: record.sheet.revision,
+          }),
+        })}
       </Text>
       {record.started ? (
         <Text style={soft}>
-          {text.from(
-            format.dateTime(new Date(record.started.at)),
-            record.finishedAt ? format.time(new Date(record.finishedAt)) : null,
-          )}
+          {record.finishedAt
+            ? text.between({
+                start: format.dateTime(new Date(record.started.at)),
+                end: format.time(new Date(record.finishedAt)),
+              })
+            : text.since({ start: format.dateTime(new Date(record.started.at)) })}
         </Text>
       ) : null}
       {[
-        ...record.told.map((t) => text.told(t.question, t.answer, people[t.person] ?? '')),
+        ...record.told.map((t) =>
+          text.told({ question: t.question, answer: t.answer, by: people[t.person] ?? '' }),
+        ),
         ...notes,
       ].map((line) => (
         <Text key={line} style={soft}>

@@ -23,7 +23,10 @@ export function SeenList({
             <Line key={line}>{line}</Line>
           ))}
           <Line>
-            {text.seenBy(people[s.person] ?? '', format.dateTime(new Date(s.deviceTime)))}
+            {text.seenBy({
+              by: people[s.person] ?? '',
+              at: format.dateTime(new Date(s.deviceTime)),
+            })}
           </Line>
         </View>
       ))}

@@ -13,7 +13,7 @@ export function SignedWords({
   const { format } = useSignedIn();
   return words.map((w) => (
     <View key={w.id}>
-      <Line strong>{text.signedBy(text.signed[w.kind], w.name)}</Line>
+      <Line strong>{text.signedBy({ what: text.signed[w.kind], name: w.name })}</Line>
       <Line>{`${format.dateTime(new Date(w.at))}${w.text ? ` · ${w.text}` : ''}`}</Line>
     </View>
   ));

@@ -42,13 +42,15 @@ function Signed({ view, signing }: { view: RunView; signing: Signing }) {
       <SignedWords words={signing.words} />
       {signing.fault ? null : (
         <Line>
-          {signing.words.length > 0 ? text.holds(signing.position) : text.sealed(signing.position)}
+          {signing.words.length > 0
+            ? text.holds({ n: signing.position })
+            : text.sealed({ n: signing.position })}
         </Line>
       )}
       <Text selectable style={{ fontFamily: MONO, fontSize: 14, color: inks.inkSoft }}>
-        {text.key(signing.fingerprint)}
+        {text.key({ fingerprint: signing.fingerprint })}
       </Text>
-      {signing.late > 0 ? <Line strong>{text.late(signing.late)}</Line> : null}
+      {signing.late > 0 ? <Line strong>{text.late({ count: signing.late })}</Line> : null}
       {signing.oddTimes.map((odd) => (
         <Line key={odd}>{`▲ ${odd}`}</Line>
       ))}

@@ -22,9 +22,15 @@ export function SpreadChart({ record }: { record: RunRecord }) {
           <Line strong>{stageWords(s.stage, format)}</Line>
           <Bars spread={s} say={(value) => say(s, value).text} />
           <Line>
-            {text.spreadLine(say(s, s.low).number, say(s, s.high).text, say(s, s.median ?? 0).text)}
+            {text.spreadLine({
+              low: say(s, s.low).number,
+              high: say(s, s.high).text,
+              median: say(s, s.median ?? 0).text,
+            })}
           </Line>
-          {s.odd.length > 0 ? <Line strong>{text.standsOut(s.odd.join(', '))}</Line> : null}
+          {s.odd.length > 0 ? (
+            <Line strong>{text.standsOut({ bolts: s.odd.join(', ') })}</Line>
+          ) : null}
         </View>
       ))}
       <Line>{text.spreadNote}</Line>
@@ -43,7 +49,9 @@ function Bars({ spread, say }: { spread: Spread; say: (value: number) => string 
   const label = { color: inks.inkSoft, fontFamily: FONT, fontSize: 13 };
   return (
     <ChartFrame
-      label={text.spreadLabel(spread.values.map((v) => `${v.bolt}: ${say(v.value)}`).join(', '))}
+      label={text.spreadLabel({
+        values: spread.values.map((v) => `${v.bolt}: ${say(v.value)}`).join(', '),
+      })}
     >
       {(width) => {
         const step = Math.max(14, (width - 40) / spread.values.length);

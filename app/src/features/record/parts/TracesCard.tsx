@@ -14,7 +14,7 @@ import { shownCurve, type LookedAt, type Trace } from '@stennet/core/trace';
 import { useSignedIn, useTraceLooks, useTraces } from '@/data';
 import { Chip, FONT, Line, Loading, Section, useInks } from '@/ui';
 import { ChartFrame, LineChart } from '@/ui/work';
-import { traceText as text } from '../traceText';
+import { text } from '../text';
 
 /**
  * Torque-angle curves of a digital wrench: the last counted pull of each fastener, stage by stage.
@@ -27,15 +27,15 @@ export function TracesCard({ record }: { record: RunRecord }) {
   if (stages.length === 0) return null;
   const isSimulated = [...traces.values()].some((t) => t.simulated);
   return (
-    <Section title={text.title}>
-      {isSimulated ? <Line strong>{text.simulated}</Line> : null}
+    <Section title={text.trace.title}>
+      {isSimulated ? <Line strong>{text.trace.simulated}</Line> : null}
       {isLoading ? (
-        <Loading text={text.loading} />
+        <Loading text={text.trace.loading} />
       ) : (
         stages.map((s) => <StageCurves key={s.stage.id} traced={s} traces={traces} />)
       )}
-      {missing > 0 ? <Line strong>{text.missing(missing)}</Line> : null}
-      <Line>{text.note}</Line>
+      {missing > 0 ? <Line strong>{text.trace.missing({ count: missing })}</Line> : null}
+      <Line>{text.trace.note}</Line>
     </Section>
   );
 }
@@ -62,16 +62,16 @@ function StageCurves({
   if (known.length === 0) return null;
   const name = stageWords(stage, format);
   const most = (l: LookedAt): string =>
-    text.one(
-      l.id,
-      format.number(convert({ value: l.findings.maxTorqueNm, unit: 'N.m' }, unit), 1),
-      units[unit].symbol,
-    );
+    text.trace.one({
+      bolt: l.id,
+      nm: format.number(convert({ value: l.findings.maxTorqueNm, unit: 'N.m' }, unit), 1),
+      unit: units[unit].symbol,
+    });
   return (
     <View style={{ gap: 6 }}>
-      <Line strong>{text.stage(name, known.length)}</Line>
+      <Line strong>{text.trace.stage({ stage: name, count: known.length })}</Line>
       {odd.length > 0 ? (
-        <Line strong>{text.lookAgain(odd.map((l) => l.id).join(', '))}</Line>
+        <Line strong>{text.trace.lookAgain({ bolts: odd.map((l) => l.id).join(', ') })}</Line>
       ) : null}
       {looked ? (
         <Curves
@@ -79,22 +79,21 @@ function StageCurves({
           bolt={bolt}
           odd={odd.map((l) => l.id)}
           unit={unit}
-          label={text.label(name, looked.map(most).join('. '))}
+          label={text.trace.label({ stage: name, lines: looked.map(most).join('. ') })}
         />
       ) : isError ? (
-        <Line strong>{text.failed}</Line>
+        <Line strong>{text.trace.failed}</Line>
       ) : (
-        <Loading text={text.loading} />
+        <Loading text={text.trace.loading} />
       )}
       <Line>
-        {text.caption(
-          units[unit].symbol,
-          looked?.some((l) => shownCurve(l).fromSnug) ? 'snug' : 'tight',
-        )}
+        {(looked?.some((l) => shownCurve(l).fromSnug)
+          ? text.trace.captionSnug
+          : text.trace.captionTight)({ unit: units[unit].symbol })}
       </Line>
       <View
         role="radiogroup"
-        aria-label={text.choose(name)}
+        aria-label={text.trace.choose({ stage: name })}
         style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}
       >
         {known.map((p) => (

@@ -92,7 +92,9 @@ function Write({ data }: { data: SheetReply }) {
     <FieldRow>
       {draft ? (
         <>
-          <Line>{text.draftBy(draft.editor, format.ago(new Date(draft.editedAt), now()))}</Line>
+          <Line>
+            {text.draftBy({ who: draft.editor, ago: format.ago(new Date(draft.editedAt), now()) })}
+          </Line>
           <BigButton
             text={text.goOnDraft}
             look="plain"

@@ -31,7 +31,9 @@ function StageLine({ sheet, stage, index }: { sheet: Sheet; stage: Stage; index:
   const inks = useInks();
   const { format } = useSignedIn();
   const order =
-    stage.order && sheet.seats.length > 1 ? text.order(orderOf(sheet, index).join(' ')) : '';
+    stage.order && sheet.seats.length > 1
+      ? text.order({ rule: orderOf(sheet, index).join(' ') })
+      : '';
   const notes = [
     stageKindText(stage),
     stage.on[0] === 'all' ? '' : stage.on.join(', '),
@@ -63,11 +65,11 @@ export function Fasteners({ sheet }: { sheet: Sheet }) {
         <View key={g.id}>
           <Line strong>{g.name}</Line>
           <Line>{threadText(g, sheet.seats.filter((s) => s.group === g.id).length, format)}</Line>
-          <Line>{text.drive(g.head, g.socket)}</Line>
-          {g.behind ? <Line strong>{text.behind(g.behind)}</Line> : null}
+          <Line>{text.drive({ head: g.head, socket: g.socket })}</Line>
+          {g.behind ? <Line strong>{text.behind({ what: g.behind })}</Line> : null}
           <Line
             strong
-          >{`${REUSE_TEXT[g.reuse]}${g.maxLengthMm ? `, ${text.most(format.quantity({ value: g.maxLengthMm, unit: 'mm' }).text)}` : ''}`}</Line>
+          >{`${REUSE_TEXT[g.reuse]}${g.maxLengthMm ? `, ${text.most({ mm: format.quantity({ value: g.maxLengthMm, unit: 'mm' }).text })}` : ''}`}</Line>
           {g.compounds.length > 0 ? <CompoundsView group={g} /> : <Line>{text.nothing}</Line>}
         </View>
       ))}
@@ -81,10 +83,10 @@ export function Besides({ sheet }: { sheet: Sheet }) {
   const lines = [
     ...parts.map(
       (p) =>
-        `${p.need === 'new' ? text.partNew(p.count, p.name) : text.partConsider(p.name)}${p.why ? ` ${p.why}` : ''}`,
+        `${p.need === 'new' ? text.partNew({ n: p.count, what: p.name }) : text.partConsider({ what: p.name })}${p.why ? ` ${p.why}` : ''}`,
     ),
-    ...(holding?.loosening ? [text.holdLoosening(holding.loosening)] : []),
-    ...(holding?.tightening ? [text.holdTightening(holding.tightening)] : []),
+    ...(holding?.loosening ? [text.holdLoosening({ how: holding.loosening })] : []),
+    ...(holding?.tightening ? [text.holdTightening({ how: holding.tightening })] : []),
   ];
   if (lines.length === 0) return null;
   return (
@@ -136,7 +138,7 @@ export function Source({ sheet, approval }: { sheet: Sheet; approval: SheetReply
       <Line>{source.publisher}</Line>
       <SourceLines sheet={sheet} format={format} />
       {approval ? (
-        <Line>{text.approvedBy(approval.by, format.date(new Date(approval.at)))}</Line>
+        <Line>{text.approvedBy({ who: approval.by, at: format.date(new Date(approval.at)) })}</Line>
       ) : null}
     </Section>
   );

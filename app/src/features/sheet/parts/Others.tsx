@@ -77,7 +77,11 @@ export function Conflicts({ data }: { data: SheetReply }) {
         const other = related.find((r) => r.id === c.sheet);
         return (
           <View key={c.sheet} style={styles.question}>
-            <SheetLink sheet={other} id={c.sheet} after={text.says(format.published(c.value))} />
+            <SheetLink
+              sheet={other}
+              id={c.sheet}
+              after={text.says({ value: format.published(c.value) })}
+            />
             <Line>{c.why}</Line>
             {other ? <Differences mine={sheet} other={other} /> : null}
           </View>
@@ -97,7 +101,7 @@ export function Revisions({ data }: { data: SheetReply }) {
           <SheetLink
             sheet={other}
             id={other.id}
-            after={`${text.rev(other.revision)}, ${text.status[other.status]}`}
+            after={`${text.rev({ r: other.revision })}, ${text.status[other.status]}`}
           />
           <Differences mine={data.sheet} other={other} />
         </View>
@@ -150,7 +154,7 @@ export function Uses({ data }: { data: SheetReply }) {
         <Link key={`${u.number} ${u.joint}`} href={`/orders/${u.order}`} style={styles.to}>
           <Text
             style={{ fontSize: 16, color: inks.brand, textDecorationLine: 'underline' }}
-          >{`${text.use(u.number, u.joint, u.revision)}${u.state ? `, ${text.keeps}` : ''}`}</Text>
+          >{`${text.use({ number: u.number, joint: u.joint, revision: u.revision })}${u.state ? `, ${text.keeps}` : ''}`}</Text>
         </Link>
       ))}
     </Section>

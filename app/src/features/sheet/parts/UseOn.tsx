@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -24,7 +25,7 @@ export function UseOn({ sheet }: { sheet: Sheet }) {
   const shown = all ? today.data.orders : fitting;
   return (
     <Section title={text.useOn}>
-      {fitting.length === 0 ? <Line>{text.useNone(sheet.applies.engine)}</Line> : null}
+      {fitting.length === 0 ? <Line>{text.useNone({ engine: sheet.applies.engine })}</Line> : null}
       {shown.map((o) => (
         <UseOnOrder key={o.id} order={o} sheet={sheet} />
       ))}
@@ -55,20 +56,23 @@ function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
   return (
     <View style={styles.order}>
       <Line strong>
-        {text.useOrder(order.number, `${order.vehicle.maker} ${order.vehicle.model}`)}
+        {text.useOrder({
+          number: order.number,
+          vehicle: `${order.vehicle.maker} ${order.vehicle.model}`,
+        })}
       </Line>
       {problem ? <Notice title={problem} look="warn" alert /> : null}
       {isOther && !sure ? (
         <>
           <Notice
-            title={text.otherEngine(order.vehicle.engine, sheet.applies.engine)}
+            title={text.otherEngine({ vehicle: order.vehicle.engine, sheet: sheet.applies.engine })}
             text={text.otherEngineText}
             look="warn"
             alert
           />
           <BigButton
             text={text.otherEngineYes}
-            label={`${text.otherEngineYes}, RO ${order.number}`}
+            label={`${text.otherEngineYes}, ${commonText.ro({ number: order.number })}`}
             look="warn"
             size="desk"
             onPress={() => setSure(true)}
@@ -78,8 +82,8 @@ function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
       {(isOther && !sure ? [] : open).map((t) => (
         <BigButton
           key={t.id}
-          text={text.useJoint(t.name)}
-          hint={text.useInstead(t.sheetTitle)}
+          text={text.useJoint({ joint: t.name })}
+          hint={text.useInstead({ title: t.sheetTitle })}
           look="quiet"
           size="desk"
           onPress={() => done(setJointSheet(t.id, sheet.id, revision), t.id)}
@@ -88,8 +92,8 @@ function UseOnOrder({ order, sheet }: { order: Order; sheet: Sheet }) {
       {(isOther && !sure ? [] : order.jobs).map((j) => (
         <BigButton
           key={j.id}
-          text={text.useJob(j.title)}
-          label={`${text.useJob(j.title)}, RO ${order.number}`}
+          text={text.useJob({ job: j.title })}
+          label={`${text.useJob({ job: j.title })}, ${commonText.ro({ number: order.number })}`}
           look="quiet"
           size="desk"
           onPress={() =>

@@ -56,7 +56,7 @@ export function AdapterForm({ tools, adapter, onAdapter, onClose }: Props) {
           />
           <DrawingView
             drawing={adapterTop(length, adapter.offsetMm, adapter.angleDeg)}
-            label={text.adapterLabel(mm(length), mm(adapter.offsetMm))}
+            label={text.adapterLabel({ l: mm(length), e: mm(adapter.offsetMm) })}
             width="100%"
             height={110}
           />

@@ -25,7 +25,9 @@ export function AnotherPanel({
   });
   return (
     <View style={styles.panel}>
-      <PanelTitle>{text.anotherTitle(fastenerName(state.sheet, due.fastener))}</PanelTitle>
+      <PanelTitle>
+        {text.anotherTitle({ bolt: fastenerName(state.sheet, due.fastener) })}
+      </PanelTitle>
       <PanelBody>{text.anotherText}</PanelBody>
       <View role="group" aria-label={text.another} style={styles.chips}>
         {others.map((f) => (

@@ -19,7 +19,9 @@ export function AskBack({ due, sheet, asking, onYes, onNo }: Props) {
   const isDry = asking.why === 'dry';
   return (
     <View role="alert" style={{ gap: 12 }}>
-      <PanelTitle>{isDry ? text.dryTitle(upperFirst(bolt)) : text.quick(bolt)}</PanelTitle>
+      <PanelTitle>
+        {isDry ? text.dryTitle({ bolt: upperFirst(bolt) }) : text.quick({ bolt })}
+      </PanelTitle>
       {isDry ? <PanelBody>{text.dry}</PanelBody> : null}
       <BigButton
         text={isDry ? text.dryYes : text.quickYes}

@@ -42,8 +42,10 @@ export function AwayPanel({
   const last = lastLine(state.sheet, state.effective.at(-1)?.event) ?? '';
   return (
     <View role="alert" style={{ gap: 12 }}>
-      <PanelTitle>{text.awayTitle(minutes)}</PanelTitle>
-      <PanelBody>{text.awayText(last, fastenerName(state.sheet, due.fastener))}</PanelBody>
+      <PanelTitle>{text.awayTitle({ count: minutes })}</PanelTitle>
+      <PanelBody>
+        {text.awayText({ last, next: fastenerName(state.sheet, due.fastener) })}
+      </PanelBody>
       <BigButton text={text.awayNot} onPress={onGoOn} />
       <BigButton text={text.awayTurned} look="plain" onPress={() => setReading(true)} />
     </View>

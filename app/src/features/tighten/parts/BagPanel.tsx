@@ -32,7 +32,9 @@ export function BagPanel({ due, state, acts, onGoBack }: StepProps<'bag'>) {
   return (
     <View style={styles.panel}>
       <PanelTitle>{`${text.bagTitle} ${group.name}`}</PanelTitle>
-      <PanelBody>{group.reuse === 'replace' ? text.bagScrap : text.bagText(own.length)}</PanelBody>
+      <PanelBody>
+        {group.reuse === 'replace' ? text.bagScrap : text.bagText({ n: own.length })}
+      </PanelBody>
       <View role="group" aria-label={text.bagWhich} style={styles.chips}>
         {own.map((f) => (
           <Chip
@@ -55,7 +57,7 @@ export function BagPanel({ due, state, acts, onGoBack }: StepProps<'bag'>) {
         {...(group.lengthMm ? { hint: String(group.lengthMm) } : {})}
       />
       <BigButton
-        text={text.bagYes(chosen.length)}
+        text={text.bagYes({ count: chosen.length })}
         disabled={!bag.trim() || chosen.length === 0 || lengthMm === null}
         onPress={confirm}
       />

@@ -33,7 +33,9 @@ export function BesidesPanel({ fasteners, state, acts, onClose }: Props) {
     return (
       <ReadingForm
         title={text.added[action]}
-        label={action === 'angle' ? text.angleLabel : text.torqueLabel(units[unit].symbol)}
+        label={
+          action === 'angle' ? text.angleLabel : text.torqueLabel({ unit: units[unit].symbol })
+        }
         hint={text.besidesValue}
         onRecord={(value) => add(action, { value, unit })}
         onUnknown={() => add(action)}
@@ -44,7 +46,7 @@ export function BesidesPanel({ fasteners, state, acts, onClose }: Props) {
     <View style={styles.panel}>
       <PanelTitle>{text.besidesTitle}</PanelTitle>
       <PanelBody>
-        {fasteners.length > 1 ? text.besidesRound(fasteners.length) : text.besidesText}
+        {fasteners.length > 1 ? text.besidesRound({ n: fasteners.length }) : text.besidesText}
       </PanelBody>
       <BigButton text={text.added.torque} look="warn" onPress={() => setAction('torque')} />
       <BigButton text={text.added.angle} look="warn" onPress={() => setAction('angle')} />

@@ -35,7 +35,7 @@ export function Broken({ hold, fastener, state, acts }: Props) {
     <>
       {hold.failure === 'broke' ? <Sizes state={state} fastener={fastener} /> : null}
       {isBroken(hold.failure) && behind ? (
-        <PanelBody strong>{text.behind(behind)}</PanelBody>
+        <PanelBody strong>{text.behind({ what: behind })}</PanelBody>
       ) : null}
       {hold.rung ? (
         <Ladder hold={hold} rung={hold.rung} fastener={fastener} state={state} acts={acts} />
@@ -67,7 +67,7 @@ function Ladder({ hold, rung, fastener, state, acts }: Props & { rung: string })
   return (
     <View style={{ gap: 12 }}>
       <PanelBody>
-        {text.rungCount(rungs.findIndex((r) => r.id === rung) + 1, rungs.length)}
+        {text.rungCount({ n: rungs.findIndex((r) => r.id === rung) + 1, of: rungs.length })}
       </PanelBody>
       <PanelBody strong>{rungText(state.sheet, rung)}</PanelBody>
       <TextField label={text.tried} value={note} onChange={(t) => setNote(t.slice(0, 400))} />
@@ -147,12 +147,16 @@ function Sizes({ state, fastener }: { state: RunState; fastener: string }) {
   if (!sizes) return null;
   const mm = (value: number): string => format.quantity({ value, unit: 'mm' }).text;
   const lines = [
-    text.brokenDrills(mm(sizes.centreMm), mm(sizes.extractorMm), mm(sizes.largestMm)),
-    sizes.stopMm === null ? text.brokenNoStop : text.brokenStop(mm(sizes.stopMm)),
-    text.brokenTap(
-      mm(sizes.tapDrillMm),
-      sizes.next ? text.brokenNext(sizes.next.designation, mm(sizes.next.tapDrillMm)) : '',
-    ),
+    text.brokenDrills({
+      center: mm(sizes.centreMm),
+      extractor: mm(sizes.extractorMm),
+      largest: mm(sizes.largestMm),
+    }),
+    sizes.stopMm === null ? text.brokenNoStop : text.brokenStop({ depth: mm(sizes.stopMm) }),
+    text.brokenTap({ same: mm(sizes.tapDrillMm) }),
+    ...(sizes.next
+      ? [text.brokenNext({ name: sizes.next.designation, drill: mm(sizes.next.tapDrillMm) })]
+      : []),
   ];
   return (
     <View style={{ gap: 4 }}>

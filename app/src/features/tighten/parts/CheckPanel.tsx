@@ -1,3 +1,4 @@
+import { textAt } from '@stennet/core/language';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -129,7 +130,9 @@ function Consequence({
   };
   return (
     <View role="alert" style={styles.panel}>
-      <PanelBody strong>{`${text.sawThat(found)} ${text.then[then] ?? ''}`}</PanelBody>
+      <PanelBody
+        strong
+      >{`${text.sawThat({ answer: found })} ${textAt(text.then, then) ?? ''}`}</PanelBody>
       {kept === 'problem' ? <PanelBody>{text.cannotKeep}</PanelBody> : null}
       {kept === 'part' ? (
         <PanelBody>{text.partIsOn}</PanelBody>

@@ -24,7 +24,7 @@ export function CorrectButtons({ pull, stage, acts, onReading }: Props) {
       ) : null}
       {outcome === 'turned' || outcome === 'heldStill' ? (
         <BigButton
-          text={text.backSettle(outcome)}
+          text={outcome === 'turned' ? text.backStill : text.backMoved}
           look="plain"
           onPress={() => void acts.correct(pull, outcome === 'turned' ? 'heldStill' : 'turned')}
         />

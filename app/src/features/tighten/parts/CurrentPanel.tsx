@@ -205,7 +205,7 @@ function PullReading({ due, acts, onClose }: { due: PullNext; acts: Acts; onClos
   return (
     <ReadingForm
       title={isAngle ? text.otherAngle : text.reading}
-      label={isAngle ? text.angleLabel : text.torqueLabel(units[unit].symbol)}
+      label={isAngle ? text.angleLabel : text.torqueLabel({ unit: units[unit].symbol })}
       hint=""
       onRecord={(value) =>
         void acts.pull(due, due.outcomes[0] ?? 'reached', { reading: { value, unit } })

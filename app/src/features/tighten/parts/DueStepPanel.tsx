@@ -43,7 +43,7 @@ export function DueStepPanel(props: StepProps<'step'>) {
   return (
     <Step
       title={text.stepTitle}
-      yes={also.length > 0 ? text.stepsYes(also.length + 1) : text.stepYes}
+      yes={also.length > 0 ? text.stepsYes({ n: also.length + 1 }) : text.stepYes}
       onYes={done}
       state={state}
       second={second}
@@ -112,11 +112,11 @@ function limitsText({ limits }: SheetStep, format: Formatter): string {
     limits?.max && format.quantity(limits.max).text,
   ];
   return min && max
-    ? text.limitsBetween(min, max)
+    ? text.limitsBetween({ min, max })
     : min
-      ? text.limitLeast(min)
+      ? text.limitLeast({ min })
       : max
-        ? text.limitMost(max)
+        ? text.limitMost({ max })
         : '';
 }
 
@@ -161,8 +161,11 @@ function Measured({ due, acts, onGoBack }: StepProps<'step'>) {
         <Fragment key={row ?? 'one'}>
           <TextInput
             mode="outlined"
-            label={text.measureLabel(row, units[unit].symbol)}
-            accessibilityLabel={text.measureLabel(row, units[unit].symbol)}
+            label={text.measureLabel({ row: row ?? text.measured, unit: units[unit].symbol })}
+            accessibilityLabel={text.measureLabel({
+              row: row ?? text.measured,
+              unit: units[unit].symbol,
+            })}
             value={typed[i] ?? ''}
             inputMode="decimal"
             onChangeText={(t) => setTyped(typed.map((was, k) => (k === i ? t : was)))}
@@ -194,7 +197,7 @@ export function NeighboursPanel({ due, acts, onGoBack, state }: StepProps<'neigh
   return (
     <Step
       title={text.neighboursTitle}
-      yes={moved.length > 0 ? text.neighboursSome(moved.length) : text.neighboursHeld}
+      yes={moved.length > 0 ? text.neighboursSome({ count: moved.length }) : text.neighboursHeld}
       onYes={() =>
         void acts.confirm('stepDone', {
           step: 'neighbours',
@@ -229,7 +232,7 @@ export function NeighboursPanel({ due, acts, onGoBack, state }: StepProps<'neigh
 export function SwapPanel({ due, acts, onGoBack, state }: StepProps<'swap'>) {
   return (
     <Step
-      title={text.swapTitle(fastenerName(state.sheet, due.fastener))}
+      title={text.swapTitle({ bolt: fastenerName(state.sheet, due.fastener) })}
       yes={text.way.replace ?? ''}
       onYes={() =>
         void acts.confirm('swapped', {

@@ -39,13 +39,13 @@ export function Measured({ due, state, acts, group, onMode }: GroupProps) {
   );
   return (
     <Step
-      title={text.fitTitle(countsOf(state, due.fasteners))}
+      title={text.fitTitle({ what: countsOf(state, due.fasteners) })}
       yes={text.lengthsYes}
       onYes={() => void acts.confirm('fitted', { fasteners: fitted })}
       state={state}
       second={second}
     >
-      <PanelBody>{text.lengths(most)}</PanelBody>
+      <PanelBody>{text.lengths({ most })}</PanelBody>
       <Coat group={group} />
       {due.fasteners.filter(isMeasured).map((f) => {
         const tooLong =
@@ -56,7 +56,7 @@ export function Measured({ due, state, acts, group, onMode }: GroupProps) {
             name={fastenerName(state.sheet, f)}
             value={lengths[f]}
             isNew={fresh.has(f)}
-            problem={tooLong ? text.lengths(most) : undefined}
+            problem={tooLong ? text.lengths({ most }) : undefined}
             onLength={(value) => setLengths((was) => ({ ...was, [f]: value }))}
             onNew={() => flip(f)}
           />
@@ -80,13 +80,13 @@ function LengthRow({ name, value, isNew, problem, onLength, onNew }: LengthProps
     <>
       {isNew ? null : (
         <NumberField
-          label={text.lengthOf(name)}
+          label={text.lengthOf({ bolt: name })}
           value={value}
           onChange={onLength}
           problem={problem}
         />
       )}
-      <Chip role="checkbox" text={text.isNew(name)} on={isNew} onPress={onNew} />
+      <Chip role="checkbox" text={text.isNew({ bolt: name })} on={isNew} onPress={onNew} />
     </>
   );
 }

@@ -35,7 +35,7 @@ export function FitPanel(props: StepProps<'fit'>) {
     return (
       <LeadWord
         acts={acts}
-        title={text.reuseTitle(group.name)}
+        title={text.reuseTitle({ group: group.name.toLowerCase() })}
         words={[{ label: text.leadSay, say, look: 'warn' }]}
         onCancel={back}
       />
@@ -66,8 +66,8 @@ function Plain({ due, state, acts, group, onMode }: GroupProps) {
     ) : null;
     return (
       <Step
-        title={text.fitNewTitle(what)}
-        yes={text.fitNewYes(n)}
+        title={text.fitNewTitle({ what })}
+        yes={text.fitNewYes({ n })}
         onYes={say('new')}
         state={state}
         second={
@@ -77,7 +77,9 @@ function Plain({ due, state, acts, group, onMode }: GroupProps) {
           </>
         }
       >
-        <PanelBody>{text.fitNew(usedOnce(state.sheet, group)?.text ?? text.makerSays)}</PanelBody>
+        <PanelBody>
+          {text.fitNew({ why: usedOnce(state.sheet, group)?.text ?? text.makerSays })}
+        </PanelBody>
         <Coat group={group} />
         <PanelBody>{text.fit}</PanelBody>
       </Step>
@@ -91,7 +93,7 @@ function Plain({ due, state, acts, group, onMode }: GroupProps) {
   );
   return (
     <Step
-      title={text.fitTitle(what)}
+      title={text.fitTitle({ what })}
       yes={text.fitOwn}
       onYes={say('ownHole')}
       state={state}
@@ -129,7 +131,7 @@ function CompoundAsk({
       {chosen ? (
         <LeadWord
           acts={acts}
-          about={text.compoundSaid(FRICTION_TEXT[chosen])}
+          about={text.compoundSaid({ what: FRICTION_TEXT[chosen] })}
           words={[{ label: text.leadSay, say, look: 'warn' }]}
           onCancel={onCancel}
         />

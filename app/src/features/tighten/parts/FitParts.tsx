@@ -4,7 +4,7 @@ import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { useRouter } from 'expo-router';
 import { Notice, BigButton } from '@/ui';
 import { useRunPlace } from '../hooks/useRunPlace';
-import { text } from '../text';
+import { upperFirst, text } from '../text';
 import { PanelBody } from './PanelText';
 import type { StepProps } from './StepPanel';
 import { CompoundsView } from '@/ui/work';
@@ -23,7 +23,7 @@ export function FromBags({ due, state }: Pick<GroupProps, 'due' | 'state'>) {
     .flatMap(({ bag, fasteners }) => {
       const own = fasteners.filter((f) => asked.has(f));
       return own.length > 0
-        ? [<PanelBody key={bag}>{text.bagFrom(bag, own.join(', '))}</PanelBody>]
+        ? [<PanelBody key={bag}>{text.bagFrom({ bag, fasteners: own.join(', ') })}</PanelBody>]
         : [];
     });
 }
@@ -42,7 +42,7 @@ export function Coat({ group }: { group: Group }) {
       <Published group={group} />
       {other ? (
         <Notice
-          title={text.compoundChosen(FRICTION_TEXT[other])}
+          title={text.compoundChosen({ condition: FRICTION_TEXT[other] })}
           text={text.compoundChosenText}
           look="warn"
           alert
@@ -99,6 +99,6 @@ export function Published({ group }: { group: Group }) {
   return group.compounds.length > 0 ? (
     <CompoundsView group={group} />
   ) : (
-    <PanelBody>{text.coat(text.noCompound)}</PanelBody>
+    <PanelBody>{`${upperFirst(text.noCompound)}.`}</PanelBody>
   );
 }

@@ -18,14 +18,14 @@ export function GlassGuard({ onOpen }: { onOpen: () => void }) {
       <View style={styles.row}>
         <View style={styles.key}>
           <BigButton
-            text={text.unlock(1)}
+            text={text.unlock({ n: 1 })}
             look={first ? 'main' : 'plain'}
             onPress={() => setFirst(true)}
           />
         </View>
         <View style={styles.key}>
           <BigButton
-            text={text.unlock(2)}
+            text={text.unlock({ n: 2 })}
             look="plain"
             onPress={() => (first ? onOpen() : undefined)}
           />

@@ -1,3 +1,4 @@
+import { textAt } from '@stennet/core/language';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { undoable, type RunState } from '@stennet/core/run';
@@ -34,7 +35,9 @@ export function GoBackPanel({
   if (last.type !== 'pulled') {
     return (
       <View style={{ gap: 12 }}>
-        <PanelTitle>{text.backStep(text.steps[last.type] ?? last.type)}</PanelTitle>
+        <PanelTitle>
+          {text.backStep({ what: textAt(text.steps, last.type) ?? last.type })}
+        </PanelTitle>
         <BigButton text={text.backStepYes} look="plain" onPress={undo} />
         {keep}
       </View>

@@ -1,3 +1,4 @@
+import { textAt } from '@stennet/core/language';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
@@ -50,7 +51,7 @@ export function HoldPanel({
         onCancel={() => setAsking(false)}
       />
     );
-  const ways = due.ways.filter((w) => text.way[w]);
+  const ways = due.ways.filter((w) => textAt(text.way, w));
   return (
     <View role="alert" style={{ gap: 12 }}>
       <PanelTitle>{titleOf(due, state)}</PanelTitle>
@@ -93,10 +94,10 @@ export function HoldPanel({
 
 function titleOf({ hold, fastener, stage }: Hold, { sheet }: RunState): string {
   if (hold.kind === 'failed')
-    return text.holdFailed(
-      fastener ? fastenerName(sheet, fastener) : '',
-      text.failures[hold.failure],
-    );
+    return text.holdFailed({
+      bolt: fastener ? fastenerName(sheet, fastener) : '',
+      what: text.failures[hold.failure],
+    });
   if (hold.kind === 'named') return `${text.holdTitles.named}: ${stage.name}`;
   return hold.kind === 'notSettled' ? text.notSettledTitle : (text.holdTitles[hold.kind] ?? '');
 }
@@ -105,7 +106,7 @@ function bodyOf(due: Hold, state: RunState): string {
   const { hold } = due;
   if (hold.kind === 'failed') return text.holdText[hold.failure];
   if (hold.kind === 'notSettled')
-    return text.notSettled(hold.moved.join(', '), state.progress.pass);
+    return text.notSettled({ bolts: hold.moved.join(', '), n: state.progress.pass });
   if (hold.kind === 'named')
     return `${due.stage.note ? `${due.stage.note} ` : ''}${text.namedBody}`;
   return `${explain(state.sheet, due)}${due.stage.note ? ` ${due.stage.note}` : ''}`;
@@ -118,7 +119,7 @@ function bodyOf(due: Hold, state: RunState): string {
 function wordOf(way: Way, due: Hold, state: RunState): string {
   if (way === 'again' && state.part === TAKE_APART) return text.apartAgain;
   if (way === 'restart' && due.hold.kind === 'failed') return text.restartBroken;
-  return text.way[way] ?? '';
+  return textAt(text.way, way) ?? '';
 }
 
 function takeWay(due: Hold, state: RunState, acts: Acts, finding: string): (way: Way) => void {

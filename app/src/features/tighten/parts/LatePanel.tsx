@@ -18,7 +18,7 @@ export function LatePanel({ acts, state }: { acts: Acts; state: RunState }) {
   const isGood = ago !== undefined && ago >= 0 && ago <= 24 * 60;
   return (
     <View role="alert" style={{ gap: 12 }}>
-      <PanelTitle>{text.lateTitle(clock?.text ?? '')}</PanelTitle>
+      <PanelTitle>{text.lateTitle({ what: clock?.text ?? '' })}</PanelTitle>
       <PanelBody>{text.lateText}</PanelBody>
       <NumberField label={text.lateAgo} value={ago} onChange={setAgo} />
       <BigButton

@@ -19,7 +19,7 @@ export function LeadDesk({ run, state }: { run: string; state: RunState }) {
     <View style={{ gap: 12 }}>
       <PanelTitle>
         {waiting.length + (release.length > 0 ? 1 : 0) > 0
-          ? text.waiting(waiting.length + (release.length > 0 ? 1 : 0))
+          ? text.waiting({ count: waiting.length + (release.length > 0 ? 1 : 0) })
           : text.nothingWaits}
       </PanelTitle>
       {waiting.map((d) => (

@@ -32,7 +32,7 @@ export function LeadSettle({ state, acts, isMine, takeOver }: Props) {
   if (!isMine) {
     return (
       <View style={{ gap: 12 }}>
-        <PanelTitle>{text.waiting(waiting.length)}</PanelTitle>
+        <PanelTitle>{text.waiting({ count: waiting.length })}</PanelTitle>
         {waiting.map((d) => (
           <PanelBody key={d.event}>{deviationLine(state, d)}</PanelBody>
         ))}
@@ -65,7 +65,7 @@ export function LeadSettle({ state, acts, isMine, takeOver }: Props) {
   }
   return (
     <View style={{ gap: 12 }}>
-      <PanelTitle>{text.waiting(waiting.length)}</PanelTitle>
+      <PanelTitle>{text.waiting({ count: waiting.length })}</PanelTitle>
       {waiting.map((d) => (
         <BigButton
           key={d.event}

@@ -87,7 +87,7 @@ export function LeadWord({
       {about ? <PanelBody>{about}</PanelBody> : null}
       <TextField label={text.leadWhy} value={why} onChange={(t) => setWhy(t.slice(0, 300))} />
       {lead && !isSelf ? (
-        <PinField label={text.leadPin(lead.name)} value={pin} onChange={setPin} />
+        <PinField label={text.leadPin({ name: lead.name })} value={pin} onChange={setPin} />
       ) : null}
       {words.map((w) => (
         <BigButton

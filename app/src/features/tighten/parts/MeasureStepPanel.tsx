@@ -7,7 +7,7 @@ import { BigButton } from '@/ui';
 import { drawnRows, emptyForm, measuringOf, type MeasureForm } from '@/ui/measuring/measuring';
 import { Instrument, Odd, Places, StripMarks } from '@/ui/measuring/Places';
 import { Result } from '@/ui/measuring/Result';
-import { KIND_TEXT, text as measuringText } from '@/ui/measuring/text';
+import { text as measuringText } from '@/ui/measuring/text';
 import { text } from '../text';
 import { GiveUp } from './GiveUp';
 import { PanelBody, PanelTitle } from './PanelText';
@@ -67,14 +67,15 @@ export function MeasureStepPanel({
   return (
     <View style={{ gap: 12 }}>
       <PanelTitle>{step.text}</PanelTitle>
-      <PanelBody>{KIND_TEXT[measure.what].say}</PanelBody>
+      <PanelBody>{measuringText.kinds[measure.what].say}</PanelBody>
       <PanelBody>
         {kind.limits
           .map((l) =>
-            text.measureLimit(
-              l.label,
-              format.quantity({ value: measure.limits[l.key] ?? 0, unit: measure.unit }).text,
-            ),
+            text.measureLimit({
+              label: l.label,
+              value: format.quantity({ value: measure.limits[l.key] ?? 0, unit: measure.unit })
+                .text,
+            }),
           )
           .join(' · ')}
       </PanelBody>

@@ -1,6 +1,11 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { runRecord, type RecordedFastener, type RecordedPull } from '@stennet/core/record';
+import {
+  OUTCOME_TEXT,
+  runRecord,
+  type RecordedFastener,
+  type RecordedPull,
+} from '@stennet/core/record';
 import { fastenerId, type Next, type PayloadOf, type RunEvent } from '@stennet/core/run';
 import { useSignedIn } from '@/data';
 import type { RunView } from '@/data/runStore';
@@ -140,12 +145,12 @@ function History({
   return (
     <>
       <PanelTitle>
-        {text.oneTitle(
-          fastenerName(
+        {text.oneTitle({
+          bolt: fastenerName(
             view.state.sheet,
             fastenerId(seat, view.state.progress.seats[seat]?.life ?? 1),
           ),
-        )}
+        })}
       </PanelTitle>
       <Standing view={view} due={due} seat={seat} />
       {lives.flatMap((f) =>
@@ -176,7 +181,7 @@ function Standing({ view, due, seat: id }: { view: RunView; due: Next; seat: str
   return (
     <>
       <PanelBody strong>{words}</PanelBody>
-      {bag ? <PanelBody>{text.from(bag.bag)}</PanelBody> : null}
+      {bag ? <PanelBody>{text.from({ bag: bag.bag })}</PanelBody> : null}
     </>
   );
 }
@@ -184,10 +189,10 @@ function Standing({ view, due, seat: id }: { view: RunView; due: Next; seat: str
 function PullLine({ pull, view, isOld }: { pull: RecordedPull; view: RunView; isOld: boolean }) {
   const { format } = useSignedIn();
   const stage = view.state.sheet.stages.find((s) => s.id === pull.stage)?.name ?? pull.stage;
-  const result = pull.reading ? format.quantity(pull.reading).text : text.outcomes[pull.outcome];
+  const result = pull.reading ? format.quantity(pull.reading).text : OUTCOME_TEXT[pull.outcome];
   const words = [
     stage,
-    pull.pass > 1 ? text.round(pull.pass) : '',
+    pull.pass > 1 ? text.round({ n: pull.pass }) : '',
     result,
     pull.undone ? text.takenBack : '',
     isOld ? text.oldOne : '',
@@ -198,7 +203,9 @@ function PullLine({ pull, view, isOld }: { pull: RecordedPull; view: RunView; is
     <View>
       <PanelBody strong={!pull.undone && !isOld}>{words}</PanelBody>
       <PanelBody>
-        {text.at(format.time(new Date(pull.deviceTime)), view.kept.people[pull.person] ?? '')}
+        {[format.time(new Date(pull.deviceTime)), view.kept.people[pull.person]]
+          .filter(Boolean)
+          .join(', ')}
       </PanelBody>
     </View>
   );

@@ -23,7 +23,7 @@ export function PhotoButton({
   };
   return (
     <>
-      {taken > 0 ? <PanelBody>{text.photos(taken)}</PanelBody> : null}
+      {taken > 0 ? <PanelBody>{text.photos({ count: taken })}</PanelBody> : null}
       {problem ? <PanelBody>{text.cannotKeep}</PanelBody> : null}
       <BigButton text={text.photo} look="quiet" onPress={take} />
     </>

@@ -58,7 +58,7 @@ function Plain({ state, acts, due }: Omit<Props, 'children'>) {
     <View role="alert" style={{ gap: 12 }}>
       <PanelTitle>{text.plainTitle}</PanelTitle>
       <PanelBody>{text.plainText}</PanelBody>
-      <PanelBody strong>{text.plainNext(what)}</PanelBody>
+      <PanelBody strong>{text.plainNext({ what })}</PanelBody>
       {say.map((s) => (
         <BigButton key={s.label} text={s.label} look="plain" onPress={s.act} />
       ))}

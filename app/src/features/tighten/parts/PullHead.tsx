@@ -1,13 +1,20 @@
+import { textAt } from '@stennet/core/language';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { flatsOf, turnDial } from '@stennet/core/drawing';
-import { groupOfSeat, stageKindText, stageWords, type Sheet } from '@stennet/core/procedure';
+import {
+  type Stage,
+  groupOfSeat,
+  stageKindText,
+  stageWords,
+  type Sheet,
+} from '@stennet/core/procedure';
 import { type PullNext, type RunState } from '@stennet/core/run';
 import { useSignedIn } from '@/data';
 import { useInks } from '@/ui';
 import { DrawingView } from '@/ui/work';
 import { useSeenSheet } from '../hooks/useSeenSheet';
-import { whereIs, wrenchName } from '../say';
+import { flatsText, whereIs, wrenchName } from '../say';
 import { fastenerName, text, upperFirst } from '../text';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
 
@@ -26,7 +33,7 @@ export function PullHead({
   const isAngle = due.task.action === 'angle';
   const value = inHand ? format.inHand(inHand) : null;
   const seen = useSeenSheet(state.sheet);
-  const reason = text.reasons[due.reason];
+  const reason = textAt(text.reasons, due.reason);
   const flats = flatsOf(inHand?.value ?? 0);
   if (isHuge) return <HugeHead due={due} sheet={state.sheet} />;
   const kind = stageKindText(due.stage);
@@ -42,8 +49,8 @@ export function PullHead({
           <Text style={{ fontWeight: '700', fontSize: 18, color: inks.ink }}>
             {upperFirst(fastenerName(state.sheet, due.fastener))}
           </Text>
-          {` · ${text.place(due.ordinal, due.of)}`}
-          {due.pass > 1 ? ` · ${text.round(due.pass)}` : ''}
+          {` · ${text.place({ n: due.ordinal, of: due.of })}`}
+          {due.pass > 1 ? ` · ${text.round({ n: due.pass })}` : ''}
           {reason ? ` · ${reason}` : ''}
           {`\n${whereIs(seen, due.fastener)}`}
         </Text>
@@ -60,7 +67,7 @@ export function PullHead({
       {isAngle && inHand && target ? (
         <DrawingView
           drawing={turnDial(inHand.value, 0, groupOfSeat(state.sheet, due.seat).head)}
-          label={`${inHand.value} degrees to turn, ${text.flats(flats)}`}
+          label={text.dial({ deg: inHand.value, flats: flatsText(flats) })}
           width={132}
           height={132}
         />
@@ -88,8 +95,8 @@ function HugeHead({ due, sheet }: { due: PullNext; sheet: Sheet }) {
       <Text style={{ fontSize: 30, lineHeight: 38, fontWeight: '700', color: inks.ink }}>
         {[
           value && value.unit !== '°' ? value.unit : '',
-          text.place(due.ordinal, due.of),
-          due.pass > 1 ? text.round(due.pass) : '',
+          text.place({ n: due.ordinal, of: due.of }),
+          due.pass > 1 ? text.round({ n: due.pass }) : '',
         ]
           .filter(Boolean)
           .join(' · ')}
@@ -103,9 +110,9 @@ function AngleLine({ due, flats }: { due: PullNext; flats: ReturnType<typeof fla
   const turned = (due.target?.value ?? 0) - (due.inHand?.value ?? 0);
   return (
     <>
-      <Text style={{ fontWeight: '700', color: inks.ink }}>{text.flats(flats)}</Text>
+      <Text style={{ fontWeight: '700', color: inks.ink }}>{flatsText(flats)}</Text>
       {`, ${text.by[due.tool.method]}`}
-      {turned > 0 ? ` · ${text.soFar(`${turned}°`)}` : ''}
+      {turned > 0 ? ` · ${text.soFar({ angle: `${turned}°` })}` : ''}
     </>
   );
 }
@@ -115,14 +122,17 @@ function TorqueLine({ due }: { due: PullNext }) {
   const { format } = useSignedIn();
   if (due.task.action === 'loosen') {
     const how = (due.task.part ?? due.stage).loosen ?? 'free';
-    return <>{text.loosenWords(typeof how === 'object' ? how.degrees : how)}</>;
+    return <>{loosenText(how)}</>;
   }
   if (!due.target) return <>{text.by[due.tool.method]}</>;
   return (
     <>
-      {due.tool.wrench ? `${text.on(wrenchName(due.tool.wrench))} · ` : ''}
+      {due.tool.wrench ? `${text.on({ tool: wrenchName(due.tool.wrench) })} · ` : ''}
       {due.stage.target && !('value' in due.stage.target) && !due.task.part ? (
-        text.chosen(format.quantity(due.target).text, stageWords(due.stage, format))
+        text.chosen({
+          value: format.quantity(due.target).text,
+          range: stageWords(due.stage, format),
+        })
       ) : due.inHand?.unit === due.target.unit ? (
         format.published(due.target)
       ) : (
@@ -143,3 +153,8 @@ export const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   words: { flex: 1, minWidth: 0 },
 });
+
+function loosenText(how: NonNullable<Stage['loosen']>): string {
+  if (typeof how === 'object') return text.loosenBy({ deg: how.degrees });
+  return how === 'free' ? text.loosenFree : text.loosenCrack;
+}

@@ -135,7 +135,7 @@ export function PullPanel({
       ) : null}
       {wrench.link.thrown ? (
         <BigButton
-          text={text.heard.bringBack(format.quantity(wrench.link.thrown.peak).text)}
+          text={text.heard.bringBack({ value: format.quantity(wrench.link.thrown.peak).text })}
           look="quiet"
           onPress={wrench.restore}
         />
@@ -223,7 +223,10 @@ function byHandTogether(
     !maySeveral(state, due)
   )
     return null;
-  const label = action === 'handStart' ? text.allByHand(open.length) : text.allRunDown(open.length);
+  const label =
+    action === 'handStart'
+      ? text.allByHand({ n: open.length })
+      : text.allRunDown({ n: open.length });
   return { label, said: { stage: stage.id, pass: due.pass, fasteners: open, outcome: 'done' } };
 }
 

@@ -39,7 +39,7 @@ export function ReconcilePanel({
   return (
     <View style={{ gap: 12 }}>
       <PanelTitle>{text.reconcileTitle}</PanelTitle>
-      <PanelBody>{text.reconcile(due.stage.name)}</PanelBody>
+      <PanelBody>{text.reconcile({ stage: due.stage.name })}</PanelBody>
       {places ? (
         <>
           <View style={{ alignItems: 'center' }}>
@@ -49,13 +49,16 @@ export function ReconcilePanel({
                 places.target,
                 groupOfSeat(state.sheet, seatIdOf(due.fasteners[0] ?? '')).head,
               )}
-              label={text.stripeDrawn(places.before, places.before + places.target)}
+              label={text.stripeDrawn({
+                before: places.before,
+                target: places.before + places.target,
+              })}
               width={140}
               height={140}
             />
           </View>
           <PanelBody strong>
-            {text.reconcileAngle(places.before, places.before + places.target)}
+            {text.reconcileAngle({ before: places.before, target: places.before + places.target })}
           </PanelBody>
         </>
       ) : null}
@@ -76,9 +79,9 @@ export function ReconcilePanel({
                 text={found[fastener] === a ? `✓ ${text.found[a]}` : text.found[a]}
                 {...(places && a !== 'cannotTell'
                   ? {
-                      hint: text.stripeAt(
-                        a === 'turned' ? places.before + places.target : places.before,
-                      ),
+                      hint: text.stripeAt({
+                        deg: a === 'turned' ? places.before + places.target : places.before,
+                      }),
                     }
                   : {})}
                 look={found[fastener] === a ? 'plain' : 'quiet'}

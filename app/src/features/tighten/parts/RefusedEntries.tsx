@@ -22,16 +22,17 @@ export function RefusedEntries({ view }: { view: RunView }) {
   const reason = first ? new AppError(first.code, first.params) : null;
   const own = view.refused.filter((r) => r.event.person === me.person.id);
   const lines = own.map((r) =>
-    text.refusedLine(
-      lastLine(view.state.sheet, r.event) ?? r.event.type,
-      format.time(new Date(r.event.deviceTime)),
-    ),
+    text.refusedLine({
+      what: lastLine(view.state.sheet, r.event) ?? r.event.type,
+      at: format.time(new Date(r.event.deviceTime)),
+    }),
   );
   const dismiss = (): void => {
-    const said = `${why.trim()} (${text.refusedTitle(own.length)}: ${lines.join('; ')})`.slice(
-      0,
-      400,
-    );
+    const said =
+      `${why.trim()} (${text.refusedTitle({ count: own.length })}: ${lines.join('; ')})`.slice(
+        0,
+        400,
+      );
     dismissRefused(said).then(
       () => setOpen(false),
       (e: unknown) => setProblem(asAppError(e)),
@@ -40,7 +41,7 @@ export function RefusedEntries({ view }: { view: RunView }) {
   return (
     <View style={{ gap: 12 }}>
       <Notice
-        title={text.refusedTitle(view.refused.length)}
+        title={text.refusedTitle({ count: view.refused.length })}
         text={`${reason?.message ?? ''} ${text.refusedText}`}
         {...(isOpen || own.length === 0
           ? {}

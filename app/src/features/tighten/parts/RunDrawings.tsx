@@ -48,11 +48,10 @@ export const MapOf = memo(function MapOf({ state, joint, due, onSeat }: OnMap) {
   const seen = useSeenSheet(state.sheet);
   const { sheet, progress } = state;
   const fastener = due.kind === 'pull' ? due.fastener : due.kind === 'hold' ? due.fastener : null;
-  const label = text.mapLabel(
-    joint,
-    sheet.seats.length,
-    due.kind === 'pull' ? pullLine(seen, format, due) : null,
-  );
+  const label =
+    due.kind === 'pull'
+      ? text.mapLabelNext({ joint, n: sheet.seats.length, next: pullLine(seen, format, due) })
+      : text.mapLabel({ joint, n: sheet.seats.length });
   return (
     <JointMapView
       sheet={sheet}

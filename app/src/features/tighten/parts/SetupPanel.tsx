@@ -63,7 +63,7 @@ export function SetupPanel({
       {SWITCHES.filter(isThere).map((one) => (
         <BigButton
           key={one}
-          text={hands[one] ? text.isOn(text[one]) : text.isOff(text[one])}
+          text={hands[one] ? text.isOn({ what: text[one] }) : text.isOff({ what: text[one] })}
           look={hands[one] ? 'plain' : 'quiet'}
           onPress={() => putHands(id, { [one]: !hands[one] })}
         />

@@ -28,7 +28,7 @@ export function ShortPanel({ due, state, acts, onClose }: Props) {
     return (
       <ReadingForm
         title={text.shortTitle}
-        hint={text.shortHint(format.angle(wanted))}
+        hint={text.shortHint({ wanted: format.angle(wanted) })}
         label={text.angleLabel}
         onRecord={setTurned}
         onUnknown={() => void acts.pull(due, 'stoppedShort')}
@@ -50,11 +50,16 @@ export function ShortPanel({ due, state, acts, onClose }: Props) {
   return (
     <View role="alert" style={{ gap: 12 }}>
       <PanelTitle>
-        {text.shortAsk(name, format.published(due.target ?? { value: wanted, unit: 'deg' }))}
+        {text.shortAsk({
+          name,
+          target: format.published(due.target ?? { value: wanted, unit: 'deg' }),
+        })}
       </PanelTitle>
       <PanelBody>{text.shortText}</PanelBody>
       <BigButton
-        text={missing === null ? text.shortAgain : text.shortMissing(format.angle(missing))}
+        text={
+          missing === null ? text.shortAgain : text.shortMissing({ deg: format.angle(missing) })
+        }
         onPress={goOn}
       />
       <BigButton text={text.shortRecord} look="warn" onPress={record} />

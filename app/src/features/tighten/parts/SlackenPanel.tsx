@@ -10,16 +10,18 @@ import { BigButton } from '@/ui';
 export function SlackenPanel({ due, state, acts, onGoBack }: StepProps<'slacken'>) {
   return (
     <Step
-      title={text.slackenTitle(due.fasteners.length)}
-      yes={text.slackenYes(due.fasteners.length)}
+      title={text.slackenTitle({ count: due.fasteners.length })}
+      yes={text.slackenYes({ count: due.fasteners.length })}
       onYes={() => void acts.confirm('slackened', { fasteners: [...due.fasteners] })}
       state={state}
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
     >
       <PanelBody strong>
-        {text.slackenOrder(due.fasteners.map((f) => fastenerName(state.sheet, f)).join(', '))}
+        {text.slackenOrder({
+          names: due.fasteners.map((f) => fastenerName(state.sheet, f)).join(', '),
+        })}
       </PanelBody>
-      <PanelBody>{text.slackenThen(due.stage.name)}</PanelBody>
+      <PanelBody>{text.slackenThen({ stage: due.stage.name })}</PanelBody>
     </Step>
   );
 }

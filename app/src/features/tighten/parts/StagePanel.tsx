@@ -37,7 +37,7 @@ export function ChooseValuePanel({
     const { target } = stage;
     return (
       <>
-        <PanelBody>{text.valueTitle(stage.name)}</PanelBody>
+        <PanelBody>{text.valueTitle({ stage: stage.name })}</PanelBody>
         <BigButton
           text={format.published(target)}
           look="plain"
@@ -54,9 +54,9 @@ export function ChooseValuePanel({
   }
   return (
     <ReadingForm
-      title={text.valueTitle(stage.name)}
+      title={text.valueTitle({ stage: stage.name })}
       hint={stageWords(stage, format)}
-      label={text.valueLabel(units[unit].symbol)}
+      label={text.valueLabel({ unit: units[unit].symbol })}
       onRecord={choose}
       onCancel={onGoBack}
     />
@@ -73,7 +73,7 @@ export function RoundPanel({ due, acts, state, onGoBack }: StepProps<'round'>) {
       <ReadingForm
         title={stage.name}
         hint=""
-        label={text.measureLabel(undefined, units[target.unit].symbol)}
+        label={text.measureLabel({ row: text.measured, unit: units[target.unit].symbol })}
         onRecord={(value) =>
           void acts.confirm('roundDone', {
             stage: stage.id,
@@ -92,7 +92,7 @@ export function RoundPanel({ due, acts, state, onGoBack }: StepProps<'round'>) {
       : void acts.confirm('roundDone', { stage: stage.id, round, seated });
   return (
     <Step
-      title={text.roundTitle(round, stage.name)}
+      title={text.roundTitle({ n: round, stage: stage.name })}
       yes={text.roundNot}
       onYes={say(false)}
       state={state}
@@ -131,7 +131,7 @@ export function WaitPanel({ due, acts, state, onGoBack }: StepProps<'wait' | 'wa
       state={state}
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
     >
-      <PanelBody>{`${explain(state.sheet, due)} ${until ? text.waitUntil(format.time(new Date(until))) : ''}`}</PanelBody>
+      <PanelBody>{`${explain(state.sheet, due)} ${until ? text.waitUntil({ time: format.time(new Date(until)) }) : ''}`}</PanelBody>
     </Step>
   );
 }

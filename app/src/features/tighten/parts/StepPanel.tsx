@@ -1,3 +1,4 @@
+import { textAt } from '@stennet/core/language';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
@@ -65,10 +66,11 @@ export function SetToolPanel({
   const isAngle = due.task.action === 'angle';
   const value = format.inHand(due.setting);
   const publishedText = format.published(due.target);
+  const reason = textAt(text.reasons, due.reason);
   return (
     <Step
       title={isAngle ? text.setAngle : text.setTorque}
-      yes={isAngle ? text.angleYes(publishedText) : text.setYes}
+      yes={isAngle ? text.angleYes({ angle: publishedText }) : text.setYes}
       onYes={() =>
         void acts.confirm('wrenchSet', {
           stage: due.stage.id,
@@ -88,8 +90,8 @@ export function SetToolPanel({
       <PanelBody>
         {isAngle
           ? text.setAngleText
-          : `${due.tool.wrench ? text.on(wrenchName(due.tool.wrench)) : ''} · ${text.published(publishedText)}`}
-        {text.reasons[due.reason] ? ` · ${text.reasons[due.reason]}` : ''}
+          : `${due.tool.wrench ? text.on({ tool: wrenchName(due.tool.wrench) }) : ''} · ${text.published({ value: publishedText })}`}
+        {reason ? ` · ${reason}` : ''}
       </PanelBody>
     </Step>
   );
@@ -99,7 +101,7 @@ export function MarkPanel({ due, state, acts, onGoBack }: StepProps<'mark'>) {
   return (
     <Step
       title={text.markTitle}
-      yes={text.markYes(due.fasteners.length)}
+      yes={text.markYes({ count: due.fasteners.length })}
       state={state}
       onYes={() => void acts.confirm('stepDone', { step: 'mark', fasteners: [...due.fasteners] })}
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
@@ -123,9 +125,9 @@ export function ResumePanel({ state, acts, after }: { state: RunState; acts: Act
     >
       <PanelBody>
         {[
-          paused ? text.pausedAgo(format.ago(new Date(paused.deviceTime), now())) : '',
-          last ? text.last(last) : '',
-          coming ? text.nextUp(coming) : '',
+          paused ? text.pausedAgo({ ago: format.ago(new Date(paused.deviceTime), now()) }) : '',
+          last ? text.last({ what: last }) : '',
+          coming ? text.nextUp({ what: coming }) : '',
         ].join(' ')}
       </PanelBody>
     </Step>
@@ -151,7 +153,7 @@ export function FinishPanel({
       second={<BigButton text={text.goBack} look="quiet" onPress={onGoBack} />}
     >
       <PanelBody>
-        {(isApart ? text.apartFinish : text.finish)(state.progress.deviations.length)}
+        {(isApart ? text.apartFinish : text.finish)({ count: state.progress.deviations.length })}
       </PanelBody>
     </Step>
   );
@@ -175,8 +177,8 @@ function NextUp({ state }: { state: RunState }) {
     <BigButton
       text={
         next.crankDeg === null
-          ? text.nextCap(next.name)
-          : text.nextCrank(next.name, `${next.crankDeg}°`)
+          ? text.nextCap({ name: next.name })
+          : text.nextCrank({ name: next.name, deg: `${next.crankDeg}°` })
       }
       look="plain"
       onPress={to}
@@ -227,10 +229,12 @@ export function WatchPanel({
   const mayWrite = isAllowed(me.role, 'run.write');
   return (
     <View style={styles.panel}>
-      <PanelTitle>{text.elsewhere(people[state.holder?.person ?? ''] ?? '', device)}</PanelTitle>
+      <PanelTitle>
+        {text.elsewhere({ person: people[state.holder?.person ?? ''] ?? '', device })}
+      </PanelTitle>
       {line ? (
         <View role="status" aria-live="polite">
-          <PanelBody strong>{text.nextThere(line)}</PanelBody>
+          <PanelBody strong>{text.nextThere({ line })}</PanelBody>
         </View>
       ) : null}
       <PanelBody>

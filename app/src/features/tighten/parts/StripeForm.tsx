@@ -43,27 +43,27 @@ export function StripeForm({ state, fastener, stage, onRead, onCancel }: Props) 
   const { head } = groupOfSeat(state.sheet, seatIdOf(fastener));
   return (
     <View style={{ gap: 12 }}>
-      <PanelTitle>{text.stripeTitle(fastenerName(state.sheet, fastener))}</PanelTitle>
+      <PanelTitle>{text.stripeTitle({ name: fastenerName(state.sheet, fastener) })}</PanelTitle>
       <View style={{ alignItems: 'center' }}>
         <DrawingView
           drawing={stripeDial(before, target, head)}
-          label={text.stripeDrawn(before, before + target)}
+          label={text.stripeDrawn({ before, target: before + target })}
           width={160}
           height={160}
         />
       </View>
-      <PanelBody>{text.stripeText(before, before + target)}</PanelBody>
+      <PanelBody>{text.stripeText({ before, target: before + target })}</PanelBody>
       <View style={{ flexDirection: 'row', gap: 12 }}>
         <BigButton
           text={text.stripeNot}
-          hint={text.stripeAt(before)}
+          hint={text.stripeAt({ deg: before })}
           look="plain"
           grow
           onPress={() => onRead(before)}
         />
         <BigButton
           text={text.stripeAll}
-          hint={text.stripeAt(before + target)}
+          hint={text.stripeAt({ deg: before + target })}
           look="plain"
           grow
           onPress={() => onRead(before + target)}

@@ -48,14 +48,14 @@ export function TogetherPanel({ due, state, acts, outcomes, onClose }: Props) {
             key={n}
             size="hand"
             role="radio"
-            text={n === open.length ? text.severalAll(n) : String(n)}
+            text={n === open.length ? text.severalAll({ n }) : String(n)}
             on={n === count}
             onPress={() => setCount(n)}
           />
         ))}
       </View>
       <PanelBody strong>
-        {text.severalNext(chosen.map((f) => fastenerName(state.sheet, f)).join(', '))}
+        {text.severalNext({ bolts: chosen.map((f) => fastenerName(state.sheet, f)).join(', ') })}
       </PanelBody>
       {who.length > 1 ? (
         <ChoiceField label={text.severalWho} value={puller} options={who} onChange={setPuller} />
@@ -63,7 +63,7 @@ export function TogetherPanel({ due, state, acts, outcomes, onClose }: Props) {
       {outcomes.map((o) => (
         <BigButton
           key={o.outcome}
-          text={text.severalYes(chosen.length, o.label)}
+          text={text.severalYes({ n: chosen.length, outcome: o.label.toLowerCase() })}
           look="plain"
           onPress={say(o.outcome)}
         />

@@ -16,7 +16,7 @@ export function TooMuchPanel({ error, acts }: { error: AppError; acts: Acts }) {
       <PanelBody>{error.fix}</PanelBody>
       <BigButton text={text.tooMuchNo} onPress={acts.forget} />
       <BigButton
-        text={text.tooMuchYes(String(error.params.reading))}
+        text={text.tooMuchYes({ value: String(error.params.reading) })}
         look="warn"
         onPress={() => void acts.sure?.()}
       />

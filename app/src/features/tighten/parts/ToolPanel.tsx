@@ -85,7 +85,7 @@ export function ToolPanel({ state, task, target, methods, acts, onCancel, onGoBa
   return (
     <View style={{ gap: 12 }}>
       <PanelTitle>
-        {isAngle ? text.chooseAngle : text.chooseTitle(format.quantity(target).text)}
+        {isAngle ? text.chooseAngle : text.chooseTitle({ stage: format.quantity(target).text })}
       </PanelTitle>
       {isAngle
         ? methods.map((m) => (
@@ -173,7 +173,7 @@ function Wrenches({ state, target, tools, adapter, onChoose, onAsk }: WrenchesPr
             key={wrench.id}
             text={wrench.name}
             hint={[
-              fit instanceof AppError ? '' : text.scale(format.inHand(fit).text),
+              fit instanceof AppError ? '' : text.scale({ value: format.inHand(fit).text }),
               isOverdue ? text.allowedWrench : '',
             ]
               .filter(Boolean)

@@ -35,8 +35,10 @@ export function WrenchLine({
           {link.name === null
             ? text.heard.looking
             : isOther
-              ? text.heard.otherWrench(link.name, set.name)
-              : text.heard.heard(link.name, link.simulated)}
+              ? text.heard.otherWrench({ heard: link.name, set: set.name })
+              : (link.simulated ? text.heard.listeningSimulated : text.heard.listening)({
+                  name: link.name,
+                })}
         </PanelBody>
       </View>
       <BigButton
@@ -120,7 +122,7 @@ export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onDiscard, o
   return (
     <View role="status" aria-live="assertive" style={{ gap: 12 }}>
       <PanelTitle>
-        {text.heard.readBy(set && !isOther ? wrenchName(set) : pull.trace.wrench, bolt)}
+        {text.heard.readBy({ name: set && !isOther ? wrenchName(set) : pull.trace.wrench, bolt })}
       </PanelTitle>
       {value ? (
         <BigValue
@@ -131,32 +133,39 @@ export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onDiscard, o
         <PanelBody strong>{text.heard.noTurn}</PanelBody>
       )}
       {isOther && set ? (
-        <PanelBody strong>{text.heard.notThis(pull.trace.wrench, set.name)}</PanelBody>
+        <PanelBody strong>
+          {text.heard.notThis({ heard: pull.trace.wrench, set: set.name })}
+        </PanelBody>
       ) : read ? (
         <PanelBody strong>{text.heard[standing(due, read)]}</PanelBody>
       ) : null}
       {link.missed ? (
-        <PanelBody>{text.heard.missed(format.quantity(link.missed.peak).text)}</PanelBody>
+        <PanelBody>
+          {text.heard.missed({ value: format.quantity(link.missed.peak).text })}
+        </PanelBody>
       ) : null}
       {pull.trace.simulated ? <PanelBody>{text.heard.madeUp}</PanelBody> : null}
       {read && !isOther ? (
         second ? (
           <View style={{ flexDirection: 'row', gap: 12 }}>
             <BigButton
-              text={text.heard.keepTurned(said)}
+              text={text.heard.keepTurned({ value: said })}
               look="plain"
               grow
               onPress={() => void keep(first)}
             />
             <BigButton
-              text={text.heard.keepStill(said)}
+              text={text.heard.keepStill({ value: said })}
               look="plain"
               grow
               onPress={() => void keep(second)}
             />
           </View>
         ) : (
-          <BigButton text={text.heard.keep(said, bolt)} onPress={() => void keep(first)} />
+          <BigButton
+            text={text.heard.keep({ value: said, bolt })}
+            onPress={() => void keep(first)}
+          />
         )
       ) : null}
       {isOther ? <BigButton text={text.otherTool} look="plain" onPress={onTool} /> : null}

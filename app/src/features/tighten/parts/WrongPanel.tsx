@@ -35,7 +35,7 @@ export function WrongPanel({ due, state, acts, onShort, onReading, onAnother, on
   const mayStop = isAngle || due.task.action === 'torque' || due.task.action === 'stretch';
   return (
     <View style={{ gap: 12 }}>
-      <PanelTitle>{text.wrongTitle(fastenerName(state.sheet, due.fastener))}</PanelTitle>
+      <PanelTitle>{text.wrongTitle({ bolt: fastenerName(state.sheet, due.fastener) })}</PanelTitle>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 12 }}>
         {mayStop ? <Choice label={text.stoppedShort} onPress={onShort} /> : null}
         {isAngle ? <Choice label={text.tooFar} onPress={onReading} /> : null}

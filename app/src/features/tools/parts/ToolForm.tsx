@@ -7,14 +7,14 @@ import { saveTool } from '@/data/shop';
 import { newId } from '@/platform/ids';
 import { BigButton, ChoiceField, FieldRow, Notice, Section, TextField } from '@/ui';
 import {
-  FIELDS,
+  fieldsOf,
   formOfTool,
   lowestHint,
   readTool,
   type ToolForm as Form,
   type ToolProblems,
 } from '../toolForm';
-import { KIND_TEXT, text } from '../text';
+import { text } from '../text';
 
 const TORQUES = UNIT_CODES.filter((u) => units[u].kind === 'torque');
 
@@ -46,16 +46,16 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
     );
   };
   return (
-    <Section title={kept ? text.edit(kept.tool.name) : text.add}>
+    <Section title={kept ? text.edit({ name: kept.tool.name }) : text.add}>
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
       <ChoiceField
         label={text.kind}
         value={form.kind}
-        options={TOOL_KINDS.map((k) => ({ value: k, text: KIND_TEXT[k] }))}
+        options={TOOL_KINDS.map((k) => ({ value: k, text: text.kinds[k] }))}
         onChange={(kind) => put({ kind })}
       />
       <FieldRow>
-        {FIELDS[form.kind].map((field) => {
+        {fieldsOf(form.kind).map((field) => {
           const value = form.fields[field.name] ?? '';
           const problem = problems[field.name];
           if (field.kind === 'drive')

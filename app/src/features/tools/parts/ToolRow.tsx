@@ -6,7 +6,7 @@ import { units, type Formatter } from '@stennet/core/quantity';
 import { useSignedIn, type KeptTool } from '@/data';
 import { now } from '@/platform/clock';
 import { BigButton, Line, useInks } from '@/ui';
-import { KIND_TEXT, text } from '../text';
+import { text } from '../text';
 
 const SOON_DAYS = 30;
 
@@ -21,7 +21,7 @@ export function ToolRow({ kept, onEdit }: { kept: KeptTool; onEdit: (() => void)
     <View style={[styles.row, { borderTopColor: inks.line, opacity: retired ? 0.7 : 1 }]}>
       <Text style={{ fontSize: 17, fontWeight: '700', color: inks.ink }}>{tool.name}</Text>
       <Line>
-        {[KIND_TEXT[tool.kind], ...factsOf(tool, format), retired ? text.retired : '']
+        {[text.kinds[tool.kind], ...factsOf(tool, format), retired ? text.retired : '']
           .filter(Boolean)
           .join(' · ')}
       </Line>
@@ -41,7 +41,7 @@ export function ToolRow({ kept, onEdit }: { kept: KeptTool; onEdit: (() => void)
           {isWrench ? (
             <BigButton
               text={text.used}
-              label={text.usedOf(tool.name)}
+              label={text.usedOf({ name: tool.name })}
               look="quiet"
               size="desk"
               onPress={() =>
@@ -52,7 +52,7 @@ export function ToolRow({ kept, onEdit }: { kept: KeptTool; onEdit: (() => void)
           {onEdit ? (
             <BigButton
               text={text.change}
-              label={text.edit(tool.name)}
+              label={text.edit({ name: tool.name })}
               look="quiet"
               size="desk"
               onPress={onEdit}
@@ -69,10 +69,10 @@ function calibrationOf(tool: ShopTool, format: Formatter): { words: string; warn
   const day = format.date(new Date(`${tool.calibratedUntil}T12:00:00Z`));
   const left = (Date.parse(`${tool.calibratedUntil}T23:59:59Z`) - now().getTime()) / 86_400_000;
   return left < 0
-    ? { words: text.overdue(day), warn: true }
+    ? { words: text.overdue({ day }), warn: true }
     : left < SOON_DAYS
-      ? { words: text.soon(day), warn: true }
-      : { words: text.until(day), warn: false };
+      ? { words: text.soon({ day }), warn: true }
+      : { words: text.until({ day }), warn: false };
 }
 
 function factsOf(tool: ShopTool, format: Formatter): string[] {
@@ -82,27 +82,30 @@ function factsOf(tool: ShopTool, format: Formatter): string[] {
     case 'dial':
     case 'digital':
       return [
-        text.range(
-          format.number(tool.min, 2),
-          format.quantity({ value: tool.max, unit: tool.unit }).text,
-          `${format.number(tool.graduation, 2)} ${units[tool.unit].symbol}`,
-        ),
-        tool.tolerancePercent ? text.tolerance(format.number(tool.tolerancePercent)) : '',
-        tool.drive ? text.drive(tool.drive) : '',
-        tool.lengthMm ? text.long(mm(tool.lengthMm)) : '',
+        text.range({
+          from: format.number(tool.min, 2),
+          to: format.quantity({ value: tool.max, unit: tool.unit }).text,
+          step: `${format.number(tool.graduation, 2)} ${units[tool.unit].symbol}`,
+        }),
+        tool.tolerancePercent ? text.tolerance({ p: format.number(tool.tolerancePercent) }) : '',
+        tool.drive ? text.drive({ d: tool.drive }) : '',
+        tool.lengthMm ? text.long({ mm: mm(tool.lengthMm) }) : '',
       ];
     case 'bar':
-      return [text.drive(tool.drive), text.long(mm(tool.lengthMm))];
+      return [text.drive({ d: tool.drive }), text.long({ mm: mm(tool.lengthMm) })];
     case 'angleGauge':
-      return [text.drive(tool.drive), text.step(`${format.number(tool.stepDeg)}°`)];
+      return [text.drive({ d: tool.drive }), text.step({ deg: `${format.number(tool.stepDeg)}°` })];
     case 'crowfoot':
-      return [text.drive(tool.drive), text.crowfoot(tool.opening, mm(tool.offsetMm))];
+      return [
+        text.drive({ d: tool.drive }),
+        text.crowfoot({ opening: tool.opening, mm: mm(tool.offsetMm) }),
+      ];
     case 'drawingTool':
-      return [text.ceiling(tool.fits, format.quantity(tool.ceiling).text)];
+      return [text.ceiling({ fits: tool.fits, most: format.quantity(tool.ceiling).text })];
     case 'crankLock':
       return [tool.fits, text.holds[tool.holds]];
     case 'stand':
-      return [text.rated(format.number(tool.ratedKg))];
+      return [text.rated({ kg: format.number(tool.ratedKg) })];
   }
 }
 

@@ -1,0 +1,18 @@
+import { tightenApart } from './tightenApart';
+import { tightenAround } from './tightenAround';
+import { tightenAsk } from './tightenAsk';
+import { tightenHands } from './tightenHands';
+import { tightenPanel } from './tightenPanel';
+import { tightenSteps } from './tightenSteps';
+import { tightenWrong } from './tightenWrong';
+
+/** Every word of the screen that leads from bolt to bolt. */
+export const tighten = {
+  ...tightenPanel,
+  ...tightenSteps,
+  ...tightenWrong,
+  ...tightenAround,
+  ...tightenApart,
+  ...tightenHands,
+  ...tightenAsk,
+};

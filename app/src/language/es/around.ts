@@ -1,0 +1,32 @@
+import type { Translation } from '@stennet/core/language';
+import type { around as english } from '../en/around';
+
+export const around: Translation<typeof english> = {
+  stillIn: 'Sigue dentro: {{what}}. Sáquelo antes de cerrar el trabajo.',
+  counted: '{{what}}: {{out}} de {{count}} fuera',
+  isOut: '{{what}}: fuera',
+  howManyOut: 'Cuántos están fuera',
+  countThem: 'Contar lo que salió: {{what}}',
+  dropped: 'Se cayó y no aparece: {{what}}',
+  droppedText: 'Visto por última vez: {{where}}. No gire, cierre ni arranque nada hasta tenerlo.',
+  foundWhere: '¿Dónde apareció?',
+  stillAsk: 'Revíselo: ¿roscas limpias, sin golpes ni dobleces?',
+  foundGood: 'Apareció y sirve',
+  foundDiscard: 'Apareció, cambiarlo',
+  loosened: 'Aflojado, sin volver a apretar: {{what}}',
+  tightHow: 'Cómo se apretó: valor, herramienta',
+  tight: 'Ya está apretado',
+  bySheet: 'Usar una hoja: agregarlo como unión',
+  addPutIn: 'Puse algo dentro',
+  putInWhat: '¿Qué puso y dónde?',
+  putInHint: 'Trapos en los puertos, tapón en el conducto de aceite',
+  howMany: 'Cuántos',
+  addDropped: 'Se cayó algo',
+  droppedWhat: '¿Qué se cayó?',
+  droppedWhere: '¿Adónde fue?',
+  addLoosened: 'Aflojé otra cosa',
+  loosenedWhat: '¿Qué aflojó para hacer espacio?',
+  save: 'Guardar',
+  cancel: 'Cancelar',
+  countWrong: 'Escriba un número entero.',
+};

@@ -1,0 +1,44 @@
+import { account } from './account';
+import { around } from './around';
+import { common } from './common';
+import { editor } from './editor';
+import { editorOptions } from './editorOptions';
+import { find } from './find';
+import { followUps } from './followUps';
+import { history } from './history';
+import { library } from './library';
+import { measure } from './measure';
+import { measuring } from './measuring';
+import { order } from './order';
+import { people } from './people';
+import { prepare } from './prepare';
+import { record } from './record';
+import { sheet } from './sheet';
+import { tighten } from './tighten';
+import { today } from './today';
+import { tools } from './tools';
+import { uiFollowUps } from './uiFollowUps';
+
+/** Spanish, area by area. */
+export const es = {
+  account,
+  around,
+  common,
+  editor,
+  editorOptions,
+  find,
+  followUps,
+  history,
+  library,
+  measure,
+  measuring,
+  order,
+  people,
+  prepare,
+  record,
+  sheet,
+  tighten,
+  today,
+  tools,
+  uiFollowUps,
+};

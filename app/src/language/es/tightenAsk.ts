@@ -1,0 +1,75 @@
+import type { Translation } from '@stennet/core/language';
+import type { tightenAsk as english } from '../en/tightenAsk';
+
+export const tightenAsk: Translation<typeof english> = {
+  shortTitle: '¿Cuánto giró?',
+  shortHint: 'El objetivo era {{wanted}}. Nada registrado aún.',
+  shortAsk: '¿{{name}} se quedó corto de {{target}}?',
+  shortText:
+    'Al final se siente más suave: tire parejo. Quedarse corto se registra. El jefe debe aprobarlo.',
+  shortAgain: 'Apretarlo otra vez',
+  shortMissing: 'Girar ahora los {{deg}} que faltan',
+  shortRecord: 'Registrar que se quedó corto',
+  shortUnknown: 'Sin medir',
+  tooMuchNo: 'Revisar y escribir otra vez',
+  tooMuchYes: 'Sí, fue {{value}}: parar aquí',
+  stripeTitle: '¿Dónde está la marca de {{name}}?',
+  stripeDrawn:
+    'Marca: arriba al pintarla, a {{before}} grados antes de esta etapa, a {{target}} grados al terminar',
+  stripeText:
+    'Medido desde donde se pintó: {{before}}° antes de esta etapa, {{target}}° al terminar.',
+  stripeNot: 'Sin girar',
+  stripeAll: 'Completo',
+  stripeAt: 'a {{deg}}°',
+  stripeLabel: 'En otro lugar: grados desde la marca pintada',
+  stripeLost: 'La marca no sirve: faltó medir un ángulo anterior. Aflójelo o ponga uno nuevo.',
+  slackenTitle_one: 'Afloje primero este',
+  slackenTitle_other: 'Afloje primero estos {{count}}',
+  slackenYes_one: 'Ya está flojo',
+  slackenYes_other: 'Los {{count}} están flojos',
+  slackenOrder: 'En este orden: {{names}}.',
+  slackenThen: 'Al revés del apriete. Luego empiece desde «{{stage}}».',
+  settleHere: 'Decidir aquí',
+  plainTitle: 'No se puede mostrar esta pantalla',
+  plainText: 'Puede seguir: confirme aquí lo siguiente o recargue la página.',
+  plainNext: 'Sigue: {{what}}',
+  plainReload: 'Recargar página',
+  reconcileTitle: 'Revise qué pernos están listos',
+  reconcile: 'Tomó el trabajo en «{{stage}}». Revise cada perno: ¿giró en esta pasada?',
+  reconcileAngle:
+    'Marca a {{target}}° = girado. A {{before}}° = sin girar. En medio, elija «no se sabe»; se lee después.',
+  reconcileYes: 'Confirmar hallazgos',
+  refusedTitle_one: 'El servidor rechazó {{count}} entrada',
+  refusedTitle_other: 'El servidor rechazó {{count}} entradas',
+  refusedText: 'Quedan en este dispositivo pero no cuentan. Revise esos pernos antes de continuar.',
+  refusedShow: 'Revisar',
+  refusedLine: '{{what}}, {{at}}',
+  refusedWhy: 'Motivo para descartarlas',
+  refusedDismiss: 'Descartar: dejar como nota en el registro',
+  heard: {
+    listen: 'Conectar el torquímetro digital',
+    stopListening: 'Escribir las lecturas',
+    looking:
+      'Aún no se encuentra el torquímetro. Stennet sigue buscando. Puede escribir las lecturas.',
+    listening: 'Conectado a {{name}}.',
+    listeningSimulated:
+      'Conectado a {{name}}, un torquímetro simulado: sus aprietes son inventados.',
+    otherWrench:
+      '{{heard}} está conectado, pero esta etapa usa {{set}}. Sus lecturas no se guardan.',
+    readBy: '{{name}} en {{bolt}}',
+    within: 'Dentro de especificación.',
+    below: 'Debajo de especificación. Guárdelo y apriete otra vez.',
+    above: 'Arriba de especificación. Si lo guarda, decide el jefe.',
+    aboveOwn: 'Más de 5 % sobre el objetivo. La hoja no da tolerancia. El registro lo muestra.',
+    madeUp: 'Simulado: inventado, no medido.',
+    missed: 'Se descartó una lectura de {{value}}.',
+    keep: 'Guardar {{value}} en {{bolt}}',
+    keepTurned: '{{value}}, se movió',
+    keepStill: '{{value}}, no se movió',
+    throwAway: 'Descartar',
+    bringBack: 'Recuperar {{value}}',
+    noTurn: 'El torquímetro no dio el ángulo. Escríbalo, o descarte y use el medidor.',
+    notThis:
+      '{{heard}} tomó esta lectura, pero la etapa usa {{set}}. Descártela o elija el torquímetro que tiene.',
+  },
+};

@@ -1,0 +1,7 @@
+export const roles = {
+  lead: 'lead technician',
+  technician: 'technician',
+  adviser: 'service advisor',
+  apprentice: 'apprentice',
+  owner: 'owner',
+} as const;

@@ -1,0 +1,46 @@
+export const sheetDifferences = {
+  higher: '{{percent}}% higher',
+  lower: '{{percent}}% lower',
+  timesHigher: '{{times}} times as high',
+  consider: ', worth replacing',
+  onlyIn: '{{part}}: only in “{{title}}” (rev {{revision}}).',
+  effect: {
+    yields: '; past yield at normal friction',
+    slack: '; the joint stays loose',
+  },
+  lastTorque: '{{group}}: final torque in “{{title}}” (rev {{revision}}) is {{ratio}}{{effect}}.',
+  onlyAngle:
+    '{{group}}: only “{{title}}” (rev {{revision}}) ends with an angle. Torques can’t be compared.',
+  noGrip:
+    '{{group}}: both end with an angle. Without a grip length the clamp load can’t be compared.',
+  clampMore:
+    '{{group}}: after the angle, “{{title}}” (rev {{revision}}) gives about {{percent}}% more clamp load.',
+  clampLess:
+    '{{group}}: after the angle, “{{title}}” (rev {{revision}}) gives about {{percent}}% less clamp load.',
+  stageMissing: 'There: no “{{stage}}”.',
+  stageValue: '“{{stage}}” is {{value}} there{{ratio}}.',
+  stageRepeat: '“{{stage}}”. There: {{there}}. Here: {{here}}.',
+  stageOnly: 'Only there: “{{stage}}”.',
+  repeat: {
+    untilSettled: 'until no bolt moves',
+    passes: '{{n}} passes',
+    untilSeated: 'until seated',
+    once: 'once',
+  },
+  count: 'There: {{there}} fasteners. Here: {{here}}.',
+  order: 'The tightening order differs.',
+  groupMissing: 'There: no {{group}}.',
+  groupDiffers: '{{group}}. There: {{there}}. Here: {{here}}.',
+  nothing: 'nothing',
+  headDiffers: '{{group}}. There: {{there}} head. Here: {{here}} head.',
+  takeApart: 'Teardown differs.',
+  stepChanged: 'Different there: {{step}}',
+  stepMissing: 'Not there: {{step}}',
+  stepOnly: 'Only there: {{step}}',
+  from: 'built from {{day}}',
+  until: 'built to {{day}}',
+  kitBy: '{{maker}} kit',
+  anotherMaker: 'another maker’s',
+  any: 'any hardware',
+  applies: 'There: {{there}}. Here: {{here}}.',
+} as const;

@@ -1,0 +1,86 @@
+import type { Translation } from '../language';
+import type { checks as english } from '../en/checks';
+
+export const checks: Translation<typeof english> = {
+  duplicateName: '«{{name}}» se usa dos veces. Dé un nombre propio a cada uno.',
+  unknownName: 'Esta hoja no tiene {{what}} «{{name}}».',
+  what: {
+    position: 'lugar',
+    group: 'grupo de tornillos',
+    fastener: 'tornillo',
+    any: 'tornillo, grupo o etiqueta',
+    stage: 'etapa',
+    step: 'paso',
+    instance: 'unidad',
+    stepOrStage: 'paso o etapa',
+  },
+  holdBack: '«{{name}}» no está antes de este punto de control. Solo puede llevar hacia atrás.',
+  neverReached: 'El tornillo {{id}} nunca se aprieta: ninguna etapa lo nombra.',
+  nothingNamed: '«{{stage}}» no nombra ningún tornillo.',
+  pulledTwice: 'El tornillo {{id}} aparece dos veces en una pasada de «{{stage}}».',
+  orderIncomplete: 'El orden de «{{stage}}» omite {{ids}}.',
+  orderImpossible: 'El orden «{{rule}}» no sirve para {{n}} tornillos así dispuestos.',
+  noOrder:
+    'La fuente no da orden. Los tornillos van como están numerados. Elija un orden y márquelo como deducido.',
+  kinds: {
+    torque: 'un torque',
+    angle: 'un ángulo',
+    length: 'un largo',
+    force: 'una fuerza',
+  },
+  targetMissing: '«{{name}}» no tiene valor.',
+  targetUnit: '«{{name}}» necesita {{kind}}, pero su unidad es {{unit}}.',
+  rangeEmpty: 'El rango de «{{name}}» está vacío: {{min}} a {{max}}.',
+  fieldMissing: '«{{name}}» no dice {{what}}.',
+  fields: {
+    loosen: 'cuánto aflojar',
+    waitUntil: 'cuánto tiempo o hasta qué temperatura',
+    each: 'qué hacer en cada tornillo',
+  },
+  repeatSeated: '«{{name}}» se repite hasta asentar. Escriba el máximo de rondas.',
+  repeatOnlyDraw: 'Solo bajar una pieza se repite hasta asentar. «{{name}}» no.',
+  repeatOnlyTorque:
+    'Solo una etapa de torque se repite hasta que nada se mueve. «{{name}}» no puede.',
+  repeatNot: '«{{name}}» no se puede repetir. Escriba cada ángulo como etapa propia.',
+  torqueBelowEarlier:
+    '«{{name}}» es menos de lo que ya tiene el tornillo {{seat}}, y nada se afloja en medio.',
+  angleWithoutTorque: '«{{name}}» gira el tornillo {{seat}} un ángulo antes de tener torque.',
+  checkAfterAngle:
+    '«{{name}}» revisa el tornillo {{seat}} por torque después de un ángulo. Tras un ángulo solo vale la marca o un mínimo publicado.',
+  loosenNothing: '«{{name}}» afloja el tornillo {{seat}}, que nunca se apretó.',
+  endsSlack: '«{{name}}» deja flojo el tornillo {{seat}}, y nada lo aprieta después.',
+  trialNotOpened: 'Tras la prueba «{{name}}» nada se vuelve a aflojar.',
+  oldPartStays: '«{{name}}» usa la pieza vieja, y ninguna etapa pone la nueva.',
+  compoundMissing: '{{group}}: los valores son para «{{friction}}», pero no se indica producto.',
+  compoundTwice: '{{group}}: dos productos en el mismo lugar ({{place}}). Deje uno.',
+  compoundOnTop: '{{group}}: ya viene con producto ({{place}}). No agregue.',
+  sealantClock: 'Sellador sin tiempo. Escriba su tiempo abierto o marque que la fuente no lo da.',
+  neverOut: '«{{what}}» se pone dentro y nunca se saca.',
+  clockBackwards: 'El límite «{{what}}» termina antes de empezar.',
+  compoundBeforeTrial: '«{{step}}» aplica {{kind}} antes de terminar la prueba. Aplíquelo después.',
+  back: {
+    noAnswer: 'nombra una etapa a la que volver, pero ninguna respuesta lleva ahí',
+    noStage: 'lleva hacia atrás, pero no nombra etapa',
+    notDone: 'lleva a una etapa que aún no está hecha',
+  },
+  backNowhere: '«{{step}}» {{why}}.',
+  measureLimits: '«{{step}}» no tiene límite: {{what}}.',
+  unknownThread: '{{what}} no se conoce aquí; no se puede revisar {{value}}.',
+  asValue: 'un valor {{what}}',
+  anotherUnit: '{{value}} para {{what}} encaja mejor como {{unit}}. Compare con la fuente.',
+  torque: {
+    error:
+      '«{{stage}}»: {{value}} rompe {{what}} ({{percent}} % del torque de fluencia con fricción normal).',
+    warn: '«{{stage}}»: {{value}} pasa la fluencia de {{what}} ({{percent}} % del torque de fluencia con fricción normal).',
+    noteHigh:
+      '«{{stage}}»: {{value}} es alto para {{what}} ({{percent}} % del torque de fluencia con fricción normal).',
+    noteLow:
+      '«{{stage}}»: {{value}} es bajo para {{what}} ({{percent}} % del torque de fluencia con fricción normal).',
+  },
+  oneTimeUseHinted:
+    '{{group}} se aprietan más allá de la fluencia, pero están como reutilizables. Un perno así queda estirado.',
+  reuseLimitMissing:
+    '{{group}} se reutilizan si no se alargaron, pero la hoja no da el largo máximo.',
+  unitFactor:
+    'Este valor y «{{title}}» (rev {{revision}}) difieren por el factor entre N·m y lbf·ft. Revise la unidad en la fuente.',
+};

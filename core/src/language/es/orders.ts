@@ -1,0 +1,82 @@
+import type { Translation } from '../language';
+import type { orders as english } from '../en/orders';
+
+export const orders: Translation<typeof english> = {
+  jobs: {
+    clutch: 'Cambiar embrague',
+    flywheel: 'Cambiar volante',
+    'head-gasket': 'Cambiar junta de culata',
+    intake: 'Cambiar junta del múltiple de admisión',
+    exhaust: 'Cambiar junta del múltiple de escape',
+    damper: 'Cambiar damper del cigüeñal',
+    rods: 'Cambiar cojinetes de biela',
+    other: 'Otro trabajo',
+  },
+  states: {
+    open: 'abierta',
+    waiting: 'esperando piezas',
+    out: 'piezas enviadas fuera',
+    inWork: 'en curso',
+    toCheck: 'lista para revisar',
+    done: 'terminada',
+    handedOver: 'entregada',
+  },
+  joints: {
+    notStarted: 'sin empezar',
+    comingApart: 'desmontaje sin terminar',
+    apart: 'desmontada',
+    inWork: 'sin terminar',
+  },
+  dropped: '{{what}}: se cayó, no aparece',
+  foundUnchecked: '{{what}}: apareció, sin revisar',
+  part: {
+    ordered: 'pedido, no llega',
+    needed: 'sin pedir',
+  },
+  partLine: '{{count}} × {{what}}: {{state}}',
+  back: '{{what}}: de vuelta, sin revisar',
+  sentTo: '{{what}}: en {{to}}',
+  measured: {
+    fail: 'fuera de especificación',
+    again: 'medir otra vez',
+    stopped: 'detenido',
+  },
+  loosened: '{{what}}: aflojado, sin volver a apretar',
+  waitsLead: '{{joint}}: espera al jefe',
+  stillIn: '{{what}}: sigue dentro',
+  firstStart: {
+    before: 'antes del primer arranque',
+    after: 'después del primer arranque',
+  },
+  putIn: '{{left}} de {{count}} × {{what}}',
+  reuse: {
+    inPlace: 'Cada uno a su agujero: use un mapa de agujeros.',
+    byLength: 'Mida cada uno. Cambie los que pasen el límite.',
+    free: 'A su criterio. Se registra lo que se pone.',
+  },
+  makerReplaces: 'El fabricante exige nuevos cada vez.',
+  upTo: '{{why}} Máx. {{mm}} mm.',
+  start: {
+    dropped: '{{what}} se cayó y no aparece.',
+    back: '{{what}} volvió de {{to}} y no se ha revisado.',
+    sentTo: '{{what}} está en {{to}}.',
+    stopped: '{{what}}: detenido.',
+    outOfSpec: '{{what}} está fuera de especificación. Indique qué se hará.',
+    tooClose: '{{what}} está muy justo. Indique qué se hará.',
+    wrongPart: '{{what}}: la pieza que llegó no coincide con la hoja.',
+    before: '{{joint}} va primero y no está terminada.',
+    crank: '{{instance}} está a medias en otra posición del cigüeñal. Termínelo antes de girarlo.',
+  },
+  wrong: {
+    longer: 'Mide {{length}} mm, la hoja dice {{wanted}} mm. Puede llegar al fondo sin apretar.',
+    shorter: 'Mide {{length}} mm, la hoja dice {{wanted}} mm. Engancha poca rosca.',
+    head: 'Cabeza {{got}}, la hoja dice {{wanted}}. Vea si corresponde otra hoja.',
+    count: 'Llegaron {{got}}, se necesitan {{wanted}}.',
+    unknown: 'Rosca desconocida: «{{thread}}». Escríbala como M10 × 1.25.',
+    thread: 'Rosca {{got}}, la hoja dice {{wanted}} × {{pitch}}. No entra.',
+  },
+  tool: {
+    range: 'El mínimo debe ser menor que el máximo.',
+    graduation: 'La división no puede ser mayor que la escala.',
+  },
+};

@@ -1,0 +1,20 @@
+import type { Translation } from '../language';
+import type { shorthand as english } from '../en/shorthand';
+
+export const shorthand: Translation<typeof english> = {
+  colon: 'Ponga dos puntos después de los tornillos y luego las etapas.',
+  noStage: 'No hay ninguna etapa.',
+  count: 'Empiece con la cantidad y la rosca, p. ej. «10 × M10×1.5 10.9».',
+  thread: 'Falta la rosca, p. ej. M10×1.5.',
+  class: 'Falta la clase, p. ej. 8.8, 10.9 o SAE 8.',
+  unknown: 'Aquí no se entiende «{{word}}».',
+  back: 'Diga cuánto atrás: grados, fully o eased.',
+  missing: 'Escriba aquí {{kind}}.',
+  unit: 'Escriba la unidad después de {{value}}.',
+  wrongUnit: '{{unit}} no es unidad de {{kind}}.',
+  kinds: {
+    angle: 'un ángulo',
+    length: 'un largo',
+    torque: 'un torque',
+  },
+};

@@ -1,0 +1,16 @@
+export {
+  addTranslations,
+  inEnglish,
+  isLanguage,
+  LANGUAGES,
+  languageFor,
+  languageNow,
+  localeFor,
+  speakAs,
+  textAt,
+  textsOf,
+  type Language,
+  type Messages,
+  type Texts,
+  type Translation,
+} from './language';
