@@ -16,7 +16,10 @@ module.exports = {
     only('core-uses-nothing-of-node', '^core/src/(?!testing/)', { dependencyTypes: ['core'] }),
     only('core-packages', '^core/src', {
       path: 'node_modules/',
-      pathNot: 'node_modules/(valibot|canonicalize|@noble/hashes)/',
+      pathNot: 'node_modules/(valibot|canonicalize|@noble/hashes|i18next)/',
+    }),
+    only('i18next-in-language-only', '^core/src/(?!language/)', {
+      path: 'node_modules/i18next/',
     }),
     only('hashes-in-record-only', '^core/src/(?!record/)', {
       path: 'node_modules/(canonicalize|@noble/hashes)/',

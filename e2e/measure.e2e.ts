@@ -82,7 +82,7 @@ test(
     await t.page.getByRole('radio', { name: /^2 out/ }).click();
     await t.field('measured', '1.433');
     await expect(
-      t.page.getByText(/2 out · 1\.433 in · unlike the others: look at it again/),
+      t.page.getByText(/2 out · 1\.433 in · differs from the others: check it again/),
     ).toBeVisible();
     await t.choose('radio', 'look further');
     await t.button('Save measurement').click();

@@ -13,7 +13,7 @@ const { RunEventSchema } = await import('../core/src/run/index.ts');
 const { stageRibbon } = await import('../core/src/drawing/index.ts');
 const { routes, permissions, ...contract } = await import('../core/src/contract/index.ts');
 const { allBodies, runReplies } = await import('../core/src/contract/work/index.ts');
-const { catalogue } = await import('../core/src/errors/index.ts');
+const { ERROR_CODES } = await import('../core/src/errors/index.ts');
 const v = await import('valibot');
 const allReplies = { ...contract.replies, ...runReplies };
 const queries = {
@@ -116,7 +116,7 @@ function openApi() {
         type: 'object',
         required: ['code', 'message', 'fix'],
         properties: {
-          code: { enum: Object.keys(catalogue) },
+          code: { enum: ERROR_CODES },
           params: { type: 'object' },
           message: { type: 'string' },
           fix: { type: 'string' },

@@ -30,7 +30,7 @@ describe('finding a sheet', () => {
     expect(hits.find((h) => h.sheet === 'brenna-2-0-head' && h.revision === 'C')).toMatchObject({
       oneTimeUse: true,
       compounds: ['engine oil'],
-      line: expect.stringContaining('27 N·m until no bolt moves'),
+      line: expect.stringContaining('27 N·m until settled'),
     });
   });
 

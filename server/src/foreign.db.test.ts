@@ -89,8 +89,10 @@ describe('going out and coming back', () => {
     expect(await refusal((f) => f.chain.pop())).toContain(
       'Signature 1 fails: it was signed for other entries',
     );
-    expect(await refusal((f) => (f.sheet.title = 'Another'))).toContain('The sheet is not the one');
-    expect(await refusal((f) => (f.record.complete = false))).toContain('not what its events say');
+    expect(await refusal((f) => (f.sheet.title = 'Another'))).toContain(
+      'The sheet differs from the one',
+    );
+    expect(await refusal((f) => (f.record.complete = false))).toContain('don’t match its entries');
     expect(await refusal((f) => (f.shop.fingerprint = '0000'))).toContain(
       'something in the file was changed',
     );
@@ -274,7 +276,7 @@ describe('going out and coming back', () => {
     const file = await fileOf(BRENNA);
     expect(verify(file)).toMatchObject({
       status: 0,
-      said: expect.stringContaining('holds   RO 2389, Cylinder head'),
+      said: expect.stringContaining('OK      RO 2389, Cylinder head'),
     });
     const pull = file.chain.findIndex((r) => r.body.includes('"outcome":"turned"'));
     const chain = file.chain.map((r, i) =>

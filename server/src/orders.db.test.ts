@@ -27,7 +27,7 @@ describe('a repair order', () => {
     expect([again.status, again.body.error.code, again.body.error.message]).toEqual([
       409,
       'ORDER_NUMBER_TAKEN',
-      `RO ${number} is there already.`,
+      `RO ${number} already exists.`,
     ]);
   });
 

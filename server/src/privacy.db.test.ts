@@ -101,6 +101,6 @@ test('a witness taken elsewhere says later that something is missing', async () 
   );
   await house.admin.query('commit');
   expect(await faults(witness)).toEqual([
-    expect.stringMatching(/its end was cut off, or the database was set back/),
+    expect.stringMatching(/the end was cut off, or an old database was restored/),
   ]);
 });

@@ -35,7 +35,7 @@ describe('what it was signed for', () => {
     // Such a document is not taken in elsewhere; put right or said of again, it is.
     expect(
       (await bringIn(petra, Buffer.from(JSON.stringify(await fileOf(run))))).body.error.message,
-    ).toContain('It was signed for');
+    ).toContain('Signed for');
     const after = (
       await sign(mei, run, count, 'addendum', { text: 'Read off the body anew.' }).expect(200)
     ).body as Signing;
@@ -56,7 +56,7 @@ describe('what it was signed for', () => {
     );
     expect(done).toMatchObject({
       status: 0,
-      stdout: expect.stringMatching(/LOOK {4}RO .*\n +Signed for RO/),
+      stdout: expect.stringMatching(/CHECK {3}RO .*\n +Signed for RO/),
     });
   });
 });
@@ -141,7 +141,7 @@ describe('tampering by somebody who owns the database', () => {
       cut.count,
     ]);
     expect((await signing(cut.run)).fault).toBe(
-      `Entry ${cut.count} is the first that fails: an entry is missing or doubled before it.`,
+      `Entry ${cut.count} is the first that fails: an entry before it is missing or doubled.`,
     );
   });
 });

@@ -10,7 +10,7 @@ describe('a line pasted', () => {
   test('onto an empty draft it brings fasteners, rough places and stages that pass all checks but what a line cannot say', () => {
     const draft = paste(
       empty,
-      '10 × M10×1.5 10.9 new, oiled, centre-out: 27 N·m until settled; 50 N·m; +75°; +65°',
+      '10 × M10×1.5 10.9 new, oiled, center-out: 27 N·m until settled; 50 N·m; +75°; +65°',
     );
     expect(draft.seats).toHaveLength(10);
     expect(draft.groups).toMatchObject([
@@ -43,7 +43,7 @@ describe('a line pasted', () => {
   });
 
   test('onto a sheet it changes what it says, and erases nothing that it cannot say', () => {
-    const line = '10 × M10×1.5 10.9 new, dry, centre-out: 30 N·m until settled; 50 N·m; +75°; +65°';
+    const line = '10 × M10×1.5 10.9 new, dry, center-out: 30 N·m until settled; 50 N·m; +75°; +65°';
     const pasted = paste(headSheet, line);
     expect(pasted.stages[0]?.target).toEqual({ value: 30, unit: 'N.m' });
     expect(pasted.groups[0]).toMatchObject({

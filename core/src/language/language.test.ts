@@ -56,7 +56,7 @@ test('takes the first language of a browser that it speaks', () => {
 });
 
 test('writes numbers as the shop does, in Spanish with a point', () => {
-  expect([localeFor('en-GB'), localeFor('de-DE')]).toEqual(['en-GB', 'en-US']);
+  expect([localeFor('en-GB'), localeFor('de-DE')]).toEqual(['en-GB', 'de-DE']);
   speakAs(() => 'es');
   expect([localeFor('en-GB'), localeFor('es-MX')]).toEqual(['es-US', 'es-MX']);
 });

@@ -1,6 +1,6 @@
 import { createInstance } from 'i18next';
 
-/** Languages that Stennet speaks; English is complete by definition, the others by type and test. */
+/** English is complete by definition, the others by type and by check. */
 export const LANGUAGES = ['en', 'es'] as const;
 export type Language = (typeof LANGUAGES)[number];
 
@@ -60,8 +60,8 @@ void i18n.init({
 let now: () => Language = () => 'en';
 
 /**
- * Says where the language of the moment comes from: the device's choice in the app, the request's in
- * the server. Until then it is English.
+ * Says where the language of the moment comes from: the device's choice in the app, the request's
+ * in the server. Until then it is English.
  */
 export function speakAs(source: () => Language): void {
   now = source;
@@ -69,14 +69,12 @@ export function speakAs(source: () => Language): void {
 export const languageNow = (): Language => now();
 
 /**
- * In which numbers and dates are written: a shop’s own where it is of the language spoken. Spanish as
- * in the US, where a reading has a point as on the wrench.
- * @example localeFor('en-GB') // 'en-GB' while English is spoken, else 'es-US'
+ * The locale for numbers and dates: the shop’s own. In a shop elsewhere Spanish is US Spanish:
+ * a reading has a point, as on the wrench.
+ * @example localeFor('en-GB') // 'en-GB' in English, 'es-US' in Spanish
  */
 export function localeFor(shop: string): string {
-  const language = now();
-  if (shop.toLowerCase().startsWith(language)) return shop;
-  return language === 'es' ? 'es-US' : 'en-US';
+  return now() === 'es' && !shop.toLowerCase().startsWith('es') ? 'es-US' : shop;
 }
 
 /**
@@ -103,8 +101,8 @@ export function addTranslations(
 }
 
 /**
- * The texts of an area, each in the language of the moment it is read in. A message with values is a
- * function of them.
+ * The texts of an area, each in the language of the moment it is read in. A message with values is
+ * a function of them.
  * @example textsOf('doc', { hi: 'Hello {{name}}' }).hi({ name: 'Ines' }) // 'Hello Ines'
  */
 export function textsOf<const D extends Messages>(area: string, english: D): Texts<D> {
@@ -113,7 +111,7 @@ export function textsOf<const D extends Messages>(area: string, english: D): Tex
 }
 
 /**
- * A text of a group by a name that comes from elsewhere: a code of a file, an event of a newer server.
+ * A text of a group by a name from elsewhere: a code in a file, an event of a newer server.
  */
 export function textAt(texts: object, name: string | number): string | undefined {
   const text: unknown = Object.getOwnPropertyDescriptor(texts, name)?.get?.();

@@ -1,7 +1,7 @@
 import { textsOf } from '../language';
 import { orders } from '../language/en/orders';
 import type { OrderEntry } from './entries';
-import { jointState, type JointSeen, type JointState } from './jointState';
+import { jointState, type JointSeen } from './jointState';
 import type { OrderState } from './names';
 import { isAwaited } from './partState';
 

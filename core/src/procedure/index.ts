@@ -70,7 +70,8 @@ export {
   type FindingCode,
   type FindingLevel,
 } from './checks';
-export { differences, type Difference } from './differences';
+export { differences } from './differences';
+export { type Difference } from './lastValues';
 export {
   lineOf,
   parseLine,

@@ -34,7 +34,9 @@ const trap = (id: string, name: string, text: string): ReadyCheck => ({
 });
 
 /** In the language of the moment: the texts become the sheet’s own. */
-export const readyChecks = (): readonly ReadyCheck[] => [
+export const readyChecks = (): readonly ReadyCheck[] => [...checksOfFaces(), ...checksOfParts()];
+
+const checksOfFaces = (): readonly ReadyCheck[] => [
   check('surfaces', text.surfaces.name, 'clean', text.surfaces.text, [
     { text: text.surfaces.good, then: 'goOn' },
     { text: text.surfaces.residue, then: 'clean' },
@@ -69,6 +71,9 @@ export const readyChecks = (): readonly ReadyCheck[] => [
     { text: text.followers.worn, then: 'replace' },
     { text: text.followers.cracked, then: 'look' },
   ]),
+];
+
+const checksOfParts = (): readonly ReadyCheck[] => [
   check('caps', text.caps.name, 'inspect', text.caps.text, [
     { text: text.caps.good, then: 'goOn' },
     { text: text.caps.swapped, then: 'stop' },

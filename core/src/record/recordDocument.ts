@@ -99,7 +99,7 @@ export interface RecordDocument {
 export const DOCUMENT_VERSION = '0.3.0';
 
 /**
- * In English, in whatever language it is read elsewhere: it is sealed, and made again to be checked.
+ * Always in English: it is sealed, and made again to be verified.
  * @param people names by id; odd: what the list of entries says of their times
  */
 export const recordDocument = (...of: Parameters<typeof documentOf>): RecordDocument =>

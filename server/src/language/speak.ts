@@ -15,7 +15,7 @@ addTranslations('es', { ...core, ...es });
 const spoken = new AsyncLocalStorage<Language>();
 speakAs(() => spoken.getStore() ?? 'en');
 
-/** A request is answered in the language chosen in the app, else in the first the browser asks for. */
+/** Answers in the language chosen in the app, else in the first one the browser asks for. */
 export const speakLanguage: RequestHandler = (req, _res, next) => {
   const chosen = parse(req.get('cookie') ?? '')['stennet-language'];
   const asked = (req.get('accept-language') ?? '').slice(0, 200).split(',');

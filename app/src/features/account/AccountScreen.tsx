@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { isAllowed } from '@stennet/core/contract';
+import { isAllowed, ROLE_TEXT } from '@stennet/core/contract';
 import type { AppError } from '@stennet/core/errors';
 import { asAppError, signOut, switchShop, useSignedIn } from '@/data';
 import { chooseTheme, useThemeChoice, type ThemeChoice } from '@/platform/preferences';
@@ -12,7 +12,6 @@ import { BayCard } from './BayCard';
 import { PinCard } from './PinCard';
 import { ShopCard } from './ShopCard';
 import { UnsentCard } from './UnsentCard';
-import { ROLE_TEXT } from '@stennet/core/contract';
 import { chooseLanguage, languageChoice, type LanguageChoice } from '@/platform/language';
 import { text } from './text';
 

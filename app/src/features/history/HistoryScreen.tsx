@@ -153,7 +153,7 @@ function LineCard({ line: l }: { line: HistoryLine }) {
         {l.use ? (
           <Line strong>
             {[
-              useLine(l.use.pulls, day(l.use.firstAt), day(l.use.lastAt)),
+              pullsLine(l.use.pulls, day(l.use.firstAt), day(l.use.lastAt)),
               l.use.ratio === null
                 ? ''
                 : text.ratio({ percent: `${format.number(l.use.ratio * 100, 1)} %` }),
@@ -183,5 +183,5 @@ const styles = StyleSheet.create({
 });
 
 /** How often a wrench was used on a joint, and when. */
-const useLine = (count: number, from: string, to: string): string =>
+const pullsLine = (count: number, from: string, to: string): string =>
   text.use({ count, at: from === to ? from : text.between({ from, to }) });

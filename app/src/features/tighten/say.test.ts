@@ -3,7 +3,7 @@ import { createFormatter } from '@stennet/core/quantity';
 import { next } from '@stennet/core/run';
 import { demoSheet, headSheet, Technician } from '@stennet/core/testing';
 import { flatsText, lastLine, nextLine, releaseWords, spoken, whereIs } from './say';
-import { ordinal, fastenerName, text } from './text';
+import { fastenerName, ordinal } from './text';
 
 const format = createFormatter({
   locale: 'en-GB',

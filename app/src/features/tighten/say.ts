@@ -1,7 +1,7 @@
-import { flatsOf } from '@stennet/core/drawing';
+import { type flatsOf } from '@stennet/core/drawing';
 import { DEVIATION_TEXT } from '@stennet/core/record';
 import { textAt } from '@stennet/core/language';
-import { type Whereabouts, whereabouts } from '@stennet/core/joint';
+import { whereabouts, type Whereabouts } from '@stennet/core/joint';
 import type { Sheet } from '@stennet/core/procedure';
 import type { Say } from '@stennet/core/contract/work';
 import { units, type Formatter, type Quantity, type Wrench } from '@stennet/core/quantity';

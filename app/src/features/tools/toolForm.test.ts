@@ -1,5 +1,5 @@
 import { TOOL_KINDS } from '@stennet/core/prepare';
-import { fieldsOf, formOfTool, lowestHint, readTool } from './toolForm';
+import { formOfTool, lowestHint, readTool } from './toolForm';
 
 const click = {
   name: 'Wrench 9',

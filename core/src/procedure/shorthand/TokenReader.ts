@@ -9,7 +9,7 @@ const OTHER_WORDS: Record<string, string> = {
   'engine-oil': 'oiled',
   reused: 'reusable',
   reuse: 'reusable',
-  'center-out': 'centre-out',
+  'centre-out': 'center-out',
   threadlocker: 'locker',
   waxed: 'plated',
 };

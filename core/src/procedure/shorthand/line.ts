@@ -77,7 +77,7 @@ export const CONDITION_WORDS: Record<FrictionCondition, string> = {
   platedWaxed: 'plated',
 };
 export const ORDER_WORDS: Record<Order['rule'], string> = {
-  centreOut: 'centre-out',
+  centreOut: 'center-out',
   spiral: 'spiral',
   star: 'star',
   cross: 'cross',

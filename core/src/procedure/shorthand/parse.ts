@@ -109,7 +109,7 @@ class Reader extends TokenReader {
   }
 
   /**
-   * new, oiled, centre-out: in any order, with or without commas.
+   * new, oiled, center-out: in any order, with or without commas.
    * @returns the order, if one is among them
    */
   private flags(group: LineGroup | undefined): Order | undefined {

@@ -24,7 +24,7 @@ describe('pasting', () => {
     const more = withLine(
       headSheet,
       parseLine(
-        '10 × M10×1.5 10.9 new, oiled, centre-out: 27 N·m until settled; 50 N·m; +75° ±5; +65° ±5; +30°',
+        '10 × M10×1.5 10.9 new, oiled, center-out: 27 N·m until settled; 50 N·m; +75° ±5; +65° ±5; +30°',
       ).line,
     );
     expect(more.stages.map((s) => s.id)).toEqual([

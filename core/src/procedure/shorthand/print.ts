@@ -12,7 +12,7 @@ import { DEFAULT_SEATED, DEFAULT_SETTLED } from '../settlingDefault';
 
 /**
  * A line in its one canonical form. Equal neighbouring stages are printed apart; `×n` is a repeat.
- * @example 10 × M10×1.5 10.9 new, oiled, centre-out: 27 N·m until settled; 50 N·m; +75°; +65°
+ * @example 10 × M10×1.5 10.9 new, oiled, center-out: 27 N·m until settled; 50 N·m; +75°; +65°
  */
 export function printLine(line: Line): string {
   const first = line.stages[0];

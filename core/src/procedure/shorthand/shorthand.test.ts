@@ -10,7 +10,7 @@ const printed = (text: string): string => printLine(parseLine(text).line);
 describe('reading', () => {
   test('the lines of the manual come back as they stand', () => {
     for (const text of [
-      '10 × M10×1.5 10.9 new, oiled, centre-out: 27 N·m until settled; 50 N·m; +75°; +65°',
+      '10 × M10×1.5 10.9 new, oiled, center-out: 27 N·m until settled; 50 N·m; +75°; +65°',
       '6 × M11×1.5 8.8 new, oiled: 33 N·m; 61 N·m; back 120° reversed ×2; 45 N·m; +50°; A, B +95°; rest +25°',
       '8 × 7/16-20 SAE 8 by length, moly paste: 25 lbf·ft; stretch 0.14 mm ±0.01',
       '6 × M8×1.25 8.8 reusable, dry, thirds: by hand; draw down until seated; 4.5–5 kgf·m; floor 20 N·m',

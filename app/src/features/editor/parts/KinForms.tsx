@@ -1,6 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { TELL_APART, type After, type Sheet } from '@stennet/core/procedure';
-import type { UnitCode } from '@stennet/core/quantity';
+import type { After, Sheet } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
 import { BigButton, ChoiceField, FieldRow, NumberField, Section, TextField, useInks } from '@/ui';
 import { useEditor } from '../hooks/useEditor';

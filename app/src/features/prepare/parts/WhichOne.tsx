@@ -8,6 +8,7 @@ import { setJointSheet } from '@/data/orders';
 import { useSheet } from '@/data/sheets';
 import { BigButton, Card, Notice, pressedBySpace, useInks } from '@/ui';
 import { AnswerCard } from '@/ui/work';
+import { text } from '../text';
 
 /** What was answered at the vehicle, by question. */
 export type Answers = Readonly<Record<string, string>>;
@@ -16,7 +17,6 @@ export type Answers = Readonly<Record<string, string>>;
  * Where look-alikes exist, somebody looks before anything is tightened: at least one question is
  * answered, and no answer leads to another sheet. Nothing is chosen beforehand.
  */
-import { text } from '../text';
 export function isToldApart(sheet: Sheet, answers: Answers): boolean {
   const given = sheet.tellApart.flatMap((t) =>
     t.answers.filter((a) => answers[t.question] === a.text),

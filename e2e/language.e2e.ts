@@ -1,0 +1,61 @@
+import { expect, test } from './house';
+
+/** Texts of buttons and links that do not fit where they stand. */
+const cutOff = `[...document.querySelectorAll('[role=button],[role=link],[role=radio],[role=tab],a')]
+  .filter((e) => e.getBoundingClientRect().right > innerWidth + 1 ||
+    [e, ...e.querySelectorAll('*')].some((c) => c.scrollWidth > c.clientWidth + 1 &&
+      getComputedStyle(c).overflowX === 'hidden' && c.textContent.trim()))
+  .map((e) => e.textContent)`;
+
+for (const [language, locale] of [
+  ['English', 'en-US'],
+  ['Spanish', 'es-US'],
+] as const)
+  test.describe(language, () => {
+    test.use({ locale });
+    test(
+      `every screen of a lead’s day fits a phone in ${language}`,
+      { tag: '@phone' },
+      async ({ technician: t, house }) => {
+        await t.page.goto(house.url);
+        const isSpanish = language === 'Spanish';
+        await t.page.getByRole('textbox').nth(0).fill('Ines Corte');
+        await t.page.locator('input[type=password]').fill('witness-mark');
+        await t.page.getByRole('button').first().click();
+        await expect(
+          t.page.getByRole('heading', { name: isSpanish ? 'Hoy' : 'Today', level: 1 }),
+        ).toBeVisible();
+        for (const path of [
+          ...['/', '/account', '/people', '/orders', '/orders/new', '/find', '/library'],
+          ...['/tools', '/history', '/follow-ups'],
+        ]) {
+          await t.page.goto(house.url + path);
+          await expect(t.page.getByRole('heading').first()).toBeVisible();
+          await expect(t.page.getByRole('progressbar')).toHaveCount(0);
+          expect([path, await t.page.evaluate(cutOff)]).toEqual([path, []]);
+          expect(await t.page.evaluate('document.documentElement.lang')).toBe(locale.slice(0, 2));
+        }
+      },
+    );
+  });
+
+test(
+  'a language is chosen on the account page, and papers and refusals follow',
+  { tag: '@phone' },
+  async ({ technician: t, house }) => {
+    await t.signIn();
+    await t.page.goto(`${house.url}/account`);
+    await t.page.getByRole('button', { name: 'Español' }).click();
+    await expect(t.page.getByRole('heading', { name: 'Idioma' })).toBeVisible();
+    const refused = await t.page.evaluate(async () => {
+      const reply = await fetch('/api/nothing');
+      return ((await reply.json()) as { error: { message: string } }).error.message;
+    });
+    expect(refused).toBe('Página no encontrada.');
+    await t.page.goto(`${house.url}/tools`);
+    await expect(t.page.getByRole('heading', { name: 'Torquímetros' })).toBeVisible();
+    await t.page.goto(`${house.url}/account`);
+    await t.page.getByRole('button', { name: 'English' }).click();
+    await expect(t.page.getByRole('heading', { name: 'Language' })).toBeVisible();
+  },
+);
