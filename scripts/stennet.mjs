@@ -3,15 +3,16 @@
 import { parseArgs } from 'node:util';
 import { ensurePackages, Refusal } from './install.mjs';
 
-const usage = `./stennet demo [--port N] [--fresh]   everything with demo data
-./stennet start [--port N] [--host A] [--hosts NAME,NAME] [--tls-cert F --tls-key F | --behind-proxy] [--foreground]   a real shop, in the background
+const usage = `./stennet demo [--port N] [--fresh]   start with demo data
+./stennet start [--port N] [--host A] [--hosts NAME,NAME] [--tls-cert F --tls-key F | --behind-proxy] [--foreground]   run a real shop in the background
 ./stennet stop | status
-./stennet backup FILE | restore FILE [--passphrase-file F]   everything of the shop, and its keys
-./stennet test [--all]                every check; --all adds the long sweeps
-./stennet verify FILE|RO|--all [WITNESS]   checks records and the journal, and names the first thing that does not fit
-./stennet wrench [--port N] [--name S]   a simulated digital wrench; the demo has one already
-./stennet soak [--short]                many devices, two servers, machines that fail; against a ledger
-./stennet bench                       measurements, as ratios; writes docs/BENCHMARKS.md`;
+./stennet backup FILE | restore FILE [--passphrase-file F]   the whole shop and its keys
+./stennet test [--all]                run every check; --all adds the long sweeps
+./stennet verify FILE|RO|--all [WITNESS]   verify records and the audit trail; names the first entry that fails
+./stennet wrench [--port N] [--name S]   a simulated digital wrench; the demo already has one
+./stennet soak [--short]                many devices and two servers that fail, against a ledger
+./stennet bench                       measure, as ratios; writes docs/BENCHMARKS.md
+./stennet hooks                       check commit titles before each commit`;
 
 const text = { type: 'string' };
 const flag = { type: 'boolean' };
@@ -56,6 +57,7 @@ const commands = {
     options: { port: text, name: text },
     run: async (o) => (await import('./wrench.mjs')).wrench(o),
   },
+  hooks: { run: async () => (await import('./hooks.mjs')).hooks() },
   bench: { names: 1, run: async (_o, names) => (await import('../bench/run.mjs')).bench(names) },
 };
 

@@ -38,6 +38,7 @@ const CHECKS = [
   ['the door needs no package', node, ['scripts/gate.check.mjs']],
   ['sizes', node, ['scripts/sizes.check.mjs']],
   ['the walk of a pull', node, ['scripts/walk.check.mjs']],
+  ['commit titles', node, ['scripts/titles.check.mjs']],
   ['messages', node, ['--import', 'tsx', 'scripts/messages.check.mts']],
   ['bill of materials', node, ['scripts/sbom.check.mjs']],
   ['layers', bin('depcruise'), ['core/src', 'server/src', 'app/src', 'device/src']],
