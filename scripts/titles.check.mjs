@@ -1,5 +1,5 @@
-// Commit titles: one change, at most 72 characters, no full stop. `--file` checks one message, for the
-// hook that `./stennet hooks` installs; without it, every commit since the rule came in.
+// Commit titles: one change, at most 72 characters, no full stop. `--file` checks one message, for
+// the hook that `./stennet hooks` installs; without it, every commit since the rule came in.
 import { execFileSync } from 'node:child_process';
 import fs from 'node:fs';
 import { parseArgs } from 'node:util';
