@@ -191,8 +191,8 @@ const parts = constructs.map(({ title, says, stages }) => {
     left.length === 0
       ? ''
       : line.stages.length === 0
-        ? 'A line of shorthand cannot say it; pasting one leaves it where it is.'
-        : `A line cannot say ${left.map((u) => `\`${u.split('.').slice(2).join('.') || stages[Number(u.split('.')[1])].action}\``).join(', ')}; pasting one keeps it.`;
+        ? 'A line of shorthand can’t say it. Pasting a line keeps it.'
+        : 'A line of shorthand can’t say all of it. Pasting a line keeps the rest.';
   const json = stages.map((s) => JSON.stringify(s)).join('\n');
   return `#### ${title}\n\n${says}\n\n![${title}](ribbons/${slug(title)}.svg)\n\n${[shorthand && `Shorthand: ${shorthand}${order}`, cannot].filter(Boolean).join(' ')}\n\n\`\`\`json\n${json}\n\`\`\`\n`;
 });
