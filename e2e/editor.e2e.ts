@@ -88,7 +88,7 @@ test(
     await t.button('Tighten Oil pan').click();
     await t.button('Start tightening').click();
     await expect.poll(async () => (await house.events()).map((e) => e.type)).toEqual(['started']);
-    await t.tap(/^They are in|^34 |^In, /);
+    await t.tap(/^All \d+ |^34 |^In, /);
     await t.tap(/^Torque wrench/);
     await t.tap('Wrench is set');
     await expect(t.page.getByRole('main')).toContainText('1 of 34');

@@ -35,7 +35,7 @@ test(
     await t.pull('Stop trying');
     await t.tap('Ask the lead');
     await t.field('Ines Corte’s PIN', '2580');
-    await t.pull('Leave it as it is');
+    await t.pull('Leave it out');
     await expect(t.page.getByText('3 of 10')).toBeVisible();
     await t.expectSaved();
     const kinds = (await house.events()).flatMap((e) =>

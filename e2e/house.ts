@@ -123,7 +123,10 @@ export class Technician {
     await expect
       .poll(async () => {
         await this.page.clock.fastForward(2000);
-        return this.page.getByRole('status').filter({ hasText: words }).count();
+        return this.page
+          .getByRole('status')
+          .filter({ hasText: new RegExp(`${words}($|,)`) })
+          .count();
       })
       .toBeGreaterThan(0);
   }

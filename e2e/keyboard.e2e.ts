@@ -43,7 +43,7 @@ test('the whole run by keyboard and pedal, from signing in to the record', async
   await keyboard.press('Enter');
   await reach(/Tighten cylinder head/);
   await keyboard.press('Enter');
-  await reach(/^hexagon head, M10/, 'radio');
+  await reach(/^hex head, M10/, 'radio');
   await keyboard.press(' ');
   await reach(/Start tightening/);
   await keyboard.press('Enter');
@@ -69,7 +69,7 @@ test('the whole run by keyboard and pedal, from signing in to the record', async
   for (let i = 0; i < 9; i += 1) await press('PageUp');
   // Going back by key: mis-tapped, not turned; asked again.
   await press('Backspace');
-  await reach(/It was not turned/);
+  await reach(/Not turned: do it again/);
   await keyboard.press('Enter');
   await expect(page.getByText('9 of 10')).toBeVisible();
   for (let i = 0; i < 2; i += 1) await press('PageUp');

@@ -24,7 +24,7 @@ test(
       }),
     ).toBeVisible();
     // Another compound than the sheet's: what it does to the clamp load, in numbers.
-    await t.button('Another compound in the hand? Kit bolts').click();
+    await t.button('Using a different compound? Kit bolts').click();
     await t.choose('radio', 'moly paste');
     await expect(
       t.page.getByRole('alert').filter({ hasText: /Clamp load: \d+% more/ }),
@@ -161,11 +161,11 @@ test(
     await t.openOrder('2441');
     await t.button('Tighten intake manifold').click();
     await t.button('Start tightening').click();
-    await expect(t.page.getByText('Gasket sealant at the four corners').first()).toBeVisible();
+    await expect(t.page.getByText('RTV sealant at the four corners').first()).toBeVisible();
     await t.pull('Done');
     const clocks = t.page.getByRole('region', { name: 'Running clocks' });
     await expect(clocks.getByText(/Sealant open time: 2[45]:\d\d left/)).toBeVisible();
-    await expect(clocks.getByText(/Sealant must tack: [45]:\d\d to wait/)).toBeVisible();
+    await expect(clocks.getByText(/Sealant must tack: wait [45]:\d\d/)).toBeVisible();
     await t.page.goto(`${house.url}/`);
     await expect(clocks.getByText(/Sealant open time: 2[45]:\d\d left/)).toBeVisible();
     await t.page.reload();
@@ -196,7 +196,7 @@ test(
     await t.tap('Too late: cleaned off, redo');
     // What is clamped already comes loose before the manifold comes off again.
     await t.pull('All 9 are loose');
-    await expect(t.page.getByText('Gasket sealant at the four corners')).toBeVisible();
+    await expect(t.page.getByText('RTV sealant at the four corners')).toBeVisible();
     await expect(clocks).toHaveCount(0);
     await t.pull('Done');
     await expect(clocks.getByText(/Sealant open time: 2[45]:\d\d left/)).toBeVisible();

@@ -133,7 +133,7 @@ try {
   fs.renameSync(keys, `${keys}.away`);
   assert.match(
     stennet('start', '--port', new URL(url).port).said,
-    /signing key of a shop cannot be read.*Put it back from a backup/,
+    /Can’t read a shop’s signing key.*Restore it from a backup/,
   );
   assert.match(stennet('status').said, /does not run/);
   fs.rmSync(keys, { recursive: true, force: true });

@@ -94,20 +94,20 @@ describe('going out and coming back', () => {
     );
     expect(await refusal((f) => (f.record.complete = false))).toContain('don’t match its entries');
     expect(await refusal((f) => (f.shop.fingerprint = '0000'))).toContain(
-      'something in the file was changed',
+      'Something other than the entries was changed',
     );
     // What no entry carries: the vehicle, the order, whose shop, who is who.
     expect(await refusal((f) => (f.order.vehicle.plate = 'HQ 9'))).toContain(
-      'something in the file was changed: the vehicle',
+      'Something other than the entries was changed: the vehicle',
     );
     expect(await refusal((f) => (f.order.odometer.value += 1000))).toContain(
-      'something in the file was changed',
+      'Something other than the entries was changed',
     );
     expect(await refusal((f) => (f.shop.name = 'Another'))).toContain(
-      'something in the file was changed',
+      'Something other than the entries was changed',
     );
     expect(await refusal((f) => (f.seal = f.chain[0]?.seal ?? ''))).toContain(
-      'something in the file was changed',
+      'Something other than the entries was changed',
     );
     // Another key: nothing that was sealed fits it.
     expect(await refusal((f) => (f.shop.key = Buffer.alloc(32, 7).toString('base64')))).toContain(

@@ -119,7 +119,7 @@ test('a database set back to an earlier state with its journal is found by what 
     expect.stringMatching(/names line 99/),
   ]);
   expect(await faults([{ ...known, hash: 'x' } as Checkpoint])).toEqual([
-    expect.stringMatching(/does not carry the shop’s seal/),
+    expect.stringMatching(/lacks the shop’s seal/),
   ]);
 });
 

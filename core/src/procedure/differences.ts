@@ -27,7 +27,7 @@ export function differences(mine: Sheet, other: Sheet): Difference[] {
   ];
 }
 
-/** What goes in besides, and what holds the crank. */
+/** Other parts, and what holds the crank. */
 function parts(mine: Sheet, other: Sheet): Difference[] {
   const said = (s: Sheet): string[] =>
     (s.parts ?? []).map(

@@ -64,7 +64,7 @@ export const ClockSchema = v.strictObject({
 export type Clock = v.InferOutput<typeof ClockSchema>;
 
 /**
- * What goes in besides the fasteners: gaskets, seals, and the neighbour that is better replaced
+ * Parts beside the fasteners: gaskets, seals, and the neighbour that is better replaced
  * while one is in there.
  */
 export const SheetPartSchema = v.strictObject({

@@ -59,7 +59,7 @@ test('attempts, mishaps, notes and bags stand on the record in the order they ha
   expect(seen.map((s) => s.kind)).toEqual(['failed', 'tried', 'tried', 'bagged']);
   expect(seen[0]).toMatchObject({ failure: 'broke', fasteners: [`${fastener}/1`] });
   expect(seen[1]).toMatchObject({
-    what: expect.stringMatching(/grip the stump/),
+    what: expect.stringMatching(/grip the stud/),
     result: 'didNot',
     note: 'grips slip',
   });

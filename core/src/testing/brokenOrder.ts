@@ -113,7 +113,7 @@ export const brokenOrder: Mutation[] = [
     'repeatWrong',
     'error',
     'stages.1.repeat',
-    '“draw down by part-turns” repeats until seated. Enter the maximum rounds.',
+    '“pull down in part turns” repeats until seated. Enter the maximum rounds.',
     stage(plate, 1, { repeat: { kind: 'once' } }),
   ],
   [

@@ -120,7 +120,7 @@ export const mutations: Mutation[] = [
     'measureLimits',
     'error',
     'steps.2.measure',
-    '“Width of the flattened strip at both its ends. Nobody turns the crank meanwhile.” has no limit: end to end, max.',
+    '“Measure the flattened strip at both ends. Don’t turn the crank meanwhile.” has no limit: end to end, max.',
     {
       ...strips,
       steps: strips.steps.map((s) =>

@@ -6,7 +6,7 @@ import { changed, freeId, withoutUnset, without } from '../lists';
 import { text } from '../text';
 
 /**
- * What goes in besides the fasteners, what is worth replacing while in there, and what holds the
+ * Parts beside the fasteners, what is worth replacing while in there, and what holds the
  * crank.
  */
 export function SheetPartsForm() {

@@ -77,7 +77,7 @@ export function Fasteners({ sheet }: { sheet: Sheet }) {
   );
 }
 
-/** What goes in besides, what is worth replacing while in there, and what holds the crank. */
+/** Other parts, what is worth replacing while in there, and what holds the crank. */
 export function Besides({ sheet }: { sheet: Sheet }) {
   const { parts = [], holding } = sheet;
   const lines = [
