@@ -154,7 +154,7 @@ test(
     await t.button('Create shop').click();
     await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
     await t.page.goto(`${house.url}/people`);
-    await t.field('Person’s name', 'Bo Lindgren');
+    await t.field('Full name', 'Bo Lindgren');
     await t.field('First password, at least 10 characters', 'password1234');
     await t.button('Add').click();
     await expect(t.page.getByRole('alert')).toContainText('too easy to guess');
@@ -164,7 +164,7 @@ test(
     await t.page.goto(`${house.url}/account`);
     await t.button('Sign out').click();
     await expect(t.page.getByRole('heading', { name: 'Set up your shop' })).toHaveCount(0);
-    await t.field('Person’s name', 'Bo Lindgren');
+    await t.field('Full name', 'Bo Lindgren');
     await t.field('Password', 'tighten in order');
     await t.button('Sign in').click();
     await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();

@@ -39,7 +39,7 @@ export const people = {
   saved: 'Saved.',
   // adding
   add: 'Add a person',
-  addName: 'Person’s name',
+  addName: 'Full name',
   addPassword: 'First password, at least 10 characters',
   addGo: 'Add',
   added: '{{name}} can sign in now.',

@@ -42,7 +42,7 @@ export const people: Translation<typeof english> = {
   saved: 'Guardado.',
   // adding
   add: 'Agregar persona',
-  addName: 'Nombre de la persona',
+  addName: 'Nombre completo',
   addPassword: 'Primera contraseña, mínimo 10 caracteres',
   addGo: 'Agregar',
   added: '{{name}} ya puede entrar.',
