@@ -1,6 +1,5 @@
 // ./stennet bench: what is measured here is said as ratios within one run; absolute numbers only
 // tell of this machine.
-import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import net from 'node:net';
 import os from 'node:os';
@@ -8,7 +7,8 @@ import path from 'node:path';
 import { chromium } from '@playwright/test';
 import { buildWeb, exportWeb } from '../scripts/build-web.mjs';
 import { clusterIn, keyFolder } from '../scripts/cluster.mjs';
-import { root } from '../scripts/install.mjs';
+import { quietly, root } from '../scripts/install.mjs';
+import { serverProcess } from '../scripts/serving.mjs';
 import { measureAppend } from './append.mjs';
 import { measureFind } from './find.mjs';
 import { measureFrames } from './frames.mjs';
@@ -30,11 +30,13 @@ export async function bench([only]) {
     fs.cpSync(buildWeb(), web, { recursive: true });
     const empty = path.join(home, 'empty');
     buildEmptyPage(empty);
-    must(process.execPath, ['scripts/build-server.mjs']);
+    quietly(process.execPath, ['scripts/build-server.mjs']);
     await cluster.start();
     const urls = cluster.ensureDatabase('stennet_bench');
-    must(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], {
-      OWNER_DATABASE_URL: urls.owner,
+    quietly(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], {
+      env: {
+        OWNER_DATABASE_URL: urls.owner,
+      },
     });
     const app = await serve(servers, urls.app, web);
     const emptyPage = await serve(servers, urls.app, empty);
@@ -49,7 +51,7 @@ export async function bench([only]) {
       stalls: wanted('stalls') ? await measureStalls(app, servers[0].pid) : undefined,
       append: wanted('append') ? await measureAppend(app, urls) : undefined,
       reduce: wanted('reduce')
-        ? JSON.parse(must(process.execPath, ['--import', 'tsx', 'bench/reduce.mts']))
+        ? JSON.parse(quietly(process.execPath, ['--import', 'tsx', 'bench/reduce.mts']))
         : undefined,
     };
     // Last: they fill the database.
@@ -70,21 +72,9 @@ export async function bench([only]) {
   }
 }
 
-function must(command, args, env = {}, cwd = root) {
-  const done = spawnSync(command, args, {
-    cwd,
-    encoding: 'utf8',
-    stdio: ['ignore', 'pipe', 'pipe'],
-    env: { ...process.env, ...env },
-  });
-  if (done.status !== 0)
-    throw new Error(`${command} ${args.join(' ')}:\n${done.stdout}${done.stderr}`);
-  return done.stdout;
-}
-
 function buildEmptyPage(to) {
   exportWeb('bench/empty-page', ['--output-dir', to]);
-  must(process.execPath, [path.join(root, 'scripts/build-sw.mjs'), to]);
+  quietly(process.execPath, [path.join(root, 'scripts/build-sw.mjs'), to]);
 }
 
 async function fromReplica(cluster, home, servers, app, web) {
@@ -112,18 +102,7 @@ async function serve(servers, databaseUrl, web, more = {}) {
     });
   });
   servers.push(
-    spawn(process.execPath, ['server/dist/main.js'], {
-      cwd: root,
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: {
-        ...process.env,
-        DATABASE_URL: databaseUrl,
-        PORT: String(port),
-        WEB_DIR: web,
-        LOG_LEVEL: 'silent',
-        ...more,
-      },
-    }),
+    serverProcess({ DATABASE_URL: databaseUrl, PORT: String(port), WEB_DIR: web, ...more }),
   );
   const url = `http://localhost:${port}`;
   for (let i = 0; i < 100; i += 1) {

@@ -33,13 +33,7 @@ test(
     await t.button('Start tightening').click();
     await driveTo(t, 'Cam lobes and followers, each one.');
     await clean(t, 'check by place');
-    for (const row of ['1 in', '1 out', '2 in', '2 out', '3 in', '3 out'])
-      await t.page
-        .getByRole('radiogroup', { name: row })
-        .getByRole('radio', { name: 'smooth' })
-        .click();
-    await t.pull('Confirm findings');
-    await t.pull('in, and below flush');
+    await t.lobesSmooth(['1 in', '1 out', '2 in', '2 out', '3 in', '3 out']);
     await driveTo(t, 'Head flatness, gasket face: straightedge and feeler gauge.');
     await clean(t, 'measured step');
   },

@@ -162,13 +162,7 @@ test(
         'Found: 2 out: follower cracked. Look further before anything goes on. Then answer again.',
       ),
     ).toBeVisible();
-    for (const row of lobes)
-      await t.page
-        .getByRole('radiogroup', { name: row })
-        .getByRole('radio', { name: 'smooth' })
-        .click();
-    await t.pull('Confirm findings');
-    await t.pull('in, and below flush');
+    await t.lobesSmooth(lobes);
     // The face, place by place: too close to tell is no pass, and the lead decides by name.
     await driveTo(t, 'Head flatness, gasket face: straightedge and feeler gauge.');
     await t.field('Gauge used', 'Straight-edge and leaves');

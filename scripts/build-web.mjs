@@ -1,10 +1,9 @@
 // The web app: icons, Expo export, service worker, precompressed files. Skipped when nothing it
 // reads has changed.
-import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import { buildSync } from 'esbuild';
 import path from 'node:path';
-import { root, Refusal, sourcesHash } from './install.mjs';
+import { quietly, root, sourcesHash } from './install.mjs';
 
 export function buildWeb() {
   const dist = path.join(root, 'app/dist');
@@ -23,35 +22,25 @@ export function buildWeb() {
   shakeValibot();
   exportWeb('app');
   buildWorkers(path.join(dist, 'workers'));
-  step(process.execPath, [path.join(root, 'scripts/build-sw.mjs'), dist], root);
+  quietly(process.execPath, [path.join(root, 'scripts/build-sw.mjs'), dist]);
   fs.writeFileSync(mark, hash);
   return dist;
-}
-
-function step(command, args, cwd, env = {}) {
-  const done = spawnSync(command, args, {
-    cwd,
-    encoding: 'utf8',
-    stdio: ['ignore', 'pipe', 'pipe'],
-    env: { ...process.env, ...env },
-  });
-  if (done.status !== 0)
-    throw new Refusal(
-      `${command} ${args.join(' ')} failed:\n${done.stdout.slice(-3000)}\n${done.stderr.slice(-3000)}`,
-    );
 }
 
 /** What Expo makes of a folder for the web, as small as its bundler can. */
 export function exportWeb(folder, more = []) {
   const expo = path.join(root, 'node_modules/expo/bin/cli');
   const args = [expo, 'export', '--platform', 'web', '--max-workers', '2', ...more];
-  step(process.execPath, args, path.join(root, folder), {
-    CI: '1',
-    EXPO_NO_TELEMETRY: '1',
-    EXPO_OFFLINE: '1',
-    EXPO_UNSTABLE_METRO_OPTIMIZE_GRAPH: '1',
-    EXPO_UNSTABLE_TREE_SHAKING: '1',
-    NODE_ENV: 'production',
+  quietly(process.execPath, args, {
+    cwd: path.join(root, folder),
+    env: {
+      CI: '1',
+      EXPO_NO_TELEMETRY: '1',
+      EXPO_OFFLINE: '1',
+      EXPO_UNSTABLE_METRO_OPTIMIZE_GRAPH: '1',
+      EXPO_UNSTABLE_TREE_SHAKING: '1',
+      NODE_ENV: 'production',
+    },
   });
 }
 

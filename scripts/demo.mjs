@@ -1,5 +1,4 @@
 // ./stennet demo: everything with demo data, one address. Ctrl-C stops all of it.
-import { spawn } from 'node:child_process';
 import fs from 'node:fs';
 import path from 'node:path';
 import { buildWeb } from './build-web.mjs';
@@ -15,6 +14,7 @@ import {
   node,
   portOf,
   publish,
+  serverProcess,
   fillWithDemo,
 } from './serving.mjs';
 
@@ -52,20 +52,17 @@ export async function demo(options) {
     if (options.fresh) cluster.dropDatabase(DATABASE);
     const urls = cluster.ensureDatabase(DATABASE);
     fillWithDemo(urls.owner, home);
-    server = spawn(process.execPath, ['server/dist/main.js'], {
-      cwd: root,
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: {
-        ...process.env,
+    server = serverProcess(
+      {
         DATABASE_URL: urls.app,
         KEY_DIR: keyFolder(home),
         PORT: String(port),
         WEB_DIR: web,
         LOG_LEVEL: process.env.LOG_LEVEL ?? 'silent',
       },
-      // Ctrl-C reaches this process first, which stops the server before its database
-      detached: true,
-    });
+      // Ctrl-C reaches this process first, which stops the server before its database.
+      { detached: true },
+    );
     server.once('exit', (code) => {
       if (!ending) void end(code ?? 1);
     });

@@ -74,3 +74,18 @@ export function sourcesHash(...places) {
   for (const place of places) walk(path.join(root, place));
   return hash.digest('hex');
 }
+
+/** Runs a program to its end without a word, and gives back what it printed. */
+export function quietly(command, args, { cwd = root, env = {} } = {}) {
+  const done = spawnSync(command, args, {
+    cwd,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, ...env },
+  });
+  if (done.status !== 0)
+    throw new Refusal(
+      `${command} ${args.join(' ')} failed:\n${done.stdout.slice(-3000)}\n${done.stderr.slice(-3000)}`,
+    );
+  return done.stdout;
+}

@@ -1,14 +1,12 @@
 // A streaming replica on loopback: what only reads is read there, it follows, and when it is away
 // the primary answers instead.
 import assert from 'node:assert/strict';
-import { spawn } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import pg from 'pg';
 import { clusterIn, freePort, keyFolder } from './cluster.mjs';
-import { root } from './install.mjs';
-import { healthy, isOver, node, fillWithDemo } from './serving.mjs';
+import { healthy, isOver, node, fillWithDemo, serverProcess } from './serving.mjs';
 import { soon } from './soon.mjs';
 
 const NAME = 'stennet_replica';
@@ -27,17 +25,11 @@ try {
   replica = await cluster.replicate(home);
   const port = await freePort();
   const url = `http://127.0.0.1:${port}`;
-  server = spawn(process.execPath, ['server/dist/main.js'], {
-    cwd: root,
-    stdio: ['ignore', 'ignore', 'inherit'],
-    env: {
-      ...process.env,
-      DATABASE_URL: urls.app,
-      READ_DATABASE_URL: replica.url(NAME),
-      KEY_DIR: keyFolder(home),
-      PORT: String(port),
-      LOG_LEVEL: 'silent',
-    },
+  server = serverProcess({
+    DATABASE_URL: urls.app,
+    READ_DATABASE_URL: replica.url(NAME),
+    KEY_DIR: keyFolder(home),
+    PORT: String(port),
   });
   await healthy(url, () => isOver(server));
   const signedIn = await fetch(`${url}/api/session`, {

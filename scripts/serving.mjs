@@ -1,6 +1,6 @@
 // What every way of running the server needs: a free port, a built app where the server's user can
 // read it, an answer to wait for.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import http from 'node:http';
 import https from 'node:https';
@@ -33,6 +33,15 @@ export function node(args, env = {}) {
   });
   if (done.status !== 0) throw new Refusal(`${args[0]} failed:\n${done.stderr}`);
 }
+
+/** The server as a child process, on a port and a database; silent unless asked. */
+export const serverProcess = (env, more = {}) =>
+  spawn(process.execPath, ['server/dist/main.js'], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, LOG_LEVEL: 'silent', ...env },
+    ...more,
+  });
 
 export function assertPortFree(port, command, host = '127.0.0.1') {
   return new Promise((resolve, reject) => {

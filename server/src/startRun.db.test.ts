@@ -33,6 +33,19 @@ async function start(
   return jonah.append(t.place.run, t.state.events.toArray());
 }
 
+const headBolts =
+  (thread: string) =>
+  (joint: string): OrderEntry => ({
+    kind: 'part',
+    job: JOB,
+    joint,
+    need: 'group:head-bolts',
+    what: 'Head bolts',
+    count: 10,
+    state: 'here',
+    seen: { thread },
+  });
+
 describe('what the order knows binds a run of the joint', () => {
   const cases: [string, (joint: string) => OrderEntry, (joint: string) => OrderEntry, RegExp][] = [
     [
@@ -69,30 +82,7 @@ describe('what the order knows binds a run of the joint', () => {
       }),
       /dropped/,
     ],
-    [
-      'bolts of the wrong thread',
-      (joint) => ({
-        kind: 'part',
-        job: JOB,
-        joint,
-        need: 'group:head-bolts',
-        what: 'Head bolts',
-        count: 10,
-        state: 'here',
-        seen: { thread: 'M11 x 1.5' },
-      }),
-      (joint) => ({
-        kind: 'part',
-        job: JOB,
-        joint,
-        need: 'group:head-bolts',
-        what: 'Head bolts',
-        count: 10,
-        state: 'here',
-        seen: { thread: 'M10 x 1.5' },
-      }),
-      /doesn’t match/,
-    ],
+    ['bolts of the wrong thread', headBolts('M11 x 1.5'), headBolts('M10 x 1.5'), /doesn’t match/],
   ];
   test.each(cases)('%s', async (_what, body, settled, why) => {
     const joint = await house.freshJoint();

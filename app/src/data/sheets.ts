@@ -1,5 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { routes } from '@stennet/core/contract';
 import type { SheetBrief, SheetReply } from '@stennet/core/contract/work';
+import type { Sheet } from '@stennet/core/procedure';
 import { asAppError, call } from './api';
 import { database } from './database';
 import { useSignedIn } from './account';
@@ -147,4 +149,12 @@ export function useSheetsAtHand(): {
           : was.pinned.filter((b) => !isSame(b, brief)),
       })),
   };
+}
+
+/** The paper disc of a sheet's angles, cut for one drive size. */
+export function discPath(sheet: Pick<Sheet, 'id' | 'revision'>, drive?: string): string {
+  const path = routes.anglePaper.path
+    .replace(':sheet', sheet.id)
+    .replace(':revision', sheet.revision);
+  return drive ? `${path}?drive=${encodeURIComponent(drive)}` : path;
 }

@@ -41,6 +41,16 @@ const measured: Omit<EntryOf<'measurement'>, 'verdict' | 'then'> = {
   limits: {},
   rows: [{ row: 'A', values: [1] }],
 };
+const headBolts = (seen: EntryOf<'part'>['seen']): OrderEntry => ({
+  kind: 'part',
+  job: id(1),
+  joint: id(2),
+  need: 'group:head-bolts',
+  what: 'Head bolts',
+  count: 10,
+  state: 'here',
+  seen,
+});
 
 test('nothing known stands against nothing', () => {
   expect(startBlockers(seen({}))).toEqual([]);
@@ -67,20 +77,7 @@ test.each([
     { ...measured, verdict: 'fail', then: 'stop' },
     /stopped/,
   ],
-  [
-    'a wrong part',
-    {
-      kind: 'part',
-      job: id(1),
-      joint: id(2),
-      need: 'group:head-bolts',
-      what: 'Head bolts',
-      count: 10,
-      state: 'here',
-      seen: { thread: 'M11' },
-    },
-    /doesn’t match/,
-  ],
+  ['a wrong part', headBolts({ thread: 'M11' }), /doesn’t match/],
   ['something dropped', { kind: 'dropped', job: id(1), what: 'Nut', where: 'valley' }, /not found/],
 ] as [string, OrderEntry, RegExp][])('%s', (_what, entry, why) => {
   expect(startBlockers(seen({ entries: [entry] })).join(' ')).toMatch(why);
@@ -93,16 +90,7 @@ test('what is settled, or about another job, stands against nothing', () => {
         entries: [
           { kind: 'outside', job: id(9), what: 'Head', to: 'Quay', asked: 'Skim', state: 'away' },
           { ...measured, verdict: 'fail', then: 'machine' },
-          {
-            kind: 'part',
-            job: id(1),
-            joint: id(2),
-            need: 'group:head-bolts',
-            what: 'Head bolts',
-            count: 10,
-            state: 'here',
-            seen: { thread: 'M10 x 1.5', count: 10 },
-          },
+          headBolts({ thread: 'M10 x 1.5', count: 10 }),
         ],
       }),
     ),

@@ -3,6 +3,7 @@ import {
   type PullNext,
   type Next,
   type RunState,
+  FAILURES,
   type FailureKind,
   undoable,
   next,
@@ -68,18 +69,7 @@ const failure = (kind: FailureKind): Mishap => ({
 });
 
 export const MISHAPS: readonly Mishap[] = [
-  ...(
-    [
-      'broke',
-      'stripped',
-      'crossThreaded',
-      'wontStartByHand',
-      'bottomed',
-      'angleLost',
-      'driveRounded',
-      'wontLoosen',
-    ] as const
-  ).map(failure),
+  ...FAILURES.filter((kind) => kind !== 'stepAbandoned').map(failure),
   {
     name: 'mis-tapped and taken back',
     fits: () => true,

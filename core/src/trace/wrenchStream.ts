@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { finite, textOf, UuidSchema } from '../schema/text';
 import { convert, QuantitySchema, units } from '../quantity';
+import { TRACE_CLASSES } from './classify';
 import { TraceSchema } from './trace';
 
 /**
@@ -44,6 +45,9 @@ export const WrenchPullSchema = v.object({
 });
 export type WrenchPull = v.InferOutput<typeof WrenchPullSchema>;
 
+/** A bolt that yielded before cannot be played: the simulated joint has no past. */
+const PLAYED = TRACE_CLASSES.filter((c) => c !== 'reused_yielded');
+
 /** Asked of the simulated wrench only: how the hand pulls. */
 export const WrenchTaskSchema = v.strictObject({
   to: v.variant('unit', [
@@ -58,18 +62,7 @@ export const WrenchTaskSchema = v.strictObject({
   ]),
   /** How tight it is already, N·m; left out: loose for a torque. */
   from: v.optional(v.pipe(finite, v.minValue(1), v.maxValue(390))),
-  how: v.optional(
-    v.picklist([
-      'ok',
-      'cross_thread',
-      'bottoming',
-      'liquid_lock',
-      'strip',
-      'stick_slip',
-      'wrong_lube',
-      'angle_slip',
-    ]),
-  ),
+  how: v.optional(v.picklist(PLAYED)),
   seed: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(4_294_967_295))),
 });
 export type WrenchTask = v.InferOutput<typeof WrenchTaskSchema>;

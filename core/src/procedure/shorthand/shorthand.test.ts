@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { lineOf, parseLine, printLine, type Line, type LineStage } from '..';
+import { ORDERS } from '../stage';
 import { demoSheets } from '../../testing';
 import { buildSheet } from '../../testing/sheetPlans';
 import { planArbitrary } from '../../testing/sheetParts';
@@ -112,18 +113,7 @@ describe('parse(print(line)) = line', () => {
     'kgf.m',
     'kgf.cm',
   ) as fc.Arbitrary<'N.m'>;
-  const rule = fc.constantFrom(
-    'centreOut',
-    'spiral',
-    'star',
-    'cross',
-    'thirds',
-    'alternating',
-    'ring',
-    'pairs',
-    'any',
-    'listed',
-  ) as fc.Arbitrary<'ring'>;
+  const rule = fc.constantFrom(...ORDERS);
   const order = fc
     .record({ rule, reverse: fc.option(fc.constant(true), { nil: undefined }) })
     .map(({ rule: r, reverse }) => ({ rule: r, ...(reverse ? { reverse } : {}) }));

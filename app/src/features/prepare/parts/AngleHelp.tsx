@@ -3,6 +3,7 @@ import { flats, swings } from '@stennet/core/prepare';
 import { anglesOf, type Sheet } from '@stennet/core/procedure';
 import { DRIVES } from '@stennet/core/quantity';
 import { useSignedIn } from '@/data';
+import { discPath } from '@/data/sheets';
 import { openFile } from '@/platform/files';
 import { BigButton, ChoiceField, Line, Section } from '@/ui';
 import { text } from '../text';
@@ -51,12 +52,7 @@ export function AngleHelp({ sheet }: { sheet: Sheet }) {
         text={text.disc}
         look="quiet"
         size="desk"
-        onPress={() =>
-          openFile(
-            `/api/sheets/${sheet.id}/${sheet.revision}/disc?drive=${encodeURIComponent(drive)}`,
-            'show',
-          )
-        }
+        onPress={() => openFile(discPath(sheet, drive), 'show')}
       />
     </Section>
   );

@@ -6,7 +6,7 @@ import { sheetBrief } from '@stennet/core/find';
 import { anglesOf } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
 import { useBeginDraft } from '@/data/drafts';
-import { useSheetsAtHand } from '@/data/sheets';
+import { discPath, useSheetsAtHand } from '@/data/sheets';
 import { now } from '@/platform/clock';
 import { openFile } from '@/platform/files';
 import { BigButton, FieldRow, Line } from '@/ui';
@@ -33,14 +33,7 @@ export function Actions({ data }: { data: SheetReply }) {
             text={text.disc}
             look="quiet"
             size="desk"
-            onPress={() =>
-              openFile(
-                routes.anglePaper.path
-                  .replace(':sheet', sheet.id)
-                  .replace(':revision', sheet.revision),
-                'show',
-              )
-            }
+            onPress={() => openFile(discPath(sheet), 'show')}
           />
         ) : null}
         <BigButton
