@@ -14,7 +14,7 @@ const JOINT = '5e000000-0000-4000-8000-000000000403';
 export async function measureAppend(url, urls) {
   const admin = new pg.Client({ connectionString: urls.admin });
   await admin.connect();
-  // The same columns and indexes, but the rows belong to nobody.
+  // The same columns and indexes, but the rows belong to no one.
   await admin.query(
     'create table bare_event (like run_event including all); grant insert on bare_event to stennet_app',
   );

@@ -1,4 +1,4 @@
-// A library of 5,000 sheets: brought in while others work, caught up by a device, searched off-line
+// A library of 5,000 sheets: brought in while others work, caught up by a device, searched offline
 // while typing.
 import { build } from 'esbuild';
 import path from 'node:path';
@@ -99,7 +99,7 @@ async function pings(url, work) {
 }
 
 /**
- * Types letter by letter, off-line over the whole library, and beside it into a field that does
+ * Types letter by letter, offline over the whole library, and beside it into a field that does
  * nothing.
  */
 async function typeOffline(browser, url) {

@@ -1,4 +1,4 @@
-// What one person does to keep others waiting, and how long another waits meanwhile; and what
+// What one person does to keep others waiting, and how long another waits in the meantime; and what
 // strangers make the server grow by.
 import fs from 'node:fs';
 import net from 'node:net';
@@ -56,7 +56,7 @@ async function signIn(url, name) {
     .split(';')[0];
 }
 
-/** Packed bodies from somebody who is not signed in. @returns MB that the server grew by at most */
+/** Packed bodies from someone who is not signed in. @returns MB that the server grew by at most */
 async function flood(url, pid) {
   const before = rss(pid);
   const body = gzipSync(Buffer.alloc(57_000_000, 'a'));

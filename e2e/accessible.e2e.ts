@@ -116,7 +116,7 @@ test(
 );
 
 test(
-  'the repair order, its parts and forms, preparing, tools and the lead’s word are clean for axe, light and dark',
+  'the repair order, its parts and forms, preparing, tools and the lead’s approval are clean for axe, light and dark',
   { tag: ['@phone', '@long'] },
   async ({ technician: t, house, isMobile }) => {
     await t.signIn('Ines Corte');

@@ -1,5 +1,5 @@
 import { clean } from './axe';
-import { driveTo } from './drive';
+import { driveTo, lobesSmooth } from './drive';
 import { expect, test } from './house';
 
 test(
@@ -33,7 +33,7 @@ test(
     await t.button('Start tightening').click();
     await driveTo(t, 'Cam lobes and followers, each one.');
     await clean(t, 'check by place');
-    await t.lobesSmooth(['1 in', '1 out', '2 in', '2 out', '3 in', '3 out']);
+    await lobesSmooth(t, ['1 in', '1 out', '2 in', '2 out', '3 in', '3 out']);
     await driveTo(t, 'Head flatness, gasket face: straightedge and feeler gauge.');
     await clean(t, 'measured step');
   },

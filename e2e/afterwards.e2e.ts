@@ -7,7 +7,7 @@ test(
   async ({ technician: t, house }) => {
     await t.signIn();
     await t.page.goto(`${house.url}/runs/5e000000-0000-4000-8000-000000000824/record`);
-    // Somebody else's work: nothing to sign here.
+    // Someone else's work: nothing to sign here.
     await expect(t.page.getByText('The technician who did the work signs first.')).toBeVisible();
     await t.signOut();
     await t.signInAgain('Mei Sandoval');
@@ -56,7 +56,7 @@ test(
     await expect(
       t.page.getByText('Signed for details that differ from the repair order'),
     ).toHaveCount(0);
-    // Somebody with the database changes one value: seen at the next look.
+    // Someone with the database changes one value: seen at the next look.
     const { rows } = await house.admin.query<{ position: number }>(
       `update run_event set body = replace(body, '"pass":1', '"pass":2') where run = '5e000000-0000-4000-8000-000000000824'
        and position = (select max(position) - 3 from run_event where run = '5e000000-0000-4000-8000-000000000824') returning position`,
@@ -70,7 +70,7 @@ test(
 );
 
 test(
-  'the adviser’s day: what is overdue, done with the odometer, declined with a reason, and taken along',
+  'the advisor’s day: what is overdue, done with the odometer, declined with a reason, and exported',
   { tag: '@phone' },
   async ({ technician: t }) => {
     await t.signIn('Petra Voll');

@@ -1,4 +1,4 @@
-import { driveTo } from './drive';
+import { driveTo, lobesSmooth } from './drive';
 import { expect, test } from './house';
 
 test(
@@ -71,7 +71,7 @@ test(
 );
 
 test(
-  'a broken manifold stud, up the ladder: each attempt stands on the record with how it ended',
+  'a broken manifold stud, up the ladder: each attempt is on the record with how it ended',
   { tag: ['@phone', '@long'] },
   async ({ technician: t, house }) => {
     await t.signIn();
@@ -116,7 +116,7 @@ test(
 );
 
 test(
-  'no room for a drill: the part comes off and goes out, it stands on the order, and all begins anew',
+  'no room for a drill: the part comes off and goes out, it stands on the order, and all begins again',
   { tag: ['@phone', '@long'] },
   async ({ technician: t }) => {
     await t.signIn();
@@ -139,7 +139,7 @@ test(
 );
 
 test(
-  'cams in time: nobody but the lead lets it go on, and “it is not” sends back to the first torque',
+  'cams in time: no one but the lead lets it go on, and “it is not” sends back to the first torque',
   { tag: ['@phone', '@long'] },
   async ({ technician: t, house }) => {
     await t.signIn();
@@ -162,7 +162,7 @@ test(
         'Found: 2 out: follower cracked. Look further before anything goes on. Then answer again.',
       ),
     ).toBeVisible();
-    await t.lobesSmooth(lobes);
+    await lobesSmooth(t, lobes);
     // The face, place by place: too close to tell is no pass, and the lead decides by name.
     await driveTo(t, 'Head flatness, gasket face: straightedge and feeler gauge.');
     await t.field('Gauge used', 'Straight-edge and leaves');

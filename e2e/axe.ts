@@ -4,7 +4,7 @@ import { expect, type Technician } from './house';
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
 
 /**
- * The dark theme's colours are tested each against each by themselves; the short run looks at them
+ * The dark theme's colors are tested each against each by themselves; the short run looks at them
  * on these screens.
  */
 const IN_THE_DARK = new Set([
@@ -21,7 +21,7 @@ const IN_THE_DARK = new Set([
 
 /**
  * No finding of axe on the screen as it stands, in both themes. The dark one has the same page in
- * other colours, a wide one the same colours on another page.
+ * other colors, a wide one the same colors on another page.
  */
 export async function clean(t: Technician, screen: string): Promise<void> {
   const isWide = (t.page.viewportSize()?.width ?? 0) >= 900;

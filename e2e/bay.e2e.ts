@@ -42,7 +42,7 @@ test(
     await expect(
       t.page.getByText('Jonah Pike has to sign in here to send 2 entries.'),
     ).toBeVisible();
-    // Without a network nobody can check the PIN: the phone says so.
+    // Without a network no one can check the PIN: the phone says so.
     await switchTo(t, 'Mei Sandoval', '7391');
     await expect(t.page.getByText('Mei Sandoval: not verified yet')).toBeVisible();
     await context.setOffline(false);
@@ -164,7 +164,7 @@ test(
     await t.page.goto(`${house.url}/account`);
     await t.button('Sign out').click();
     await expect(t.page.getByRole('heading', { name: 'Set up your shop' })).toHaveCount(0);
-    await t.field('Full name', 'Bo Lindgren');
+    await t.field('Name', 'Bo Lindgren');
     await t.field('Password', 'tighten in order');
     await t.button('Sign in').click();
     await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();

@@ -258,3 +258,14 @@ async function leadPasses(t: Technician): Promise<boolean> {
   await t.pull(/^Passed$/);
   return true;
 }
+
+/** Every cam lobe felt and found smooth, and the followers below flush. */
+export async function lobesSmooth(t: Technician, lobes: readonly string[]): Promise<void> {
+  for (const row of lobes)
+    await t.page
+      .getByRole('radiogroup', { name: row })
+      .getByRole('radio', { name: 'smooth' })
+      .click();
+  await t.pull('Confirm findings');
+  await t.pull('in, and below flush');
+}

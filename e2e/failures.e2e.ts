@@ -29,7 +29,7 @@ test(
     await t.button('Report a problem').click();
     await t.pull('Set aside for now');
     await expect(t.page.getByText('1 of 10')).toHaveCount(0);
-    // Nothing is a dead end: what cannot be put right the lead leaves as it is, in writing.
+    // Nothing is a dead end: what cannot be corrected the lead leaves as it is, in writing.
     await t.button('Report a problem').click();
     await t.pull('Head rounded');
     await t.pull('Stop trying');

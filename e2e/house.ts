@@ -113,17 +113,6 @@ export class Technician {
     await this.page.getByRole('textbox', { name, exact: true }).first().fill(text);
   }
 
-  /** Every cam lobe felt and found smooth, and the followers below flush. */
-  async lobesSmooth(lobes: readonly string[]): Promise<void> {
-    for (const row of lobes)
-      await this.page
-        .getByRole('radiogroup', { name: row })
-        .getByRole('radio', { name: 'smooth' })
-        .click();
-    await this.pull('Confirm findings');
-    await this.pull('in, and below flush');
-  }
-
   /** The same person at another page. */
   on(page: Page): Technician {
     return new Technician(page, this.house);

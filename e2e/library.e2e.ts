@@ -66,7 +66,7 @@ test(
   },
 );
 
-test('off-line the whole library is searched on the device, also sheets that were never opened', async ({
+test('offline the whole library is searched on the device, also sheets that were never opened', async ({
   technician: t,
   context,
 }) => {

@@ -73,7 +73,7 @@ test(
     await t.pull('Moved');
     await t.pull('Didn’t move');
     await t.pull('Clicked');
-    // Beside a new one the load has changed: its neighbours' stripes are looked at before it gets
+    // Beside a new one the load has changed: its neighbors' stripes are looked at before it gets
     // its angle.
     await t.tap('None moved');
     await t.tap('Marked');
@@ -190,7 +190,7 @@ test('a sign-in that runs out mid-run stops nothing: the run goes on, and what w
 });
 
 test(
-  'an adviser looks, and has nothing to tighten with',
+  'an advisor looks, and has nothing to tighten with',
   { tag: '@long' },
   async ({ technician: t }) => {
     await t.signIn('Petra Voll');

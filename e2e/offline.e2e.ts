@@ -36,7 +36,7 @@ test('the network is cut mid-run, the page reloaded, the network comes back: not
 });
 
 test(
-  'Today opens off-line with what was last seen, and says so',
+  'Today opens offline with what was last seen, and says so',
   { tag: '@long' },
   async ({ technician: t, context }) => {
     await t.signIn();

@@ -2,7 +2,7 @@ import { driveTo } from './drive';
 import { expect, test } from './house';
 
 test(
-  'a whole shift off-line: everything goes on, a reload included, and is there once the network is',
+  'a whole shift offline: everything goes on, a reload included, and is there once the network is',
   { tag: ['@phone', '@long'] },
   async ({ technician: t, house, context }) => {
     test.slow();

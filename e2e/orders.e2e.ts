@@ -1,7 +1,7 @@
 import { expect, test } from './house';
 
 test(
-  'an adviser opens a repair order, and a job comes with the sheets for its engine',
+  'an advisor opens a repair order, and a job comes with the sheets for its engine',
   { tag: '@phone' },
   async ({ technician: t }) => {
     await t.signIn('Petra Voll');

@@ -30,7 +30,7 @@ test(
       t.page.getByRole('alert').filter({ hasText: /Clamp load: \d+% more/ }),
     ).toBeVisible();
     await expect(t.page.getByText('Wrench 2, 40–200 N·m: set to 62 N·m')).toBeVisible();
-    // Nothing is started before somebody has looked which bolt came.
+    // Nothing is started before someone has looked which bolt came.
     await expect(t.button('Start tightening')).toBeDisabled();
     await t.choose('radio', '6-lobe head, kit by Corvane Parts');
     await t.button('Start tightening').click();
@@ -41,7 +41,7 @@ test(
 );
 
 test(
-  'a head job whose bolts are not here: it does not start by itself, and the adviser’s word that they came opens it',
+  'a head job whose bolts are not here: it does not start by itself, and the advisor’s word that they came opens it',
   { tag: '@phone' },
   async ({ technician: t, browser }) => {
     await t.signIn();

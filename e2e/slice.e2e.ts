@@ -11,7 +11,7 @@ test(
     await t.button('Tighten cylinder head').click();
     await expect(t.page.getByText('Never use it on a real engine.')).toBeVisible();
     await expect(t.page.getByText('Blow the blind holes dry')).toBeVisible();
-    // Two look-alikes: somebody looks at the bolt first, nothing is chosen beforehand.
+    // Two look-alikes: someone looks at the bolt first, nothing is chosen beforehand.
     await expect(t.button('Start tightening')).toBeDisabled();
     await t.choose('radio', 'hex head, M10');
     await t.button('Start tightening').click();

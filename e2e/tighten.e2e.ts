@@ -143,7 +143,7 @@ test(
 );
 
 test(
-  '“did I do this one?”: what happened to it, put right, pulled once more, eased besides, left out by the lead',
+  '“did I do this one?”: what happened to it, corrected, pulled once more, eased as well, left out by the lead',
   { tag: ['@phone', '@long'] },
   async ({ technician: t, house }) => {
     await t.signIn();

@@ -60,7 +60,7 @@ test(
       t.page.getByText('Connected to Wrench 4, digital, a simulated wrench'),
     ).toBeVisible();
 
-    // Nothing counts before somebody says so; one that was thrown away is nowhere.
+    // Nothing counts before someone says so; one that was thrown away is nowhere.
     await turn(20);
     await expect(
       t.page.getByRole('heading', { name: 'Wrench 4, digital on bolt 1' }),

@@ -1,4 +1,4 @@
-// For checks: a real shop in a folder of its own, worked by its commands and its API as somebody in
+// For checks: a real shop in a folder of its own, worked by its commands and its API as someone in
 // it would.
 import assert from 'node:assert/strict';
 import { spawnSync } from 'node:child_process';

@@ -55,15 +55,15 @@ export async function backup([file], options) {
       throw new Refusal('There is nothing to keep a copy of yet: ./stennet start makes the shop.');
     fs.mkdirSync(path.join(folder, 'tables'));
     fs.mkdirSync(path.join(folder, 'keys'));
-    // Checkpoints first: what is sealed meanwhile is in the tables, and no line is known outside
-    // that the tables lack.
+    // Checkpoints first: what is sealed in the meantime is in the tables, and no line is known
+    // outside that the tables lack.
     for (const name of fs.readdirSync(keyFolder(home)))
       fs.copyFileSync(path.join(keyFolder(home), name), path.join(folder, 'keys', name));
     const { migrations } = saveTables(cluster.urls(DATABASE).admin, path.join(folder, 'tables'));
     await pack(folder, target, { migrations }, passphrase);
     const care = passphrase
       ? 'It opens only with the passphrase.'
-      : 'Whoever has this file can sign as the shop; keep it safe, or encrypt it with --passphrase-file.';
+      : 'Anyone with this file can sign as the shop; keep it safe, or encrypt it with --passphrase-file.';
     console.log(
       `Kept in ${target}: the database and the keys its records are signed with. ${care}`,
     );

@@ -8,7 +8,7 @@ import { generateSW } from 'workbox-build';
 const dist = process.argv[2];
 // Only the shell is kept here. Data go through the query cache and the outbox, per person and shop.
 // A new version waits until the app says that no run is open: code is never swapped under
-// somebody's hands.
+// someone's hands.
 await generateSW({
   globDirectory: dist,
   globPatterns: [

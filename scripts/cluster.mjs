@@ -128,7 +128,7 @@ class Cluster {
     this.psql('postgres', rolesSql(this.state()));
   }
 
-  /** Somebody else's start may be under way. */
+  /** Someone else's start may be under way. */
   async ready() {
     const answers = () =>
       run('pg_isready', ['-q', '-h', '127.0.0.1', '-p', String(this.state().port)], { ok: true })

@@ -1,4 +1,4 @@
-// `./stennet demo` as the first command in a fresh clone: its page comes, somebody signs in, Today
+// `./stennet demo` as the first command in a fresh clone: its page comes, someone signs in, Today
 // is alive, Ctrl-C stops it. Built on Node.js alone, because it runs before any package is
 // installed.
 import assert from 'node:assert/strict';

@@ -36,7 +36,7 @@ async function killPostmaster() {
 const here = () => cluster.urls('stennet_folder').app.replace(/:\d+\//, '/');
 
 try {
-  // Killed while the cluster was being made: begun anew.
+  // Killed while the cluster was being made: begun again.
   fs.mkdirSync(path.join(folder, 'data.making/base'), { recursive: true });
   fs.writeFileSync(path.join(folder, 'data.making/PG_VERSION'), '15');
   await cluster.start();
@@ -59,7 +59,7 @@ try {
   assert.ok(cluster.hasDatabase('stennet_folder'), 'what was there is there');
   cluster.stop();
 
-  // Killed while a small file was written anew: the old one counts.
+  // Killed while a small file was written again: the old one counts.
   fs.writeFileSync(path.join(folder, 'cluster.json.new'), '{"id":"ha');
   await cluster.start();
   cluster.stop();
@@ -68,7 +68,7 @@ try {
   await refuses(() => cluster.start(), /cluster\.json cannot be read.*restore a backup/);
   fs.writeFileSync(path.join(folder, 'cluster.json'), kept);
 
-  // Somebody else's files where the cluster should be.
+  // Someone else's files where the cluster should be.
   const other = path.join(made, 'other');
   fs.mkdirSync(path.join(other, 'cluster/data'), { recursive: true });
   fs.writeFileSync(path.join(other, 'cluster/data/photo.jpg'), 'x');

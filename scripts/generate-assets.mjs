@@ -8,6 +8,8 @@ import { root } from './install.mjs';
 
 const icons = [
   'chevron-left',
+  'chevron-down',
+  'chevron-up',
   'account-circle-outline',
   'close',
   'check',

@@ -1,5 +1,5 @@
 // Makes demo/past.json: runs that were finished before today, so that records, history and what
-// falls due have something to show. Run with `node --import tsx scripts/generate-past.mts`;
+// is due have something to show. Run with `node --import tsx scripts/generate-past.mts`;
 // `--check` only compares.
 import fs from 'node:fs';
 import path from 'node:path';

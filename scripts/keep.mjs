@@ -1,5 +1,5 @@
 // Runs for ./stennet start: PostgreSQL first, then migrations, then the server. Either is started
-// again when it dies; when this one is killed the server ends by itself, since nobody would start
+// again when it dies; when this one is killed the server ends by itself, since no one would start
 // it again.
 import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
@@ -18,7 +18,7 @@ const cluster = process.env.DATABASE_URL ? null : clusterIn(home);
 let server;
 let isEnding = false;
 let wait = 500;
-/** One that has never served is given up after three tries: somebody waits for the start. */
+/** One that has never served is given up after three tries: someone waits for the start. */
 let hasServed = false;
 let tries = 0;
 
@@ -47,7 +47,7 @@ async function main() {
 
 /**
  * PostgreSQL, for as long as this runs. Servers find it again where it was; only where that port is
- * taken by now they are begun anew.
+ * taken by now they are begun again.
  */
 async function watch(url) {
   let pause = LOOK_EVERY_MS;
@@ -73,7 +73,7 @@ function serve(url) {
     stdio: ['pipe', 'inherit', 'inherit'],
     env: {
       ...process.env,
-      // The owner of the tables is nobody that serves.
+      // The owner of the tables is no one that serves.
       OWNER_DATABASE_URL: undefined,
       KEPT: '1',
       DATABASE_URL: url,

@@ -1,4 +1,4 @@
-// Every message in every language, with the same values; none that nobody says; no phrase that a
+// Every message in every language, with the same values; none that no one says; no phrase that a
 // shop would not use; none read before the language is known. Run with
 // `node --import tsx scripts/messages.check.mts`.
 import { execFileSync } from 'node:child_process';

@@ -62,7 +62,7 @@ try {
   assert.ok(first, 'the demo has a history for the vehicle');
   assert.equal((await copy.query('select pg_is_in_recovery() as is')).rows[0].is, true);
 
-  // Held still, it shows what was: so the view is read there. Writing goes on meanwhile.
+  // Held still, it shows what was: so the view is read there. Writing goes on in the meantime.
   await copy.query('select pg_wal_replay_pause()');
   await rename(first, 'R-1');
   assert.deepEqual(await orders(), [first]);

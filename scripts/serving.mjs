@@ -72,7 +72,7 @@ export function publish(dist, home, name = 'web') {
 }
 
 /**
- * Whether the server answers and has its database. A certificate of one's own is not known to this
+ * Whether the server answers and has its database. A certificate of their own is not known to this
  * program, and it asks its own machine only.
  */
 export const isHealthy = (url) =>

@@ -90,7 +90,7 @@ try {
   const damaged = path.join(home, 'damaged.tar');
   fs.writeFileSync(damaged, bytes);
   refuses(/damaged/, damaged);
-  // Prepared by somebody else.
+  // Prepared by someone else.
   const prepared = (change) => forged(copy, path.join(home, 'forged.tar'), change);
   refuses(
     /holds “keys\/.*”, which a backup does not/,
@@ -186,7 +186,7 @@ async function forged(file, target, change) {
   return target;
 }
 
-/** Without waiting for it, so that another can begin meanwhile. */
+/** Without waiting for it, so that another can begin in the meantime. */
 function startBeside(folder, at) {
   return new Promise((resolve) => {
     const env = { ...process.env, STENNET_HOME: folder, DATABASE_URL: '', OWNER_DATABASE_URL: '' };

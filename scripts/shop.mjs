@@ -152,7 +152,7 @@ async function inFront(keeper, home) {
   process.exitCode = keeper.exitCode ?? 1;
 }
 
-/** Kept, so that a start anew does not make another one. */
+/** Kept, so that a start again does not make another one. */
 export function setupCode(home) {
   const file = path.join(home, 'setup-code');
   if (!fs.existsSync(file))

@@ -90,7 +90,7 @@ async function run() {
 }
 
 run().catch((error) => {
-  // Whoever runs a shop reads sentences; whoever mends this program asks for more.
+  // A shop reads sentences; a developer asks for the stack.
   console.error(error instanceof Refusal || !process.env.STENNET_DEBUG ? error.message : error);
   process.exit(1);
 });

@@ -15,7 +15,7 @@ export async function wrench(options) {
   await ended(child);
 }
 
-/** Ends with whoever started it. */
+/** Ends with the process that started it. */
 export function startWrench(port, name, stdout = 'ignore') {
   const env = { ...process.env, WRENCH_PORT: String(port), ...(name ? { WRENCH_NAME: name } : {}) };
   return spawn(process.execPath, ['device/dist/wrench.mjs'], {

@@ -7,7 +7,7 @@ const work = () => import('./workScreens');
 loadWorkBy(work);
 
 type ScreenName = Extract<keyof Awaited<ReturnType<typeof work>>, `${string}Screen`>;
-/** A screen that is loaded when somebody goes there; the service worker has it already. */
+/** A screen that is loaded when someone goes there; the service worker has it already. */
 function lazyScreen(name: ScreenName): () => ReactElement {
   const Screen = lazy<ComponentType>(() => work().then((screens) => ({ default: screens[name] })));
   return function LazyScreen() {

@@ -17,7 +17,7 @@ import { SheetScreen } from '@/features/sheet';
 import { TodayScreen } from '@/features/today';
 import { lightTheme } from '@/ui';
 
-// Each screen in each state that somebody meets it in, by what the server answers.
+// Each screen in each state that someone meets it in, by what the server answers.
 const STYLE = { locale: 'en-US', timeZone: 'UTC', paper: 'Letter', torqueUnit: 'N.m' } as const;
 const me = {
   person: { id: PLACE.person, name: 'Ines Corte' },

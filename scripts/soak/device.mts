@@ -183,7 +183,7 @@ export class Device {
     this.t = null;
   }
 
-  /** Takes the other's run over while that one is cut off with pulls that nobody has seen. */
+  /** Takes the other's run over while that one is cut off with pulls that no one has seen. */
   async takeOver(other: Device): Promise<boolean> {
     if (
       !other.t ||
@@ -228,7 +228,7 @@ export class Device {
   }
 }
 
-/** Ids of a simulated technician are counted; here each event gets one that nobody else has. */
+/** Ids of a simulated technician are counted; here each event gets one that no one else has. */
 function fresh(t: Technician, event: RunEvent): RunEvent {
   const own = { ...event, id: randomUUID() } as RunEvent;
   const events = t.state.events.toArray().map((e) => (e === event ? own : e));

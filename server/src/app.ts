@@ -44,7 +44,7 @@ export interface AppOptions extends Omit<Deps, 'foreign'> {
   /** Folder of the built web app; without it only the API is served. */
   web?: string;
   logLevel: string;
-  /** Names that the server is reached by besides its number and its name in the local network. */
+  /** Names that the server is reached by, beyond its address and its name in the local network. */
   hosts?: readonly string[];
   /** A proxy on this machine says from where a request came. */
   trustProxy?: boolean;
@@ -137,7 +137,7 @@ function apiRoutes(app: Express, options: AppOptions & { foreign: Deps['foreign'
   privacyRoutes(app, options);
 }
 
-/** Said in the reply too: what somebody reports can be found in the log. */
+/** Said in the reply too: what someone reports can be found in the log. */
 function requestId(_req: http.IncomingMessage, res: http.ServerResponse): string {
   const id = randomUUID();
   res.setHeader('X-Request-Id', id);

@@ -98,7 +98,7 @@ describe('guesses', () => {
         door({ name: i % 2 ? 'mei sandoval' : ' MEI  SANDOVAL', password: `guess ${i}` }),
       ),
     );
-    // Whoever waited too long for a connection was not compared either.
+    // A try that waited too long for a connection was not compared either.
     expect([
       codes.SIGN_IN_WRONG,
       codes.in,
@@ -111,7 +111,7 @@ describe('guesses', () => {
     expect((await door({ name: 'Mei Sandoval', password: 'witness-mark' }, device)).status).toBe(
       200,
     );
-    // Nobody else in the shop is kept out by it.
+    // No one else in the shop is kept out by it.
     expect((await door({ name: 'Rafi Daan', password: 'witness-mark' })).status).toBe(200);
   });
 
@@ -180,7 +180,7 @@ describe('what is large', () => {
     expect(reply.body.error.code).toBe('BAD_REQUEST');
   });
 
-  test('deep, long and endless records are refused, and others are answered meanwhile', async () => {
+  test('deep, long and endless records are refused, and others are answered in the meantime', async () => {
     const take = (body: Buffer) =>
       request(house.app)
         .post('/api/foreign')
@@ -220,7 +220,7 @@ describe('what is large', () => {
     expect(waits.length).toBeGreaterThan(3);
   });
 
-  test('a dozen exports that nobody reads leave connections for everybody else', async () => {
+  test('a dozen exports that no one reads leave connections for everyone else', async () => {
     const rafi = await house.signIn('Rafi Daan');
     const server = house.app.listen(0, '127.0.0.1');
     await new Promise((resolve) => server.once('listening', resolve));

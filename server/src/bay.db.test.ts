@@ -11,7 +11,7 @@ export const post = (path: string, body: object) =>
   request(house.app).post(path).set('Host', 'shop.test').set('Origin', ORIGIN).send(body);
 
 describe('late entries of a device that lost its hold', () => {
-  test('are kept whole as claims, once, and answered by whoever holds the run', async () => {
+  test('are kept whole as claims, once, and answered by the device that holds the run', async () => {
     const t = await jonah.technician(await house.freshJoint());
     t.until((d) => d.kind === 'pull');
     t.step();
@@ -103,7 +103,7 @@ describe('a phone that several share', () => {
     expect((await switchTo(ines.person, '2580')).body.error.code).toBe('PIN_LIMITED');
     await mei.post('/api/session/enrol', { device, secret: ANY }).expect(200);
     expect((await switchTo(mei.person, '1234')).body.error.code).toBe('PIN_NONE');
-    // In another shop the same device knows nobody.
+    // In another shop the same device knows no one.
     expect(
       (
         await post('/api/session/pin', {
@@ -155,7 +155,7 @@ describe('a phone that several share', () => {
     await signEverybodyIn();
   });
 
-  test('whoever switches the phone ends the session that was on it', async () => {
+  test('switching the phone ends the session that was on it', async () => {
     await ines.post('/api/session/enrol', { device, secret: ANY }).expect(200);
     const shared = ines.as(await switchTo(ines.person, '2580').expect(200));
     const again = ines.as(

@@ -71,7 +71,7 @@ describe('signing in', () => {
     house.clock = before;
   });
 
-  test('a person of two shops goes from one to the other, nobody else does', async () => {
+  test('a person of two shops goes from one to the other, no one else does', async () => {
     const ines = await house.signIn('Ines Corte');
     const there = await ines.post('/api/session/shop', { shop: TERN });
     expect(there.body.shop.name).toBe('Tern Street');

@@ -15,7 +15,7 @@ const settle = (f: Due, state: string, more: object = {}) =>
     ...more,
   });
 
-describe('what falls due', () => {
+describe('what is due', () => {
   test('is written down when the joint is tight, once, with the day on which it is expected', async () => {
     const joint = await house.freshJoint();
     const t = await jonah.technician(joint);
@@ -36,7 +36,7 @@ describe('what falls due', () => {
     expect(days).toBe(Math.round(1000 / (early?.kmPerDay ?? 0)));
   });
 
-  test('done or declined with a reason; sent twice it stands once; whoever saw an older one is told', async () => {
+  test('is done or declined with a reason, once when sent twice; a reply to an older version is refused', async () => {
     const f = (await due(`?order=${demoId(253)}`)).find((d) => d.after === 'km500');
     if (!f) throw new Error('nothing due');
     expect((await settle(f, 'declined')).body.error.code).toBe('REASON_NEEDED');
@@ -98,7 +98,7 @@ describe('the calendar', () => {
       });
   });
 
-  test('at a private address, until it is taken back or made anew; the token itself is nowhere', async () => {
+  test('at a private address, until it is taken back or made again; the token itself is nowhere', async () => {
     const { path } = (await petra.post('/api/me/feed', undefined).expect(200)).body as {
       path: string;
     };

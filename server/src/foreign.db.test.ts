@@ -211,7 +211,7 @@ describe('going out and coming back', () => {
     expect((await take(after)).records[0].kept).toBe('newer');
     expect((await take(before)).records[0].kept).toBe('known');
     expect((await tern.get(`/api/foreign/${run}`).expect(200)).body).toEqual(after);
-    // The same run, told anew by somebody with a key of their own.
+    // The same run, told again by someone with a key of their own.
     const key = keysIn(fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-key-'))).make(HALDEN);
     const chain = after.chain.map((c) => ({ ...c, seal: key.sign(c.hash) }));
     const fake = {

@@ -33,7 +33,7 @@ async function faults(
 }
 
 /**
- * Done by somebody who may do anything in the database, with the triggers off; taken back
+ * Done by someone who may do anything in the database, with the triggers off; taken back
  * afterwards.
  */
 async function after(sql: string, outside?: readonly Checkpoint[]): Promise<string[]> {
@@ -113,7 +113,7 @@ test('a database set back to an earlier state with its journal is found by what 
   expect(await after(setBack, early)).toEqual([
     expect.stringMatching(/the end was cut off, or an old database was restored/),
   ]);
-  // A checkpoint that nobody of this shop signed says nothing.
+  // A checkpoint that no one of this shop signed says nothing.
   const [known] = early.slice(-1);
   expect(await faults([{ ...known, place: 99, seal: known?.seal ?? '' } as Checkpoint])).toEqual([
     expect.stringMatching(/names line 99/),

@@ -41,7 +41,7 @@ describe('writing a draft', () => {
     expect(drafts.find((d) => d.sheet === draft.id)?.errors).toBeGreaterThan(5);
   });
 
-  test('what somebody else changed meanwhile is not written over', async () => {
+  test('what someone else changed in the meantime is not written over', async () => {
     const draft = fresh();
     await save(jonah, draft).expect(200);
     await save(ines, { ...draft, title: 'By Ines' }, 1).expect(200);
@@ -132,7 +132,7 @@ describe('approving', () => {
     await approve(ines, { sheet: draft.id, version: 1, seen }).expect(200);
   });
 
-  test('with two leads, not by whoever changed it last', async () => {
+  test('with two leads, not by the one who changed it last', async () => {
     await withSecondLead(async (mei) => {
       const draft = fresh();
       await save(ines, draft).expect(200);

@@ -62,12 +62,12 @@ async function main(): Promise<void> {
   const stop = (): void => {
     server.close(() => void Promise.all([db.close(), hints.close()]).then(() => process.exit(0)));
     server.closeAllConnections();
-    // A database that does not answer keeps nobody from ending.
+    // A database that does not answer keeps no one from ending.
     setTimeout(() => process.exit(0), 5000).unref();
   };
   process.on('SIGTERM', stop);
   process.on('SIGINT', stop);
-  // Whoever keeps this server running holds the other end: gone without a word, it is gone for
+  // The program that started this server holds the other end: gone without a word, it is gone for
   // good.
   if (process.env.KEPT) process.stdin.on('end', stop).resume();
 }

@@ -142,8 +142,8 @@ describe('a repair order', () => {
   });
 });
 
-describe('what stands on it', () => {
-  test('each save is a version; what somebody else changed meanwhile is not written over; the history stays', async () => {
+describe('what is on it', () => {
+  test('each save is a version; what someone else changed in the meantime is not written over; the history stays', async () => {
     const order = await freshOrder();
     const entry = freshId();
     const path = `/api/orders/${order}/entries/${entry}`;

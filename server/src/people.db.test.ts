@@ -48,7 +48,7 @@ describe('the first visit and people', () => {
     await empty.close();
   });
 
-  test('a lead adds a person, who signs in; nobody else does, and no name twice', async () => {
+  test('a lead adds a person, who signs in; no one else does, and no name twice', async () => {
     const person = {
       id: demoId(9801),
       name: 'Bo Lindgren',
@@ -72,7 +72,7 @@ describe('word from one server to the browsers of another', () => {
   let closing = async (): Promise<void> => undefined;
   afterAll(() => closing());
 
-  test('a change is said within the shop, to nobody else; nothing of it is in the word itself', async () => {
+  test('a change is said within the shop, to no one else; nothing of it is in the word itself', async () => {
     // A second server on the same database.
     const db = openDatabase(
       house.urls.app,

@@ -40,7 +40,7 @@ async function photo(): Promise<Buffer> {
 }
 
 describe('a photo', () => {
-  test('comes in pieces, is made smaller and drawn anew, and has lost where it was taken', async () => {
+  test('comes in pieces, is made smaller and drawn again, and has lost where it was taken', async () => {
     const bytes = await photo();
     expect(bytes.length).toBeGreaterThan(2 * PIECE);
     const { body } = await sendAll(jonah, bytes);

@@ -16,7 +16,7 @@ const rowsOf = async (run: string): Promise<{ body: string; hash: string }[]> =>
 const eventsOf = async (run: string): Promise<RunEvent[]> =>
   (await rowsOf(run)).map((r) => (JSON.parse(r.body) as { event: RunEvent }).event);
 
-/** A whole run, made on a device that nobody has told the server of yet. */
+/** A whole run, made on a device that no one has told the server of yet. */
 async function madeOffline(): Promise<{ t: Technician; events: RunEvent[] }> {
   const t = await jonah.technician(await house.freshJoint());
   return { t, events: t.finish() };
@@ -144,7 +144,7 @@ describe('a run on its way into the table', () => {
       payload: { fromDevice: demoId(700), deviceName: 'Tablet' },
     }) as RunEvent;
 
-  test('two who take over at the same moment: one has it, the others are told, and nobody is asked whether it was really done', async () => {
+  test('two who take over at the same moment: one has it, the others are told, and no one is asked whether it was really done', async () => {
     const { t, events } = await madeOffline();
     await jonah.append(t.place.run, events.slice(0, 20));
     const mei = await house.signIn('Mei Sandoval');

@@ -176,7 +176,7 @@ describe('what is open in a finished run is settled by the lead', () => {
     expect((await sign()).status).toBe(200);
   });
 
-  test('a note is said in one’s own name and stands on the record', async () => {
+  test('a note is said in one’s own name and is on the record', async () => {
     const { t } = await finishedShort();
     const note = (more: object) => ({
       id: freshId(),
@@ -244,7 +244,7 @@ describe('closing an order', () => {
     return { order, joint, become };
   }
 
-  test('whoever did the work does not set it to checked alone', async () => {
+  test('the technician who did the work cannot set it to checked alone', async () => {
     const { joint, become } = await orderWith('ck12-water-pump', 'A');
     const t = await jonah.technician(joint, demoSheet('ck12-water-pump'));
     t.finish();

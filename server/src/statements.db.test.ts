@@ -21,7 +21,7 @@ async function startedRun() {
   return t;
 }
 
-describe('the lead’s word', () => {
+describe('the lead’s approval', () => {
   test('with the lead’s PIN on the technician’s device it is kept, and the run takes it in', async () => {
     const t = await startedRun();
     const body = say();
@@ -74,7 +74,7 @@ describe('the lead’s word', () => {
     ).toBe('STATEMENT_UNKNOWN');
   });
 
-  test('signed in themselves a lead needs no PIN; nobody else may leave it out', async () => {
+  test('signed in themselves a lead needs no PIN; no one else may leave it out', async () => {
     const t = await startedRun();
     expect(
       (await ines.post(`/api/runs/${t.place.run}/statements`, say({ pin: null }))).status,
@@ -88,7 +88,7 @@ describe('the lead’s word', () => {
     ).toBe('NOT_LEAD');
   });
 
-  test('a technician’s PIN is no lead’s, an adviser’s device sends none, another shop has no such run', async () => {
+  test('a technician’s PIN is no lead’s, an advisor’s device sends none, another shop has no such run', async () => {
     const t = await startedRun();
     expect(
       (await jonah.post(`/api/runs/${t.place.run}/statements`, say({ lead: demoId(12) }))).body
@@ -104,7 +104,7 @@ describe('the lead’s word', () => {
     );
   });
 
-  test('five wrong tries by one person and it rests for them, whatever device they name; twenty by all, and it rests for all until it is set anew', async () => {
+  test('five wrong tries by one person and it rests for them, whatever device they name; twenty by all, and it rests for all until it is set again', async () => {
     const t = await startedRun();
     const path = `/api/runs/${t.place.run}/statements`;
     for (let i = 0; i < 5; i += 1)

@@ -32,7 +32,7 @@ describe('what it was signed for', () => {
     expect(seen).toMatchObject({ fault: null, mayNot: null });
     expect(seen.signedForOther).toContain(`Signed for RO ${order.number}`);
     expect(seen.signedForOther).toContain(order.vehicle.vin);
-    // Such a document is not taken in elsewhere; put right or said of again, it is.
+    // Such a document is not taken in elsewhere; corrected or said of again, it is.
     expect(
       (await bringIn(petra, Buffer.from(JSON.stringify(await fileOf(run))))).body.error.message,
     ).toContain('Signed for');
@@ -60,7 +60,7 @@ describe('what it was signed for', () => {
     });
   });
 });
-describe('tampering by somebody who owns the database', () => {
+describe('tampering by someone who owns the database', () => {
   const rows = async (run: string) =>
     (
       await house.admin.query<{ position: number; body: string; hash: string }>(

@@ -16,7 +16,7 @@ const named = async (name: string): Promise<{ id: string; version: number; retir
   (await jonah.get('/api/tools')).body.tools.find((t: { tool: ShopTool }) => t.tool.name === name);
 
 describe('the shop’s tools', () => {
-  test('a lead enters one, everybody sees it, another shop does not', async () => {
+  test('a lead enters one, everyone sees it, another shop does not', async () => {
     await ines
       .post(`/api/tools/${demoId(190)}`, { version: 0, tool: wrench, retired: false })
       .expect(200);

@@ -44,7 +44,7 @@ describe('what a wrench saw of a pull', () => {
     expect((await jonah.get(path(trace))).status).toBe(404);
   });
 
-  test('an adviser reads it and keeps none; another shop knows nothing of it', async () => {
+  test('an advisor reads it and keeps none; another shop knows nothing of it', async () => {
     const trace = traceOf(4);
     const petra = await house.signIn('Petra Voll');
     expect((await petra.post(path(trace), trace)).body.error.code).toBe('FORBIDDEN');
@@ -54,7 +54,7 @@ describe('what a wrench saw of a pull', () => {
     expect((await tern.get(path(trace))).status).toBe(404);
   });
 
-  test('changed in the database by whoever may, it is not shown any more; the serving role may not', async () => {
+  test('a trace changed in the database is not shown; the serving role cannot change it', async () => {
     const trace = traceOf(5);
     await jonah.post(path(trace), trace).expect(200);
     await house.admin.query('update trace set body = $1 where trace = $2', [

@@ -67,7 +67,7 @@ describe('what uses a sheet', () => {
     });
   });
 });
-describe('the library for devices off-line', () => {
+describe('the library for devices offline', () => {
   test('comes in pieces, each sheet once, and afterwards only what is new', async () => {
     const all = new Map<string, Sheet>();
     let after: string | null = null;

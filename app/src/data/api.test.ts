@@ -82,7 +82,7 @@ test.each([
   expect((await refusal(call('dropFeed'))).code).toBe('OFFLINE');
 });
 
-test('“nobody is signed in” said to a question of before the last sign-in is not news', async () => {
+test('“no one is signed in” said to a question of before the last sign-in is not news', async () => {
   answer(401, { error: { code: 'SIGN_IN_NEEDED' } });
   expect((await refusal(call('dropFeed'))).code).toBe('SIGN_IN_NEEDED');
   answer(401, { error: { code: 'SIGN_IN_NEEDED' } }, noteNewSignIn);

@@ -8,7 +8,7 @@ import { work } from './work';
 const PATIENCE_MS = 15_000;
 
 /**
- * Counts the sign-ins on this page: “nobody is signed in” said to a question of before the last one
+ * Counts the sign-ins on this page: “no one is signed in” said to a question of before the last one
  * is not news.
  */
 let signIns = 0;

@@ -69,7 +69,7 @@ test('who enrols has a secret of this device, another one each time, and stands 
   expect(result.current).toEqual([]);
 });
 
-test('where the server does not take it, nobody is enrolled', async () => {
+test('where the server does not take it, no one is enrolled', async () => {
   mockAnswer = away;
   await expect(enrolHere(MEI)).rejects.toMatchObject({ code: 'OFFLINE' });
   expect(renderHook(() => useEnrolled()).result.current).toEqual([]);
@@ -82,7 +82,7 @@ test('with the right PIN the server agrees, and nothing waits', async () => {
   expect([unverified(), isUnseen('mei')]).toEqual([null, false]);
 });
 
-test('a wrong PIN changes nobody over', async () => {
+test('a wrong PIN changes no one over', async () => {
   const mei = await enrolled(MEI);
   mockAnswer = knows('1470');
   await expect(takeDevice(mei, '0000')).rejects.toMatchObject({ code: 'PIN_WRONG' });

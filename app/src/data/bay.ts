@@ -9,7 +9,7 @@ import { asAppError, call } from './api';
 /*
  * A phone that several people share:
  * - Each enrols once, signed in with their password; from then on their PIN is enough here.
- * - What somebody confirmed goes out under their own name, also while another is on.
+ * - What someone confirmed goes out under their own name, also while another is on.
  * - Without the server a PIN cannot be checked: the person is on, marked as not verified, and
  *   nothing of theirs goes out until the server has agreed. The PIN is kept in memory only: after a
  *   reload it is asked again.
@@ -35,8 +35,8 @@ interface Bay {
   /** Who is on without the server having agreed; null mostly. */
   waits: string | null;
   /**
-   * Everybody who was on without the server having agreed since: theirs waits for themselves,
-   * whoever is on now.
+   * Everyone who was on without the server having agreed since: theirs waits for themselves,
+   * the person on now.
    */
   unseen: readonly string[];
 }
@@ -68,8 +68,8 @@ function setUnverified(person: string, pin: string): void {
 }
 
 /**
- * By their PIN or their password: what they confirmed meanwhile may go out. Of others it still
- * waits.
+ * By their PIN or their password: what they confirmed in the meantime may go out. Of others it
+ * still waits.
  */
 export function noteVerified(person: string): void {
   pinInMind = null;

@@ -21,7 +21,7 @@ export interface KeptEvent {
   refused?: { code: ErrorCode; params: ErrorParams };
 }
 
-/** A sheet that somebody is writing on this device, as it is now. */
+/** A sheet that someone is writing on this device, as it is now. */
 export interface KeptDraft {
   draft: Sheet;
   /** What the server had last from here; 0 before the first time. */
@@ -34,7 +34,7 @@ export interface KeptDraft {
   changedAt: string;
 }
 
-/** A sheet with the words it is found by: they are not worked out again at each start. */
+/** A sheet with the words it is found by: they are not calculated again at each start. */
 export interface KeptSheet {
   sheet: Sheet;
   words: [string, number][];
@@ -64,7 +64,7 @@ interface Schema extends DBSchema {
   holds: { key: [string, number]; value: string };
   answers: { key: string; value: string };
   /**
-   * Every sheet of the shop that works here, so that it is found off-line. Key [shop, sheet,
+   * Every sheet of the shop that works here, so that it is found offline. Key [shop, sheet,
    * revision].
    */
   library: { key: [string, string, string]; value: KeptSheet };
@@ -115,7 +115,7 @@ export async function onDisk<T>(work: (db: IDBPDatabase<Schema>) => Promise<T>):
 }
 
 /**
- * Closed from outside: opened anew at once, so that what the screens know is put back before
+ * Closed from outside: opened again at once, so that what the screens know is put back before
  * anything else happens.
  */
 function openAgain(): void {

@@ -162,7 +162,7 @@ test('a device that keeps nothing says so, and the draft goes to the server at o
   expect(keeper.state()).toMatchObject({ saving: 'saved', kept: { dirty: false } });
 });
 
-test('without a network a flush leaves it unsent, so that nobody approves an older one', async () => {
+test('without a network a flush leaves it unsent, so that no one approves an older one', async () => {
   const keeper = new DraftKeeper(
     kept(),
     bench(() => Promise.reject(new AppError('OFFLINE'))).ports,

@@ -27,7 +27,7 @@ const DEEPEST_UNDO = 200;
 
 /**
  * A draft while it is written. Every change is on the device at once, and goes to the server when
- * the hand rests; a change made meanwhile goes after it. What the server refuses stays on the
+ * the hand rests; a change made in the meantime goes after it. What the server refuses stays on the
  * device and is shown, never dropped.
  */
 export class DraftKeeper {

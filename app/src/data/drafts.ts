@@ -149,7 +149,7 @@ export function useBeginDraft(): {
   const { me } = useSignedIn();
   const start = async (draft: Sheet, basedOn: string | null, related: Sheet[]): Promise<string> => {
     const has = await (await database()).get('drafts', keyOf(whose(me), draft.id));
-    // Somebody's unsent words are never written over by a new beginning.
+    // Someone's unsent words are never written over by a new beginning.
     if (!has?.dirty)
       await keep(whose(me), {
         draft,

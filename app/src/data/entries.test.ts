@@ -92,7 +92,7 @@ test('what was changed while the screen was catching up is not taken for sent', 
   expect(await kept()).toEqual([]);
 });
 
-test('what somebody else changed meanwhile is kept here until one is chosen, and not sent again by itself', async () => {
+test('what someone else changed in the meantime is kept here until one is chosen, and not sent again by itself', async () => {
   mockAnswer = () => Promise.reject(new AppError('ORDER_CHANGED', { by: 'Petra Voll' }));
   await saveEntry({ order: 'o', entry: 'e', version: 1, body: note('mine') });
   await settled();

@@ -15,10 +15,10 @@ import { create } from 'zustand';
 
 /*
  * What is written on a repair order, on its way to the server:
- * - Kept on this device first, then sent; off-line it waits, and goes out when the network is back.
+ * - Kept on this device first, then sent; offline it waits, and goes out when the network is back.
  * - One change waits for each entry: a later one takes its place.
- * - What somebody else changed meanwhile is not written over: it is refused, kept here, and shown
- *   beside theirs.
+ * - What someone else changed in the meantime is not written over: it is refused, kept here, and
+ * shown beside theirs.
  * - It goes out only as the person who wrote it, in the shop it was written for.
  */
 type Key = [string, string, string];
@@ -107,7 +107,7 @@ async function putBack(was: KeptEntry, next: KeptEntry | null): Promise<void> {
 }
 
 async function send(): Promise<void> {
-  // Somebody whom the server has not seen yet: theirs waits, so that it does not go out as
+  // Someone whom the server has not seen yet: theirs waits, so that it does not go out as
   // another's.
   if (isUnseen(whose?.person)) return;
   if (working) return void (again = true);
@@ -118,14 +118,14 @@ async function send(): Promise<void> {
       again = false;
       const writer = whose;
       for (const kept of waitingNow().filter((k) => !k.refused)) {
-        // Signed out or in another shop meanwhile: the rest waits for its own person.
+        // Signed out or in another shop in the meantime: the rest waits for its own person.
         if (whose !== writer) break;
         await sendOne(kept);
       }
     } while (again);
     retry.reset();
   } catch {
-    // Off-line, signed out or the server failed: later.
+    // Offline, signed out or the server failed: later.
     retry.later();
   } finally {
     working = false;
@@ -153,7 +153,7 @@ async function withPhoto({ body, photo }: KeptEntry): Promise<OrderEntry> {
   return { ...body, ...(await sendPhoto(photo)) };
 }
 
-/** The server has it. What was changed here meanwhile goes out on top of it. */
+/** The server has it. What was changed here in the meantime goes out on top of it. */
 async function taken(sent: KeptEntry, version: number): Promise<void> {
   // What the server has is shown before the change leaves the screen.
   await refresh(queryKeys.order(sent.order));

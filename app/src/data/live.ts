@@ -8,7 +8,7 @@ import { refresh } from './refresh';
  * Word that something has changed elsewhere, from one stream for the whole browser:
  * - The tab that has the lock holds the stream and passes on what it hears; the others listen to
  *   it.
- * - A hint carries no data: what it is about is asked anew.
+ * - A hint carries no data: what it is about is asked again.
  * - Without a stream (a proxy that cuts it, an old browser) what is watched is asked for from time
  *   to time, as before.
  */

@@ -38,7 +38,7 @@ export async function createOrder(order: Body<'createOrder'>): Promise<void> {
   await call('createOrder', {}, order);
   void refreshOrders();
 }
-/** Somebody else may have changed it meanwhile: what stands there now is asked for. */
+/** Someone else may have changed it in the meantime: what stands there now is asked for. */
 export async function saveOrder(order: string, change: Body<'saveOrder'>): Promise<void> {
   await call('saveOrder', { order }, change).catch((error: unknown) => {
     void refresh(queryKeys.order(order));

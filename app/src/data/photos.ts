@@ -5,7 +5,7 @@ const PIECE_BYTES = 131_072;
 const LONGEST_SIDE = 1600;
 
 /**
- * Made smaller on this device before it waits or travels; the server draws it anew all the same.
+ * Made smaller on this device before it waits or travels; the server draws it again all the same.
  */
 export async function shrinkPhoto(file: Blob): Promise<Blob> {
   try {

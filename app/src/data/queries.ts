@@ -19,7 +19,7 @@ import { queryKeys } from './queryKeys';
 const DAY_MS = 86_400_000;
 
 export const queryClient = new QueryClient({
-  // Whoever is told first that the sign-in has run out says so to all.
+  // The first query to hear that the sign-in ran out tells all.
   queryCache: new QueryCache({ onError: (error) => noteSignedOut(asAppError(error)) }),
   defaultOptions: {
     queries: {
@@ -54,11 +54,11 @@ export const persister = createAsyncStoragePersister({
   },
 });
 export const KEEP_MS = 7 * DAY_MS;
-/** All that succeeded but what is large and soon fetched or worked out again. */
+/** All that succeeded but what is large and soon fetched or calculated again. */
 export const isKept = (query: Query): boolean =>
   defaultShouldDehydrateQuery(query) && query.meta?.kept !== false;
 
-/** Who is signed in; null when nobody is. */
+/** Who is signed in; null when no one is. */
 export const useMe = () => useQuery({ queryKey: queryKeys.me, queryFn: askMe, staleTime: 0 });
 
 /** Whether this installation has no shop yet. */
@@ -84,7 +84,7 @@ export const useOrder = (order: string) =>
     queryKey: queryKeys.order(order),
     queryFn: () => call('order', { order }),
     enabled: order !== '',
-    // Today has it already: shown at once, and off-line.
+    // Today has it already: shown at once, and offline.
     placeholderData: () =>
       queryClient
         .getQueryData<Awaited<ReturnType<typeof call<'today'>>>>(queryKeys.today)

@@ -2,7 +2,7 @@ import type { OrderState } from '@stennet/core/order';
 
 /**
  * The key of every answer that is kept. Each begins with what it is an answer about, so that a
- * change there asks for all of it anew.
+ * change there asks for all of it again.
  */
 export const queryKeys = {
   me: ['me'],

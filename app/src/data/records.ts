@@ -135,7 +135,7 @@ export async function eraseCustomer(order: string, own: string): Promise<number>
   return erased;
 }
 
-/** What the shop decides for itself; taken over by asking anew who is signed in. */
+/** What the shop decides for itself; taken over by asking again who is signed in. */
 export async function saveShop(shop: NonNullable<BodyOf<'saveShop'>>): Promise<void> {
   await call('saveShop', {}, shop);
   await refresh(queryKeys.me);

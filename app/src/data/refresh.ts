@@ -2,12 +2,12 @@ import type { QueryKey } from '@tanstack/react-query';
 import { queryClient } from './queries';
 import { queryKeys } from './queryKeys';
 
-/** Asks anew for what is shown of it, and for the rest when it is next shown. */
+/** Asks again for what is shown of it, and for the rest when it is next shown. */
 export const refresh = (...keys: QueryKey[]): Promise<unknown> =>
   Promise.all(keys.map((queryKey) => queryClient.invalidateQueries({ queryKey })));
 
 /**
- * Something about repair orders has changed: their lists, what stands on one, by what its joints
+ * Something about repair orders has changed: their lists, what is on one, by what its joints
  * are tightened.
  */
 export const refreshOrders = (): Promise<unknown> =>

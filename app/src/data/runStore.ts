@@ -75,7 +75,7 @@ class RunStore {
   };
 
   /**
-   * From this device first, so that it opens without the server; then what the server has besides.
+   * From this device first, so that it opens without the server; then what the server has as well.
    */
   async load(): Promise<void> {
     const local = await inTime(readRun(this.run)).catch(() => undefined);
@@ -89,7 +89,7 @@ class RunStore {
     }
   }
 
-  /** Whoever writes here knows better than any word from elsewhere. */
+  /** What was written here wins over any hint from elsewhere. */
   lookAgain(): void {
     if (this.loaded.status === 'ready' && !this.loaded.isMine && this.watching > 0)
       void this.load();
@@ -145,7 +145,7 @@ class RunStore {
 
   /**
    * This device becomes the one that writes. Needs the server, which knows who holds the run now.
-   * @throws AppError OFFLINE, or HOLD_ENDED when somebody else was faster
+   * @throws AppError OFFLINE, or HOLD_ENDED when someone else was faster
    */
   async takeOver(person: string, name: string): Promise<void> {
     const { events, headHash: _head, ...kept } = await call('run', { run: this.run });
@@ -166,7 +166,7 @@ class RunStore {
       { deviceName: name, holdKey, sentAt: now().toISOString(), events: [event] },
     );
     // What the other device still got through between the look and the word comes before it, and
-    // belongs to what is gone on from.
+    // belongs to what is continued past.
     const isNext = stored[0]?.position === events.length + 1;
     await keepServerRun(
       kept,
@@ -236,7 +236,7 @@ class RunStore {
     );
     const unsent = local.events.filter((e) => !e.sent && !e.refused).length;
     const before = this.loaded.status === 'ready' ? this.loaded.state : undefined;
-    // Nothing but acknowledgements: the same state object stays, so that nothing is drawn anew.
+    // Nothing but acknowledgements: the same state object stays, so that nothing is drawn again.
     const same =
       before &&
       before.events.length === counted.length &&

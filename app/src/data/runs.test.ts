@@ -37,7 +37,7 @@ jest.mock('./outbox/sender', () => ({
 }));
 jest.mock('./stream', () => ({ isLive: () => true, onHint: () => undefined }));
 
-/** Somebody else's run, ten pulls in, of which the last have not arrived. */
+/** Someone else's run, ten pulls in, of which the last have not arrived. */
 function elsewhere(run: string, unsent: number): Technician {
   const t = new Technician(mockSheet, { ...PLACE, run });
   t.until((due) => due.kind === 'pull');
@@ -123,7 +123,7 @@ describe('a storage that goes away under an open run', () => {
     const { run } = await own(testId(813));
     const before = await onDisk(testId(813));
     const db = await database();
-    // Somebody else's transaction that does not end.
+    // Someone else's transaction that does not end.
     const other = db.transaction('events', 'readwrite');
     let isHeld = true;
     const hold = (): void =>

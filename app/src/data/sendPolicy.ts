@@ -2,8 +2,8 @@ import type { AppError } from '@stennet/core/errors';
 
 /**
  * What becomes of something that is kept on this device when the server has not taken it. later: it
- * is tried again by itself; person: it waits for whoever made it to sign in; refused: the server
- * will never have it, so it is shown with the reason, never dropped.
+ * is tried again by itself; person: it waits until the person who made it signs in; refused: the
+ * server will never have it, so it is shown with the reason, never dropped.
  */
 export type Fate = 'later' | 'person' | 'refused';
 
@@ -48,7 +48,7 @@ export class Retry {
     this.timer = setTimeout(() => void this.act(), this.wait);
     this.wait = Math.min(this.wait * 2, LONGEST_MS);
   }
-  /** Something went through, or somebody tries now. */
+  /** Something went through, or someone tries now. */
   stop(): void {
     clearTimeout(this.timer);
   }

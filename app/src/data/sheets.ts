@@ -14,7 +14,7 @@ export interface SheetFilter {
 }
 
 const MOST_FOUND = 20;
-/** With a slow answer from the server, the device's own library answers meanwhile. */
+/** With a slow answer from the server, the device's own library answers in the meantime. */
 const PATIENCE_MS = 1500;
 
 /** What was found, and among how many sheets of this device where the server did not answer. */

@@ -3,7 +3,7 @@
  * with Today, a run brings all of core's run with it.
  */
 let live = false;
-/** The stream is open, here or in another tab: nobody has to ask from time to time. */
+/** The stream is open, here or in another tab: no one has to ask from time to time. */
 export const isLive = (): boolean => live;
 export const noteLive = (is: boolean): void => void (live = is);
 

@@ -6,7 +6,7 @@ const EVERY_MS = 3 * 60_000;
 
 /**
  * Looking and reading send nothing that the server would take for a hand: a touch now and then says
- * that somebody is there.
+ * that someone is there.
  */
 export function startTouching(): () => void {
   let last = performance.now();

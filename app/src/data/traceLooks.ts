@@ -5,7 +5,7 @@ import type { TracesWorker } from '@/workers/traces.worker';
 import { queryKeys } from './queryKeys';
 
 /**
- * What the curves of one stage show beside each other; worked out in a worker, once for the same
+ * What the curves of one stage show beside each other; calculated in a worker, once for the same
  * traces.
  */
 export const useTraceLooks = (name: string, pulls: readonly TracedPull[]) =>

@@ -61,7 +61,7 @@ async function isTaken(name: string, trace: Trace): Promise<boolean> {
     await call('keepTrace', { trace: name }, trace);
     return true;
   } catch (error) {
-    // Whoever is on may not; the next sign-in does.
+    // The person on now may not send it; the next sign-in can.
     return fateOf(asAppError(error), { FORBIDDEN: 'person' }) === 'refused';
   }
 }

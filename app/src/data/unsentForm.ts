@@ -25,7 +25,8 @@ export const UnsentFileSchema = v.object({
   v: v.literal(1),
   runs: v.pipe(v.array(RunSchema), v.maxLength(500)),
   /**
-   * What the device holds these runs with: whoever reads the file back goes on where it stopped.
+   * What the device holds these runs with: the device that reads the file back continues where it
+   * stopped.
    */
   holds: v.optional(
     v.pipe(

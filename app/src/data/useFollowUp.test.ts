@@ -17,7 +17,7 @@ const [oil, nuts] = [followUp('oil', '2026-12-20'), followUp('nuts', '2026-12-01
 const groupOf = (f: FollowUp): string => (f.dueOn < '2026-12-10' ? 'overdue' : 'later');
 beforeEach(() => leave());
 
-test('what is being written of one stays in its place when the list is sorted anew, and finds its new place afterwards', async () => {
+test('what is being written of one stays in its place when the list is sorted again, and finds its new place afterwards', async () => {
   const row = await renderHook(() => useFollowUp(oil));
   const list = await renderHook(
     ({ due }: { due: FollowUp[] }) => useSteadyFollowUps(due, groupOf),
@@ -25,7 +25,7 @@ test('what is being written of one stays in its place when the list is sorted an
   );
   const shown = () => list.result.current.map((s) => `${s.followUp.id} ${s.group}`);
   await act(() => row.result.current.onForm({ asking: 'declined' }));
-  // An odometer was read meanwhile: the oil is overdue now and comes first.
+  // An odometer was read in the meantime: the oil is overdue now and comes first.
   const late = { ...oil, dueOn: '2026-11-20' };
   await list.rerender({ due: [late, nuts] });
   expect(shown()).toEqual(['nuts overdue', 'oil later']);

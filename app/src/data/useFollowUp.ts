@@ -6,7 +6,7 @@ import { useSignedIn } from './account';
 import { settleFollowUp } from './records';
 import { useIsTyping, useKeptForm } from './useKeptForm';
 
-/** What somebody has begun to say of one. */
+/** What someone has begun to say of one. */
 export interface FollowUpForm {
   asking: 'done' | 'declined' | null;
   note: string;
@@ -15,12 +15,12 @@ export interface FollowUpForm {
 const NOTHING: FollowUpForm = { asking: null, note: '', km: null };
 
 /**
- * What a row of something that falls due needs besides itself: today, the shop's style, and what
+ * What a row of something that is due needs as well itself: today, the shop's style, and what
  * this person may do with it.
  */
 export function useFollowUp(followUp: FollowUp) {
   const { format, me } = useSignedIn();
-  // The list is sorted anew while somebody types: what was typed is kept beside it.
+  // The list is sorted again while someone types: what was typed is kept beside it.
   const { form, put, clear } = useKeptForm<FollowUpForm>(`followUp ${followUp.id}`, NOTHING);
   return {
     today: dayIn(now(), me.shop.timeZone),
@@ -42,7 +42,7 @@ const isAsked = (key: string, form: object): boolean =>
   key.startsWith('form followUp ') && (form as FollowUpForm).asking !== null;
 
 /**
- * The list in its order, each with its group. While somebody says something of one of them the rest
+ * The list in its order, each with its group. While someone says something of one of them the rest
  * stays where it is: a form that moves under the fingers loses what is typed into it.
  */
 export function useSteadyFollowUps<T extends FollowUp, G>(

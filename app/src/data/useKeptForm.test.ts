@@ -68,7 +68,7 @@ test('who typed before the disk was read keeps what they typed, and what stood t
   expect(await onDisk()).toEqual([JSON.stringify({ note: 'newer', km: 1 })]);
 });
 
-test('the same form of somebody else on this phone is another', async () => {
+test('the same form of someone else on this phone is another', async () => {
   const { result, unmount } = await open('note');
   await act(() => result.current.put({ note: 'of Mei' }));
   await unmount();

@@ -19,7 +19,7 @@ function show(key: string, form: object | null): void {
 }
 
 /**
- * Outside of what is drawn, at once: a list that is sorted anew in the same moment takes the form
+ * Outside of what is drawn, at once: a list that is sorted again in the same moment takes the form
  * down and puts it up elsewhere.
  */
 function keep(key: string, form: object | null): void {
@@ -45,7 +45,7 @@ async function bringBack(key: string): Promise<boolean> {
   const text = await (await database()).get('answers', key);
   const since = early.get(key);
   early.delete(key);
-  // Let go meanwhile, or this person has left.
+  // Let go in the meantime, or this person has left.
   if (!text || !since) return false;
   const stored = JSON.parse(text) as object;
   if (formAt(key) !== undefined) keep(key, { ...stored, ...since });
@@ -54,7 +54,7 @@ async function bringBack(key: string): Promise<boolean> {
 }
 
 /**
- * Whether somebody is in the middle of one of these forms: what is shown around it stays where it
+ * Whether someone is in the middle of one of these forms: what is shown around it stays where it
  * is.
  */
 export function useIsTyping(isOpen: (key: string, form: object) => boolean): boolean {
@@ -64,7 +64,7 @@ export function useIsTyping(isOpen: (key: string, form: object) => boolean): boo
 }
 
 /**
- * What somebody is typing into a form, kept on this device until it is saved or let go: a closed
+ * What someone is typing into a form, kept on this device until it is saved or let go: a closed
  * tab or a crash takes nothing.
  * @param name of the form, one for each thing it may be about
  */

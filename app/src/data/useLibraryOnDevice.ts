@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { onBackOnline } from '@/platform/online';
 import { useSignedIn } from './account';
 
-/** The whole library comes onto the device when nobody waits for anything else. */
+/** The whole library comes onto the device when no one waits for anything else. */
 export function useLibraryOnDevice(): void {
   const shop = useSignedIn().me.shop.id;
   useEffect(() => {

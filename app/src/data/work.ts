@@ -1,7 +1,7 @@
 type Work = typeof import('./workParts');
 
 /*
- * Whoever puts the app together says how its working part is loaded: a second way into it would be
+ * The app's entry says how its working part is loaded: a second way into it would be
  * a second piece, and what two pieces share is loaded before everything else.
  */
 let load: () => Promise<Work> = () =>

@@ -33,7 +33,7 @@ async function listening(inUse = true) {
   return { ...shown, say, link: () => shown.result.current.link };
 }
 
-test('nothing is heard unless a digital wrench is in use and somebody wants to listen', async () => {
+test('nothing is heard unless a digital wrench is in use and someone wants to listen', async () => {
   const { link, rerender, unmount } = await listening(false);
   expect(FakeEventSource.all).toHaveLength(0);
   expect(link().state).toBe('off');
@@ -48,7 +48,7 @@ test('nothing is heard unless a digital wrench is in use and somebody wants to l
   unmount();
 });
 
-test('it says who it is; what it read waits until it is kept or thrown away, and one that nobody answered for is not forgotten', async () => {
+test('it says who it is; what it read waits until it is kept or thrown away, and one that no one answered for is not forgotten', async () => {
   const { say, link, result, unmount } = await listening();
   say('wrench', hello);
   expect(link()).toMatchObject({ state: 'on', name: 'Wrench 4', simulated: true, pull: null });

@@ -11,12 +11,12 @@ const HERE = 'here';
 
 export interface WrenchLink {
   state: 'off' | 'looking' | 'on';
-  /** What stands on the wrench that is heard. */
+  /** What is on the wrench that is heard. */
   name: string | null;
   simulated: boolean;
-  /** What it did last, until somebody keeps it or throws it away. */
+  /** What it did last, until someone keeps it or throws it away. */
   pull: WrenchPull | null;
-  /** An earlier one that nobody had answered for when the last one came. */
+  /** An earlier one that no one had answered for when the last one came. */
   missed: WrenchPull | null;
   /** Thrown away last: it can be brought back until the next one is kept. */
   thrown: WrenchPull | null;

@@ -28,5 +28,5 @@ export function hearServer(server: number): void {
     anchor = { at: steady() + ahead - serverAhead, ticks: performance.now() };
 }
 
-/** For durations: never jumps when the device's clock is put right. */
+/** For durations: never jumps when the device's clock is corrected. */
 export const ticks = (): number => performance.now();

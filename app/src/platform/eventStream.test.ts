@@ -28,7 +28,7 @@ test('what comes by a name goes to who asked for that name', () => {
   close();
 });
 
-test('a lost connection is said; the browser tries again by itself, nobody beside it', () => {
+test('a lost connection is said; the browser tries again by itself, no one beside it', () => {
   const { lost, close } = opened();
   FakeEventSource.all[0]?.fail('tries again');
   expect(lost).toHaveBeenCalledTimes(1);
@@ -37,7 +37,7 @@ test('a lost connection is said; the browser tries again by itself, nobody besid
   close();
 });
 
-test('one that the browser gave up is opened anew, and goes on being heard', () => {
+test('one that the browser gave up is opened again, and goes on being heard', () => {
   const { heard, lost, close } = opened();
   FakeEventSource.all[0]?.fail('gives up');
   jest.advanceTimersByTime(9_000);
@@ -53,7 +53,7 @@ test('one that the browser gave up is opened anew, and goes on being heard', () 
   close();
 });
 
-test('closed is closed, also while it waits to be opened anew', () => {
+test('closed is closed, also while it waits to be opened again', () => {
   const { close } = opened();
   FakeEventSource.all[0]?.fail('gives up');
   close();

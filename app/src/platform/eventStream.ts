@@ -3,7 +3,7 @@ const AGAIN_MS = 10_000;
 /**
  * Server-sent events from an address, by their names (`message` for those without). A browser tries
  * a lost connection again by itself, but gives up for good where something answered in the server's
- * place (a proxy while it restarts): then it is opened anew.
+ * place (a proxy while it restarts): then it is opened again.
  * @returns what closes it
  */
 export function eventStream(

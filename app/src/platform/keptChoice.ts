@@ -10,7 +10,7 @@ export function keptChoice<T extends object>(
   name: string,
   plain: T,
 ): { useKept: (of: string) => T; put: (of: string, change: Partial<T>) => void } {
-  // The same object as long as nothing has changed: nothing is drawn anew for it.
+  // The same object while nothing has changed: nothing is drawn again for it.
   const seen = new Map<string, { text: string | null; choice: T }>();
   const changes = createStore(() => ({ n: 0 }));
   const read = (of: string): T => {

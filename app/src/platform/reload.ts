@@ -1,4 +1,4 @@
-/** The page anew, from this device where it is kept here. */
+/** The page again, from this device where it is kept here. */
 export function reload(): void {
   location.reload();
 }

@@ -4,7 +4,7 @@ import { tabTexts } from './keptText';
 const KEY = 'stennet.insecureSeen';
 
 /**
- * Whether this address lacks what a browser gives to secure ones only, as long as nobody has said
+ * Whether this address lacks what a browser gives to secure ones only, as long as no one has said
  * that they have read it in this tab.
  */
 export function useInsecure(): { isToSay: boolean; seen: () => void } {

@@ -9,17 +9,21 @@ interface Props {
   /** Drawn as it looks from above. */
   head?: Head | undefined;
   /** Where the answer leads. */
-  under: readonly string[];
+  under?: readonly string[];
   on?: boolean;
+  /** The drawing beside the words: lower, where several stand on a phone. */
+  wide?: boolean;
 }
 
 const MIDDLE = { x: 50, y: 50 };
 
 /**
- * An answer that can be seen at the vehicle. It is put into a link or a button by whoever shows it.
+ * An answer that can be seen at the vehicle. The screen that shows it puts it into a link or a
+ * button.
  */
-export function AnswerCard({ text, head, under, on = false }: Props) {
+export function AnswerCard({ text, head, under = [], on = false, wide = false }: Props) {
   const inks = useInks();
+  const size = wide ? 48 : 72;
   const drawing = head
     ? { x: 0, y: 0, width: 100, height: 100, shapes: fastenerHead(head, MIDDLE, 40, 0) }
     : null;
@@ -27,6 +31,7 @@ export function AnswerCard({ text, head, under, on = false }: Props) {
     <View
       style={[
         styles.answer,
+        wide && styles.wide,
         {
           borderColor: on ? inks.brand : inks.line,
           borderWidth: on ? 3 : 1,
@@ -34,7 +39,7 @@ export function AnswerCard({ text, head, under, on = false }: Props) {
         },
       ]}
     >
-      {drawing ? <DrawingView drawing={drawing} label={text} width={72} height={72} /> : null}
+      {drawing ? <DrawingView drawing={drawing} label={text} width={size} height={size} /> : null}
       <Text
         style={{
           fontSize: 16,
@@ -42,6 +47,7 @@ export function AnswerCard({ text, head, under, on = false }: Props) {
           color: inks.ink,
           textAlign: 'center',
           fontWeight: on ? '700' : '400',
+          flexShrink: 1,
         }}
       >
         {text}
@@ -64,4 +70,5 @@ const styles = StyleSheet.create({
     justifyContent: 'center',
     flexGrow: 1,
   },
+  wide: { flexDirection: 'row', gap: 10 },
 });

@@ -6,13 +6,13 @@ import { FONT, MONO, useInks, type Colours } from './theme';
 
 interface Props {
   drawing: Drawing;
-  /** What somebody who cannot see it is told. */
+  /** What someone who cannot see it is told. */
   label: string;
   width: number | `${number}%`;
   height: number | `${number}%`;
 }
 
-/** A drawing computed in core, in the theme's colours. The same shapes go on paper. */
+/** A drawing computed in core, in the theme's colors. The same shapes go on paper. */
 export function DrawingView({ drawing, label, width, height }: Props) {
   const inks = useInks();
   return (
@@ -32,7 +32,7 @@ export function DrawingView({ drawing, label, width, height }: Props) {
 }
 
 /**
- * Each shape under its own content: of a map with hundreds, only what has changed is drawn anew
+ * Each shape under its own content: of a map with hundreds, only what has changed is drawn again
  * after a pull.
  */
 function keyed(shapes: readonly Shape[]): [string, Shape][] {
@@ -45,7 +45,7 @@ function keyed(shapes: readonly Shape[]): [string, Shape][] {
   });
 }
 
-/** The same key is the same content: nothing but the theme's colours can have changed. */
+/** The same key is the same content: nothing but the theme's colors can have changed. */
 const ShapeView = memo(ShapeOf, (was, is) => was.inks === is.inks);
 
 function ShapeOf({ shape, inks }: { shape: Shape; inks: Colours }) {

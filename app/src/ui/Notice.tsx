@@ -12,7 +12,7 @@ interface Props {
   alert?: boolean;
 }
 
-/** Empty, error, off-line: what is so, and what to do now. */
+/** Empty, error, offline: what is so, and what to do now. */
 export function Notice({ title, text, action, look = 'plain', alert = false }: Props) {
   const inks = useInks();
   return (

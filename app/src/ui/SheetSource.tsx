@@ -2,13 +2,18 @@ import type { Sheet } from '@stennet/core/procedure';
 import type { Formatter } from '@stennet/core/quantity';
 import { Notice } from './Notice';
 import { commonText as text } from '@/language/common';
+import { Card } from './Card';
 import { Line } from './Section';
+import { Why } from './Why';
 
 /** What stands above every sheet: whose word prevails, and whether its values are made up. */
 export function Prevails({ sheet }: { sheet: Sheet }) {
   if (!sheet.invented) return <Notice title={text.prevail} />;
   return (
-    <Notice title={text.invented} text={text.inventedText({ prevail: text.prevail })} look="warn" />
+    <Card edge="warn">
+      <Line strong>{text.invented}</Line>
+      <Why text={text.prevail} />
+    </Card>
   );
 }
 

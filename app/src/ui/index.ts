@@ -13,6 +13,7 @@ export {
   Problem,
   TextField,
 } from './fields';
+export { Fold } from './Fold';
 export { Loading, Notice } from './Notice';
 export { ScreenFrame, useIsWide } from './ScreenFrame';
 export { darkTheme, FONT, lightTheme, MONO, useInks } from './theme';

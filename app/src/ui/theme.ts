@@ -7,7 +7,7 @@ import {
 } from 'react-native-paper';
 import type { Ink } from '@stennet/core/drawing';
 
-/** Everything that has a colour of its own; status is never said by colour alone. */
+/** Everything that has a color of its own; status is never said by color alone. */
 export interface Colours extends Record<Ink, string> {
   bench: string;
   card: string;

@@ -9,7 +9,7 @@ import { id, nullableText } from './plainReplies';
 
 const RunBriefSchema = v.object({
   id,
-  /** The procedure, the taking apart before it, or what falls due after. */
+  /** The procedure, the taking apart before it, or what is due after. */
   part: v.optional(v.string(), 'procedure'),
   /** Which bank, cap or cylinder, where the joint occurs several times. */
   instance: v.optional(nullableText, null),
@@ -30,7 +30,7 @@ const RunBriefSchema = v.object({
     /** Put in for the work and not out yet. */
     putIn: v.optional(v.array(v.string()), []),
     tookOut: v.optional(v.array(v.string()), []),
-    /** How much waits for the lead's word. */
+    /** How much waits for the lead's approval. */
     asksLead: v.optional(v.number(), 0),
     /** Seats that the lead left out: later runs of the joint leave them out too. */
     leftOut: v.optional(v.array(v.string()), []),

@@ -68,7 +68,7 @@ export const AppendedSchema = v.object({
 });
 
 export type Appended = v.InferOutput<typeof AppendedSchema>;
-/** What falls due, with whose vehicle it is. */
+/** What is due, with whose vehicle it is. */
 const DueSchema = v.object({
   ...FollowUpSchema.entries,
   order: id,

@@ -2,7 +2,7 @@ import type * as v from 'valibot';
 import { SheetSchema, type Group, type Sheet } from '../procedure/sheet';
 import { looser } from './looser';
 
-/** A sheet that somebody is writing: the same document, not yet whole. */
+/** A sheet that someone is writing: the same document, not yet whole. */
 export const DraftSchema = looser(SheetSchema) as v.GenericSchema<Sheet, Sheet>;
 
 /**

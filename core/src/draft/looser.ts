@@ -18,7 +18,7 @@ const LONGEST_NAME = 60;
 
 /**
  * The same shape with looser bounds: texts and lists may still be empty, numbers may be any.
- * Nothing unknown is let in, and nothing gets longer than the strict one allows. For what somebody
+ * Nothing unknown is let in, and nothing gets longer than the strict one allows. For what someone
  * is still writing.
  */
 export function looser(schema: v.GenericSchema): v.GenericSchema {

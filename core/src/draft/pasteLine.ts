@@ -9,7 +9,7 @@ const text = textsOf('draftWords', draftWords);
 type LineGroup = Line['groups'][number];
 
 /**
- * What a word for the condition puts on the fasteners: nobody reads “nothing on the threads” where
+ * What a word for the condition puts on the fasteners: no one reads “nothing on the threads” where
  * the line said oiled.
  */
 const COMPOUNDS: Record<FrictionCondition, Group['compounds']> = {

@@ -168,7 +168,7 @@ function renamed(sheet: Sheet, change: (names: readonly string[]) => string[]): 
   };
 }
 
-/** A plain outline grows with its places; one that somebody drew is left alone. */
+/** A plain outline grows with its places; one that someone drew is left alone. */
 function outlined(before: Sheet, after: Sheet): Sheet {
   const was = boxRound(before.pattern.positions);
   const isPlain =

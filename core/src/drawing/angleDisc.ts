@@ -97,7 +97,7 @@ function ticks(): Shape[] {
   });
 }
 
-/** Where this angle ends, its name outside the rim; neighbours one farther out. */
+/** Where this angle ends, its name outside the rim; neighbors one farther out. */
 function mark(deg: number, index: number): Shape[] {
   const turns = Math.floor(deg / 360);
   const words = turns > 0 ? text.turns({ count: turns, deg: `+${deg % 360}°` }) : `+${deg}°`;

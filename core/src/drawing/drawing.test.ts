@@ -139,7 +139,7 @@ test('the stripe shows turning and nothing else: none by hand, in line after a t
   t.until((d) => d.kind === 'pull' && d.stage.id === 'back2');
   expect(stripe()).toBe(-180);
   t.until((d) => d.kind === 'pull' && d.stage.id === 'inner');
-  // Turned back a whole turn, then drawn anew by the torque after it.
+  // Turned back a whole turn, then drawn again by the torque after it.
   expect(stripe()).toBe(0);
   t.step();
   expect(stripe()).toBe(90);

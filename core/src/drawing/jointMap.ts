@@ -57,8 +57,8 @@ const isHeld = ({ hold, claims }: Progress, fastener: string): boolean =>
   claims.some((c) => c.fastener === fastener);
 
 /**
- * What an earlier run left in, and this one took out; a bolt that is only slackened meanwhile stays
- * in its hole.
+ * What an earlier run left in, and this one took out; a bolt that is only slackened in the meantime
+ * stays in its hole.
  */
 function isOut(sheet: Sheet, progress: Progress, seat: SeatProgress): boolean {
   if (seat.fitted !== 'asLeft' || seat.leftOut) return false;

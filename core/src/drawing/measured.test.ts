@@ -22,7 +22,7 @@ test.each(MEASURE_KINDS)(
   },
 );
 
-test('signs, not colours: fail is a cross, marginal a bar across, now a ring', () => {
+test('signs, not colors: fail is a cross, marginal a bar across, now a ring', () => {
   const shapes = (verdict: 'pass' | 'marginal' | 'fail', current: number) =>
     measuredDrawing('gap', [{ row: '1', mm: 1, verdict }], current, {}).drawing.shapes.length;
   const plain = shapes('pass', -1);

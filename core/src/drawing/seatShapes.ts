@@ -3,7 +3,7 @@ import { type Head, fastenerHead } from './fastenerHead';
 import { type Point, type Shape, circle, path, polyline, polar, label } from './shapes';
 
 /**
- * Heads are drawn larger than they are, as large as their neighbours allow: they are signs, the
+ * Heads are drawn larger than they are, as large as their neighbors allow: they are signs, the
  * places are to scale.
  */
 const HEAD_SHARE = 0.21;

@@ -1,4 +1,4 @@
-/** Colours by what they mean; the theme or the printer says which colour that is. */
+/** Colors by what they mean; the theme or the printer says which color that is. */
 export type Ink =
   | 'none'
   | 'part'

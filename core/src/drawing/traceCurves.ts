@@ -9,7 +9,7 @@ const END = 26;
 
 /**
  * Torque over angle of all traced pulls of a stage, on paper: thin lines, and thick dashed ones
- * with their bolt at the end where something stands out. Told apart without colour.
+ * with their bolt at the end where something stands out. Told apart without color.
  * @param toUnit N·m into the unit of the axis
  */
 export function traceCurves(

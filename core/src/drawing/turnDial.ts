@@ -44,7 +44,7 @@ export function turnDial(angleDeg: number, startDeg: number, head: Head): Drawin
 
 /**
  * An angle in flats of a hexagon, to the nearest quarter: what a hand counts.
- * @returns `off`: how much the angle is more (positive) or less than that, in degrees; nobody
+ * @returns `off`: how much the angle is more (positive) or less than that, in degrees; no one
  * rounds it in silence
  */
 export function flatsOf(angleDeg: number): { whole: number; quarters: number; off: number } {
@@ -53,7 +53,7 @@ export function flatsOf(angleDeg: number): { whole: number; quarters: number; of
 }
 
 /**
- * Where a stripe stands, seen from above: dotted where it was painted, grey where it stood before
+ * Where a stripe stands, seen from above: dotted where it was painted, gray where it stood before
  * this stage, and where it stands when this stage is done.
  * @param beforeDeg all that was turned before this stage, since it was painted
  */

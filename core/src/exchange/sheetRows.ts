@@ -94,7 +94,7 @@ export const HEADINGS: Record<RowKind, readonly string[]> = {
 const nameOf = (sheet: Sheet): Row => ({ sheet: sheet.id, revision: sheet.revision });
 
 /**
- * The stages of a sheet, one row each: of the procedure, of taking apart, and of what falls due
+ * The stages of a sheet, one row each: of the procedure, of taking apart, and of what is due
  * after (by its id).
  */
 export function stageRows(sheet: Sheet): Row[] {
@@ -137,7 +137,7 @@ export function rowKindOf(headings: readonly string[]): RowKind | null {
 }
 
 /**
- * A sheet with the rows of a table in the place of its own. What a table does not say stays as it
+ * A sheet with the rows of a table instead of its own. What a table does not say stays as it
  * was.
  * @throws AppError CELL_UNREADABLE, SHEET_INVALID naming the place
  */

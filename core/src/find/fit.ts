@@ -6,7 +6,7 @@ export const rarity = (sheets: number, of: number): number =>
   Math.log(1 + of / Math.max(1, sheets));
 
 /**
- * Whether two words are one slip apart: a letter left out, put in, changed, or two neighbours
+ * Whether two words are one slip apart: a letter left out, put in, changed, or two neighbors
  * changed over.
  */
 export function isNear(a: string, b: string): boolean {

@@ -13,7 +13,7 @@ import {
 
 const plan = { distanceKm: 500, days: null };
 
-describe('when something falls due', () => {
+describe('when something is due', () => {
   test('by distance, by days, the sooner of both, at once', () => {
     expect(dueDay(plan, '2026-03-01', 50)).toBe('2026-03-11');
     expect(dueDay({ distanceKm: null, days: 30 }, '2026-03-01', 50)).toBe('2026-03-31');

@@ -25,7 +25,7 @@ export interface FollowUpPlan {
   celsius: number | null;
 }
 
-/** What falls due once a joint is tight by this sheet. */
+/** What is due once a joint is tight by this sheet. */
 export function followUpsOf({ after }: Pick<Sheet, 'after'>): FollowUpPlan[] {
   return after.flatMap((a) =>
     isAsked(a.kind)
@@ -62,7 +62,7 @@ export const toKm = ({ value, unit }: { value: number; unit: 'km' | 'mi' }): num
 /**
  * How far this vehicle goes in a day: between the first and the last time its odometer was seen,
  * where these lie a month or more apart; else since it was built; else the usual.
- * @returns km, between 2 and 1,500: beyond that somebody mistyped
+ * @returns km, between 2 and 1,500: beyond that someone mistyped
  */
 export function kmPerDay(built: string, seen: readonly OdometerSeen[]): number {
   const sorted = [...seen].sort((a, b) => a.day.localeCompare(b.day));
@@ -78,7 +78,7 @@ function rate(from: OdometerSeen, to: OdometerSeen): number | null {
 }
 
 /**
- * The day on which it is expected to fall due: after so many days, or when the distance is expected
+ * The day on which it is expected to be due: after so many days, or when the distance is expected
  * to be driven, whichever is sooner. What has neither is due at once.
  * @param since the day the joint was tight
  */

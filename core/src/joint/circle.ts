@@ -86,8 +86,8 @@ function farthestFirst(m: number): number[] {
 }
 
 /**
- * How evenly an order closes a circle: the smallest hop between neighbours in the order, and how
- * far the middle of any part of it (two or more) lies off the centre, as a share of the radius. 0
+ * How evenly an order closes a circle: the smallest hop between neighbors in the order, and how
+ * far the middle of any part of it (two or more) lies off the center, as a share of the radius. 0
  * is balanced.
  */
 export function evenness(indices: readonly number[]): {

@@ -1,7 +1,7 @@
 import type { Pattern } from './pattern';
 
 /**
- * How somebody stands to the part: turned by quarters, clockwise; mirrored for the other bank, or
+ * How someone stands to the part: turned by quarters, clockwise; mirrored for the other bank, or
  * seen from below.
  */
 export interface MapView {
@@ -25,7 +25,7 @@ const OTHER_SIDE: Record<Side, Side> = {
 };
 
 /**
- * The pattern as it lies for whoever stands there: first mirrored left to right, then turned.
+ * The pattern as seen from there: first mirrored left to right, then turned.
  * Labels keep their places on the part; only where they are seen changes. Four quarters, or two
  * mirrorings, give the pattern back.
  */

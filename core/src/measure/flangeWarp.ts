@@ -12,7 +12,7 @@ export interface FlangeWarp {
   /** The largest gap of all. */
   overallMm: number;
   worstFlange: string;
-  /** Largest step between the means of neighbours. */
+  /** Largest step between the means of neighbors. */
   stepMm: number;
   stepAfter: string;
   /** Largest difference inside one flange. */

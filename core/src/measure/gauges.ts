@@ -71,7 +71,7 @@ export interface ProtrusionLimits {
 }
 
 /**
- * How far parts stand proud of a face (depth is negative): each in its band, neighbours alike, none
+ * How far parts stand proud of a face (depth is negative): each in its band, neighbors alike, none
  * tilted.
  */
 export function protrusion(

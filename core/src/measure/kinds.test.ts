@@ -18,7 +18,7 @@ const strip: Measured['strip'] = [
 const rows = (lines: Record<string, (number | null)[]>): Measured['rows'] =>
   Object.entries(lines).map(([row, values]) => ({ row, values }));
 
-describe('what stands on the order is judged', () => {
+describe('what is on the order is judged', () => {
   test('a head with a marginal face: the limit’s own leaf enters', () => {
     const judged = judgeMeasured({
       what: 'flatness',

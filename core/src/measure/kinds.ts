@@ -21,7 +21,7 @@ export const measureKinds: Readonly<Record<MeasureKindId, MeasureKind>> = {
 const FAR = 5;
 
 /**
- * Values that nobody should take for right without a second look: outside what the kind can be, or
+ * Values that no one should take for right without a second look: outside what the kind can be, or
  * far from the others of their column.
  */
 export function implausible(

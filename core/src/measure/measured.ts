@@ -5,7 +5,7 @@ import type { MeasureKindId } from './names';
 import type { StripTable } from './strip';
 
 /**
- * A measurement as it stands on a repair order: raw readings as they were typed, in the unit they
+ * A measurement as it is on a repair order: raw readings as they were typed, in the unit they
  * were typed in.
  */
 export interface Measured {

@@ -18,7 +18,7 @@ const pixels = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20_000)
 const short = textOf(80);
 const long = textOf(1000);
 
-/** What came, as somebody sees it in the hand. */
+/** What came, as someone sees it in the hand. */
 const SeenSchema = v.strictObject({
   thread: v.optional(textOf(20)),
   lengthMm: v.optional(v.pipe(finite, v.gtValue(0), v.maxValue(1000))),
@@ -27,7 +27,7 @@ const SeenSchema = v.strictObject({
 });
 
 /**
- * What stands on a repair order besides its jobs. Each entry has its own versions: none is written
+ * What is on a repair order beside its jobs. Each entry has its own versions: none is written
  * over, all are kept.
  */
 export const OrderEntrySchema = v.variant('kind', [
@@ -39,7 +39,7 @@ export const OrderEntrySchema = v.variant('kind', [
     kind: v.literal('part'),
     job: UuidSchema,
     joint: v.optional(UuidSchema),
-    /** The sheet's own name for it; without it somebody added it by hand. */
+    /** The sheet's own name for it; without it someone added it by hand. */
     need: v.optional(textOf(60)),
     what: short,
     count,
@@ -96,7 +96,7 @@ export const OrderEntrySchema = v.variant('kind', [
     then: v.optional(v.picklist(['goOn', 'clean', 'replace', 'machine', 'look', 'stop'])),
     note: v.optional(long),
   }),
-  /** Put in for the job by somebody's own idea: it must come out again. */
+  /** Put in for the job by someone's own idea: it must come out again. */
   v.strictObject({
     kind: v.literal('putIn'),
     job: UuidSchema,
@@ -106,7 +106,7 @@ export const OrderEntrySchema = v.variant('kind', [
     count: v.optional(count),
     countOut: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1000))),
   }),
-  /** Something fell: the job stands still until it is in the hand again. */
+  /** Something fell: the job stands still until it is found. */
   v.strictObject({
     kind: v.literal('dropped'),
     job: UuidSchema,
@@ -126,7 +126,7 @@ export const OrderEntrySchema = v.variant('kind', [
     group: KeySchema,
     condition: v.picklist(FRICTION_CONDITIONS),
   }),
-  /** What was filled in, by whoever filled it. */
+  /** What was filled in, by the person who filled it. */
   v.strictObject({ kind: v.literal('filled'), what: short, amount: textOf(40) }),
   /** Only some of the banks, caps or cylinders are part of this order. */
   v.strictObject({
@@ -135,7 +135,7 @@ export const OrderEntrySchema = v.variant('kind', [
     instances: v.pipe(v.array(KeySchema), v.minLength(1), v.maxLength(24)),
   }),
   /**
-   * A neighbour that was loosened to make room, and that no sheet leads: open until somebody says
+   * A neighbor that was loosened to make room, and that no sheet leads: open until someone says
    * how it was tightened.
    */
   v.strictObject({
@@ -149,7 +149,7 @@ export type OrderEntry = v.InferOutput<typeof OrderEntrySchema>;
 export type EntryKind = OrderEntry['kind'];
 export type EntryOf<K extends EntryKind> = Extract<OrderEntry, { kind: K }>;
 
-/** Who came with what, and why: what an adviser writes down at the counter. */
+/** Who came with what, and why: what an advisor writes down at the counter. */
 export const OrderHeadSchema = v.strictObject({
   number: v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9 ./-]{0,19}$/)),
   vehicle: v.strictObject({

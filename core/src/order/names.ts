@@ -14,7 +14,7 @@ export const ORDER_STATES = [
 ] as const;
 export type OrderState = (typeof ORDER_STATES)[number];
 
-/** What may stand on a repair order besides its jobs. */
+/** What may be on a repair order beside its jobs. */
 export const ENTRY_KINDS = [
   'finding',
   'note',

@@ -116,7 +116,7 @@ describe('what happened on the way', () => {
     ).toBeNull();
   });
 
-  test('a neighbour that was loosened is open until somebody says how it was tightened', () => {
+  test('a neighbor that was loosened is open until someone says how it was tightened', () => {
     expect(mayNotBecome('toCheck', { joints: [tight], entries: [loosened] })).toMatch(
       /Starter bracket: loosened/,
     );
@@ -159,7 +159,7 @@ test('a joint that is apart waits for its turn to go together', () => {
   expect(jointPlaces([tight, apart])).toEqual(['done', 'next']);
 });
 
-test('what belongs around the first start keeps it from being done, not from being checked; the rest may fall due later', () => {
+test('what belongs around the first start keeps it from being done, not from being checked; the rest may be due later', () => {
   const followUps = [
     { kind: 'afterFirstStart', text: 'Look for seeping.', state: 'open' },
     { kind: 'fluid', text: 'Oil change.', state: 'open' },

@@ -11,7 +11,7 @@ const text = textsOf('orders', orders);
 export interface OrderSeen {
   joints: readonly JointSeen[];
   entries: readonly OrderEntry[];
-  /** What falls due around the first start, and what became of it. */
+  /** What is due around the first start, and what became of it. */
   followUps?: readonly { kind: string; text: string; state: string }[];
 }
 
@@ -104,7 +104,7 @@ const firstStartText = (kind: string): string | null =>
       ? text.firstStart.after
       : null;
 
-/** What fell and is not in the hand again. */
+/** What fell and is not found. */
 export const isLost = (e: OrderEntry): e is Extract<OrderEntry, { kind: 'dropped' }> =>
   e.kind === 'dropped' && e.found === undefined;
 

@@ -2,6 +2,6 @@
 export const PART_STATES = ['needed', 'ordered', 'here', 'fitted', 'notNeeded'] as const;
 export type PartState = (typeof PART_STATES)[number];
 
-/** New ones that nobody has in the hand yet. */
+/** New ones that no one has in the hand yet. */
 export const isAwaited = (state: PartState | undefined): boolean =>
   state === undefined || state === 'needed' || state === 'ordered';

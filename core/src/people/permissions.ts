@@ -50,7 +50,7 @@ export const SECURITY_KINDS = [
 ] as const;
 export type SecurityKind = (typeof SECURITY_KINDS)[number];
 
-/** @example isAllowed('adviser', 'run.write') // false */
+/** @example isAllowed('advisor', 'run.write') // false */
 export function isAllowed(role: Role, permission: Permission): boolean {
   return (permissions[permission] as readonly Role[]).includes(role);
 }

@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { textOf } from '../schema/text';
 
 /**
- * What somebody signs in by: the name without regard to case, width and spaces. Case is folded the
+ * What someone signs in by: the name without regard to case, width and spaces. Case is folded the
  * same way everywhere (a Turkish dotless i and a Greek final sigma too), never by the rules of a
  * database or a browser's language.
  * @example nameKey(' İnes  CORTE ') // 'ines corte'

@@ -40,7 +40,7 @@ describe('a kit against separate parts', () => {
     { key: 'b', what: 'Bearing', count: 1, cents: 4_600 },
     { key: 'c', what: 'Alignment tool', count: 1, cents: 1_900 },
   ];
-  test('what it lacks is bought besides', () => {
+  test('what it lacks is bought separately', () => {
     expect(compareKit({ name: 'Kit', cents: 22_000, holds: ['a', 'b'] }, needs)).toEqual({
       kit: 'Kit',
       lacks: [needs[2]],

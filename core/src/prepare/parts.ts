@@ -85,7 +85,7 @@ export interface KitCompared {
   separateCents: number | null;
 }
 
-/** A kit against its parts bought one by one: what it lacks is bought besides. */
+/** A kit against its parts bought one by one: what it lacks is bought separately. */
 export function compareKit(kit: Kit, needs: readonly PricedNeed[]): KitCompared {
   const lacks = needs.filter((n) => !kit.holds.includes(n.key));
   return {

@@ -16,7 +16,7 @@ interface Kept {
   body: OrderEntry;
 }
 
-/** One line of the parts list: what a sheet asks for, or what somebody added, and how it stands. */
+/** One line of the parts list: what a sheet asks for, or what someone added, and how it stands. */
 export interface PartLine {
   job: string;
   joint: string | null;

@@ -38,7 +38,7 @@ export interface StartSeen {
 
 /**
  * What stands against tightening a joint now, each with its reason: what fell and is not found, a
- * joint that comes first, a part that is out, the wrong part, a measurement that nobody has
+ * joint that comes first, a part that is out, the wrong part, a measurement that no one has
  * answered, a crank that would have to turn.
  */
 export function startBlockers(seen: StartSeen): string[] {

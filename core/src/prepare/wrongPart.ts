@@ -6,7 +6,7 @@ import { threadOf } from '../thread';
 
 const text = textsOf('orders', orders);
 
-/** What somebody sees on the part that came: everything may be left out. */
+/** What someone sees on the part that came: everything may be left out. */
 export interface PartSeen {
   thread?: string | undefined;
   lengthMm?: number | undefined;

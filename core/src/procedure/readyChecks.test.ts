@@ -7,7 +7,7 @@ test.each(readyChecks().map((c) => [c.name, c] as const))(
   (_name, ready) => {
     const step = { ...ready.step, id: ready.id, due: { when: 'beforeFirstPull' } };
     expect(v.safeParse(StepSchema, step).success).toBe(true);
-    // Something lets the work go on, and something does not: else nobody would have to look.
+    // Something lets the work go on, and something does not: else no one would have to look.
     if (ready.step.kind === 'check')
       expect(new Set(ready.step.answers?.map((a) => a.then === 'goOn')).size).toBe(2);
   },

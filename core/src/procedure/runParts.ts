@@ -6,7 +6,7 @@ const partsBySheet = new WeakMap<Sheet, Map<string, Sheet>>();
 
 /**
  * The part of a sheet that one run leads, as a sheet of its own: the procedure, the slackening
- * before it, or what falls due after. A run of the latter begins with the fasteners tight and owes
+ * before it, or what is due after. A run of the latter begins with the fasteners tight and owes
  * only its own stages.
  * @throws AppError SHEET_INVALID when the sheet has no such part
  */

@@ -34,7 +34,7 @@ export const GroupSchema = v.strictObject({
   /** What lies behind the bottom of its hole: nothing is drilled into it. */
   behind: v.optional(textOf(60)),
   /**
-   * A fastener replaced after the first angle: alone, everything anew, or the lead decides (left
+   * A fastener replaced after the first angle: alone, everything again, or the lead decides (left
    * out: the lead).
    */
   onReplace: v.optional(v.picklist(['single', 'redo', 'lead'])),
@@ -64,7 +64,7 @@ export const ClockSchema = v.strictObject({
 export type Clock = v.InferOutput<typeof ClockSchema>;
 
 /**
- * Parts beside the fasteners: gaskets, seals, and the neighbour that is better replaced
+ * Parts beside the fasteners: gaskets, seals, and the neighbor that is better replaced
  * while one is in there.
  */
 export const SheetPartSchema = v.strictObject({
@@ -76,7 +76,7 @@ export const SheetPartSchema = v.strictObject({
 });
 export type SheetPart = v.InferOutput<typeof SheetPartSchema>;
 
-/** What falls due later: re-tightening, checks, limits, advice. */
+/** What is due later: re-tightening, checks, limits, advice. */
 export const AfterSchema = v.strictObject({
   id: KeySchema,
   kind: v.picklist([

@@ -34,7 +34,7 @@ export const CompoundSchema = v.strictObject({
   place: v.picklist(COMPOUND_PLACES),
   strength: v.optional(v.picklist(['low', 'medium', 'high'])),
   lengthMm: v.optional(positive),
-  /** Comes on the fastener: add none, or (plus) what a step says besides. */
+  /** Comes on the fastener: add none, or (plus) what else a step says. */
   preApplied: v.optional(v.picklist(['only', 'plus'])),
 });
 export type Compound = v.InferOutput<typeof CompoundSchema>;

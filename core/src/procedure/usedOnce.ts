@@ -48,7 +48,7 @@ export interface UsedOnce {
 /**
  * What torque and angles of a procedure do to the bolts of a group: angle to yield, and the
  * permanent set that makes them one-time-use. Friction as published, nominal; steel parts three
- * heads wide, one and a half diameters of free thread: an explanation, no judgement. Source:
+ * heads wide, one and a half diameters of free thread: an explanation, no judgment. Source:
  * `clamp/angleToPreload`.
  * @returns null where the sheet gives no grip length, no torque or no angle for the group
  * @throws AppError THREAD_UNKNOWN or CLASS_UNKNOWN

@@ -127,7 +127,7 @@ function numbersOf(
 const MOST_DIGITS = 4;
 
 /**
- * As many digits as a value has, where somebody wrote it down; else (it was converted, or a share
+ * As many digits as a value has, where someone wrote it down; else (it was converted, or a share
  * of another) as many as its unit is read to.
  */
 function digitsOf({ value, unit }: Quantity): number {

@@ -153,7 +153,7 @@ describe('numbers and text', () => {
     expect(format.angle(75)).toBe('+75°');
   });
 
-  test('a value that somebody wrote down stands with all its digits, in every unit: what is set on a fine scale is what is read there', () => {
+  test('a value that someone wrote down stands with all its digits, in every unit: what is set on a fine scale is what is read there', () => {
     const written = fc.tuple(
       fc.integer({ min: 0, max: 4_000_000 }),
       fc.integer({ min: 0, max: 4 }),
@@ -181,7 +181,7 @@ describe('numbers and text', () => {
     expect(format.quantity({ value: 0.1 + 0.2, unit: 'N.m' }).number).toBe('0.3');
   });
 
-  test('what was worked out is said as an instrument would show it: no finer than its unit is read to, and no further off than half of that', () => {
+  test('what was calculated is said as an instrument would show it: no finer than its unit is read to, and no further off than half of that', () => {
     expect(asRead({ value: 0.04058, unit: 'mm' }, 'mm')).toEqual({ value: 0.041, unit: 'mm' });
     expect(asRead({ value: 25.4, unit: 'mm' }, '[in_i]')).toEqual({ value: 1, unit: '[in_i]' });
     const finest = { mm: 3, '[in_i]': 4, 'N.m': 1, 'kgf.m': 2 } as const;

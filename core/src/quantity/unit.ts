@@ -85,8 +85,8 @@ export function convert(quantity: Quantity, to: UnitCode): number {
 }
 
 /**
- * The same quantity as an instrument in that unit would show it: for what was worked out or heard,
- * not for what somebody wrote down.
+ * The same quantity as an instrument in that unit would show it: for what was calculated or heard,
+ * not for what someone wrote down.
  * @throws AppError UNIT_KIND when the two units measure different things
  * @example asRead({ value: 0.04058, unit: 'mm' }, 'mm') // 0.041 mm
  */

@@ -50,7 +50,7 @@ export function scaleFactor({ name: wrench, lengthMm, adapter }: Wrench): number
 }
 
 /**
- * What the scale of this wrench must say for a published torque, its adapter reckoned in: the
+ * What the scale of this wrench must say for a published torque, its adapter included: the
  * nearest graduation, halves up; rounding may not leave the range, ends included. Straight
  * extensions change nothing. Source: engineering practice, see docs/MODEL.md.
  * @throws AppError WRENCH_OUT_OF_RANGE, LEVER_UNKNOWN, NO_LEVER

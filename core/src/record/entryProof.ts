@@ -5,7 +5,7 @@ import type { RunEvent } from '../run';
 import { canonicalJson } from './hashChain';
 
 /**
- * Shows that an event was confirmed by somebody who had the session's key at hand, in a text that
+ * Shows that an event was confirmed by someone who had the session's key at hand, in a text that
  * is the event's own and nothing else's (HMAC-SHA-256, RFC 2104). Made when it is confirmed:
  * another person may be on by the time it goes out.
  * @param key of the session, as the server gave it

@@ -43,7 +43,7 @@ export const oddTimeText = ({ entry, why, minutes }: OddTime): string =>
     : text.oddTime.beforeLast({ entry, minutes });
 
 /**
- * How long somebody can have waited at most, in ms, by the server's clock alone: since it had the
+ * How long someone can have waited at most, in ms, by the server's clock alone: since it had the
  * entry that the wait began with, and what that entry had lain on the device before.
  * @param lateMs how long it had lain there
  */

@@ -1,7 +1,7 @@
 import type { RunState } from '../run';
 import { toolName } from './seenIn';
 
-/** What somebody with the right said, and what it is about, by name where it has one. */
+/** What someone with the right said, and what it is about, by name where it has one. */
 
 export interface RecordedWord {
   id: string;

@@ -166,7 +166,7 @@ function markUndone(pulls: RecordedPull[], id: string): void {
     if (pull.event === id) pulls[at] = { ...pull, undone: true };
 }
 
-/** Judged anew by core, whatever verdict came with it. */
+/** Judged again by core, whatever verdict came with it. */
 function markCorrected(
   state: RunState,
   pulls: RecordedPull[],

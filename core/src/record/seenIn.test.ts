@@ -38,7 +38,7 @@ test('a temperature is no length to compare', () => {
   for (const m of measuredIn(t.state)) expect(m.mm).toBeGreaterThan(0);
 });
 
-test('attempts, mishaps, notes and bags stand on the record in the order they happened, plain steps do not', () => {
+test('attempts, mishaps, notes and bags are on the record in the order they happened, plain steps do not', () => {
   const sheet = demoSheet('bv48-exhaust');
   const t = new Technician(sheet, undefined, { part: 'takeApart', instance: 'left' });
   t.until((d) => d.kind === 'pull' && d.stage.id === 'off');
@@ -69,7 +69,7 @@ test('attempts, mishaps, notes and bags stand on the record in the order they ha
   });
 });
 
-test('every confirmed step, hold, round, gap, value, tool and fastener stands on the record', () => {
+test('every confirmed step, hold, round, gap, value, tool and fastener is on the record', () => {
   const plate = demoSheet('tf25-pressure-plate');
   const t = new Technician(plate);
   t.finish();

@@ -20,7 +20,7 @@ export const isNotable = ({ kind }: Pick<RecordedSight, 'kind'>): boolean => NOT
 const EMPTY = { result: '', failure: null, values: [], note: '', fasteners: [] } as const;
 
 /**
- * Everything that was confirmed besides the pulls, in the order it happened: every step, hold,
+ * Everything that was confirmed other than the pulls, in the order it happened: every step, hold,
  * round, tool, value and fastener.
  */
 export function doneIn(state: RunState): RecordedSight[] {

@@ -19,7 +19,7 @@ export const SignedForSchema = v.strictObject({
 export type SignedFor = v.InferOutput<typeof SignedForSchema>;
 
 /**
- * What somebody said of a whole record. The chain's head names every event before it; `before`
+ * What someone said of a whole record. The chain's head names every event before it; `before`
  * names the word before this one.
  */
 export const SignedWordSchema = v.strictObject({

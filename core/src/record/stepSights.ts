@@ -99,7 +99,7 @@ function measuredValues(
     );
   return (measurements ?? []).map((m) => ({ row: m.row ?? null, value: m.value }));
 }
-/** What a record tells besides the pulls. */
+/** What a record tells other than the pulls. */
 
 export const SIGHT_KINDS = [
   'seen',
@@ -126,7 +126,7 @@ export const SIGHT_KINDS = [
 ] as const;
 // prettier-ignore
 /**
- * One thing besides the pulls that was done: seen, measured, tried, chosen, fitted, what went
+ * One thing other than the pulls that was done: seen, measured, tried, chosen, fitted, what went
  * wrong, where things are kept.
  */
 export interface RecordedSight {

@@ -40,7 +40,7 @@ test('by stage, each fastener with the trace of its last counted pull; one taken
   expect(without.at(-1)?.pulls).toHaveLength(7);
 });
 
-test('the dry one is found among its neighbours, in words and on paper; from tight on nothing is claimed', () => {
+test('the dry one is found among its neighbors, in words and on paper; from tight on nothing is claimed', () => {
   const [first, second] = tracedStages(record).map((s) => lookAtPulls(tracedPulls(s, traces)));
   const odd = (first ?? []).filter((l) => l.look?.is !== 'ok');
   expect(odd.map((l) => l.id)).toEqual(['6']);

@@ -15,7 +15,7 @@ import {
 } from '.';
 import { pinned, chain, fits, signed, word, chainOf, own, seal, t, hash } from '../testing/aRecord';
 
-describe('a record that nobody touched', () => {
+describe('a record that no one touched', () => {
   test('holds, unsigned and signed by two with a later word', () => {
     expect(verifyRun(pinned, chain, [], fits)).toBeNull();
     const first = signed(word());
@@ -40,7 +40,7 @@ describe('a record that nobody touched', () => {
   });
 });
 
-describe('a record that somebody touched', () => {
+describe('a record that someone touched', () => {
   test('whichever entry is changed, that one is named', () => {
     fc.assert(
       fc.property(
@@ -89,7 +89,7 @@ describe('a record that somebody touched', () => {
     );
   });
 
-  test('sealed by whoever has the key, but never let in by the procedure: named as well', () => {
+  test('names an entry that has a good seal but that the procedure never let in', () => {
     const doubled = chainOf([...own.slice(0, 20), own[19] as never, ...own.slice(20)]);
     expect(verifyRun(pinned, doubled, [], fits)).toMatchObject({
       where: 'event',
@@ -157,7 +157,7 @@ test('a file tells the same in plain fields, or it is found out', () => {
     why: 'differs',
   });
   const of = { number: '2402', vin: 'ZZ9X', joint: 'Cylinder head' };
-  // What was signed for is named; what nobody signed for is found by the seal of the file.
+  // What was signed for is named; what no one signed for is found by the seal of the file.
   const other = {
     ...file,
     order: { ...file.order, vehicle: { ...file.order.vehicle, vin: 'ZZ9Y' } },
@@ -186,7 +186,7 @@ test('a file tells the same in plain fields, or it is found out', () => {
     newerRecord(file, elsewhere),
     newerRecord(file, { ...file, chain: [...shorter.chain, { body: '{}', hash: '0', seal: '' }] }),
   ]).toEqual(['other', 'other']);
-  // A name stands in the plain fields too, where somebody with two hands changes it as well.
+  // A name stands in the plain fields too, where someone with two hands changes both.
   const renamed = { [t.place.person]: 'Somebody Else' };
   expect(verifyRecordFile({ ...file, people: renamed }, fits)).toEqual({
     where: 'record',

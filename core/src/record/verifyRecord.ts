@@ -49,7 +49,7 @@ export interface ChainRow {
 /**
  * Checks one run from its first event on: each text against its hash, each hash against the next,
  * each seal against the shop's key, each event against the procedure; then each signed word against
- * the chain. A chain that was rewritten from the middle and hashed anew breaks at the first
+ * the chain. A chain that was rewritten from the middle and hashed again breaks at the first
  * rewritten event: its seal cannot be made without the key.
  * @returns null when all of it holds
  */

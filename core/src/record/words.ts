@@ -38,7 +38,7 @@ export const fastenerLabel = ({
   fastener.endsWith('/1') && !replaced ? seat : fastener;
 
 /**
- * What stands on a fastener after a stage, for a table; empty where it takes no part, a dot where
+ * What is on a fastener after a stage, for a table; empty where it takes no part, a dot where
  * nothing was done.
  */
 export function cellText(
@@ -140,7 +140,7 @@ export function deviationText(
     .join(' · ');
 }
 
-/** What somebody with the right said, in a sentence without its time. */
+/** What someone with the right said, in a sentence without its time. */
 export function saidText(
   s: RunRecord['said'][number],
   people: Readonly<Record<string, string>>,

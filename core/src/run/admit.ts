@@ -171,7 +171,7 @@ function admitFitted(state: RunState, event: EventOf<'fitted'>, due: Next): void
   for (const f of fasteners) admitCondition(state, f, due.newOnly);
 }
 
-/** All that is still clamped, in one go: nobody goes back over a joint that is half loose. */
+/** All that is still clamped, in one go: no one goes back over a joint that is half loose. */
 function admitSlackened(event: EventOf<'slackened'>, due: Next): void {
   if (due.kind !== 'slacken') throw notNext(due);
   allSame(event.payload.fasteners, due.fasteners);

@@ -104,7 +104,7 @@ export function admitRound(event: EventOf<'roundDone'>, due: Next): void {
 }
 
 /**
- * No bay is colder; warm means warm, not hot: so far above what was asked, somebody read another
+ * No bay is colder; warm means warm, not hot: so far above what was asked, someone read another
  * gauge.
  */
 const COLDEST = -30;

@@ -9,7 +9,7 @@ import { isTorque, targetOf } from './task';
 import { methodsFor } from './tools';
 
 /**
- * A wrench out of range is refused; one out of calibration needs the lead's word, pending only
+ * A wrench out of range is refused; one out of calibration needs the lead's approval, pending only
  * before the first angle.
  */
 export function admitTool(state: RunState, event: EventOf<'wrenchChosen'>, due: Next): void {

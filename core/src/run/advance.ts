@@ -91,7 +91,7 @@ function nextPass(p: Progress, countedPasses: number): Progress {
   };
 }
 
-/** The stage is behind everybody who took part; who lags keeps owing it. */
+/** The stage is behind everyone who took part; who lags keeps owing it. */
 export function closeStage(sheet: Sheet, p: Progress, at: string): Progress {
   const { id } = stageAt(sheet, p.stage);
   const through = withSeats(p, (s) =>

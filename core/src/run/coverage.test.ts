@@ -45,7 +45,7 @@ test('what an earlier run left out stays out, on the record of this one', () => 
   expect(replay(headSheet, t.state.events).progress).toEqual(t.state.progress);
 });
 
-test('a pull before a take-over that is put right later asks nobody to look at a stage that is over', () => {
+test('a pull before a take-over that is corrected later asks no one to look at a stage that is over', () => {
   const t = new Technician(headSheet);
   t.until((d) => d.kind === 'finish');
   t.takeOver(testId(77));

@@ -11,8 +11,8 @@ export interface Uncovered {
 
 /**
  * Every fastener and stage that no pull that reached it, no finding at a take-over, no deviation
- * and no lead's word covers, since that fastener was last slackened or replaced. Read from the list
- * of events, apart from the run's own books: a run is finished only when both agree.
+ * and no lead's approval covers, since that fastener was last slackened or replaced. Read from the
+ * list of events, apart from the run's own books: a run is finished only when both agree.
  */
 export function uncovered(state: RunState): Uncovered[] {
   const { sheet, progress: p } = state;

@@ -2,7 +2,7 @@ import type { RunEvent } from './events';
 import { lifeOf, seatOf } from './seats';
 import type { Deviation, DeviationKind, Progress } from './state';
 
-/** What stands on the record without anybody's leave. */
+/** What is on the record without anybody's leave. */
 const NEEDS_NOBODY: readonly DeviationKind[] = [
   'replaced',
   'leftOut',
@@ -32,18 +32,18 @@ export function noted(
   return { ...p, deviations: [...p.deviations, deviation] };
 }
 
-/** What the lead refused and nobody has put right yet: the run is open again until it is. */
+/** What the lead refused and no one has corrected yet: the run is open again until it is. */
 export const refusedOpen = (p: Progress): Deviation | undefined =>
   p.deviations.find((d) => isRefusedOpen(p, d));
 export const isRefusedOpen = (p: Progress, d: Deviation): boolean =>
   d.decision === 'refuse' && !d.resolved && !isGone(p, d);
 
-/** The fastener that it is about is not in any more: there is nothing left to put right. */
+/** The fastener that it is about is not in any more: there is nothing left to corrected. */
 const isGone = (p: Progress, { fastener }: Deviation): boolean =>
   fastener !== null &&
   (seatOf(p, fastener).life !== lifeOf(fastener) || seatOf(p, fastener).leftOut);
 
-/** Slackened or begun anew: whatever was refused of it is put right. */
+/** Slackened or begun again: whatever was refused of it is corrected. */
 export function resolved(p: Progress, matches: (d: Deviation) => boolean): Progress {
   if (!p.deviations.some((d) => d.decision === 'refuse' && !d.resolved && matches(d))) return p;
   return {

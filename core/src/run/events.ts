@@ -40,7 +40,7 @@ const payloads = {
     sheetHash: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)),
     core: textOf(20),
     cautionsRead: v.literal(true),
-    /** Left out: the procedure. Else `takeApart`, or the id of what falls due after. */
+    /** Left out: the procedure. Else `takeApart`, or the id of what is due after. */
     part: v.optional(KeySchema),
     instance: v.optional(KeySchema),
     /** The fasteners that an earlier run left in, where this one goes on from it. */
@@ -84,7 +84,7 @@ const payloads = {
     /** Plain steps of the same list, read and confirmed as seen with it. */
     also: v.optional(v.pipe(v.array(KeySchema), v.minLength(1), v.maxLength(60))),
     fasteners: v.optional(fasteners),
-    /** neighbours: those found to have moved. */
+    /** neighbors: those found to have moved. */
     moved: v.optional(fasteners),
     answer: v.optional(textOf(60)),
     /** One answer for each row of the step. */
@@ -138,7 +138,7 @@ const payloads = {
      */
     turnDeg: v.optional(v.pipe(finite, v.minValue(0))),
     wrench: v.optional(UuidSchema),
-    /** Said when a first torque did not turn the fastener and somebody looked at it. */
+    /** Said when a first torque did not turn the fastener and someone looked at it. */
     looked: v.optional(v.literal(true)),
     /** One more pull on a fastener that is done in this pass; the last one counts. */
     again: v.optional(v.literal(true)),

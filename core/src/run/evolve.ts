@@ -86,7 +86,7 @@ function counted(state: RunState, event: RunEvent): RunState {
 }
 
 /**
- * The list with one of its entries changed or taken out, folded anew from there; the cost is what
+ * The list with one of its entries changed or taken out, folded again from there; the cost is what
  * came after it.
  */
 function refolded(

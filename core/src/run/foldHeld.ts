@@ -141,8 +141,8 @@ function foldClaim(sheet: Sheet, p: Progress, event: EventOf<'held'>, claim: Cla
 }
 
 /**
- * What somebody with the right has said: it takes effect where it is about something open, and
- * stands on the record anyway.
+ * What someone with the right has said: it takes effect where it is about something open, and
+ * is on the record anyway.
  */
 export function foldUsed(sheet: Sheet, p: Progress, event: EventOf<'used'>): Progress {
   const { statement } = event.payload;
@@ -205,7 +205,7 @@ export function foldUsed(sheet: Sheet, p: Progress, event: EventOf<'used'>): Pro
   }
 }
 
-/** A refused step is due again; whatever else is refused stands as a hold until it is put right. */
+/** A refused step is due again; whatever else is refused stands as a hold until it is corrected. */
 function decided(p: Progress, event: string, decision: 'allow' | 'refuse'): Progress {
   const deviations = p.deviations.map((d) =>
     d.event === event ? { ...d, decision, resolved: decision === 'refuse' && isOfStep(d.kind) } : d,
@@ -255,7 +255,7 @@ function released(
   return p;
 }
 
-/** Slackened and begun anew: the joint from a stage on, or one fastener alone. */
+/** Slackened and begun again: the joint from a stage on, or one fastener alone. */
 export function foldRestart(sheet: Sheet, p: Progress, event: EventOf<'restarted'>): Progress {
   const { stage, fastener } = event.payload;
   if (fastener) {

@@ -90,7 +90,7 @@ export function lockedAgain(sheet: Sheet, p: Progress): Progress {
 
 /**
  * After the first angle the sheet says whether one new fastener joins alone, or the joint begins
- * anew; left open, the lead does.
+ * again; left open, the lead does.
  */
 function joining(
   sheet: Sheet,

@@ -29,7 +29,7 @@ describe('mishaps', () => {
     expect(pullDue(t.state).fastener).toBe('3/1');
   });
 
-  test('far too far on a one-time-use bolt past yield: only a new one, or the lead’s word', () => {
+  test('far too far on a one-time-use bolt past yield: only a new one, or the lead’s approval', () => {
     const t = new Technician(headSheet);
     t.until(atStage('second-angle'));
     t.step({ turnedDeg: 90 });
@@ -101,7 +101,7 @@ describe('mishaps', () => {
     expect(t.state.progress.seats['1']?.failed).toBeNull();
   });
 
-  test('what does not settle becomes a hold: begin anew, or go on with the lead’s decision pending', () => {
+  test('what does not settle becomes a hold: begin again, or go on with the lead’s decision pending', () => {
     const unsettled = (): Technician => {
       const t = new Technician(headSheet);
       t.until(atStage('settle'));

@@ -96,7 +96,8 @@ function waysOfFailure(
   if (failure === 'wontLoosen') first.push('again');
   if ((RE_STARTS.includes(failure) || failure === 'angleLost') && !isSpent(sheet, seat))
     first.push('redo');
-  // No room to get at what is left: the part comes off, and everything begins anew when it is back.
+  // No room to get at what is left: the part comes off, and everything begins again when it is
+  // back.
   const isBegun = p.stage > 0 || Object.keys(p.inPass).length > 0;
   if (isBroken(failure) && !rung && isBegun) first.push('restart');
   return [...first, 'replace', 'statement'];

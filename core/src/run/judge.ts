@@ -15,11 +15,11 @@ export interface Judgement {
   satisfied: boolean;
   moved: boolean;
   deviation: Extract<DeviationKind, 'stoppedShort' | 'above'> | null;
-  /** So far above that the lead's word alone does not do: slacken and redo, or replace. */
+  /** So far above that the lead's approval alone does not do: slacken and redo, or replace. */
   far: boolean;
   /** The floor was not reached: hold, do not turn on. */
   belowFloor: boolean;
-  /** Angle tasks: turned in this stage so far, this pull included; null when nobody knows. */
+  /** Angle tasks: turned in this stage so far, this pull included; null when no one knows. */
   turnedDeg: number | null;
 }
 

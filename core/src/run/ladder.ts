@@ -6,7 +6,7 @@ import type { FailureKind } from './state';
 const ladderText = textsOf('ladder', ladder);
 
 /**
- * One attempt at what went wrong: tried in this order, each stands on the record with how it ended.
+ * One attempt at what went wrong: tried in this order, each is on the record with how it ended.
  */
 export interface Rung {
   id: string;

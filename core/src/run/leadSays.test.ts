@@ -13,7 +13,7 @@ import { next } from './next';
 import { sittings, nextInSitting } from './sitting';
 
 describe('what the lead says', () => {
-  test('a refusal opens a finished run again, and next names what to put right', () => {
+  test('a refusal opens a finished run again, and next names what to corrected', () => {
     const t = new Technician(headSheet);
     t.until(atStage('second-angle'));
     const { fastener } = pullDue(t.state);
@@ -30,7 +30,7 @@ describe('what the lead says', () => {
     expect(t.state.status).toBe('finished');
   });
 
-  test('one that was left out stays out when the joint begins anew, and asks for nothing', () => {
+  test('one that was left out stays out when the joint begins again, and asks for nothing', () => {
     const t = new Technician(demoSheet('tf25-head'));
     t.until(atStage('outer'));
     t.lead({ kind: 'leaveOut', fastener: '2/1' });

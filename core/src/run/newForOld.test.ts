@@ -34,7 +34,7 @@ describe('new for old', () => {
     expect(t.state.progress.seats.A?.done).toEqual({ trial: true, open: true });
   });
 
-  test('after a trial: what the real angle used up is replaced for that, and stands on the record', () => {
+  test('after a trial: what the real angle used up is replaced for that, and is on the record', () => {
     const t = new Technician(demoSheet('ob20-rod-caps'));
     t.until((d) => d.kind === 'hold');
     t.do('held', { hold: 'free', decision: 'failed' });
@@ -64,7 +64,7 @@ describe('new for old', () => {
     t.do('fitted', { fasteners: say(139.45) });
   });
 
-  test('against one-time-use only the lead’s written word, and it stands on the record', () => {
+  test('against one-time-use only the lead’s written word, and it is on the record', () => {
     const t = new Technician(headSheet);
     const due = t.until((d) => d.kind === 'fit');
     if (due.kind !== 'fit') throw new Error();
@@ -78,7 +78,7 @@ describe('new for old', () => {
     expect(t.state.progress.deviations.filter((d) => d.kind === 'reused')).toHaveLength(10);
   });
 
-  test('after the first angle the sheet decides: begin anew, all of them new', () => {
+  test('after the first angle the sheet decides: begin again, all of them new', () => {
     const t = new Technician(demoSheet('tf25-head'));
     t.until(atStage('outer'));
     t.step({ fails: 'broke' });
@@ -107,7 +107,7 @@ describe('new for old', () => {
   });
 });
 
-describe('an earlier pull put right', () => {
+describe('an earlier pull corrected', () => {
   test('torques made since are asked again, angles stand and the lead decides', () => {
     const t = new Technician(headSheet);
     t.until((d) => d.kind === 'pull' && d.stage.id === 'first-angle' && d.fastener === '3/1');
@@ -127,7 +127,7 @@ describe('an earlier pull put right', () => {
     expect(pullDue(t.state)).toMatchObject({ fastener: '3/1', stage: { id: 'first-angle' } });
   });
 
-  test('an earlier pull put right to far too far holds the run, whatever came after it', () => {
+  test('an earlier pull corrected to far too far holds the run, whatever came after it', () => {
     const t = new Technician(demoSheet('ob20-rod-caps-early'));
     t.until(atStage('a1'));
     const first = t.step();

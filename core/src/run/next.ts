@@ -85,7 +85,7 @@ const isTrialOver = (sheet: Sheet, p: Progress): boolean => {
   return before?.trial === true && now !== undefined && !isOwedByPosition(now);
 };
 
-/** Taken out, and nobody has said yet where they are kept. */
+/** Taken out, and no one has said yet where they are kept. */
 function comeOut(sheet: Sheet, p: Progress): string[] {
   const free = sheet.stages.flatMap((stage, i) =>
     actsOf(stage).some((a) => a.action === 'loosen' && a.loosen === 'free')

@@ -27,7 +27,7 @@ export function admitCondition(
     admitLength(group, group.maxLengthMm, { ...f, lengthMm: f.lengthMm });
 }
 
-/** A caliper, where nobody says what it was measured with. */
+/** A caliper, where no one says what it was measured with. */
 const CALIPER_MM = 0.05;
 /**
  * Shorter or longer than this share of the nominal length it is another bolt, or a slip of the

@@ -86,7 +86,7 @@ test('slackened in reverse, the next pass of slackening is in reverse too', () =
   expect(second).toEqual([...orderOf(sheet, 0)].reverse());
 });
 
-test('a step that stops the work is given up only with the lead’s word', () => {
+test('a step that stops the work is given up only with the lead’s approval', () => {
   const t = new Technician(demoSheet('bv48-exhaust'));
   t.until((d) => d.kind === 'step' && d.step.answers?.some((a) => a.then === 'stop') === true);
   const due = next(t.state);
@@ -108,7 +108,7 @@ test('a step that stops the work is given up only with the lead’s word', () =>
   ]);
 });
 
-test('an earlier part of a bolt’s own list put right: the angle that was turned on it is not asked for again', () => {
+test('an earlier part of a bolt’s own list corrected: the angle that was turned on it is not asked for again', () => {
   const t = new Technician(demoSheet('cv30-rods'));
   t.until((d) => d.kind === 'pull' && d.task.action === 'angle');
   const { fastener } = pullDue(t.state);
@@ -170,7 +170,7 @@ describe('stopped short, and the lead refuses', () => {
     ]);
   });
 
-  test('where nobody knows how far it went, or an angle stands on the torque, it is not offered', () => {
+  test('where no one knows how far it went, or an angle stands on the torque, it is not offered', () => {
     const t = new Technician(headSheet);
     t.until(atStage('second-angle'));
     const short = t.pull(pullDue(t.state), { outcome: 'stoppedShort' });

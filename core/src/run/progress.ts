@@ -153,7 +153,7 @@ function foldFitted(sheet: Sheet, p: Progress, event: EventOf<'fitted'>): Progre
     if (lifeOf(fastener) !== seat.life) return at;
     const fitted = withSeat(at, { ...seat, fitted: condition });
     const group = groupOfSeat(sheet, seat.seat);
-    // Only the lead's word let it in: it stands on the record with the allowance.
+    // Only the lead's approval let it in: it is on the record with the allowance.
     const isLeadsWord =
       group.reuse === 'replace' &&
       condition !== 'new' &&
@@ -237,8 +237,8 @@ function foldOverrun(sheet: Sheet, p: Progress, event: EventOf<'overran'>): Prog
 }
 
 /**
- * Half-way through its own list a fastener counts as eased and begins it anew; an angle begun is an
- * angle lost.
+ * Half-way through its own list a fastener counts as eased and begins it again; an angle begun is
+ * an angle lost.
  */
 function foldAside(sheet: Sheet, p: Progress, event: EventOf<'setAside'>): Progress {
   const seat = seatOf(p, event.payload.fastener);

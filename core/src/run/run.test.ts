@@ -150,7 +150,7 @@ describe('what is not let in', () => {
     ).toBe('METHOD_NOT_ALLOWED');
   });
 
-  test('a first torque that did not turn, until somebody looked', () => {
+  test('a first torque that did not turn, until someone looked', () => {
     const t = started();
     expect(refusal(() => t.pull(pullDue(t.state), { outcome: 'heldStill' }))).toBe(
       'DRY_FIRST_TORQUE',

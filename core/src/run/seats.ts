@@ -128,7 +128,7 @@ export function neighboursOf(sheet: Sheet, seatId: string): string[] {
 
 /**
  * A one-time-use fastener that has begun an angle, or may have: loose once more, it is never
- * tightened again. From engineering practice: how far past yield it went, nobody can measure.
+ * tightened again. From engineering practice: how far past yield it went, no one can measure.
  */
 export const isSpent = (sheet: Sheet, seat: SeatProgress): boolean =>
   isOneTimeUse(sheet, seat.seat) &&
@@ -136,7 +136,7 @@ export const isSpent = (sheet: Sheet, seat: SeatProgress): boolean =>
 
 /**
  * What its stripe showed before one stage's turn: all that was turned since it was painted, in
- * degrees; null where nobody knows.
+ * degrees; null where no one knows.
  */
 export function stripeBefore(seat: SeatProgress, key: string): number | null {
   const others = Object.entries(seat.turnedDeg).filter(([k]) => k !== key);

@@ -90,7 +90,7 @@ export interface Deviation {
   needsLead: boolean;
   /** What the lead said of it. */
   decision: 'allow' | 'refuse' | null;
-  /** What the lead refused has been put right. */
+  /** What the lead refused has been corrected. */
   resolved: boolean;
   /** For a wrench out of calibration: which. */
   wrench?: string;
@@ -126,7 +126,7 @@ export interface StepAnswer {
 export interface Progress {
   stage: number;
   pass: number;
-  /** Passes that count towards the most allowed: those that nobody was set aside in. */
+  /** Passes that count towards the most allowed: those that no one was set aside in. */
   countedPasses: number;
   /** Something was swapped or eased in this pass: it cannot be a quiet one. */
   disturbed: boolean;
@@ -188,7 +188,7 @@ export interface RunState {
   lastSeq: number;
   /** Everything that was admitted, in order: the history keeps what was undone. */
   events: Log<RunEvent>;
-  /** The part of it that counts: without what was undone, with what was corrected put right. */
+  /** The part of it that counts: without what was undone, with what was corrected corrected. */
   effective: Log<Counted>;
   progress: Progress;
 }

@@ -104,7 +104,7 @@ describe('orders', () => {
     expect(t.state.progress.deviations).toEqual([]);
   });
 
-  test('each: torque and angle on one bolt before the next; set aside half-way it begins anew, its angle begun is lost', () => {
+  test('each: torque and angle on one bolt before the next; set aside half-way it begins again, its angle begun is lost', () => {
     const rods = demoSheet('ob20-rod-caps');
     const t = new Technician(rods);
     t.until(atStage('tighten'));
@@ -158,7 +158,7 @@ describe('clocks', () => {
     t.pull(due, { doneAt: inTime });
     expect(next(t.state)).toMatchObject({ kind: 'setTool', stage: { id: 't2' } });
     late.do('overran', { clock: 'open' });
-    // Bolts that were pulled meanwhile are slackened before the bead is cleaned off.
+    // Bolts that were pulled in the meantime are slackened before the bead is cleaned off.
     expect(next(late.state)).toMatchObject({ kind: 'slacken' });
     late.step();
     expect(next(late.state)).toMatchObject({ kind: 'step', step: { id: 'bead' } });

@@ -21,7 +21,7 @@ const stripe = (t: Technician, stripeDeg: number): PayloadOf<'pulled'> => ({
   core: CORE_VERSION,
 });
 
-/** Another phone takes over in the second angle stage; of the third fastener nobody can tell. */
+/** Another phone takes over in the second angle stage; of the third fastener no one can tell. */
 function tookOver(): Technician {
   const t = new Technician(headSheet);
   t.until((d) => atStage('second-angle')(d) && pullDue(t.state).ordinal === 3);

@@ -19,7 +19,7 @@ const isStep =
   (due: Next): boolean =>
     due.kind === 'step' && due.step.id === id;
 describe('taking a gearbox off', () => {
-  test('the catch bolts come out last, and not before somebody wrote down what carries it', () => {
+  test('the catch bolts come out last, and not before someone wrote down what carries it', () => {
     const t = apart('ob20-bell-housing');
     const due = t.until((d) => d.kind === 'step' && d.step.kind === 'rest');
     expect(
@@ -99,7 +99,7 @@ describe('what goes wrong there', () => {
     expect(at(t, 'hold')).toMatchObject({ hold: { rung: null }, ways: ['again', 'statement'] });
   });
 
-  test('no room: the part comes off, all begins anew, and the broken one is still broken until a new one is in', () => {
+  test('no room: the part comes off, all begins again, and the broken one is still broken until a new one is in', () => {
     const t = new Technician(headSheet);
     t.until((d) => d.kind === 'pull' && d.stage.id === 'snug' && d.seat === '4');
     t.step({ fails: 'broke' });
@@ -162,7 +162,7 @@ describe('checks with consequences', () => {
     expect(t.state.progress.steps.shells?.settled).toBe(true);
   });
 
-  test('gone on from all the same: it waits for the lead by name', () => {
+  test('continued past all the same: it waits for the lead by name', () => {
     const t = rods();
     say(t, ['scored', 'smooth', 'smooth'], { pendingLead: true });
     expect(t.state.progress.deviations).toMatchObject([

@@ -11,7 +11,7 @@ import { headSheet } from './demoSheets';
 import { testId } from './hands';
 import { Technician } from './technician';
 
-/** A key that only this test has: what it signs nobody else can. */
+/** A key that only this test has: what it signs no one else can. */
 export const seal = (text: string): string => sha256Hex(`key ${text}`);
 export const fits = (text: string, signature: string): boolean => signature === seal(text);
 export const t = new Technician(headSheet);

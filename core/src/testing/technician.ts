@@ -13,7 +13,7 @@ import {
 import { valueIn, answerTo, roundsOf } from './answers';
 import { Hands, START_MS } from './hands';
 
-/** What a technician may say at a pull, besides doing as told. */
+/** What a technician may say at a pull beyond doing as told. */
 export interface Said {
   moved?: boolean;
   turnedDeg?: number;

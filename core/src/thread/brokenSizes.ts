@@ -11,7 +11,7 @@ export interface BrokenSizes {
   extractorMm: number;
   /** Larger ones touch the thread in the part. */
   largestMm: number;
-  /** For cutting the same thread anew. */
+  /** For cutting the same thread again. */
   tapDrillMm: number;
   /** The next larger thread of its kind, with its tap drill; null where there is none. */
   next: { designation: string; tapDrillMm: number } | null;
@@ -28,7 +28,7 @@ const tenthBelow = (mm: number): number => Math.floor(mm * 10 + 1e-9) / 10;
  * extractor, never up to the minor diameter d1 of the thread; tap drill d − P. Source: engineering
  * practice.
  * @param lengthMm under the head, gripMm what is clamped: what is left over sits in the part
- * @example brokenSizes(threadOf('M8')) // centre 2.4, extractor 4.8, largest 6.4, tap drill 6.8,
+ * @example brokenSizes(threadOf('M8')) // center 2.4, extractor 4.8, largest 6.4, tap drill 6.8,
  * next M10
  */
 export function brokenSizes(thread: Thread, lengthMm?: number, gripMm?: number): BrokenSizes {

@@ -23,12 +23,12 @@ export interface LookedAt {
 
 /** Where snug is taken to be, as a share of the stage's torque. Defined here. */
 const SNUG_SHARE = 0.36;
-/** Fewer neighbours say nothing of what is usual in this joint. */
+/** Fewer neighbors say nothing of what is usual in this joint. */
 const LEAST_NEIGHBOURS = 4;
 
 /**
- * Looks at the traced pulls of one stage together. How steep a sound joint is nobody publishes: it
- * is the middle of what its neighbours show, from four on; with fewer each is held against itself,
+ * Looks at the traced pulls of one stage together. How steep a sound joint is no one publishes: it
+ * is the middle of what its neighbors show, from four on; with fewer each is held against itself,
  * so that one that is dry or slippery as a whole is not seen. Reused bolts are not looked for here.
  * Derived here from `classifyTrace`; a hint to look again, no verdict.
  */

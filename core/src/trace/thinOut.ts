@@ -1,7 +1,7 @@
 import type { Samples } from './trace';
 
 /**
- * Leaves out samples that lie nearest to the straight line between their neighbours, until `count`
+ * Leaves out samples that lie nearest to the straight line between their neighbors, until `count`
  * are left: what bends stays. Torque and angle are weighed by their own ranges. Source:
  * Ramer–Douglas–Peucker, cut by count instead of by distance.
  */

@@ -18,7 +18,7 @@ const pulled = (id: string, how: WrenchTask['how'], seed: number, torque = 62): 
 const sound = (count: number, from: number): TracedPull[] =>
   Array.from({ length: count }, (_, i) => pulled(String(i + 1), 'ok', from + i));
 
-test('among sound neighbours nothing stands out', () => {
+test('among sound neighbors nothing stands out', () => {
   for (const from of [100, 200, 300])
     expect(lookAtPulls(sound(8, from)).map((p) => p.look?.is)).toEqual(
       Array.from({ length: 8 }, () => 'ok'),

@@ -11,7 +11,7 @@ const samples = (lo: number, hi: number) =>
 
 /**
  * What a digital wrench saw of one pull: time, torque and its own angle, back-swings of the ratchet
- * included. Times rise. A minute at 100 Hz fits; a longer one is thinned by whoever writes it.
+ * included. Times rise. A minute at 100 Hz fits; a longer one is thinned by its writer.
  */
 export const TraceSchema = v.pipe(
   v.strictObject({
@@ -33,7 +33,7 @@ export const TraceSchema = v.pipe(
 );
 export type Trace = v.InferOutput<typeof TraceSchema>;
 
-/** The three columns of a trace, whoever wrote it. */
+/** The three columns of a trace, no matter which program wrote it. */
 export type Samples = Pick<Trace, 'tS' | 'torqueNm' | 'angleDeg'>;
 
 /**
@@ -46,7 +46,7 @@ export interface TraceJoint {
   gradientNmPerDeg: number;
   toolStiffnessNmPerDeg: number;
   rundownLimitNm: number;
-  /** Left out where nobody expects it to yield: early yield is then not looked for. */
+  /** Left out where no one expects it to yield: early yield is then not looked for. */
   yieldAngleFromZeroDeg?: number;
   yieldTorqueNm?: number;
 }

@@ -11,7 +11,7 @@ import { TraceSchema } from './trace';
 export const WRENCH_PORT = 4188;
 export const WRENCH_ADDRESS = `http://127.0.0.1:${WRENCH_PORT}`;
 
-/** Said first on each connection: which wrench this is. `name` is what stands on it. */
+/** Said first on each connection: which wrench this is. `name` is what is on it. */
 export const WrenchHelloSchema = v.object({
   format: v.literal('stennet-wrench'),
   v: v.literal(1),

@@ -1,6 +1,6 @@
 import pg from 'pg';
 
-/** What statements go through, whoever opened it. */
+/** What statements run on: a pool's client or a connection of its own. */
 export type Connection = pg.ClientBase;
 /** What PostgreSQL refused, with its code. */
 export { DatabaseError } from 'pg';

@@ -3,7 +3,7 @@ import { ROLES } from '@stennet/core/contract';
 import { done, rowsOf } from './statement';
 
 /**
- * What can be asked before somebody is signed in. The tables behind are hidden from the serving
+ * What can be asked before someone is signed in. The tables behind are hidden from the serving
  * role; these functions of the database (migrations) say just this much of them.
  */
 const given = v.object({ given: v.boolean() });

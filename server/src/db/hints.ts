@@ -3,8 +3,8 @@ import type { Client } from './database';
 import notifyHint from './queries/notifyHint.sql';
 
 /**
- * What changed: one run, or something on the repair orders. A hint carries no data; whoever gets it
- * asks anew.
+ * What changed: one run, or something on the repair orders. A hint carries no data; the receiver
+ * asks again.
  */
 export type Topic = `run:${string}` | 'orders' | 'all';
 
@@ -26,8 +26,8 @@ export const hint = (client: Client, shop: string, topic: Topic): Promise<unknow
   client.query(notifyHint, [`${shop} ${topic}`]);
 
 /**
- * Listens on a connection of its own; while that is away, and after it, everybody is told to ask
- * anew.
+ * Listens on a connection of its own; while that is away, and after it, everyone is told to ask
+ * again.
  */
 export function listenTo(connectionString: string): Hints {
   const listeners = new Map<string, Set<(topic: Topic) => void>>();

@@ -55,8 +55,8 @@ export async function draftsOf(
 }
 
 /**
- * Keeps a draft as it is now. The same again is answered the same; one that somebody else changed
- * meanwhile is refused.
+ * Keeps a draft as it is now. The same again is answered the same; one that someone else changed
+ * in the meantime is refused.
  * @param version what the writer last had from here; 0 for a new one
  */
 export async function saveDraft(
@@ -145,7 +145,7 @@ export async function approveDrafts(
   return approved;
 }
 
-/** The draft's own letter, or the next free one where another took it meanwhile. */
+/** The draft's own letter, or the next free one where another took it in the meantime. */
 function freeRevision(draft: Sheet, revisions: readonly Sheet[]): string {
   return revisions.reduce(
     (next, r) => (isLater(next, r.revision) ? next : nextRevision(r.revision)),

@@ -39,7 +39,7 @@ export interface PastShop {
 const MINUTE_MS = 60_000;
 const HOUR_MS = 60 * MINUTE_MS;
 const BATCH = 100;
-/** Known to nobody: a run that is still open is taken over. */
+/** Known to no one: a run that is still open is taken over. */
 const HOLD_KEY = randomBytes(32).toString('base64url');
 
 /**

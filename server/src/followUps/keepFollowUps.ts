@@ -39,7 +39,7 @@ interface Who {
 }
 
 /**
- * A run was finished: with the last of its places its joint is tight, and what falls due is written
+ * A run was finished: with the last of its places its joint is tight, and what is due is written
  * down; what was re-tightened is done.
  */
 export async function keepFollowUps(client: Client, run: string, who: Who): Promise<void> {
@@ -80,7 +80,7 @@ async function settleTightened(client: Client, row: TightRow, { person, now }: W
   await settleByRun(client, row.joint, row.part, person, now);
 }
 
-/** The odometer was seen: what is open for this vehicle is expected anew. */
+/** The odometer was seen: what is open for this vehicle is expected again. */
 export async function expectAnew(client: Client, vin: string, built: string): Promise<void> {
   const open = await listOpenOfVehicle(client, vin);
   if (open.length === 0) return;

@@ -2,7 +2,7 @@ import type { Request, Response } from 'express';
 import { AppError } from '@stennet/core/errors';
 import { answerErrors } from './guards';
 
-/** What somebody is answered, and whether the log has it. */
+/** What someone is answered, and whether the log has it. */
 function answered(error: unknown): { status: number; code: string; isLogged: boolean } {
   const seen = { status: 0, code: '', isLogged: false };
   const res = {

@@ -23,9 +23,9 @@ const isLocal = (name: string): boolean =>
   /^[a-z0-9-]+(\.local)?$/.test(name);
 
 /**
- * Only under its own names: a page of somebody else whose name was made to point here reads
+ * Only under its own names: a page of someone else whose name was made to point here reads
  * nothing.
- * @param names what the server is reached by besides its number and its name in the local network
+ * @param names names beyond the server's address and its name in the local network
  */
 export const requireOwnHost =
   (names: readonly string[]): RequestHandler =>

@@ -15,7 +15,7 @@ export interface Limit {
 
 /**
  * Compares a password or a PIN, counted before it is compared: many guesses at once count as many.
- * Counted in the database, so that another server, or this one started anew, knows them too.
+ * Counted in the database, so that another server, or this one started again, knows them too.
  * docs/adr/0003 says whom a lock keeps out.
  * @param own forgotten when the guess was right; of `shared` only this try is taken back
  * @throws AppError what `limited` makes of the minutes that are left

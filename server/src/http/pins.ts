@@ -8,7 +8,7 @@ import { findPasswordHash } from '../db/door';
 
 export const TRIES_FROM_ONE = 5;
 /**
- * From everywhere together: then the lead says it in their own session, or sets the PIN anew with
+ * From everywhere together: then the lead says it in their own session, or sets the PIN again with
  * their password.
  */
 const TRIES_TOGETHER = 20;
@@ -70,7 +70,7 @@ export async function assertPin(
 }
 
 /**
- * The password of whoever is signed in, asked once more before something that a phone left lying
+ * The password of the person signed in, asked once more before something that a phone left lying
  * about must not do.
  * @returns what is stored of it
  * @throws AppError SIGN_IN_WRONG, SIGN_IN_LIMITED

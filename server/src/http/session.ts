@@ -47,7 +47,7 @@ function cookieOf(req: Request): Kept | undefined {
   return token && v.is(UuidSchema, shop) && TOKEN.test(token) ? { shop, token } : undefined;
 }
 
-/** Hash of what names this browser, whoever is signed in there. */
+/** Hash of what names this browser, no matter who is signed in there. */
 export function deviceOf(req: Request): Buffer | null {
   const token = cookieNamed(req, DEVICE);
   return token && TOKEN.test(token) ? hashOf(token) : null;
@@ -61,7 +61,7 @@ export async function requireSession(db: Database, req: Request, now: Date): Pro
 }
 
 /**
- * @param isTouched somebody's hand was on it: what is asked for in the background keeps no session
+ * @param isTouched someone's hand was on it: what is asked for in the background keeps no session
  * awake
  */
 async function sessionIn(
@@ -95,7 +95,7 @@ async function sessionIn(
   };
 }
 
-/** What somebody comes in with: the request they come from, and where they go. */
+/** What someone comes in with: the request they come from, and where they go. */
 export interface Coming {
   req: Request;
   res: Response;

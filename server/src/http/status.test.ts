@@ -16,7 +16,7 @@ const sources = (folder: string): string[] =>
       : [];
   });
 
-test('every refusal of the catalogue is given somewhere in the product', () => {
+test('every refusal of the catalog is given somewhere in the product', () => {
   // Prettier-ignore
   const text = ['core/src', 'server/src', 'app/src']
     .flatMap(sources)

@@ -1,6 +1,6 @@
 import type { Connection } from '../db/connection';
 
-/** A table whose rows nobody changes unseen. */
+/** A table whose rows no one changes unseen. */
 export interface Guarded {
   table: string;
   /** One row of it, as verify calls it. */

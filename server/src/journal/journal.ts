@@ -119,7 +119,7 @@ export async function writeLines(
 
 const fileOf = (folder: string, shop: string): string => path.join(folder, `${shop}.journal`);
 
-/** Made by root for a server that is not: it belongs to whoever owns the folder. */
+/** Made by root for a server that is not: it belongs to the folder's owner. */
 function giveAway(file: string): void {
   const { uid, gid } = fs.statSync(path.dirname(file));
   if (process.getuid?.() === 0) fs.chownSync(file, uid, gid);
@@ -170,6 +170,6 @@ export function shortenOutside(folder: string, shop: string): void {
   fs.renameSync(half, file);
 }
 
-/** Data that are begun anew: what is known of earlier ones says nothing about them. */
+/** Data that are begun again: what is known of earlier ones says nothing about them. */
 export const forgetOutside = (folder: string, shop: string): void =>
   fs.rmSync(fileOf(folder, shop), { force: true });

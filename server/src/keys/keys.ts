@@ -30,7 +30,7 @@ export interface Keys {
 }
 
 /**
- * Keys lie in a folder outside the database, one file a shop: whoever can write to the database
+ * Keys lie in a folder outside the database, one file a shop: someone who can write to the database
  * cannot make a seal. Several servers share the folder; whichever is first makes the key.
  */
 export function keysIn(folder: string): Keys {
@@ -72,7 +72,7 @@ function make(file: string): void {
   const { privateKey } = generateKeyPairSync('ed25519');
   const fresh = `${file}.${randomUUID()}`;
   fs.writeFileSync(fresh, privateKey.export({ type: 'pkcs8', format: 'pem' }), { mode: 0o600 });
-  // Made by root for a server that is not: the key belongs to whoever owns the folder.
+  // Made by root for a server that is not: the key belongs to the folder's owner.
   const owner = fs.statSync(folder);
   if (process.getuid?.() === 0) fs.chownSync(fresh, owner.uid, owner.gid);
   try {

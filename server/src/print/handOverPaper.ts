@@ -17,7 +17,7 @@ export interface HandOverPaper {
 }
 
 /**
- * What the owner takes along: what was done, what falls due and when, what not to do until then.
+ * What the owner takes along: what was done, what is due and when, what not to do until then.
  */
 export function handOverPaper({ order, sheets, shop, fonts, now }: HandOverPaper): Doc {
   const title = text.handOverTitle({ number: order.number });

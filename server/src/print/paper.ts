@@ -5,7 +5,7 @@ import type { Drawing, Ink, Shape } from '@stennet/core/drawing';
 
 export type Doc = PDFKit.PDFDocument;
 
-/** Black and white safe: status is shape, never colour. */
+/** Black and white safe: status is shape, never color. */
 const INKS: Record<Exclude<Ink, 'none'>, string> = {
   part: '#ececec',
   partEdge: '#777777',

@@ -61,7 +61,7 @@ export function lists(
   ];
 }
 
-/** What stands on the repair order of this joint. */
+/** What is on the repair order of this joint. */
 function entryLists(entries: RecordPaper['entries'], joint: string): Block[] {
   return [
     ...listOf(

@@ -14,7 +14,7 @@ const ACROSS = 8;
 const FIRST = 0.08;
 
 /**
- * What stands on each fastener after each stage, in rows that do not break; the head stands on each
+ * What is on each fastener after each stage, in rows that do not break; the head stands on each
  * page.
  */
 export function fillsOf(record: RunRecord, format: Formatter): Block[] {

@@ -7,7 +7,7 @@ import { fitsKey } from '../keys/keys';
 import type { ForeignTask } from './foreignReader';
 import { faultOfText, headsOf, standsTo } from './readForeign';
 
-// A thread of its own for one file from elsewhere: whatever is in it, nobody else waits.
+// A thread of its own for one file from elsewhere: whatever is in it, no one else waits.
 function work(task: ForeignTask): unknown {
   switch (task.do) {
     case 'read':

@@ -5,7 +5,7 @@ import type { Client } from '../db/database';
 import { addWrenchUse, saveWrenchUse } from '../db/tools';
 
 /**
- * Where counting on would be wrong or a number is still missing, the uses are computed anew from
+ * Where counting on would be wrong or a number is still missing, the uses are recomputed from
  * the whole list.
  */
 const ANEW: readonly RunEvent['type'][] = [

@@ -15,8 +15,8 @@ interface Late {
 
 /**
  * What a device sends after its hold has ended: kept whole, beside the run's list, and said to
- * whoever holds it now, who answers for each pull whether it was really done. Sent again, it stands
- * once.
+ * the device that holds it now, which answers for each pull whether it was really done. Sent again,
+ * it stands once.
  */
 export async function keepLate(
   client: Client,
@@ -53,7 +53,7 @@ export async function keepLate(
   );
 }
 
-/** Only pulls can have been done twice; what else is late stands in the list for whoever looks. */
+/** Only pulls can have been done twice; what else is late is only listed. */
 function claimsOf(
   events: readonly RunEvent[],
   person: string,

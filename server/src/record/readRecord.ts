@@ -100,10 +100,13 @@ export function faultIn(kept: KeptRecord, key: ShopKey): Fault | null {
   );
 }
 
-/** A longer list is checked in a thread of its own: nobody else waits for it. */
+/** A longer list is checked in a thread of its own: no one else waits for it. */
 const LONG = 250;
 
-/** The same, for whoever answers others meanwhile. @param checker null: nobody else is answered */
+/**
+ * The same, for a process that serves others in the meantime. @param checker null: no one else is
+ * answered
+ */
 export async function faultFound(
   kept: KeptRecord,
   key: ShopKey,
@@ -131,7 +134,7 @@ function headFault(kept: KeptRecord, fault: Fault | null): Fault | null {
       position: Math.min(chain.length, row.last_position) + 1,
       why: 'position',
     };
-  // Taken off by somebody who could not make another.
+  // Taken off by someone who could not make another.
   if (row.signing !== 'open' && !words.some((w) => w.kind === 'technician'))
     return { where: 'signature', index: 1, why: 'link' };
   return orderFault(words, isFor(kept));

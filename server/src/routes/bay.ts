@@ -94,8 +94,8 @@ function enrolRoutes(app: Express, deps: Deps): void {
       { shop, person, name: row.name, hash: row.hash, from: device, by: null },
       pin,
     );
-    // Whoever was on before is off: what they confirmed goes out by the proof that was made while
-    // they were on.
+    // The person who was on before is off: what they confirmed goes out by the proof that was made
+    // while they were on.
     await endSession(deps.db, req, res, deps.now());
     await deps.db.inShop(shop, (c) =>
       noteAtDoor(c, req, { shop, now: deps.now(), kind: 'switchedIn', person }),

@@ -12,7 +12,7 @@ import { expectAnew, odometersSeen } from '../followUps/keepFollowUps';
 
 type Due = ReplyOf<'followUps'>['due'][number];
 
-/** What falls due after the work, and what became of it. */
+/** What is due after the work, and what became of it. */
 export function followUpRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'followUps', async ({ client, query, session }) => {
     const asked = v.safeParse(FollowUpsQuery, query);
@@ -45,7 +45,7 @@ export function followUpRoutes(app: Express, deps: Deps): void {
   });
 }
 
-/** The list with each vehicle's usual distance, which is worked out once for each. */
+/** The list with each vehicle's usual distance, which is calculated once for each. */
 export async function dueIn(
   client: Client,
   state: string | null,

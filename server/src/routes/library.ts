@@ -23,7 +23,7 @@ const acting = <R extends RouteName>({ session, deps }: Call<R>): Acting => ({
 
 /**
  * What a lead keeps in order: drafts, approval, what still uses a replaced revision; and the
- * library for devices off-line.
+ * library for devices offline.
  */
 export function libraryRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'library', async ({ client }): Promise<Library> => {

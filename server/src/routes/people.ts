@@ -82,7 +82,7 @@ function passwordRoutes(app: Express, deps: Deps): void {
     await atWork(deps, req, session, 'passwordChanged', session.person.id, async (client) => {
       const [row] = await changePassword(client, session.person.id, known, hash);
       if (!row?.given) throw new AppError('SIGN_IN_WRONG');
-      // Everywhere else whoever knew the old one is out.
+      // Anyone who knew the old one is signed out everywhere else.
       await endOtherSessions(client, session.person.id, session.id, deps.now());
     });
     res.json({ ok: true });
@@ -124,7 +124,7 @@ function sessionsOfPeople(app: Express, deps: Deps): void {
   });
 }
 
-/** Everybody their own; those of others only whoever looks after the shop. */
+/** Everyone may change their own; a lead may change those of others. */
 function ownOrLeads(session: Session, req: Request): string {
   const { person = '' } = namesIn(req);
   if (person !== session.person.id && !isAllowed(session.role, 'shop.write'))
@@ -154,7 +154,7 @@ function atWork(
 }
 
 /**
- * A phone that somebody left on opens no door: the password once more.
+ * A phone that someone left on opens no door: the password once more.
  * @throws AppError PASSWORD_NEEDED
  */
 export async function assertAgain(

@@ -12,12 +12,12 @@ import type { Session } from '../http/session';
 const PIECE_BYTES = 262_144;
 const LONGEST_SIDE = 1600;
 const LEFT_LYING_MS = 2 * 86_400_000;
-/** Nobody photographs a bolt with more; a picture that claims more is a bomb. */
+/** No one photographs a bolt with more; a picture that claims more is a bomb. */
 const MOST_PIXELS = 60_000_000;
 
 /**
  * Photos come in pieces, named by the hash of what is sent, so that a bad network goes on where it
- * stopped. When all is there it is drawn anew: smaller, as JPEG, without where and when it was
+ * stopped. When all is there it is drawn again: smaller, as JPEG, without where and when it was
  * taken. What is kept is named by its own hash.
  */
 export function photoRoutes(app: Express, deps: Deps): void {

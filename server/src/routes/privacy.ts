@@ -44,6 +44,6 @@ export function privacyRoutes(app: Express, deps: Deps): void {
   });
 }
 
-/** Done as people come in: a shop that nobody enters needs no clock of its own. */
+/** Done as people come in: a shop that no one enters needs no clock of its own. */
 export const eraseWhatIsDue = (client: Client, now: Date): Promise<unknown> =>
   eraseDue(client, now);

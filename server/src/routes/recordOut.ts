@@ -102,7 +102,7 @@ function sendTable(res: Response, kept: KeptRecord): void {
     .send(`\ufeff${Papa.unparse([[...PULL_COLUMNS], ...rows], { escapeFormulae: true })}\r\n`);
 }
 
-/** What paper shows besides the record itself: what stands on the repair order, and curves. */
+/** What paper shows other than the record itself: what is on the repair order, and curves. */
 interface Beside {
   entries: readonly Entry[];
   traces: ReadonlyMap<string, Trace>;
@@ -134,7 +134,7 @@ async function paperOf(
 }
 
 /**
- * The whole order: what stands on it, each record as a document and as a table of pulls, and the
+ * The whole order: what is on it, each record as a document and as a table of pulls, and the
  * photos and traces as they are kept.
  */
 async function archiveOf(

@@ -48,7 +48,7 @@ export function sessionRoutes(app: Express, deps: Deps): void {
     res.json({ ok: true });
   });
 
-  // Whoever asks with a write has touched it: the session look-up notes that.
+  // A write means a hand was on it: the session look-up notes that.
   serve(app, deps, 'touch', async () => ({ ok: true }));
 
   serve(app, deps, 'me', async ({ client, session }) =>
@@ -174,7 +174,7 @@ async function passwordByCode(
     taken,
   );
   if (fits && account) {
-    // Whoever had the old password is out, wherever they are.
+    // Anyone who had the old password is signed out everywhere.
     await deps.db.atDoor(async (c) => {
       await endEverySession(c, account.id, deps.now());
       await forgetDevices(c, account.id);

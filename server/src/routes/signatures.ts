@@ -69,7 +69,7 @@ async function signingOf(kept: KeptRecord, session: Session, deps: Deps): Promis
   };
 }
 
-/** Why nobody can sign it now, whoever they are. */
+/** Why no one at all can sign it now. */
 function mayNotSign(kept: KeptRecord, fault: Fault | null): AppError | null {
   if (fault && fault.where !== 'order')
     return new AppError('RECORD_BROKEN', { fault: faultText(fault) });
@@ -82,7 +82,7 @@ function mayNotSign(kept: KeptRecord, fault: Fault | null): AppError | null {
 
 export async function sign({ client, params, body, session, deps }: SignCall): Promise<KeptRecord> {
   const run = params.run ?? '';
-  // Whoever signs waits for whoever writes.
+  // A signature waits for a write in progress.
   await lockRun(client, run);
   const kept = await keptRecord(client, run);
   // Sent again after a lost answer.

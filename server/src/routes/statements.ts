@@ -108,7 +108,7 @@ async function keep(
   return statement;
 }
 
-/** A note is said in one's own name, and says something. */
+/** A note is said in the writer's own name, and says something. */
 function assertOwnNote(session: Session, { lead, text }: Said): void {
   if (lead !== session.person.id) throw new AppError('WRONG_PERSON');
   if (!text?.trim()) throw new AppError('WORD_EMPTY');

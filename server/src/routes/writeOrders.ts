@@ -29,7 +29,7 @@ import { assertStanding, keepJoint } from './orders';
 import { orderIn } from '../order/findOrder';
 
 /**
- * Repair orders are written here; whoever saves on what somebody else has changed meanwhile is
+ * Repair orders are written here; a save on top of another person's change is
  * told, and nothing is written over.
  */
 export function writeOrderRoutes(app: Express, deps: Deps): void {
@@ -94,7 +94,7 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
 
 /**
  * The next version of an entry, as a row of its own.
- * @throws AppError ORDER_CHANGED when somebody else has written it meanwhile
+ * @throws AppError ORDER_CHANGED when someone else has written it in the meantime
  */
 async function keepEntry({
   client,
@@ -189,7 +189,7 @@ async function changed(client: Client, order: string): Promise<AppError> {
 }
 
 /**
- * Nobody checks their own work alone: somebody else has signed each run of theirs, or sets it to
+ * No one checks their own work alone: someone else has signed each run of theirs, or sets it to
  * checked.
  */
 async function assertCheckedByAnother(

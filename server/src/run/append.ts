@@ -64,7 +64,7 @@ export async function append({
   const work = await appending({ client, session, body, deps }, { run, head, earlier, receivedAt });
   await assertCrankFree(client, work.state, body.events);
   const refused = work.takeAll(body.events, head.sheetHash);
-  // Whoever was too late to take over has done nothing by that; what came after it has to be asked
+  // A take-over that came too late changed nothing; what came after it has to be asked
   // about.
   const late =
     refused?.error.code === 'HOLD_ENDED'
@@ -125,7 +125,7 @@ async function appending(
 }
 
 /**
- * Who confirmed it: whoever is signed in. Or, on a shared device where another is on by now, the
+ * Who confirmed it: the person signed in. Or, on a shared device where another is on by now, the
  * person whose own session proves it.
  * @throws AppError WRONG_PERSON, FORBIDDEN
  */
@@ -161,7 +161,7 @@ async function confirmedBy(
   return { person, role: [...provers.values()][0]?.role ?? 'technician' };
 }
 
-/** What is found again without replaying: which wrench was used, and what falls due. */
+/** What is found again without replaying: which wrench was used, and what is due. */
 async function keepWhatFollows(
   client: Client,
   at: { shop: string; run: string; sheet: Sheet },

@@ -3,7 +3,7 @@ import { sheetBrief, SheetIndex, sheetWords, type Entry } from '@stennet/core/fi
 import type { Sheet } from '@stennet/core/procedure';
 import { database, type KeptSheet } from '../database';
 
-/** A device keeps so many sheets of its shop; what is beyond is found on-line. */
+/** A device keeps so many sheets of its shop; what is beyond is found online. */
 export const MOST_SHEETS = 5000;
 
 export interface Changes {
@@ -45,7 +45,7 @@ export class LibraryStore {
     const db = await database();
     this.after = (await db.get('answers', this.cursorKey)) ?? null;
     for (const kept of await db.getAll('library', this.range)) this.hold(kept);
-    // A cursor without sheets is left over from somebody who signed out.
+    // A cursor without sheets is left over from someone who signed out.
     if (this.entries.size === 0) this.after = null;
     return this.standing();
   }

@@ -4,14 +4,14 @@ import { newSecret } from '@/platform/ids';
 import { database, STRICT } from '../database';
 
 /*
- * Whoever holds a run shows a secret with each entry: made on the device at the start or the
- * take-over, and known to no other. The device's id says nothing, since all who may read the run
- * can read that.
+ * The device that holds a run shows a secret with each entry: made on the device at the start or
+ * the take-over, and known to no other. The device's id says nothing, since all who may read the
+ * run can read that.
  */
 
 /**
  * Kept before it is first sent: an answer that is lost must not leave the server with a key that
- * nobody has.
+ * no one has.
  */
 export async function makeHoldKey(run: string, hold: number): Promise<string> {
   const db = await database();

@@ -97,7 +97,7 @@ async function confirmed(
   for (const event of events) await keepEvent(event);
   return events;
 }
-/** `send` again while it is at work is taken along; it is over when it says so. */
+/** `send` again while it is at work is exported; it is over when it says so. */
 async function sent(): Promise<void> {
   await send();
   while (sending().state === 'sending') await new Promise((resolve) => setTimeout(resolve, 5));
@@ -158,7 +158,7 @@ test.each(['OFFLINE', 'DISK_FULL', 'INTERNAL', 'RUN_UNKNOWN'])(
   },
 );
 
-test('each goes out under the name of who confirmed it, whoever is on, by the proof that was made then; with what the device holds the run with', async () => {
+test('sends each entry under the name of the person who confirmed it, with the proof made then and the run’s key', async () => {
   const mine = await confirmed(3);
   const run = mine[0]?.run ?? '';
   const holdKey = await makeHoldKey(run, 1);
@@ -187,14 +187,14 @@ test('what was written under another’s name while they were not on waits for t
   expect(mockServer.stored.map((s) => [s.event.id, s.as])).toEqual([[event?.id, MEI]]);
 });
 
-test('somebody whom the server has not seen yet waits, and holds up nobody else’s run', async () => {
+test('someone whom the server has not seen yet waits, and holds up no one else’s run', async () => {
   await confirmed(2, { run: testId(20), person: MEI });
   const mine = await confirmed(2, { run: testId(21), joint: testId(22) });
   mockServer.unseen.add(MEI);
   await sent();
   expect(mockServer.stored.map((s) => s.event.id)).toEqual(mine.map((e) => e.id));
   expect(sending()).toEqual({ unsent: 2, refused: 0, state: 'signIn' });
-  // It was not whoever is on: their door does not open.
+  // The person on now did not confirm it: no sign-in prompt for them.
   expect(mockSignedOut).toEqual([]);
 });
 
@@ -209,7 +209,7 @@ test('a sign-in of one’s own that ran out is said; afterwards all of it goes o
   expect(mockServer.stored).toHaveLength(2);
 });
 
-test('whoever listens is told of each change, and no longer when they have left', async () => {
+test('tells listeners of each change until they leave', async () => {
   const seen: string[] = [];
   const stop = onSending(() => seen.push(sending().state));
   await confirmed(1);

@@ -94,7 +94,7 @@ async function tryRun(run: string, waiting: readonly KeptEvent[]): Promise<Sendi
     await sendRun(run, waiting);
     return 'idle';
   } catch (error) {
-    // Another person's sign-in that ran out is not that of whoever is on.
+    // Another person's sign-in that ran out is not that of the person on now.
     if (isOwn(waiting)) noteSignedOut(asAppError(error));
     return fate(asAppError(error)) === 'person' ? 'signIn' : 'offline';
   }
@@ -108,7 +108,7 @@ function isOwn([first]: readonly KeptEvent[]): boolean {
 const worse = (a: Sending['state'], b: Sending['state']): Sending['state'] =>
   a === 'offline' || b === 'idle' ? a : b;
 
-/** What is confirmed meanwhile comes with the next round (`again`). */
+/** What is confirmed in the meantime comes with the next round (`again`). */
 async function sendRun(run: string, all: readonly KeptEvent[]): Promise<void> {
   for (let waiting = all; waiting.length > 0;) {
     const batch = firstBatch(waiting);
@@ -153,7 +153,7 @@ async function sendBatch(
 }
 
 /**
- * By whoever is on now: for another's entries speaks the proof that was made when they were
+ * Sent by the person on now: for another's entries speaks the proof that was made when they were
  * confirmed, else that person signs in again.
  */
 async function append(

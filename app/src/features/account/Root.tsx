@@ -41,7 +41,7 @@ function useSpoken(): boolean {
   return isHere;
 }
 
-/** Theme, kept answers, and the door: everything behind it belongs to somebody who is signed in. */
+/** Theme, kept answers, and the door: everything behind it belongs to someone who is signed in. */
 export function Root({ Setup }: { Setup: ComponentType }) {
   const isSpoken = useSpoken();
   const scheme = useColorScheme();
@@ -89,7 +89,7 @@ function Door({ children, Setup }: { children: ReactNode; Setup: ComponentType }
   const isIn = me.data !== null && me.data !== undefined;
   useEffect(() => (isIn ? startLive() : undefined), [isIn]);
   useEffect(() => (isIn ? startTouching() : undefined), [isIn]);
-  // A sign-in that runs out does not take the run from under somebody's hands: it goes on, and says
+  // A sign-in that runs out does not take the run from under someone's hands: it goes on, and says
   // that it must be sent.
   const known = me.data ?? (isInRun && me.data === null ? last : null);
   useEffect(() => {

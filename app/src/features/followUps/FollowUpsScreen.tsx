@@ -14,7 +14,7 @@ const GROUPS = ['overdue', 'today', 'soon', 'later'] as const;
 const VIEWS = ['list', 'month', 'settled'] as const;
 const MOST = 500;
 
-/** What falls due after the work: overdue first, as a list or by the month. */
+/** What is due after the work: overdue first, as a list or by the month. */
 export function FollowUpsScreen() {
   const isWide = useIsWide();
   const [view, setView] = useState<(typeof VIEWS)[number]>('list');

@@ -158,7 +158,7 @@ function Form({ order }: { order: Order | null }) {
   );
 }
 
-/** What somebody else saved meanwhile is shown before anything is written over it. */
+/** What someone else saved in the meantime is shown before anything is written over it. */
 function Refusal({
   error,
   order,

@@ -27,7 +27,7 @@ import { seenOf } from './parts/StateBar';
 import { text } from './text';
 
 /**
- * The adviser's desk: all repair orders by what is typed and by state; on a wide screen the chosen
+ * The advisor's desk: all repair orders by what is typed and by state; on a wide screen the chosen
  * one stands beside.
  */
 export function OrdersScreen() {

@@ -1,6 +1,6 @@
 import type { ShopTime } from './orderForm';
 
-/** Between a moment and what stands on the shop's own clock, whatever the device's zone is. */
+/** Between a moment and what is on the shop's own clock, whatever the device's zone is. */
 export function shopTimeIn(timeZone: string): ShopTime {
   const format = new Intl.DateTimeFormat('sv-SE', {
     timeZone,

@@ -9,7 +9,7 @@ import { text } from './text';
 import { useDoing } from './useDoing';
 
 /**
- * Somebody new, with a password to begin with. Another lead opens every door: that asks who does
+ * Someone new, with a password to begin with. Another lead opens every door: that asks who does
  * it.
  */
 export function AddPersonCard() {

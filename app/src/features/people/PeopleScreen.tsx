@@ -12,7 +12,7 @@ import { ROLE_TEXT } from '@stennet/core/contract';
 import { text } from './text';
 
 /**
- * One's own password and sign-ins; for whoever looks after the shop also who works there, and what
+ * One's own password and sign-ins; for a lead also who works there, and what
  * happened at the door.
  */
 export function PeopleScreen() {

@@ -7,7 +7,7 @@ import { Said } from './Said';
 import { text } from './text';
 import { useDoing } from './useDoing';
 
-/** Where somebody is signed in, each with its way out. */
+/** Where someone is signed in, each with its way out. */
 export function SessionList({ person }: { person: string }) {
   const { me } = useSignedIn();
   const { data, isError, error, refetch } = useSessions(person);

@@ -218,7 +218,7 @@ function standing(
 }
 
 /**
- * What of a sheet is led: taking apart, what falls due after where it is tightened, else the
+ * What of a sheet is led: taking apart, what is due after where it is tightened, else the
  * procedure itself.
  */
 function partIn(sheet: Sheet, part: string | undefined): string {

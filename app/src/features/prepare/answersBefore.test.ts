@@ -13,7 +13,7 @@ test('what was answered for one cap is known for the next of the same joint by t
   const answers = { [question ?? '']: 'from then on' };
   keepAnswers(caps, 'mei', answers);
   expect(before(caps)).toEqual(answers);
-  // Nobody says that somebody else has looked.
+  // No one says that someone else has looked.
   expect(before(caps, 'jonah')).toBeNull();
   expect(before({ ...caps, joint: 'others' })).toBeNull();
   expect(before({ ...caps, sheet: { ...caps.sheet, revision: 'C' } })).toBeNull();

@@ -3,8 +3,8 @@ import { keptChoice } from '@/platform/keptChoice';
 import type { Answers } from './parts/WhichOne';
 
 /**
- * What each person answered last on this device, and for which joint by which sheet: nobody says
- * that somebody else has looked.
+ * What each person answered last on this device, and for which joint by which sheet: no one says
+ * that someone else has looked.
  */
 const { useKept, put } = keptChoice<{ of: string; answers: Answers }>('which', {
   of: '',
@@ -14,7 +14,7 @@ const nameOf = ({ joint, sheet }: JointSheet): string => `${joint} ${sheet.id} $
 
 /**
  * A joint that occurs several times (caps, banks) is told apart each time it is begun: bolts of one
- * cap may have come from another box. Whoever has just answered need not read all of it again, but
+ * cap may have come from another box. A person who just answered need not read all of it again, but
  * says that it is the same.
  * @returns the answers for the same joint by the same sheet; null where there are none
  */

@@ -197,7 +197,7 @@ function Watching({ view, due, seat, onSeat, takeOver }: OnWatch) {
   );
 }
 
-/** What a lead said elsewhere: taken in by whoever holds the run. */
+/** What a lead said elsewhere: taken in by the device that holds the run. */
 function Said({
   run,
   state,

@@ -123,7 +123,7 @@ export const wrenchName = (wrench: Wrench): string =>
       })
     : wrench.name;
 
-/** Where a fastener is, as somebody who stands before it would point it out. */
+/** Where a fastener is, as someone who stands before it would point it out. */
 function whereText(at: Whereabouts): string {
   if (at.shape === 'alone') return '';
   if (at.shape === 'ring') return text.atHour({ hour: at.hour });
@@ -137,7 +137,7 @@ function whereText(at: Whereabouts): string {
   return text.inRow({ row, n: at.inRow, of: at.ofRow });
 }
 
-/** An angle in flats of a hex, for somebody who counts them. */
+/** An angle in flats of a hex, for someone who counts them. */
 export function flatsText({ whole, quarters, off }: ReturnType<typeof flatsOf>): string {
   const { flats } = text;
   const count = flats.whole({ count: whole });

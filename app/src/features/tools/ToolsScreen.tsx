@@ -14,7 +14,7 @@ const GROUPS: [keyof typeof text.groups, readonly ShopToolKind[]][] = [
   ['holding', ['drawingTool', 'crankLock', 'stand']],
 ];
 
-/** What the shop has for tightening. A lead keeps it; everybody sees what is in calibration. */
+/** What the shop has for tightening. A lead keeps it; everyone sees what is in calibration. */
 export function ToolsScreen() {
   const { me } = useSignedIn();
   const tools = useTools();

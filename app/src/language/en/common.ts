@@ -2,7 +2,6 @@ export const common = {
   ro: 'RO {{number}}',
   titleRev: '{{title}}, rev {{revision}}',
   why: 'Why?',
-  whyHide: 'Less',
   opening: 'Opening',
   today: 'Today',
   back: 'Back',
@@ -22,8 +21,7 @@ export const common = {
   ribbon: 'Stages: {{stages}}',
   ribbonAt: 'Stages: {{stages}}. Now stage {{n}} of {{of}}',
   // whose word prevails
-  invented: 'Invented values',
-  inventedText: 'This is a demo sheet. Never use it on a real engine. {{prevail}}',
+  invented: 'Demo sheet, invented values. Never use it on a real engine.',
   prevail: 'The maker’s current procedure, local rules and licensed practice prevail.',
   source: '{{title}}, page {{page}}, revision {{revision}}, {{date}}',
   condition: 'Published for: {{condition}}',

@@ -4,7 +4,7 @@ export const people = {
   loading: 'Loading people',
   failed: 'Couldn’t load this page',
   retry: 'Try again',
-  // one's own
+  // their own
   password: 'Your password',
   passwordOld: 'Current password',
   passwordNew: 'New password, at least 10 characters',

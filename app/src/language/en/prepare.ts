@@ -49,10 +49,10 @@ export const prepare = {
   },
   // one-time-use, alone
   newTitle: '{{what}}: {{n}} new ones only',
-  newHere_one: '{{count}} new here.',
-  newHere_other: '{{count}} new here.',
-  newHereLot_one: '{{count}} new here, lot {{lot}}.',
-  newHereLot_other: '{{count}} new here, lot {{lot}}.',
+  newHere_one: '{{what}}: {{count}} new one is here.',
+  newHere_other: '{{what}}: {{count}} new ones are here.',
+  newHereLot_one: '{{what}}: {{count}} new one is here, lot {{lot}}.',
+  newHereLot_other: '{{what}}: {{count}} new ones are here, lot {{lot}}.',
   newOrdered: 'Ordered, not here yet.',
   newWrong: 'The part that came doesn’t match the sheet',
   newWrongText: 'Check the right part in on the parts list when it comes.',
@@ -71,8 +71,8 @@ export const prepare = {
   changes_zero: 'One torque wrench for all torque stages.',
   changes_one: 'Change the torque wrench {{count}} time.',
   changes_other: 'Change the torque wrench {{count}} times.',
-  set: '{{wrench}}: set to {{value}}',
-  choose: '{{wrench}}: choose the value at that stage',
+  set: 'set to {{value}}',
+  choose: 'choose the value at that stage',
   tooCoarse: '{{wrench}} can’t be set finely enough',
   tooCoarseText: 'Its nearest setting is out of tolerance. Use a finer wrench.',
   rounding: 'rounded to its scale, {{percent}}%',
@@ -103,6 +103,7 @@ export const prepare = {
   otherCompound: 'Using a different compound?',
   // angles
   angles: 'Angle stages',
+  tight: 'Little room to swing, or no gauge?',
   room: 'Room to swing the handle',
   step: 'How the tool re-engages',
   steps: {
@@ -141,6 +142,7 @@ export const prepare = {
   which: {
     asBefore: 'Same as last time',
     which: 'Which one do you have?',
+    howDifferent: 'How they differ',
     thisSheet: 'this sheet',
     sheetNotHere: 'not in your library',
     answerOne: 'Look at the vehicle and answer at least one.',

@@ -5,7 +5,6 @@ export const common: Translation<typeof english> = {
   ro: 'OR {{number}}',
   titleRev: '{{title}}, rev {{revision}}',
   why: '¿Por qué?',
-  whyHide: 'Menos',
   opening: 'Abriendo',
   today: 'Hoy',
   back: 'Atrás',
@@ -25,8 +24,7 @@ export const common: Translation<typeof english> = {
   ribbon: 'Etapas: {{stages}}',
   ribbonAt: 'Etapas: {{stages}}. Va la etapa {{n}} de {{of}}',
   // whose word prevails
-  invented: 'Valores inventados',
-  inventedText: 'Es una hoja de demostración. Nunca la use en un motor real. {{prevail}}',
+  invented: 'Hoja de demostración con valores inventados. Nunca la use en un motor real.',
   prevail:
     'Prevalecen el procedimiento vigente del fabricante, las normas locales y la práctica autorizada.',
   source: '{{title}}, página {{page}}, revisión {{revision}}, {{date}}',

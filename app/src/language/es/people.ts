@@ -7,7 +7,7 @@ export const people: Translation<typeof english> = {
   loading: 'Cargando personas',
   failed: 'No se pudo cargar la página',
   retry: 'Reintentar',
-  // one's own
+  // their own
   password: 'Su contraseña',
   passwordOld: 'Contraseña actual',
   passwordNew: 'Nueva contraseña, mínimo 10 caracteres',

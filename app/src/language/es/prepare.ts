@@ -53,10 +53,10 @@ export const prepare: Translation<typeof english> = {
   },
   // one-time-use, alone
   newTitle: '{{what}}: solo {{n}} nuevos',
-  newHere_one: '{{count}} nuevo aquí.',
-  newHere_other: '{{count}} nuevos aquí.',
-  newHereLot_one: '{{count}} nuevo aquí, lote {{lot}}.',
-  newHereLot_other: '{{count}} nuevos aquí, lote {{lot}}.',
+  newHere_one: '{{what}}: ya está {{count}} nuevo.',
+  newHere_other: '{{what}}: ya están los {{count}} nuevos.',
+  newHereLot_one: '{{what}}: ya está {{count}} nuevo, lote {{lot}}.',
+  newHereLot_other: '{{what}}: ya están los {{count}} nuevos, lote {{lot}}.',
   newOrdered: 'Pedido, aún no llega.',
   newWrong: 'La pieza que llegó no coincide con la hoja',
   newWrongText: 'Cuando llegue la correcta, márquela en la lista de piezas.',
@@ -75,8 +75,8 @@ export const prepare: Translation<typeof english> = {
   changes_zero: 'Un solo torquímetro para todas las etapas de torque.',
   changes_one: 'Cambie de torquímetro {{count}} vez.',
   changes_other: 'Cambie de torquímetro {{count}} veces.',
-  set: '{{wrench}}: ajustar a {{value}}',
-  choose: '{{wrench}}: el valor se elige en esa etapa',
+  set: 'ajustar a {{value}}',
+  choose: 'el valor se elige en esa etapa',
   tooCoarse: '{{wrench}} no se ajusta con suficiente precisión',
   tooCoarseText: 'Su ajuste más cercano queda fuera de tolerancia. Use uno más fino.',
   rounding: 'redondeado a su escala, {{percent}} %',
@@ -107,6 +107,7 @@ export const prepare: Translation<typeof english> = {
   otherCompound: '¿Usa otro producto?',
   // angles
   angles: 'Etapas de ángulo',
+  tight: '¿Poco espacio o sin medidor?',
   room: 'Espacio para girar la barra',
   step: 'Cómo vuelve a enganchar',
   steps: {
@@ -145,6 +146,7 @@ export const prepare: Translation<typeof english> = {
   which: {
     asBefore: 'Igual que antes',
     which: '¿Cuál tiene usted?',
+    howDifferent: 'En qué se diferencian',
     thisSheet: 'esta hoja',
     sheetNotHere: 'no está en su biblioteca',
     answerOne: 'Mire el vehículo y conteste al menos una.',

@@ -17,14 +17,14 @@ interface Props {
   entries: readonly AroundEntry[];
   mayWrite: boolean;
   onSave: SaveAround;
-  /** The neighbour has a sheet: look for it. */
+  /** The neighbor has a sheet: look for it. */
   onFind: () => void;
   /** Who wrote it and whether it is sent, round each. */
   wrap?: (entry: AroundEntry, line: ReactNode) => ReactNode;
 }
 
 /**
- * What happened on the way, beside the fasteners themselves: put in, covered, dropped, a neighbour
+ * What happened on the way, beside the fasteners themselves: put in, covered, dropped, a neighbor
  * loosened.
  */
 export function AroundJob({
@@ -69,7 +69,7 @@ export const lostOf = (
 ): (AroundEntry & { body: EntryOf<'dropped'> })[] =>
   entries.filter((e): e is AroundEntry & { body: EntryOf<'dropped'> } => isLost(e.body));
 
-/** Shown in the place of everything else while something that fell is not in the hand. */
+/** Shown instead of everything else while something that fell is not in the hand. */
 export function LostPanel({
   lost,
   onSave,

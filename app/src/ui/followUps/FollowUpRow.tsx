@@ -14,7 +14,7 @@ import { useInks } from '../theme';
 import { text } from './text';
 
 /**
- * What is said of one: done, declined with a reason, or open again; the odometer where somebody
+ * What is said of one: done, declined with a reason, or open again; the odometer where someone
  * read it.
  */
 export interface Settled {
@@ -35,7 +35,10 @@ interface Props {
   today: string;
   format: Formatter;
   mayWrite: boolean;
-  /** What somebody has begun to say of it, kept outside: the list may be sorted anew meanwhile. */
+  /**
+   * What someone has begun to say of it, kept outside: the list may be sorted again in the
+   * meantime.
+   */
   form: Form;
   onForm: (change: Partial<Form> | null) => void;
   /** Where the run that tightens again is begun; null where this person may not. */
@@ -44,7 +47,7 @@ interface Props {
   onSettle: (said: Settled) => Promise<void>;
 }
 
-/** One thing that falls due: what, when it is expected, and what became of it. */
+/** One thing that is due: what, when it is expected, and what became of it. */
 export function FollowUpRow({
   followUp: f,
   today,

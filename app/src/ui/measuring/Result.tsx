@@ -7,7 +7,7 @@ import { text, verdictText } from './text';
 
 const SIGN: Record<Verdict, string> = { pass: '●', marginal: '▬', fail: '✕' };
 
-/** The verdict and what it is made of; a sign besides the word, never a colour alone. */
+/** The verdict and what it is made of; a sign other than the word, never a color alone. */
 export function Result({
   what,
   judged,

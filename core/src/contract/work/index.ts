@@ -57,8 +57,8 @@ export type { SheetBrief } from '../../find/sheetBrief';
 export type { JointSheet, KeptRun, RunReply, SheetReply } from './runReplies';
 
 /**
- * Made by the device at a start or a take-over and known to nobody else: whoever writes in that
- * hold shows it.
+ * Made by the device at a start or a take-over and known to no one else: the device that writes in
+ * that hold shows it.
  */
 const holdKey = v.pipe(v.string(), v.regex(/^[\w-]{43}$/));
 /**

@@ -27,7 +27,7 @@ export const SaveToolBody = v.strictObject({ version, tool: ShopToolSchema, reti
 
 const decision = v.picklist(['allow', 'refuse']);
 /**
- * What a lead says of a run. With a PIN: on the device in front of them, whoever is signed in
+ * What a lead says of a run. With a PIN: on the device in front of them, no matter who is signed in
  * there; without: signed in themselves.
  */
 export const SayBody = v.strictObject({

@@ -21,7 +21,7 @@ export const MakeShopBody = v.strictObject({
   name: PersonNameSchema,
   password,
 });
-/** own: the password of whoever does it, asked once more where it opens a door. */
+/** own: the password of the person doing it, asked once more where it opens a door. */
 const own = v.optional(textOf(200));
 
 export const AddPersonBody = v.strictObject({

@@ -40,7 +40,7 @@ export const SheetReplySchema = v.object({
   sheet: SheetSchema,
   hash: v.string(),
   approval: v.nullable(v.object({ by: v.string(), at: v.string() })),
-  /** Who is writing the next revision, where somebody is. */
+  /** Who is writing the next revision, where someone is. */
   draft: v.nullable(v.object({ editor: v.string(), editedAt: v.string() })),
   /** Siblings, conflicting sheets, what must come first, and other revisions. */
   related: v.array(SheetSchema),

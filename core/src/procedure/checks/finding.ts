@@ -1,4 +1,4 @@
-/** error: the sheet may not be approved; warning: somebody must answer it; note: worth knowing. */
+/** error: the sheet may not be approved; warning: someone must answer it; note: worth knowing. */
 export type FindingLevel = 'error' | 'warning' | 'note';
 
 /** What a check found: where in the document, and a sentence that a technician understands. */

@@ -29,7 +29,7 @@ const WET: readonly FrictionCondition[] = FRICTION_CONDITIONS.filter(
 );
 
 /**
- * Published for oiled fasteners, and nobody is told to oil them: at the same torque they clamp a
+ * Published for oiled fasteners, and no one is told to oil them: at the same torque they clamp a
  * third less.
  */
 function compoundMissing(sheet: Sheet): Finding[] {

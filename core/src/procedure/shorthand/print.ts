@@ -11,7 +11,7 @@ import {
 import { DEFAULT_SEATED, DEFAULT_SETTLED } from '../settlingDefault';
 
 /**
- * A line in its one canonical form. Equal neighbouring stages are printed apart; `×n` is a repeat.
+ * A line in its one canonical form. Equal neighboring stages are printed apart; `×n` is a repeat.
  * @example 10 × M10×1.5 10.9 new, oiled, center-out: 27 N·m until settled; 50 N·m; +75°; +65°
  */
 export function printLine(line: Line): string {

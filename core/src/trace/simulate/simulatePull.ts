@@ -10,7 +10,7 @@ const TORQUE_NOISE_RATIO = 0.004;
 
 export interface SimulatedPull extends Samples {
   stoppedBy: 'target' | 'givenUp' | 'limit' | null;
-  /** What nobody sees on a real bolt. */
+  /** What no one sees on a real bolt. */
   nutDegFromSnug: number | null;
 }
 

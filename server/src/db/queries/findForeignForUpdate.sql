@@ -1,2 +1,2 @@
--- in: run. out: what is kept of it; nobody else changes it meanwhile.
+-- in: run. out: what is kept of it; no one else changes it in the meantime.
 select body from foreign_record where shop = current_shop() and run = $1 for update

@@ -1,4 +1,4 @@
--- in: run. out: everything of a run besides its list: order, joint, pinned sheet, where its signing stands; no row when there is none.
+-- in: run. out: everything of a run but its list: order, joint, pinned sheet, where its signing stands; no row when there is none.
 select u.id, u.part, u.instance, u.state, u.signing, u.head_hash, u.last_position, u.sheet as sheet_id, u.revision,
   t.id as joint_id, t.name as joint, o.id as order_id, o.number, o.vehicle, o.odometer_value, o.odometer_unit, o.customer,
   s.body as sheet, s.hash as sheet_hash, s.instances

@@ -1,4 +1,4 @@
--- in: repair order, person. out: each run of the order that this person made entries in, and whether somebody else has signed it.
+-- in: repair order, person. out: each run of the order that this person made entries in, and whether someone else has signed it.
 select u.id, exists (
   select 1 from signed_word w where w.shop = u.shop and w.run = u.id and w.kind in ('technician', 'second') and w.person <> $2
 ) as signed_by_another

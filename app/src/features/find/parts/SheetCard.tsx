@@ -10,7 +10,7 @@ import { Ribbon } from '@/ui/work';
 import { text } from '../text';
 
 /** A sheet in a list: what it is, its ribbon, its line, and what must not be overlooked. */
-/** Drawn once for a revision: while somebody types, the same sheets are found again and again. */
+/** Drawn once for a revision: while someone types, the same sheets are found again and again. */
 export const SheetCard = memo(
   Drawn,
   (a, b) =>

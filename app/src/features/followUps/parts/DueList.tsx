@@ -7,7 +7,7 @@ import { Card, FONT, Line, Notice, useInks } from '@/ui';
 import { FollowUpRow } from '@/ui/work';
 import { text } from '../text';
 
-/** One card for each vehicle, in the order in which the first of its things falls due. */
+/** One card for each vehicle, in the order in which the first of its things is due. */
 export function DueList({ due }: { due: readonly Due[] }) {
   const orders = [...new Set(due.map((f) => f.order))];
   if (orders.length === 0) return <Notice title={text.none} />;

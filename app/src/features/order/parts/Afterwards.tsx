@@ -9,7 +9,7 @@ import { FollowUpRow } from '@/ui/work';
 import { text } from '../text';
 import { EraseCustomer } from './EraseCustomer';
 
-/** What falls due once the work is done, and what the owner and others take along. */
+/** What is due once the work is done, and what the owner and others take along. */
 export function Afterwards({ order }: { order: Order }) {
   const router = useRouter();
   const { me } = useSignedIn();

@@ -30,7 +30,7 @@ export function EntryLine({
   );
 }
 
-/** Somebody was faster, or the server would not have it: both stay until one is chosen. */
+/** Someone was faster, or the server would not have it: both stay until one is chosen. */
 function Refused({ order, entry }: { order: string; entry: ShownEntry }) {
   const { save } = useSave();
   const mine = entry.waiting;

@@ -13,8 +13,8 @@ interface Props {
 }
 
 /**
- * What was filled in, by whoever filled it: nothing stands on the hand-over sheet that nobody
- * recorded.
+ * What was filled in, by the person who filled it: nothing stands on the hand-over sheet that no
+ * one recorded.
  */
 export function Fills({ order, entries, mayWrite }: Props) {
   const { form, put, clear, isTouched } = useKeptForm(`fill ${order}`, { what: '', amount: '' });

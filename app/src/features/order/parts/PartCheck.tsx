@@ -46,7 +46,7 @@ export function Check({
     : seen.count !== undefined && seen.count < count
       ? [{ by: 'count', text: text.tooFew({ n: seen.count, of: count }) }]
       : [];
-  // What the sheet does not give cannot be compared: said, instead of a match that nobody checked.
+  // What the sheet does not give cannot be compared: said, instead of a match that no one checked.
   const unknown = !group || (seen.lengthMm !== undefined && group.lengthMm === undefined);
   const lengthBad = seen.lengthMm !== undefined && !(seen.lengthMm > 0 && seen.lengthMm <= 1000);
   const countBad =

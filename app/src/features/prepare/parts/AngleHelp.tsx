@@ -5,7 +5,7 @@ import { DRIVES } from '@stennet/core/quantity';
 import { useSignedIn } from '@/data';
 import { discPath } from '@/data/sheets';
 import { openFile } from '@/platform/files';
-import { BigButton, ChoiceField, Line, Section } from '@/ui';
+import { BigButton, ChoiceField, Fold, Line, Section } from '@/ui';
 import { text } from '../text';
 
 const ROOMS = ['30', '45', '60', '90', '120'] as const;
@@ -21,18 +21,6 @@ export function AngleHelp({ sheet }: { sheet: Sheet }) {
   if (angles.length === 0) return null;
   return (
     <Section title={text.angles}>
-      <ChoiceField
-        label={text.room}
-        value={room}
-        options={ROOMS.map((r) => ({ value: r, text: `${r}°` }))}
-        onChange={setRoom}
-      />
-      <ChoiceField
-        label={text.step}
-        value={step}
-        options={STEPS.map((s) => ({ value: s, text: text.steps[s] }))}
-        onChange={setStep}
-      />
       {angles.map((deg) => {
         const { swings: n, usableDeg } = swings(deg, Number(room), Number(step));
         const count = flats(deg);
@@ -42,18 +30,32 @@ export function AngleHelp({ sheet }: { sheet: Sheet }) {
           </Line>
         );
       })}
-      <ChoiceField
-        label={text.drive}
-        value={drive}
-        options={DRIVES.map((d) => ({ value: d, text: d }))}
-        onChange={setDrive}
-      />
-      <BigButton
-        text={text.disc}
-        look="quiet"
-        size="desk"
-        onPress={() => openFile(discPath(sheet, drive), 'show')}
-      />
+      <Fold title={text.tight}>
+        <ChoiceField
+          label={text.room}
+          value={room}
+          options={ROOMS.map((r) => ({ value: r, text: `${r}°` }))}
+          onChange={setRoom}
+        />
+        <ChoiceField
+          label={text.step}
+          value={step}
+          options={STEPS.map((s) => ({ value: s, text: text.steps[s] }))}
+          onChange={setStep}
+        />
+        <ChoiceField
+          label={text.drive}
+          value={drive}
+          options={DRIVES.map((d) => ({ value: d, text: d }))}
+          onChange={setDrive}
+        />
+        <BigButton
+          text={text.disc}
+          look="quiet"
+          size="desk"
+          onPress={() => openFile(discPath(sheet, drive), 'show')}
+        />
+      </Fold>
     </Section>
   );
 }

@@ -14,7 +14,7 @@ interface Props {
 }
 
 /**
- * A stud that stayed broken in its hole is not asked for again, unless somebody says that it is
+ * A stud that stayed broken in its hole is not asked for again, unless someone says that it is
  * repaired.
  */
 export function LeftOut({ sheet, seats, answers, onAnswer }: Props) {

@@ -29,7 +29,7 @@ interface Props {
   onLeave: (key: string) => void;
 }
 
-/** What is used once stands alone: here and counted, or left to the lead's word at the bolt. */
+/** What is used once stands alone: here and counted, or left to the lead's approval at the bolt. */
 export function NewParts(props: Props) {
   return newFasteners(props.data).map((need) => <One key={need.key} need={need} {...props} />);
 }
@@ -40,8 +40,8 @@ function One({ data, job, entries, left, onLeave, need }: Props & { need: PartNe
   if (isHere(part, data.sheet)) {
     return (
       <Card>
-        <Line strong>{newHere(need.count, part?.body.lot)}</Line>
-        <Line>{need.why}</Line>
+        <Line strong>{newHere(need, part?.body.lot)}</Line>
+        <Why text={[need.why, need.numbers].filter(Boolean).join(' ')} />
       </Card>
     );
   }
@@ -85,5 +85,5 @@ function One({ data, job, entries, left, onLeave, need }: Props & { need: PartNe
   );
 }
 
-const newHere = (count: number, lot: string | undefined): string =>
-  lot ? text.newHereLot({ count, lot }) : text.newHere({ count });
+const newHere = ({ count, what }: PartNeed, lot: string | undefined): string =>
+  lot ? text.newHereLot({ count, what, lot }) : text.newHere({ count, what });

@@ -53,7 +53,7 @@ export function Slackening({ data: { sheet } }: { data: JointSheet }) {
 }
 const orderWords = (sheet: Sheet, index: number): string =>
   isByFastener(stageAt(sheet, index)) ? orderOf(sheet, index).join(' · ') : '';
-/** A newer revision stands: nothing is begun by the old one without somebody saying so. */
+/** A newer revision stands: nothing is begun by the old one without someone saying so. */
 export function Replaced({ data, by }: { data: JointSheet; by: string }) {
   return (
     <>

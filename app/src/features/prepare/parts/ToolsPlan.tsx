@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { barLengthMm, HARD_PUSH_N, toolPlan, type Fit, type PlanLine } from '@stennet/core/prepare';
 import { stageWords, type Sheet } from '@stennet/core/procedure';
-import { convert, type Formatter } from '@stennet/core/quantity';
+import { convert, type Formatter, type Quantity } from '@stennet/core/quantity';
 import { inUse, useSignedIn, useTools } from '@/data';
 import { now } from '@/platform/clock';
 import { BigButton, Line, Loading, Notice, Section, useInks } from '@/ui';
@@ -21,8 +21,8 @@ export function ToolsPlan({ sheet }: { sheet: Sheet }) {
   return (
     <Section title={text.tools}>
       {torques ? <Line>{text.changes({ count: plan.changes })}</Line> : null}
-      {plan.lines.map((line) => (
-        <OneStage key={line.stage.id + (line.part?.id ?? '')} line={line} format={format} />
+      {byTool(plan.lines).map((lines) => (
+        <OneTool key={keyOf(lines[0])} lines={lines} format={format} />
       ))}
       <BigButton
         text={text.toolList}
@@ -34,39 +34,95 @@ export function ToolsPlan({ sheet }: { sheet: Sheet }) {
   );
 }
 
+type Lines = readonly [PlanLine, ...PlanLine[]];
+
+const keyOf = ({ stage, part }: PlanLine): string => stage.id + (part?.id ?? '');
+
+/** Stages that follow each other with the same tool, together. */
+function byTool(lines: readonly PlanLine[]): Lines[] {
+  const tool = ({ fit, ...line }: PlanLine): string =>
+    fit.kind === 'wrench'
+      ? fit.wrench.name
+      : fit.kind === 'angle'
+        ? angleTools(fit)
+        : `missing ${keyOf({ fit, ...line })}`;
+  return lines.reduce<Lines[]>((groups, line) => {
+    const last = groups.at(-1);
+    return last && tool(last[0]) === tool(line)
+      ? [...groups.slice(0, -1), [...last, line]]
+      : [...groups, [line]];
+  }, []);
+}
+
 function wordsOf({ stage, part, target }: PlanLine, format: Formatter): string {
   const value = stageWords({ ...stage, target }, format);
   const name = part ? `${stage.name}, ${part.id}` : stage.name;
   return name.includes(value) ? name : `${value} · ${name}`;
 }
 
-function OneStage({ line, format }: { line: PlanLine; format: Formatter }) {
+function OneTool({ lines, format }: { lines: Lines; format: Formatter }) {
   const inks = useInks();
-  const { fit } = line;
-  const value = stageWords({ ...line.stage, target: line.target }, format);
+  const { fit } = lines[0];
   return (
     <View style={[styles.line, { borderTopColor: inks.line }]}>
-      <Line>{wordsOf(line, format)}</Line>
-      {fit.kind === 'missing' ? (
-        <Notice title={text.missing({ value })} text={missingText(fit, format)} look="warn" />
-      ) : null}
-      {fit.kind === 'wrench' ? <WrenchLine fit={fit} format={format} target={line} /> : null}
-      {fit.kind === 'angle' ? <AngleLine fit={fit} format={format} /> : null}
+      {fit.kind === 'wrench' ? <Line strong>{fit.wrench.name}</Line> : null}
+      {fit.kind === 'angle' ? <Line strong>{angleTools(fit)}</Line> : null}
+      {lines.map((line) => (
+        <OneStage key={keyOf(line)} line={line} format={format} />
+      ))}
     </View>
   );
 }
 
-function WrenchLine({
-  fit,
-  format,
-  target,
-}: {
-  fit: Extract<Fit, { kind: 'wrench' }>;
-  format: Formatter;
-  target: PlanLine;
-}) {
-  const { wrench, setting, errorPercent, pushN, tooCoarse } = fit;
-  const facts = [
+function OneStage({ line, format }: { line: PlanLine; format: Formatter }) {
+  const { fit } = line;
+  const words = wordsOf(line, format);
+  const facts = { wrench: wrenchFacts, angle: angleFacts, missing: () => [] }[fit.kind];
+  const highest = fit.kind === 'wrench' ? convert(highestOf(line), 'N.m') : endTorque(fit);
+  return (
+    <>
+      <Line>{[words, ...facts(fit as never, words, format)].join(' · ')}</Line>
+      {fit.kind === 'missing' ? (
+        <Notice
+          title={text.missing({
+            value: stageWords({ ...line.stage, target: line.target }, format),
+          })}
+          text={missingText(fit, format)}
+          look="warn"
+        />
+      ) : null}
+      {fit.kind === 'wrench' && fit.tooCoarse ? (
+        <Notice
+          title={text.tooCoarse({ wrench: fit.wrench.name })}
+          text={text.tooCoarseText}
+          look="warn"
+        />
+      ) : null}
+      {fit.kind !== 'missing' && highest !== null && (fit.pushN ?? 0) > HARD_PUSH_N ? (
+        <Line strong>
+          {text.hard({
+            mm: format.quantity({ value: barLengthMm(highest), unit: 'mm' }).text,
+          })}
+        </Line>
+      ) : null}
+    </>
+  );
+}
+
+const highestOf = ({ target }: PlanLine): Quantity =>
+  'value' in target ? target : { value: target.max, unit: target.unit };
+
+const endTorque = (fit: Fit): number | null => (fit.kind === 'angle' ? fit.endTorqueNm : null);
+
+/** What the scale says where it is not the published value itself, and how hard it is pulled. */
+function wrenchFacts(
+  { setting, errorPercent, pushN }: Extract<Fit, { kind: 'wrench' }>,
+  words: string,
+  format: Formatter,
+): string[] {
+  const shown = setting ? format.inHand(setting).text : null;
+  return [
+    shown === null ? text.choose : words.startsWith(shown) ? '' : text.set({ value: shown }),
     Math.abs(errorPercent) >= 0.05
       ? text.rounding({
           percent: `${errorPercent > 0 ? '+' : '−'}${format.number(Math.abs(errorPercent))}`,
@@ -74,60 +130,29 @@ function WrenchLine({
       : '',
     pushN === null ? '' : text.push({ n: format.number(pushN, 0) }),
   ].filter(Boolean);
-  const highest =
-    'value' in target.target
-      ? target.target
-      : { value: target.target.max, unit: target.target.unit };
-  return (
-    <>
-      <Line strong>
-        {setting
-          ? text.set({ wrench: wrench.name, value: format.inHand(setting).text })
-          : text.choose({ wrench: wrench.name })}
-      </Line>
-      {facts.length > 0 ? <Line>{facts.join(' · ')}</Line> : null}
-      {tooCoarse ? (
-        <Notice
-          title={text.tooCoarse({ wrench: wrench.name })}
-          text={text.tooCoarseText}
-          look="warn"
-        />
-      ) : null}
-      {pushN !== null && pushN > HARD_PUSH_N ? (
-        <Line strong>
-          {text.hard({
-            mm: format.quantity({ value: barLengthMm(convert(highest, 'N.m')), unit: 'mm' }).text,
-          })}
-        </Line>
-      ) : null}
-    </>
-  );
 }
 
-function AngleLine({ fit, format }: { fit: Extract<Fit, { kind: 'angle' }>; format: Formatter }) {
+function angleTools(fit: Extract<Fit, { kind: 'angle' }>): string {
   const gauges = [fit.gauge, fit.digital].filter((x): x is string => x !== null);
-  const facts = [
+  return [
+    fit.bar ? text.bar({ name: fit.bar.name }) : text.noBar,
     gauges.length > 0 ? text.gauge({ names: gauges.join(' / ') }) : text.noGauge,
-    fit.endTorqueNm !== null && fit.pushN !== null
-      ? text.end({
+  ].join(' · ');
+}
+
+function angleFacts(
+  fit: Extract<Fit, { kind: 'angle' }>,
+  _words: string,
+  format: Formatter,
+): string[] {
+  return fit.endTorqueNm !== null && fit.pushN !== null
+    ? [
+        text.end({
           nm: format.quantity({ value: Math.round(fit.endTorqueNm / 5) * 5, unit: 'N.m' }).text,
           n: format.number(Math.round(fit.pushN / 10) * 10),
-        })
-      : '',
-  ].filter(Boolean);
-  return (
-    <>
-      <Line strong>{fit.bar ? text.bar({ name: fit.bar.name }) : text.noBar}</Line>
-      <Line>{facts.join(' · ')}</Line>
-      {fit.pushN !== null && fit.endTorqueNm !== null && fit.pushN > HARD_PUSH_N ? (
-        <Line strong>
-          {text.hard({
-            mm: format.quantity({ value: barLengthMm(fit.endTorqueNm), unit: 'mm' }).text,
-          })}
-        </Line>
-      ) : null}
-    </>
-  );
+        }),
+      ]
+    : [];
 }
 
 function missingText(

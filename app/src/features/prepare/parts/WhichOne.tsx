@@ -6,7 +6,7 @@ import { differences, lineOf, printLine, type Sheet } from '@stennet/core/proced
 import { asAppError } from '@/data';
 import { setJointSheet } from '@/data/orders';
 import { useSheet } from '@/data/sheets';
-import { BigButton, Card, Notice, pressedBySpace, useInks } from '@/ui';
+import { BigButton, Card, Fold, Line, Notice, pressedBySpace, useInks } from '@/ui';
 import { AnswerCard } from '@/ui/work';
 import { text } from '../text';
 
@@ -14,7 +14,7 @@ import { text } from '../text';
 export type Answers = Readonly<Record<string, string>>;
 
 /**
- * Where look-alikes exist, somebody looks before anything is tightened: at least one question is
+ * Where look-alikes exist, someone looks before anything is tightened: at least one question is
  * answered, and no answer leads to another sheet. Nothing is chosen beforehand.
  */
 export function isToldApart(sheet: Sheet, answers: Answers): boolean {
@@ -61,13 +61,6 @@ export function WhichOne({ data, answers, before, onAnswer }: Props) {
           <Text style={{ fontSize: 17, color: inks.ink, fontWeight: '700' }}>{t.question}</Text>
           <View style={styles.answers}>
             {t.answers.map((a) => {
-              const to = standing(a.sheet);
-              const under =
-                to === sheet
-                  ? [text.which.thisSheet, printLine(lineOf(sheet).line)]
-                  : to
-                    ? [to.title, printLine(lineOf(to).line)]
-                    : [text.which.sheetNotHere];
               const isOn = answers[t.question] === a.text;
               const answer = (): void => onAnswer({ [t.question]: a.text });
               return (
@@ -80,7 +73,7 @@ export function WhichOne({ data, answers, before, onAnswer }: Props) {
                   {...pressedBySpace(answer)}
                   style={styles.answer}
                 >
-                  <AnswerCard text={a.text} head={a.head} under={under} on={isOn} />
+                  <AnswerCard text={a.text} head={a.head} on={isOn} wide />
                 </TouchableRipple>
               );
             })}
@@ -88,6 +81,18 @@ export function WhichOne({ data, answers, before, onAnswer }: Props) {
         </View>
       ))}
       <Verdict data={data} answers={answers} standing={standing} />
+      <Fold title={text.which.howDifferent}>
+        {[...new Set(sheet.tellApart.flatMap((t) => t.answers.map((a) => a.sheet)))].map((id) => {
+          const to = standing(id);
+          const line = to ? printLine(lineOf(to).line) : text.which.sheetNotHere;
+          return (
+            <View key={id}>
+              <Line strong>{to === sheet ? text.which.thisSheet : (to?.title ?? id)}</Line>
+              <Line>{line}</Line>
+            </View>
+          );
+        })}
+      </Fold>
     </Card>
   );
 }

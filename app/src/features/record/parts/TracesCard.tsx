@@ -122,7 +122,7 @@ const Y_LABELS = 40;
 
 /**
  * All curves of a stage over each other, each from the same place; the chosen one and those that
- * stand out are told apart by more than colour.
+ * stand out are told apart by more than color.
  */
 function Curves({
   looked,

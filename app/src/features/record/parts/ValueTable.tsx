@@ -6,7 +6,7 @@ import { Section, useInks } from '@/ui';
 import { text } from '../text';
 import { Table } from './Table';
 
-/** What stands on each fastener after each stage. */
+/** What is on each fastener after each stage. */
 export function ValueTable({ record }: { record: RunRecord }) {
   const inks = useInks();
   const { format } = useSignedIn();

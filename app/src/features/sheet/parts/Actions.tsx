@@ -57,7 +57,7 @@ function PinButton({ data }: { data: SheetReply }) {
   const { atHand, noteSeen, pin } = useSheetsAtHand();
   const brief = sheetBrief(data.sheet);
   const key = `${brief.sheet} ${brief.revision}`;
-  // Seen once per opening, whatever is drawn anew meanwhile.
+  // Seen once per opening, whatever is drawn again in the meantime.
   // eslint-disable-next-line react-hooks/exhaustive-deps
   useEffect(() => noteSeen(brief), [key]);
   const isPinned = atHand.pinned.some(

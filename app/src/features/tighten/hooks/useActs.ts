@@ -39,7 +39,7 @@ export interface Acts {
   ) => Promise<boolean>;
 }
 
-/** What may be said with a pull, besides how it ended. */
+/** What may be said with a pull beside how it ended. */
 export interface PullExtra {
   reading?: Quantity;
   looked?: true;

@@ -52,7 +52,7 @@ test('a confirmation is heard, felt and followed by the next one in words; openi
   );
 });
 
-test('what was not taken sounds otherwise, and nothing is done by what is switched off, or while somebody else holds the run', () => {
+test('what was not taken sounds otherwise, and nothing is done by what is switched off, or while someone else holds the run', () => {
   const t = atFirstPull();
   const { rerender } = renderHook(useHandsFree, { initialProps: shown(t, ALL) });
   rerender(shown(t, ALL, new Error('no')));

@@ -9,7 +9,7 @@ import { PanelBody, PanelTitle } from './PanelText';
 import { StripeForm } from './StripeForm';
 
 /**
- * So long away in the middle of an angle stage, nobody remembers which bolt was turned. Decided
+ * So long away in the middle of an angle stage, no one remembers which bolt was turned. Decided
  * here.
  */
 export const AWAY_MS = 20 * 60_000;

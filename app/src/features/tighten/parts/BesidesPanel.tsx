@@ -16,7 +16,7 @@ interface Props {
   onClose: () => void;
 }
 
-/** What the sheet does not ask for: recorded with its value where somebody knows it, never lost. */
+/** What the sheet does not ask for: recorded with its value where someone knows it, never lost. */
 export function BesidesPanel({ fasteners, state, acts, onClose }: Props) {
   const [action, setAction] = useState<'torque' | 'angle' | null>(null);
   const unit =
@@ -56,7 +56,7 @@ export function BesidesPanel({ fasteners, state, acts, onClose }: Props) {
   );
 }
 
-/** Those that are in and not left out: what a round besides can have been pulled on. */
+/** Those that are in and not left out: what an extra round can have been pulled on. */
 export const roundOf = ({ progress, sheet }: RunState): string[] =>
   sheet.seats.flatMap(({ id }) => {
     const seat = progress.seats[id];

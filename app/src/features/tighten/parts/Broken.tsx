@@ -26,7 +26,7 @@ interface Props {
 }
 
 /**
- * What is tried, attempt by attempt, with the sizes and the stop; each stands on the record with
+ * What is tried, attempt by attempt, with the sizes and the stop; each is on the record with
  * how it ended.
  */
 export function Broken({ hold, fastener, state, acts }: Props) {

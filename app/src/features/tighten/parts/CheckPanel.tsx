@@ -15,7 +15,7 @@ import type { StepProps } from './StepPanel';
 type Answers = NonNullable<SheetStep['answers']>;
 
 /**
- * Somebody looks: one answer, or one for each place; what follows from it is said before it is
+ * Someone looks: one answer, or one for each place; what follows from it is said before it is
  * asked again.
  */
 export function CheckPanel({

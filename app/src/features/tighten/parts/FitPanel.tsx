@@ -21,7 +21,8 @@ import {
 } from './FitParts';
 
 /**
- * Fasteners in by hand: new ones, their own again, or measured; anything else is the lead's word.
+ * Fasteners in by hand: new ones, their own again, or measured; anything else is the lead's
+ * approval.
  */
 export function FitPanel(props: StepProps<'fit'>) {
   const { due, state, acts } = props;
@@ -107,7 +108,7 @@ function Plain({ due, state, acts, group, onMode }: GroupProps) {
   );
 }
 
-/** What another compound does to the clamp load, and the lead's word for it. */
+/** What another compound does to the clamp load, and the lead's approval for it. */
 function CompoundAsk({
   state,
   acts,

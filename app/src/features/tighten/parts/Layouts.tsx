@@ -94,7 +94,7 @@ function useTop(state: RunState): {
   onScroll: (e: NativeSyntheticEvent<NativeScrollEvent>) => void;
 } {
   const ref = useRef<ScrollView>(null);
-  // Asked of the browser only after somebody scrolled: it lays the page out anew to answer.
+  // Asked of the browser only after someone scrolled: it lays the page out again to answer.
   const isDown = useRef(false);
   const { length } = state.events;
   useEffect(() => {

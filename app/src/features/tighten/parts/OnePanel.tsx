@@ -28,7 +28,7 @@ interface Props {
 }
 
 /**
- * “Did I do this one?”: everything that happened to a fastener, and what can still be put right.
+ * “Did I do this one?”: everything that happened to a fastener, and what can still be corrected.
  */
 export function OnePanel({ view, due, acts, seat, onSeat }: Props) {
   const { sheet, progress } = view.state;
@@ -220,7 +220,7 @@ interface CorrectProps {
   onClose: () => void;
 }
 
-/** An earlier pull put right: not turned, another angle, or the other answer. */
+/** An earlier pull corrected: not turned, another angle, or the other answer. */
 function Correct({ pull, view, acts, isReading, onReading, onClose }: CorrectProps) {
   const stage = view.state.sheet.stages.find((s) => s.id === pull.stage);
   if (isReading) return <OtherAngleForm pull={pull} acts={acts} onCancel={onClose} />;

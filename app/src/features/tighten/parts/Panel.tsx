@@ -78,7 +78,7 @@ export function Panel({ view, acts, due, seat, onSeat, onLock, takeOver }: Panel
         />
       ) : (
         // From pull to pull the panel stays and only its words change; every other panel begins
-        // anew.
+        // again.
         <Fragment key={due.kind === 'pull' && mode === 'main' ? 'pull' : step}>
           <PlainOnFailure state={view.state} acts={acts} due={due}>
             {acts.sure ? null : (

@@ -41,7 +41,7 @@ interface OnMap {
   onSeat: (seat: string) => void;
 }
 
-/** Drawn anew when the run has changed, and not when something else was said. */
+/** Drawn again when the run has changed, and not when something else was said. */
 export const MapOf = memo(function MapOf({ state, joint, due, onSeat }: OnMap) {
   const { me, format } = useSignedIn();
   const mapView = useMapView(`${me.person.id}.${state.sheet.id}`);

@@ -208,7 +208,7 @@ export function DonePanel({ run, order, state }: { run: string; order: string; s
   );
 }
 
-/** Somebody else's run, or a role that only looks. */
+/** Someone else's run, or a role that only looks. */
 export function WatchPanel({
   state,
   people,

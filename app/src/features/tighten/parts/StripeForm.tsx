@@ -17,7 +17,7 @@ interface Props {
 }
 
 /**
- * Where a stripe stood before a stage and where it stands when the stage is done; null where nobody
+ * Where a stripe stood before a stage and where it stands when the stage is done; null where no one
  * can tell.
  */
 export function stripePlaces(

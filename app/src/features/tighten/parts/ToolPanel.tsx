@@ -31,7 +31,7 @@ interface Props {
 
 /**
  * Which tool for this stage; one that does not reach says why, one out of calibration needs the
- * lead's word.
+ * lead's approval.
  */
 export function ToolPanel({ state, task, target, methods, acts, onCancel, onGoBack }: Props) {
   const { format } = useSignedIn();
