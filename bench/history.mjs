@@ -205,11 +205,8 @@ export function renderHistory({ pulls, runs, results, sizes }, row) {
     '',
     `Sizes with indexes: ${sizes.map((s) => `${s.name} ${Number(s.mb).toFixed(0)} MB`).join(', ')}.`,
     '',
-    'Plans at that size:',
-    '',
-    '```',
-    ...results.flatMap((r) => [`-- ${r.name}`, ...r.plan]),
-    '```',
-    '',
   ];
 }
+
+/** How PostgreSQL finds each view. */
+export const plansOf = ({ results }) => results.flatMap((r) => [`-- ${r.name}`, ...r.plan]);

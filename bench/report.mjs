@@ -1,5 +1,5 @@
 // The page of docs/BENCHMARKS.md, from what was measured.
-import { renderHistory } from './history.mjs';
+import { plansOf, renderHistory } from './history.mjs';
 import { renderReplica } from './replica.mjs';
 import { renderStalls } from './stalls.mjs';
 
@@ -8,14 +8,14 @@ export function render({ start, frames, stalls, append, reduce, find, library, h
   const lines = [
     '# Benchmarks',
     '',
-    'Made by `./stennet bench`; ratios within one run on one machine are what counts, the absolute numbers only tell of that machine.',
+    'Made by `./stennet bench`. Compare the ratios: each is from one run on one machine. Absolute numbers depend on the machine.',
     '',
   ];
   if (start) {
     lines.push(
       '## Until Today is usable',
       '',
-      'Empty browser cache, 4x processor slow-down, 7 runs of each in turn, medians. The empty page is Expo Router and Paper with one button, built and served the same way.',
+      'Empty browser cache, CPU slowed 4x, 7 runs of each in turn, medians. The empty page is Expo Router and Paper with one button, built and served the same way.',
       '',
     );
     lines.push(
@@ -45,7 +45,7 @@ export function render({ start, frames, stalls, append, reduce, find, library, h
     lines.push(
       '## From the key to the next fastener',
       '',
-      `Trusted key press to the first frame that shows what comes next, 4x processor slow-down, ${frames.presses} presses of each. The event is on disk (strict durability) before the screen moves.`,
+      `Trusted key press to the first frame with the next task, CPU slowed 4x, ${frames.presses} presses of each. The event is on disk (strict durability) before the screen moves.`,
       '',
     );
     lines.push(row(['frames', 'median', 'p95', 'worst']), row(['---', '---', '---', '---']));
@@ -94,7 +94,7 @@ export function render({ start, frames, stalls, append, reduce, find, library, h
       lines.push(row([name, ms.toFixed(1), `${(ms / reduce.bare).toFixed(1)} ×`]));
     lines.push(
       '',
-      `The last thousand events against the second thousand: ${(reduce.late / reduce.early).toFixed(2)} ×. The cost of one does not grow with the list.`,
+      `The last thousand events against the second thousand: ${(reduce.late / reduce.early).toFixed(2)} ×. The cost of one event does not grow with the list.`,
       '',
     );
   }
@@ -102,14 +102,21 @@ export function render({ start, frames, stalls, append, reduce, find, library, h
   if (library) lines.push(...renderLibrary(library, row));
   if (history) lines.push(...renderHistory(history, row));
   if (replica) lines.push(...renderReplica(replica, row));
+  const plans = [
+    ...(find ? ['Finding a sheet:', '', ...fenced(find.flatMap((f) => f.plan))] : []),
+    ...(history ? ['History at a million pulls:', '', ...fenced(plansOf(history))] : []),
+  ];
+  if (plans.length > 0) lines.push('## Appendix: query plans', '', ...plans);
   return lines.join('\n');
 }
 
+const fenced = (plan) => ['```', ...plan, '```', ''];
+
 function renderFind(find, row) {
   return [
-    '## Finding a sheet on-line',
+    '## Finding a sheet online',
     '',
-    `${find[0].queries} queries of the typist in core/src/find/typos.ts (two to four words in any order, one in three with a slip, one in four unfinished), both statements, in turn under row-level security and bare (a superuser, the same text).`,
+    `${find[0].queries} queries of the typist in core/src/find/typos.ts (two to four words in any order, one in three mistyped, one in four unfinished). Both statements, in turn under row-level security and bare (a superuser, the same text).`,
     '',
     row([
       'library',
@@ -123,7 +130,7 @@ function renderFind(find, row) {
     ...find.map((f) =>
       row([
         `${f.shops} × ${f.sheets}`,
-        `${(f.top3 * 100).toFixed(1)} %`,
+        `${(f.top3 * 100).toFixed(1)}%`,
         f.p50.toFixed(1),
         f.p95.toFixed(1),
         f.bareP95.toFixed(1),
@@ -131,26 +138,20 @@ function renderFind(find, row) {
       ]),
     ),
     '',
-    'Plans at that size:',
-    '',
-    '```',
-    ...find.flatMap((f) => f.plan),
-    '```',
-    '',
   ];
 }
 
 function renderLibrary({ sheets, mb, quiet, look, write, approve, typing }, row) {
   const phases = {
-    'nothing else going on': quiet,
-    'an import is looked at': look,
-    'it is written': write,
-    'all are approved': approve,
+    'no import': quiet,
+    'import preview': look,
+    import: write,
+    'approval of all': approve,
   };
   return [
     '## A library of 5,000 sheets',
     '',
-    `${sheets} sheets, ${mb.toFixed(0)} MB of JSON, on one server process. How long a request of somebody else waits meanwhile.`,
+    `${sheets} sheets, ${mb.toFixed(0)} MB of JSON, on one server process. How long another person's request waits in the meantime.`,
     '',
     row(['while', 'seconds', 'wait p95 (ms)', 'longest wait (ms)']),
     row(['---', '---', '---', '---']),
@@ -158,12 +159,12 @@ function renderLibrary({ sheets, mb, quiet, look, write, approve, typing }, row)
       row([name, p.seconds.toFixed(1), p.p95.toFixed(1), p.worst.toFixed(0)]),
     ),
     '',
-    `A device catches up with all of it in ${typing.caughtUpSeconds.toFixed(0)} s. Then off-line, 4x processor slow-down, ${typing.found.keys} keys typed into Find, and into a field on an empty page: time from frame to frame.`,
+    `A device catches up with all of it in ${typing.caughtUpSeconds.toFixed(0)} s. Then offline, CPU slowed 4x, ${typing.found.keys} keys typed into Find, and into a field on an empty page: time from frame to frame.`,
     '',
     row(['', 'median (ms)', 'p95 (ms)', 'p99 (ms)', 'longest (ms)']),
     row(['---', '---', '---', '---', '---']),
     ...[
-      ['Find, off-line', typing.found],
+      ['Find, offline', typing.found],
       ['an empty page', typing.bare],
     ].map(([name, t]) =>
       row([name, t.median.toFixed(0), t.p95.toFixed(0), t.p99.toFixed(0), t.worst.toFixed(0)]),

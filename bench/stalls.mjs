@@ -40,7 +40,7 @@ export async function measureStalls(url, pid) {
   waits['a record of 30,000 entries, three times'] = await waitsWhile(url, other, () =>
     Promise.all([1, 2, 3].map(() => take(long))),
   );
-  waits['12 exports that nobody reads'] = await waitsWhile(url, other, () => unread(url, busy));
+  waits['12 exports that no one reads'] = await waitsWhile(url, other, () => unread(url, busy));
   return { grown, waits };
 }
 
@@ -109,11 +109,11 @@ export function renderStalls({ grown, waits }) {
   const row = (name, w) =>
     `| ${name} | ${w.p95.toFixed(0)} | ${(w.p95 / nothing.p95).toFixed(1)} × | ${w.worst.toFixed(0)} | ${w.asked} |`;
   return [
-    '## While somebody keeps the server busy',
+    '## While someone keeps the server busy',
     '',
-    `Another person asks who they are, again and again. ${FLOOD} packed bodies of 57 MB each from somebody who is not signed in made the server grow by ${grown.toFixed(0)} MB.`,
+    `Another person's requests repeat in the meantime. ${FLOOD} compressed bodies of 57 MB each, sent without a sign-in, made the server's memory grow by ${grown.toFixed(0)} MB.`,
     '',
-    '| meanwhile | p95 (ms) | against nothing | worst (ms) | asked |',
+    '| load | p95 (ms) | against no load | worst (ms) | requests |',
     '| --- | --- | --- | --- | --- |',
     row('nothing', nothing),
     ...Object.entries(rest).map(([name, w]) => row(name, w)),

@@ -1,5 +1,7 @@
 import { expect, test } from './house';
 
+const id = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+
 /** Texts of buttons and links that do not fit where they stand. */
 const cutOff = `[...document.querySelectorAll('[role=button],[role=link],[role=radio],[role=tab],a')]
   .filter((e) => e.getBoundingClientRect().right > innerWidth + 1 ||
@@ -18,6 +20,11 @@ for (const [language, locale] of [
       { tag: '@phone' },
       async ({ technician: t, house }) => {
         await t.page.goto(house.url);
+        const { rows } = await house.admin.query<{ id: string }>(
+          "select id from run where state = 'open' order by id limit 1",
+        );
+        const open = rows[0]?.id;
+        expect(open).toBeTruthy();
         const isSpanish = language === 'Spanish';
         await t.page.getByRole('textbox').nth(0).fill('Ines Corte');
         await t.page.locator('input[type=password]').fill('witness-mark');
@@ -27,7 +34,10 @@ for (const [language, locale] of [
         ).toBeVisible();
         for (const path of [
           ...['/', '/account', '/people', '/orders', '/orders/new', '/find', '/library'],
-          ...['/tools', '/history', '/follow-ups'],
+          ...['/tools', '/history', '/follow-ups', '/sheets/brenna-2-0-head/C'],
+          ...['/drafts/brenna-2-0-head', `/orders/${id(201)}`, `/orders/${id(201)}/edit`],
+          ...[`/orders/${id(201)}/measure`, `/orders/${id(201)}/parts`, `/joints/${id(401)}`],
+          ...[`/runs/${id(824)}/record`, `/runs/${open}`],
         ]) {
           await t.page.goto(house.url + path);
           await expect(t.page.getByRole('heading').first()).toBeVisible();

@@ -118,6 +118,14 @@ for (const file of listed.filter((f) => /^demo\/sheets\/.*\.json$/.test(f)))
     for (const out of OUT)
       if (out.test(text) && /\s/.test(text)) faults.push(`${file}: “${text}” has ${String(out)}`);
 
+/** Documents, without what stands in code. */
+for (const file of listed.filter((f) => /^(docs\/)?([A-Z]+|adr\/.*)\.md$/.test(f) && exists(f))) {
+  const prose = read(file).replace(/```[\s\S]*?```|`[^`\n]*`/g, '');
+  for (const line of prose.split('\n'))
+    for (const out of OUT)
+      if (out.test(line)) faults.push(`${file}: “${line.trim().slice(0, 60)}” has ${String(out)}`);
+}
+
 /** A text read while a module is loaded stays in the language of that moment. */
 for (const file of sources) {
   const tree = ts.createSourceFile(

@@ -40,6 +40,7 @@ const CHECKS = [
   ['the walk of a pull', node, ['scripts/walk.check.mjs']],
   ['commit titles', node, ['scripts/titles.check.mjs']],
   ['messages', node, ['--import', 'tsx', 'scripts/messages.check.mts']],
+  ['reading grade', node, ['--import', 'tsx', 'scripts/reading.check.mts']],
   ['bill of materials', node, ['scripts/sbom.check.mjs']],
   ['layers', bin('depcruise'), ['core/src', 'server/src', 'app/src', 'device/src']],
   [

@@ -27,7 +27,7 @@ export function Fold({ title, children }: { title: string; children: ReactNode }
 }
 
 const styles = StyleSheet.create({
-  press: { borderRadius: 8, minHeight: 48, justifyContent: 'center' },
+  press: { borderRadius: 8, minHeight: 48, marginVertical: -6, justifyContent: 'center' },
   row: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 8 },
   title: { flexShrink: 1, fontSize: 16, fontWeight: '600' },
 });

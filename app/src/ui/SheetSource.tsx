@@ -4,15 +4,16 @@ import { Notice } from './Notice';
 import { commonText as text } from '@/language/common';
 import { Card } from './Card';
 import { Line } from './Section';
-import { Why } from './Why';
+import { Fold } from './Fold';
 
 /** What stands above every sheet: whose word prevails, and whether its values are made up. */
 export function Prevails({ sheet }: { sheet: Sheet }) {
   if (!sheet.invented) return <Notice title={text.prevail} />;
   return (
     <Card edge="warn">
-      <Line strong>{text.invented}</Line>
-      <Why text={text.prevail} />
+      <Fold title={text.invented}>
+        <Line>{text.prevail}</Line>
+      </Fold>
     </Card>
   );
 }
@@ -21,11 +22,10 @@ export function Prevails({ sheet }: { sheet: Sheet }) {
 export function SourceLines({ sheet: { source }, format }: { sheet: Sheet; format: Formatter }) {
   const date = format.date(new Date(`${source.date}T12:00:00Z`));
   return (
-    <>
+    <Fold title={text.condition({ condition: source.condition })}>
       <Line>
         {text.source({ title: source.title, page: source.page, revision: source.revision, date })}
       </Line>
-      <Line>{text.condition({ condition: source.condition })}</Line>
-    </>
+    </Fold>
   );
 }

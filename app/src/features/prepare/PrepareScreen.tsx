@@ -160,8 +160,9 @@ function Ready({
         <View style={[styles.column, isWide && styles.half]}>
           <Procedure data={data} />
           {!isWhole ? null : <Compounds data={data} entries={entries} />}
-          {isApart ? null : <ToolsPlan sheet={sheet} />}
-          {!isWhole ? null : <AngleHelp sheet={sheet} />}
+          {isApart ? null : (
+            <ToolsPlan sheet={sheet} help={isWhole ? <AngleHelp sheet={sheet} /> : null} />
+          )}
           {isWide ? null : start}
         </View>
       </View>

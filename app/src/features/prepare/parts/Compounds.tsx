@@ -48,7 +48,7 @@ function OfGroup({ data, entries, group }: Props & { group: Group }) {
     <View style={{ gap: 8 }}>
       {group.compounds.length > 0 ? (
         <>
-          <Line strong>{group.name}</Line>
+          {data.sheet.groups.length > 1 ? <Line strong>{group.name}</Line> : null}
           <CompoundsView group={group} />
         </>
       ) : (

@@ -54,11 +54,13 @@ export function LayOut({
   ].filter(Boolean);
   return (
     <Section title={text.list}>
-      {lines.map((line, i) => (
-        <View key={i} style={[styles.line, { borderTopColor: inks.line }]}>
-          <Text style={{ fontSize: 16, lineHeight: 23, color: inks.ink }}>{line}</Text>
-        </View>
-      ))}
+      <View>
+        {lines.map((line, i) => (
+          <View key={i} style={[styles.line, { borderTopColor: inks.line }]}>
+            <Text style={{ fontSize: 16, lineHeight: 23, color: inks.ink }}>{line}</Text>
+          </View>
+        ))}
+      </View>
     </Section>
   );
 }
@@ -96,4 +98,4 @@ function inOrderMet(sheet: Sheet): Sheet['steps'] {
 const isDueIn = (sheet: Sheet, { due }: Sheet['steps'][number]): boolean =>
   !('stage' in due) || sheet.stages.some((s) => s.id === due.stage);
 
-const styles = StyleSheet.create({ line: { borderTopWidth: 1, paddingTop: 8 } });
+const styles = StyleSheet.create({ line: { borderTopWidth: 1, paddingVertical: 6 } });

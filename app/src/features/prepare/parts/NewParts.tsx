@@ -4,7 +4,7 @@ import type { EntryOf } from '@stennet/core/order';
 import { isWrongPart, partsOf, type PartNeed } from '@stennet/core/prepare';
 import type { Sheet } from '@stennet/core/procedure';
 import { ofKind, saveEntry, type ShownEntry } from '@/data';
-import { BigButton, Card, Heading, Line, Notice, Why } from '@/ui';
+import { BigButton, Card, Fold, Heading, Line, Notice, Why } from '@/ui';
 import { text } from '../text';
 
 /** Groups whose fasteners are used once. */
@@ -40,8 +40,9 @@ function One({ data, job, entries, left, onLeave, need }: Props & { need: PartNe
   if (isHere(part, data.sheet)) {
     return (
       <Card>
-        <Line strong>{newHere(need, part?.body.lot)}</Line>
-        <Why text={[need.why, need.numbers].filter(Boolean).join(' ')} />
+        <Fold title={newHere(need, part?.body.lot)}>
+          <Line>{[need.why, need.numbers].filter(Boolean).join(' ')}</Line>
+        </Fold>
       </Card>
     );
   }

@@ -87,11 +87,13 @@ export function Cautions({ data: { sheet } }: { data: JointSheet }) {
   if (sheet.cautions.length === 0) return null;
   return (
     <Section title={text.cautions}>
-      {sheet.cautions.map((c) => (
-        <Line key={c} strong>
-          {c}
-        </Line>
-      ))}
+      <View style={{ gap: 6 }}>
+        {sheet.cautions.map((c) => (
+          <Line key={c} strong>
+            {c}
+          </Line>
+        ))}
+      </View>
     </Section>
   );
 }
@@ -102,7 +104,7 @@ export function Procedure({ data }: { data: JointSheet }) {
   return (
     <Section title={commonText.titleRev({ title: sheet.title, revision: sheet.revision })}>
       <Ribbon sheet={sheet} place={null} format={format} />
-      <View style={{ height: 190 }}>
+      <View style={{ height: 164 }}>
         <JointMapView
           sheet={sheet}
           marks={seatMarks(sheet, initialState(sheet).progress, null)}

@@ -1,35 +1,28 @@
-import { useRouter } from 'expo-router';
+import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { barLengthMm, HARD_PUSH_N, toolPlan, type Fit, type PlanLine } from '@stennet/core/prepare';
 import { stageWords, type Sheet } from '@stennet/core/procedure';
 import { convert, type Formatter, type Quantity } from '@stennet/core/quantity';
 import { inUse, useSignedIn, useTools } from '@/data';
 import { now } from '@/platform/clock';
-import { BigButton, Line, Loading, Notice, Section, useInks } from '@/ui';
+import { Line, Loading, Notice, Section, useInks } from '@/ui';
 import { text } from '../text';
 
 /** Which tool for which stage, what its scale must say, and how hard it is pulled. */
-export function ToolsPlan({ sheet }: { sheet: Sheet }) {
+export function ToolsPlan({ sheet, help }: { sheet: Sheet; help: ReactNode }) {
   const tools = useTools();
-  const router = useRouter();
   const { format } = useSignedIn();
   if (!tools.data)
     return tools.isError ? <Notice title={text.toolsAway} /> : <Loading text={text.toolsLoading} />;
   const plan = toolPlan(sheet, inUse(tools.data), now().toISOString().slice(0, 10));
   if (plan.lines.length === 0) return null;
-  const torques = plan.lines.some((l) => l.fit.kind === 'wrench');
   return (
     <Section title={text.tools}>
-      {torques ? <Line>{text.changes({ count: plan.changes })}</Line> : null}
+      {plan.changes > 0 ? <Line>{text.changes({ count: plan.changes })}</Line> : null}
       {byTool(plan.lines).map((lines) => (
         <OneTool key={keyOf(lines[0])} lines={lines} format={format} />
       ))}
-      <BigButton
-        text={text.toolList}
-        look="quiet"
-        size="desk"
-        onPress={() => router.navigate('/tools')}
-      />
+      {help}
     </Section>
   );
 }
