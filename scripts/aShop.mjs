@@ -59,7 +59,7 @@ export async function aShop(home) {
     cookie: () => cookie,
     /** The first visit, with the code that the start said. */
     async firstVisit(said) {
-      const code = /makes the shop: (\S+)/.exec(said)?.[1];
+      const code = /first visit: (\S+)/.exec(said)?.[1];
       assert.ok(code, said);
       assert.deepEqual((await ask('/api/setup')).body, { needed: true });
       const shop = {

@@ -37,7 +37,7 @@ async function withCluster(work) {
 
 /** From a file or the environment, never from the command line, which others can list. */
 function passphraseOf({ 'passphrase-file': file }) {
-  if (file && !fs.existsSync(file)) throw new Refusal(`${file} is not there.`);
+  if (file && !fs.existsSync(file)) throw new Refusal(`No such file: ${file}`);
   return (
     (file ? fs.readFileSync(file, 'utf8').trim() : process.env.STENNET_PASSPHRASE) || undefined
   );
@@ -46,13 +46,13 @@ function passphraseOf({ 'passphrase-file': file }) {
 export async function backup([file], options) {
   if (!file)
     throw new Refusal(
-      'Name the file: ./stennet backup stennet-2026-11-25.tar [--passphrase-file F]',
+      'Give a file name: ./stennet backup stennet-2026-11-25.tar [--passphrase-file F]',
     );
   const target = path.resolve(file);
   const passphrase = passphraseOf(options);
   await withCluster(async ({ home, cluster, folder }) => {
     if (!cluster.hasDatabase(DATABASE))
-      throw new Refusal('There is nothing to keep a copy of yet: ./stennet start makes the shop.');
+      throw new Refusal('There is no shop to back up yet. Create it with: ./stennet start');
     fs.mkdirSync(path.join(folder, 'tables'));
     fs.mkdirSync(path.join(folder, 'keys'));
     // Checkpoints first: what is sealed in the meantime is in the tables, and no line is known
@@ -64,16 +64,15 @@ export async function backup([file], options) {
     const care = passphrase
       ? 'It opens only with the passphrase.'
       : 'Anyone with this file can sign as the shop; keep it safe, or encrypt it with --passphrase-file.';
-    console.log(
-      `Kept in ${target}: the database and the keys its records are signed with. ${care}`,
-    );
+    console.log(`Backed up to ${target}: the database and its signing keys. ${care}`);
   });
 }
 
 export async function restore([file], options) {
-  if (!file || !fs.existsSync(file)) throw new Refusal('Name a file that ./stennet backup made.');
+  if (!file || !fs.existsSync(file)) throw new Refusal('Give a file made by ./stennet backup.');
   const running = runningShop();
-  if (running) throw new Refusal(`Stennet runs at ${running.url}. Stop it first: ./stennet stop`);
+  if (running)
+    throw new Refusal(`Stennet is running at ${running.url}. Stop it first: ./stennet stop`);
   const passphrase = passphraseOf(options);
   if (isEncrypted(file) && !passphrase)
     throw new Refusal(
@@ -94,9 +93,7 @@ export async function restore([file], options) {
       node(['server/dist/verify.js', '--all'], env);
     } catch (error) {
       cluster.dropDatabase(FRESH);
-      throw new Refusal(
-        `${error.message}\nNothing was replaced: the data that were there are as before.`,
-      );
+      throw new Refusal(`${error.message}\nNothing was replaced; your data is unchanged.`);
     }
     const stamp = new Date().toISOString().slice(0, 16).replace(/[-:T]/g, '');
     const had = cluster.hasDatabase(DATABASE);
@@ -104,7 +101,7 @@ export async function restore([file], options) {
     cluster.renameDatabase(FRESH, DATABASE);
     takeKeys(path.join(folder, 'keys'), keyFolder(home), stamp);
     console.log(
-      `Restored, every record checked.${had ? ` What was there before is kept as database ${DATABASE}_before_${stamp}.` : ''} Start it: ./stennet start`,
+      `Restored; every record was checked.${had ? ` The previous data is kept in database ${DATABASE}_before_${stamp}.` : ''} Start it: ./stennet start`,
     );
   });
 }
@@ -118,7 +115,7 @@ function assertOwnKeys(fresh, kept, isMeant) {
   const other = Object.keys(theirs).find((shop) => ours[shop] && ours[shop] !== theirs[shop]);
   if (other && !isMeant)
     throw new Refusal(
-      `This backup has another signing key for shop ${other} than this machine: somebody else may have made it. If you know it is yours, restore it with --other-keys. Nothing was replaced.`,
+      `This backup has a different signing key for shop ${other} than this machine. Someone else may have made it. If you know it is yours, restore it with --other-keys. Nothing was replaced.`,
     );
 }
 
@@ -137,7 +134,7 @@ function migrationsOf({ migrations }, folder) {
       );
     if (createHash('sha256').update(fs.readFileSync(own)).digest('hex') !== hash)
       throw new Refusal(
-        `This backup was made with another ${path.basename(name)} than this version has. Nothing was replaced.`,
+        `This backup's ${path.basename(name)} differs from this version's. Nothing was replaced.`,
       );
     fs.copyFileSync(own, path.join(older, path.basename(name)));
   }

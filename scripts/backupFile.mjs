@@ -110,7 +110,7 @@ async function opened(file, passphrase) {
  */
 export async function unpack(file, folder, passphrase) {
   const damaged = (why) =>
-    new Refusal(`${file} is damaged, or it is no backup of Stennet: ${why}. Nothing was replaced.`);
+    new Refusal(`${file} is damaged or not a Stennet backup: ${why}. Nothing was replaced.`);
   for (const sub of ['tables', 'keys']) fs.mkdirSync(path.join(folder, sub), { mode: 0o700 });
   const extract = tar.extract();
   const write = async (header, content) => {
@@ -141,7 +141,7 @@ export async function unpack(file, folder, passphrase) {
   if (manifest?.format !== 'stennet-backup') throw damaged('there is no manifest in it');
   if (manifest.v !== 2)
     throw new Refusal(
-      `${file} was made by an earlier version, whose backups this one does not read. Restore it with that version, then update.`,
+      `${file} is from an earlier version and cannot be read here. Restore it with that version, then update.`,
     );
   const there = ['tables', 'keys'].flatMap((sub) =>
     fs.readdirSync(path.join(folder, sub)).map((name) => `${sub}/${name}`),

@@ -87,7 +87,7 @@ function onlyOneIn(home) {
     const pid = Number(fs.readFileSync(file, 'utf8'));
     if (isDemo(pid))
       throw new Refusal(
-        `A demo runs already (process ${pid}). Stop it with Ctrl-C in its window, or: kill ${pid}`,
+        `A demo is already running (process ${pid}). Stop it with Ctrl-C in its window, or: kill ${pid}`,
       );
   }
   fs.writeFileSync(file, String(process.pid));
@@ -114,11 +114,11 @@ function greet(port) {
       .flatMap((s) => s.members.filter((m) => m.person === id).map((m) => `${m.role}, ${s.name}`))
       .join('; ');
   console.log(
-    `\nStennet runs at http://localhost:${port}\n\nSign in with password “${password}” as`,
+    `\nStennet is running at http://localhost:${port}\n\nSign in with password “${password}” as`,
   );
   for (const p of people) console.log(`  ${p.name.padEnd(14)} ${roles(p.id)}`);
-  console.log(`\nA simulated digital wrench is on: pull it at http://127.0.0.1:${WRENCH_PORT}`);
+  console.log(`\nSimulated digital wrench: pull it at http://127.0.0.1:${WRENCH_PORT}`);
   console.log(
-    '\nAll vehicles, values and people in it are invented. Ctrl-C stops it; what you entered is kept.',
+    '\nAll vehicles, values and people are invented. Press Ctrl-C to stop; your entries are kept.',
   );
 }

@@ -29,7 +29,7 @@ try {
   await assertAlive(cookie);
   demo.kill('SIGINT');
   assert.equal(await over, 0, 'Ctrl-C ends the demo');
-  console.log('the demo starts in a fresh clone, signs in, shows a day at work, and stops');
+  console.log('the demo starts in a fresh clone, signs in, shows Today and stops');
 } finally {
   demo.kill('SIGKILL');
   fs.rmSync(home, { recursive: true, force: true });

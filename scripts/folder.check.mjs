@@ -98,15 +98,15 @@ try {
   fs.mkdirSync(small);
   if (spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=40m', 'tmpfs', small]).status === 0) {
     try {
-      refused(() => assertHome(small), /Only \d+ MB are free.*200 are needed/);
+      refused(() => assertHome(small), /Only \d+ MB are free.*200 MB are needed/);
       spawnSync('dd', ['if=/dev/zero', `of=${path.join(small, 'full')}`, 'bs=1M']);
-      refused(() => assertHome(small), /no room left|MB are free/);
+      refused(() => assertHome(small), /is full|MB are free/);
     } finally {
       spawnSync('umount', [small]);
     }
   } else notTried('a full disk: no small one can be made here');
   console.log(
-    'half-made, killed, damaged, foreign, another user’s and full folders: healed or told',
+    'half-made, killed, damaged, foreign, another user’s and full folders: repaired or reported',
   );
 } finally {
   cluster.destroy();

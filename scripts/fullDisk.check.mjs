@@ -43,7 +43,7 @@ async function fillsUp() {
   );
   for (const order of kept) assert.equal((await ask(`/api/orders/${order}`)).status, 200);
   console.log(
-    `full after ${kept.length} orders, said ${refused.body.error.code}; all of them are there, and it goes on`,
+    `full after ${kept.length} orders: ${refused.body.error.code}; all of them are stored, and the server keeps working`,
   );
   must('stop');
 }

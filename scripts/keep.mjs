@@ -54,7 +54,7 @@ async function watch(url) {
   while (!isEnding) {
     await new Promise((resolve) => setTimeout(resolve, pause));
     if (isEnding || cluster.running()) continue;
-    console.error('PostgreSQL is gone; it is started again');
+    console.error('PostgreSQL stopped; restarting it');
     await cluster.start().catch((error) => console.error(error.message));
     // One that does not start (no room) is tried less and less often, so that the log does not fill
     // what is left.
@@ -93,11 +93,11 @@ function serve(url) {
     hasServed ||= Date.now() - from > 5000;
     tries += 1;
     if (!hasServed && tries >= 3) {
-      console.error('the server does not start; see above');
+      console.error('the server did not start; see above');
       return void end(1);
     }
     if (Date.now() - from > 60_000) wait = 500;
-    console.error(`the server ended (${exit}); it is started again in ${wait} ms`);
+    console.error(`the server stopped (${exit}); restarting in ${wait} ms`);
     setTimeout(() => isEnding || serve(cluster ? cluster.urls('stennet').app : url), wait);
     wait = Math.min(wait * 2, LONGEST_WAIT_MS);
   });

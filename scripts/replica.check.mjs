@@ -75,7 +75,7 @@ try {
   await rename('R-1', 'R-2');
   assert.deepEqual(await orders(), ['R-2']);
   await primary.end();
-  console.log('the replica is read, followed, and done without');
+  console.log('reads go to the replica, follow it, and fall back to the primary');
 } finally {
   server?.kill('SIGTERM');
   replica?.kill();

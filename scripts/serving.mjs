@@ -50,7 +50,7 @@ export function assertPortFree(port, command, host = '127.0.0.1') {
       reject(
         new Refusal(
           e.code === 'EADDRINUSE'
-            ? `Port ${port} is taken. Stop what uses it, or choose another: ${command} --port ${port + 1}`
+            ? `Port ${port} is in use. Stop the other program or use another port: ${command} --port ${port + 1}`
             : e.message,
         ),
       ),
@@ -94,7 +94,7 @@ export async function healthy(url, gone) {
     if (await isHealthy(url)) return;
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
-  throw new Refusal('The server does not answer; see above.');
+  throw new Refusal('The server is not responding; see above.');
 }
 
 const LEAST_FREE = 200e6;
@@ -109,16 +109,16 @@ export function assertHome(home) {
   } catch (error) {
     if (error.code === 'EACCES' || error.code === 'EPERM')
       throw new Refusal(
-        `${home} belongs to another user. Start Stennet as that user, or name another folder: STENNET_HOME=/path ./stennet …`,
+        `${home} belongs to another user. Start Stennet as that user, or use another folder: STENNET_HOME=/path ./stennet …`,
       );
     if (error.code === 'ENOSPC')
-      throw new Refusal(`There is no room left where ${home} is. Free some, then start again.`);
-    throw new Refusal(`${home} cannot be written: ${error.message}`);
+      throw new Refusal(`The disk with ${home} is full. Free some space, then start again.`);
+    throw new Refusal(`Cannot write to ${home}: ${error.message}`);
   }
   const { bavail, bsize } = fs.statfsSync(home);
   if (bavail * bsize < LEAST_FREE)
     throw new Refusal(
-      `Only ${Math.round((bavail * bsize) / 1e6)} MB are free where ${home} is; 200 are needed. Free some, then start again.`,
+      `Only ${Math.round((bavail * bsize) / 1e6)} MB are free on the disk with ${home}; 200 MB are needed. Free some space, then start again.`,
     );
 }
 

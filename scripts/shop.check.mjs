@@ -21,10 +21,10 @@ const everything = async () => {
 };
 
 try {
-  assert.match(stennet('status').said, /does not run/);
+  assert.match(stennet('status').said, /not running/);
   const said = start();
-  assert.match(stennet('start').said, /runs already/);
-  assert.match(must('status'), new RegExp(`runs at ${url}`));
+  assert.match(stennet('start').said, /already running/);
+  assert.match(must('status'), new RegExp(`running at ${url}`));
   await firstVisit(said);
   assert.equal((await openOrder('1001')).status, 200);
   const before = await everything();
@@ -56,7 +56,7 @@ try {
       !fs.existsSync(`/proc/${served}`) ||
       fs.readFileSync(`/proc/${served}/stat`, 'utf8').includes(') Z'),
   );
-  assert.match(stennet('status').said, /does not run. Its PostgreSQL does/);
+  assert.match(stennet('status').said, /not running. Its PostgreSQL still is/);
   start();
   assert.equal(await everything(), before);
 
@@ -78,7 +78,7 @@ try {
   );
   assert.match(stennet('restore', copy).said, /Stop it first/);
   must('stop');
-  assert.match(stennet('stop').said, /does not run/);
+  assert.match(stennet('stop').said, /not running/);
 
   const refuses = (words, ...args) => {
     const { ok, said } = stennet('restore', ...args);
@@ -135,7 +135,7 @@ try {
     stennet('start', '--port', new URL(url).port).said,
     /Can’t read a shop’s signing key.*Restore it from a backup/,
   );
-  assert.match(stennet('status').said, /does not run/);
+  assert.match(stennet('status').said, /not running/);
   fs.rmSync(keys, { recursive: true, force: true });
   fs.renameSync(`${keys}.away`, keys);
   must('verify', '--all');
@@ -221,11 +221,11 @@ async function overTls(folder, stennet) {
   const begun = stennet('start', '--port', port, '--tls-cert', cert, '--tls-key', key);
   assert.ok(begun.ok, begun.said);
   assert.ok(await isHealthy(`https://127.0.0.1:${port}`));
-  assert.match(stennet('status').said, new RegExp(`runs at https://127.0.0.1:${port}`));
+  assert.match(stennet('status').said, new RegExp(`running at https://127.0.0.1:${port}`));
   stennet('stop');
   // A certificate that is none: said, and nothing of it goes on.
   fs.writeFileSync(cert, 'x');
   const failed = stennet('start', '--port', port, '--tls-cert', cert, '--tls-key', key);
   assert.ok(!failed.ok && /did not start/.test(failed.said), failed.said);
-  assert.match(stennet('status').said, /does not run/);
+  assert.match(stennet('status').said, /not running/);
 }

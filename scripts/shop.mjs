@@ -49,8 +49,7 @@ function onlyStart(home) {
   try {
     fs.writeFileSync(file, String(process.pid), { flag: 'wx', mode: 0o600 });
   } catch (error) {
-    if (error.code === 'EEXIST')
-      throw new Refusal('Stennet is being started already. Wait for that one.');
+    if (error.code === 'EEXIST') throw new Refusal('Stennet is already starting. Wait for it.');
     throw error;
   }
   return () => fs.rmSync(file, { force: true });
@@ -70,7 +69,9 @@ export async function start(options) {
 async function startAlone(home, options) {
   const already = runningShop(home);
   if (already)
-    throw new Refusal(`Stennet runs already, at ${already.url}. Stop it first: ./stennet stop`);
+    throw new Refusal(
+      `Stennet is already running at ${already.url}. Stop it first: ./stennet stop`,
+    );
   const plan = await planOf(home, options);
   const { host, port, cert } = plan;
   const url = `${cert ? 'https' : 'http'}://${host === '0.0.0.0' ? 'localhost' : host}:${port}`;
@@ -96,12 +97,12 @@ async function startAlone(home, options) {
     fs.rmSync(fileIn(home), { force: true });
     throw new Refusal(
       isInFront
-        ? 'It did not start; see above.'
-        : `It did not start. What it said last (${log}):\n${fs.readFileSync(log, 'utf8').slice(-1500)}`,
+        ? 'Stennet did not start; see above.'
+        : `Stennet did not start. Last lines of ${log}:\n${fs.readFileSync(log, 'utf8').slice(-1500)}`,
     );
   }
   console.log(
-    `Stennet runs at ${url}\nOn the first visit this code makes the shop: ${setupCode(home)}\nStop it with ./stennet stop; ./stennet backup FILE keeps a copy.`,
+    `Stennet is running at ${url}\nSetup code for the first visit: ${setupCode(home)}\nStop it: ./stennet stop. Back it up: ./stennet backup FILE`,
   );
   if (isInFront) await inFront(keeper, home);
   else keeper.unref();
@@ -117,12 +118,12 @@ async function planOf(home, options) {
     'tls-key': key,
     'behind-proxy': isBehindProxy = false,
   } = options;
-  if (Boolean(cert) !== Boolean(key)) throw new Refusal('--tls-cert and --tls-key go together.');
+  if (Boolean(cert) !== Boolean(key)) throw new Refusal('Use --tls-cert and --tls-key together.');
   for (const file of [cert, key])
-    if (file && !fs.existsSync(file)) throw new Refusal(`${file} is not there.`);
+    if (file && !fs.existsSync(file)) throw new Refusal(`No such file: ${file}`);
   if (host !== '127.0.0.1' && host !== 'localhost' && !cert && !isBehindProxy) {
     console.log(
-      'This address is reachable from outside without encryption: phones will not keep the screen on nor start off-line there. Add --tls-cert and --tls-key, or put it behind a proxy.',
+      'This address is open to the network without encryption. Phones then cannot keep the screen on or start offline. Add --tls-cert and --tls-key, or use a proxy with --behind-proxy.',
     );
   }
   await assertPortFree(port, './stennet start', host);
@@ -177,14 +178,14 @@ export async function stop() {
     fs.rmSync(fileIn(home), { force: true });
     return console.log(
       left
-        ? 'Stennet did not run; its PostgreSQL did, and is stopped now.'
-        : 'Stennet does not run.',
+        ? 'Stennet was not running. Its PostgreSQL was, and is now stopped.'
+        : 'Stennet is not running.',
     );
   }
   process.kill(shop.pid, 'SIGTERM');
   for (let i = 0; i < 600 && runningShop(home); i += 1)
     await new Promise((resolve) => setTimeout(resolve, 100));
-  if (runningShop(home)) throw new Refusal(`It does not stop; look at ${shop.log}.`);
+  if (runningShop(home)) throw new Refusal(`Stennet did not stop. See ${shop.log}.`);
   fs.rmSync(fileIn(home), { force: true });
   console.log('Stopped.');
 }
@@ -194,15 +195,15 @@ export async function status() {
   const shop = runningShop(home);
   if (!shop) {
     const left = leftCluster(home)
-      ? ' Its PostgreSQL does: ./stennet start goes on with it, ./stennet stop ends it.'
+      ? ' Its PostgreSQL still is: ./stennet start reuses it, ./stennet stop stops it.'
       : '';
-    console.log(`Stennet does not run.${left} Its data lie in ${home}.`);
+    console.log(`Stennet is not running.${left} Data: ${home}`);
     process.exitCode = 3;
     return;
   }
   const answers = await isHealthy(shop.url);
   console.log(
-    `Stennet runs at ${shop.url} since ${shop.startedAt}, process ${shop.pid}.${answers ? '' : ' It does not answer: look at the log.'}\nData: ${home}\nLog: ${shop.log}\nCode for the first visit: ${setupCode(home)}`,
+    `Stennet is running at ${shop.url} since ${shop.startedAt}, process ${shop.pid}.${answers ? '' : ' It is not responding: see the log.'}\nData: ${home}\nLog: ${shop.log}\nCode for the first visit: ${setupCode(home)}`,
   );
   if (!answers) process.exitCode = 4;
 }

@@ -47,5 +47,5 @@ assert.ok(files.length > 500, 'the code was not found');
 assert.deepEqual(longFiles, [], `files of more than ${LONGEST_FILE} lines`);
 assert.ok(share <= MAY_BE_LONGER, `${longFunctions} of ${functions} functions are long`);
 console.log(
-  `${files.length} files, none above ${LONGEST_FILE} lines; ${functions} functions, ${(share * 100).toFixed(1)} % above ${LONGEST_FUNCTION} lines`,
+  `${files.length} files, none above ${LONGEST_FILE} lines; ${functions} functions, ${(share * 100).toFixed(1)}% above ${LONGEST_FUNCTION} lines`,
 );

@@ -9,7 +9,7 @@ export async function soak({ short }) {
     cwd: root,
     stdio: ['ignore', 'ignore', 'inherit'],
   });
-  if (built.status !== 0) throw new Refusal('The server could not be built; see above.');
+  if (built.status !== 0) throw new Refusal('Building the server failed; see above.');
   const done = spawnSync(
     process.execPath,
     ['--import', 'tsx', 'scripts/soak/main.mts', ...(short ? ['--short'] : [])],

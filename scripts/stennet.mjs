@@ -8,10 +8,10 @@ const usage = `./stennet demo [--port N] [--fresh]   start with demo data
 ./stennet stop | status
 ./stennet backup FILE | restore FILE [--passphrase-file F]   the whole shop and its keys
 ./stennet test [--all]                run every check; --all adds the long sweeps
-./stennet verify FILE|RO|--all [WITNESS]   verify records and the audit trail; names the first entry that fails
+./stennet verify FILE|RO|--all [WITNESS]   verify records and the audit trail
 ./stennet wrench [--port N] [--name S]   a simulated digital wrench; the demo already has one
-./stennet soak [--short]                many devices and two servers that fail, against a ledger
-./stennet bench                       measure, as ratios; writes docs/BENCHMARKS.md
+./stennet soak [--short]                many devices and two failing servers, checked against a ledger
+./stennet bench                       run the benchmarks; writes docs/BENCHMARKS.md
 ./stennet hooks                       check commit titles before each commit`;
 
 const text = { type: 'string' };

@@ -11,13 +11,13 @@ export async function verify([named], { all = false }) {
   const [what, witness] = all ? [null, named] : [named];
   if (!all && !what)
     throw new Refusal(
-      'Name what to check: ./stennet verify record.json, ./stennet verify ro-2389.zip, ./stennet verify 2389, or ./stennet verify --all [WITNESS]',
+      'Say what to verify: ./stennet verify record.json, ./stennet verify ro-2389.zip, ./stennet verify 2389, or ./stennet verify --all [WITNESS]',
     );
   const built = spawnSync(process.execPath, ['scripts/build-server.mjs'], {
     cwd: root,
     stdio: ['ignore', 'ignore', 'inherit'],
   });
-  if (built.status !== 0) throw new Refusal('The server could not be built; see above.');
+  if (built.status !== 0) throw new Refusal('Building the server failed; see above.');
   if (!all && fs.existsSync(what)) {
     process.exitCode = check([fs.realpathSync(what)]);
     return;

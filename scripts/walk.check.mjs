@@ -38,6 +38,4 @@ for (const [, word, file, name] of rows) {
   assert.ok(fs.existsSync(path.join(root, file)), `${word}: ${file} is not there`);
   assert.match(read(file), new RegExp(`\\b${name}\\b`), `${word}: ${file} has no ${name}`);
 }
-console.log(
-  `${stops.length} files from thumb to table; ${rows.length} places are where it is said`,
-);
+console.log(`${stops.length} files from thumb to table; ${rows.length} places match the table`);

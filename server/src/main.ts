@@ -50,7 +50,7 @@ async function main(): Promise<void> {
   });
   const server = tls ? https.createServer(tls, app) : http.createServer(app);
   server.on('error', (error: NodeJS.ErrnoException) => {
-    console.error(error.code === 'EADDRINUSE' ? `Port ${env('PORT')} is taken.` : error.message);
+    console.error(error.code === 'EADDRINUSE' ? `Port ${env('PORT')} is in use.` : error.message);
     process.exit(1);
   });
   // Who neither sends nor takes anything for so long has gone; a stream says every twenty seconds

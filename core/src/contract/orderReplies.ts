@@ -36,8 +36,11 @@ const RunBriefSchema = v.object({
     leftOut: v.optional(v.array(v.string()), []),
     /** Steps done once for the job, whatever bank, cap or cylinder. */
     once: v.optional(v.array(v.string()), []),
-    /** What happened that is no plain pull, in a word or two each. */
-    happened: v.optional(v.array(v.string()), []),
+    /** Deviations, in the order they came. Runs of an earlier version have them as sentences. */
+    happened: v.optional(
+      v.array(v.union([v.string(), v.object({ kind: v.string(), fastener: nullableText })])),
+      [],
+    ),
     /** Where the fasteners that came out are kept. */
     bags: v.optional(v.array(v.object({ bag: v.string(), fasteners: v.array(v.string()) })), []),
     /** What was measured in it, to be compared with the other banks, caps or cylinders. */

@@ -49,6 +49,7 @@ export {
   boltLabel,
   cellText,
   DEVIATION_TEXT,
+  happenedText,
   deviationText,
   fastenerLabel,
   METHOD_TEXT,

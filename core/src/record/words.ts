@@ -16,6 +16,13 @@ const text = textsOf('recordWords', recordWords);
 
 /** The words of a record: the same on the screen, on paper and in what goes out. */
 export const DEVIATION_TEXT: Record<Deviation['kind'], string> = text.deviations;
+
+/** A deviation as lists show it. @example “broke off: bolt 7” */
+export function happenedText(of: string | { kind: string; fastener: string | null }): string {
+  if (typeof of === 'string') return of;
+  const what = DEVIATION_TEXT[of.kind as Deviation['kind']] ?? of.kind;
+  return of.fastener ? `${what}: ${boltLabel(of.fastener)}` : what;
+}
 export const DECIDED_TEXT = text.decided;
 
 export const METHOD_TEXT: Record<Method, string> = text.methods;

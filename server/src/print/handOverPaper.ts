@@ -1,4 +1,5 @@
 import { runName, type FollowUp, type Order, type Shop } from '@stennet/core/contract';
+import { happenedText } from '@stennet/core/record';
 import { createFormatter, type Formatter } from '@stennet/core/quantity';
 import type { After, Sheet } from '@stennet/core/procedure';
 import { framedBlock, headingBlock, putColumn, rowBlock, textBlock, type Block } from './column';
@@ -79,7 +80,7 @@ function blocksOf({
       order.jobs.flatMap((job) =>
         job.joints.flatMap((j) =>
           j.runs.flatMap((run) =>
-            (run.standing.happened ?? []).map((h) => `${runName(j, run)}: ${h}`),
+            (run.standing.happened ?? []).map((h) => `${runName(j, run)}: ${happenedText(h)}`),
           ),
         ),
       ),

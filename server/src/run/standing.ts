@@ -1,6 +1,6 @@
 import type { RunBrief } from '@stennet/core/contract';
 import { seatsOf } from '@stennet/core/procedure';
-import { boltLabel, DEVIATION_TEXT, measuredIn } from '@stennet/core/record';
+import { measuredIn } from '@stennet/core/record';
 import { isRefusedOpen, seatIdOf, type Next, type RunState } from '@stennet/core/run';
 
 /**
@@ -34,18 +34,12 @@ export function standingOf(state: RunState, due: Next): RunBrief['standing'] {
  * What is more than a pull as asked, for the list of orders: named, never hidden behind a green
  * mark.
  */
-function happenedIn({ progress }: RunState): string[] {
-  return [
-    ...new Set(
-      progress.deviations
-        .filter((d) => !isRefusedOpen(progress, d))
-        .map((d) =>
-          d.fastener
-            ? `${DEVIATION_TEXT[d.kind]}: ${boltLabel(d.fastener)}`
-            : DEVIATION_TEXT[d.kind],
-        ),
-    ),
-  ].slice(0, 12);
+function happenedIn({ progress }: RunState): RunBrief['standing']['happened'] {
+  const told = progress.deviations.filter((d) => !isRefusedOpen(progress, d));
+  const once = new Map(
+    told.map((d) => [`${d.kind} ${d.fastener}`, { kind: d.kind, fastener: d.fastener }]),
+  );
+  return [...once.values()].slice(0, 12);
 }
 
 /**

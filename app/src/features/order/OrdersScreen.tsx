@@ -3,6 +3,7 @@ import { useDeferredValue, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isAllowed, type Order } from '@stennet/core/contract';
+import { happenedText } from '@stennet/core/record';
 import {
   blockers,
   isAwaited,
@@ -154,7 +155,9 @@ function OrderRow({ order, on, isBeside }: { order: Order; on: boolean; isBeside
   const happened = [
     ...new Set(
       order.jobs.flatMap((j) =>
-        j.joints.flatMap((t) => t.runs.flatMap((r) => r.standing.happened ?? [])),
+        j.joints.flatMap((t) =>
+          t.runs.flatMap((r) => (r.standing.happened ?? []).map(happenedText)),
+        ),
       ),
     ),
   ].slice(0, 3);

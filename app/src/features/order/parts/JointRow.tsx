@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isAllowed, runName, type Joint, type RunBrief } from '@stennet/core/contract';
+import { happenedText } from '@stennet/core/record';
 import { jointState, runOf, type JointPlace } from '@stennet/core/order';
 import { PROCEDURE, TAKE_APART } from '@stennet/core/procedure';
 import { nextInSitting } from '@stennet/core/run';
@@ -94,7 +95,7 @@ function RunLine({ joint, run, mayWrite }: { joint: Joint; run: RunBrief; mayWri
           onPress={() => router.navigate(`/runs/${run.id}`)}
         />
       ) : null}
-      {(run.standing.happened ?? []).map((h) => (
+      {(run.standing.happened ?? []).map(happenedText).map((h) => (
         <Line key={h}>{`▲ ${h}`}</Line>
       ))}
       {run.standing.bags.length > 0 ? (
