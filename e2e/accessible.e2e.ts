@@ -83,7 +83,7 @@ test(
   { tag: '@phone' },
   async ({ technician: t, house }) => {
     await t.signIn();
-    await t.button('Find a sheet').click();
+    await t.place('Find');
     await expect(t.button('Belmaro')).toBeVisible();
     await clean(t, 'find');
     await t.page

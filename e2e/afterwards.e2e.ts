@@ -74,7 +74,7 @@ test(
   { tag: '@phone' },
   async ({ technician: t }) => {
     await t.signIn('Petra Voll');
-    await t.button(/^Follow-ups, \d+ overdue$/).click();
+    await t.inShop('Follow-ups');
     await expect(t.page.getByRole('heading', { name: /^Overdue \(\d+\)$/ })).toBeVisible();
     await t.button('Done: Check the nuts after 500 km.').click();
     await t.page.getByRole('textbox', { name: /^Odometer now/ }).fill('148.730');
@@ -124,7 +124,7 @@ test(
   { tag: '@phone' },
   async ({ technician: t }) => {
     await t.signIn('Ines Corte');
-    await t.button('Tools').click();
+    await t.inShop('Tools');
     await t.button('Jobs with Wrench 4, digital').click();
     await expect(t.page.getByRole('link', { name: 'Record of RO 2410, Flywheel' })).toBeVisible();
     await expect(t.page.getByRole('heading', { name: 'Drift of this wrench' })).toBeVisible();
@@ -209,7 +209,7 @@ test(
   { tag: '@phone' },
   async ({ technician: t }) => {
     await t.signIn('Mei Sandoval');
-    await t.button(/^Follow-ups/).click();
+    await t.inShop('Follow-ups');
     await t.button('Re-torque').first().click();
     await expect(t.page.getByRole('heading', { name: 'Prepare to re-torque' })).toBeVisible();
     await t.button('Start tightening').click();

@@ -9,7 +9,7 @@ test('from Today to the right one of two look-alikes, in at most five touches an
     acts += 1;
     await does();
   };
-  await act(() => t.button('Find a sheet').click());
+  await act(() => t.place('Find'));
   await act(() =>
     t.page.getByRole('searchbox', { name: 'Engine, vehicle, part or joint' }).fill('brena head'),
   );
@@ -32,7 +32,7 @@ test(
   { tag: '@long' },
   async ({ technician: t }) => {
     await t.signIn();
-    await t.button('Find a sheet').click();
+    await t.place('Find');
     await t.button('Belmaro').click();
     await t.button('BV48').click();
     await t.button('Crank damper').click();
@@ -95,7 +95,7 @@ test(
   { tag: '@long' },
   async ({ technician: t, house, context }) => {
     await t.signIn();
-    await t.button('Find a sheet').click();
+    await t.place('Find');
     await t.page
       .getByRole('searchbox', { name: 'Engine, vehicle, part or joint' })
       .fill('ob20 head');

@@ -5,7 +5,7 @@ test(
   { tag: '@phone' },
   async ({ technician: t }) => {
     await t.signIn('Petra Voll');
-    await t.button('Repair orders').click();
+    await t.place('Orders');
     await t.button('New repair order').click();
     // As people type it: a VIN with blanks, an odometer with a point, a day without zeros.
     await t.field('VIN', 'ZZ9 TRDG2 5F000 24O9');
@@ -169,7 +169,7 @@ test('the list is narrowed by what is typed and by state; on a wide screen the c
   technician: t,
 }, info) => {
   await t.signIn('Petra Voll');
-  await t.button('Repair orders').click();
+  await t.place('Orders');
   const search = t.page.getByRole('searchbox', { name: 'Number, plate, name, vehicle or concern' });
   await search.fill('77 kb');
   await expect(t.page.getByRole('link', { name: 'Open RO 2438' })).toBeVisible();
@@ -191,7 +191,7 @@ test(
   { tag: ['@wide', '@long'] },
   async ({ technician: t }) => {
     await t.signIn('Petra Voll');
-    await t.button('Repair orders').click();
+    await t.place('Orders');
     const last = t.page.getByRole('link', { name: /^Open RO/ }).last();
     await last.click();
     const chosen = t.page.getByRole('region', { name: 'Selected repair order' });

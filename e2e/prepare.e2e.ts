@@ -137,7 +137,7 @@ test(
     await expect(t.page.getByText('Sealant open time: within 25 min')).toBeVisible();
     const lead = t.on(await browser.newPage());
     await lead.signIn('Ines Corte');
-    await lead.button('Tools').click();
+    await lead.inShop('Tools');
     await lead.button('Add tool').click();
     await lead.field('Name', 'Wrench 5, small');
     await lead.choose('radio', 'lbf·in');

@@ -8,6 +8,7 @@ import { root } from './install.mjs';
 
 const icons = [
   'chevron-left',
+  'chevron-right',
   'chevron-down',
   'chevron-up',
   'account-circle-outline',
@@ -19,6 +20,22 @@ const icons = [
   'cloud-upload-outline',
   'eye',
   'eye-off',
+  'calendar-today',
+  'clipboard-text-outline',
+  'magnify',
+  'chart-bell-curve',
+  'toolbox-outline',
+  'file-document-outline',
+  'wrench-outline',
+  'calendar-clock',
+  'history',
+  'account-group-outline',
+  'camera-outline',
+  'note-plus-outline',
+  'arrow-down-circle-outline',
+  'tray-arrow-down',
+  'dots-horizontal',
+  'plus',
 ];
 const fonts = {
   'next-400.v1.woff2':

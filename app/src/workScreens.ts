@@ -4,6 +4,7 @@
 export * from '@/data/workParts';
 export { AccountScreen } from '@/features/account/AccountScreen';
 export { SetupScreen } from '@/features/account/SetupScreen';
+export { BenchScreen } from '@/features/bench';
 export { EditorScreen } from '@/features/editor';
 export { FollowUpsScreen } from '@/features/followUps';
 export { HistoryScreen } from '@/features/history';
@@ -15,5 +16,6 @@ export { PrepareScreen } from '@/features/prepare';
 export { ForeignRecordScreen, RecordScreen } from '@/features/record';
 export { FindScreen } from '@/features/find';
 export { SheetScreen } from '@/features/sheet';
+export { ShopScreen } from '@/features/shop';
 export { TightenScreen } from '@/features/tighten';
 export { ToolsScreen } from '@/features/tools';

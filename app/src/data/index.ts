@@ -7,6 +7,7 @@ export {
   useOrders,
   usePeople,
   useSetup,
+  useThumb,
   useToday,
   useTools,
   queryClient,

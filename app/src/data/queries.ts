@@ -126,3 +126,11 @@ export const useOrders = ({ q, state }: OrderFilter) =>
     placeholderData: keepPreviousData,
     gcTime: q ? 60_000 : 7 * DAY_MS,
   });
+
+/** A joint's small drawing. A revision never changes: it is asked for once. */
+export const useThumb = ({ sheetId: sheet, revision }: { sheetId: string; revision: string }) =>
+  useQuery({
+    queryKey: queryKeys.thumb(sheet, revision),
+    queryFn: () => call('sheetThumb', { sheet, revision }),
+    staleTime: Infinity,
+  }).data;

@@ -37,6 +37,7 @@ export const queryKeys = {
   sheetPlaces: ['sheetPlaces'],
   everySheet: ['sheet'],
   sheet: (sheet: string, revision: string) => ['sheet', sheet, revision],
+  thumb: (sheet: string, revision: string) => ['thumb', sheet, revision],
   sheetsAtHand: (whose: string) => ['sheetsAtHand', whose],
   library: ['library'],
   unsent: (count: number) => ['unsent', count],

@@ -1,10 +1,11 @@
 import { commonText } from '@/language/common';
 import { Link } from 'expo-router';
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg, { Path } from 'react-native-svg';
 import PaperIcon from './PaperIcon';
+import { useKeptScroll } from './keptScroll';
 import { useInks } from './theme';
 
 interface Props {
@@ -34,6 +35,8 @@ export function ScreenFrame({
   children,
 }: Props) {
   const inks = useInks();
+  const heading = useFocusedHeading();
+  const kept = useKeptScroll();
   useEffect(() => {
     document.title = `${title} · Stennet`;
   }, [title]);
@@ -47,13 +50,19 @@ export function ScreenFrame({
             </View>
           </Link>
         ) : null}
-        {logo ? <Logo /> : null}
+        {logo ? (
+          <View aria-hidden style={styles.logo}>
+            <LogoMark />
+          </View>
+        ) : null}
         <View style={styles.titles}>
           <Text
             role="heading"
             aria-level={1}
+            ref={heading as never}
+            tabIndex={-1}
             numberOfLines={1}
-            style={[styles.title, { color: inks.ink, fontSize: logo ? 24 : 19 }]}
+            style={[styles.title, { color: inks.ink, fontSize: logo ? 24 : 19 }, NO_OUTLINE]}
           >
             {title}
           </Text>
@@ -70,7 +79,13 @@ export function ScreenFrame({
           {children}
         </View>
       ) : (
-        <ScrollView role="main" contentContainerStyle={styles.body} tabIndex={0}>
+        <ScrollView
+          role="main"
+          contentContainerStyle={styles.body}
+          tabIndex={0}
+          scrollEventThrottle={100}
+          {...kept}
+        >
           {children}
         </ScrollView>
       )}
@@ -78,17 +93,28 @@ export function ScreenFrame({
   );
 }
 
-/** The witness mark: a fastener with its stripe of paint. */
-function Logo() {
-  const inks = useInks();
-  return (
-    <View aria-hidden style={styles.logo}>
-      <LogoMark head={inks.head} edge={inks.headEdge} paint={inks.paint} />
-    </View>
-  );
+/** It takes the focus by script only, so it needs no ring. */
+const NO_OUTLINE = { outlineStyle: 'none' } as never;
+let isFirstScreen = true;
+
+/** After a navigation the focus is at the new screen's heading, unless a field there has it. */
+function useFocusedHeading() {
+  const heading = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (isFirstScreen) {
+      isFirstScreen = false;
+      return;
+    }
+    const at = document.activeElement;
+    if (!at || at === document.body || at.closest('nav, [role="navigation"]'))
+      heading.current?.focus({ preventScroll: true });
+  }, []);
+  return heading;
 }
 
-function LogoMark({ head, edge, paint }: { head: string; edge: string; paint: string }) {
+/** The witness mark: a fastener with its stripe of paint. */
+export function LogoMark() {
+  const { head, headEdge: edge, paint } = useInks();
   return (
     <Svg width={36} height={36} viewBox="0 0 64 64">
       <Path

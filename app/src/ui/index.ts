@@ -15,11 +15,16 @@ export {
 } from './fields';
 export { Fold } from './Fold';
 export { Loading, Notice } from './Notice';
-export { ScreenFrame, useIsWide } from './ScreenFrame';
+export { LogoMark, ScreenFrame, useIsWide } from './ScreenFrame';
+export { DrawingView } from './DrawingView';
+export { RowLink } from './RowLink';
+export { StationMark, StationStrip } from './StationStrip';
+export { Thumb } from './Thumb';
 export { darkTheme, FONT, lightTheme, MONO, useInks } from './theme';
 export { Heading, Line, Section } from './Section';
 export { pressedBySpace } from './spaceKey';
 export { SavedBadge } from './SavedBadge';
 export { default as Icon } from './PaperIcon';
+export { ValueRow } from './ValueRow';
 export { Waiting } from './Waiting';
 export { Why } from './Why';

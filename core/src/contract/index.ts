@@ -53,6 +53,7 @@ export type { Person, SecurityLine, SessionLine } from './peopleReplies';
 export { nameKey, nameLook } from '../people/personName';
 export {
   jointSeen,
+  onItsWay,
   runName,
   type Entry,
   type FollowUp,

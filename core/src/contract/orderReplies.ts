@@ -1,9 +1,10 @@
 import * as v from 'valibot';
 import { FOLLOW_UP_KINDS, FOLLOW_UP_STATES } from '../followUp/followUp';
 import type { OrderEntry } from '../order/entries';
-import type { JointSeen } from '../order/jointState';
+import type { JointSeen, RunSeen } from '../order/jointState';
 import { ENTRY_KINDS, ORDER_STATES } from '../order/names';
 import { narrowed } from '../order/scope';
+import type { OrderOnItsWay } from '../order/stations';
 import { PROCEDURE, TAKE_APART } from '../procedure/parts';
 import { id, nullableText } from './plainReplies';
 
@@ -26,6 +27,8 @@ const RunBriefSchema = v.object({
     done: v.number(),
     of: v.number(),
     fastener: nullableText,
+    /** Seats that are done in the pass that is on. */
+    inPass: v.optional(v.array(v.string()), []),
     stageName: nullableText,
     /** Put in for the work and not out yet. */
     putIn: v.optional(v.array(v.string()), []),
@@ -103,6 +106,31 @@ export const jointSeen = ({ name, runs, instances }: Joint): JointSeen => ({
     tookOut: standing.tookOut,
     asksLead: standing.asksLead,
   })),
+});
+
+/** An order as its stations are found from. */
+export const onItsWay = (
+  order: Pick<Order, 'jobs' | 'followUps' | 'state'>,
+  entries: readonly { body: OrderEntry }[],
+): OrderOnItsWay => ({
+  joints: order.jobs.flatMap((j) =>
+    j.joints.map((joint) => {
+      const { runs } = jointSeen(joint);
+      return {
+        name: joint.name,
+        instances: joint.instances,
+        takesApart: joint.takesApart,
+        runs: joint.runs.map(({ signing, standing }, i) => ({
+          ...(runs[i] as RunSeen),
+          signing,
+          standing,
+        })),
+      };
+    }),
+  ),
+  entries: entries.map((e) => e.body),
+  followUps: order.followUps,
+  state: order.state,
 });
 
 /** A newer server may have kinds of entries that are not known here: they are passed over. */

@@ -5,6 +5,7 @@ import { ROLES } from '../people/permissions';
 import { SigningSchema } from './signingReply';
 import { OrderSchema, FollowUpSchema, WholeOrderSchema } from './orderReplies';
 import { id, nullableText } from './plainReplies';
+import { ThumbSchema } from './thumbReply';
 
 export const ShopSchema = v.object({
   id,
@@ -158,6 +159,7 @@ export const replies = {
     width: v.number(),
     height: v.number(),
   }),
+  sheetThumb: ThumbSchema,
   sheetPlaces: v.object({
     places: v.array(
       v.object({ maker: v.string(), engine: v.string(), kind: v.string(), sheets: v.number() }),

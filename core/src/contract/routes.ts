@@ -64,6 +64,11 @@ export const routes = {
   findSheets: { method: 'GET', path: '/api/sheets', permission: 'sheet.read' },
   sheetPlaces: { method: 'GET', path: '/api/sheet-places', permission: 'sheet.read' },
   sheet: { method: 'GET', path: '/api/sheets/:sheet/:revision', permission: 'sheet.read' },
+  sheetThumb: {
+    method: 'GET',
+    path: '/api/sheets/:sheet/:revision/thumb',
+    permission: 'order.read',
+  },
   printSheet: {
     method: 'GET',
     path: '/api/sheets/:sheet/:revision/print',

@@ -1,5 +1,6 @@
 export { fastenerHead, type Head } from './fastenerHead';
 export { jointMap, mapPlaces, seatMarks, zoomedTo, type JointMapOptions } from './jointMap';
+export { jointThumb, type JointThumb } from './jointThumb';
 export { stageRibbon, type RibbonPlace } from './stageRibbon';
 export { flatsOf, stripeDial, turnDial } from './turnDial';
 export type { Drawing, Ink, Shape } from './shapes';

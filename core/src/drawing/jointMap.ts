@@ -109,18 +109,7 @@ export function jointMap(
   const box = boxOf(sheet);
   const r = headRadius(sheet);
   const shapes: Shape[] = [
-    path(
-      polyline(
-        sheet.pattern.outline.map(([x, y]) => ({ x, y: -y })),
-        true,
-      ),
-      'part',
-      'partEdge',
-      r * 0.08,
-    ),
-    ...sheet.pattern.openings.map((o) =>
-      circle({ x: o.xMm, y: -o.yMm }, o.radiusMm, 'opening', 'partEdge', r * 0.05),
-    ),
+    ...partShapes(sheet, r),
     ...sheet.seats.flatMap((seat) => {
       const position = sheet.pattern.positions.find((p) => p.label === seat.position);
       const mark = marks[seat.id];
@@ -187,6 +176,22 @@ export function zoomedTo(drawing: Drawing, zoom: number, at: Point | null): Draw
   };
 }
 
+/** The part itself: its outline and its openings. @param r radius of a fastener's head, mm */
+export const partShapes = ({ pattern }: Sheet, r: number): Shape[] => [
+  path(
+    polyline(
+      pattern.outline.map(([x, y]) => ({ x, y: -y })),
+      true,
+    ),
+    'part',
+    'partEdge',
+    r * 0.08,
+  ),
+  ...pattern.openings.map((o) =>
+    circle({ x: o.xMm, y: -o.yMm }, o.radiusMm, 'opening', 'partEdge', r * 0.05),
+  ),
+];
+
 interface Box {
   left: number;
   right: number;
@@ -194,7 +199,8 @@ interface Box {
   high: number;
 }
 
-function boxOf(sheet: Sheet): Box {
+/** How far the outline reaches, mm; y runs up. */
+export function boxOf(sheet: Sheet): Box {
   const xs = sheet.pattern.outline.map(([x]) => x);
   const ys = sheet.pattern.outline.map(([, y]) => y);
   return {

@@ -28,6 +28,15 @@ export {
   type Blocker,
   type OrderSeen,
 } from './orderState';
+export {
+  stationNow,
+  stations,
+  STATIONS,
+  STATION_TEXT,
+  type OrderOnItsWay,
+  type Station,
+  type StationName,
+} from './stations';
 export { narrowed } from './scope';
 export { isAwaited, PART_STATES, type PartState } from './partState';
 export { ENTRY_KINDS, ORDER_STATES, ORDER_STATE_TEXT, type OrderState } from './names';

@@ -2,6 +2,7 @@ import type { Express } from 'express';
 import * as v from 'valibot';
 import { FindQuery } from '@stennet/core/contract';
 import type { SheetReply } from '@stennet/core/contract/work';
+import { jointThumb } from '@stennet/core/drawing';
 import { AppError } from '@stennet/core/errors';
 import { wordsOf } from '@stennet/core/find';
 import { onlyRow, type Client } from '../db/database';
@@ -28,6 +29,14 @@ export function sheetRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'sheetPlaces', async ({ client }) => ({
     places: await listSheetPlaces(client),
   }));
+  serve(app, deps, 'sheetThumb', async ({ client, params }) => {
+    const { sheet = '', revision = '' } = params;
+    const row = onlyRow(
+      await findSheetRevision(client, sheet, revision),
+      new AppError('NOT_FOUND'),
+    );
+    return jointThumb(standingSheet(row));
+  });
   serve(app, deps, 'sheet', async ({ client, params }) =>
     sheetPage(client, params.sheet ?? '', params.revision ?? ''),
   );

@@ -15,6 +15,7 @@ export function standingOf(state: RunState, due: Next): RunBrief['standing'] {
     done: Object.keys(progress.inPass).length,
     of: stage ? seatsOf(sheet, stage).length : 0,
     fastener: due.kind === 'pull' ? seatIdOf(due.fastener) : null,
+    inPass: Object.keys(progress.inPass),
     stageName: stage?.name ?? null,
     ...putInAndOut(state),
     bags: bagsOf(state),

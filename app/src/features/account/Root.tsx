@@ -2,7 +2,7 @@ import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client
 import { Slot, usePathname } from 'expo-router';
 import { StatusBar } from 'expo-status-bar';
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
-import { useColorScheme } from 'react-native';
+import { StyleSheet, useColorScheme, View } from 'react-native';
 import { PaperProvider } from 'react-native-paper';
 import type { Me } from '@stennet/core/contract';
 import {
@@ -23,8 +23,9 @@ import { setClock } from '@/platform/clock';
 import { languageIsHere, loadLanguage, startLanguage } from '@/platform/language';
 import { useThemeChoice } from '@/platform/preferences';
 import { registerServiceWorker } from '@/platform/serviceWorker';
-import { darkTheme, lightTheme, Loading, Notice, ScreenFrame } from '@/ui';
+import { darkTheme, lightTheme, Loading, Notice, ScreenFrame, useIsWide } from '@/ui';
 import { ClockBar } from './ClockBar';
+import { PlacesBar, useHasPlaces } from './PlacesBar';
 import { SignInScreen } from './SignInScreen';
 import { Warnings } from './Warnings';
 import { text } from './text';
@@ -82,6 +83,8 @@ function AtDoor({ Setup }: { Setup: ComponentType }) {
 
 function Door({ children, Setup }: { children: ReactNode; Setup: ComponentType }) {
   const me = useMe();
+  const isWide = useIsWide();
+  const hasPlaces = useHasPlaces();
   const isInRun = usePathname().startsWith('/runs/');
   const [last, setLast] = useState<Me | null>(null);
   if (me.data && me.data !== last) setLast(me.data);
@@ -100,9 +103,15 @@ function Door({ children, Setup }: { children: ReactNode; Setup: ComponentType }
   if (known) {
     return (
       <SignedIn.Provider value={{ me: known, format: formatterOf(known) }}>
-        <ClockBar />
-        <Warnings me={known} />
-        {children}
+        <View style={isWide ? styles.wide : styles.phone}>
+          {isWide && hasPlaces ? <PlacesBar isRail /> : null}
+          <View style={styles.screen}>
+            <ClockBar />
+            <Warnings me={known} />
+            {children}
+          </View>
+          {!isWide && hasPlaces ? <PlacesBar isRail={false} /> : null}
+        </View>
       </SignedIn.Provider>
     );
   }
@@ -125,3 +134,9 @@ function Door({ children, Setup }: { children: ReactNode; Setup: ComponentType }
     </ScreenFrame>
   );
 }
+
+const styles = StyleSheet.create({
+  phone: { flex: 1, flexDirection: 'column' },
+  wide: { flex: 1, flexDirection: 'row' },
+  screen: { flex: 1, minWidth: 0, minHeight: 0 },
+});

@@ -35,7 +35,7 @@ export function FindScreen() {
     />
   ) : null;
   return (
-    <ScreenFrame title={text.find} back="/" backLabel={text.back} right={library}>
+    <ScreenFrame title={text.find} right={library}>
       <TextInput
         mode="outlined"
         label={text.search}

@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Due } from '@stennet/core/contract';
@@ -22,7 +23,7 @@ export function FollowUpsScreen() {
   const due = data?.due ?? [];
   const open = due.filter((f) => f.state === 'open');
   return (
-    <ScreenFrame title={text.title} back="/" backLabel={text.back}>
+    <ScreenFrame title={text.title} back="/shop" backLabel={commonText.backToShop}>
       <View role="tablist" style={styles.tabs}>
         {VIEWS.map((v) => (
           <Chip key={v} role="tab" text={text[v]} on={view === v} onPress={() => setView(v)} />

@@ -38,7 +38,7 @@ export function HistoryScreen() {
   const params = useLocalSearchParams<Record<string, string>>();
   const asked = askedIn(params);
   return (
-    <ScreenFrame title={text.title} back="/" backLabel={text.back}>
+    <ScreenFrame title={text.title} back="/shop" backLabel={commonText.backToShop}>
       <View style={isWide ? styles.wide : styles.column}>
         <View style={[styles.column, isWide && styles.left]}>
           <AskForm

@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -28,7 +29,7 @@ export function LibraryScreen() {
   if (!library.data) {
     const problem = problemOf(library);
     return (
-      <ScreenFrame title={text.title} back="/find" backLabel={text.back}>
+      <ScreenFrame title={text.title} back="/shop" backLabel={commonText.backToShop}>
         <Waiting problem={problem} text={text} onRetry={() => void library.refetch()} />
         {problem ? <Unsent /> : null}
       </ScreenFrame>
@@ -39,8 +40,8 @@ export function LibraryScreen() {
     <ScreenFrame
       title={text.title}
       subtitle={text.standing({ count: data.standing })}
-      back="/find"
-      backLabel={text.back}
+      back="/shop"
+      backLabel={commonText.backToShop}
     >
       <View style={isWide ? styles.wide : styles.phone}>
         <View style={[styles.column, isWide && styles.half]}>

@@ -89,16 +89,12 @@ export function OrdersScreen() {
     </View>
   );
   if (!isWide) {
-    return (
-      <ScreenFrame title={text.orders} back="/" backLabel={text.back}>
-        {list}
-      </ScreenFrame>
-    );
+    return <ScreenFrame title={text.orders}>{list}</ScreenFrame>;
   }
   // Each scrolls by itself: the chosen one begins at its top, and the list stays where it was
   // chosen.
   return (
-    <ScreenFrame title={text.orders} back="/" backLabel={text.back} fixed>
+    <ScreenFrame title={text.orders} fixed>
       <View style={styles.wide}>
         <ScrollView
           role="region"

@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed, type Person } from '@stennet/core/contract';
@@ -19,7 +20,11 @@ export function PeopleScreen() {
   const { me } = useSignedIn();
   const mayChange = isAllowed(me.role, 'shop.write');
   return (
-    <ScreenFrame title={mayChange ? text.title : text.titleOwn} back="/account">
+    <ScreenFrame
+      title={mayChange ? text.title : text.titleOwn}
+      back="/shop"
+      backLabel={commonText.backToShop}
+    >
       <View style={styles.column}>
         {mayChange ? <PeopleList /> : null}
         <PasswordCard />

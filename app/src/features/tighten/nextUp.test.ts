@@ -30,6 +30,7 @@ const finished = (instance: string | null): Joint['runs'][number] => ({
     stages: 0,
     done: 0,
     of: 0,
+    inPass: [],
     fastener: null,
     stageName: null,
     putIn: [],

@@ -3,13 +3,14 @@ import { Link, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isAllowed, runName, type Joint, type Order, type RunBrief } from '@stennet/core/contract';
-import { isAwaited, jointState, ORDER_STATE_TEXT } from '@stennet/core/order';
+import { stationNow, STATION_TEXT } from '@stennet/core/order';
 import {
   asAppError,
   problemOf,
   useLibraryOnDevice,
   useSending,
   useSignedIn,
+  useThumb,
   useToday,
 } from '@/data';
 import { now } from '@/platform/clock';
@@ -19,20 +20,23 @@ import {
   Card,
   Icon,
   Notice,
+  RowLink,
   SavedBadge,
   ScreenFrame,
+  StationStrip,
+  Thumb,
   useInks,
   useIsWide,
   Waiting,
 } from '@/ui';
+import { groupsFor, type OnToday } from './groups';
 import { text } from './text';
 
 export function TodayScreen() {
-  const { me } = useSignedIn();
+  const { me, format } = useSignedIn();
   const inks = useInks();
   const isWide = useIsWide();
   const today = useToday();
-  const router = useRouter();
   const sending = useSending();
   useLibraryOnDevice();
   const late = today.data?.overdue ?? 0;
@@ -61,55 +65,50 @@ export function TodayScreen() {
     </View>
   );
   return (
-    <ScreenFrame title={text.today} subtitle={me.shop.name} logo right={right}>
+    <ScreenFrame title={text.today} subtitle={me.shop.name} logo={!isWide} right={right}>
       {orders && today.isError && asAppError(today.error).code === 'OFFLINE' ? (
         <Text role="status" style={{ color: inks.inkSoft, fontSize: 15 }}>
-          {text.offline}
+          {text.offline({ ago: format.ago(new Date(today.dataUpdatedAt), now()) })}
         </Text>
       ) : null}
       {orders ? (
-        <>
-          {running.map(({ order, joint, run }) => (
-            <OpenRun key={run.id} order={order} joint={joint} run={run} />
-          ))}
-          {me.role === 'lead' ? <Approvals orders={orders} /> : null}
-          <View style={isWide ? styles.ways : styles.waysPhone}>
-            <BigButton
-              text={text.find}
-              look="quiet"
-              size="desk"
-              grow
-              onPress={() => router.navigate('/find')}
-            />
-            <BigButton
-              text={text.allOrders}
-              look="quiet"
-              size="desk"
-              grow
-              onPress={() => router.navigate('/orders')}
-            />
-            <BigButton
-              text={text.tools}
-              look="quiet"
-              size="desk"
-              grow
-              onPress={() => router.navigate('/tools')}
-            />
-            <BigButton
-              text={text.followUps({ count: late })}
-              look={late > 0 ? 'warn' : 'quiet'}
-              size="desk"
-              grow
-              onPress={() => router.navigate('/follow-ups')}
-            />
+        <View style={isWide ? styles.columns : styles.list}>
+          <View style={[styles.list, isWide && styles.column]}>
+            {running.map(({ order, joint, run }) => (
+              <OpenRun key={run.id} order={order} joint={joint} run={run} />
+            ))}
+            {me.role === 'lead' ? <Approvals orders={orders} /> : null}
+            {late > 0 ? (
+              <Card edge="warn">
+                <RowLink
+                  href="/follow-ups"
+                  icon="calendar-clock"
+                  title={text.followUps({ count: late })}
+                  line={text.followUpsLine}
+                  isWarn
+                  isLast
+                />
+              </Card>
+            ) : null}
+            {orders.length === 0 ? <Notice title={text.empty} text={text.emptyText} /> : null}
           </View>
-          {orders.length === 0 ? <Notice title={text.empty} text={text.emptyText} /> : null}
-          <View style={isWide ? styles.grid : styles.list}>
-            {orders.map((order) => (
-              <OrderCard key={order.id} order={order} isWide={isWide} />
+          <View style={[styles.list, isWide && styles.column]}>
+            {groupsFor(me, orders, now()).map((group) => (
+              <View key={group.name} style={styles.group}>
+                <Text role="heading" aria-level={2} style={[styles.groupName, { color: inks.ink }]}>
+                  {text.groups[group.name]}
+                </Text>
+                <Card>
+                  <View>
+                    {group.orders.map((o, i) => (
+                      <OrderRow key={o.order.id} of={o} isFirst={i === 0} />
+                    ))}
+                  </View>
+                </Card>
+              </View>
             ))}
           </View>
-        </>
+        </View>
       ) : (
         <Waiting problem={problemOf(today)} text={text} onRetry={() => void today.refetch()} />
       )}
@@ -122,6 +121,7 @@ function OpenRun({ order, joint, run }: { order: Order; joint: Joint; run: RunBr
   const { me, format } = useSignedIn();
   const router = useRouter();
   const inks = useInks();
+  const thumb = useThumb(joint);
   const { standing } = run;
   const name = runName(joint, run);
   const isMine = run.holderDevice === deviceId();
@@ -145,6 +145,18 @@ function OpenRun({ order, joint, run }: { order: Order; joint: Joint; run: RunBr
       <Text
         style={{ fontSize: 16, color: inks.inkSoft }}
       >{`${commonText.ro({ number: order.number })} · ${order.vehicle.maker} ${order.vehicle.model}${order.bay ? ` · ${order.bay}` : ''}`}</Text>
+      <Thumb
+        thumb={thumb}
+        width="100%"
+        height={isMine ? 132 : 84}
+        label={
+          standing.fastener
+            ? text.mapNext({ joint: name, bolt: standing.fastener })
+            : text.map({ joint: name })
+        }
+        next={standing.fastener}
+        done={standing.inPass}
+      />
       <BigButton
         text={action}
         label={`${action}, ${commonText.ro({ number: order.number })}`}
@@ -188,71 +200,69 @@ function Approvals({ orders }: { orders: readonly Order[] }) {
   );
 }
 
-function OrderCard({ order, isWide }: { order: Order; isWide: boolean }) {
+function OrderRow({ of: { order, way }, isFirst }: { of: OnToday; isFirst: boolean }) {
   const { format } = useSignedIn();
   const inks = useInks();
-  const joints = order.jobs.flatMap((j) => j.joints);
-  const parts = order.entries.filter(
-    (e) => e.body.kind === 'part' && isAwaited(e.body.state),
-  ).length;
-  const asks = joints.flatMap((j) => j.runs).reduce((n, r) => n + r.standing.asksLead, 0);
-  const holds = [
-    parts > 0 ? text.partsOpen({ count: parts }) : '',
-    asks > 0 ? text.asksLead({ count: asks }) : '',
-  ].filter(Boolean);
-  const done = joints.length > 0 && joints.every((j) => jointState(j) === 'tight');
+  const [joint] = order.jobs.flatMap((j) => j.joints);
+  const at = stationNow(way);
+  const { maker, model, plate } = order.vehicle;
   return (
-    <View style={[styles.order, { backgroundColor: inks.card }, isWide && styles.half]}>
-      <Link
-        href={`/orders/${order.id}`}
-        aria-label={`${text.open} ${commonText.ro({ number: order.number })}`}
-        style={styles.orderLink}
-      >
-        <View style={styles.orderPress}>
+    <Link
+      href={`/orders/${order.id}`}
+      aria-label={`${text.open} ${commonText.ro({ number: order.number })}`}
+      style={styles.orderLink}
+    >
+      <View style={[styles.order, !isFirst && { borderTopWidth: 1, borderTopColor: inks.line }]}>
+        <View style={styles.thumb}>{joint ? <OrderThumb joint={joint} /> : null}</View>
+        <View style={styles.words}>
           <View style={styles.line}>
-            <Text style={[styles.number, { color: inks.ink }]}>
-              {commonText.ro({ number: order.number })}
+            <Text style={[styles.jobs, { color: inks.ink }]}>
+              {order.jobs.map((j) => j.title).join(' · ') || order.concern}
             </Text>
             <Text style={{ color: inks.inkSoft, fontSize: 15 }}>
-              {order.promisedAt
-                ? text.promised({ time: format.dateTime(new Date(order.promisedAt)) })
-                : ''}
+              {order.promisedAt ? format.dateTime(new Date(order.promisedAt)) : ''}
             </Text>
           </View>
-          <Text
-            style={{ fontSize: 17, color: inks.ink }}
-          >{`${order.vehicle.maker} ${order.vehicle.model} · ${order.vehicle.plate}`}</Text>
-          <Text style={{ fontSize: 16, color: inks.inkSoft }}>
-            {order.jobs.map((j) => j.title).join(' · ')}
-          </Text>
           <Text style={{ fontSize: 15, color: inks.inkSoft }}>
-            {[order.bay, done ? text.tight : ORDER_STATE_TEXT[order.state]]
+            {[commonText.ro({ number: order.number }), `${maker} ${model}`, plate, order.bay ?? '']
               .filter(Boolean)
               .join(' · ')}
           </Text>
-          {holds.length > 0 ? (
+          <StationStrip way={way} />
+          {at ? (
             <Text
-              style={{ fontSize: 15, color: inks.warnText, fontWeight: '700' }}
-            >{`▲ ${holds.join(' · ')}`}</Text>
+              style={{
+                fontSize: 15,
+                color: at.state === 'blocked' ? inks.warnText : inks.inkSoft,
+                fontWeight: at.state === 'blocked' ? '700' : '400',
+              }}
+            >
+              {[STATION_TEXT[at.name], at.fact].filter(Boolean).join(': ')}
+            </Text>
           ) : null}
         </View>
-      </Link>
-    </View>
+      </View>
+    </Link>
   );
 }
+
+const OrderThumb = ({ joint }: { joint: Joint }) => (
+  <Thumb thumb={useThumb(joint)} width={64} height={56} label={text.map({ joint: joint.name })} />
+);
 
 const styles = StyleSheet.create({
   right: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   account: { minHeight: 48, justifyContent: 'center', paddingHorizontal: 8 },
   accountInner: { flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 48 },
-  ways: { flexDirection: 'row', gap: 12 },
-  waysPhone: { display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 } as never,
+  columns: { flexDirection: 'row', gap: 16, alignItems: 'flex-start' },
+  column: { flex: 1, minWidth: 0 },
   list: { gap: 12 },
-  grid: { flexDirection: 'row', flexWrap: 'wrap', gap: 12 },
-  order: { borderRadius: 14, overflow: 'hidden' },
-  half: { width: '49%', flexGrow: 1 },
+  group: { gap: 8 },
+  groupName: { fontSize: 17, fontWeight: '700', paddingHorizontal: 4 },
   orderLink: { display: 'flex' },
-  orderPress: { padding: 16, gap: 4, width: '100%' },
+  order: { flexDirection: 'row', gap: 12, width: '100%', paddingVertical: 12 },
+  thumb: { width: 64, paddingTop: 4 },
+  words: { flex: 1, minWidth: 0, gap: 4 },
   line: { flexDirection: 'row', justifyContent: 'space-between', flexWrap: 'wrap', columnGap: 12 },
-  number: { fontSize: 20, fontWeight: '700' },
+  jobs: { fontSize: 17, fontWeight: '700', flexShrink: 1 },
 });

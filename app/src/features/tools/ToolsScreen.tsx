@@ -1,3 +1,4 @@
+import { commonText } from '@/language/common';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed } from '@stennet/core/contract';
@@ -23,7 +24,7 @@ export function ToolsScreen() {
   const mayWrite = isAllowed(me.role, 'tool.write');
   const list = tools.data;
   return (
-    <ScreenFrame title={text.title} back="/" backLabel={text.back}>
+    <ScreenFrame title={text.title} back="/shop" backLabel={commonText.backToShop}>
       {editing ? (
         <ToolForm
           key={editing === 'new' ? 'new' : editing.id}

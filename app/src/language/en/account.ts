@@ -1,4 +1,12 @@
 export const account = {
+  places: 'Places',
+  placeNames: {
+    today: 'Today',
+    orders: 'Orders',
+    find: 'Find',
+    bench: 'Bench',
+    shop: 'Shop',
+  },
   shop: 'Shop',
   secondText:
     'The lead or another technician can sign each record too. A sheet can also ask for that on its own.',

@@ -2,6 +2,7 @@ export const common = {
   ro: 'RO {{number}}',
   titleRev: '{{title}}, rev {{revision}}',
   why: 'Why?',
+  backToShop: 'Back to Shop',
   opening: 'Opening',
   today: 'Today',
   back: 'Back',

@@ -2,6 +2,14 @@ import type { Translation } from '@stennet/core/language';
 import type { account as english } from '../en/account';
 
 export const account: Translation<typeof english> = {
+  places: 'Lugares',
+  placeNames: {
+    today: 'Hoy',
+    orders: 'Órdenes',
+    find: 'Buscar',
+    bench: 'Banco',
+    shop: 'Taller',
+  },
   shop: 'Taller',
   secondText:
     'El jefe de taller u otro técnico también puede firmar cada registro. Una hoja también puede pedirlo por su cuenta.',

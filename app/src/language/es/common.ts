@@ -5,6 +5,7 @@ export const common: Translation<typeof english> = {
   ro: 'OR {{number}}',
   titleRev: '{{title}}, rev {{revision}}',
   why: '¿Por qué?',
+  backToShop: 'Volver al taller',
   opening: 'Abriendo',
   today: 'Hoy',
   back: 'Atrás',

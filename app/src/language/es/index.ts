@@ -1,5 +1,6 @@
 import { account } from './account';
 import { around } from './around';
+import { bench } from './bench';
 import { common } from './common';
 import { editor } from './editor';
 import { editorOptions } from './editorOptions';
@@ -15,6 +16,7 @@ import { prepare } from './prepare';
 import { record } from './record';
 import { sheet } from './sheet';
 import { tighten } from './tighten';
+import { shop } from './shop';
 import { today } from './today';
 import { tools } from './tools';
 import { uiFollowUps } from './uiFollowUps';
@@ -23,6 +25,7 @@ import { uiFollowUps } from './uiFollowUps';
 export const es = {
   account,
   around,
+  bench,
   common,
   editor,
   editorOptions,
@@ -37,6 +40,7 @@ export const es = {
   prepare,
   record,
   sheet,
+  shop,
   tighten,
   today,
   tools,

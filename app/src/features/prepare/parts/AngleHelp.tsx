@@ -11,7 +11,7 @@ import { text } from '../text';
 const ROOMS = ['30', '45', '60', '90', '120'] as const;
 const STEPS = ['5', '30', '60'] as const;
 
-/** The sheet's angles in swings for the space there is, and a paper disc where there is no gauge. */
+/** The sheet's angles in swings for the space there is, and a paper disc to use without a gauge. */
 export function AngleHelp({ sheet }: { sheet: Sheet }) {
   const { format } = useSignedIn();
   const [room, setRoom] = useState<(typeof ROOMS)[number]>('60');

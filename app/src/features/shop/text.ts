@@ -1,0 +1,4 @@
+import { textsOf } from '@stennet/core/language';
+import { shop } from '@/language/en/shop';
+
+export const text = textsOf('shop', shop);

@@ -1,0 +1,17 @@
+export const shop = {
+  title: 'Shop',
+  sheets: 'Sheets',
+  sheetsLine: 'Library, drafts, import and export',
+  tools: 'Tools',
+  toolsLine: 'Wrenches, gauges, calibration',
+  followUps: 'Follow-ups',
+  followUpsLine: 'What is due after the work',
+  overdue_one: '{{count}} overdue',
+  overdue_other: '{{count}} overdue',
+  history: 'History',
+  historyLine: 'By vehicle, wrench, part lot or sheet',
+  people: 'People',
+  peopleLine: 'Roles, sign-ins, passwords',
+  account: 'Your account',
+  accountLine: '{{name}}: language, theme, PIN',
+} as const;

@@ -1,0 +1,27 @@
+import type { Translation } from '@stennet/core/language';
+import type { bench as english } from '../en/bench';
+
+export const bench: Translation<typeof english> = {
+  title: 'Banco',
+  subtitle: 'Aquí no se registra nada',
+  convert: 'Convertir un par',
+  torque: 'Par',
+  torqueHint: 'p. ej. 62 o 45 lbf·ft',
+  torqueWrong: 'Escriba un par, como 62 o 45 lbf·ft.',
+  convertEmpty: 'Escriba un par para verlo en cada unidad.',
+  crowfoot: 'Ajuste con pata de gallo',
+  length: 'Torquímetro, cuadro a empuñadura, mm',
+  offset: 'Pata de gallo, cuadro a perno, mm',
+  lengthWrong: 'Escriba un largo, como 400 o 16 in.',
+  angle: 'Ángulo de la pata de gallo',
+  angles: {
+    0: 'recta',
+    45: '45°',
+    90: '90°',
+    135: 'hacia atrás',
+  },
+  crowfootDrawing: 'Torquímetro y pata de gallo desde arriba',
+  setting: 'Ajuste el torquímetro a',
+  ignored: 'Sin esta corrección el perno queda {{percent}}% fuera.',
+  crowfootEmpty: 'Escriba el par y los dos largos.',
+};
