@@ -73,7 +73,7 @@ test(
       await clean(t, part);
     }
     await t.page.goto(`${t.house.url}/library`);
-    await expect(t.page.getByRole('link', { name: /^Open the draft of/ })).toBeVisible();
+    await expect(t.page.getByRole('link', { name: /^Open draft/ })).toBeVisible();
     await clean(t, 'library');
   },
 );
@@ -83,7 +83,7 @@ test(
   { tag: '@phone' },
   async ({ technician: t, house }) => {
     await t.signIn();
-    await t.place('Find');
+    await t.section('Find');
     await expect(t.button('Belmaro')).toBeVisible();
     await clean(t, 'find');
     await t.page
@@ -137,7 +137,9 @@ test(
     await clean(t, 'tool form');
     await at(`/joints/${id(403)}`, 'Head bolts: 10 new ones only', 'prepare');
     await at(`/orders/${id(213)}`, 'Status', 'order');
+    await t.station('Diagnosis');
     await t.button('Add findings').click();
+    await t.button('More on this order').click();
     await t.button('Add a job').click();
     await t.choose('radio', 'Replace clutch');
     await expect(t.button('Add this job')).toBeVisible();

@@ -63,7 +63,7 @@ test(
     await clean(t, 'another one');
     await t.button('Cancel').click();
     await t.more('Map, sound, voice');
-    await t.button('Very large, for two metres: off').click();
+    await t.button(/^Extra large, readable from 6 ft/).click();
     await clean(t, 'map and hands');
     await t.button('Lock the screen against drops').click();
     await clean(t, 'very large, locked');

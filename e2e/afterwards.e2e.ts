@@ -102,7 +102,7 @@ test(
     await t.button('Create private address').click();
     await expect(t.page.getByText(/\/api\/feed\/[\w-]{43}\.ics/)).toBeVisible();
     await t.page.getByRole('link', { name: /^Open RO 2402/ }).click();
-    await expect(t.page.getByRole('heading', { name: 'Follow-ups' })).toBeVisible();
+    await t.station('Hand over');
     const [archive] = await Promise.all([
       t.page.waitForEvent('download'),
       t.button('Export everything (archive)').click(),
@@ -171,7 +171,7 @@ test(
     };
     const path = await archive.path();
     await bringIn(path);
-    await t.button('Open this record: RO 2410, Flywheel').click();
+    await t.button('Open record: RO 2410, Flywheel').click();
     await expect(
       t.page.getByRole('heading', { name: 'Made by Halden Quay Motor Works' }),
     ).toBeVisible();
@@ -188,7 +188,7 @@ test(
     const [file] = await Promise.all([
       t.page.waitForEvent('download'),
       t
-        .button('Open this record: RO 2410, Flywheel')
+        .button('Open record: RO 2410, Flywheel')
         .first()
         .click()
         .then(() => t.button('Record file').click()),

@@ -2,7 +2,7 @@ import { expect, test, type Page, type Technician } from './house';
 
 /** From Today to a new draft in the editor. */
 async function beginSheet(t: Technician): Promise<void> {
-  await t.place('Find');
+  await t.section('Find');
   await t.button('Sheet library').click();
   for (const [name, text] of Object.entries({
     Maker: 'Belmaro',

@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import { expect, test, type Technician } from './house';
 
 async function openLibrary(t: Technician): Promise<void> {
-  await t.place('Find');
+  await t.section('Find');
   await t.button('Sheet library').click();
   await expect(t.page.getByRole('heading', { name: 'Sheet library' })).toBeVisible();
 }
@@ -94,7 +94,7 @@ test('offline the whole library is searched on the device, also sheets that were
   await t.page.waitForFunction(() =>
     navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null),
   );
-  await t.place('Find');
+  await t.section('Find');
   await context.setOffline(true);
   await t.page.getByRole('searchbox').fill('sprial exhast qn47');
   await expect(
@@ -112,7 +112,7 @@ test(
   { tag: ['@phone', '@long'] },
   async ({ technician: t }) => {
     await t.signIn();
-    await t.place('Find');
+    await t.section('Find');
     const box = t.page.getByRole('searchbox');
     await box.fill('ZZ9BREN20H000241');
     await expect(t.page.getByText('A VIN has 17 characters; this has 16')).toBeVisible();
@@ -137,7 +137,7 @@ test(
     await t.button('Tighten cylinder head').click();
     await expect(t.button('Start tightening')).toBeDisabled();
     await t.choose('radio', '12-point head, M11');
-    await expect(t.page.getByRole('alert')).toContainText('That is “Cylinder head, Brenna 2.0');
+    await expect(t.page.getByRole('alert')).toContainText('That’s “Cylinder head, Brenna 2.0');
     await expect(t.button('Start tightening')).toBeDisabled();
     await t.button('Use that sheet for this joint').click();
     await expect(
@@ -164,7 +164,7 @@ test.describe(() => {
     { tag: ['@phone', '@long'] },
     async ({ technician: t }) => {
       await t.signIn();
-      await t.place('Find');
+      await t.section('Find');
       await t.page.getByRole('searchbox').fill('spiral exhaust qn47');
       await expect(
         t.page.getByRole('link', { name: /^Open Exhaust manifold/ }).first(),
@@ -179,7 +179,7 @@ test.describe(() => {
       await t.page.unroute(away);
       await t.button('Reload').click();
       await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
-      await t.place('Find');
+      await t.section('Find');
       await t.page.getByRole('searchbox').fill('spiral exhaust qn47');
       await t.page
         .getByRole('link', { name: /^Open Exhaust manifold/ })

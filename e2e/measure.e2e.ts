@@ -6,7 +6,8 @@ test(
   async ({ technician: t, house }) => {
     await t.signIn();
     await t.openOrder('2417');
-    await t.button('Measure').click();
+    await t.station('Measured');
+    await t.page.getByRole('button', { name: 'Measure', exact: true }).click();
     await t.choose('radio', 'Flatness with straightedge');
     await t.field('Part and place', 'Cylinder head, gasket face');
     await t.field('Gauge used', 'Straight-edge and leaves');
@@ -59,7 +60,8 @@ test(
   async ({ technician: t, house }) => {
     await t.signIn();
     await t.openOrder('2417');
-    await t.button('Measure').click();
+    await t.station('Measured');
+    await t.page.getByRole('button', { name: 'Measure', exact: true }).click();
     await t.choose('radio', 'Wear, compared side by side');
     await t.choose('radio', 'inches');
     await t.field('Part and place', 'Cam lobes');
@@ -86,7 +88,7 @@ test(
     ).toBeVisible();
     await t.choose('radio', 'look further');
     await t.button('Save measurement').click();
-    await expect(t.page.getByText('What is done about it: look further')).toBeVisible();
+    await expect(t.page.getByText('Decided: look further')).toBeVisible();
     await expect
       .poll(() =>
         house.admin

@@ -5,7 +5,7 @@ test(
   { tag: '@phone' },
   async ({ technician: t }) => {
     await t.signIn('Petra Voll');
-    await t.place('Orders');
+    await t.section('Orders');
     await t.button('New repair order').click();
     // As people type it: a VIN with blanks, an odometer with a point, a day without zeros.
     await t.field('VIN', 'ZZ9 TRDG2 5F000 24O9');
@@ -27,16 +27,19 @@ test(
     await t.field('Odometer', '84.300 km');
     await t.button('Save').click();
     await expect(t.page.getByRole('heading', { name: 'RO 2442' })).toBeVisible();
+    await t.button('Vehicle and customer').click();
     await expect(t.page.getByText('84,300 km')).toBeVisible();
+    await t.button('More on this order').click();
     await t.button('Add a job').click();
     await t.choose('radio', 'Replace clutch');
     await expect(t.page.getByText('Flywheel: no sheet for TF25 in the library.')).toBeVisible();
     await expect(t.page.getByRole('radio', { name: /^Pressure plate.*rev B$/ })).toBeChecked();
     await t.button('Add this job').click();
-    await expect(t.page.getByRole('heading', { name: 'Replace clutch' })).toBeVisible();
+    await expect(t.button(/^Tighten pressure plate/)).toBeVisible();
     await expect(t.page.getByText('not started', { exact: true })).toBeVisible();
     // Of look-alikes none is taken for granted.
     await t.page.goto(`${t.house.url}/orders/5e000000-0000-4000-8000-000000000206`);
+    await t.button('More on this order').click();
     await t.button('Add a job').click();
     await t.choose('radio', 'Replace flywheel');
     await expect(
@@ -54,29 +57,27 @@ test(
   async ({ technician: t }) => {
     await t.signIn();
     await t.openOrder('2430');
+    await t.station('Diagnosis');
     await t.button('Add findings').click();
     await t.choose('radio', 'Clutch slips');
     await t.choose('radio', 'Oil on the clutch points to the rear main seal or input seal');
     await t.field('Findings', 'Dry, both seals.');
     await t.button('Save').click();
-    await expect(t.page.getByText('Dry, both seals.')).toBeVisible();
+    await expect(t.page.getByText('Dry, both seals.').first()).toBeVisible();
+    await t.station('Parts');
     await t.button('Send a part out').click();
     await t.field('Part', 'Flywheel');
     await t.field('Sent to', 'Quay Machine Shop');
     await t.field('Work requested', 'Grind the face.');
     await t.button('Save').click();
     await t.button('Mark as sent').click();
-    await expect(
-      t.page.getByText('Out of the house: Flywheel: at Quay Machine Shop'),
-    ).toBeVisible();
-    await t
-      .button(/^Put something in$/)
-      .first()
-      .click();
+    await expect(t.button(/^Parts, blocked: .*Flywheel: at Quay Machine Shop/)).toBeVisible();
+    await t.button('Left in').click();
     await t.field('What did you put in, and where?', 'Rag in the bell housing');
     await t.button('Save').click();
+    await t.station('Hand over');
     await t.button('Resume work').click();
-    await expect(t.page.getByRole('heading', { name: 'Status: in progress' })).toBeVisible();
+    await expect(t.page.getByRole('region', { name: 'Status: in progress' })).toBeVisible();
     await t.button('Ready for check').click();
     await expect(
       t.page.getByRole('alert').filter({ hasText: 'Rag in the bell housing: still in' }),
@@ -126,11 +127,12 @@ test(
     await t.openOrder('2417');
     await expect(t.page.getByText('Two studs at the turbo heat shield')).toBeVisible();
     await context.setOffline(true);
-    await t.button('Add a note').click();
+    await t.button('Note').click();
     await t.field('Note', 'Third stud bent.');
     await t.button('Save').click();
     await expect(t.page.getByText('Third stud bent.')).toBeVisible();
     await expect(t.page.getByText('on this device, not sent yet')).toBeVisible();
+    await t.button('Photo').click();
     await t.field('Caption', 'Bent stud');
     const chooser = t.page.waitForEvent('filechooser');
     await t.button('Add a photo').click();
@@ -169,17 +171,19 @@ test('the list is narrowed by what is typed and by state; on a wide screen the c
   technician: t,
 }, info) => {
   await t.signIn('Petra Voll');
-  await t.place('Orders');
+  await t.section('Orders');
   const search = t.page.getByRole('searchbox', { name: 'Number, plate, name, vehicle or concern' });
   await search.fill('77 kb');
   await expect(t.page.getByRole('link', { name: 'Open RO 2438' })).toBeVisible();
   await expect(t.page.getByRole('link', { name: 'Open RO 2417' })).toHaveCount(0);
   await search.fill('');
-  await t.choose('radio', 'waiting for parts');
-  await expect(t.page.getByRole('link', { name: 'Open RO 2438' })).toHaveCount(0);
-  await expect(t.page.getByText('Cylinder head: at Quay Machine Shop')).toBeVisible();
+  await t.page.getByRole('radio', { name: /^Blocked \d/ }).click();
+  await expect(t.page.getByRole('link', { name: 'Open RO 2430' })).toHaveCount(0);
+  await expect(
+    t.page.getByText(/Cylinder head: at Quay Machine Shop|Head bolts: ordered/).first(),
+  ).toBeVisible();
   await t.page.getByRole('link', { name: 'Open RO 2425' }).click();
-  await expect(t.page.getByText('Status: waiting for parts')).toBeVisible();
+  await expect(t.button(/^Parts, blocked/)).toBeVisible();
   expect(await t.page.getByRole('link', { name: 'Open RO 2425' }).count()).toBe(
     info.project.name === 'wide' ? 1 : 0,
   );
@@ -191,7 +195,7 @@ test(
   { tag: ['@wide', '@long'] },
   async ({ technician: t }) => {
     await t.signIn('Petra Voll');
-    await t.place('Orders');
+    await t.section('Orders');
     const last = t.page.getByRole('link', { name: /^Open RO/ }).last();
     await last.click();
     const chosen = t.page.getByRole('region', { name: 'Selected repair order' });

@@ -17,14 +17,23 @@ export class Technician {
   tab = (name: string | RegExp): ReturnType<Page['getByRole']> =>
     this.page.getByRole('tab', { name });
 
-  /** To one of the five places. */
-  async place(name: 'Today' | 'Orders' | 'Find' | 'Bench' | 'Shop'): Promise<void> {
-    await this.page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name }).click();
+  /** To one of the five sections. */
+  async section(name: 'Today' | 'Orders' | 'Find' | 'Bench' | 'Shop'): Promise<void> {
+    await this.page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name }).click();
+  }
+
+  /** Opens a station of a repair order, unless it stands open. */
+  async station(name: string): Promise<void> {
+    const row = this.page.getByRole('button', { name: new RegExp(`^${name}`), expanded: false });
+    await expect(
+      this.page.getByRole('button', { name: new RegExp(`^${name}`) }).first(),
+    ).toBeVisible();
+    if ((await row.count()) > 0) await row.first().click();
   }
 
   /** To what the shop keeps, by its row. */
   async inShop(row: string): Promise<void> {
-    await this.place('Shop');
+    await this.section('Shop');
     await this.page.getByRole('link', { name: new RegExp(`^${row}`) }).click();
   }
 

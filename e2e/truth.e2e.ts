@@ -57,6 +57,7 @@ test('stopped short and finished: the lead settles it from Today, the order or t
   await expect(t.button(/^RO 2431 · Flywheel/)).toBeVisible();
   await t.openOrder('2431');
   await expect(t.button('Decide open items: Flywheel')).toBeVisible();
+  await t.station('Tighten');
   await t.button('Tightened values').click();
   await t.button('Decide open items').click();
   await t.tap('Decide here');
@@ -69,6 +70,7 @@ test('stopped short and finished: the lead settles it from Today, the order or t
   const mei = t.on(await browser.newPage());
   await mei.signIn('Mei Sandoval');
   await mei.openOrder('2431');
+  await mei.station('Tighten');
   await mei.button('Tightened values').click();
   await mei.tap('Sign: I did this work');
   await expect(mei.page.getByText(/Technician: Mei Sandoval/)).toBeVisible();

@@ -34,7 +34,7 @@ test(
     await t.signIn();
     await t.startHead();
     await t.more('Map, sound, voice');
-    await t.button('Very large, for two metres: off').click();
+    await t.button(/^Extra large, readable from 6 ft/).click();
     await t.button('Back to the job').click();
     await expect(t.page.getByText('bolt 1', { exact: true })).toBeVisible();
     await expect(t.page.getByRole('img', { name: /10 fasteners/ })).toHaveCount(0);

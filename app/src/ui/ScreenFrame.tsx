@@ -1,12 +1,12 @@
 import { commonText } from '@/language/common';
 import { Link } from 'expo-router';
 import { useEffect, useRef, type ReactNode } from 'react';
-import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { Text as PlainText, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg, { Path } from 'react-native-svg';
 import PaperIcon from './PaperIcon';
 import { useKeptScroll } from './keptScroll';
-import { useInks } from './theme';
+import { FONT, useInks } from './theme';
 
 interface Props {
   title: string;
@@ -56,7 +56,7 @@ export function ScreenFrame({
           </View>
         ) : null}
         <View style={styles.titles}>
-          <Text
+          <PlainText
             role="heading"
             aria-level={1}
             ref={heading as never}
@@ -65,7 +65,7 @@ export function ScreenFrame({
             style={[styles.title, { color: inks.ink, fontSize: logo ? 24 : 19 }, NO_OUTLINE]}
           >
             {title}
-          </Text>
+          </PlainText>
           {subtitle ? (
             <Text numberOfLines={1} style={{ color: inks.inkSoft, fontSize: 14 }}>
               {subtitle}
@@ -142,7 +142,7 @@ const styles = StyleSheet.create({
   back: { width: 48, height: 48, borderRadius: 24 },
   backInner: { width: 48, height: 48, alignItems: 'center', justifyContent: 'center' },
   titles: { flex: 1, minWidth: 0 },
-  title: { fontWeight: '700' },
+  title: { fontWeight: '700', fontFamily: FONT },
   fixed: { flex: 1, minHeight: 0 },
   body: {
     padding: 12,

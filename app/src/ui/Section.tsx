@@ -1,4 +1,5 @@
-import type { ReactNode } from 'react';
+import { createContext, useContext, type ReactNode } from 'react';
+import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Card } from './Card';
 import { useInks } from './theme';
@@ -16,7 +17,20 @@ export function Heading({ children }: { children: string }) {
   );
 }
 
+/** Inside something that already says what it is: no card, no heading of their own. */
+const IsFlat = createContext(false);
+export const FlatSections = ({ children }: { children: ReactNode }) => (
+  <IsFlat.Provider value>{children}</IsFlat.Provider>
+);
+
 export function Section({ title, children }: { title: string; children: ReactNode }) {
+  const isFlat = useContext(IsFlat);
+  if (isFlat)
+    return (
+      <View role="region" aria-label={title} style={{ gap: 10 }}>
+        {children}
+      </View>
+    );
   return (
     <Card>
       <Heading>{title}</Heading>

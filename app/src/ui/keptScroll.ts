@@ -1,11 +1,16 @@
 import { useEffect, useRef, useState } from 'react';
-import type { NativeScrollEvent, NativeSyntheticEvent, ScrollView } from 'react-native';
+import {
+  Platform,
+  type NativeScrollEvent,
+  type NativeSyntheticEvent,
+  type ScrollView,
+} from 'react-native';
 
 const offsets = new Map<string, number>();
 /** Set by the browser's back and forward; a link begins at the top. */
 let isReturn = false;
 
-if (typeof window !== 'undefined')
+if (Platform.OS === 'web')
   window.addEventListener('popstate', () => {
     isReturn = true;
     setTimeout(() => (isReturn = false), 2000);
@@ -14,7 +19,7 @@ if (typeof window !== 'undefined')
 /** Where a screen was scrolled to, found again by the browser's back. */
 export function useKeptScroll() {
   const scroll = useRef<ScrollView>(null);
-  const [address] = useState(() => window.location.href);
+  const [address] = useState(() => (Platform.OS === 'web' ? window.location.href : ''));
   const wanted = useRef(isReturn ? (offsets.get(address) ?? 0) : 0);
   useEffect(() => () => void (wanted.current = 0), []);
   return {

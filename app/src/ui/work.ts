@@ -8,11 +8,13 @@ export {
   type AroundEntry,
   type SaveAround,
 } from './around/AroundJob';
+export { NewAround } from './around/NewAround';
 export { ChartFrame } from './ChartFrame';
 export { BarChart, LineChart } from './charts';
 export { CompoundsView } from './CompoundsView';
 export { OtherCompound } from './OtherCompound';
 export { DrawingView } from './DrawingView';
+export { DeskTable, type Column } from './DeskTable';
 export { JointMapView } from './JointMapView';
 export { Ribbon } from './Ribbon';
 export { FollowUpRow } from './followUps/FollowUpRow';

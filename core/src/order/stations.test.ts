@@ -110,7 +110,10 @@ test('tight, then signed, then handed over', () => {
 
 test('what waits for the lead blocks the signature', () => {
   const o = order({ joints: [joint({ runs: [run({ state: 'finished', asksLead: 1 })] })] });
-  expect(shown(o).sign).toBe('blocked: Cylinder head: needs lead approval');
+  expect(shown(o)).toMatchObject({
+    sign: 'blocked: Cylinder head: needs lead approval',
+    handOver: 'later',
+  });
 });
 
 test('whatever is on an order: every station once and in order, at most one is next', () => {

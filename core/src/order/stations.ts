@@ -72,8 +72,9 @@ export function stations(order: OrderOnItsWay): Station[] {
   });
   const asked: readonly StationName[] =
     order.joints.length === 0 ? ['diagnosis'] : ['teardown', 'tighten', 'sign', 'handOver'];
-  const next = way.find((s) => asked.includes(s.name) && s.state === 'later');
-  return way.map((s) => (s === next ? { ...s, state: 'next' } : s));
+  // Past one that is blocked nothing is next.
+  const next = way.find((s) => asked.includes(s.name) && s.state !== 'done');
+  return way.map((s) => (s === next && s.state === 'later' ? { ...s, state: 'next' } : s));
 }
 
 /** The station to show for the whole order: what blocks the next one, else the next one itself. */

@@ -36,6 +36,8 @@ export interface Formatter {
   /** A calendar day, whatever the zone. @example day('2026-03-01') // '1 Mar 2026' */
   day(iso: string): string;
   dateTime(at: Date): string;
+  /** A time near now as people say it. @example “today 15:30”, “Tue 09:00”, “12 Dec 2026, 08:00” */
+  due(at: Date, now: Date): string;
   /** “25 minutes ago”, coarse on purpose. */
   ago(at: Date, now: Date): string;
   /**
@@ -47,6 +49,7 @@ export interface Formatter {
 }
 
 const MINUTE_MS = 60_000;
+const DAY_MS = 86_400_000;
 
 function joined(number: string, unit: string): FormattedQuantity {
   return { number, unit, text: unit === '°' ? `${number}°` : `${number} ${unit}` };
@@ -85,6 +88,16 @@ export function createFormatter(style: ShopStyle): Formatter {
   });
   const relative = new Intl.RelativeTimeFormat(locale, { numeric: 'auto' });
 
+  const weekday = new Intl.DateTimeFormat(locale, { ...zone, weekday: 'short' });
+  const isoDay = new Intl.DateTimeFormat('en-CA', zone);
+  const dayNumber = (at: Date): number => Date.parse(isoDay.format(at)) / DAY_MS;
+  const due = (at: Date, now: Date): string => {
+    const days = dayNumber(at) - dayNumber(now);
+    if (Math.abs(days) <= 1) return `${relative.format(days, 'day')} ${time.format(at)}`;
+    if (days > 0 && days < 7) return `${weekday.format(at)} ${time.format(at)}`;
+    return `${date.format(at)}, ${time.format(at)}`;
+  };
+
   // Without a sign between thousands: “1.250” and “1,250” can be read as one and a quarter.
   const ungrouped = numbersOf(locale, false);
   const exact = (q: Quantity): string => ungrouped(q.value, digitsOf(q));
@@ -101,6 +114,7 @@ export function createFormatter(style: ShopStyle): Formatter {
     date: (at) => date.format(at),
     day: (iso) => wholeDay.format(new Date(iso)),
     dateTime: (at) => `${date.format(at)}, ${time.format(at)}`,
+    due,
     ago: (at, now) => agoText(relative, now.getTime() - at.getTime()),
     price: (cents) => price.format(cents / 100),
     distance: (value, unit) => `${number(value, 0)} ${unit}`,

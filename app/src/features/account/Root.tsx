@@ -25,7 +25,7 @@ import { useThemeChoice } from '@/platform/preferences';
 import { registerServiceWorker } from '@/platform/serviceWorker';
 import { darkTheme, lightTheme, Loading, Notice, ScreenFrame, useIsWide } from '@/ui';
 import { ClockBar } from './ClockBar';
-import { PlacesBar, useHasPlaces } from './PlacesBar';
+import { MainNav, useHasNav } from './MainNav';
 import { SignInScreen } from './SignInScreen';
 import { Warnings } from './Warnings';
 import { text } from './text';
@@ -84,7 +84,7 @@ function AtDoor({ Setup }: { Setup: ComponentType }) {
 function Door({ children, Setup }: { children: ReactNode; Setup: ComponentType }) {
   const me = useMe();
   const isWide = useIsWide();
-  const hasPlaces = useHasPlaces();
+  const hasNav = useHasNav();
   const isInRun = usePathname().startsWith('/runs/');
   const [last, setLast] = useState<Me | null>(null);
   if (me.data && me.data !== last) setLast(me.data);
@@ -104,13 +104,13 @@ function Door({ children, Setup }: { children: ReactNode; Setup: ComponentType }
     return (
       <SignedIn.Provider value={{ me: known, format: formatterOf(known) }}>
         <View style={isWide ? styles.wide : styles.phone}>
-          {isWide && hasPlaces ? <PlacesBar isRail /> : null}
+          {isWide && hasNav ? <MainNav isRail /> : null}
           <View style={styles.screen}>
             <ClockBar />
             <Warnings me={known} />
             {children}
           </View>
-          {!isWide && hasPlaces ? <PlacesBar isRail={false} /> : null}
+          {!isWide && hasNav ? <MainNav isRail={false} /> : null}
         </View>
       </SignedIn.Provider>
     );

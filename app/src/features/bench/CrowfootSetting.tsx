@@ -56,6 +56,7 @@ export function CrowfootSetting() {
           problem={offsetTyped.trim() && offsetMm === undefined ? text.lengthWrong : undefined}
         />
       </FieldRow>
+      <Line>{text.lever}</Line>
       <ChoiceField
         label={text.angle}
         value={angle}

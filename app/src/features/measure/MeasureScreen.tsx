@@ -61,7 +61,7 @@ function Kept({ entry }: { entry: ShownEntry<EntryOf<'measurement'>> }) {
         unit={body.unit}
         format={format}
       />
-      {body.then ? <Line strong>{`${text.then}: ${text.thens[body.then]}`}</Line> : null}
+      {body.then ? <Line strong>{text.decided({ what: text.thens[body.then] })}</Line> : null}
       {body.prices ? <Line>{cheaper(body.prices, format)}</Line> : null}
       <Line>
         {body.rows

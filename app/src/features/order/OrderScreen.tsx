@@ -1,5 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
-import { problemOf, useOrder } from '@/data';
+import { problemOf, useOrder, useSignedIn } from '@/data';
+import { now } from '@/platform/clock';
 import { ScreenFrame, Waiting } from '@/ui';
 import { OrderPane } from './parts/OrderPane';
 import { text } from './text';
@@ -11,12 +12,22 @@ import { text } from './text';
 export function OrderScreen() {
   const { order: id } = useLocalSearchParams<{ order: string }>();
   const order = useOrder(id);
-  const { vehicle, number, bay } = order.data ?? {};
+  const { format } = useSignedIn();
+  const { vehicle, number, bay, promisedAt } = order.data ?? {};
   return (
     <ScreenFrame
       title={text.title({ number: number ?? '' })}
       {...(vehicle
-        ? { subtitle: `${vehicle.maker} ${vehicle.model}${bay ? ` · ${bay}` : ''}` }
+        ? {
+            subtitle: [
+              `${vehicle.maker} ${vehicle.model}`,
+              vehicle.plate,
+              bay ?? '',
+              promisedAt ? format.due(new Date(promisedAt), now()) : '',
+            ]
+              .filter(Boolean)
+              .join(' · '),
+          }
         : {})}
       back="/"
       backLabel={text.back}

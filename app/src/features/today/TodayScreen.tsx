@@ -220,7 +220,7 @@ function OrderRow({ of: { order, way }, isFirst }: { of: OnToday; isFirst: boole
               {order.jobs.map((j) => j.title).join(' · ') || order.concern}
             </Text>
             <Text style={{ color: inks.inkSoft, fontSize: 15 }}>
-              {order.promisedAt ? format.dateTime(new Date(order.promisedAt)) : ''}
+              {order.promisedAt ? format.due(new Date(order.promisedAt), now()) : ''}
             </Text>
           </View>
           <Text style={{ fontSize: 15, color: inks.inkSoft }}>

@@ -1,6 +1,6 @@
 export const account = {
-  places: 'Places',
-  placeNames: {
+  nav: 'Main',
+  sections: {
     today: 'Today',
     orders: 'Orders',
     find: 'Find',

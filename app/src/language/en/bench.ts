@@ -7,8 +7,9 @@ export const bench = {
   torqueWrong: 'Enter a torque, such as 62 or 45 lbf·ft.',
   convertEmpty: 'Enter a torque to see it in every unit.',
   crowfoot: 'Crowfoot setting',
-  length: 'Wrench, drive to grip, mm',
-  offset: 'Crowfoot, drive to bolt, mm',
+  length: 'Wrench L, mm',
+  offset: 'Crowfoot E, mm',
+  lever: 'L: drive to the middle of the grip. E: drive to the bolt.',
   lengthWrong: 'Enter a length, such as 400 or 16 in.',
   angle: 'Crowfoot angle',
   angles: {

@@ -13,6 +13,7 @@ export const measure = {
   of: 'Part and place',
   limits: 'Limits from the maker',
   then: 'What is done about it?',
+  decided: 'Decided: {{what}}',
   thens: {
     goOn: 'continue',
     clean: 'clean and measure again',

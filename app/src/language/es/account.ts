@@ -2,8 +2,8 @@ import type { Translation } from '@stennet/core/language';
 import type { account as english } from '../en/account';
 
 export const account: Translation<typeof english> = {
-  places: 'Lugares',
-  placeNames: {
+  nav: 'Principal',
+  sections: {
     today: 'Hoy',
     orders: 'Órdenes',
     find: 'Buscar',

@@ -10,8 +10,9 @@ export const bench: Translation<typeof english> = {
   torqueWrong: 'Escriba un par, como 62 o 45 lbf·ft.',
   convertEmpty: 'Escriba un par para verlo en cada unidad.',
   crowfoot: 'Ajuste con pata de gallo',
-  length: 'Torquímetro, cuadro a empuñadura, mm',
-  offset: 'Pata de gallo, cuadro a perno, mm',
+  length: 'Torquímetro L, mm',
+  offset: 'Pata E, mm',
+  lever: 'L: del cuadro al centro de la empuñadura. E: del cuadro al perno.',
   lengthWrong: 'Escriba un largo, como 400 o 16 in.',
   angle: 'Ángulo de la pata de gallo',
   angles: {

@@ -16,6 +16,7 @@ export const measure: Translation<typeof english> = {
   of: 'Pieza y lugar',
   limits: 'Límites del fabricante',
   then: '¿Qué se hará?',
+  decided: 'Decidido: {{what}}',
   thens: {
     goOn: 'continuar',
     clean: 'limpiar y medir otra vez',

@@ -19,6 +19,8 @@ interface Props {
   onSave: SaveAround;
   /** The neighbor has a sheet: look for it. */
   onFind: () => void;
+  /** Whether new ones are entered here too. */
+  hasNew?: boolean;
   /** Who wrote it and whether it is sent, round each. */
   wrap?: (entry: AroundEntry, line: ReactNode) => ReactNode;
 }
@@ -33,6 +35,7 @@ export function AroundJob({
   mayWrite,
   onSave,
   onFind,
+  hasNew = true,
   wrap = (_e, line) => line,
 }: Props) {
   const own = entries.filter((e) => 'job' in e.body && e.body.job === job);
@@ -42,7 +45,7 @@ export function AroundJob({
         const line = openLine(e, mayWrite, onSave, onFind);
         return line ? <Fragment key={e.id}>{wrap(e, line)}</Fragment> : null;
       })}
-      {mayWrite ? <NewAround job={job} onSave={onSave} /> : null}
+      {mayWrite && hasNew ? <NewAround job={job} onSave={onSave} /> : null}
     </View>
   );
 }

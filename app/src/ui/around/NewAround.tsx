@@ -14,14 +14,26 @@ const KINDS = [
 const firstOf = (kind: Kind): string => text[KINDS.find(([k]) => k === kind)?.[2] ?? 'putInWhat'];
 
 /** Three things that are forgotten when they are not said at once. */
-export function NewAround({ job, onSave }: { job: string; onSave: (body: OrderEntry) => void }) {
-  const [kind, setKind] = useState<Kind | null>(null);
+export function NewAround({
+  job,
+  onSave,
+  only = null,
+  onDone,
+}: {
+  job: string;
+  onSave: (body: OrderEntry) => void;
+  /** One of them, chosen already. */
+  only?: Kind | null;
+  onDone?: () => void;
+}) {
+  const [kind, setKind] = useState<Kind | null>(only);
   const [what, setWhat] = useState('');
   const [second, setSecond] = useState('');
   const begin = (next: Kind | null): void => {
     setKind(next);
     setWhat('');
     setSecond('');
+    if (next === null) onDone?.();
   };
   if (kind === null)
     return (

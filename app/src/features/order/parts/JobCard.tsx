@@ -3,10 +3,10 @@ import { useRouter } from 'expo-router';
 import type { Order } from '@stennet/core/contract';
 import { jointPlaces, putIns } from '@stennet/core/order';
 import type { ShownEntry } from '@/data';
-import { Line, Notice, Section } from '@/ui';
+import { Heading, Notice } from '@/ui';
+import { View } from 'react-native';
 import { AroundJob } from '@/ui/work';
 import { useSave } from '../hooks/useSave';
-import { text } from '../text';
 import { EntryLine } from './EntryLine';
 import { JointRow } from './JointRow';
 import { Scope } from './Scope';
@@ -35,13 +35,15 @@ export function JobCard({
   const byRuns = putIns(seenOf({ ...order, jobs: [job] }, []));
   const { maker, engine } = order.vehicle;
   return (
-    <Section title={job.title}>
+    <View style={{ gap: 10 }}>
+      {order.jobs.length > 1 ? <Heading>{job.title}</Heading> : null}
       {job.joints.map((joint, i) => (
         <JointRow
           key={joint.id}
           joint={joint}
           place={places[i] ?? 'later'}
           before={job.joints[i - 1]?.name ?? ''}
+          side="tight"
           scope={
             mayWrite && joint.instances ? (
               <Scope order={order.id} joint={joint} entries={entries} />
@@ -53,11 +55,11 @@ export function JobCard({
         <Notice title={aroundText.stillIn({ what: byRuns.join(', ') })} look="warn" />
       ) : null}
       {problem ? <Notice title={problem} look="warn" alert /> : null}
-      {mayWrite ? <Line>{text.onTheWay}</Line> : null}
       <AroundJob
         job={job.id}
         entries={entries}
         mayWrite={mayWrite}
+        hasNew={false}
         onSave={(body, of) =>
           save({ order: order.id, body, ...(of ? { entry: of.id, version: of.version } : {}) })
         }
@@ -68,6 +70,6 @@ export function JobCard({
           </EntryLine>
         )}
       />
-    </Section>
+    </View>
   );
 }

@@ -7,9 +7,9 @@ import { happenedText } from '@stennet/core/record';
 import { jointState, runOf, type JointPlace } from '@stennet/core/order';
 import { PROCEDURE, TAKE_APART } from '@stennet/core/procedure';
 import { nextInSitting } from '@stennet/core/run';
-import { useSignedIn } from '@/data';
+import { useSignedIn, useThumb } from '@/data';
 import { deviceId } from '@/platform/device';
-import { BigButton, Line, useInks } from '@/ui';
+import { BigButton, Line, Thumb, useInks } from '@/ui';
 import { text } from '../text';
 
 /** One joint of a job: how far it is, its runs, and what comes next on it. */
@@ -17,20 +17,26 @@ export function JointRow({
   joint,
   place,
   before,
+  side,
   scope,
 }: {
   joint: Joint;
   place: JointPlace;
   before: string;
+  /** What is shown of it: how it comes apart, or how it is tightened. */
+  side: 'apart' | 'tight';
   scope?: ReactNode;
 }) {
   const inks = useInks();
   const { me } = useSignedIn();
   const mayWrite = isAllowed(me.role, 'run.write');
+  const thumb = useThumb(joint);
+  const runs = joint.runs.filter((r) => (r.part === TAKE_APART) === (side === 'apart'));
   return (
     <View style={[styles.joint, { borderTopColor: inks.line }]}>
       <View style={styles.line}>
-        <Text style={{ fontSize: 18, fontWeight: '700', color: inks.ink, flexShrink: 1 }}>
+        <Thumb thumb={thumb} width={64} height={48} label={joint.name} />
+        <Text style={{ fontSize: 18, fontWeight: '700', color: inks.ink, flex: 1 }}>
           {joint.name}
         </Text>
         <Text
@@ -46,15 +52,15 @@ export function JointRow({
       <Text style={{ fontSize: 16, color: inks.inkSoft }}>
         {text.sheet({ title: joint.sheetTitle, revision: joint.revision })}
       </Text>
-      {joint.runs.length === 0 ? (
+      {runs.length === 0 ? (
         <Text style={{ fontSize: 16, color: inks.inkSoft }}>
           {place === 'later' ? text.after({ joint: before.toLowerCase() }) : text.notStarted}
         </Text>
       ) : null}
-      {joint.runs.map((run) => (
+      {runs.map((run) => (
         <RunLine key={run.id} joint={joint} run={run} mayWrite={mayWrite} />
       ))}
-      {mayWrite ? <Begin joint={joint} place={place} /> : null}
+      {mayWrite ? <Begin joint={joint} place={place} side={side} /> : null}
       {scope}
     </View>
   );
@@ -117,7 +123,7 @@ function RunLine({ joint, run, mayWrite }: { joint: Joint; run: RunBrief; mayWri
         label={
           joint.runs.length > 1 ? `${isApart ? text.apartRecord : text.record}: ${name}` : undefined
         }
-        look="plain"
+        look="quiet"
         size="desk"
         onPress={() => router.navigate(`/runs/${run.id}/record`)}
       />
@@ -129,7 +135,15 @@ function RunLine({ joint, run, mayWrite }: { joint: Joint; run: RunBrief; mayWri
  * What may be begun: taking apart first, then tightening; with several of them the one that is next
  * in the sitting.
  */
-function Begin({ joint, place }: { joint: Joint; place: JointPlace }) {
+function Begin({
+  joint,
+  place,
+  side,
+}: {
+  joint: Joint;
+  place: JointPlace;
+  side: 'apart' | 'tight';
+}) {
   const router = useRouter();
   const { instances, runs } = joint;
   const state = jointState(joint);
@@ -148,16 +162,16 @@ function Begin({ joint, place }: { joint: Joint; place: JointPlace }) {
           (i) => !runOf(runs, TAKE_APART, i) && !runOf(runs, PROCEDURE, i),
         )
       : undefined;
-  const toTighten = nextToTighten(joint);
+  const toTighten = side === 'tight' ? nextToTighten(joint) : null;
   const look = place === 'later' ? 'quiet' : 'main';
   return (
     <>
-      {toTakeApart === undefined ? null : (
+      {toTakeApart === undefined || side === 'tight' ? null : (
         <BigButton
           text={text.takeApart({
             joint: runName(joint, { part: PROCEDURE, instance: toTakeApart }).toLowerCase(),
           })}
-          look={place === 'later' ? 'plain' : 'main'}
+          look={look}
           size="desk"
           onPress={go(TAKE_APART, toTakeApart)}
         />
@@ -205,6 +219,6 @@ function nextToTighten({
 
 const styles = StyleSheet.create({
   joint: { borderTopWidth: 1, paddingTop: 12, gap: 8 },
-  line: { flexDirection: 'row', justifyContent: 'space-between', gap: 12 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
   run: { gap: 8 },
 });

@@ -10,26 +10,30 @@ interface Props {
   order: string;
   entries: readonly ShownEntry[];
   mayWrite: boolean;
+  /** Only the field for a new one, or only those that are there. */
+  only?: 'new' | 'there';
+  onDone?: () => void;
 }
 
-export function Notes({ order, entries, mayWrite }: Props) {
+export function Notes({ order, entries, mayWrite, only, onDone }: Props) {
   const { form, put, clear, isTouched } = useKeptForm(`note ${order}`, { note: '' });
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(only === 'new');
   const { problem, save } = useSave();
   const notes = ofKind(entries, 'note');
   const close = (): void => {
     clear();
-    setOpen(false);
+    setOpen(only === 'new');
+    onDone?.();
   };
   return (
     <Section title={text.notes}>
       {problem ? <Notice title={problem} look="warn" alert /> : null}
-      {notes.map((e) => (
+      {(only === 'new' ? [] : notes).map((e) => (
         <EntryLine key={e.id} order={order} entry={e}>
           <Line strong>{e.body.text}</Line>
         </EntryLine>
       ))}
-      {!mayWrite ? null : open || isTouched ? (
+      {!mayWrite || only === 'there' ? null : open || isTouched ? (
         <>
           <TextField
             label={text.note}

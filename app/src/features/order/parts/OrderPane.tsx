@@ -2,20 +2,15 @@ import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isAllowed, type Order } from '@stennet/core/contract';
-import { isAwaited } from '@stennet/core/order';
-import { ofKind, useEntries, useSignedIn, type ShownEntry } from '@/data';
-import { BigButton, Card, Section, useInks, useIsWide } from '@/ui';
+import { ofKind, useEntries, useSignedIn } from '@/data';
+import { BigButton, Card, FlatSections, Fold, Section, useInks, useIsWide } from '@/ui';
 import { text } from '../text';
 import { AddJob } from './AddJob';
-import { Afterwards } from './Afterwards';
-import { Diagnosis } from './Diagnosis';
-import { Fills } from './Fills';
-import { JobCard } from './JobCard';
 import { Notes } from './Notes';
-import { Outside } from './Outside';
+import { OrderPath } from './OrderPath';
 import { People } from './People';
 import { Photos } from './Photos';
-import { StateBar } from './StateBar';
+import { QuickRow } from './QuickRow';
 
 /** All of one repair order; beside the list on a wide screen, by itself elsewhere. */
 export function OrderPane({ order, isBeside = false }: { order: Order; isBeside?: boolean }) {
@@ -24,52 +19,44 @@ export function OrderPane({ order, isBeside = false }: { order: Order; isBeside?
   const entries = useEntries(order);
   const mayWrite = isAllowed(me.role, 'order.write') && order.state !== 'handedOver';
   const common = { order: order.id, entries, mayWrite };
-  const jobs = order.jobs.map((job) => (
-    <JobCard key={job.id} order={order} job={job} entries={entries} mayWrite={mayWrite} />
-  ));
-  const addJob = mayWrite ? <AddJob order={order} /> : null;
-  const state = <StateBar order={order} entries={entries} mayWrite={mayWrite} />;
-  const parts = <PartsLink order={order} entries={entries} />;
-  const after = <Afterwards order={order} />;
-  const facts = <Facts order={order} mayWrite={mayWrite} />;
-  if (!isWide) {
-    return (
-      <View style={styles.column}>
-        <Concern order={order} />
-        {jobs}
-        {parts}
-        {state}
-        {after}
-        <Fills {...common} />
-        {addJob}
-        <Diagnosis {...common} />
-        <Notes {...common} />
-        <Photos {...common} />
-        <Outside {...common} />
-        {facts}
-        <People {...common} />
-      </View>
-    );
-  }
-  return (
+  const has = (kind: 'note' | 'photo' | 'person'): boolean => ofKind(entries, kind).length > 0;
+  const path = <OrderPath key={order.id} order={order} entries={entries} mayWrite={mayWrite} />;
+  const beside = (
+    <>
+      {mayWrite ? <QuickRow order={order} entries={entries} /> : null}
+      {has('note') ? <Notes {...common} only="there" /> : null}
+      {has('photo') ? <Photos {...common} only="there" /> : null}
+      {has('person') ? <People {...common} /> : null}
+      <Card>
+        <Fold title={text.vehicleFold}>
+          <Facts order={order} mayWrite={mayWrite} />
+        </Fold>
+      </Card>
+      {mayWrite ? (
+        <Card>
+          <Fold title={text.moreOnIt}>
+            <FlatSections>
+              <AddJob order={order} />
+              {has('person') ? null : <People {...common} />}
+            </FlatSections>
+          </Fold>
+        </Card>
+      ) : null}
+    </>
+  );
+  return isWide ? (
     <View style={styles.wide}>
       <View style={[styles.column, styles.left]}>
         <Concern order={order} />
-        {jobs}
-        {addJob}
-        <Diagnosis {...common} />
-        <Photos {...common} />
+        {path}
       </View>
-      <View style={[styles.column, styles.right]}>
-        {state}
-        {after}
-        <Fills {...common} />
-        {parts}
-        {facts}
-        <Outside {...common} />
-        <Notes {...common} />
-        <People {...common} />
-      </View>
+      <View style={[styles.column, styles.right]}>{beside}</View>
+    </View>
+  ) : (
+    <View style={styles.column}>
+      <Concern order={order} />
+      {path}
+      {beside}
     </View>
   );
 }
@@ -80,30 +67,6 @@ function Concern({ order }: { order: Order }) {
     <Section title={text.concern}>
       <Text style={{ fontSize: 17, lineHeight: 25, color: inks.ink }}>{order.concern}</Text>
     </Section>
-  );
-}
-
-function PartsLink({ order, entries }: { order: Order; entries: readonly ShownEntry[] }) {
-  const router = useRouter();
-  const open = ofKind(entries, 'part').filter((e) => isAwaited(e.body.state)).length;
-  const measured = ofKind(entries, 'measurement').length;
-  return (
-    <View style={styles.links}>
-      <BigButton
-        text={text.partsLink({ count: open })}
-        look="plain"
-        size="desk"
-        grow
-        onPress={() => router.navigate(`/orders/${order.id}/parts`)}
-      />
-      <BigButton
-        text={text.measure({ count: measured })}
-        look="plain"
-        size="desk"
-        grow
-        onPress={() => router.navigate(`/orders/${order.id}/measure`)}
-      />
-    </View>
   );
 }
 
@@ -125,7 +88,7 @@ function Facts({ order, mayWrite }: { order: Order; mayWrite: boolean }) {
       : []),
   ];
   return (
-    <Card>
+    <>
       {facts.map(([name, value]) => (
         <View key={name} style={styles.fact}>
           <Text style={{ color: inks.inkSoft, fontSize: 16, width: 96 }}>{name}</Text>
@@ -151,12 +114,11 @@ function Facts({ order, mayWrite }: { order: Order; mayWrite: boolean }) {
           onPress={() => router.navigate(`/orders/${order.id}/edit`)}
         />
       ) : null}
-    </Card>
+    </>
   );
 }
 
 const styles = StyleSheet.create({
-  links: { flexDirection: 'row', gap: 12, flexWrap: 'wrap' },
   wide: { flexDirection: 'row', gap: 12, alignItems: 'flex-start' },
   column: { gap: 12 },
   left: { flex: 3, minWidth: 0 },

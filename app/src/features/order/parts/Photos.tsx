@@ -11,10 +11,12 @@ interface Props {
   order: string;
   entries: readonly ShownEntry[];
   mayWrite: boolean;
+  /** Only the field for a new one, or only those that are there. */
+  only?: 'new' | 'there';
 }
 
 /** Damage before work, marks, what came back: taken now, sent when there is a network. */
-export function Photos({ order, entries, mayWrite }: Props) {
+export function Photos({ order, entries, mayWrite, only }: Props) {
   const { form, put, clear } = useKeptForm(`photo ${order}`, { of: '' });
   const { problem, save } = useSave();
   const take = async (): Promise<void> => {
@@ -34,13 +36,13 @@ export function Photos({ order, entries, mayWrite }: Props) {
   return (
     <Section title={text.photos}>
       {problem ? <Notice title={problem} look="warn" alert /> : null}
-      {ofKind(entries, 'photo').map((e) => (
+      {(only === 'new' ? [] : ofKind(entries, 'photo')).map((e) => (
         <EntryLine key={e.id} order={order} entry={e}>
           <Picture entry={e} />
           <Line strong>{e.body.of}</Line>
         </EntryLine>
       ))}
-      {mayWrite ? (
+      {mayWrite && only !== 'there' ? (
         <>
           <TextField
             label={text.photoOf}

@@ -22,6 +22,10 @@ export const seenOf = (order: Order, entries: readonly Pick<ShownEntry, 'body'>[
   followUps: order.followUps,
 });
 
+/** The steps that end the work: each stands out once nothing is in its way. */
+const isForward = (state: OrderState): boolean =>
+  state === 'toCheck' || state === 'done' || state === 'handedOver';
+
 /** Where the order stands, what holds it up, and where it goes next. */
 export function StateBar({
   order,
@@ -57,7 +61,14 @@ export function StateBar({
       {mayWrite ? (
         <View style={styles.row}>
           {stepsFrom(order.state).map((s) => (
-            <BigButton key={s} text={text.steps[s]} look="quiet" size="desk" grow onPress={go(s)} />
+            <BigButton
+              key={s}
+              text={text.steps[s]}
+              look={isForward(s) && !mayNotBecome(s, seen) ? 'main' : 'quiet'}
+              size="desk"
+              grow
+              onPress={go(s)}
+            />
           ))}
         </View>
       ) : null}

@@ -4,7 +4,7 @@ import { Text } from 'react-native-paper';
 import { Icon, LogoMark, useInks } from '@/ui';
 import { text } from './text';
 
-const PLACES = [
+const SECTIONS = [
   { href: '/', icon: 'calendar-today', name: 'today', of: /^\/$/ },
   {
     href: '/orders',
@@ -18,17 +18,17 @@ const PLACES = [
 ] as const;
 
 /** While a run is on the screen, nothing else is: its hands are full. */
-export const useHasPlaces = (): boolean => !/^\/runs\/[^/]+\/?$/.test(usePathname());
+export const useHasNav = (): boolean => !/^\/runs\/[^/]+\/?$/.test(usePathname());
 
-/** The five places: a bar below on a phone, a rail beside at the desk. */
-export function PlacesBar({ isRail }: { isRail: boolean }) {
+/** The five sections: a bar below on a phone, a rail beside at the desk. */
+export function MainNav({ isRail }: { isRail: boolean }) {
   const inks = useInks();
   const pathname = usePathname();
-  const here = PLACES.find((p) => p.of.test(pathname));
+  const here = SECTIONS.find((p) => p.of.test(pathname));
   return (
     <View
       role="navigation"
-      aria-label={text.places}
+      aria-label={text.nav}
       style={[
         isRail ? styles.rail : styles.bar,
         { backgroundColor: inks.card, borderColor: inks.line },
@@ -39,18 +39,18 @@ export function PlacesBar({ isRail }: { isRail: boolean }) {
           <LogoMark />
         </View>
       ) : null}
-      {PLACES.map((place) => {
-        const isHere = place === here;
+      {SECTIONS.map((section) => {
+        const isHere = section === here;
         return (
           <Link
-            key={place.href}
-            href={place.href as never}
+            key={section.href}
+            href={section.href as never}
             aria-current={isHere ? 'page' : undefined}
-            style={isRail ? styles.railPlace : styles.barPlace}
+            style={isRail ? styles.railItem : styles.barItem}
           >
             <View style={styles.inner}>
               <View style={[styles.pill, isHere && { backgroundColor: inks.brandSoft }]}>
-                <Icon name={place.icon} size={24} color={isHere ? inks.brand : inks.inkSoft} />
+                <Icon name={section.icon} size={24} color={isHere ? inks.brand : inks.inkSoft} />
               </View>
               <Text
                 style={{
@@ -59,7 +59,7 @@ export function PlacesBar({ isRail }: { isRail: boolean }) {
                   color: isHere ? inks.brand : inks.inkSoft,
                 }}
               >
-                {text.placeNames[place.name]}
+                {text.sections[section.name]}
               </Text>
             </View>
           </Link>
@@ -71,9 +71,9 @@ export function PlacesBar({ isRail }: { isRail: boolean }) {
 
 const styles = StyleSheet.create({
   bar: { flexDirection: 'row', borderTopWidth: 1, paddingTop: 4, paddingBottom: 4 },
-  barPlace: { flexGrow: 1, flexBasis: 0, minHeight: 56 },
+  barItem: { flexGrow: 1, flexBasis: 0, minHeight: 56 },
   rail: { width: 92, borderRightWidth: 1, paddingVertical: 12, gap: 14, alignItems: 'stretch' },
-  railPlace: { minHeight: 60 },
+  railItem: { minHeight: 60 },
   inner: { alignItems: 'center', justifyContent: 'center', gap: 2, minHeight: 56, width: '100%' },
   pill: { borderRadius: 16, paddingHorizontal: 16, paddingVertical: 3 },
   logo: { alignItems: 'center', paddingBottom: 10 },

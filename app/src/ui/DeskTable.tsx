@@ -1,0 +1,163 @@
+import {
+  getCoreRowModel,
+  getSortedRowModel,
+  useReactTable,
+  type ColumnDef,
+  type Header,
+  type SortingState,
+} from '@tanstack/react-table';
+import { Link } from 'expo-router';
+import { useRef, useState, type ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Text, TouchableRipple } from 'react-native-paper';
+import PaperIcon from './PaperIcon';
+import { useInks } from './theme';
+
+export interface Column<T> {
+  id: string;
+  title: string;
+  /** What it is sorted by; null stands last. */
+  value: (row: T) => string | number | null;
+  cell: (row: T) => ReactNode;
+  /** Share of the width. */
+  flex: number;
+}
+
+interface Props<T> {
+  label: string;
+  rows: readonly T[];
+  columns: readonly Column<T>[];
+  idOf: (row: T) => string;
+  /** Where a row leads, and what a screen reader calls that. */
+  linkOf: (row: T) => { href: string; label: string };
+  chosen: string | undefined;
+  sortedBy: string;
+}
+
+/** Rows at the desk: sorted by their heads, walked by arrows, each leads somewhere. */
+export function DeskTable<T>({ label, rows, columns, idOf, linkOf, chosen, sortedBy }: Props<T>) {
+  const inks = useInks();
+  const body = useRef<View>(null);
+  const [sorting, setSorting] = useState<SortingState>([{ id: sortedBy, desc: false }]);
+  // eslint-disable-next-line react-hooks/incompatible-library -- the compiler leaves this one alone
+  const table = useReactTable<T>({
+    data: rows as T[],
+    columns: columns.map((c): ColumnDef<T> => ({
+      id: c.id,
+      accessorFn: (row) => c.value(row) ?? undefined,
+      sortUndefined: 'last',
+      sortingFn: 'alphanumeric',
+    })),
+    state: { sorting },
+    onSortingChange: setSorting,
+    getRowId: idOf,
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+  });
+  const heads = table.getHeaderGroups()[0]?.headers ?? [];
+  return (
+    <View role="table" aria-label={label} {...arrowKeys(body)}>
+      <View role="row" style={[styles.row, styles.heads, { borderBottomColor: inks.line }]}>
+        {columns.map((c, i) => (
+          <View key={c.id} role="columnheader" style={{ flex: c.flex }} {...sortedAs(heads[i])}>
+            <Head title={c.title} header={heads[i]} />
+          </View>
+        ))}
+      </View>
+      <View ref={body} role="rowgroup">
+        {table.getRowModel().rows.map(({ id, original }) => {
+          const link = linkOf(original);
+          return (
+            <View
+              key={id}
+              role="row"
+              style={[
+                styles.row,
+                { borderBottomColor: inks.line },
+                id === chosen && { backgroundColor: inks.brandSoft },
+              ]}
+            >
+              {columns.map((c, i) => (
+                <View key={c.id} role="cell" style={{ flex: c.flex, minWidth: 0 }}>
+                  {c.cell(original)}
+                  {i === 0 ? (
+                    <Link
+                      href={link.href as never}
+                      aria-label={link.label}
+                      aria-current={id === chosen ? 'true' : undefined}
+                      style={styles.link}
+                    />
+                  ) : null}
+                </View>
+              ))}
+            </View>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+function Head<T>({ title, header }: { title: string; header: Header<T, unknown> | undefined }) {
+  const inks = useInks();
+  const sorted = header?.column.getIsSorted();
+  return (
+    <TouchableRipple
+      role="button"
+      onPress={() => header?.column.toggleSorting()}
+      style={styles.head}
+    >
+      <View style={styles.headInner}>
+        <Text style={{ fontSize: 14, fontWeight: '700', color: sorted ? inks.ink : inks.inkSoft }}>
+          {title}
+        </Text>
+        {sorted ? (
+          <PaperIcon
+            name={sorted === 'asc' ? 'chevron-up' : 'chevron-down'}
+            size={18}
+            color={inks.ink}
+          />
+        ) : null}
+      </View>
+    </TouchableRipple>
+  );
+}
+
+function sortedAs<T>(header: Header<T, unknown> | undefined): object {
+  const sorted = header?.column.getIsSorted();
+  return sorted ? { 'aria-sort': sorted === 'asc' ? 'ascending' : 'descending' } : {};
+}
+
+/** Up and down walk the rows; Enter follows the one with the focus. */
+function arrowKeys(body: React.RefObject<View | null>): object {
+  return {
+    onKeyDown: (event: { key: string; preventDefault: () => void }): void => {
+      if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
+      const links = [
+        ...((body.current as unknown as HTMLElement | null)?.querySelectorAll('a') ?? []),
+      ];
+      const at = links.indexOf(document.activeElement as HTMLAnchorElement);
+      const next = links[Math.max(0, at + (event.key === 'ArrowDown' ? 1 : -1))];
+      if (!next) return;
+      event.preventDefault();
+      next.focus();
+    },
+  };
+}
+
+const styles = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 12,
+    minHeight: 56,
+    paddingHorizontal: 14,
+    paddingVertical: 6,
+    borderBottomWidth: 1,
+  },
+  heads: { minHeight: 48, paddingVertical: 0 },
+  head: { minHeight: 48, justifyContent: 'center', borderRadius: 6 },
+  headInner: { flexDirection: 'row', alignItems: 'center', gap: 2 },
+  // Over the whole row, so that all of it can be tapped.
+  link: { position: 'absolute', left: -14, top: -6, bottom: -6, width: 4000 },
+});
