@@ -47,6 +47,7 @@ test(
     expect(replay(headSheet, stored).status).toBe('finished');
 
     await t.page.getByRole('link', { name: 'Back to repair order' }).click();
+    await t.station('Tighten');
     await expect(t.page.getByText(/tightened .* by Jonah Pike/)).toBeVisible();
   },
 );

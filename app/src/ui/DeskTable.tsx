@@ -78,7 +78,11 @@ export function DeskTable<T>({ label, rows, columns, idOf, linkOf, chosen, sorte
               ]}
             >
               {columns.map((c, i) => (
-                <View key={c.id} role="cell" style={{ flex: c.flex, minWidth: 0 }}>
+                <View
+                  key={c.id}
+                  role="cell"
+                  style={[{ flex: c.flex, minWidth: 0 }, i === 0 && styles.first]}
+                >
                   {c.cell(original)}
                   {i === 0 ? (
                     <Link
@@ -158,6 +162,7 @@ const styles = StyleSheet.create({
   heads: { minHeight: 48, paddingVertical: 0 },
   head: { minHeight: 48, justifyContent: 'center', borderRadius: 6 },
   headInner: { flexDirection: 'row', alignItems: 'center', gap: 2 },
-  // Over the whole row, so that all of it can be tapped.
-  link: { position: 'absolute', left: -14, top: -6, bottom: -6, width: 4000 },
+  // The link lies over the whole row, so that all of it can be tapped.
+  first: { position: 'static' },
+  link: { position: 'absolute', left: 0, right: 0, top: 0, bottom: 0 },
 });

@@ -62,7 +62,7 @@ export function ScreenFrame({
             ref={heading as never}
             tabIndex={-1}
             numberOfLines={1}
-            style={[styles.title, { color: inks.ink, fontSize: logo ? 24 : 19 }, NO_OUTLINE]}
+            style={[styles.title, { color: inks.ink, fontSize: back ? 19 : 24 }, NO_OUTLINE]}
           >
             {title}
           </PlainText>
@@ -136,7 +136,7 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     gap: 8,
     minHeight: 64,
-    paddingHorizontal: 12,
+    paddingHorizontal: 16,
     borderBottomWidth: 1,
   },
   back: { width: 48, height: 48, borderRadius: 24 },

@@ -170,7 +170,7 @@ const styles = StyleSheet.create({
   states: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   wide: { flex: 1, minHeight: 0, flexDirection: 'row' },
   left: { flex: 1, minWidth: 0 },
-  right: { flexGrow: 0, flexShrink: 0, width: 420, borderLeftWidth: 1 },
+  right: { flexGrow: 0, flexShrink: 0, width: 400, borderLeftWidth: 1 },
   scrolled: { padding: 12, paddingBottom: 32 },
   top: { flexDirection: 'row', gap: 12, alignItems: 'flex-start' },
   search: { flex: 1, minWidth: 0 },

@@ -3,7 +3,13 @@ import { StyleSheet, View } from 'react-native';
 import { Text, TouchableRipple } from 'react-native-paper';
 import Svg from 'react-native-svg';
 import { onItsWay, type Order } from '@stennet/core/contract';
-import { stations, STATION_TEXT, type Station, type StationName } from '@stennet/core/order';
+import {
+  stationNow,
+  stations,
+  STATION_TEXT,
+  type Station,
+  type StationName,
+} from '@stennet/core/order';
 import { useSignedIn, type ShownEntry } from '@/data';
 import { Card, FlatSections, Icon, StationMark, useInks } from '@/ui';
 import { text } from '../text';
@@ -25,7 +31,7 @@ export function OrderPath({
 }) {
   const { format } = useSignedIn();
   const way = stations(onItsWay(order, entries));
-  const next = way.find((s) => s.state === 'next')?.name;
+  const next = (way.find((s) => s.state === 'next') ?? stationNow(way))?.name;
   const [open, setOpen] = useState<ReadonlySet<StationName>>(new Set());
   const [closed, setClosed] = useState<ReadonlySet<StationName>>(new Set());
   const isOpen = (name: StationName): boolean =>

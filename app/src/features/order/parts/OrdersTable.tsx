@@ -39,7 +39,7 @@ export function OrdersTable({
       value: ({ order }) => `${order.vehicle.maker} ${order.vehicle.model}`,
       cell: ({ order: { vehicle, customer } }) => (
         <>
-          <Text numberOfLines={1} style={strong}>{`${vehicle.maker} ${vehicle.model}`}</Text>
+          <Text numberOfLines={2} style={strong}>{`${vehicle.maker} ${vehicle.model}`}</Text>
           <Text numberOfLines={1} style={soft}>{`${vehicle.plate} · ${customer}`}</Text>
         </>
       ),

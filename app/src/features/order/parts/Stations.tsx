@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { runName, type Order } from '@stennet/core/contract';
 import { isAwaited, jointPlaces, type StationName } from '@stennet/core/order';
 import { TAKE_APART } from '@stennet/core/procedure';
-import { ofKind, type ShownEntry } from '@/data';
+import { ofKind, useSignedIn, type ShownEntry } from '@/data';
 import { BigButton, Line } from '@/ui';
 import { text } from '../text';
 import { Afterwards } from './Afterwards';
@@ -97,7 +97,9 @@ function Sign({ order }: { order: Order }) {
     <View style={{ gap: 8 }}>
       {runs.map(({ joint, run }) => {
         const name = runName(joint, run);
-        return run.signing === 'signed' ? (
+        return run.standing.asksLead > 0 ? (
+          <AskedLead key={run.id} run={run.id} name={name} count={run.standing.asksLead} />
+        ) : run.signing === 'signed' ? (
           <Line key={run.id}>{text.signed({ name })}</Line>
         ) : (
           <BigButton
@@ -110,5 +112,20 @@ function Sign({ order }: { order: Order }) {
         );
       })}
     </View>
+  );
+}
+
+/** Before a lead has decided, there is nothing to sign. */
+function AskedLead({ run, name, count }: { run: string; name: string; count: number }) {
+  const router = useRouter();
+  const { me } = useSignedIn();
+  return me.role === 'lead' ? (
+    <BigButton
+      text={text.decide({ name })}
+      size="desk"
+      onPress={() => router.navigate(`/runs/${run}`)}
+    />
+  ) : (
+    <Line strong>{`${name}: ${text.waitsLead({ count })}`}</Line>
   );
 }
