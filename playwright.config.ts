@@ -48,7 +48,11 @@ export default defineConfig({
       grepInvert: process.env.STENNET_ALL ? /@wide/ : /@all|@long|@wide/,
       name: 'phone',
       use: phone,
-      testIgnore: ['**/keyboard.e2e.ts', '**/editor.e2e.ts'],
+      testIgnore: [
+        '**/keyboard.e2e.ts',
+        '**/editor.e2e.ts',
+        ...(process.env.STENNET_PICTURES ? [] : ['**/pictures.e2e.ts']),
+      ],
     },
     // What differs on a wide screen, and all that a keyboard does. What hardly differs there is
     // left to `--all`.
