@@ -152,7 +152,7 @@ test(
     // What was typed is still there.
     await t.field('Setup code', 'kiln-4711');
     await t.button('Create shop').click();
-    await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    await expect(t.page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
     await t.page.goto(`${house.url}/people`);
     await t.field('Full name', 'Bo Lindgren');
     await t.field('First password, at least 10 characters', 'password1234');
@@ -167,7 +167,7 @@ test(
     await t.field('Name', 'Bo Lindgren');
     await t.field('Password', 'tighten in order');
     await t.button('Sign in').click();
-    await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    await expect(t.page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
     const { rows } = await house.admin.query('select paper from shop');
     expect(rows).toEqual([{ paper: 'Letter' }]);
   },
@@ -193,7 +193,7 @@ test(
     await mei.field('Code', code.replace('-', ' ').toLowerCase());
     await mei.field('New password, at least 10 characters', 'three odd words');
     await mei.button('Set password and sign in').click();
-    await expect(mei.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    await expect(mei.page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
     // Once: the code is used up, and the old password is gone.
     await t.button('Close').click();
     await t.button('Edit Mei Sandoval').click();

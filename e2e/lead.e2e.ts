@@ -53,7 +53,7 @@ test(
     await t.expectSaved();
     const lead = t.on(await browser.newPage());
     await lead.signIn('Ines Corte');
-    await expect(lead.page.getByText('Tighten: Cylinder head: needs lead approval')).toBeVisible();
+    await expect(lead.button(/^RO 2417 · Cylinder head/)).toBeVisible();
     await lead.button('View, RO 2417').click();
     await expect(lead.page.getByText('1 item needs your approval')).toBeVisible();
     await lead.field('Reason', 'Seen its last certificate.');

@@ -178,7 +178,7 @@ test.describe(() => {
       await expect(t.page.getByText('This screen isn’t on this device yet')).toBeVisible();
       await t.page.unroute(away);
       await t.button('Reload').click();
-      await expect(t.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+      await expect(t.page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
       await t.section('Find');
       await t.page.getByRole('searchbox').fill('spiral exhaust qn47');
       await t.page

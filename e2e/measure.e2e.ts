@@ -49,7 +49,7 @@ test(
       .toBe(1);
     await t.page.getByRole('link', { name: 'Back to repair order' }).click();
     await expect(
-      t.page.getByText('Measured: Cylinder head, gasket face: measure again'),
+      t.button('Measured, blocked: Cylinder head, gasket face: measure again'),
     ).toBeVisible();
   },
 );

@@ -85,6 +85,7 @@ test(
     await t.button('Record').click();
     await expect(t.page.getByText('3 of 10')).toBeVisible();
     await t.page.getByRole('link', { name: 'Back to repair order' }).click();
+    await t.station('Tighten');
     await t.button('Tightened values').click();
     await expect(t.page.getByRole('heading', { name: 'Deviations' })).toBeVisible();
     await expect(t.page.getByText(/Bolt 2\/2 .* turned past its limit/)).toBeVisible();

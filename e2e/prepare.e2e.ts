@@ -39,7 +39,7 @@ test(
     await t.choose('radio', '6-lobe head, kit by Corvane Parts');
     await t.button('Start tightening').click();
     await expect(
-      t.page.getByText('High-strength thread-locker on the last 10 mm').first(),
+      t.page.getByText(/High-strength thread-?locker on the last 10 mm/).first(),
     ).toBeVisible();
   },
 );
@@ -132,6 +132,7 @@ test(
   async ({ technician: t, browser }) => {
     await t.signIn();
     await t.openOrder('2441');
+    await t.station('Tighten');
     await t.button('Tighten intake manifold').click();
     await expect(
       t.page.getByText(
@@ -182,6 +183,7 @@ test(
     );
     await t.signIn();
     await t.openOrder('2441');
+    await t.station('Tighten');
     await t.button('Tighten intake manifold').click();
     await t.button('Start tightening').click();
     await expect(t.page.getByText('RTV sealant at the four corners').first()).toBeVisible();

@@ -73,7 +73,7 @@ export class Technician {
     await this.page.getByRole('textbox', { name: 'Name', exact: true }).fill(name);
     await this.page.getByRole('textbox', { name: 'Password', exact: true }).fill('witness-mark');
     await this.button('Sign in').click();
-    await expect(this.page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    await expect(this.page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
   }
 
   async signIn(name = 'Jonah Pike'): Promise<void> {
