@@ -35,7 +35,7 @@ test(
     await expect(t.page.getByText('Flywheel: no sheet for TF25 in the library.')).toBeVisible();
     await expect(t.page.getByRole('radio', { name: /^Pressure plate.*rev B$/ })).toBeChecked();
     await t.button('Add this job').click();
-    await expect(t.page.getByText('Pressure plate', { exact: true }).first()).toBeVisible();
+    await expect(t.page.getByText('Pressure plate, TF25, rev B')).toBeVisible();
     await expect(t.page.getByText('not started', { exact: true })).toBeVisible();
     // Of look-alikes none is taken for granted.
     await t.page.goto(`${t.house.url}/orders/5e000000-0000-4000-8000-000000000206`);

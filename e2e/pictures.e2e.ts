@@ -70,7 +70,7 @@ test('pictures of a teardown and of what is measured', async ({ technician: t, h
   await driveTo(t, 'catch bolts');
   await picture(t, 'apart');
   await t.page.goto(`${house.url}/orders/${id(201)}/measure`);
-  await t.button(/^Flatness/).click();
+  await t.page.getByRole('radio', { name: /^Flatness/ }).click();
   await picture(t, 'measure');
 });
 

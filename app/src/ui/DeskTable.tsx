@@ -162,7 +162,7 @@ const styles = StyleSheet.create({
   heads: { minHeight: 48, paddingVertical: 0 },
   head: { minHeight: 48, justifyContent: 'center', borderRadius: 6 },
   headInner: { flexDirection: 'row', alignItems: 'center', gap: 2 },
-  // The link lies over the whole row, so that all of it can be tapped.
-  first: { position: 'static' },
-  link: { position: 'absolute', left: 0, right: 0, top: 0, bottom: 0 },
+  // The link lies over the whole row and above its other cells, so that all of it can be tapped.
+  first: { position: 'static', zIndex: 1 },
+  link: { position: 'absolute', left: 0, right: 0, top: 0, bottom: 0, zIndex: 1 },
 });
