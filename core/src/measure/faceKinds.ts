@@ -3,6 +3,7 @@ import { measureKinds } from '../language/en/measureKinds';
 import { feelerFlatness, type FeelerPoint } from './feelerLines';
 import { flangeWarp } from './flangeWarp';
 import { at, limit, whole, type MeasureKind } from './kind';
+import { rowText } from './rowText';
 
 const text = textsOf('measureKinds', measureKinds);
 
@@ -59,12 +60,12 @@ export const FLATNESS: MeasureKind = {
       verdict: f.verdict,
       found: [
         {
-          what: text.flatness.overall({ line: f.worstLine }),
+          what: text.flatness.overall({ line: rowText(f.worstLine) }),
           mm: f.overallMm,
           verdict: f.verdictOverall,
         },
         {
-          what: text.flatness.local({ line: f.localLine }),
+          what: text.flatness.local({ line: rowText(f.localLine) }),
           mm: f.localMm,
           verdict: f.verdictLocal,
         },

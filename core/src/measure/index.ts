@@ -37,5 +37,6 @@ export {
 export { medianOf, robustZ, type Outlier, type RobustZ } from './wear';
 export { implausible, measureKinds } from './kinds';
 export type { Found, Judged, MeasureKind, Readings } from './kind';
+export { rowText } from './rowText';
 export { MEASURE_KINDS, type MeasureKindId } from './names';
 export { judgeMeasured, readingsOf, type Measured } from './measured';

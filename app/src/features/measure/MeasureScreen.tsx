@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { isAllowed, type Order } from '@stennet/core/contract';
 import type { EntryOf } from '@stennet/core/order';
-import { judgeMeasured, type Measured } from '@stennet/core/measure';
+import { judgeMeasured, rowText, type Measured } from '@stennet/core/measure';
 import { ofKind, problemOf, useEntries, useOrder, useSignedIn, type ShownEntry } from '@/data';
 import { Line, ScreenFrame, Section, Waiting } from '@/ui';
 import { Compared } from './parts/Compared';
@@ -67,7 +67,7 @@ function Kept({ entry }: { entry: ShownEntry<EntryOf<'measurement'>> }) {
         {body.rows
           .map(
             (r) =>
-              `${r.row}: ${r.values.map((v) => (v === null ? '–' : format.number(v, 4))).join(' / ')}`,
+              `${rowText(r.row)}: ${r.values.map((v) => (v === null ? '–' : format.number(v, 4))).join(' / ')}`,
           )
           .join('; ')}
       </Line>

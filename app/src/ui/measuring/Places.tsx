@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import type { DrawnRow } from '@stennet/core/drawing';
-import { measureKinds, type MeasureKindId } from '@stennet/core/measure';
+import { measureKinds, rowText, type MeasureKindId } from '@stennet/core/measure';
 import { convert } from '@stennet/core/quantity';
 import { BigButton } from '../BigButton';
 import { Chip, ChoiceField, FieldRow, TextField } from '../fields';
@@ -92,7 +92,8 @@ export function Odd({ form, put, odd }: { form: Form; put: Put; odd: readonly st
 function nameOf(rows: Form['rows'], at: number): string {
   const name = rows[at]?.row ?? '';
   const own = rows.flatMap((r, i) => (r.row === name ? [i] : []));
-  return own.length > 1 ? `${name}, ${own.indexOf(at) + 1}` : name;
+  const said = rowText(name);
+  return own.length > 1 ? `${said}, ${own.indexOf(at) + 1}` : said;
 }
 
 /** The place in hand with large fields, and all of them as a list to jump to. */

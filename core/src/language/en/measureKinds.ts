@@ -1,4 +1,14 @@
 export const measureKinds = {
+  rows: {
+    long: 'long {{n}}',
+    diagonal: 'diagonal {{n}}',
+    in: '{{n}} in',
+    out: '{{n}} out',
+    boreFront: 'bore, front',
+    boreRear: 'bore, rear',
+    journalFront: 'journal, front',
+    journalRear: 'journal, rear',
+  },
   strip: {
     title: 'Bearing clearance with gauge strip',
     oneEnd: 'width, one end',

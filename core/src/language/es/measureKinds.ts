@@ -2,6 +2,16 @@ import type { Translation } from '../language';
 import type { measureKinds as english } from '../en/measureKinds';
 
 export const measureKinds: Translation<typeof english> = {
+  rows: {
+    long: 'largo {{n}}',
+    diagonal: 'diagonal n.º {{n}}',
+    in: '{{n}} adm.',
+    out: '{{n}} esc.',
+    boreFront: 'alojamiento, delante',
+    boreRear: 'alojamiento, detrás',
+    journalFront: 'muñón, delante',
+    journalRear: 'muñón, detrás',
+  },
   strip: {
     title: 'Juego de cojinete con tira calibrada',
     oneEnd: 'ancho, un extremo',
