@@ -186,6 +186,14 @@ describe('what is on it', () => {
     expect(replies.map((r) => r.status).sort()).toEqual([200, 409, 409, 409, 409, 409]);
   });
 
+  test('the same sent six times at the same moment is taken once and refused to no one', async () => {
+    const order = await freshOrder();
+    const path = `/api/orders/${order}/entries/${freshId()}`;
+    const same = { version: 0, body: note('dropped nut'), gone: false };
+    const replies = await Promise.all([...'abcdef'].map(() => jonah.post(path, same)));
+    expect(replies.map((r) => r.body)).toEqual([...'abcdef'].map(() => ({ version: 1 })));
+  });
+
   test('the role that serves may neither change nor delete a version', async () => {
     for (const sql of ["update order_entry set body = '{}'", 'delete from order_entry']) {
       await expect(house.db.inShop(petra.shop, (c) => c.query(sql))).rejects.toThrow(

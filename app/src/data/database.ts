@@ -50,11 +50,17 @@ export interface KeptEntry {
   version: number;
   body: OrderEntry;
   gone: boolean;
+  /** Was on its way at least once: the server may have it even where no answer came. */
+  wasSent?: boolean;
+  /** What this change took the place of while the answer to it was out. It is sent again first. */
+  unanswered?: Unanswered | null;
   /** A photo's own bytes, until the server has them. */
   photo: Blob | null;
   refused: { code: ErrorCode; params: ErrorParams } | null;
   changedAt: string;
 }
+
+export type Unanswered = Pick<KeptEntry, 'version' | 'body' | 'gone'>;
 
 interface Schema extends DBSchema {
   runs: { key: string; value: KeptRun };

@@ -103,6 +103,27 @@ test('what someone else changed in the meantime is kept here until one is chosen
   expect(await kept()).toEqual([]);
 });
 
+test('a change on top of one whose answer was lost is not held for a change against it', async () => {
+  mockAnswer = () => Promise.reject(new AppError('OFFLINE'));
+  await saveEntry({ order: 'o', entry: 'e', body: note('dropped') });
+  await settled();
+  leave();
+  await startEntries(me('jonah'));
+  await saveEntry({ order: 'o', entry: 'e', body: note('found') });
+  await saveEntry({ order: 'o', entry: 'e', body: note('found, magnet') });
+  await settled();
+  mockSent.length = 0;
+  mockAnswer = (version) => Promise.resolve({ version: version + 1 });
+  leave();
+  await startEntries(me('jonah'));
+  await settled();
+  expect(mockSent.map((s) => [s.version, s.body])).toEqual([
+    [0, note('dropped')],
+    [1, note('found, magnet')],
+  ]);
+  expect(await kept()).toEqual([]);
+});
+
 test('a photo goes before its entry, which then carries its name', async () => {
   await saveEntry({
     order: 'o',

@@ -5,7 +5,7 @@ import { newId } from '@/platform/ids';
 import { onBackOnline } from '@/platform/online';
 import { asAppError, call } from './api';
 import { isUnseen } from './bay';
-import { database, type KeptEntry } from './database';
+import { database, type KeptEntry, type Unanswered } from './database';
 import { onLeaving } from './leaving';
 import { sendPhoto } from './photos';
 import { queryKeys } from './queryKeys';
@@ -79,12 +79,23 @@ export async function saveEntry({
     body,
     gone,
     photo: photo ?? before?.photo ?? null,
+    unanswered: unansweredOf(before),
     refused: null,
     changedAt: now().toISOString(),
   };
   await (await database()).put('entries', kept, keyOf(entry));
   show([...waitingNow().filter((k) => k.entry !== entry), kept]);
   void send();
+}
+
+/**
+ * What the server may have taken without this device knowing: a later change is made on top of it,
+ * and must not be held for a change against it.
+ */
+function unansweredOf(before: KeptEntry | undefined): Unanswered | null {
+  if (!before || before.refused) return null;
+  const { version, body, gone, wasSent, unanswered } = before;
+  return unanswered ?? (wasSent ? { version, body, gone } : null);
 }
 
 /** The person looked at both: theirs stands. */
@@ -134,13 +145,19 @@ async function send(): Promise<void> {
 
 async function sendOne(kept: KeptEntry): Promise<void> {
   try {
-    const body = await withPhoto(kept);
-    const { version } = await call(
-      'saveEntry',
-      { order: kept.order, entry: kept.entry },
-      { version: kept.version, body, gone: kept.gone },
-    );
-    await taken(kept, version);
+    const { unanswered } = kept;
+    if (unanswered) {
+      const version = await put(kept, unanswered);
+      await putBack(kept, { ...kept, version, unanswered: null });
+      again = true;
+      return;
+    }
+    if (!kept.wasSent) {
+      await putBack(kept, { ...kept, wasSent: true });
+      again = true;
+      return;
+    }
+    await taken(kept, await put(kept, kept));
   } catch (error) {
     const { code, params } = asAppError(error);
     if (fateOf({ code }) !== 'refused') throw error;
@@ -148,7 +165,15 @@ async function sendOne(kept: KeptEntry): Promise<void> {
   }
 }
 
-async function withPhoto({ body, photo }: KeptEntry): Promise<OrderEntry> {
+async function put(
+  { order, entry, photo }: KeptEntry,
+  { version, body, gone }: Unanswered,
+): Promise<number> {
+  const sent = { version, body: await withPhoto(body, photo), gone };
+  return (await call('saveEntry', { order, entry }, sent)).version;
+}
+
+async function withPhoto(body: OrderEntry, photo: Blob | null): Promise<OrderEntry> {
   if (!photo || body.kind !== 'photo') return body;
   return { ...body, ...(await sendPhoto(photo)) };
 }
@@ -162,7 +187,7 @@ async function taken(sent: KeptEntry, version: number): Promise<void> {
   await putBack(sent, null);
   const newer = waitingNow().find((k) => k.entry === sent.entry);
   if (!newer) return;
-  await putBack(newer, { ...newer, version });
+  await putBack(newer, { ...newer, version, unanswered: null });
   again = true;
 }
 

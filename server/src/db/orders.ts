@@ -12,6 +12,7 @@ import findJointSql from './queries/findJoint.sql';
 import setJointSheetSql from './queries/setJointSheet.sql';
 import findVehicleSql from './queries/findVehicle.sql';
 import findEntrySql from './queries/findEntry.sql';
+import lockEntrySql from './queries/lockEntry.sql';
 import insertEntrySql from './queries/insertEntry.sql';
 import findOrderChangeSql from './queries/findOrderChange.sql';
 import lockOrderNumbersSql from './queries/lockOrderNumbers.sql';
@@ -80,6 +81,7 @@ export const findEntry = rowsOf(
     by: v.string(),
   }),
 );
+export const lockEntry = done(lockEntrySql);
 export const insertEntry = done(insertEntrySql);
 export const findOrderChange = rowsOf(
   findOrderChangeSql,

@@ -17,6 +17,7 @@ import {
   insertJob,
   insertOrder,
   listOwnRuns,
+  lockEntry,
   lockOrderNumbers,
   nextOrderNumber,
   updateOrder,
@@ -104,6 +105,8 @@ async function keepEntry({
   deps: { now },
 }: Call<'saveEntry'>): Promise<{ version: number }> {
   const order = await orderIn(client, params.order);
+  // A request whose page was closed may still be at work when the same is sent again.
+  await lockEntry(client, params.entry);
   const known = (await findEntry(client, params.entry))[0];
   if (known && known.repair_order !== order.id) throw new AppError('NOT_FOUND');
   const text = canonicalJson(body.body);
@@ -120,23 +123,17 @@ async function keepEntry({
       by: known?.by ?? said.someone,
       at: known?.at.toISOString() ?? '',
     });
-  try {
-    await insertEntry(
-      client,
-      session.shop.id,
-      params.entry,
-      body.version + 1,
-      order.id,
-      text,
-      body.gone,
-      session.person.id,
-      now(),
-    );
-  } catch (error) {
-    if (brokenConstraint(error) === 'order_entry_pkey')
-      throw new AppError('ORDER_CHANGED', { by: said.someone, at: now().toISOString() });
-    throw error;
-  }
+  await insertEntry(
+    client,
+    session.shop.id,
+    params.entry,
+    body.version + 1,
+    order.id,
+    text,
+    body.gone,
+    session.person.id,
+    now(),
+  );
   return { version: body.version + 1 };
 }
 
