@@ -16,6 +16,7 @@ import { unverified, verifyNow } from './bay';
 import { database } from './database';
 import { queryKeys } from './queryKeys';
 
+const ASK_AGAIN_MS = 5_000;
 const DAY_MS = 86_400_000;
 
 export const queryClient = new QueryClient({
@@ -28,6 +29,11 @@ export const queryClient = new QueryClient({
       networkMode: 'always',
       retry: (count, error) => asAppError(error).code === 'OFFLINE' && count < 1,
       retryDelay: 600,
+      // A screen that has nothing to show yet comes by itself once the server answers again.
+      refetchInterval: ({ state }) =>
+        state.data === undefined && state.error && asAppError(state.error).code === 'OFFLINE'
+          ? ASK_AGAIN_MS
+          : false,
     },
   },
 });

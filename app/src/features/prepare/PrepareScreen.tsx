@@ -39,7 +39,9 @@ export function PrepareScreen() {
   const { joint, part, of } = useLocalSearchParams<{ joint: string; part?: string; of?: string }>();
   const sheet = useJointSheet(joint);
   const order = useOrder(sheet.data?.order.id ?? '');
-  if (sheet.data)
+  // What is here and what stands in the way is written on the order: without it the screen would
+  // say for a moment that the parts are missing.
+  if (sheet.data && (order.data || order.isError))
     return (
       <Ready
         key={`${part} ${of}`}

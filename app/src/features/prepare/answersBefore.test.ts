@@ -1,17 +1,18 @@
-import { renderHook } from '@testing-library/react-native';
+import { act, renderHook } from '@testing-library/react-native';
 import type { JointSheet } from '@stennet/core/contract/work';
 import { demoSheet, headSheet } from '@stennet/core/testing';
 import { keepAnswers, useAnswersBefore } from './answersBefore';
 
 const caps = { joint: 'caps', sheet: demoSheet('ob20-rod-caps') } as JointSheet;
 const [question] = caps.sheet.tellApart.map((t) => t.question);
+const keep: typeof keepAnswers = (...args) => act(() => keepAnswers(...args));
 const before = (data: JointSheet, person = 'mei') =>
   renderHook(() => useAnswersBefore(data, person)).result.current;
 
 test('what was answered for one cap is known for the next of the same joint by the same sheet, and for nothing else', () => {
   expect(before(caps)).toBeNull();
   const answers = { [question ?? '']: 'from then on' };
-  keepAnswers(caps, 'mei', answers);
+  keep(caps, 'mei', answers);
   expect(before(caps)).toEqual(answers);
   // No one says that someone else has looked.
   expect(before(caps, 'jonah')).toBeNull();
@@ -22,9 +23,9 @@ test('what was answered for one cap is known for the next of the same joint by t
 
 test('a joint that occurs once is looked at each time; nothing answered is nothing known', () => {
   const head = { joint: 'head', sheet: headSheet } as JointSheet;
-  keepAnswers(head, 'mei', { x: 'y' });
+  keep(head, 'mei', { x: 'y' });
   expect(before(head)).toBeNull();
   expect(before(caps)).toBeNull();
-  keepAnswers(caps, 'mei', {});
+  keep(caps, 'mei', {});
   expect(before(caps)).toBeNull();
 });
