@@ -1,8 +1,14 @@
+const expo = require('jest-expo/jest-preset');
+
 module.exports = {
   displayName: 'app',
   rootDir: __dirname,
   preset: 'jest-expo/android',
   setupFiles: ['<rootDir>/test/setup.ts'],
+  // Packages that come as modules only.
+  transformIgnorePatterns: expo.transformIgnorePatterns.map((pattern) =>
+    pattern.replace('|standard-navigation', '|standard-navigation|color'),
+  ),
   testMatch: ['<rootDir>/src/**/*.test.ts?(x)'],
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',

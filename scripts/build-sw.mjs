@@ -17,7 +17,7 @@ await generateSW({
     'assets/**/*.{ttf,woff2,png}',
     '*.{svg,webmanifest,png}',
     'fonts/*.woff2',
-    'workers/*.js',
+    'workers/*.{js,wasm}',
   ],
   maximumFileSizeToCacheInBytes: 6 * 1024 * 1024,
   dontCacheBustURLsMatching: /^(_expo\/static|assets)\//,

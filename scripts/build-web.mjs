@@ -59,6 +59,10 @@ function buildWorkers(outdir) {
     platform: 'browser',
     alias: { '@': path.join(root, 'app/src') },
   });
+  fs.copyFileSync(
+    path.join(root, 'node_modules/zxing-wasm/dist/reader/zxing_reader.wasm'),
+    path.join(outdir, 'zxing_reader.wasm'),
+  );
 }
 
 /**
@@ -66,7 +70,8 @@ function buildWorkers(outdir) {
  * the sources name of it is bundled here, and Metro is pointed there (app/metro.config.js).
  */
 function shakeValibot() {
-  const names = new Set();
+  // What the forms' resolver calls.
+  const names = new Set(['getDotPath', 'safeParseAsync']);
   const read = (folder) => {
     for (const entry of fs.readdirSync(folder, { withFileTypes: true })) {
       const full = path.join(folder, entry.name);

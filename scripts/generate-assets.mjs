@@ -35,6 +35,12 @@ const icons = [
   'arrow-down-circle-outline',
   'tray-arrow-down',
   'dots-horizontal',
+  'bell-outline',
+  'calendar',
+  'calendar-edit',
+  'clock-outline',
+  'keyboard-outline',
+  'pencil',
   'plus',
 ];
 const fonts = {

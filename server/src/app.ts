@@ -164,7 +164,8 @@ const contentPolicy = {
   useDefaults: false,
   directives: {
     defaultSrc: ["'none'"],
-    scriptSrc: ["'self'"],
+    // The reader of barcodes is WebAssembly.
+    scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
     workerSrc: ["'self'"],
     styleSrc: ["'self'", "'unsafe-inline'"],
     imgSrc: ["'self'", 'data:', 'blob:'],

@@ -48,7 +48,7 @@ describe('what no request should break', () => {
       at(
         '/api/history?by=vehicle&vin=ZZ9BREN20H0002417&before=99999-99-99T99:99:99Z~------------------------------------',
       ),
-      at('/api/vehicles/ZZ9%00REN20H0002417'),
+      at('/api/vehicles?q=ZZ9%00REN20H0002417'),
       at(`/api/orders/${order.toUpperCase()}x`),
       jonah.post('/api/orders', {
         order: testId(941),

@@ -142,6 +142,45 @@ describe('a repair order', () => {
   });
 });
 
+describe('what may follow later', () => {
+  const later = () => head({ vehicle: { ...head().vehicle, vin: '', built: '' }, odometer: null });
+
+  test('an order is opened without VIN, build date and odometer, and they are added to it', async () => {
+    const order = freshId();
+    await petra.post('/api/orders', { order, head: later() }).expect(200);
+    const read = (await petra.get(`/api/orders/${order}`)).body;
+    expect(read).toMatchObject({ odometer: null, vehicle: { vin: '', built: '' } });
+    await petra.post(`/api/orders/${order}`, { version: read.version, head: head() }).expect(200);
+    expect((await petra.get(`/api/orders/${order}`)).body).toMatchObject({
+      odometer: { value: 120000, unit: 'km' },
+      vehicle: { vin: 'ZZ9TRDG25F0009999' },
+    });
+  });
+
+  test('two vehicles without a VIN are not taken for one', async () => {
+    for (const plate of ['LM 4711', 'LM 4712']) {
+      const body = { ...later(), vehicle: { ...later().vehicle, plate } };
+      await petra.post('/api/orders', { order: freshId(), head: body }).expect(200);
+    }
+    const { vehicles } = (await petra.get('/api/vehicles?q=LM47')).body as {
+      vehicles: { vehicle: { plate: string } }[];
+    };
+    expect(vehicles.map((k) => k.vehicle.plate).sort()).toEqual(['LM 4711', 'LM 4712']);
+  });
+
+  test('a customer is found by phone, and a plate by its letters and digits alone', async () => {
+    const order = freshId();
+    const contact = { phone: '+49 30 555-0177', prefers: 'text' as const };
+    const body = head({ contact, vehicle: { ...head().vehicle, plate: 'QX 77-1' } });
+    await petra.post('/api/orders', { order, head: body }).expect(200);
+    for (const q of ['5550177', 'qx771', 'QX 77', '+49 30 555-0177']) {
+      const found = await petra.get(`/api/orders?q=${encodeURIComponent(q)}`);
+      expect(found.body.orders.map((o: { id: string }) => o.id)).toEqual([order]);
+    }
+    expect((await petra.get(`/api/orders/${order}`)).body.contact).toEqual(contact);
+  });
+});
+
 describe('what is on it', () => {
   test('each save is a version; what someone else changed in the meantime is not written over; the history stays', async () => {
     const order = await freshOrder();

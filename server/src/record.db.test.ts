@@ -94,6 +94,7 @@ describe('found again', () => {
   const lines = async (query: string) =>
     (await petra.get(`/api/history?${query}`).expect(200)).body.lines as {
       number: string;
+      vehicle: { plate: string };
       run: string;
       use: { pulls: number; ratio: number } | null;
     }[];
@@ -102,6 +103,12 @@ describe('found again', () => {
     expect((await lines('by=vehicle&vin=ZZ9BREN20H0002417')).map((l) => l.number)).toContain(
       '2374',
     );
+    const plate = encodeURIComponent(
+      (await lines('by=vehicle&vin=ZZ9BREN20H0002417'))[0]?.vehicle.plate ?? '',
+    );
+    for (const piece of [plate, plate.replace(/%20|-/g, '').toLowerCase()])
+      expect((await lines(`by=plate&plate=${piece}`)).map((l) => l.number)).toContain('2374');
+    await petra.get('/api/history?by=plate&plate=%25%25%25').expect(400);
     expect(
       (await lines('by=sheet&sheet=ob20-flywheel-kit&revision=A')).map((l) => l.number),
     ).toEqual(['2431', '2410', '2374']);

@@ -97,17 +97,29 @@ describe('the library for devices offline', () => {
     await jonah.get('/api/library/changes?after=x').expect(400);
   });
 });
-describe('a vehicle by its number', () => {
-  test('is the one of the shop’s newest repair order, or none', async () => {
-    const { rows } = await house.admin.query<{ vin: string }>(
-      "select vehicle ->> 'vin' as vin from repair_order where shop = $1 order by number limit 1",
+describe('a vehicle that was here before', () => {
+  const known = async (q: string, who = jonah) =>
+    (await who.get(`/api/vehicles?q=${encodeURIComponent(q)}`).expect(200)).body.vehicles;
+
+  test('is found by any piece of its plate or VIN, with and without blanks, or by whose it is', async () => {
+    const { rows } = await house.admin.query<{ vin: string; plate: string; customer: string }>(
+      "select vehicle ->> 'vin' as vin, vehicle ->> 'plate' as plate, customer from repair_order where shop = $1 order by number limit 1",
       [HALDEN],
     );
-    const vin = rows[0]?.vin ?? '';
-    expect(
-      (await jonah.get(`/api/vehicles/${vin.toLowerCase()}`).expect(200)).body.vehicle,
-    ).toMatchObject({ maker: expect.any(String), engine: expect.any(String) });
-    expect((await tomas.get(`/api/vehicles/${vin}`).expect(200)).body).toEqual({ vehicle: null });
-    await jonah.get('/api/vehicles/short').expect(404);
+    const [row] = rows;
+    if (!row) throw new Error('the demo has no repair order');
+    const { vin, plate, customer } = row;
+    const itself = expect.objectContaining({ vehicle: expect.objectContaining({ plate }) });
+    for (const typed of [
+      vin.toLowerCase(),
+      vin.slice(9),
+      plate,
+      plate.replace(/[^A-Za-z0-9]/g, '').toLowerCase(),
+      customer.toLowerCase(),
+    ])
+      expect(await known(typed)).toContainEqual(itself);
+    expect(await known(vin, tomas)).toEqual([]);
+    await jonah.get('/api/vehicles?q=z').expect(400);
+    await jonah.get('/api/vehicles?q=%25%25%25').expect(400);
   });
 });

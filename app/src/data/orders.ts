@@ -10,12 +10,12 @@ import { refresh, refreshLibrary, refreshOrders } from './refresh';
 
 type Body<R extends Parameters<typeof call>[0]> = NonNullable<BodyOf<R>>;
 
-/** A vehicle that was here before, by its number. */
-export const useVehicle = (vin: string, isWhole: boolean) =>
+/** Vehicles that were here before, by a piece of plate, VIN or customer; nothing asked, nothing found. */
+export const useKnownVehicles = (asked: string) =>
   useQuery({
-    queryKey: queryKeys.vehicle(vin),
-    queryFn: () => call('vehicle', { vin }),
-    enabled: isWhole,
+    queryKey: queryKeys.vehicles(asked),
+    queryFn: () => call('vehicles', {}, undefined, { q: asked }),
+    enabled: asked !== '',
     gcTime: 60_000,
   });
 export const useJointSheets = (joints: readonly string[]) =>

@@ -14,7 +14,7 @@ export const queryKeys = {
   ordersLike: (q: string, state: OrderState | '') => ['orders', q, state],
   everyJointSheet: ['jointSheet'],
   jointSheet: (joint: string) => ['jointSheet', joint],
-  vehicle: (vin: string) => ['vehicle', vin],
+  vehicles: (asked: string) => ['vehicles', asked],
   people: ['people'],
   everySession: ['sessions'],
   sessions: (person: string) => ['sessions', person],

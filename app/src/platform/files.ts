@@ -1,9 +1,10 @@
 /** A file that the person picks; null when they think better of it. */
-export function chooseFile(accept: string): Promise<File | null> {
+export function chooseFile(accept: string, by?: 'camera'): Promise<File | null> {
   return new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';
     input.accept = accept;
+    if (by) input.capture = 'environment';
     input.style.display = 'none';
     input.onchange = () => {
       resolve(input.files?.[0] ?? null);

@@ -4,6 +4,7 @@ import {
   isValidElement,
   useState,
   type ReactElement,
+  type Ref,
   type ReactNode,
 } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -21,10 +22,12 @@ interface TextFieldProps {
   problem?: string | undefined;
   lines?: number;
   hint?: string;
-  mode?: 'text' | 'decimal' | 'search';
+  mode?: 'text' | 'decimal' | 'search' | 'tel' | 'email';
   mono?: boolean;
   onSubmit?: () => void;
   autoFocus?: boolean;
+  /** Where the first field with a problem is found. */
+  inputRef?: Ref<{ focus: () => void }>;
 }
 
 export function TextField({
@@ -37,15 +40,18 @@ export function TextField({
   mode = 'text',
   onSubmit,
   autoFocus,
+  inputRef,
 }: TextFieldProps) {
   return (
     <View style={styles.field}>
       <TextInput
+        ref={inputRef as never}
         mode="outlined"
         label={label}
         accessibilityLabel={label}
         value={value}
         onChangeText={onChange}
+        error={Boolean(problem)}
         multiline={lines > 1}
         numberOfLines={lines}
         inputMode={mode}

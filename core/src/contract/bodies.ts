@@ -52,6 +52,9 @@ export const PieceQuery = v.strictObject({
 });
 /** How a record leaves: on paper, as a document that can be checked, as a table. */
 export const RecordQuery = v.strictObject({ form: v.picklist(['pdf', 'json', 'csv']) });
+/** Enough of a plate or a number that not half the shop answers to it. */
+const piece = v.pipe(textOf(40), v.regex(/[\p{L}\p{N}].*[\p{L}\p{N}].*[\p{L}\p{N}]/u));
+export const VehiclesQuery = v.strictObject({ q: piece });
 const dayWord = v.optional(DaySchema);
 /** Where something is looked for in what was tightened. before: what the last answer ended with. */
 export const HistoryQuery = v.variant('by', [
@@ -60,6 +63,7 @@ export const HistoryQuery = v.variant('by', [
     vin: v.pipe(v.string(), v.toUpperCase(), v.regex(/^[A-Z0-9]{17}$/)),
     ...page(),
   }),
+  v.strictObject({ by: v.literal('plate'), plate: piece, ...page() }),
   v.strictObject({ by: v.literal('joint'), engine: textOf(30), kind: KeySchema, ...page() }),
   v.strictObject({
     by: v.literal('wrench'),

@@ -22,6 +22,7 @@ export {
   HistoryQuery,
   ImportQuery,
   OrdersQuery,
+  VehiclesQuery,
   PartsQuery,
   PieceQuery,
   RecordQuery,

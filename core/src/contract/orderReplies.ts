@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { FOLLOW_UP_KINDS, FOLLOW_UP_STATES } from '../followUp/followUp';
+import { ContactSchema } from '../order/contact';
 import type { OrderEntry } from '../order/entries';
 import type { JointSeen, RunSeen } from '../order/jointState';
 import { ENTRY_KINDS, ORDER_STATES } from '../order/names';
@@ -168,7 +169,8 @@ export const FollowUpSchema = v.object({
   days: v.nullable(v.number()),
   celsius: v.nullable(v.number()),
   since: v.string(),
-  sinceKm: v.number(),
+  /** null: the odometer was not written down. */
+  sinceKm: v.nullable(v.number()),
   dueOn: v.string(),
   state: v.picklist(FOLLOW_UP_STATES),
   note: nullableText,
@@ -190,8 +192,9 @@ export const WholeOrderSchema = v.object({
     vin: v.string(),
     built: v.string(),
   }),
-  odometer: v.object({ value: v.number(), unit: v.picklist(['km', 'mi']) }),
+  odometer: v.nullable(v.object({ value: v.number(), unit: v.picklist(['km', 'mi']) })),
   customer: v.string(),
+  contact: v.optional(v.nullable(ContactSchema), null),
   concern: v.string(),
   bay: nullableText,
   promisedAt: nullableText,

@@ -74,7 +74,7 @@ export const routes = {
     path: '/api/sheets/:sheet/:revision/print',
     permission: 'sheet.read',
   },
-  vehicle: { method: 'GET', path: '/api/vehicles/:vin', permission: 'order.read' },
+  vehicles: { method: 'GET', path: '/api/vehicles', permission: 'order.read' },
   setJointSheet: { method: 'POST', path: '/api/joints/:joint/sheet', permission: 'order.write' },
   addJoint: { method: 'POST', path: '/api/jobs/:job/joints', permission: 'order.write' },
   library: { method: 'GET', path: '/api/library', permission: 'sheet.write' },

@@ -33,6 +33,19 @@ const VALUES: Readonly<Record<string, number>> = {
 const WEIGHTS = [8, 7, 6, 5, 4, 3, 2, 10, 0, 9, 8, 7, 6, 5, 4, 3, 2];
 
 /**
+ * The VIN among what barcodes say: some print an I before it or words around it.
+ * @returns null where none of them holds a whole one
+ */
+export function vinIn(codes: readonly string[]): string | null {
+  for (const code of codes)
+    for (const [run] of code.toUpperCase().matchAll(/[A-Z0-9]+/g)) {
+      const vin = run.length === 18 && run.startsWith('I') ? run.slice(1) : run;
+      if (checkVin(vin).kind === 'good') return vin;
+    }
+  return null;
+}
+
+/**
  * Seventeen letters and digits without I, O and Q refuse; the check digit at place nine is only a
  * note, since not every maker uses it. Source: ISO 3779 alphabet and length, weighted sum modulo
  * 11, from engineering practice.

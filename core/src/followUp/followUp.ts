@@ -97,11 +97,12 @@ export function dueDay(
 /** The same where the odometer has been seen again since: what is left is counted from there. */
 export function correctedDay(
   plan: Pick<FollowUpPlan, 'distanceKm' | 'days'>,
-  from: { day: string; km: number },
+  from: { day: string; km: number | null },
   seen: OdometerSeen,
   perDay: number,
 ): string {
-  if (plan.distanceKm === null || seen.km < from.km) return dueDay(plan, from.day, perDay);
+  if (plan.distanceKm === null || from.km === null || seen.km < from.km)
+    return dueDay(plan, from.day, perDay);
   const left = Math.max(0, from.km + plan.distanceKm - seen.km);
   const byDistance = addDays(seen.day, left / perDay);
   const byDays = plan.days === null ? null : addDays(from.day, plan.days);

@@ -10,6 +10,7 @@ import {
 } from '../schema/text';
 import { measuredFields } from '../measure/measuredSchema';
 import { FRICTION_CONDITIONS } from '../thread/friction';
+import { ContactSchema } from './contact';
 import { PART_STATES } from './partState';
 
 const cents = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(100_000_000));
@@ -34,7 +35,21 @@ export const OrderEntrySchema = v.variant('kind', [
   /** Looked before anything is condemned. */
   v.strictObject({ kind: v.literal('finding'), symptom: short, looked: short, found: long }),
   v.strictObject({ kind: v.literal('note'), text: long }),
-  v.strictObject({ kind: v.literal('person'), person: UuidSchema, doing: short }),
+  v.strictObject({
+    kind: v.literal('person'),
+    person: UuidSchema,
+    doing: short,
+    /** Who handed it to them. */
+    from: v.optional(UuidSchema),
+  }),
+  /** To be done at a moment, by one person or by whoever is there. */
+  v.strictObject({
+    kind: v.literal('reminder'),
+    text: textOf(200),
+    at: TimeSchema,
+    person: v.nullable(UuidSchema),
+    done: v.boolean(),
+  }),
   v.strictObject({
     kind: v.literal('part'),
     job: UuidSchema,
@@ -50,6 +65,10 @@ export const OrderEntrySchema = v.variant('kind', [
     cents: v.optional(cents),
     seen: v.optional(SeenSchema),
     why: v.optional(textOf(400)),
+    /** When a part that is on order should come. */
+    due: v.optional(DaySchema),
+    /** Who took it in. */
+    receivedBy: v.optional(short),
   }),
   v.strictObject({
     kind: v.literal('kit'),
@@ -149,7 +168,10 @@ export type OrderEntry = v.InferOutput<typeof OrderEntrySchema>;
 export type EntryKind = OrderEntry['kind'];
 export type EntryOf<K extends EntryKind> = Extract<OrderEntry, { kind: K }>;
 
-/** Who came with what, and why: what an advisor writes down at the counter. */
+/**
+ * Who came with what, and why: what an advisor writes down at the counter. What is not needed to
+ * start may be empty and follow later: the vehicle's number, its build date, the odometer.
+ */
 export const OrderHeadSchema = v.strictObject({
   number: v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9 ./-]{0,19}$/)),
   vehicle: v.strictObject({
@@ -157,14 +179,20 @@ export const OrderHeadSchema = v.strictObject({
     model: textOf(60),
     engine: textOf(30),
     plate: textOf(20),
-    vin: v.pipe(v.string(), v.toUpperCase(), v.regex(/^[A-HJ-NPR-Z0-9]{17}$/)),
-    built: DaySchema,
+    vin: v.union([
+      v.literal(''),
+      v.pipe(v.string(), v.toUpperCase(), v.regex(/^[A-HJ-NPR-Z0-9]{17}$/)),
+    ]),
+    built: v.union([v.literal(''), DaySchema]),
   }),
-  odometer: v.strictObject({
-    value: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(3_000_000)),
-    unit: v.picklist(['km', 'mi']),
-  }),
+  odometer: v.nullable(
+    v.strictObject({
+      value: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(3_000_000)),
+      unit: v.picklist(['km', 'mi']),
+    }),
+  ),
   customer: short,
+  contact: v.optional(v.nullable(ContactSchema)),
   concern: long,
   bay: v.nullable(textOf(30)),
   promisedAt: v.nullable(TimeSchema),

@@ -8,6 +8,7 @@ export {
   type OrderEntry,
   type OrderHead,
 } from './entries';
+export { CONTACT_WAYS, ContactSchema, type Contact } from './contact';
 export { JOB_KINDS, symptoms, type JobKind, type Symptom } from './jobKinds';
 export {
   jointPlaces,

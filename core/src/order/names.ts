@@ -19,6 +19,7 @@ export const ENTRY_KINDS = [
   'finding',
   'note',
   'person',
+  'reminder',
   'part',
   'kit',
   'outside',

@@ -39,9 +39,9 @@ function blockOf(e: OrderEntry): Blocker | null {
         return { by: 'dropped', text: text.foundUnchecked({ what: e.what }) };
       return null;
     case 'part': {
-      const state = e.state === 'ordered' ? text.part.ordered : text.part.needed;
-      return isAwaited(e.state)
-        ? { by: 'part', text: text.partLine({ count: e.count, what: e.what, state }) }
+      const { count, what, state } = e;
+      return isAwaited(state)
+        ? { by: 'part', text: text.partLine({ count, what, state: text.part[state] }) }
         : null;
     }
     case 'outside': {

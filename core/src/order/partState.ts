@@ -1,7 +1,19 @@
 /** How a part stands on the repair order. */
-export const PART_STATES = ['needed', 'ordered', 'here', 'fitted', 'notNeeded'] as const;
+export const PART_STATES = [
+  'needed',
+  'ordered',
+  'backordered',
+  'here',
+  'fitted',
+  'notNeeded',
+] as const;
 export type PartState = (typeof PART_STATES)[number];
 
 /** New ones that no one has in the hand yet. */
-export const isAwaited = (state: PartState | undefined): boolean =>
-  state === undefined || state === 'needed' || state === 'ordered';
+export function isAwaited<S extends PartState | undefined>(
+  state: S,
+): state is S & ('needed' | 'ordered' | 'backordered') {
+  return (
+    state === undefined || state === 'needed' || state === 'ordered' || state === 'backordered'
+  );
+}

@@ -8,6 +8,7 @@ import listFollowUpsSql from './queries/listFollowUps.sql';
 import moveFollowUpSql from './queries/moveFollowUp.sql';
 import settleFollowUpSql from './queries/settleFollowUp.sql';
 import settleByRunSql from './queries/settleByRun.sql';
+import fillOdometerSql from './queries/fillOdometer.sql';
 import findTightJointSql from './queries/findTightJoint.sql';
 import listOdometerSql from './queries/listOdometer.sql';
 import listOpenOfVehicleSql from './queries/listOpenOfVehicle.sql';
@@ -48,13 +49,14 @@ export const listFollowUps = rowsOf(
     seenKm: v.nullable(v.number()),
     after: v.string(),
     since: v.string(),
-    sinceKm: v.number(),
+    sinceKm: v.nullable(v.number()),
     dueOn: v.string(),
     customer: v.string(),
     order: v.string(),
     jointName: v.string(),
   }),
 );
+export const fillOdometer = done(fillOdometerSql);
 export const moveFollowUp = done(moveFollowUpSql);
 export const settleFollowUp = changed(settleFollowUpSql);
 export const settleByRun = done(settleByRunSql);
@@ -65,7 +67,7 @@ export const findTightJoint = rowsOf(
     order: v.string(),
     vin: v.string(),
     built: v.string(),
-    value: v.number(),
+    value: v.nullable(v.number()),
     unit: v.picklist(['km', 'mi']),
     sheet: v.string(),
     part: v.string(),
@@ -85,7 +87,7 @@ export const listOpenOfVehicle = rowsOf(
     distanceKm: v.number(),
     days: v.nullable(v.number()),
     since: v.string(),
-    sinceKm: v.number(),
+    sinceKm: v.nullable(v.number()),
     dueOn: v.string(),
   }),
 );

@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import type { Order } from '@stennet/core/contract';
+import type { Contact } from '@stennet/core/order';
 import { rowsOf, done, changed, json } from './statement';
 import listOrdersSql from './queries/listOrders.sql';
 import insertOrderSql from './queries/insertOrder.sql';
@@ -10,7 +11,7 @@ import insertJobSql from './queries/insertJob.sql';
 import insertJointSql from './queries/insertJoint.sql';
 import findJointSql from './queries/findJoint.sql';
 import setJointSheetSql from './queries/setJointSheet.sql';
-import findVehicleSql from './queries/findVehicle.sql';
+import findVehiclesSql from './queries/findVehicles.sql';
 import findEntrySql from './queries/findEntry.sql';
 import lockEntrySql from './queries/lockEntry.sql';
 import insertEntrySql from './queries/insertEntry.sql';
@@ -29,8 +30,9 @@ export const listOrders = rowsOf(
     id: v.string(),
     number: v.string(),
     vehicle: json<Order['vehicle']>(),
-    odometer: json<Order['odometer']>(),
+    odometer: v.nullable(json<NonNullable<Order['odometer']>>()),
     customer: v.string(),
+    contact: v.nullable(json<Contact>()),
     concern: v.string(),
     bay: v.nullable(v.string()),
     promisedAt: v.nullable(v.string()),
@@ -64,10 +66,12 @@ export const findJoint = rowsOf(
   }),
 );
 export const setJointSheet = changed(setJointSheetSql);
-export const findVehicle = rowsOf(
-  findVehicleSql,
+export const findVehicles = rowsOf(
+  findVehiclesSql,
   v.object({
     vehicle: json<Order['vehicle']>(),
+    customer: v.string(),
+    contact: v.nullable(json<Contact>()),
   }),
 );
 export const findEntry = rowsOf(

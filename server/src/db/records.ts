@@ -28,7 +28,7 @@ export const findRecord = rowsOf(
     order_id: v.string(),
     number: v.string(),
     vehicle: json<Order['vehicle']>(),
-    odometer_value: v.number(),
+    odometer_value: v.nullable(v.number()),
     odometer_unit: v.picklist(['km', 'mi']),
     customer: v.string(),
     sheet: v.string(),

@@ -34,6 +34,7 @@ interface DemoShop extends PastShop {
     vehicle: object;
     odometer: { value: number; unit: string };
     customer: string;
+    contact?: object;
     concern: string;
     bay: string;
     /** In hours that the shop is open; negative: plain hours ago. */
@@ -43,7 +44,7 @@ interface DemoShop extends PastShop {
     runs?: PastRun[];
     state: string;
     by: string;
-    entries?: { id: string; person: string; hoursAgo: number; body: unknown }[];
+    entries?: { id: string; person: string; hoursAgo: number; inHours?: number; body: object }[];
     jobs: {
       id: string;
       title: string;
@@ -168,6 +169,7 @@ async function seedOrder(
     o.concern,
     o.bay,
     promised,
+    o.contact ?? null,
   ];
   await insertOrder(client, ...at, o.by, opened);
   await client.query('update repair_order set state = $2 where id = $1', [o.id, o.state]);
@@ -193,7 +195,12 @@ async function seedOrder(
     }
   }
   for (const e of o.entries ?? []) {
-    const body = canonicalJson(v.parse(OrderEntrySchema, e.body));
+    // A reminder is for a moment near the start.
+    const due =
+      e.inHours === undefined
+        ? {}
+        : { at: new Date(now.getTime() + e.inHours * 3_600_000).toISOString() };
+    const body = canonicalJson(v.parse(OrderEntrySchema, { ...e.body, ...due }));
     await insertEntry(
       client,
       shop.id,

@@ -25,7 +25,7 @@ interface TightRow extends JointRuns {
   order: string;
   vin: string;
   built: string;
-  value: number;
+  value: number | null;
   unit: 'km' | 'mi';
   sheet: string;
   part: string;
@@ -55,7 +55,7 @@ export async function keepFollowUps(client: Client, run: string, who: Who): Prom
       plan.days,
       plan.celsius,
       today,
-      toKm(row),
+      row.value === null ? null : toKm({ value: row.value, unit: row.unit }),
       dueDay(plan, today, perDay),
     ];
     await insertFollowUp(
@@ -82,6 +82,7 @@ async function settleTightened(client: Client, row: TightRow, { person, now }: W
 
 /** The odometer was seen: what is open for this vehicle is expected again. */
 export async function expectAnew(client: Client, vin: string, built: string): Promise<void> {
+  if (!vin) return;
   const open = await listOpenOfVehicle(client, vin);
   if (open.length === 0) return;
   const seen = await odometerSeen(client, vin);

@@ -8,7 +8,7 @@ import { listOrders, findJoint } from '../db/orders';
 /** @throws AppError NOT_FOUND */
 export async function orderIn(client: Client, order: string | undefined): Promise<Order> {
   const whole = onlyRow(
-    await listOrders(client, order, null, null, true),
+    await listOrders(client, order, null, null, true, null),
     new AppError('NOT_FOUND'),
   );
   const entries = whole.entries.map((e) => e.body);

@@ -65,7 +65,7 @@ function blocksOf({
   return [
     textBlock(title, { face: 'bold', scale: 1.7 }),
     textBlock(
-      `${text.handOverFor({ customer: order.customer })}  ·  ${vehicle.maker} ${vehicle.model}  ·  ${vehicle.plate}  ·  ${order.odometer.value} ${order.odometer.unit}`,
+      `${text.handOverFor({ customer: order.customer })}  ·  ${vehicle.maker} ${vehicle.model}  ·  ${vehicle.plate}  ·  ${order.odometer ? `${order.odometer.value} ${order.odometer.unit}` : text.noOdometer}`,
     ),
     ...list(
       text.done,
@@ -121,7 +121,9 @@ function dueBlock(f: FollowUp, { odometer }: Order, format: Formatter): Block {
       : f.state === 'declined'
         ? text.declined({ note: f.note ?? '' })
         : text.settled;
-  const at = f.distanceKm === null ? '' : text.atKm({ km: distanceAt(f, odometer) });
+  const km = distanceAt(f, odometer);
+  const at =
+    f.distanceKm === null ? '' : f.sinceKm === null ? text.afterKm({ km }) : text.atKm({ km });
   return rowBlock([
     { share: 0.62, block: textBlock(`–  ${f.text}`) },
     { share: 0.38, block: textBlock([when, at].filter(Boolean).join(', '), { face: 'bold' }) },
@@ -129,7 +131,7 @@ function dueBlock(f: FollowUp, { odometer }: Order, format: Formatter): Block {
 }
 
 /** The reading on the vehicle's own odometer. */
-function distanceAt({ sinceKm, distanceKm }: FollowUp, { unit }: Order['odometer']): string {
-  const km = sinceKm + (distanceKm ?? 0);
-  return unit === 'mi' ? `${Math.round(km / 1.609344)} mi` : `${Math.round(km)} km`;
+function distanceAt({ sinceKm, distanceKm }: FollowUp, odometer: Order['odometer']): string {
+  const km = (sinceKm ?? 0) + (distanceKm ?? 0);
+  return odometer?.unit === 'mi' ? `${Math.round(km / 1.609344)} mi` : `${Math.round(km)} km`;
 }

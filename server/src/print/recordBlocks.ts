@@ -104,7 +104,9 @@ function entryLists(entries: RecordPaper['entries'], joint: string): Block[] {
 }
 
 export const odometer = ({ order }: RecordFile): string =>
-  `${order.odometer.value} ${order.odometer.unit === 'km' ? 'km' : 'mi'}`;
+  order.odometer
+    ? `${order.odometer.value} ${order.odometer.unit === 'km' ? 'km' : 'mi'}`
+    : text.noOdometer;
 export function summary(record: RunRecord, { fault, file }: RecordPaper): Block {
   const n = record.deviations.length;
   const lines = [

@@ -42,7 +42,7 @@ interface RecordRow {
   order_id: string;
   number: string;
   vehicle: Order['vehicle'];
-  odometer_value: number;
+  odometer_value: number | null;
   odometer_unit: 'km' | 'mi';
   customer: string;
   sheet: string;
@@ -164,7 +164,10 @@ export function recordFileOf(
     order: {
       number: row.number,
       vehicle: row.vehicle,
-      odometer: { value: row.odometer_value, unit: row.odometer_unit === 'mi' ? '[mi_i]' : 'km' },
+      odometer:
+        row.odometer_value === null
+          ? null
+          : { value: row.odometer_value, unit: row.odometer_unit === 'mi' ? '[mi_i]' : 'km' },
     },
     joint: kept.name,
     run: { id: row.id, part: row.part, instance: row.instance || null },

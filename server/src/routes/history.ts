@@ -3,12 +3,14 @@ import Papa from 'papaparse';
 import * as v from 'valibot';
 import { HistoryQuery, type HistoryLine } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
+import { bare } from '@stennet/core/find';
 import type { Client } from '../db/database';
 import { listForeign } from '../db/records';
 import { register, requirePerson, type Deps } from '../http/serve';
 import {
   historyOfJoint,
   historyOfLot,
+  historyOfPlate,
   historyOfSheet,
   historyOfVehicle,
   historyOfWrench,
@@ -104,6 +106,8 @@ function questionOf(asked: Asked): [typeof historyOfVehicle, (string | null)[]] 
   switch (asked.by) {
     case 'vehicle':
       return [historyOfVehicle, [asked.vin]];
+    case 'plate':
+      return [historyOfPlate, [bare(asked.plate)]];
     case 'joint':
       return [historyOfJoint, [asked.engine, asked.kind]];
     case 'wrench':

@@ -1,10 +1,11 @@
 import type { Express } from 'express';
 import * as v from 'valibot';
-import { OrdersQuery } from '@stennet/core/contract';
+import { OrdersQuery, VehiclesQuery } from '@stennet/core/contract';
 import { dayIn } from '@stennet/core/followUp';
 import { AppError } from '@stennet/core/errors';
+import { bare } from '@stennet/core/find';
 import { onlyRow, type Client } from '../db/database';
-import { findJob, findVehicle, insertJoint, listOrders, setJointSheet } from '../db/orders';
+import { findJob, findVehicles, insertJoint, listOrders, setJointSheet } from '../db/orders';
 import { findStanding } from '../db/sheets';
 import { countOverdue } from '../db/followUps';
 import { serve, type Deps } from '../http/serve';
@@ -12,7 +13,7 @@ import { orderIn, jointWithSheet, orderLabel } from '../order/findOrder';
 
 export function orderRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'today', async ({ client, session, deps: { now } }) => ({
-    orders: await listOrders(client, null, null, null, false),
+    orders: await listOrders(client, null, null, null, false, null),
     overdue: Number((await countOverdue(client, dayIn(now(), session.shop.timeZone)))[0]?.n ?? 0),
   }));
   serve(app, deps, 'orders', async ({ client, query }) => {
@@ -27,6 +28,7 @@ export function orderRoutes(app: Express, deps: Deps): void {
         q ? likeOf(q) : null,
         state ?? null,
         all === 'yes' || state === 'handedOver',
+        bare(q ?? '') || null,
       ),
     };
   });
@@ -55,9 +57,11 @@ export function orderRoutes(app: Express, deps: Deps): void {
     await keepJoint(client, session.shop.id, { ...body, job: params.job ?? '' });
     return { joint: body.joint };
   });
-  serve(app, deps, 'vehicle', async ({ client, params }) => {
-    const [row] = await findVehicle(client, params.vin);
-    return { vehicle: row?.vehicle ?? null };
+  serve(app, deps, 'vehicles', async ({ client, query }) => {
+    const asked = v.safeParse(VehiclesQuery, query);
+    if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'what to look for' });
+    const { q } = asked.output;
+    return { vehicles: await findVehicles(client, bare(q), likeOf(q)) };
   });
 }
 

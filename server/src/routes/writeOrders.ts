@@ -24,6 +24,8 @@ import {
   updateOrderState,
 } from '../db/orders';
 import { canonicalJson } from '@stennet/core/record';
+import { toKm } from '@stennet/core/followUp';
+import { fillOdometer } from '../db/followUps';
 import { expectAnew } from '../followUps/keepFollowUps';
 import { type Call, serve, type Deps } from '../http/serve';
 import { assertStanding, keepJoint } from './orders';
@@ -51,6 +53,7 @@ export function writeOrderRoutes(app: Express, deps: Deps): void {
       updateOrder(client, order, body.version, ...columns(body.head), session.person.id, now()),
     );
     if (rowCount === 0) throw await changed(client, order);
+    if (body.head.odometer) await fillOdometer(client, order, toKm(body.head.odometer));
     await expectAnew(client, body.head.vehicle.vin.toUpperCase(), body.head.vehicle.built);
     return { ok: true };
   });
@@ -140,12 +143,13 @@ async function keepEntry({
 const columns = (h: OrderHead): unknown[] => [
   h.number,
   JSON.stringify(h.vehicle),
-  h.odometer.value,
-  h.odometer.unit,
+  h.odometer?.value ?? null,
+  h.odometer?.unit ?? 'km',
   h.customer,
   h.concern,
   h.bay,
   h.promisedAt,
+  h.contact ?? null,
 ];
 
 /**

@@ -25,6 +25,7 @@ import { text } from './text';
 
 const NAMES: Record<string, readonly string[]> = {
   vehicle: ['vin'],
+  plate: ['plate'],
   joint: ['engine', 'kind'],
   wrench: ['tool'],
   sheet: ['sheet', 'revision'],

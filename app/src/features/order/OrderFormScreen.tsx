@@ -1,25 +1,25 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
+import { View } from 'react-native';
 import type { Order } from '@stennet/core/contract';
 import { type AppError } from '@stennet/core/errors';
-import { checkVin } from '@stennet/core/find';
-import { asAppError, problemOf, useKeptForm, useOrder, useSignedIn } from '@/data';
-import { createOrder, saveOrder, useVehicle } from '@/data/orders';
+import { asAppError, problemOf, useOrder, useSignedIn } from '@/data';
+import { createOrder, saveOrder } from '@/data/orders';
+import { useSheetPlaces } from '@/data/sheets';
 import { newId } from '@/platform/ids';
+import { BigButton, Card, FieldRow, Line, Notice, ScreenFrame, Section, Waiting } from '@/ui';
+import { FormChoice, FormDay, FormMoment, FormText, useKeptFields } from '@/ui/form';
 import {
-  BigButton,
-  Card,
-  ChoiceField,
-  FieldRow,
-  Line,
-  Notice,
-  ScreenFrame,
-  Section,
-  TextField,
-  Waiting,
-} from '@/ui';
-import { EMPTY, formOf, readForm, type HeadForm, type Problems } from './orderForm';
-import { shopTimeIn } from './shopTime';
+  emptyForm,
+  fieldsOf,
+  formOf,
+  HeadFormSchema,
+  type HeadForm,
+  type ReadHead,
+} from './orderForm';
+import { KnownVehicles } from './parts/KnownVehicles';
+import { Suggest } from './parts/Suggest';
+import { VinCamera } from './parts/VinCamera';
 import { text } from './text';
 
 /** A new repair order, or a change to one. */
@@ -42,52 +42,47 @@ function Edit({ id }: { id: string }) {
   );
 }
 
+/** What is sent stays the same order when it is sent again, and a change on top of what was seen. */
+type Kept = HeadForm & { id: string; version: number };
+
+function useOrderForm(order: Order | null) {
+  const { me } = useSignedIn();
+  const unit = me.shop.locale === 'en-US' ? 'mi' : 'km';
+  const [id] = useState(newId);
+  return useKeptFields<HeadForm, ReadHead>(
+    `order ${order?.id ?? 'new'}`,
+    {
+      ...(order ? formOf(order, unit) : emptyForm(unit)),
+      ...{ id: order?.id ?? id, version: order?.version ?? 0 },
+    },
+    HeadFormSchema,
+  );
+}
+
 function Form({ order }: { order: Order | null }) {
   const router = useRouter();
-  const { me } = useSignedIn();
-  const time = shopTimeIn(me.shop.timeZone);
-  const { form, put, clear, isTouched, isRestored } = useKeptForm<
-    HeadForm & { id: string; version: number }
-  >(`order ${order?.id ?? 'new'}`, {
-    ...(order ? formOf(order, time) : EMPTY),
-    // Sent again after a lost answer, it is the same one; a change is one on top of what was seen.
-    id: order?.id ?? newId(),
-    version: order?.version ?? 0,
-  });
-  const [problems, setProblems] = useState<Problems>({});
+  const kept = useOrderForm(order);
+  const { form, values, clear, isTouched, isRestored } = kept;
+  const { id, version } = values as Kept;
   const [error, setError] = useState<AppError | null>(null);
   const [busy, setBusy] = useState(false);
-  const save = (version: number): void => {
-    const read = readForm(form, time);
-    if ('problems' in read) return setProblems(read.problems);
-    setProblems({});
-    setBusy(true);
-    const sent = order
-      ? saveOrder(order.id, { version, head: read.head })
-      : createOrder({
-          order: form.id,
-          head: { ...read.head, number: form.number.trim() ? read.head.number : null },
-        });
-    sent.then(
-      () => {
-        clear();
-        router.replace(`/orders/${form.id}`);
-      },
-      (e: unknown) => {
-        setError(asAppError(e));
-        setBusy(false);
-      },
-    );
-  };
-  const field = (name: keyof HeadForm, label: string, lines = 1) => (
-    <TextField
-      label={label}
-      value={form[name]}
-      lines={lines}
-      onChange={(t) => put({ [name]: t })}
-      problem={problems[name]}
-    />
-  );
+  const save = (on: number) =>
+    form.handleSubmit((read) => {
+      setBusy(true);
+      const sent = order
+        ? saveOrder(id, { version: on, head: { ...read, number: read.number ?? order.number } })
+        : createOrder({ order: id, head: read });
+      return sent.then(
+        () => {
+          clear();
+          router.replace(`/orders/${id}`);
+        },
+        (e: unknown) => {
+          setError(asAppError(e));
+          setBusy(false);
+        },
+      );
+    })();
   const back = order ? `/orders/${order.id}` : '/orders';
   return (
     <ScreenFrame
@@ -100,48 +95,28 @@ function Form({ order }: { order: Order | null }) {
         <Refusal
           error={error}
           order={order}
-          onOver={() => order && save(order.version)}
+          onOver={() => order && void save(order.version)}
           onTheirs={clear}
         />
       ) : null}
-      <Card>
+      <VehicleFields kept={kept} />
+      <Section title={text.concern}>
+        <FormText control={form.control} name="concern" label={text.concern} lines={3} />
+        <FormMoment control={form.control} name="promised" label={text.promised} />
         <FieldRow>
-          {field('vin', text.vin)}
-          {field('plate', text.plate)}
-        </FieldRow>
-        <ByVin vin={form.vin} onTake={put} />
-        <FieldRow>
-          {field('maker', text.maker)}
-          {field('model', text.model)}
-          {field('engine', text.engine)}
-          {field('built', text.builtHint)}
-        </FieldRow>
-        <FieldRow>
-          {field('odometer', text.odometerHint)}
-          <ChoiceField
-            label={text.odometerHint}
-            value={form.unit}
-            options={[
-              { value: 'km', text: text.km },
-              { value: 'mi', text: text.mi },
-            ]}
-            onChange={(unit) => put({ unit })}
+          <FormText control={form.control} name="bay" label={text.bay} />
+          <FormText
+            control={form.control}
+            name="number"
+            label={order ? text.numberKeep : text.number}
           />
         </FieldRow>
-      </Card>
-      <Section title={text.concern}>
-        {field('concern', text.concern, 3)}
-        <FieldRow>
-          {field('customer', text.customer)}
-          {field('bay', text.bay)}
-          {field('promised', text.promisedHint)}
-          {field('number', order ? text.numberKeep : text.number)}
-        </FieldRow>
       </Section>
+      <CustomerFields kept={kept} />
       <BigButton
         text={busy ? text.saving : text.save}
         disabled={busy}
-        onPress={() => save(form.version)}
+        onPress={() => void save(version)}
       />
       {isTouched ? (
         <BigButton
@@ -155,6 +130,95 @@ function Form({ order }: { order: Order | null }) {
         />
       ) : null}
     </ScreenFrame>
+  );
+}
+
+type Kit = { kept: ReturnType<typeof useOrderForm> };
+
+/** The vehicle; one that was here before fills in all of it by its plate, VIN or customer. */
+function VehicleFields({ kept: { form, values, fill } }: Kit) {
+  const places = useSheetPlaces();
+  const { control } = form;
+  const { maker, engine } = values;
+  const known = places.data?.places ?? [];
+  const makers = [...new Set(known.map((p) => p.maker))];
+  const engines = [
+    ...new Set(known.filter((p) => !maker || p.maker === maker).map((p) => p.engine)),
+  ];
+  const isOpen = !maker && !values.model;
+  return (
+    <Card>
+      <FieldRow>
+        <FormText control={control} name="plate" label={text.plate} />
+        <FormText control={control} name="vin" label={text.vin} />
+      </FieldRow>
+      <VinCamera onRead={(vin) => fill({ vin })} />
+      {isOpen ? (
+        <KnownVehicles
+          typed={[values.plate, values.vin, values.customer]}
+          onTake={(k) => fill(fieldsOf(k))}
+        />
+      ) : null}
+      <FieldRow>
+        <View>
+          <FormText control={control} name="maker" label={text.maker} />
+          <Suggest
+            label={text.maker}
+            typed={maker}
+            known={makers}
+            onTake={(value) => fill({ maker: value })}
+          />
+        </View>
+        <FormText control={control} name="model" label={text.model} />
+        <View>
+          <FormText control={control} name="engine" label={text.engine} />
+          <Suggest
+            label={text.engine}
+            typed={engine}
+            known={engines}
+            onTake={(value) => fill({ engine: value })}
+          />
+        </View>
+        <FormDay control={control} name="built" label={text.builtDate} />
+      </FieldRow>
+      <FieldRow>
+        <FormText control={control} name="odometer" label={text.odometer} mode="decimal" />
+        <FormChoice
+          control={control}
+          name="unit"
+          label={text.odometerUnit}
+          options={[
+            { value: 'km', text: text.km },
+            { value: 'mi', text: text.mi },
+          ]}
+        />
+      </FieldRow>
+      <Line>{text.mayFollow}</Line>
+    </Card>
+  );
+}
+
+/** Whose it is, and how they would like to be reached. */
+function CustomerFields({ kept: { form } }: Kit) {
+  const { control } = form;
+  return (
+    <Section title={text.customer}>
+      <FormText control={control} name="customer" label={text.customer} />
+      <FieldRow>
+        <FormText control={control} name="phone" label={text.phone} mode="tel" />
+        <FormText control={control} name="email" label={text.email} mode="email" />
+      </FieldRow>
+      <FormChoice
+        control={control}
+        name="prefers"
+        label={text.prefers}
+        options={[
+          { value: 'call', text: text.contactWays.call },
+          { value: 'text', text: text.contactWays.text },
+          { value: 'email', text: text.contactWays.email },
+        ]}
+      />
+    </Section>
   );
 }
 
@@ -181,7 +245,7 @@ function Refusal({
           order.concern,
           order.vehicle.plate,
           order.bay ?? '',
-          `${order.odometer.value} ${order.odometer.unit}`,
+          order.odometer ? `${order.odometer.value} ${order.odometer.unit}` : '',
         ]
           .filter(Boolean)
           .join(' · ')}
@@ -189,20 +253,5 @@ function Refusal({
       <BigButton text={text.showTheirs} look="quiet" size="desk" onPress={onTheirs} />
       <BigButton text={text.overTheirs} look="warn" size="desk" onPress={onOver} />
     </Section>
-  );
-}
-
-/** A vehicle that was here is not typed a second time. */
-function ByVin({ vin, onTake }: { vin: string; onTake: (change: Partial<HeadForm>) => void }) {
-  const tidy = vin.replace(/[\s-]/g, '').toUpperCase();
-  const isGood = checkVin(tidy).kind === 'good';
-  const found = useVehicle(tidy, isGood);
-  const vehicle = isGood ? found.data?.vehicle : null;
-  if (!vehicle) return null;
-  return (
-    <Notice
-      title={text.known({ vehicle: `${vehicle.maker} ${vehicle.model}, ${vehicle.plate}` })}
-      action={{ text: text.takeKnown, onPress: () => onTake({ ...vehicle, vin: tidy }) }}
-    />
   );
 }

@@ -1,10 +1,11 @@
 import * as v from 'valibot';
 import { DaySchema, type Order } from '@stennet/core/contract';
+import type { KnownVehicle } from '@stennet/core/contract/work';
 import { checkVin } from '@stennet/core/find';
-import { OrderHeadSchema, type OrderHead } from '@stennet/core/order';
+import { ContactSchema, CONTACT_WAYS, OrderHeadSchema, type OrderHead } from '@stennet/core/order';
 import { text } from './text';
 
-/** What is typed, as it is typed. */
+/** What is typed, as it is typed. Days as `2018-03-12`, the promise as a moment. */
 export interface HeadForm {
   number: string;
   maker: string;
@@ -16,11 +17,14 @@ export interface HeadForm {
   odometer: string;
   unit: 'km' | 'mi';
   customer: string;
+  phone: string;
+  email: string;
+  prefers: '' | (typeof CONTACT_WAYS)[number];
   concern: string;
   bay: string;
   promised: string;
 }
-export const EMPTY: HeadForm = {
+export const emptyForm = (unit: 'km' | 'mi'): HeadForm => ({
   number: '',
   maker: '',
   model: '',
@@ -29,82 +33,124 @@ export const EMPTY: HeadForm = {
   vin: '',
   built: '',
   odometer: '',
-  unit: 'km',
+  unit,
   customer: '',
+  phone: '',
+  email: '',
+  prefers: '',
   concern: '',
   bay: '',
   promised: '',
-};
+});
 
-/** A moment as it is typed, in the shop's own time; and back. */
-export interface ShopTime {
-  toForm: (iso: string) => string;
-  fromForm: (typed: string) => string | null;
-}
-
-export function formOf(order: Order, time: ShopTime): HeadForm {
-  const { vehicle, odometer } = order;
+export function formOf(order: Order, unit: 'km' | 'mi'): HeadForm {
+  const { odometer } = order;
   return {
-    ...vehicle,
+    ...emptyForm(unit),
+    ...fieldsOf(order),
     number: order.number,
-    odometer: String(odometer.value),
-    unit: odometer.unit,
-    customer: order.customer,
+    ...(odometer ? { odometer: String(odometer.value), unit: odometer.unit } : {}),
     concern: order.concern,
     bay: order.bay ?? '',
-    promised: order.promisedAt ? time.toForm(order.promisedAt) : '',
+    promised: order.promisedAt ?? '',
   };
 }
 
-export type Problems = Partial<Record<keyof HeadForm, string>>;
-const DAY = /^(\d{4})-(\d{1,2})-(\d{1,2})$/;
-const REQUIRED = ['maker', 'model', 'engine', 'plate', 'customer', 'concern'] as const;
+/** What is known of a vehicle and of whose it is. */
+export const fieldsOf = ({ vehicle, customer, contact }: KnownVehicle): Partial<HeadForm> => ({
+  ...vehicle,
+  customer,
+  phone: contact?.phone ?? '',
+  email: contact?.email ?? '',
+  prefers: contact?.prefers ?? '',
+});
 
-/** @returns the head as the server takes it, or what is wrong by field */
-export function readForm(
-  form: HeadForm,
-  time: ShopTime,
-): { head: OrderHead } | { problems: Problems } {
-  const problems: Problems = {};
-  for (const field of REQUIRED)
-    if (!form[field].trim()) problems[field] = text.missing({ field: text[field] });
-  const vin = form.vin.replace(/[\s-]/g, '').toUpperCase();
-  const checked = checkVin(vin);
-  if (checked.kind !== 'good')
-    problems.vin = checked.why === 'length' ? text.vinLength({ n: vin.length }) : text.vinLetters;
-  const day = DAY.exec(form.built.trim());
-  const built = day
-    ? `${day[1]}-${(day[2] ?? '').padStart(2, '0')}-${(day[3] ?? '').padStart(2, '0')}`
-    : '';
-  if (!v.is(DaySchema, built)) problems.built = text.dayWrong;
-  const digits = form.odometer
-    .trim()
-    .replace(/[\s'’.,](?=\d{3}(\D|$))/g, '')
-    .replace(/\s*(km|mi|miles)$/i, '');
-  const value = /^\d+$/.test(digits) ? Number(digits) : NaN;
-  if (!(value >= 0 && value <= 3_000_000)) problems.odometer = text.odometerWrong;
-  const promisedAt = form.promised.trim() ? time.fromForm(form.promised.trim()) : null;
-  if (form.promised.trim() && promisedAt === null) problems.promised = text.timeWrong;
-  if (Object.keys(problems).length > 0) return { problems };
-  const trimmed = {
-    maker: form.maker.trim(),
-    model: form.model.trim(),
-    engine: form.engine.trim().toUpperCase(),
-    plate: form.plate.trim().toUpperCase(),
-    vin,
-    built,
-  };
-  const head = {
-    number: form.number.trim() || '0',
-    vehicle: trimmed,
-    odometer: { value, unit: form.unit },
-    customer: form.customer.trim(),
-    concern: form.concern.trim(),
-    bay: form.bay.trim() || null,
-    promisedAt,
-  };
-  const parsed = v.safeParse(OrderHeadSchema, head);
-  if (parsed.success) return { head: parsed.output };
-  const place = v.getDotPath(parsed.issues[0])?.split('.').at(-1) as keyof HeadForm;
-  return { problems: { [place in form ? place : 'concern']: parsed.issues[0].message } };
-}
+const words = (most: number) =>
+  v.pipe(v.string(), v.trim(), v.maxLength(most, text.tooLong({ n: most })));
+const needed = (
+  field: 'maker' | 'model' | 'engine' | 'plate' | 'customer' | 'concern',
+  most: number,
+) => v.pipe(words(most), v.nonEmpty(text.missing({ field: text[field] })));
+const capitals = v.toUpperCase();
+
+const odometer = v.pipe(
+  v.string(),
+  v.transform((typed) =>
+    typed
+      .trim()
+      .replace(/[\s'’.,](?=\d{3}(\D|$))/g, '')
+      .replace(/\s*(km|mi|miles)$/i, ''),
+  ),
+  v.check((d) => d === '' || (/^\d+$/.test(d) && Number(d) <= 3_000_000), text.odometerWrong),
+);
+const vin = v.pipe(
+  v.string(),
+  v.transform((typed) => typed.replace(/[\s-]/g, '').toUpperCase()),
+  v.check(
+    (number) => number === '' || number.length === 17,
+    ({ input }) => text.vinLength({ n: input.length }),
+  ),
+  v.check((number) => number.length !== 17 || checkVin(number).kind === 'good', text.vinLetters),
+);
+const fields = v.object({
+  number: v.pipe(
+    words(20),
+    v.check((n) => n === '' || v.is(OrderHeadSchema.entries.number, n), text.numberWrong),
+  ),
+  maker: needed('maker', 60),
+  model: needed('model', 60),
+  engine: v.pipe(needed('engine', 30), capitals),
+  plate: v.pipe(needed('plate', 20), capitals),
+  vin,
+  built: v.pipe(
+    v.string(),
+    v.check((day) => day === '' || v.is(DaySchema, day), text.dayWrong),
+  ),
+  odometer,
+  unit: v.picklist(['km', 'mi']),
+  customer: needed('customer', 80),
+  phone: v.pipe(
+    words(30),
+    v.check((p) => p === '' || v.is(ContactSchema, { phone: p }), text.phoneWrong),
+  ),
+  email: v.pipe(
+    words(120),
+    v.check((e) => e === '' || v.is(ContactSchema, { email: e }), text.emailWrong),
+  ),
+  prefers: v.picklist(['', ...CONTACT_WAYS]),
+  concern: needed('concern', 1000),
+  bay: words(30),
+  promised: v.string(),
+});
+
+/** The head as the server takes it; the number stands apart, since a new order may ask for one. */
+export type ReadHead = Omit<OrderHead, 'number'> & { number: string | null };
+
+/** What is typed, read as people write it; what is wrong is said by field. */
+export const HeadFormSchema: v.GenericSchema<HeadForm, ReadHead> = v.pipe(
+  fields,
+  v.transform((f): ReadHead => {
+    const contact = {
+      ...(f.phone ? { phone: f.phone } : {}),
+      ...(f.email ? { email: f.email } : {}),
+      ...(f.prefers ? { prefers: f.prefers } : {}),
+    };
+    return {
+      number: f.number || null,
+      vehicle: {
+        maker: f.maker,
+        model: f.model,
+        engine: f.engine,
+        plate: f.plate,
+        vin: f.vin,
+        built: f.built,
+      },
+      odometer: f.odometer === '' ? null : { value: Number(f.odometer), unit: f.unit },
+      customer: f.customer,
+      contact: Object.keys(contact).length > 0 ? contact : null,
+      concern: f.concern,
+      bay: f.bay || null,
+      promisedAt: f.promised || null,
+    };
+  }),
+);

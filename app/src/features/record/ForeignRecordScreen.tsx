@@ -101,7 +101,9 @@ function Where({ file }: { file: RecordFile }) {
       />
       <Fact
         name={text.odometer}
-        value={`${format.number(odometer.value, 0)} ${odometer.unit === 'km' ? 'km' : 'mi'}`}
+        value={
+          odometer ? format.distance(odometer.value, odometer.unit === 'km' ? 'km' : 'mi') : '—'
+        }
       />
       {isError ? (
         <Notice

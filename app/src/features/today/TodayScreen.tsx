@@ -29,7 +29,8 @@ import {
   useIsWide,
   Waiting,
 } from '@/ui';
-import { groupsFor, type OnToday } from './groups';
+import { groupsFor, handedTo, type OnToday } from './groups';
+import { remindersFor } from './reminders';
 import { text } from './text';
 
 export function TodayScreen() {
@@ -77,6 +78,7 @@ export function TodayScreen() {
             {running.map(({ order, joint, run }) => (
               <OpenRun key={run.id} order={order} joint={joint} run={run} />
             ))}
+            <Reminders orders={orders} />
             {me.role === 'lead' ? <Approvals orders={orders} /> : null}
             {late > 0 ? (
               <Card edge="warn">
@@ -167,6 +169,33 @@ function OpenRun({ order, joint, run }: { order: Order; joint: Joint; run: RunBr
   );
 }
 
+/** What someone asked to be reminded of, each with its order. */
+function Reminders({ orders }: { orders: readonly Order[] }) {
+  const { me, format } = useSignedIn();
+  const due = remindersFor(me, orders, now());
+  if (due.length === 0) return null;
+  return (
+    <Card {...(due.some((r) => r.isLate) ? { edge: 'warn' as const } : {})}>
+      <Text role="heading" aria-level={2} style={{ fontSize: 20, fontWeight: '700' }}>
+        {text.reminders}
+      </Text>
+      <View>
+        {due.map((r, i) => (
+          <RowLink
+            key={r.id}
+            href={`/orders/${r.order.id}`}
+            icon="bell-outline"
+            title={r.text}
+            line={`${format.due(new Date(r.at), now())} · ${commonText.ro({ number: r.order.number })}`}
+            isWarn={r.isLate}
+            isLast={i === due.length - 1}
+          />
+        ))}
+      </View>
+    </Card>
+  );
+}
+
 /** What waits for the lead, finished runs among them: one list, one tap each. */
 function Approvals({ orders }: { orders: readonly Order[] }) {
   const router = useRouter();
@@ -201,7 +230,8 @@ function Approvals({ orders }: { orders: readonly Order[] }) {
 }
 
 function OrderRow({ of: { order, way }, isFirst }: { of: OnToday; isFirst: boolean }) {
-  const { format } = useSignedIn();
+  const { me, format } = useSignedIn();
+  const handed = handedTo(order, me);
   const inks = useInks();
   const [joint] = order.jobs.flatMap((j) => j.joints);
   const at = stationNow(way);
@@ -228,6 +258,11 @@ function OrderRow({ of: { order, way }, isFirst }: { of: OnToday; isFirst: boole
               .filter(Boolean)
               .join(' · ')}
           </Text>
+          {handed ? (
+            <Text style={{ fontSize: 15, fontWeight: '700', color: inks.ink }}>
+              {text.handed({ ...handed })}
+            </Text>
+          ) : null}
           <StationStrip way={way} />
           {at ? (
             <Text

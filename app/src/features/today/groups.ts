@@ -29,6 +29,14 @@ export function groupsFor(me: Me, orders: readonly Order[], now: Date): Group[] 
     .filter((g) => g.orders.length > 0);
 }
 
+/** A colleague's word that this is now theirs, if there is one. */
+export const handedTo = ({ entries }: Order, me: Me): { by: string; doing: string } | undefined =>
+  entries.flatMap(({ by, body }) =>
+    body.kind === 'person' && body.person === me.person.id && body.from
+      ? [{ by, doing: body.doing }]
+      : [],
+  )[0];
+
 const assigned = ({ order }: OnToday): string[] =>
   order.entries.flatMap((e) => (e.body.kind === 'person' ? [e.body.person] : []));
 

@@ -4,6 +4,10 @@ export const common = {
   why: 'Why?',
   backToShop: 'Back to Shop',
   opening: 'Opening',
+  time: 'Time',
+  pickTime: 'Pick a time',
+  cancel: 'Cancel',
+  ok: 'OK',
   today: 'Today',
   back: 'Back',
   devices: {

@@ -129,6 +129,7 @@ export const prepare = {
   partState: {
     needed: 'to order',
     ordered: 'ordered, not here',
+    backordered: 'backordered, not here',
     here: 'here',
     fitted: 'fitted',
     notNeeded: 'not needed',

@@ -13,6 +13,8 @@ export const today = {
   failed: 'Couldn’t load today’s orders',
   retry: 'Try again',
   offline: 'Offline. Last updated {{ago}}.',
+  reminders: 'Reminders',
+  handed: 'From {{by}}: {{doing}}',
   followUpsLine: 'Call the customer or record them as done',
   map: '{{joint}}',
   mapNext: '{{joint}}, bolt {{bolt}} is next',

@@ -16,6 +16,7 @@ export const uiFollowUps = {
   settledDone: 'done',
   settledDeclined: 'declined',
   atKm: 'at {{km}} km',
+  afterKm: 'after {{km}} km',
   warm: 'warm to {{celsius}} °C first',
   again: 'Re-torque',
   done: 'Done',

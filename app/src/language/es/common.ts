@@ -7,6 +7,10 @@ export const common: Translation<typeof english> = {
   why: '¿Por qué?',
   backToShop: 'Volver al taller',
   opening: 'Abriendo',
+  time: 'Hora',
+  pickTime: 'Elegir la hora',
+  cancel: 'Cancelar',
+  ok: 'Aceptar',
   today: 'Hoy',
   back: 'Atrás',
   devices: {

@@ -133,6 +133,7 @@ export const prepare: Translation<typeof english> = {
   partState: {
     needed: 'por pedir',
     ordered: 'pedido, no llega',
+    backordered: 'sin existencias',
     here: 'aquí',
     fitted: 'puesto',
     notNeeded: 'no hace falta',

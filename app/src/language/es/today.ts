@@ -16,6 +16,8 @@ export const today: Translation<typeof english> = {
   failed: 'No se pudieron cargar las órdenes de hoy',
   retry: 'Reintentar',
   offline: 'Sin conexión. Actualizado {{ago}}.',
+  reminders: 'Recordatorios',
+  handed: 'De {{by}}: {{doing}}',
   followUpsLine: 'Llame al cliente o márquelos como hechos',
   map: '{{joint}}',
   mapNext: '{{joint}}, sigue el perno {{bolt}}',

@@ -19,6 +19,7 @@ export const uiFollowUps: Translation<typeof english> = {
   settledDone: 'hecho',
   settledDeclined: 'rechazado',
   atKm: 'a los {{km}} km',
+  afterKm: 'tras {{km}} km',
   warm: 'calentar antes a {{celsius}} °C',
   again: 'Reapretar',
   done: 'Hecho',

@@ -77,7 +77,11 @@ export function FollowUpRow({
         ? text.kinds[f.kind]
         : `${text.standing[standing]} ${format.day(f.dueOn)}`;
   const at =
-    f.distanceKm === null ? '' : text.atKm({ km: format.number(f.sinceKm + f.distanceKm, 0) });
+    f.distanceKm === null
+      ? ''
+      : f.sinceKm === null
+        ? text.afterKm({ km: format.number(f.distanceKm, 0) })
+        : text.atKm({ km: format.number(f.sinceKm + f.distanceKm, 0) });
   return (
     <View style={[styles.row, { borderTopColor: inks.line }]}>
       <Text style={{ fontSize: 17, lineHeight: 24, color: inks.ink }}>{f.text}</Text>

@@ -21,7 +21,7 @@ import {
   LibraryChangesSchema,
   LibrarySchema,
   SavedDraftSchema,
-  VehicleReplySchema,
+  VehiclesReplySchema,
 } from './libraryReplies';
 import {
   AddJobBody,
@@ -51,7 +51,7 @@ import { FoundSchema, JointSheetSchema, RunReplySchema, SheetReplySchema } from 
 
 export type { Say } from './orderBodies';
 export { ImportLineSchema } from './libraryReplies';
-export type { DraftBrief, DraftReply, ImportLine, Library } from './libraryReplies';
+export type { DraftBrief, DraftReply, ImportLine, KnownVehicle, Library } from './libraryReplies';
 export { KeptRunSchema } from './runReplies';
 export type { SheetBrief } from '../../find/sheetBrief';
 export type { JointSheet, KeptRun, RunReply, SheetReply } from './runReplies';
@@ -118,7 +118,7 @@ export const runReplies = {
   saveDraft: SavedDraftSchema,
   approveDrafts: ApprovedSchema,
   libraryChanges: LibraryChangesSchema,
-  vehicle: VehicleReplySchema,
+  vehicles: VehiclesReplySchema,
   addJoint: JointIdSchema,
   foreignRecord: RecordFileSchema,
   trace: TraceSchema,

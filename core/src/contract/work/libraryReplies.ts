@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { DraftSchema } from '../../draft/draft';
 import { SheetSchema } from '../../procedure/sheet';
+import { WholeOrderSchema } from '../orderReplies';
 
 const id = v.string();
 const nullableText = v.nullable(v.string());
@@ -71,11 +72,11 @@ export const LibraryChangesSchema = v.object({
   after: nullableText,
   more: v.boolean(),
 });
-export const VehicleReplySchema = v.object({
-  vehicle: v.nullable(
-    v.object({ maker: v.string(), model: v.string(), engine: v.string(), plate: v.string() }),
-  ),
+/** Vehicles that were here before, with who brought them. */
+export const VehiclesReplySchema = v.object({
+  vehicles: v.array(v.pick(WholeOrderSchema, ['vehicle', 'customer', 'contact'])),
 });
+export type KnownVehicle = v.InferOutput<typeof VehiclesReplySchema>['vehicles'][number];
 export const JointIdSchema = v.object({ joint: id });
 
 /** One line of the answer to an import: on its way, or done. */

@@ -55,6 +55,7 @@ export const orders = {
   foundUnchecked: '{{what}}: found, condition not checked',
   part: {
     ordered: 'ordered, not here',
+    backordered: 'backordered',
     needed: 'not ordered',
   },
   partLine: '{{count}} × {{what}}: {{state}}',

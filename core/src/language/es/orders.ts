@@ -58,6 +58,7 @@ export const orders: Translation<typeof english> = {
   foundUnchecked: '{{what}}: apareció, sin revisar',
   part: {
     ordered: 'pedido, no llega',
+    backordered: 'sin existencias',
     needed: 'sin pedir',
   },
   partLine: '{{count}} × {{what}}: {{state}}',

@@ -1,6 +1,6 @@
--- in: one order's id or null; what to look for or null; a state or null; whether handed-over ones too. out: orders with jobs, joints, runs' heads and entries.
+-- in: one order's id or null; what to look for, as a pattern, or null; a state or null; whether handed-over ones too; its letters and digits alone, or null. out: orders with jobs, joints, runs' heads and entries.
 select o.id, o.number, o.vehicle, o.customer, o.concern, o.bay, o.state, o.version,
-  json_build_object('value', o.odometer_value, 'unit', o.odometer_unit) as odometer,
+  case when o.odometer_value is not null then json_build_object('value', o.odometer_value, 'unit', o.odometer_unit) end as odometer, o.contact,
   to_json(o.promised_at) as "promisedAt", to_json(o.opened_at) as "openedAt",
   coalesce((
     select json_agg(json_build_object('id', j.id, 'title', j.title, 'kind', j.kind, 'joints', coalesce((
@@ -35,7 +35,8 @@ from repair_order o
 where o.shop = current_shop()
   and case when $1::uuid is not null then o.id = $1::uuid
       else ($3::text is null or o.state = $3) and ($4::boolean or o.state <> 'handedOver')
-        and ($2::text is null or (o.number || ' ' || o.customer || ' ' || (o.vehicle ->> 'plate') || ' ' || (o.vehicle ->> 'vin') || ' ' || (o.vehicle ->> 'maker') || ' ' || (o.vehicle ->> 'model') || ' ' || (o.vehicle ->> 'engine') || ' ' || o.concern) ilike $2)
+        and ($2::text is null or (o.number || ' ' || o.customer || ' ' || (o.vehicle ->> 'plate') || ' ' || (o.vehicle ->> 'vin') || ' ' || (o.vehicle ->> 'maker') || ' ' || (o.vehicle ->> 'model') || ' ' || (o.vehicle ->> 'engine') || ' ' || o.concern || ' ' || coalesce(o.contact ->> 'phone', '')) ilike $2
+          or bare(o.number || ' ' || (o.vehicle ->> 'plate') || ' ' || (o.vehicle ->> 'vin') || ' ' || coalesce(o.contact ->> 'phone', '')) like '%' || $5 || '%')
       end
 order by (o.state = 'handedOver'), o.promised_at nulls last, o.number
 limit 200

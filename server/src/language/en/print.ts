@@ -51,6 +51,7 @@ export const print = {
   partStates: {
     needed: 'to order',
     ordered: 'ordered',
+    backordered: 'backordered',
     here: 'here',
     fitted: 'fitted',
     notNeeded: 'not needed',
@@ -120,6 +121,8 @@ export const print = {
   later: 'Due later',
   expected: 'due about {{day}}',
   atKm: 'at {{km}}',
+  afterKm: 'after {{km}}',
+  noOdometer: 'odometer not written down',
   limits: 'Until broken in',
   fluids: 'Fluids filled',
   happened: 'About this work',

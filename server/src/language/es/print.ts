@@ -54,6 +54,7 @@ export const print: Translation<typeof english> = {
   partStates: {
     needed: 'por pedir',
     ordered: 'pedida',
+    backordered: 'sin existencias',
     here: 'aquí',
     fitted: 'puesta',
     notNeeded: 'no hace falta',
@@ -123,6 +124,8 @@ export const print: Translation<typeof english> = {
   later: 'Para más adelante',
   expected: 'vence hacia {{day}}',
   atKm: 'a los {{km}}',
+  afterKm: 'tras {{km}}',
+  noOdometer: 'odómetro sin anotar',
   limits: 'Hasta el asentamiento',
   fluids: 'Fluidos cargados',
   happened: 'Sobre este trabajo',

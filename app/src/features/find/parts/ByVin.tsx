@@ -1,6 +1,6 @@
 import { checkVin } from '@stennet/core/find';
 import { asAppError } from '@/data';
-import { useVehicle } from '@/data/orders';
+import { useKnownVehicles } from '@/data/orders';
 import type { SheetFilter } from '@/data/sheets';
 import { BigButton, Loading, Notice } from '@/ui';
 import { text } from '../text';
@@ -22,7 +22,7 @@ export function ByVin({
 }) {
   const verdict = checkVin(typed);
   const isGood = verdict.kind === 'good';
-  const found = useVehicle(typed.toUpperCase(), isGood);
+  const found = useKnownVehicles(isGood ? typed.toUpperCase() : '');
   if (!isGood) {
     return verdict.why === 'length' ? (
       <Notice title={text.vinLength({ n: typed.length })} text={text.vinLengthText} look="warn" />
@@ -34,7 +34,7 @@ export function ByVin({
   if (found.isPending) return <Loading text={text.searching} />;
   if (found.isError)
     return <Notice title={asAppError(found.error).message} text={text.vinByHand} alert />;
-  const { vehicle } = found.data;
+  const vehicle = found.data.vehicles[0]?.vehicle;
   if (!vehicle)
     return (
       <Notice title={text.vinUnknown} text={[text.vinByHand, note].filter(Boolean).join(' ')} />

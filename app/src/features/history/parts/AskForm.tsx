@@ -1,12 +1,16 @@
 import { useState } from 'react';
 import { wrenchesOf } from '@stennet/core/prepare';
 import { useTools, type Asked } from '@/data';
-import { BigButton, ChoiceField, FieldRow, Problem, Section, TextField } from '@/ui';
+import { bare } from '@stennet/core/find';
+import { BigButton, ChoiceField, FieldRow, Section, TextField } from '@/ui';
+import { DayField } from '@/ui/form';
 import { text } from '../text';
 
+/** Of a plate or a VIN, to be looked for. */
+const LEAST = 3;
+const VIN_LENGTH = 17;
 type Way = keyof typeof text.ways;
 const WAYS = Object.keys(text.ways) as Way[];
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 /** By what something is looked for; what stands in the address stands in the fields. */
 export function AskForm({
@@ -17,13 +21,15 @@ export function AskForm({
   onAsk: (asked: Asked) => void;
 }) {
   const [by, setBy] = useState<Way>(WAYS.find((w) => w === params.by) ?? 'vehicle');
-  const [typed, setTyped] = useState<Record<string, string>>(params);
+  const [typed, setTyped] = useState<Record<string, string>>({
+    ...params,
+    ...(params.plate ? { vin: params.plate } : {}),
+  });
   const tools = useTools();
   const wrenches = wrenchesOf(tools.data?.map((t) => ({ id: t.id, ...t.tool })) ?? []);
-  const field = (name: string, label: string, hint = '') => (
+  const field = (name: string, label: string) => (
     <TextField
       label={label}
-      hint={hint}
       value={typed[name] ?? ''}
       onChange={(value) => setTyped({ ...typed, [name]: value })}
       onSubmit={ask}
@@ -36,12 +42,13 @@ export function AskForm({
     sheet: ['sheet', 'revision'],
     lot: ['lot'],
   }[by];
-  const badDay =
-    by === 'wrench' &&
-    ['from', 'to'].some((name) => typed[name]?.trim() && !DAY.test(typed[name]?.trim() ?? ''));
-  const isReady = needed.every((name) => typed[name]?.trim()) && !badDay;
+  const isReady =
+    needed.every((name) => typed[name]?.trim()) &&
+    (by !== 'vehicle' || bare(typed.vin ?? '').length >= LEAST);
   function ask(): void {
     if (!isReady) return;
+    const plate = bare(typed.vin ?? '');
+    if (by === 'vehicle' && plate.length !== VIN_LENGTH) return onAsk({ by: 'plate', plate });
     const names = [...needed, ...(by === 'wrench' ? ['from', 'to'] : [])];
     onAsk({
       by,
@@ -83,10 +90,15 @@ export function AskForm({
             onChange={(tool) => setTyped({ ...typed, tool })}
           />
           <FieldRow>
-            {field('from', text.from, '2026-05-01')}
-            {field('to', text.to, '2026-05-31')}
+            {(['from', 'to'] as const).map((name) => (
+              <DayField
+                key={name}
+                label={text[name]}
+                value={typed[name] ?? ''}
+                onChange={(day) => setTyped({ ...typed, [name]: day })}
+              />
+            ))}
           </FieldRow>
-          <Problem text={badDay ? text.dayWrong : undefined} />
         </>
       ) : null}
       <BigButton text={text.look} size="desk" disabled={!isReady} onPress={ask} />

@@ -11,6 +11,7 @@ import { OrderPath } from './OrderPath';
 import { People } from './People';
 import { Photos } from './Photos';
 import { QuickRow } from './QuickRow';
+import { Reminders } from './Reminders';
 
 /** All of one repair order; beside the list on a wide screen, by itself elsewhere. */
 export function OrderPane({ order, isBeside = false }: { order: Order; isBeside?: boolean }) {
@@ -19,7 +20,8 @@ export function OrderPane({ order, isBeside = false }: { order: Order; isBeside?
   const entries = useEntries(order);
   const mayWrite = isAllowed(me.role, 'order.write') && order.state !== 'handedOver';
   const common = { order: order.id, entries, mayWrite };
-  const has = (kind: 'note' | 'photo' | 'person'): boolean => ofKind(entries, kind).length > 0;
+  const has = (kind: 'note' | 'photo' | 'person' | 'reminder'): boolean =>
+    ofKind(entries, kind).length > 0;
   const path = <OrderPath key={order.id} order={order} entries={entries} mayWrite={mayWrite} />;
   const beside = (
     <>
@@ -27,6 +29,7 @@ export function OrderPane({ order, isBeside = false }: { order: Order; isBeside?
       {has('note') ? <Notes {...common} only="there" /> : null}
       {has('photo') ? <Photos {...common} only="there" /> : null}
       {has('person') ? <People {...common} /> : null}
+      {has('reminder') ? <Reminders {...common} /> : null}
       <Card>
         <Fold title={text.vehicleFold}>
           <Facts order={order} mayWrite={mayWrite} />
@@ -38,6 +41,7 @@ export function OrderPane({ order, isBeside = false }: { order: Order; isBeside?
             <FlatSections>
               <AddJob order={order} />
               {has('person') ? null : <People {...common} />}
+              {has('reminder') ? null : <Reminders {...common} />}
             </FlatSections>
           </Fold>
         </Card>
@@ -70,6 +74,9 @@ function Concern({ order }: { order: Order }) {
   );
 }
 
+const said = (name: string, value: string | null | undefined): [string, string][] =>
+  value ? [[name, value]] : [];
+
 function Facts({ order, mayWrite }: { order: Order; mayWrite: boolean }) {
   const inks = useInks();
   const router = useRouter();
@@ -78,11 +85,17 @@ function Facts({ order, mayWrite }: { order: Order; mayWrite: boolean }) {
   const facts: [string, string][] = [
     [text.vehicle, `${vehicle.maker} ${vehicle.model}`],
     [text.engine, vehicle.engine],
-    [text.odometer, format.distance(order.odometer.value, order.odometer.unit)],
+    ...said(
+      text.odometer,
+      order.odometer && format.distance(order.odometer.value, order.odometer.unit),
+    ),
     [text.plate, vehicle.plate],
-    [text.vin, vehicle.vin],
-    [text.built, format.date(new Date(`${vehicle.built}T12:00:00Z`))],
+    ...said(text.vin, vehicle.vin),
+    ...said(text.built, vehicle.built && format.day(vehicle.built)),
     [text.customer, order.customer],
+    ...said(text.phone, order.contact?.phone),
+    ...said(text.email, order.contact?.email),
+    ...said(text.prefers, order.contact?.prefers && text.contactWays[order.contact.prefers]),
     ...(order.promisedAt
       ? [[text.promised, format.dateTime(new Date(order.promisedAt))] as [string, string]]
       : []),

@@ -1,0 +1,223 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
+import { TextInput } from 'react-native-paper';
+import { DatePickerInput, TimePickerModal } from 'react-native-paper-dates';
+import { useSignedIn } from '@/data';
+import { commonText } from '@/language/common';
+import { ChoiceField, Problem, TextField } from '../fields';
+import { datesIn, dayOf, momentAt, ofDay, onShopClock } from './dates';
+
+interface FieldProps<T extends FieldValues> {
+  control: Control<T, unknown, never>;
+  name: FieldPath<T>;
+  label: string;
+}
+type AnyControl<T extends FieldValues> = Omit<FieldProps<T>, 'control'> & {
+  control: unknown;
+};
+
+/** Text, with what is wrong with it beneath. */
+export function FormText<T extends FieldValues>({
+  control,
+  name,
+  label,
+  lines = 1,
+  hint,
+  mode,
+}: AnyControl<T> & { lines?: number; hint?: string; mode?: 'text' | 'decimal' | 'tel' | 'email' }) {
+  return (
+    <Controller
+      control={control as Control<T>}
+      name={name}
+      render={({ field, fieldState }) => (
+        <TextField
+          label={label}
+          value={field.value as string}
+          onChange={field.onChange}
+          inputRef={field.ref}
+          lines={lines}
+          problem={fieldState.error?.message}
+          {...(hint ? { hint } : {})}
+          {...(mode ? { mode } : {})}
+        />
+      )}
+    />
+  );
+}
+
+/** One of a few. */
+export function FormChoice<T extends FieldValues, V extends string>({
+  control,
+  name,
+  label,
+  options,
+}: AnyControl<T> & { options: readonly { value: V; text: string }[] }) {
+  return (
+    <Controller
+      control={control as Control<T>}
+      name={name}
+      render={({ field, fieldState }) => (
+        <ChoiceField
+          label={label}
+          value={field.value as V}
+          options={options}
+          onChange={field.onChange}
+          problem={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
+
+/** A day, typed the way the shop writes it or picked from a calendar; kept as `2018-03-12`. */
+export function DayField({
+  label,
+  value,
+  onChange,
+  problem,
+}: {
+  label: string;
+  value: string;
+  onChange: (day: string) => void;
+  problem?: string | undefined;
+}) {
+  const { me } = useSignedIn();
+  return (
+    <View style={styles.field}>
+      <DatePickerInput
+        mode="outlined"
+        locale={datesIn(me.shop.locale)}
+        label={label}
+        accessibilityLabel={label}
+        inputMode="start"
+        value={ofDay(value)}
+        onChange={(at) => onChange(at ? dayOf(at) : '')}
+        hasError={Boolean(problem)}
+        withDateFormatInLabel={false}
+        placeholder={sampleDay(me.shop.locale)}
+        style={styles.text}
+      />
+      <Problem text={problem} />
+    </View>
+  );
+}
+
+export function FormDay<T extends FieldValues>({ control, name, label }: AnyControl<T>) {
+  return (
+    <Controller
+      control={control as Control<T>}
+      name={name}
+      render={({ field, fieldState }) => (
+        <DayField
+          label={label}
+          value={field.value as string}
+          onChange={field.onChange}
+          problem={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}
+
+/** A moment on the shop's own clock: a day and a time. Empty as long as one of them is missing. */
+export function MomentField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange: (iso: string) => void;
+}) {
+  const { me, format } = useSignedIn();
+  const { timeZone, locale } = me.shop;
+  const at = onShopClock(value, timeZone);
+  const [day, setDay] = useState(at.day);
+  const [open, setOpen] = useState(false);
+  const shown = value ? at : { day, time: '' };
+  const put = (next: { day: string; time: string }): void => {
+    setDay(next.day);
+    onChange(next.day && next.time ? momentAt(next.day, next.time, timeZone) : '');
+  };
+  const [hours, minutes] = (shown.time || '17:00').split(':').map(Number);
+  return (
+    <View style={styles.moment}>
+      <View style={styles.day}>
+        {/* A promise without a time means the end of the day's work. */}
+        <DayField
+          label={label}
+          value={shown.day}
+          onChange={(next) => put({ day: next, time: shown.time || '17:00' })}
+        />
+      </View>
+      <View style={styles.time}>
+        <TextInput
+          mode="outlined"
+          label={commonText.time}
+          accessibilityLabel={`${label}, ${commonText.time}`}
+          value={value ? format.time(new Date(value)) : ''}
+          onPressIn={() => setOpen(true)}
+          onKeyPress={({ nativeEvent }) => {
+            if (nativeEvent.key === 'Enter' || nativeEvent.key === ' ') setOpen(true);
+          }}
+          readOnly
+          style={styles.text}
+          right={
+            <TextInput.Icon
+              icon="clock-outline"
+              accessibilityLabel={commonText.pickTime}
+              onPress={() => setOpen(true)}
+            />
+          }
+        />
+        <TimePickerModal
+          visible={open}
+          locale={datesIn(locale)}
+          hours={hours}
+          minutes={minutes}
+          label={commonText.pickTime}
+          cancelLabel={commonText.cancel}
+          confirmLabel={commonText.ok}
+          defaultInputType="keyboard"
+          onDismiss={() => setOpen(false)}
+          onConfirm={({ hours: h, minutes: m }) => {
+            setOpen(false);
+            put({
+              day: shown.day || onShopClock(new Date().toISOString(), timeZone).day,
+              time: clock(h, m),
+            });
+          }}
+        />
+      </View>
+    </View>
+  );
+}
+
+export function FormMoment<T extends FieldValues>({ control, name, label }: AnyControl<T>) {
+  return (
+    <Controller
+      control={control as Control<T>}
+      name={name}
+      render={({ field }) => (
+        <MomentField label={label} value={field.value as string} onChange={field.onChange} />
+      )}
+    />
+  );
+}
+
+const two = (n: number): string => String(n).padStart(2, '0');
+const clock = (hours: number, minutes: number): string => `${two(hours)}:${two(minutes)}`;
+/** How the shop writes a day, shown where none stands yet. */
+const sampleDay = (locale: string): string =>
+  new Intl.DateTimeFormat(locale, { day: '2-digit', month: '2-digit', year: 'numeric' }).format(
+    new Date(2018, 2, 12),
+  );
+
+const styles = StyleSheet.create({
+  field: { gap: 6, minHeight: 56 },
+  text: { fontSize: 17 },
+  moment: { flexDirection: 'row', gap: 8 },
+  day: { flex: 3 },
+  time: { flex: 2 },
+});

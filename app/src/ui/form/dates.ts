@@ -1,0 +1,33 @@
+import { tz } from '@date-fns/tz';
+import { format, isValid, parse } from 'date-fns';
+import { en, es, registerTranslation } from 'react-native-paper-dates';
+import { language } from '@/platform/language';
+
+/** The shop's way to write a day, in the words of whoever reads. */
+export function datesIn(locale: string): string {
+  registerTranslation(locale, language === 'es' ? es : en);
+  return locale;
+}
+
+/** A day as it is kept, `2018-03-12`, from the one that a calendar gives; and back. */
+export const dayOf = (at: Date): string => format(at, 'yyyy-MM-dd');
+export function ofDay(day: string): Date | undefined {
+  const at = parse(day, 'yyyy-MM-dd', new Date(0));
+  return isValid(at) ? at : undefined;
+}
+
+/** What the shop's own clock shows at a moment, whatever the device's zone is. */
+export function onShopClock(iso: string, timeZone: string): { day: string; time: string } {
+  const at = new Date(iso);
+  if (!isValid(at)) return { day: '', time: '' };
+  return {
+    day: format(at, 'yyyy-MM-dd', { in: tz(timeZone) }),
+    time: format(at, 'HH:mm', { in: tz(timeZone) }),
+  };
+}
+
+/** The moment at which the shop's clock shows a day and a time; '' where they are none. */
+export function momentAt(day: string, time: string, timeZone: string): string {
+  const at = parse(`${day} ${time}`, 'yyyy-MM-dd HH:mm', new Date(0), { in: tz(timeZone) });
+  return isValid(at) ? new Date(at.getTime()).toISOString() : '';
+}

@@ -1,0 +1,64 @@
+import { valibotResolver } from '@hookform/resolvers/valibot';
+import { useEffect } from 'react';
+import { useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form';
+import type { GenericSchema } from 'valibot';
+import { useKeptForm } from '@/data';
+
+export interface KeptFields<T extends FieldValues, O> {
+  form: UseFormReturn<T, unknown, O>;
+  /** What is typed so far, by field. */
+  values: T;
+  /** Fills in several fields at once. */
+  fill: (change: Partial<T>) => void;
+  clear: () => void;
+  isTouched: boolean;
+  isRestored: boolean;
+}
+
+/**
+ * A form whose fields are checked by a schema and kept on this device while someone types: a
+ * closed tab takes nothing. What the schema makes of the fields is what is sent.
+ * @param name of the form, one for each thing it may be about
+ */
+export function useKeptFields<T extends FieldValues, O extends FieldValues>(
+  name: string,
+  initial: T,
+  schema: GenericSchema<T, O>,
+): KeptFields<T, O> {
+  const kept = useKeptForm<T>(name, initial);
+  const form = useForm<T, unknown, O>({
+    defaultValues: kept.form as DefaultValues<T>,
+    resolver: valibotResolver(schema) as never,
+    shouldFocusError: true,
+  });
+  const { put, isRestored } = kept;
+  useEffect(() => {
+    if (isRestored) form.reset(kept.form, { keepErrors: true });
+    // Brought back once; from then on what is typed is ahead of what is kept.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [isRestored]);
+  useEffect(() => {
+    const heard = form.watch((values, { name: field }) => {
+      if (field) put({ [field]: values[field] } as unknown as Partial<T>);
+    });
+    return () => heard.unsubscribe();
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [form]);
+  return {
+    form,
+    values: kept.form,
+    fill: (change) => {
+      put(change);
+      for (const [field, value] of Object.entries(change))
+        form.setValue(field as never, value as never, {
+          shouldValidate: form.formState.isSubmitted,
+        });
+    },
+    clear: () => {
+      kept.clear();
+      form.reset(initial);
+    },
+    isTouched: kept.isTouched,
+    isRestored,
+  };
+}
