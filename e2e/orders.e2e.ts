@@ -1,4 +1,13 @@
-import { expect, test } from './house';
+import fs from 'node:fs';
+import { prepareZXingModule, writeBarcode } from 'zxing-wasm/writer';
+import { expect, test, type Technician } from './house';
+
+prepareZXingModule({
+  overrides: {
+    wasmBinary: fs.readFileSync(require.resolve('zxing-wasm/writer/zxing_writer.wasm'))
+      .buffer as ArrayBuffer,
+  },
+});
 
 test(
   'an advisor opens a repair order, and a job comes with the sheets for its engine',
@@ -7,19 +16,21 @@ test(
     await t.signIn('Petra Voll');
     await t.section('Orders');
     await t.button('New repair order').click();
-    // As people type it: a VIN with blanks, an odometer with a point, a day without zeros.
+    // As people type it: a VIN with blanks, an odometer with a point.
     await t.field('VIN', 'ZZ9 TRDG2 5F000 24O9');
     await t.field('Plate', 'hq 5 tr');
-    await t.field('Maker', 'Tarrow');
+    await t.field('Maker', 'tarr');
+    await t.choose('radio', 'Tarrow');
     await t.field('Model', 'Ridge');
     await t.field('Engine', 'tf25');
-    await t.field('Build date, e.g. 2018-03-12', '2017-5-8');
+    await t.field('Build date', '08/05/2017');
     await t.field('Odometer', '-5');
     await t.field('Concern', 'Clutch slips uphill.');
     await t.field('Customer', 'Ash');
     await t.button('Save').click();
     await expect(t.page.getByText('A VIN has no I, O or Q')).toBeVisible();
     await expect(t.page.getByText('Enter a whole number')).toBeVisible();
+    await expect(t.page.getByRole('textbox', { name: 'VIN', exact: true })).toBeFocused();
     // What is wrong is mended, what was typed is still there, also after the page was closed.
     await t.page.reload();
     await expect(t.page.getByText('Your earlier entries are still here.')).toBeVisible();
@@ -29,6 +40,7 @@ test(
     await expect(t.page.getByRole('heading', { name: 'RO 2442' })).toBeVisible();
     await t.button('Vehicle and customer').click();
     await expect(t.page.getByText('84,300 km')).toBeVisible();
+    await expect(t.page.getByText('8 May 2017')).toBeVisible();
     await t.button('More on this order').click();
     await t.button('Add a job').click();
     await t.choose('radio', 'Replace clutch');
@@ -50,6 +62,67 @@ test(
     await expect(t.button('Add this job')).toBeEnabled();
   },
 );
+
+test(
+  'a vehicle that was here fills in its order; a VIN’s barcode is read from a photo; who is called, and when, is kept',
+  { tag: '@phone' },
+  async ({ technician: t }) => {
+    await t.signIn('Petra Voll');
+    await t.page.goto(`${t.house.url}/orders/new`);
+    // A piece of the plate without its blanks is enough.
+    await t.field('Plate', 'hq77');
+    await t.button(/^HQ 77 KB/).click();
+    await expect(t.page.getByRole('textbox', { name: 'VIN', exact: true })).toHaveValue(
+      'ZZ9BREN20H0002438',
+    );
+    await expect(t.page.getByRole('textbox', { name: 'Customer', exact: true })).toHaveValue(
+      'Sailer',
+    );
+    await scan(t, 'ZZ9BREN20H0009438');
+    await expect(t.page.getByRole('textbox', { name: 'VIN', exact: true })).toHaveValue(
+      'ZZ9BREN20H0009438',
+    );
+    await scan(t, 'NOT A VIN');
+    await expect(t.page.getByText('No VIN found in this picture.')).toBeVisible();
+    await t.field('Phone', '555 0199');
+    await t.choose('radio', 'text message');
+    await t.field('Concern', 'Ticks when cold.');
+    await t.button('Save').click();
+    await expect(t.page.getByRole('heading', { name: 'RO 2442' })).toBeVisible();
+    await t.button('Vehicle and customer').click();
+    await expect(t.page.getByText('555 0199')).toBeVisible();
+    await expect(t.page.getByText('text message')).toBeVisible();
+    await t.button('More on this order').click();
+    await t.button('Add a reminder').click();
+    await t.button('Save').last().click();
+    await expect(t.page.getByText('Enter what it is about.')).toBeVisible();
+    await t.field('Remind me to …', 'Call about the quote');
+    const soon = new Date(Date.now() + 2 * 3_600_000).toLocaleDateString('en-GB', {
+      timeZone: 'Europe/Berlin',
+      day: '2-digit',
+      month: '2-digit',
+      year: 'numeric',
+    });
+    await t.field('When', soon);
+    await t.button('Save').last().click();
+    await expect(t.page.getByText('Call about the quote')).toBeVisible();
+    await t.section('Orders');
+    await t.page.getByRole('searchbox').or(t.page.getByRole('textbox')).first().fill('5550199');
+    await expect(t.page.getByText('RO 2442')).toBeVisible();
+  },
+);
+
+/** A photo of a label with a barcode, as a phone's camera would give it. */
+async function scan(t: Technician, words: string): Promise<void> {
+  const { image } = await writeBarcode(words, { format: 'Code128', scale: 3 });
+  if (!image) throw new Error('no picture');
+  const [chooser] = await Promise.all([
+    t.page.waitForEvent('filechooser'),
+    t.button('Scan the VIN’s barcode').click(),
+  ]);
+  const buffer = Buffer.from(await image.arrayBuffer());
+  await chooser.setFiles({ name: 'label.png', mimeType: 'image/png', buffer });
+}
 
 test(
   'looked at first, notes, people, a part out of the house, something put in: and what blocks the order says so',
@@ -172,7 +245,7 @@ test('the list is narrowed by what is typed and by state; on a wide screen the c
 }, info) => {
   await t.signIn('Petra Voll');
   await t.section('Orders');
-  const search = t.page.getByRole('searchbox', { name: 'Number, plate, name, vehicle or concern' });
+  const search = t.page.getByRole('searchbox', { name: /^Number, plate, VIN/ });
   await search.fill('77 kb');
   await expect(t.page.getByRole('link', { name: 'Open RO 2438' })).toBeVisible();
   await expect(t.page.getByRole('link', { name: 'Open RO 2417' })).toHaveCount(0);

@@ -15,7 +15,7 @@ function lazyScreen(name: ScreenName): () => ReactElement {
       <Suspense
         fallback={
           <ScreenFrame title="" back="/" backLabel={commonText.today}>
-            <Loading text={commonText.opening} />
+            <Loading text={commonText.opening} rows={4} />
           </ScreenFrame>
         }
       >

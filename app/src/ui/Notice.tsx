@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { ActivityIndicator, Text } from 'react-native-paper';
+import { Text } from 'react-native-paper';
 import { BigButton } from './BigButton';
 import { Card } from './Card';
 import { useInks } from './theme';
@@ -26,16 +26,6 @@ export function Notice({ title, text, action, look = 'plain', alert = false }: P
           <BigButton text={action.text} onPress={action.onPress} look="plain" size="desk" />
         ) : null}
       </Card>
-    </View>
-  );
-}
-
-export function Loading({ text }: { text: string }) {
-  const inks = useInks();
-  return (
-    <View style={{ padding: 32, gap: 12, alignItems: 'center' }}>
-      <ActivityIndicator color={inks.brand} accessibilityLabel={text} />
-      <Text style={{ color: inks.inkSoft }}>{text}</Text>
     </View>
   );
 }

@@ -1,5 +1,6 @@
 import type { AppError } from '@stennet/core/errors';
-import { Loading, Notice } from './Notice';
+import { Loading } from './Loading';
+import { Notice } from './Notice';
 
 /**
  * What stands while something is asked for: that it is on its way, or why it did not come, with the
@@ -14,7 +15,7 @@ export function Waiting({
   text: { loading: string; failed: string; retry: string };
   onRetry: () => void;
 }) {
-  if (!problem) return <Loading text={text.loading} />;
+  if (!problem) return <Loading text={text.loading} rows={4} />;
   return (
     <Notice
       title={text.failed}

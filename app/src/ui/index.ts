@@ -14,7 +14,8 @@ export {
   TextField,
 } from './fields';
 export { Fold } from './Fold';
-export { Loading, Notice } from './Notice';
+export { Loading } from './Loading';
+export { Notice } from './Notice';
 export { LogoMark, ScreenFrame, useIsWide } from './ScreenFrame';
 export { DrawingView } from './DrawingView';
 export { RowLink } from './RowLink';
