@@ -12,10 +12,8 @@ test(
     await expect(
       t.page.getByText('Kit plus missing parts 268.00; separately 275.00.'),
     ).toBeVisible();
-    await t.page
-      .getByRole('radiogroup', { name: 'Status: Alignment tool' })
-      .getByRole('radio', { name: 'here' })
-      .click();
+    await t.page.getByRole('button', { name: /^Status: Alignment tool/ }).click();
+    await t.page.getByRole('menuitem', { name: 'here' }).click();
     await t.page.getByRole('link', { name: 'Back to repair order' }).click();
     await t.station('Parts');
     await expect(t.button('Parts list')).toBeVisible();
@@ -106,10 +104,8 @@ test(
     await expect(desk.page.getByText('“ten” isn’t a number.')).toBeVisible();
     await desk.field('How many came', '10');
     await expect(desk.page.getByText('Matches the sheet.')).toBeVisible();
-    await desk.page
-      .getByRole('radiogroup', { name: 'Status: Head bolts' })
-      .getByRole('radio', { name: 'here' })
-      .click();
+    await desk.page.getByRole('button', { name: /^Status: Head bolts/ }).click();
+    await desk.page.getByRole('menuitem', { name: 'here' }).click();
     await expect
       .poll(() =>
         t.house.admin

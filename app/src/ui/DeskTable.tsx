@@ -21,6 +21,8 @@ export interface Column<T> {
   cell: (row: T) => ReactNode;
   /** Share of the width. */
   flex: number;
+  /** Something to press stands in it: the row’s link does not lie over it. */
+  isControl?: boolean;
 }
 
 interface Props<T> {
@@ -81,7 +83,11 @@ export function DeskTable<T>({ label, rows, columns, idOf, linkOf, chosen, sorte
                 <View
                   key={c.id}
                   role="cell"
-                  style={[{ flex: c.flex, minWidth: 0 }, i === 0 && styles.first]}
+                  style={[
+                    { flex: c.flex, minWidth: 0 },
+                    i === 0 && styles.first,
+                    c.isControl && styles.control,
+                  ]}
                 >
                   {c.cell(original)}
                   {i === 0 ? (
@@ -164,5 +170,6 @@ const styles = StyleSheet.create({
   headInner: { flexDirection: 'row', alignItems: 'center', gap: 2 },
   // The link lies over the whole row and above its other cells, so that all of it can be tapped.
   first: { position: 'static', zIndex: 1 },
+  control: { zIndex: 2, alignItems: 'flex-start' },
   link: { position: 'absolute', left: 0, right: 0, top: 0, bottom: 0, zIndex: 1 },
 });

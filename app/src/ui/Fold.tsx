@@ -5,7 +5,16 @@ import Icon from './PaperIcon';
 import { useInks } from './theme';
 
 /** One line that opens the rest. */
-export function Fold({ title, children }: { title: string; children: ReactNode }) {
+export function Fold({
+  title,
+  label = title,
+  children,
+}: {
+  title: string;
+  /** What a screen reader calls it, where several of them say the same. */
+  label?: string;
+  children: ReactNode;
+}) {
   const inks = useInks();
   const [isOpen, setOpen] = useState(false);
   return (
@@ -13,6 +22,7 @@ export function Fold({ title, children }: { title: string; children: ReactNode }
       <TouchableRipple
         role="button"
         aria-expanded={isOpen}
+        aria-label={label}
         onPress={() => setOpen(!isOpen)}
         style={styles.press}
       >

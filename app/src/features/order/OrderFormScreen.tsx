@@ -1,13 +1,23 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import type { Order } from '@stennet/core/contract';
 import { type AppError } from '@stennet/core/errors';
 import { asAppError, problemOf, useOrder, useSignedIn } from '@/data';
 import { createOrder, saveOrder } from '@/data/orders';
 import { useSheetPlaces } from '@/data/sheets';
 import { newId } from '@/platform/ids';
-import { BigButton, Card, FieldRow, Line, Notice, ScreenFrame, Section, Waiting } from '@/ui';
+import {
+  BigButton,
+  Card,
+  FieldRow,
+  Line,
+  Notice,
+  ScreenFrame,
+  Section,
+  useIsWide,
+  Waiting,
+} from '@/ui';
 import { FormChoice, FormDay, FormMoment, FormText, useKeptFields } from '@/ui/form';
 import {
   emptyForm,
@@ -42,7 +52,7 @@ function Edit({ id }: { id: string }) {
   );
 }
 
-/** What is sent stays the same order when it is sent again, and a change on top of what was seen. */
+/** Sent again after a lost answer it is the same order; a change is one on top of what was seen. */
 type Kept = HeadForm & { id: string; version: number };
 
 function useOrderForm(order: Order | null) {
@@ -61,6 +71,7 @@ function useOrderForm(order: Order | null) {
 
 function Form({ order }: { order: Order | null }) {
   const router = useRouter();
+  const isWide = useIsWide();
   const kept = useOrderForm(order);
   const { form, values, clear, isTouched, isRestored } = kept;
   const { id, version } = values as Kept;
@@ -99,20 +110,27 @@ function Form({ order }: { order: Order | null }) {
           onTheirs={clear}
         />
       ) : null}
-      <VehicleFields kept={kept} />
-      <Section title={text.concern}>
-        <FormText control={form.control} name="concern" label={text.concern} lines={3} />
-        <FormMoment control={form.control} name="promised" label={text.promised} />
-        <FieldRow>
-          <FormText control={form.control} name="bay" label={text.bay} />
-          <FormText
-            control={form.control}
-            name="number"
-            label={order ? text.numberKeep : text.number}
-          />
-        </FieldRow>
-      </Section>
-      <CustomerFields kept={kept} />
+      <View style={isWide ? styles.wide : styles.phone}>
+        <View style={[styles.phone, isWide && styles.half]}>
+          <VehicleFields kept={kept} />
+        </View>
+        <View style={[styles.phone, isWide && styles.half]}>
+          <Section title={text.concern}>
+            <FormText control={form.control} name="concern" label={text.concern} lines={3} />
+            <FormMoment control={form.control} name="promised" label={text.promised} />
+            <FieldRow>
+              <FormText control={form.control} name="bay" label={text.bay} />
+              <FormText
+                control={form.control}
+                name="number"
+                label={text.number}
+                {...(order ? {} : { hint: text.numberHint })}
+              />
+            </FieldRow>
+          </Section>
+          <CustomerFields kept={kept} />
+        </View>
+      </View>
       <BigButton
         text={busy ? text.saving : text.save}
         disabled={busy}
@@ -255,3 +273,9 @@ function Refusal({
     </Section>
   );
 }
+
+const styles = StyleSheet.create({
+  phone: { gap: 12 },
+  wide: { flexDirection: 'row', gap: 12, alignItems: 'flex-start' },
+  half: { flex: 1, minWidth: 0 },
+});

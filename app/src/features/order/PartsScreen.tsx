@@ -1,15 +1,27 @@
-import { type PartLine } from '@stennet/core/prepare';
+import { lineKey, type PartLine } from '@stennet/core/prepare';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed, type Order } from '@stennet/core/contract';
 import { problemOf, useEntries, useOrder, useSignedIn } from '@/data';
 import { openFile } from '@/platform/files';
-import { BigButton, Line, Notice, ScreenFrame, Section, TextField, useIsWide, Waiting } from '@/ui';
+import {
+  BigButton,
+  Card,
+  Line,
+  Notice,
+  ScreenFrame,
+  Section,
+  TextField,
+  useIsWide,
+  Waiting,
+} from '@/ui';
 import { usePartsList } from './hooks/usePartsList';
 import { useSave } from './hooks/useSave';
 import { Kits } from './parts/Kits';
+import { PartDetail, type PartProps } from './parts/PartDetail';
 import { PartRow } from './parts/PartRow';
+import { PartsTable } from './parts/PartsTable';
 import { text } from './text';
 
 /**
@@ -33,20 +45,24 @@ function Ready({ order }: { order: Order }) {
   const entries = useEntries(order);
   const { lines, sheets, missing } = usePartsList(order, entries);
   const mayWrite = isAllowed(me.role, 'order.write') && order.state !== 'handedOver';
+  const sheetOf = (line: PartLine) => sheets.find((s) => s.joint === line.joint)?.sheet;
+  const propsOf = (line: PartLine): PartProps => ({
+    order: order.id,
+    line,
+    shown: entries.find((e) => e.id === line.entry?.id),
+    sheet: sheetOf(line),
+    mayWrite,
+  });
+  const { part: asked } = useLocalSearchParams<{ part?: string }>();
+  const chosen =
+    lines.find((l) => lineKey(l) === asked) ?? lines.find((l) => l.need.need === 'new') ?? lines[0];
   const part = (title: string, of: PartLine['need']['need']) => {
     const own = lines.filter((l) => l.need.need === of);
     if (own.length === 0) return null;
     return (
       <Section title={title}>
         {own.map((l) => (
-          <PartRow
-            key={`${l.joint ?? ''}${l.need.key}`}
-            order={order.id}
-            line={l}
-            shown={entries.find((e) => e.id === l.entry?.id)}
-            sheet={sheets.find((s) => s.joint === l.joint)?.sheet}
-            mayWrite={mayWrite}
-          />
+          <PartRow key={lineKey(l)} {...propsOf(l)} />
         ))}
       </Section>
     );
@@ -61,11 +77,30 @@ function Ready({ order }: { order: Order }) {
       {missing.length > 0 ? <Line>{`${text.looking}: ${missing.join(', ')}`}</Line> : null}
       <View style={isWide ? styles.wide : styles.phone}>
         <View style={[styles.column, isWide && styles.left]}>
-          {part(text.mustNew, 'new')}
-          {part(text.whileIn, 'consider')}
-          {part(text.mayReuse, 'reuse')}
+          {isWide ? (
+            <Card>
+              <PartsTable
+                order={order.id}
+                lines={lines}
+                sheetOf={sheetOf}
+                chosen={chosen && lineKey(chosen)}
+                mayWrite={mayWrite}
+              />
+            </Card>
+          ) : (
+            <>
+              {part(text.mustNew, 'new')}
+              {part(text.whileIn, 'consider')}
+              {part(text.mayReuse, 'reuse')}
+            </>
+          )}
         </View>
         <View style={[styles.column, isWide && styles.right]}>
+          {isWide && chosen ? (
+            <Section title={text.count({ n: chosen.need.count, what: chosen.need.what })}>
+              <PartDetail key={lineKey(chosen)} {...propsOf(chosen)} />
+            </Section>
+          ) : null}
           {order.jobs.map((job) => (
             <Kits
               key={job.id}

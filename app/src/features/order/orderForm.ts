@@ -66,11 +66,19 @@ export const fieldsOf = ({ vehicle, customer, contact }: KnownVehicle): Partial<
 });
 
 const words = (most: number) =>
-  v.pipe(v.string(), v.trim(), v.maxLength(most, text.tooLong({ n: most })));
+  v.pipe(
+    v.string(),
+    v.trim(),
+    v.maxLength(most, () => text.tooLong({ n: most })),
+  );
 const needed = (
   field: 'maker' | 'model' | 'engine' | 'plate' | 'customer' | 'concern',
   most: number,
-) => v.pipe(words(most), v.nonEmpty(text.missing({ field: text[field] })));
+) =>
+  v.pipe(
+    words(most),
+    v.nonEmpty(() => text.missing({ field: text[field] })),
+  );
 const capitals = v.toUpperCase();
 
 const odometer = v.pipe(
@@ -81,7 +89,10 @@ const odometer = v.pipe(
       .replace(/[\s'’.,](?=\d{3}(\D|$))/g, '')
       .replace(/\s*(km|mi|miles)$/i, ''),
   ),
-  v.check((d) => d === '' || (/^\d+$/.test(d) && Number(d) <= 3_000_000), text.odometerWrong),
+  v.check(
+    (d) => d === '' || (/^\d+$/.test(d) && Number(d) <= 3_000_000),
+    () => text.odometerWrong,
+  ),
 );
 const vin = v.pipe(
   v.string(),
@@ -90,12 +101,18 @@ const vin = v.pipe(
     (number) => number === '' || number.length === 17,
     ({ input }) => text.vinLength({ n: input.length }),
   ),
-  v.check((number) => number.length !== 17 || checkVin(number).kind === 'good', text.vinLetters),
+  v.check(
+    (number) => number.length !== 17 || checkVin(number).kind === 'good',
+    () => text.vinLetters,
+  ),
 );
 const fields = v.object({
   number: v.pipe(
     words(20),
-    v.check((n) => n === '' || v.is(OrderHeadSchema.entries.number, n), text.numberWrong),
+    v.check(
+      (n) => n === '' || v.is(OrderHeadSchema.entries.number, n),
+      () => text.numberWrong,
+    ),
   ),
   maker: needed('maker', 60),
   model: needed('model', 60),
@@ -104,18 +121,27 @@ const fields = v.object({
   vin,
   built: v.pipe(
     v.string(),
-    v.check((day) => day === '' || v.is(DaySchema, day), text.dayWrong),
+    v.check(
+      (day) => day === '' || v.is(DaySchema, day),
+      () => text.dayWrong,
+    ),
   ),
   odometer,
   unit: v.picklist(['km', 'mi']),
   customer: needed('customer', 80),
   phone: v.pipe(
     words(30),
-    v.check((p) => p === '' || v.is(ContactSchema, { phone: p }), text.phoneWrong),
+    v.check(
+      (p) => p === '' || v.is(ContactSchema, { phone: p }),
+      () => text.phoneWrong,
+    ),
   ),
   email: v.pipe(
     words(120),
-    v.check((e) => e === '' || v.is(ContactSchema, { email: e }), text.emailWrong),
+    v.check(
+      (e) => e === '' || v.is(ContactSchema, { email: e }),
+      () => text.emailWrong,
+    ),
   ),
   prefers: v.picklist(['', ...CONTACT_WAYS]),
   concern: needed('concern', 1000),

@@ -38,10 +38,12 @@ export function useKeptFields<T extends FieldValues, O extends FieldValues>(
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [isRestored]);
   useEffect(() => {
-    const heard = form.watch((values, { name: field }) => {
-      if (field) put({ [field]: values[field] } as unknown as Partial<T>);
+    return form.subscribe({
+      formState: { values: true },
+      callback: ({ name: field, values }) => {
+        if (field) put({ [field]: values[field] } as Partial<T>);
+      },
     });
-    return () => heard.unsubscribe();
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [form]);
   return {

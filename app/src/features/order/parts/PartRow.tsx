@@ -1,231 +1,86 @@
-import { Link } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
-import { seatMarks } from '@stennet/core/drawing';
-import { PART_STATES, type PartState } from '@stennet/core/order';
+import { StyleSheet, View } from 'react-native';
+import { Text, TouchableRipple } from 'react-native-paper';
+import { isAwaited } from '@stennet/core/order';
 import { isWrongPart, type PartLine } from '@stennet/core/prepare';
 import { type Sheet } from '@stennet/core/procedure';
-import { initialState } from '@stennet/core/run';
-import { parseCents } from '@stennet/core/quantity';
-import { useSignedIn, type ShownEntry } from '@/data';
-import { BigButton, Chip, FieldRow, FONT, Line, Notice, TextField, useInks } from '@/ui';
-import { JointMapView } from '@/ui/work';
-import { useSave } from '../hooks/useSave';
+import { useSignedIn } from '@/data';
+import { Icon, Notice, pressedBySpace, useInks } from '@/ui';
+import { usePart } from '../hooks/usePart';
 import { text } from '../text';
-import { EntryLine } from './EntryLine';
-import { type Part, styles, Check, Plain } from './PartCheck';
+import { PartDetail, type PartProps } from './PartDetail';
+import { PartStateMenu } from './PartState';
 
-interface Props {
-  order: string;
-  line: PartLine;
-  shown: ShownEntry | undefined;
-  sheet: Sheet | undefined;
-  mayWrite: boolean;
-}
-
-/** One part: what it is and why, how it stands, and whether what came is the one. */
-export function PartRow({ order, line, shown, sheet, mayWrite }: Props) {
-  const [open, setOpen] = useState<'more' | 'check' | null>(null);
-  const { problem, save } = useSave();
-  const { need } = line;
-  const isReused = need.need === 'reuse';
-  const body: Part = line.entry?.body ?? {
-    kind: 'part',
-    job: line.job,
-    ...(line.joint ? { joint: line.joint, need: need.key } : {}),
-    what: need.what,
-    count: need.count,
-    state: 'needed',
-  };
-  const putBody = (next: Part): void =>
-    save({
-      order,
-      ...(line.entry ? { entry: line.entry.id, version: line.entry.version } : {}),
-      body: next,
-    });
-  const put = (change: Partial<Part>): void => putBody({ ...body, ...change });
-  const detail = (
-    <>
-      <Line
-        strong
-      >{`${text.count({ n: need.count, what: need.what })}${line.jointName ? ` · ${line.jointName}` : ''}`}</Line>
-      {need.why ? <Line>{need.why}</Line> : null}
-      {problem ? <Notice title={problem} look="warn" alert /> : null}
-      {sheet && need.reuse === 'reuse-in-place' ? (
-        <HoleMap sheet={sheet} group={need.key.slice('group:'.length)} />
-      ) : null}
-      {isReused ? null : (
-        <States
-          body={line.entry?.body}
-          name={need.what}
-          mayWrite={mayWrite}
-          onPut={(state) => put({ state })}
-        />
-      )}
-      {sheet && line.entry && isWrongPart(line.entry.body, sheet) ? (
-        <Notice title={text.wrong} text={text.wrongStays} look="warn" />
-      ) : null}
-      {line.entry ? <From body={line.entry.body} /> : null}
-      {mayWrite && !isReused ? (
-        <View style={styles.row}>
-          <BigButton
-            text={text.more}
-            label={`${text.more}: ${need.what}`}
-            look="quiet"
-            size="desk"
-            onPress={() => setOpen(open === 'more' ? null : 'more')}
-          />
-          {sheet ? (
-            <BigButton
-              text={text.check}
-              label={`${text.check}: ${need.what}`}
-              look="quiet"
-              size="desk"
-              grow
-              onPress={() => setOpen(open === 'check' ? null : 'check')}
-            />
-          ) : null}
-        </View>
-      ) : null}
-      {open === 'more' ? (
-        <More body={body} onSave={(next) => (putBody(next), setOpen(null))} />
-      ) : null}
-      {open === 'check' && sheet ? (
-        <Check
-          sheet={sheet}
-          body={body}
-          need={need.key}
-          count={need.count}
-          onSave={(seen) => (put({ seen }), setOpen(null))}
-        />
-      ) : null}
-    </>
-  );
-  return shown ? (
-    <EntryLine order={order} entry={shown}>
-      {detail}
-    </EntryLine>
-  ) : (
-    <Plain>{detail}</Plain>
-  );
-}
-
-/**
- * Where each one came from: laid out beside the part in this picture, each goes back into its own
- * hole.
- */
-function HoleMap({ sheet, group }: { sheet: Sheet; group: string }) {
-  const own = sheet.seats.filter((s) => s.group === group);
-  const numbers = Object.fromEntries(own.map((s) => [s.id, s.id]));
-  return (
-    <View style={{ height: 170 }}>
-      <JointMapView
-        sheet={sheet}
-        marks={seatMarks(sheet, initialState(sheet).progress, null)}
-        numbers={numbers}
-        label={text.holeMap({ labels: own.map((s) => s.id).join(', ') })}
-      />
-    </View>
-  );
-}
-
-/** One tap from state to state; before anything was said none is on. */
-function States({
-  body,
-  name,
-  mayWrite,
-  onPut,
-}: {
-  body: Part | undefined;
-  name: string;
-  mayWrite: boolean;
-  onPut: (state: PartState) => void;
-}) {
-  if (!mayWrite) return <Line strong>{text.partStates[body?.state ?? 'needed']}</Line>;
-  return (
-    <View style={styles.states} role="radiogroup" aria-label={`${text.partState}: ${name}`}>
-      {PART_STATES.map((s) => (
-        <Chip
-          key={s}
-          role="radio"
-          text={text.partStates[s]}
-          on={body?.state === s}
-          onPress={() => onPut(s)}
-        />
-      ))}
-    </View>
-  );
-}
-
-function From({ body }: { body: Part }) {
+/** One part on one row: what, how many, how it stands, what is wrong with it. The rest unfolds. */
+export function PartRow(props: PartProps) {
+  const { order, line, sheet, mayWrite } = props;
   const inks = useInks();
-  const { format } = useSignedIn();
-  const facts = [
-    body.number,
-    body.lot && `${text.lot} ${body.lot}`,
-    body.cents === undefined ? '' : format.price(body.cents),
-  ].filter(Boolean);
-  if (facts.length === 0) return null;
+  const [open, setOpen] = useState(false);
+  const { problem, putState } = usePart(order, line);
+  const { need } = line;
+  const fact = useFact(line, sheet);
+  const toggle = (): void => setOpen(!open);
   return (
-    <>
-      <Line>{facts.join(' · ')}</Line>
-      {body.lot ? (
-        <Link
-          href={`/history?by=lot&lot=${encodeURIComponent(body.lot)}` as never}
-          style={{
-            color: inks.brand,
-            fontFamily: FONT,
-            fontSize: 16,
-            minHeight: 44,
-            paddingVertical: 10,
-            textDecorationLine: 'underline',
-          }}
+    <View style={[styles.part, { borderTopColor: inks.line }]}>
+      <View style={styles.row}>
+        <TouchableRipple
+          role="button"
+          aria-expanded={open}
+          aria-label={text.partMore({ what: need.what })}
+          onPress={toggle}
+          {...pressedBySpace(toggle)}
+          style={styles.name}
         >
-          {text.lotUsed({ lot: body.lot })}
-        </Link>
-      ) : null}
-    </>
+          <View style={styles.inner}>
+            <Icon name={open ? 'chevron-up' : 'chevron-down'} size={22} color={inks.inkSoft} />
+            <View style={styles.words}>
+              <Text style={{ fontSize: 16, fontWeight: '700', color: inks.ink }}>
+                {text.count({ n: need.count, what: need.what })}
+              </Text>
+              {fact.text ? (
+                <Text style={{ fontSize: 15, color: fact.isWarn ? inks.warnText : inks.inkSoft }}>
+                  {fact.text}
+                </Text>
+              ) : null}
+            </View>
+          </View>
+        </TouchableRipple>
+        {need.need === 'reuse' ? null : (
+          <PartStateMenu
+            state={line.entry?.body.state}
+            what={need.what}
+            mayWrite={mayWrite}
+            onPut={putState}
+          />
+        )}
+      </View>
+      {problem ? <Notice title={problem} look="warn" alert /> : null}
+      {open ? <PartDetail {...props} /> : null}
+    </View>
   );
 }
 
-function More({ body, onSave }: { body: Part; onSave: (next: Part) => void }) {
-  const [number, setNumber] = useState(body.number ?? '');
-  const [lot, setLot] = useState(body.lot ?? '');
-  const [price, setPrice] = useState(body.cents === undefined ? '' : (body.cents / 100).toFixed(2));
-  const cents = parseCents(price);
-  const change = (): void => {
-    const { number: _n, lot: _l, cents: _c, ...rest } = body;
-    onSave({
-      ...rest,
-      ...(number.trim() ? { number: number.trim() } : {}),
-      ...(lot.trim() ? { lot: lot.trim() } : {}),
-      ...(typeof cents === 'number' ? { cents } : {}),
-    });
-  };
-  return (
-    <>
-      <FieldRow>
-        <TextField
-          label={text.partNumber}
-          value={number}
-          onChange={(t) => setNumber(t.slice(0, 40))}
-        />
-        <TextField label={text.lot} value={lot} onChange={(t) => setLot(t.slice(0, 40))} />
-        <TextField
-          label={text.price}
-          value={price}
-          onChange={setPrice}
-          mode="decimal"
-          problem={cents === undefined ? text.priceWrong : undefined}
-        />
-      </FieldRow>
-      <BigButton
-        text={text.save}
-        look="plain"
-        size="desk"
-        disabled={cents === undefined}
-        onPress={change}
-      />
-    </>
-  );
+/** The one thing to know about a part at a glance. */
+export function useFact(
+  { entry, jointName }: PartLine,
+  sheet: Sheet | undefined,
+): { text: string; isWarn: boolean } {
+  const { format } = useSignedIn();
+  const body = entry?.body;
+  if (body && sheet && isWrongPart(body, sheet)) return { text: text.wrong, isWarn: true };
+  const from = [
+    isAwaited(body?.state) && body?.due ? text.dueOn({ day: format.day(body.due) }) : '',
+    body?.number ?? '',
+    body?.lot ? `${text.lot} ${body.lot}` : '',
+    body?.receivedBy && !isAwaited(body.state) ? text.takenIn({ by: body.receivedBy }) : '',
+  ].filter(Boolean);
+  return { text: from.length > 0 ? from.join(' · ') : jointName, isWarn: false };
 }
+
+const styles = StyleSheet.create({
+  part: { borderTopWidth: 1, gap: 8, paddingVertical: 4 },
+  row: { flexDirection: 'row', alignItems: 'center', gap: 10 },
+  name: { flex: 1, minWidth: 0, minHeight: 56, justifyContent: 'center', borderRadius: 10 },
+  inner: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  words: { flex: 1, minWidth: 0 },
+});
