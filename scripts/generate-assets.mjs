@@ -36,6 +36,8 @@ const icons = [
   'tray-arrow-down',
   'dots-horizontal',
   'bell-outline',
+  'checkbox-blank-outline',
+  'checkbox-marked',
   'calendar',
   'calendar-edit',
   'clock-outline',

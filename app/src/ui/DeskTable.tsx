@@ -9,9 +9,18 @@ import {
 import { Link } from 'expo-router';
 import { useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Text, TouchableRipple } from 'react-native-paper';
+import { Menu, Text, TouchableRipple } from 'react-native-paper';
+import { useSignedIn } from '@/data';
+import { commonText } from '@/language/common';
+import { keptChoice } from '@/platform/keptChoice';
 import PaperIcon from './PaperIcon';
+import { pressedBySpace } from './spaceKey';
 import { useInks } from './theme';
+
+const { useKept: useHidden, put: putHidden } = keptChoice<{ hidden: readonly string[] }>(
+  'columns',
+  { hidden: [] },
+);
 
 export interface Column<T> {
   id: string;
@@ -26,6 +35,8 @@ export interface Column<T> {
 }
 
 interface Props<T> {
+  /** Under which the person’s choice of columns is kept. */
+  name: string;
   label: string;
   rows: readonly T[];
   columns: readonly Column<T>[];
@@ -34,13 +45,27 @@ interface Props<T> {
   linkOf: (row: T) => { href: string; label: string };
   chosen: string | undefined;
   sortedBy: string;
+  isNewestFirst?: boolean;
 }
 
 /** Rows at the desk: sorted by their heads, walked by arrows, each leads somewhere. */
-export function DeskTable<T>({ label, rows, columns, idOf, linkOf, chosen, sortedBy }: Props<T>) {
+export function DeskTable<T>({
+  name,
+  label,
+  rows,
+  columns: all,
+  idOf,
+  linkOf,
+  chosen,
+  sortedBy,
+  isNewestFirst = false,
+}: Props<T>) {
   const inks = useInks();
   const body = useRef<View>(null);
-  const [sorting, setSorting] = useState<SortingState>([{ id: sortedBy, desc: false }]);
+  const of = `${name} ${useSignedIn().me.person.id}`;
+  const { hidden } = useHidden(of);
+  const columns = all.filter((c, i) => i === 0 || !hidden.includes(c.id));
+  const [sorting, setSorting] = useState<SortingState>([{ id: sortedBy, desc: isNewestFirst }]);
   // eslint-disable-next-line react-hooks/incompatible-library -- the compiler leaves this one alone
   const table = useReactTable<T>({
     data: rows as T[],
@@ -59,6 +84,15 @@ export function DeskTable<T>({ label, rows, columns, idOf, linkOf, chosen, sorte
   const heads = table.getHeaderGroups()[0]?.headers ?? [];
   return (
     <View role="table" aria-label={label} {...arrowKeys(body)}>
+      <ColumnMenu
+        columns={all.slice(1)}
+        hidden={hidden}
+        onFlip={(id) =>
+          putHidden(of, {
+            hidden: hidden.includes(id) ? hidden.filter((h) => h !== id) : [...hidden, id],
+          })
+        }
+      />
       <View role="row" style={[styles.row, styles.heads, { borderBottomColor: inks.line }]}>
         {columns.map((c, i) => (
           <View key={c.id} role="columnheader" style={{ flex: c.flex }} {...sortedAs(heads[i])}>
@@ -104,6 +138,55 @@ export function DeskTable<T>({ label, rows, columns, idOf, linkOf, chosen, sorte
           );
         })}
       </View>
+    </View>
+  );
+}
+
+/** Which columns are shown; the first one always is. */
+function ColumnMenu({
+  columns,
+  hidden,
+  onFlip,
+}: {
+  columns: readonly { id: string; title: string }[];
+  hidden: readonly string[];
+  onFlip: (id: string) => void;
+}) {
+  const inks = useInks();
+  // null until it is opened for the first time: a menu takes the focus as it is put up.
+  const [open, setOpen] = useState<boolean | null>(null);
+  const show = (): void => setOpen(true);
+  const anchor = (
+    <TouchableRipple
+      role="button"
+      aria-haspopup="menu"
+      onPress={show}
+      {...pressedBySpace(show)}
+      style={styles.head}
+    >
+      <View style={styles.headInner}>
+        <Text style={{ fontSize: 14, color: inks.inkSoft }}>{commonText.columns}</Text>
+        <PaperIcon name="chevron-down" size={18} color={inks.inkSoft} />
+      </View>
+    </TouchableRipple>
+  );
+  return (
+    <View style={styles.columns}>
+      {open === null ? (
+        anchor
+      ) : (
+        <Menu visible={open} onDismiss={() => setOpen(false)} anchor={anchor}>
+          {columns.map((c) => (
+            <Menu.Item
+              key={c.id}
+              title={c.title}
+              accessibilityLabel={`${c.title}: ${hidden.includes(c.id) ? commonText.hidden : commonText.shown}`}
+              leadingIcon={hidden.includes(c.id) ? 'checkbox-blank-outline' : 'checkbox-marked'}
+              onPress={() => onFlip(c.id)}
+            />
+          ))}
+        </Menu>
+      )}
     </View>
   );
 }
@@ -165,6 +248,7 @@ const styles = StyleSheet.create({
     paddingVertical: 6,
     borderBottomWidth: 1,
   },
+  columns: { alignItems: 'flex-end' },
   heads: { minHeight: 48, paddingVertical: 0 },
   head: { minHeight: 48, justifyContent: 'center', borderRadius: 6 },
   headInner: { flexDirection: 'row', alignItems: 'center', gap: 2 },

@@ -75,6 +75,7 @@ const DueSchema = v.object({
   order: id,
   number: v.string(),
   customer: v.string(),
+  contact: WholeOrderSchema.entries.contact,
   vehicle: WholeOrderSchema.entries.vehicle,
   jointName: v.string(),
   /** Usual distance of this vehicle in a day, as far as its odometer was seen. */

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import type { Order } from '@stennet/core/contract';
-import type { RunSeen } from '@stennet/core/order';
+import type { Contact, RunSeen } from '@stennet/core/order';
 import { rowsOf, done, changed, json } from './statement';
 import findFollowUpSql from './queries/findFollowUp.sql';
 import insertFollowUpSql from './queries/insertFollowUp.sql';
@@ -52,6 +52,7 @@ export const listFollowUps = rowsOf(
     sinceKm: v.nullable(v.number()),
     dueOn: v.string(),
     customer: v.string(),
+    contact: v.nullable(json<Contact>()),
     order: v.string(),
     jointName: v.string(),
   }),

@@ -1,13 +1,15 @@
 import { commonText } from '@/language/common';
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Due } from '@stennet/core/contract';
 import { dayIn, standingOn } from '@stennet/core/followUp';
 import { asAppError, useFollowUps, useSignedIn, useSteadyFollowUps } from '@/data';
 import { now } from '@/platform/clock';
-import { Chip, Heading, Line, Loading, Notice, ScreenFrame, useIsWide } from '@/ui';
+import { Card, Chip, Heading, Line, Loading, Notice, ScreenFrame, useIsWide } from '@/ui';
 import { CalendarCard } from './parts/CalendarCard';
 import { DueList } from './parts/DueList';
+import { DueTable } from './parts/DueTable';
 import { MonthView } from './parts/MonthView';
 import { text } from './text';
 
@@ -22,6 +24,8 @@ export function FollowUpsScreen() {
   const { data, isError, error, refetch } = useFollowUps();
   const due = data?.due ?? [];
   const open = due.filter((f) => f.state === 'open');
+  const { at } = useLocalSearchParams<{ at?: string }>();
+  const chosen = open.find((f) => f.id === at) ?? open[0];
   return (
     <ScreenFrame title={text.title} back="/shop" backLabel={commonText.backToShop}>
       <View role="tablist" style={styles.tabs}>
@@ -33,11 +37,22 @@ export function FollowUpsScreen() {
         <View style={isWide ? styles.wide : styles.column}>
           <View style={[styles.column, isWide && styles.left]}>
             {due.length === MOST ? <Line>{text.more}</Line> : null}
-            {view === 'list' ? <Groups due={open} /> : null}
+            {view === 'list' && !isWide ? <Groups due={open} /> : null}
+            {view === 'list' && isWide && open.length > 0 ? (
+              <Card>
+                <DueTable due={open} chosen={chosen?.id} />
+              </Card>
+            ) : null}
+            {view === 'list' && isWide && open.length === 0 ? (
+              <Notice title={text.none} text={text.noneText} />
+            ) : null}
             {view === 'month' ? <MonthView due={open} /> : null}
             {view === 'settled' ? <DueList due={due.filter((f) => f.state !== 'open')} /> : null}
           </View>
           <View style={[styles.column, isWide && styles.right]}>
+            {view === 'list' && isWide && chosen ? (
+              <DueList due={open.filter((f) => f.order === chosen.order)} />
+            ) : null}
             <CalendarCard hasFeed={data.hasFeed} />
           </View>
         </View>

@@ -21,6 +21,7 @@ import { AskForm } from './parts/AskForm';
 import { BringIn } from './parts/BringIn';
 import { DriftChart } from './parts/DriftChart';
 import { ForeignRow } from './parts/ForeignRow';
+import { HistoryTable } from './parts/HistoryTable';
 import { text } from './text';
 
 const NAMES: Record<string, readonly string[]> = {
@@ -69,6 +70,7 @@ function askedIn(params: Record<string, string>): Asked | null {
 }
 
 function Found({ asked }: { asked: Asked }) {
+  const isWide = useIsWide();
   const history = useHistory(asked);
   if (history.isError || !history.data) {
     const retry = (): void => void history.refetch();
@@ -98,9 +100,13 @@ function Found({ asked }: { asked: Asked }) {
           onPress={() => openFile(recallPath(asked), 'keep')}
         />
       ) : null}
-      {lines.map((line) => (
-        <LineCard key={line.run} line={line} />
-      ))}
+      {isWide && asked.by !== 'wrench' && lines.length > 0 ? (
+        <Card>
+          <HistoryTable lines={lines} />
+        </Card>
+      ) : (
+        lines.map((line) => <LineCard key={line.run} line={line} />)
+      )}
       {history.hasNextPage ? (
         <BigButton
           text={text.more}
@@ -171,8 +177,8 @@ function LineCard({ line: l }: { line: HistoryLine }) {
 const styles = StyleSheet.create({
   column: { gap: 12 },
   wide: { flexDirection: 'row', gap: 16, alignItems: 'flex-start' },
-  left: { flex: 2, minWidth: 0 },
-  right: { flex: 3, minWidth: 0 },
+  left: { width: 360 },
+  right: { flex: 1, minWidth: 0 },
   link: { display: 'flex', flexDirection: 'column', alignItems: 'stretch' },
   line: {
     flexDirection: 'row',

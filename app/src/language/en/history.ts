@@ -31,6 +31,15 @@ export const history = {
   open: 'Record of RO {{number}}, {{joint}}',
   line: '{{vehicle}} · {{plate}} · {{customer}}',
   sheetLine: '{{title}}, rev {{revision}}',
+  columns: {
+    day: 'Date',
+    number: 'RO',
+    joint: 'Joint',
+    vehicle: 'Vehicle',
+    customer: 'Customer',
+    sheet: 'Sheet',
+    state: 'Status',
+  },
   states: {
     open: 'in progress',
     paused: 'paused',

@@ -5,6 +5,7 @@ export const measure = {
   loading: 'Opening repair order',
   failed: 'Couldn’t open the repair order',
   retry: 'Try again',
+  otherKind: 'Measure something else',
   what: 'What do you measure?',
   choose: 'Choose what to measure',
   compared: 'Compared: {{what}}',

@@ -54,6 +54,7 @@ export const measuring = {
   strip: 'Chart on the strip’s bag: width and clearance',
   stripWidth: 'Width, line {{n}}',
   stripClearance: 'Clearance, line {{n}}',
+  noLimit: 'No limit entered yet.',
   readings: 'Readings',
   row: '{{row}}, {{n}} of {{of}}',
   next: 'Next place',

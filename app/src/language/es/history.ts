@@ -34,6 +34,15 @@ export const history: Translation<typeof english> = {
   open: 'Registro de OR {{number}}, {{joint}}',
   line: '{{vehicle}} · {{plate}} · {{customer}}',
   sheetLine: '{{title}}, rev {{revision}}',
+  columns: {
+    day: 'Fecha',
+    number: 'OR',
+    joint: 'Unión',
+    vehicle: 'Vehículo',
+    customer: 'Cliente',
+    sheet: 'Hoja',
+    state: 'Estado',
+  },
   states: {
     open: 'en curso',
     paused: 'en pausa',

@@ -8,6 +8,7 @@ export const measure: Translation<typeof english> = {
   loading: 'Abriendo la orden de reparación',
   failed: 'No se pudo abrir la orden de reparación',
   retry: 'Reintentar',
+  otherKind: 'Medir otra cosa',
   what: '¿Qué va a medir?',
   choose: 'Elija qué medir',
   compared: 'Comparado: {{what}}',

@@ -57,6 +57,7 @@ export const measuring: Translation<typeof english> = {
   strip: 'Tabla de la bolsa: ancho y juego',
   stripWidth: 'Ancho, línea {{n}}',
   stripClearance: 'Juego, línea {{n}}',
+  noLimit: 'Aún sin límite.',
   readings: 'Lecturas',
   row: '{{row}}, {{n}} de {{of}}',
   next: 'Siguiente',

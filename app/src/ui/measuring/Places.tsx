@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { DrawnRow } from '@stennet/core/drawing';
 import { measureKinds, rowText, type MeasureKindId } from '@stennet/core/measure';
@@ -124,6 +125,13 @@ export function Places({
       form.limits[l.key]?.trim() ? [`${l.label} ${form.limits[l.key]} ${unit}`] : [],
     )
     .join(' · ');
+  // Enter goes on to the next place, the hand stays on the keys.
+  const [walked, setWalked] = useState(-1);
+  const goOn = (): void => {
+    if (at >= form.rows.length - 1) return;
+    setWalked(at + 1);
+    put({ current: at + 1 });
+  };
   return (
     <>
       <Line strong>{text.readings}</Line>
@@ -139,11 +147,11 @@ export function Places({
           <Line strong>
             {text.row({ row: nameOf(form.rows, at), n: at + 1, of: form.rows.length })}
           </Line>
-          {limits ? <Line>{limits}</Line> : null}
+          <Line>{limits || text.noLimit}</Line>
           <FieldRow>
             {columns.map((column, i) => (
               <TextField
-                key={column}
+                key={`${at} ${column}`}
                 label={column}
                 value={row.values[i] ?? ''}
                 mode="decimal"
@@ -151,6 +159,8 @@ export function Places({
                   setRow({ values: columns.map((_c, k) => (k === i ? t : (row.values[k] ?? ''))) })
                 }
                 problem={read(row.values[i] ?? '', form.unit).problem}
+                autoFocus={walked === at && i === 0}
+                onSubmit={() => (i < columns.length - 1 ? undefined : goOn())}
               />
             ))}
           </FieldRow>
@@ -160,7 +170,7 @@ export function Places({
         text={text.next}
         look="plain"
         disabled={at >= form.rows.length - 1}
-        onPress={() => put({ current: at + 1 })}
+        onPress={goOn}
       />
       <View style={styles.chips} role="radiogroup" aria-label={text.readings}>
         {form.rows.map((r, i) => (

@@ -1,5 +1,6 @@
 import { JOINT_KIND_IDS, jointKindText, type Sheet } from '@stennet/core/procedure';
 import { ChoiceField, FieldRow, FlagsField, Section, TextField, Line } from '@/ui';
+import { DayField } from '@/ui/form';
 import { useEditor } from '../hooks/useEditor';
 import { withoutUnset } from '../lists';
 import { text } from '../text';
@@ -66,13 +67,13 @@ function Applies() {
       />
       {problem('kind') ? <Line strong>{problem('kind')}</Line> : null}
       <FieldRow>
-        <TextField
+        <DayField
           label={text.builtFrom}
           value={applies.builtFrom ?? ''}
           onChange={(t) => put({ builtFrom: t || undefined }, 'from')}
           problem={problem('applies.builtFrom')}
         />
-        <TextField
+        <DayField
           label={text.builtTo}
           value={applies.builtTo ?? ''}
           onChange={(t) => put({ builtTo: t || undefined }, 'to')}
@@ -136,7 +137,7 @@ function Source() {
   const { draft, change, problem } = useEditor();
   const { source } = draft;
   const field = (name: keyof Sheet['source'], label: string) => (
-    <TextField
+    <DayField
       label={label}
       value={source[name]}
       onChange={(t) =>

@@ -21,7 +21,7 @@ function VehicleCard({ due }: { due: readonly Due[] }) {
   const { format } = useSignedIn();
   const [first] = due;
   if (!first) return null;
-  const { vehicle, number, customer, jointName, kmPerDay } = first;
+  const { vehicle, number, customer, contact, jointName, kmPerDay } = first;
   return (
     <Card>
       <Text
@@ -35,6 +35,13 @@ function VehicleCard({ due }: { due: readonly Due[] }) {
           customer,
         })}
       </Text>
+      {contact?.phone ? (
+        <Line strong>
+          {[contact.phone, contact.prefers && text.contactWays[contact.prefers]]
+            .filter(Boolean)
+            .join(' · ')}
+        </Line>
+      ) : null}
       <Line>{`${jointName} · ${text.usual({ km: format.number(kmPerDay, 0) })}`}</Line>
       <Link
         href={`/orders/${first.order}`}

@@ -9,6 +9,7 @@ import {
   BigButton,
   ChoiceField,
   FieldRow,
+  Fold,
   Line,
   Notice,
   Section,
@@ -92,26 +93,21 @@ export function MeasureForm({ order }: { order: string }) {
     <Section title={text.choose}>
       {isRestored ? <Line>{text.kept}</Line> : null}
       {problem ? <Notice title={text.cannotKeep} look="warn" alert /> : null}
-      <ChoiceField
-        label={text.what}
-        value={form.what ?? undefined}
-        options={MEASURE_KINDS.map((k) => ({ value: k, text: measuringText.kinds[k].title }))}
-        onChange={begin}
-      />
+      <Kind chosen={form.what} onChoose={begin} />
       {form.what && measured ? (
         <View style={isWide ? styles.wide : styles.phone}>
           <View style={isWide ? styles.half : styles.phone}>
+            <Places form={form} put={put} what={form.what} rows={drawnRows(form, judged)} />
             <Line>{measuringText.kinds[form.what].say}</Line>
+          </View>
+          <View style={isWide ? styles.half : styles.phone}>
+            <Limits form={form} put={put} what={form.what} />
             <TextField
               label={text.of}
               value={form.of}
               onChange={(of) => put({ of: of.slice(0, 80) })}
             />
             <Instrument form={form} put={put} />
-            <Limits form={form} put={put} what={form.what} />
-          </View>
-          <View style={isWide ? styles.half : styles.phone}>
-            <Places form={form} put={put} what={form.what} rows={drawnRows(form, judged)} />
             {judged ? (
               <Judgement form={form} put={put} judged={judged} odd={odd} />
             ) : (
@@ -125,6 +121,31 @@ export function MeasureForm({ order }: { order: string }) {
         </View>
       ) : null}
     </Section>
+  );
+}
+
+/** What is measured: all kinds until one is chosen, then that one, and the way to another. */
+function Kind({
+  chosen,
+  onChoose,
+}: {
+  chosen: MeasureKindId | null;
+  onChoose: (what: MeasureKindId) => void;
+}) {
+  const choice = (
+    <ChoiceField
+      label={text.what}
+      value={chosen ?? undefined}
+      options={MEASURE_KINDS.map((k) => ({ value: k, text: measuringText.kinds[k].title }))}
+      onChange={onChoose}
+    />
+  );
+  return chosen ? (
+    <Fold key={chosen} title={measuringText.kinds[chosen].title} label={text.otherKind}>
+      {choice}
+    </Fold>
+  ) : (
+    choice
   );
 }
 

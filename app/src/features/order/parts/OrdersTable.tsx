@@ -87,6 +87,7 @@ export function OrdersTable({
   ];
   return (
     <DeskTable
+      name="orders"
       label={text.orders}
       rows={rows}
       columns={columns}

@@ -77,6 +77,7 @@ export function PartsTable({
   ];
   return (
     <DeskTable
+      name="parts"
       label={text.parts}
       rows={lines}
       columns={columns}

@@ -6,6 +6,7 @@ import { asAppError, useKeptForm, type KeptTool } from '@/data';
 import { saveTool } from '@/data/shop';
 import { newId } from '@/platform/ids';
 import { BigButton, ChoiceField, FieldRow, Notice, Section, TextField } from '@/ui';
+import { DayField } from '@/ui/form';
 import {
   fieldsOf,
   formOfTool,
@@ -94,6 +95,16 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
                 problem={problem}
               />
             );
+          if (field.kind === 'day')
+            return (
+              <DayField
+                key={field.name}
+                label={field.label}
+                value={value}
+                onChange={(day) => set(field.name, day)}
+                problem={problem}
+              />
+            );
           const hint = field.name === 'min' && !value ? lowestHint(form.fields) : null;
           return (
             <TextField
@@ -101,7 +112,6 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
               label={field.label}
               value={value}
               mode={field.kind === 'number' ? 'decimal' : 'text'}
-              {...(field.kind === 'day' ? { hint: text.dayHint } : {})}
               onChange={(t) => set(field.name, t)}
               problem={problem ?? hint ?? undefined}
             />

@@ -64,7 +64,10 @@ export function ToolRow({ kept, onEdit }: { kept: KeptTool; onEdit: (() => void)
   );
 }
 
-function calibrationOf(tool: ShopTool, format: Formatter): { words: string; warn: boolean } | null {
+export function calibrationOf(
+  tool: ShopTool,
+  format: Formatter,
+): { words: string; warn: boolean } | null {
   if (!('calibratedUntil' in tool)) return null;
   const day = format.date(new Date(`${tool.calibratedUntil}T12:00:00Z`));
   const left = (Date.parse(`${tool.calibratedUntil}T23:59:59Z`) - now().getTime()) / 86_400_000;
@@ -75,7 +78,7 @@ function calibrationOf(tool: ShopTool, format: Formatter): { words: string; warn
       : { words: text.until({ day }), warn: false };
 }
 
-function factsOf(tool: ShopTool, format: Formatter): string[] {
+export function factsOf(tool: ShopTool, format: Formatter): string[] {
   const mm = (value: number): string => format.quantity({ value, unit: 'mm' }).text;
   switch (tool.kind) {
     case 'click':
