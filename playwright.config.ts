@@ -50,6 +50,7 @@ export default defineConfig({
       use: phone,
       testIgnore: [
         '**/keyboard.e2e.ts',
+        '**/desk.e2e.ts',
         '**/editor.e2e.ts',
         ...(process.env.STENNET_PICTURES ? [] : ['**/pictures.e2e.ts']),
       ],
@@ -65,6 +66,7 @@ export default defineConfig({
         '**/apart.e2e.ts',
         '**/tighten.e2e.ts',
         '**/keyboard.e2e.ts',
+        '**/desk.e2e.ts',
         '**/accessible.e2e.ts',
         '**/accessibleRun.e2e.ts',
         '**/failures.e2e.ts',

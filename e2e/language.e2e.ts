@@ -9,45 +9,59 @@ const cutOff = `[...document.querySelectorAll('[role=button],[role=link],[role=r
       getComputedStyle(c).overflowX === 'hidden' && c.textContent.trim()))
   .map((e) => e.textContent)`;
 
+const SIZES = {
+  'a phone': { tag: '@phone', size: null },
+  'a wide screen': { tag: ['@phone', '@long'], size: { width: 1280, height: 800 } },
+};
+
 for (const [language, locale] of [
   ['English', 'en-US'],
   ['Spanish', 'es-US'],
 ] as const)
-  test.describe(language, () => {
-    test.use({ locale });
-    test(
-      `every screen of a lead’s day fits a phone in ${language}`,
-      { tag: '@phone' },
-      async ({ technician: t, house }) => {
-        await t.page.goto(house.url);
-        const { rows } = await house.admin.query<{ id: string }>(
-          "select id from run where state = 'open' order by id limit 1",
-        );
-        const open = rows[0]?.id;
-        expect(open).toBeTruthy();
-        const isSpanish = language === 'Spanish';
-        await t.page.getByRole('textbox').nth(0).fill('Ines Corte');
-        await t.page.locator('input[type=password]').fill('witness-mark');
-        await t.page.getByRole('button').first().click();
-        await expect(
-          t.page.getByRole('heading', { name: isSpanish ? 'Hoy' : 'Today', level: 1 }),
-        ).toBeVisible();
-        for (const path of [
-          ...['/', '/account', '/people', '/orders', '/orders/new', '/find', '/library'],
-          ...['/tools', '/history', '/follow-ups', '/sheets/brenna-2-0-head/C'],
-          ...['/drafts/brenna-2-0-head', `/orders/${id(201)}`, `/orders/${id(201)}/edit`],
-          ...[`/orders/${id(201)}/measure`, `/orders/${id(201)}/parts`, `/joints/${id(401)}`],
-          ...[`/runs/${id(824)}/record`, `/runs/${open}`],
-        ]) {
-          await t.page.goto(house.url + path);
-          await expect(t.page.getByRole('heading').first()).toBeVisible();
-          await expect(t.page.getByRole('progressbar')).toHaveCount(0);
-          expect([path, await t.page.evaluate(cutOff)]).toEqual([path, []]);
-          expect(await t.page.evaluate('document.documentElement.lang')).toBe(locale.slice(0, 2));
-        }
-      },
-    );
-  });
+  for (const [where, { tag, size }] of Object.entries(SIZES))
+    test.describe(`${language}, ${where}`, () => {
+      test.use({ locale, ...(size ? { viewport: size, isMobile: false, hasTouch: false } : {}) });
+      test(
+        `every screen of a lead’s day fits ${where} in ${language}`,
+        { tag },
+        async ({ technician: t, house }) => {
+          await t.page.goto(house.url);
+          const { rows } = await house.admin.query<{ id: string }>(
+            "select id from run where state = 'open' order by id limit 1",
+          );
+          const open = rows[0]?.id;
+          expect(open).toBeTruthy();
+          const isSpanish = language === 'Spanish';
+          await t.page.getByRole('textbox').nth(0).fill('Ines Corte');
+          await t.page.locator('input[type=password]').fill('witness-mark');
+          await t.page.getByRole('button').first().click();
+          await expect(
+            t.page.getByRole('heading', { name: isSpanish ? 'Hoy' : 'Today', level: 1 }),
+          ).toBeVisible();
+          // A new revision of a sheet that stands is a draft; the editor opens on it.
+          await t.page.goto(`${house.url}/sheets/brenna-2-0-head/C`);
+          await t.page
+            .getByRole('button', { name: isSpanish ? /^Escribir la rev/ : /^Write rev/ })
+            .click();
+          await expect(t.page.getByRole('tablist')).toBeVisible();
+          const draft = new URL(t.page.url()).pathname;
+          for (const path of [
+            ...['/', '/account', '/people', '/orders', '/orders/new', '/find', '/library'],
+            ...['/tools', '/history', '/follow-ups', '/shop', '/bench'],
+            ...['/sheets/brenna-2-0-head/C', draft],
+            ...[`/orders/${id(201)}`, `/orders/${id(201)}/edit`],
+            ...[`/orders/${id(201)}/measure`, `/orders/${id(201)}/parts`, `/joints/${id(401)}`],
+            ...[`/runs/${id(824)}/record`, `/runs/${open}`],
+          ]) {
+            await t.page.goto(house.url + path);
+            await expect(t.page.getByRole('heading').first()).toBeVisible();
+            await expect(t.page.getByRole('progressbar')).toHaveCount(0);
+            expect([path, await t.page.evaluate(cutOff)]).toEqual([path, []]);
+            expect(await t.page.evaluate('document.documentElement.lang')).toBe(locale.slice(0, 2));
+          }
+        },
+      );
+    });
 
 test(
   'a language is chosen on the account page, and papers and refusals follow',

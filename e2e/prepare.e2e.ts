@@ -50,6 +50,8 @@ test(
     await t.openOrder('2417');
     await t.button('Tighten cylinder head').click();
     await expect(t.button('Start tightening')).toBeVisible();
+    // With all that comes later: the tools are planned by what the shop has.
+    await expect(t.page.getByRole('heading', { name: 'Tools' })).toBeVisible();
     const screens = await t.page.evaluate(() => {
       const [page] = [...document.querySelectorAll('*')]
         .filter((e) => e.clientHeight > 500 && e.scrollHeight > e.clientHeight + 50)
@@ -96,10 +98,11 @@ test(
     await expect(t.button('Start tightening')).toBeDisabled();
     await desk.button('Parts list: 1 missing').click();
     // What came is looked at first: the wrong thread is caught.
+    await desk.button('Details: Head bolts').click();
     await desk.button('Check the part that came: Head bolts').click();
-    await desk.field('Thread, e.g. M10 × 1.5', 'M11');
+    await desk.field('Thread', 'M11');
     await expect(desk.page.getByRole('alert').filter({ hasText: 'It won’t fit' })).toBeVisible();
-    await desk.field('Thread, e.g. M10 × 1.5', 'M10');
+    await desk.field('Thread', 'M10');
     await desk.field('How many came', 'ten');
     await expect(desk.page.getByText('“ten” isn’t a number.')).toBeVisible();
     await desk.field('How many came', '10');

@@ -167,6 +167,10 @@ beforeAll(() => {
     document: { ...listens, title: '', cookie: '', visibilityState: 'visible', hidden: false },
   });
 });
+// Nothing that was answered is kept for later: its timer would hold the test open.
+queryClient.setDefaultOptions({
+  queries: { ...queryClient.getDefaultOptions().queries, gcTime: Infinity },
+});
 afterEach(() => queryClient.clear());
 
 describe.each(Object.entries(CASES))('%s', (_name, one) => {

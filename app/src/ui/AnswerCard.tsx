@@ -23,7 +23,7 @@ const MIDDLE = { x: 50, y: 50 };
  */
 export function AnswerCard({ text, head, under = [], on = false, wide = false }: Props) {
   const inks = useInks();
-  const size = wide ? 48 : 72;
+  const size = wide ? 40 : 72;
   const drawing = head
     ? { x: 0, y: 0, width: 100, height: 100, shapes: fastenerHead(head, MIDDLE, 40, 0) }
     : null;
@@ -35,7 +35,7 @@ export function AnswerCard({ text, head, under = [], on = false, wide = false }:
         {
           borderColor: on ? inks.brand : inks.line,
           borderWidth: on ? 3 : 1,
-          padding: on ? 10 : 12,
+          padding: (wide ? 8 : 12) - (on ? 2 : 0),
         },
       ]}
     >
@@ -70,5 +70,5 @@ const styles = StyleSheet.create({
     justifyContent: 'center',
     flexGrow: 1,
   },
-  wide: { flexDirection: 'row', gap: 10 },
+  wide: { flexDirection: 'row', gap: 10, minHeight: 60 },
 });

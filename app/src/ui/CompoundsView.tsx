@@ -9,7 +9,7 @@ export function CompoundsView({ group }: { group: Group }) {
   const { drawing, words } = fastenerSide(group);
   return (
     <View style={{ gap: 2 }}>
-      <DrawingView drawing={drawing} label={words.join('; ')} width={220} height={74} />
+      <DrawingView drawing={drawing} label={words.join('; ')} width={180} height={60} />
       {words.map((w) => (
         <Line key={w}>{w}</Line>
       ))}

@@ -59,6 +59,8 @@ test.each([
   ['vin', 'ZZ9TRDG25FO002409'],
   ['built', '2017-02-31'],
   ['built', '5 May'],
+  ['built', '12/0'],
+  ['promised', '26/1'],
   ['customer', '  '],
   ['phone', 'ask for it'],
   ['email', 'ash at home'],

@@ -3,6 +3,7 @@ import { DaySchema, type Order } from '@stennet/core/contract';
 import type { KnownVehicle } from '@stennet/core/contract/work';
 import { checkVin } from '@stennet/core/find';
 import { ContactSchema, CONTACT_WAYS, OrderHeadSchema, type OrderHead } from '@stennet/core/order';
+import { isMoment } from '@/ui/form/moment';
 import { text } from './text';
 
 /** What is typed, as it is typed. Days as `2018-03-12`, the promise as a moment. */
@@ -146,7 +147,13 @@ const fields = v.object({
   prefers: v.picklist(['', ...CONTACT_WAYS]),
   concern: needed('concern', 1000),
   bay: words(30),
-  promised: v.string(),
+  promised: v.pipe(
+    v.string(),
+    v.check(
+      (at) => at === '' || isMoment(at),
+      () => text.dayWrong,
+    ),
+  ),
 });
 
 /** The head as the server takes it; the number stands apart, since a new order may ask for one. */

@@ -8,6 +8,7 @@ export const common = {
   shown: 'shown',
   hidden: 'hidden',
   time: 'Time',
+  calendar: '{{label}}: calendar',
   pickTime: 'Pick a time',
   cancel: 'Cancel',
   ok: 'OK',

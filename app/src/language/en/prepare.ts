@@ -142,7 +142,6 @@ export const prepare = {
     howDifferent: 'How they differ',
     thisSheet: 'this sheet',
     sheetNotHere: 'not in your library',
-    answerOne: 'Look at the vehicle and answer at least one.',
     disagree: 'These answers don’t agree',
     disagreeText:
       'They point to different sheets: a wrong date, or a bolt from another engine. Don’t tighten until you know.',

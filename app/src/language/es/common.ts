@@ -11,6 +11,7 @@ export const common: Translation<typeof english> = {
   shown: 'visible',
   hidden: 'oculta',
   time: 'Hora',
+  calendar: '{{label}}: calendario',
   pickTime: 'Elegir la hora',
   cancel: 'Cancelar',
   ok: 'Aceptar',
@@ -32,7 +33,7 @@ export const common: Translation<typeof english> = {
   ribbon: 'Etapas: {{stages}}',
   ribbonAt: 'Etapas: {{stages}}. Va la etapa {{n}} de {{of}}',
   // whose word prevails
-  invented: 'Hoja de demostración con valores inventados. Nunca la use en un motor real.',
+  invented: 'Hoja de prueba, valores inventados. Nunca la use en un motor real.',
   prevail:
     'Prevalecen el procedimiento vigente del fabricante, las normas locales y la práctica autorizada.',
   source: '{{title}}, página {{page}}, revisión {{revision}}, {{date}}',

@@ -54,9 +54,9 @@ export const prepare: Translation<typeof english> = {
   // one-time-use, alone
   newTitle: '{{what}}: solo {{n}} nuevos',
   newHere_one: '{{what}}: ya está {{count}} nuevo.',
-  newHere_other: '{{what}}: ya están los {{count}} nuevos.',
+  newHere_other: '{{what}}: {{count}} nuevos aquí.',
   newHereLot_one: '{{what}}: ya está {{count}} nuevo, lote {{lot}}.',
-  newHereLot_other: '{{what}}: ya están los {{count}} nuevos, lote {{lot}}.',
+  newHereLot_other: '{{what}}: {{count}} nuevos aquí, lote {{lot}}.',
   newOrdered: 'Pedido, aún no llega.',
   newWrong: 'La pieza que llegó no coincide con la hoja',
   newWrongText: 'Cuando llegue la correcta, márquela en la lista de piezas.',
@@ -146,7 +146,6 @@ export const prepare: Translation<typeof english> = {
     howDifferent: 'En qué se diferencian',
     thisSheet: 'esta hoja',
     sheetNotHere: 'no está en su biblioteca',
-    answerOne: 'Mire el vehículo y conteste al menos una.',
     disagree: 'Estas respuestas no coinciden',
     disagreeText:
       'Apuntan a hojas distintas: fecha equivocada o perno de otro motor. No apriete hasta saberlo.',

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
-import { TextInput } from 'react-native-paper';
-import { DatePickerInput, TimePickerModal } from 'react-native-paper-dates';
+import { IconButton, TextInput } from 'react-native-paper';
+import { DatePickerInput, DatePickerModal, TimePickerModal } from 'react-native-paper-dates';
 import { useSignedIn } from '@/data';
 import { commonText } from '@/language/common';
 import { ChoiceField, Problem, TextField } from '../fields';
@@ -70,7 +70,10 @@ export function FormChoice<T extends FieldValues, V extends string>({
   );
 }
 
-/** A day, typed the way the shop writes it or picked from a calendar; kept as `2018-03-12`. */
+/**
+ * A day, typed the way the shop writes it or picked from a calendar; kept as `2018-03-12`. What is
+ * typed half way is handed on as it is, so that it is refused instead of lost.
+ */
 export function DayField({
   label,
   value,
@@ -83,21 +86,52 @@ export function DayField({
   problem?: string | undefined;
 }) {
   const { me } = useSignedIn();
+  const [open, setOpen] = useState(false);
+  const locale = datesIn(me.shop.locale);
+  const day = ofDay(value);
   return (
     <View style={styles.field}>
-      <DatePickerInput
-        mode="outlined"
-        locale={datesIn(me.shop.locale)}
-        label={label}
-        accessibilityLabel={label}
-        inputMode="start"
-        value={ofDay(value)}
-        onChange={(at) => onChange(at ? dayOf(at) : '')}
-        hasError={Boolean(problem)}
-        withDateFormatInLabel={false}
-        placeholder={sampleDay(me.shop.locale)}
-        style={styles.text}
-      />
+      <View>
+        <DatePickerInput
+          mode="outlined"
+          locale={locale}
+          label={label}
+          accessibilityLabel={label}
+          inputMode="start"
+          withModal={false}
+          value={day}
+          onChange={(at) => at && onChange(dayOf(at))}
+          onChangeText={(typed) => {
+            if (typed === '' || day) onChange('');
+            else if (typed) onChange(typed);
+          }}
+          hasError={Boolean(problem)}
+          hideValidationErrors
+          withDateFormatInLabel={false}
+          placeholder={sampleDay(me.shop.locale)}
+          style={styles.text}
+        />
+        <IconButton
+          icon="calendar"
+          size={24}
+          accessibilityLabel={commonText.calendar({ label })}
+          onPress={() => setOpen(true)}
+          style={styles.icon}
+        />
+      </View>
+      {open ? (
+        <DatePickerModal
+          visible
+          mode="single"
+          locale={locale}
+          date={day}
+          onDismiss={() => setOpen(false)}
+          onConfirm={({ date }) => {
+            setOpen(false);
+            if (date) onChange(dayOf(date));
+          }}
+        />
+      ) : null}
       <Problem text={problem} />
     </View>
   );
@@ -125,20 +159,23 @@ export function MomentField({
   label,
   value,
   onChange,
+  problem,
 }: {
   label: string;
   value: string;
   onChange: (iso: string) => void;
+  problem?: string | undefined;
 }) {
   const { me, format } = useSignedIn();
   const { timeZone, locale } = me.shop;
   const at = onShopClock(value, timeZone);
   const [day, setDay] = useState(at.day);
   const [open, setOpen] = useState(false);
-  const shown = value ? at : { day, time: '' };
+  const shown = at.day ? at : { day, time: '' };
   const put = (next: { day: string; time: string }): void => {
     setDay(next.day);
-    onChange(next.day && next.time ? momentAt(next.day, next.time, timeZone) : '');
+    // Half a day is handed on as it is typed: it is no moment, and is refused as such.
+    onChange(next.day && (momentAt(next.day, next.time, timeZone) || next.day));
   };
   const [hours, minutes] = (shown.time || '17:00').split(':').map(Number);
   return (
@@ -149,6 +186,7 @@ export function MomentField({
           label={label}
           value={shown.day}
           onChange={(next) => put({ day: next, time: shown.time || '17:00' })}
+          problem={problem}
         />
       </View>
       <View style={styles.time}>
@@ -156,7 +194,7 @@ export function MomentField({
           mode="outlined"
           label={commonText.time}
           accessibilityLabel={`${label}, ${commonText.time}`}
-          value={value ? format.time(new Date(value)) : ''}
+          value={at.day ? format.time(new Date(value)) : ''}
           onPressIn={() => setOpen(true)}
           onKeyPress={({ nativeEvent }) => {
             if (nativeEvent.key === 'Enter' || nativeEvent.key === ' ') setOpen(true);
@@ -199,8 +237,13 @@ export function FormMoment<T extends FieldValues>({ control, name, label }: AnyC
     <Controller
       control={control as Control<T>}
       name={name}
-      render={({ field }) => (
-        <MomentField label={label} value={field.value as string} onChange={field.onChange} />
+      render={({ field, fieldState }) => (
+        <MomentField
+          label={label}
+          value={field.value as string}
+          onChange={field.onChange}
+          problem={fieldState.error?.message}
+        />
       )}
     />
   );
@@ -217,6 +260,7 @@ const sampleDay = (locale: string): string =>
 const styles = StyleSheet.create({
   field: { gap: 6, minHeight: 56 },
   text: { fontSize: 17 },
+  icon: { position: 'absolute', right: 2, top: 8, margin: 0, width: 48, height: 48 },
   moment: { flexDirection: 'row', gap: 8 },
   day: { flex: 3 },
   time: { flex: 2 },

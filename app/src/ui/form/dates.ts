@@ -2,6 +2,7 @@ import { tz } from '@date-fns/tz';
 import { format, isValid, parse } from 'date-fns';
 import { en, es, registerTranslation } from 'react-native-paper-dates';
 import { language } from '@/platform/language';
+import { isMoment } from './moment';
 
 /** The shop's way to write a day, in the words of whoever reads. */
 export function datesIn(locale: string): string {
@@ -18,8 +19,8 @@ export function ofDay(day: string): Date | undefined {
 
 /** What the shop's own clock shows at a moment, whatever the device's zone is. */
 export function onShopClock(iso: string, timeZone: string): { day: string; time: string } {
+  if (!isMoment(iso)) return { day: '', time: '' };
   const at = new Date(iso);
-  if (!isValid(at)) return { day: '', time: '' };
   return {
     day: format(at, 'yyyy-MM-dd', { in: tz(timeZone) }),
     time: format(at, 'HH:mm', { in: tz(timeZone) }),

@@ -1,4 +1,4 @@
 // Forms with dates and checks: only screens that someone types into need what it brings along.
 export { DayField, FormChoice, FormDay, FormMoment, FormText, MomentField } from './FormFields';
-export { onShopClock } from './dates';
+export { isMoment } from './moment';
 export { useKeptFields } from './useKeptFields';

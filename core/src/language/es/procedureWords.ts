@@ -33,7 +33,7 @@ export const procedureWords: Translation<typeof english> = {
   },
   places: {
     threads: 'las roscas',
-    'under head': 'la parte inferior de la cabeza',
+    'under head': 'el asiento de la cabeza',
     'washer faces': 'las caras de la arandela',
     splines: 'las estrías',
     'gasket face': 'la cara de la junta',

@@ -1,4 +1,6 @@
 import { useState } from 'react';
+import * as v from 'valibot';
+import { DaySchema } from '@stennet/core/contract';
 import { wrenchesOf } from '@stennet/core/prepare';
 import { useTools, type Asked } from '@/data';
 import { bare } from '@stennet/core/find';
@@ -44,7 +46,9 @@ export function AskForm({
   }[by];
   const isReady =
     needed.every((name) => typed[name]?.trim()) &&
-    (by !== 'vehicle' || bare(typed.vin ?? '').length >= LEAST);
+    (by !== 'vehicle' || bare(typed.vin ?? '').length >= LEAST) &&
+    (by !== 'wrench' ||
+      ['from', 'to'].every((name) => !typed[name] || v.is(DaySchema, typed[name])));
   function ask(): void {
     if (!isReady) return;
     const plate = bare(typed.vin ?? '');

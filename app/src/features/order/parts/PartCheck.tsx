@@ -58,6 +58,7 @@ export function Check({
         {group ? (
           <TextField
             label={text.seenThread}
+            hint="M10 × 1.5"
             value={seen.thread ?? ''}
             onChange={(thread) => setSeen({ ...seen, thread: thread.slice(0, 20) })}
           />

@@ -5,7 +5,7 @@ import { otherCompound } from '@stennet/core/prepare';
 import type { Group } from '@stennet/core/procedure';
 import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { ofKind, saveEntry, type ShownEntry } from '@/data';
-import { BigButton, Line, Notice, Section } from '@/ui';
+import { BigButton, Fold, Line, Notice, Section } from '@/ui';
 import { CompoundsView, OtherCompound } from '@/ui/work';
 import { text } from '../text';
 
@@ -34,7 +34,6 @@ function OfGroup({ data, entries, group }: Props & { group: Group }) {
   );
   const chosen =
     kept && kept.body.condition !== group.frictionCondition ? kept.body.condition : undefined;
-  const [open, setOpen] = useState(false);
   const [problem, setProblem] = useState(false);
   const choose = (condition: FrictionCondition): void => {
     const body = { kind: 'compound', joint: data.joint, group: group.id, condition } as const;
@@ -55,32 +54,32 @@ function OfGroup({ data, entries, group }: Props & { group: Group }) {
         <Line strong>{text.nothing({ group: group.name })}</Line>
       )}
       {problem ? <Notice title={text.cannotKeep} look="warn" alert /> : null}
-      {open || chosen ? (
+      {chosen ? (
         <>
           <OtherCompound
             label={text.otherCompound}
             published={group.frictionCondition}
             chosen={chosen}
             onChoose={choose}
-            change={chosen ? otherCompound(data.sheet, group, chosen) : null}
+            change={otherCompound(data.sheet, group, chosen)}
           />
-          {chosen ? (
-            <BigButton
-              text={text.asPublished({ condition: FRICTION_TEXT[group.frictionCondition] })}
-              look="quiet"
-              size="desk"
-              onPress={() => choose(group.frictionCondition)}
-            />
-          ) : null}
+          <BigButton
+            text={text.asPublished({ condition: FRICTION_TEXT[group.frictionCondition] })}
+            look="quiet"
+            size="desk"
+            onPress={() => choose(group.frictionCondition)}
+          />
         </>
       ) : (
-        <BigButton
-          text={text.otherCompound}
-          label={`${text.otherCompound} ${group.name}`}
-          look="quiet"
-          size="desk"
-          onPress={() => setOpen(true)}
-        />
+        <Fold title={text.otherCompound} label={`${text.otherCompound} ${group.name}`}>
+          <OtherCompound
+            label={text.otherCompound}
+            published={group.frictionCondition}
+            chosen={undefined}
+            onChoose={choose}
+            change={null}
+          />
+        </Fold>
       )}
     </View>
   );

@@ -98,4 +98,4 @@ function inOrderMet(sheet: Sheet): Sheet['steps'] {
 const isDueIn = (sheet: Sheet, { due }: Sheet['steps'][number]): boolean =>
   !('stage' in due) || sheet.stages.some((s) => s.id === due.stage);
 
-const styles = StyleSheet.create({ line: { borderTopWidth: 1, paddingVertical: 6 } });
+const styles = StyleSheet.create({ line: { borderTopWidth: 1, paddingVertical: 3 } });

@@ -113,8 +113,8 @@ function Verdict({
   const elsewhere = [...new Set(given.map((a) => a.sheet).filter((id) => id !== sheet.id))];
   const isHereToo = given.some((a) => a.sheet === sheet.id);
   const [other] = elsewhere;
-  if (other === undefined)
-    return given.length > 0 ? null : <Text style={{ fontSize: 16 }}>{text.which.answerOne}</Text>;
+  // That nothing is answered yet is said beside the button that starts.
+  if (other === undefined) return null;
   if (isHereToo || elsewhere.length > 1)
     return <Notice title={text.which.disagree} text={text.which.disagreeText} look="warn" alert />;
   const to = standing(other);
