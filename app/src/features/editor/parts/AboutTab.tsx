@@ -136,15 +136,15 @@ function Applies() {
 function Source() {
   const { draft, change, problem } = useEditor();
   const { source } = draft;
+  const propsOf = (name: keyof Sheet['source'], label: string) => ({
+    label,
+    value: source[name],
+    onChange: (t: string) =>
+      change((d) => ({ ...d, source: { ...d.source, [name]: t } }), `source.${name}`),
+    problem: problem(`source.${name}`),
+  });
   const field = (name: keyof Sheet['source'], label: string) => (
-    <DayField
-      label={label}
-      value={source[name]}
-      onChange={(t) =>
-        change((d) => ({ ...d, source: { ...d.source, [name]: t } }), `source.${name}`)
-      }
-      problem={problem(`source.${name}`)}
-    />
+    <TextField {...propsOf(name, label)} />
   );
   return (
     <Section title={text.source}>
@@ -155,7 +155,7 @@ function Source() {
       <FieldRow>
         {field('page', text.page)}
         {field('revision', text.sourceRevision)}
-        {field('date', text.sourceDate)}
+        <DayField {...propsOf('date', text.sourceDate)} />
       </FieldRow>
       {field('condition', text.condition)}
     </Section>
