@@ -2,7 +2,7 @@ import { expect, test } from './house';
 
 const id = (n: number): string => `5e000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 
-/** Texts of buttons and links that do not fit where they stand; what scrolls sideways may be wider. */
+/** Texts of buttons and links that do not fit; what scrolls sideways may be wider. */
 const cutOff = `[...document.querySelectorAll('[role=button],[role=link],[role=radio],[role=tab],a')]
   .filter((e) => { for (let p = e.parentElement; p; p = p.parentElement)
     if (/auto|scroll/.test(getComputedStyle(p).overflowX) && p.scrollWidth > p.clientWidth + 1) return false;

@@ -14,7 +14,6 @@ export { BarChart, LineChart } from './charts';
 export { CompoundsView } from './CompoundsView';
 export { OtherCompound } from './OtherCompound';
 export { DrawingView } from './DrawingView';
-export { DeskTable, type Column } from './DeskTable';
 export { JointMapView } from './JointMapView';
 export { Ribbon } from './Ribbon';
 export { FollowUpRow } from './followUps/FollowUpRow';

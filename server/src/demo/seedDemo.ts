@@ -194,6 +194,15 @@ async function seedOrder(
       ]);
     }
   }
+  await seedEntries(client, shop.id, o, now);
+}
+
+async function seedEntries(
+  client: pg.Client,
+  shop: string,
+  o: DemoShop['orders'][number],
+  now: Date,
+): Promise<void> {
   for (const e of o.entries ?? []) {
     // A reminder is for a moment near the start.
     const due =
@@ -203,7 +212,7 @@ async function seedOrder(
     const body = canonicalJson(v.parse(OrderEntrySchema, { ...e.body, ...due }));
     await insertEntry(
       client,
-      shop.id,
+      shop,
       e.id,
       1,
       o.id,

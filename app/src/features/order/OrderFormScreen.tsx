@@ -18,7 +18,7 @@ import {
   useIsWide,
   Waiting,
 } from '@/ui';
-import { FormChoice, FormDay, FormMoment, FormText, useKeptFields } from '@/ui/form';
+import { FormChoice, FormDay, FormMoment, FormText, useKeptFields } from '@/forms';
 import {
   emptyForm,
   fieldsOf,

@@ -3,7 +3,7 @@ import { DaySchema, type Order } from '@stennet/core/contract';
 import type { KnownVehicle } from '@stennet/core/contract/work';
 import { checkVin } from '@stennet/core/find';
 import { ContactSchema, CONTACT_WAYS, OrderHeadSchema, type OrderHead } from '@stennet/core/order';
-import { isMoment } from '@/ui/form/moment';
+import { isMoment } from '@/forms/moment';
 import { text } from './text';
 
 /** What is typed, as it is typed. Days as `2018-03-12`, the promise as a moment. */

@@ -1,6 +1,6 @@
 import { JOINT_KIND_IDS, jointKindText, type Sheet } from '@stennet/core/procedure';
 import { ChoiceField, FieldRow, FlagsField, Section, TextField, Line } from '@/ui';
-import { DayField } from '@/ui/form';
+import { DayField } from '@/forms';
 import { useEditor } from '../hooks/useEditor';
 import { withoutUnset } from '../lists';
 import { text } from '../text';

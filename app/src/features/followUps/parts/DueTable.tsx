@@ -4,7 +4,7 @@ import { dayIn, standingOn } from '@stennet/core/followUp';
 import { useSignedIn } from '@/data';
 import { now } from '@/platform/clock';
 import { useInks } from '@/ui';
-import { DeskTable, type Column } from '@/ui/work';
+import { DeskTable, type Column } from '@/tables/DeskTable';
 import { text } from '../text';
 
 /** What is due, at the desk, with whom to call; the chosen vehicle stands beside. */

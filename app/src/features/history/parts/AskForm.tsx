@@ -5,7 +5,7 @@ import { wrenchesOf } from '@stennet/core/prepare';
 import { useTools, type Asked } from '@/data';
 import { bare } from '@stennet/core/find';
 import { BigButton, ChoiceField, FieldRow, Section, TextField } from '@/ui';
-import { DayField } from '@/ui/form';
+import { DayField } from '@/forms';
 import { text } from '../text';
 
 /** Of a plate or a VIN, to be looked for. */

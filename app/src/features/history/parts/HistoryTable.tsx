@@ -3,7 +3,7 @@ import type { HistoryLine } from '@stennet/core/contract';
 import { useSignedIn } from '@/data';
 import { commonText } from '@/language/common';
 import { useInks } from '@/ui';
-import { DeskTable, type Column } from '@/ui/work';
+import { DeskTable, type Column } from '@/tables/DeskTable';
 import { text } from '../text';
 
 /** What was tightened, at the desk: each row leads to its record. */

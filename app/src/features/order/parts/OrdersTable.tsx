@@ -4,7 +4,7 @@ import { stationNow, STATIONS, STATION_TEXT } from '@stennet/core/order';
 import { usePeople, useSignedIn } from '@/data';
 import { now } from '@/platform/clock';
 import { StationStrip, useInks } from '@/ui';
-import { DeskTable, type Column } from '@/ui/work';
+import { DeskTable, type Column } from '@/tables/DeskTable';
 import type { OnDesk } from '../onDesk';
 import { text } from '../text';
 

@@ -9,7 +9,7 @@ import { initialState } from '@stennet/core/run';
 import { parseCents, type Formatter } from '@stennet/core/quantity';
 import { useSignedIn, type ShownEntry } from '@/data';
 import { BigButton, FieldRow, Fold, FONT, Line, Notice, TextField, useInks } from '@/ui';
-import { DayField } from '@/ui/form';
+import { DayField } from '@/forms';
 import { JointMapView } from '@/ui/work';
 import { usePart } from '../hooks/usePart';
 import { text } from '../text';

@@ -4,7 +4,7 @@ import { lineKey, type PartLine } from '@stennet/core/prepare';
 import { type Sheet } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
 import { useInks } from '@/ui';
-import { DeskTable, type Column } from '@/ui/work';
+import { DeskTable, type Column } from '@/tables/DeskTable';
 import { usePart } from '../hooks/usePart';
 import { text } from '../text';
 import { useFact } from './PartRow';

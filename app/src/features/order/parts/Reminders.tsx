@@ -2,7 +2,7 @@ import { Fragment, useState } from 'react';
 import * as v from 'valibot';
 import { ofKind, usePeople, useSignedIn, type ShownEntry } from '@/data';
 import { BigButton, Line, Notice, Section } from '@/ui';
-import { FormChoice, FormMoment, FormText, isMoment, useKeptFields } from '@/ui/form';
+import { FormChoice, FormMoment, FormText, isMoment, useKeptFields } from '@/forms';
 import { useSave } from '../hooks/useSave';
 import { text } from '../text';
 import { EntryLine } from './EntryLine';

@@ -6,7 +6,7 @@ import { asAppError, useKeptForm, type KeptTool } from '@/data';
 import { saveTool } from '@/data/shop';
 import { newId } from '@/platform/ids';
 import { BigButton, ChoiceField, FieldRow, Notice, Section, TextField } from '@/ui';
-import { DayField } from '@/ui/form';
+import { DayField } from '@/forms';
 import {
   fieldsOf,
   formOfTool,

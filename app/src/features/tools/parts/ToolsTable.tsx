@@ -1,7 +1,7 @@
 import { Text } from 'react-native-paper';
 import { useSignedIn, type KeptTool } from '@/data';
 import { useInks } from '@/ui';
-import { DeskTable, type Column } from '@/ui/work';
+import { DeskTable, type Column } from '@/tables/DeskTable';
 import { calibrationOf, factsOf } from './ToolRow';
 import { text } from '../text';
 

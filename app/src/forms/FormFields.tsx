@@ -1,72 +1,71 @@
-import { useState } from 'react';
+import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { IconButton, TextInput } from 'react-native-paper';
 import { DatePickerInput, DatePickerModal, TimePickerModal } from 'react-native-paper-dates';
 import { useSignedIn } from '@/data';
 import { commonText } from '@/language/common';
-import { ChoiceField, Problem, TextField } from '../fields';
+import { ChoiceField, Problem, TextField } from '@/ui';
 import { datesIn, dayOf, momentAt, ofDay, onShopClock } from './dates';
 
-interface FieldProps<T extends FieldValues> {
-  control: Control<T, unknown, never>;
+interface Named<T extends FieldValues> {
+  /** Of a form from `useKeptFields`. */
+  control: unknown;
   name: FieldPath<T>;
   label: string;
 }
-type AnyControl<T extends FieldValues> = Omit<FieldProps<T>, 'control'> & {
-  control: unknown;
-};
+interface Held {
+  value: string;
+  onChange: (value: string) => void;
+  inputRef: (field: { focus: () => void } | null) => void;
+  problem: string | undefined;
+}
+
+/** One field of a form: what stands in it, and what is wrong with it. */
+function Field<T extends FieldValues>({
+  control,
+  name,
+  children,
+}: Omit<Named<T>, 'label'> & { children: (held: Held) => ReactElement }) {
+  return (
+    <Controller
+      control={control as Control<T>}
+      name={name}
+      render={({ field, fieldState }) =>
+        children({
+          value: field.value as string,
+          onChange: field.onChange,
+          inputRef: field.ref,
+          problem: fieldState.error?.message,
+        })
+      }
+    />
+  );
+}
 
 /** Text, with what is wrong with it beneath. */
 export function FormText<T extends FieldValues>({
   control,
   name,
-  label,
-  lines = 1,
-  hint,
-  mode,
-}: AnyControl<T> & { lines?: number; hint?: string; mode?: 'text' | 'decimal' | 'tel' | 'email' }) {
+  ...shown
+}: Named<T> & { lines?: number; hint?: string; mode?: 'text' | 'decimal' | 'tel' | 'email' }) {
   return (
-    <Controller
-      control={control as Control<T>}
-      name={name}
-      render={({ field, fieldState }) => (
-        <TextField
-          label={label}
-          value={field.value as string}
-          onChange={field.onChange}
-          inputRef={field.ref}
-          lines={lines}
-          problem={fieldState.error?.message}
-          {...(hint ? { hint } : {})}
-          {...(mode ? { mode } : {})}
-        />
-      )}
-    />
+    <Field<T> control={control} name={name}>
+      {(held) => <TextField {...shown} {...held} />}
+    </Field>
   );
 }
 
 /** One of a few. */
-export function FormChoice<T extends FieldValues, V extends string>({
+export function FormChoice<T extends FieldValues>({
   control,
   name,
-  label,
-  options,
-}: AnyControl<T> & { options: readonly { value: V; text: string }[] }) {
+  ...shown
+}: Named<T> & { options: readonly { value: string; text: string }[] }) {
   return (
-    <Controller
-      control={control as Control<T>}
-      name={name}
-      render={({ field, fieldState }) => (
-        <ChoiceField
-          label={label}
-          value={field.value as V}
-          options={options}
-          onChange={field.onChange}
-          problem={fieldState.error?.message}
-        />
-      )}
-    />
+    <Field<T> control={control} name={name}>
+      {({ inputRef: _ref, ...held }) => <ChoiceField {...shown} {...held} />}
+    </Field>
   );
 }
 
@@ -137,20 +136,11 @@ export function DayField({
   );
 }
 
-export function FormDay<T extends FieldValues>({ control, name, label }: AnyControl<T>) {
+export function FormDay<T extends FieldValues>({ control, name, label }: Named<T>) {
   return (
-    <Controller
-      control={control as Control<T>}
-      name={name}
-      render={({ field, fieldState }) => (
-        <DayField
-          label={label}
-          value={field.value as string}
-          onChange={field.onChange}
-          problem={fieldState.error?.message}
-        />
-      )}
-    />
+    <Field<T> control={control} name={name}>
+      {({ inputRef: _ref, ...held }) => <DayField label={label} {...held} />}
+    </Field>
   );
 }
 
@@ -232,20 +222,11 @@ export function MomentField({
   );
 }
 
-export function FormMoment<T extends FieldValues>({ control, name, label }: AnyControl<T>) {
+export function FormMoment<T extends FieldValues>({ control, name, label }: Named<T>) {
   return (
-    <Controller
-      control={control as Control<T>}
-      name={name}
-      render={({ field, fieldState }) => (
-        <MomentField
-          label={label}
-          value={field.value as string}
-          onChange={field.onChange}
-          problem={fieldState.error?.message}
-        />
-      )}
-    />
+    <Field<T> control={control} name={name}>
+      {({ inputRef: _ref, ...held }) => <MomentField label={label} {...held} />}
+    </Field>
   );
 }
 

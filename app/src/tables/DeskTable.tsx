@@ -13,9 +13,7 @@ import { Menu, Text, TouchableRipple } from 'react-native-paper';
 import { useSignedIn } from '@/data';
 import { commonText } from '@/language/common';
 import { keptChoice } from '@/platform/keptChoice';
-import PaperIcon from './PaperIcon';
-import { pressedBySpace } from './spaceKey';
-import { useInks } from './theme';
+import { Icon as PaperIcon, pressedBySpace, useInks } from '@/ui';
 
 const { useKept: useHidden, put: putHidden } = keptChoice<{ hidden: readonly string[] }>(
   'columns',
