@@ -6,7 +6,7 @@ import path from 'node:path';
 import { root } from './install.mjs';
 
 // 14 of them are the message library: nothing can be said before it is here.
-const MOST_KB = 378;
+const MOST_KB = 382;
 
 const dist = path.join(root, 'app/dist');
 const page = fs.readFileSync(path.join(dist, 'index.html'), 'utf8');

@@ -10,7 +10,7 @@ import { refresh, refreshLibrary, refreshOrders } from './refresh';
 
 type Body<R extends Parameters<typeof call>[0]> = NonNullable<BodyOf<R>>;
 
-/** Vehicles that were here before, by a piece of plate, VIN or customer; nothing asked, nothing found. */
+/** Vehicles that were here before, by a piece of plate, VIN or customer. */
 export const useKnownVehicles = (asked: string) =>
   useQuery({
     queryKey: queryKeys.vehicles(asked),
