@@ -104,7 +104,7 @@ export function Procedure({ data }: { data: JointSheet }) {
   return (
     <Section title={commonText.titleRev({ title: sheet.title, revision: sheet.revision })}>
       <Ribbon sheet={sheet} place={null} format={format} />
-      <View style={{ height: 126 }}>
+      <View style={{ height: 106 }}>
         <JointMapView
           sheet={sheet}
           marks={seatMarks(sheet, initialState(sheet).progress, null)}
