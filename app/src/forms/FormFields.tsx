@@ -21,6 +21,13 @@ interface Held {
   problem: string | undefined;
 }
 
+interface Shown {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  problem?: string | undefined;
+}
+
 /** One field of a form: what stands in it, and what is wrong with it. */
 function Field<T extends FieldValues>({
   control,
@@ -73,17 +80,7 @@ export function FormChoice<T extends FieldValues>({
  * A day, typed the way the shop writes it or picked from a calendar; kept as `2018-03-12`. What is
  * typed half way is handed on as it is, so that it is refused instead of lost.
  */
-export function DayField({
-  label,
-  value,
-  onChange,
-  problem,
-}: {
-  label: string;
-  value: string;
-  onChange: (day: string) => void;
-  problem?: string | undefined;
-}) {
+export function DayField({ label, value, onChange, problem }: Shown) {
   const { me } = useSignedIn();
   const [open, setOpen] = useState(false);
   const locale = datesIn(me.shop.locale);
@@ -145,17 +142,7 @@ export function FormDay<T extends FieldValues>({ control, name, label }: Named<T
 }
 
 /** A moment on the shop's own clock: a day and a time. Empty as long as one of them is missing. */
-export function MomentField({
-  label,
-  value,
-  onChange,
-  problem,
-}: {
-  label: string;
-  value: string;
-  onChange: (iso: string) => void;
-  problem?: string | undefined;
-}) {
+export function MomentField({ label, value, onChange, problem }: Shown) {
   const { me, format } = useSignedIn();
   const { timeZone, locale } = me.shop;
   const at = onShopClock(value, timeZone);

@@ -40,4 +40,10 @@ export {
 } from './stations';
 export { narrowed } from './scope';
 export { isAwaited, PART_STATES, type PartState } from './partState';
-export { ENTRY_KINDS, ORDER_STATES, ORDER_STATE_TEXT, type OrderState } from './names';
+export {
+  ENTRY_KINDS,
+  ORDER_STATES,
+  ORDER_STATE_TEXT,
+  PART_STATE_TEXT,
+  type OrderState,
+} from './names';

@@ -1,5 +1,6 @@
 import { textsOf } from '../language';
 import { orders } from '../language/en/orders';
+import type { PartState } from './partState';
 
 const text = textsOf('orders', orders);
 /** Where a repair order stands, from the counter to the key handed back. */
@@ -32,6 +33,9 @@ export const ENTRY_KINDS = [
   'compound',
   'scope',
 ] as const;
+
+/** How a part stands, in a word. */
+export const PART_STATE_TEXT: Readonly<Record<PartState, string>> = text.parts;
 
 /** Where a repair order stands, in a word. */
 export const ORDER_STATE_TEXT: Readonly<Record<OrderState, string>> = text.states;

@@ -1,4 +1,5 @@
-import { type PartLine } from '@stennet/core/prepare';
+import { PART_STATE_TEXT } from '@stennet/core/order';
+import type { PartLine } from '@stennet/core/prepare';
 import type { Order, Shop } from '@stennet/core/contract';
 import { createFormatter } from '@stennet/core/quantity';
 import { headingBlock, putColumn, rowBlock, textBlock, type Block } from './column';
@@ -70,7 +71,7 @@ function row(cells: readonly string[], bold = false): Block {
 
 function lineOf({ need, jointName, entry }: PartLine, price: (cents: number) => string): Block {
   const part = entry?.body;
-  const state = part ? text.partStates[part.state] : text.needs[need.need];
+  const state = part ? PART_STATE_TEXT[part.state] : text.needs[need.need];
   const words = jointName ? `${need.what} (${jointName})` : need.what;
   const from = [part?.number, part?.lot && text.lot({ lot: part.lot })].filter(Boolean).join(', ');
   return row([

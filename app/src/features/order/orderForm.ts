@@ -4,6 +4,7 @@ import type { KnownVehicle } from '@stennet/core/contract/work';
 import { checkVin } from '@stennet/core/find';
 import { ContactSchema, CONTACT_WAYS, OrderHeadSchema, type OrderHead } from '@stennet/core/order';
 import { isMoment } from '@/forms/moment';
+import { needed, words } from '@/forms/typed';
 import { text } from './text';
 
 /** What is typed, as it is typed. Days as `2018-03-12`, the promise as a moment. */
@@ -66,20 +67,6 @@ export const fieldsOf = ({ vehicle, customer, contact }: KnownVehicle): Partial<
   prefers: contact?.prefers ?? '',
 });
 
-const words = (most: number) =>
-  v.pipe(
-    v.string(),
-    v.trim(),
-    v.maxLength(most, () => text.tooLong({ n: most })),
-  );
-const needed = (
-  field: 'maker' | 'model' | 'engine' | 'plate' | 'customer' | 'concern',
-  most: number,
-) =>
-  v.pipe(
-    words(most),
-    v.nonEmpty(() => text.missing({ field: text[field] })),
-  );
 const capitals = v.toUpperCase();
 
 const odometer = v.pipe(
@@ -115,10 +102,16 @@ const fields = v.object({
       () => text.numberWrong,
     ),
   ),
-  maker: needed('maker', 60),
-  model: needed('model', 60),
-  engine: v.pipe(needed('engine', 30), capitals),
-  plate: v.pipe(needed('plate', 20), capitals),
+  maker: needed(() => text.maker, 60),
+  model: needed(() => text.model, 60),
+  engine: v.pipe(
+    needed(() => text.engine, 30),
+    capitals,
+  ),
+  plate: v.pipe(
+    needed(() => text.plate, 20),
+    capitals,
+  ),
   vin,
   built: v.pipe(
     v.string(),
@@ -129,7 +122,7 @@ const fields = v.object({
   ),
   odometer,
   unit: v.picklist(['km', 'mi']),
-  customer: needed('customer', 80),
+  customer: needed(() => text.customer, 80),
   phone: v.pipe(
     words(30),
     v.check(
@@ -145,7 +138,7 @@ const fields = v.object({
     ),
   ),
   prefers: v.picklist(['', ...CONTACT_WAYS]),
-  concern: needed('concern', 1000),
+  concern: needed(() => text.concern, 1000),
   bay: words(30),
   promised: v.pipe(
     v.string(),

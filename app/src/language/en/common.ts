@@ -12,6 +12,8 @@ export const common = {
   pickTime: 'Pick a time',
   cancel: 'Cancel',
   ok: 'OK',
+  missing: '{{field}} is missing.',
+  tooLong: 'At most {{n}} characters.',
   today: 'Today',
   back: 'Back',
   devices: {

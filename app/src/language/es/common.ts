@@ -15,6 +15,8 @@ export const common: Translation<typeof english> = {
   pickTime: 'Elegir la hora',
   cancel: 'Cancelar',
   ok: 'Aceptar',
+  missing: 'Falta: {{field}}.',
+  tooLong: 'Como máximo {{n}} caracteres.',
   today: 'Hoy',
   back: 'Atrás',
   devices: {

@@ -1,4 +1,12 @@
 export const orders = {
+  parts: {
+    needed: 'to order',
+    ordered: 'ordered',
+    backordered: 'backordered',
+    here: 'here',
+    fitted: 'fitted',
+    notNeeded: 'not needed',
+  },
   jobs: {
     clutch: 'Replace clutch',
     flywheel: 'Replace flywheel',

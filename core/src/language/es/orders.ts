@@ -2,6 +2,14 @@ import type { Translation } from '../language';
 import type { orders as english } from '../en/orders';
 
 export const orders: Translation<typeof english> = {
+  parts: {
+    needed: 'por pedir',
+    ordered: 'pedida',
+    backordered: 'sin existencias',
+    here: 'aquí',
+    fitted: 'puesta',
+    notNeeded: 'no hace falta',
+  },
   jobs: {
     clutch: 'Cambiar embrague',
     flywheel: 'Cambiar volante',

@@ -4,7 +4,7 @@ import { ORDERS } from '../stage';
 import { demoSheets } from '../../testing';
 import { buildSheet } from '../../testing/sheetPlans';
 import { planArbitrary } from '../../testing/sheetParts';
-import { PROPERTY_CLASSES } from '../../thread';
+import { FRICTION_CONDITIONS, PROPERTY_CLASSES } from '../../thread';
 
 const printed = (text: string): string => printLine(parseLine(text).line);
 
@@ -197,16 +197,7 @@ describe('parse(print(line)) = line', () => {
       'reuse-in-place',
       'reuse-if-within-length',
     ) as fc.Arbitrary<'reuse'>,
-    condition: fc.constantFrom(
-      'dry',
-      'lightOil',
-      'engineOil',
-      'molyPaste',
-      'antiSeize',
-      'threadLocker',
-      'sealant',
-      'platedWaxed',
-    ) as fc.Arbitrary<'dry'>,
+    condition: fc.constantFrom(...FRICTION_CONDITIONS),
   });
   const lines: fc.Arbitrary<Line> = fc
     .record({

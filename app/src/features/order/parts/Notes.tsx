@@ -1,10 +1,10 @@
-import { useState } from 'react';
-import { ofKind, useKeptForm, type ShownEntry } from '@/data';
-import { BigButton, Line, Notice, Section, TextField } from '@/ui';
-import { useSave } from '../hooks/useSave';
+import * as v from 'valibot';
+import { ofKind, type ShownEntry } from '@/data';
+import { Line, Section } from '@/ui';
+import { FormText, needed } from '@/forms';
 import { text } from '../text';
+import { AddEntry } from './AddEntry';
 import { EntryLine } from './EntryLine';
-import { SaveButtons } from './SaveButtons';
 
 interface Props {
   order: string;
@@ -15,41 +15,32 @@ interface Props {
   onDone?: () => void;
 }
 
+const Note = v.object({ text: needed(() => text.note, 1000) });
+
 export function Notes({ order, entries, mayWrite, only, onDone }: Props) {
-  const { form, put, clear, isTouched } = useKeptForm(`note ${order}`, { note: '' });
-  const [open, setOpen] = useState(only === 'new');
-  const { problem, save } = useSave();
-  const notes = ofKind(entries, 'note');
-  const close = (): void => {
-    clear();
-    setOpen(only === 'new');
-    onDone?.();
-  };
   return (
     <Section title={text.notes}>
-      {problem ? <Notice title={problem} look="warn" alert /> : null}
-      {(only === 'new' ? [] : notes).map((e) => (
+      {(only === 'new' ? [] : ofKind(entries, 'note')).map((e) => (
         <EntryLine key={e.id} order={order} entry={e}>
           <Line strong>{e.body.text}</Line>
         </EntryLine>
       ))}
-      {!mayWrite || only === 'there' ? null : open || isTouched ? (
-        <>
-          <TextField
-            label={text.note}
-            value={form.note}
-            lines={3}
-            onChange={(note) => put({ note: note.slice(0, 1000) })}
-          />
-          <SaveButtons
-            ready={!!form.note.trim()}
-            onSave={() => save({ order, body: { kind: 'note', text: form.note.trim() } }, close)}
-            onLetGo={close}
-          />
-        </>
-      ) : (
-        <BigButton text={text.addNote} look="quiet" size="desk" onPress={() => setOpen(true)} />
-      )}
+      {mayWrite && only !== 'there' ? (
+        <AddEntry
+          order={order}
+          name="note"
+          add={text.addNote}
+          initial={{ text: '' }}
+          schema={Note}
+          body={(note) => ({ kind: 'note', ...note })}
+          isOpen={only === 'new'}
+          onDone={onDone}
+        >
+          {({ form: { control } }) => (
+            <FormText control={control} name="text" label={text.note} lines={3} />
+          )}
+        </AddEntry>
+      ) : null}
     </Section>
   );
 }

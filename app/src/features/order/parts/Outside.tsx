@@ -1,11 +1,13 @@
 import { useState } from 'react';
+import * as v from 'valibot';
 import type { EntryOf } from '@stennet/core/order';
-import { ofKind, useKeptForm, type ShownEntry } from '@/data';
+import { ofKind, type ShownEntry } from '@/data';
 import { BigButton, Line, Notice, Section, TextField } from '@/ui';
+import { FormText, needed } from '@/forms';
 import { useSave } from '../hooks/useSave';
 import { text } from '../text';
+import { AddEntry } from './AddEntry';
 import { EntryLine } from './EntryLine';
-import { SaveButtons } from './SaveButtons';
 
 interface Props {
   order: string;
@@ -19,21 +21,15 @@ const NEXT: Record<Sent['state'], Sent['state'] | null> = {
   back: 'checked',
   checked: null,
 };
+const SentOut = v.object({
+  what: needed(() => text.outsideWhat, 80),
+  to: needed(() => text.outsideTo, 80),
+  asked: needed(() => text.outsideAsked, 1000),
+});
 
 /** Parts that went to a machine shop: asked, came back, checked on return. */
 export function Outside({ order, entries, mayWrite }: Props) {
-  const [open, setOpen] = useState(false);
-  const { form, put, clear, isTouched } = useKeptForm(`outside ${order}`, {
-    what: '',
-    to: '',
-    asked: '',
-  });
   const { problem, save } = useSave();
-  const close = (): void => {
-    clear();
-    setOpen(false);
-  };
-  const ready = form.what.trim() && form.to.trim() && form.asked.trim();
   return (
     <Section title={text.outside}>
       {problem ? <Notice title={problem} look="warn" alert /> : null}
@@ -51,47 +47,24 @@ export function Outside({ order, entries, mayWrite }: Props) {
           ) : null}
         </EntryLine>
       ))}
-      {!mayWrite ? null : open || isTouched ? (
-        <>
-          <TextField
-            label={text.outsideWhat}
-            value={form.what}
-            onChange={(what) => put({ what: what.slice(0, 80) })}
-          />
-          <TextField
-            label={text.outsideTo}
-            value={form.to}
-            onChange={(to) => put({ to: to.slice(0, 80) })}
-          />
-          <TextField
-            label={text.outsideAsked}
-            value={form.asked}
-            lines={2}
-            onChange={(asked) => put({ asked: asked.slice(0, 1000) })}
-          />
-          <SaveButtons
-            ready={Boolean(ready)}
-            onSave={() =>
-              save(
-                {
-                  order,
-                  body: {
-                    kind: 'outside',
-                    what: form.what.trim(),
-                    to: form.to.trim(),
-                    asked: form.asked.trim(),
-                    state: 'asked',
-                  },
-                },
-                close,
-              )
-            }
-            onLetGo={close}
-          />
-        </>
-      ) : (
-        <BigButton text={text.addOutside} look="quiet" size="desk" onPress={() => setOpen(true)} />
-      )}
+      {mayWrite ? (
+        <AddEntry
+          order={order}
+          name="outside"
+          add={text.addOutside}
+          initial={{ what: '', to: '', asked: '' }}
+          schema={SentOut}
+          body={(sent) => ({ kind: 'outside', ...sent, state: 'asked' })}
+        >
+          {({ form: { control } }) => (
+            <>
+              <FormText control={control} name="what" label={text.outsideWhat} />
+              <FormText control={control} name="to" label={text.outsideTo} />
+              <FormText control={control} name="asked" label={text.outsideAsked} lines={2} />
+            </>
+          )}
+        </AddEntry>
+      ) : null}
     </Section>
   );
 }

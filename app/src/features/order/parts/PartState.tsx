@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Menu, Text, TouchableRipple } from 'react-native-paper';
-import { isAwaited, PART_STATES, type PartState } from '@stennet/core/order';
+import { isAwaited, PART_STATES, PART_STATE_TEXT, type PartState } from '@stennet/core/order';
 import { Icon, pressedBySpace, useInks } from '@/ui';
 import { text } from '../text';
 
@@ -20,7 +20,7 @@ export function PartStateMenu({
   const inks = useInks();
   // null until it is opened for the first time: the menu would take the focus as it is put up.
   const [open, setOpen] = useState<boolean | null>(null);
-  const shown = text.partStates[state ?? 'needed'];
+  const shown = PART_STATE_TEXT[state ?? 'needed'];
   const color = isAwaited(state) ? inks.warnText : inks.ink;
   const words = <Text style={{ fontSize: 16, fontWeight: '700', color }}>{shown}</Text>;
   if (!mayWrite) return <View style={styles.still}>{words}</View>;
@@ -46,7 +46,7 @@ export function PartStateMenu({
       {PART_STATES.map((s) => (
         <Menu.Item
           key={s}
-          title={text.partStates[s]}
+          title={PART_STATE_TEXT[s]}
           onPress={() => {
             setOpen(false);
             onPut(s);

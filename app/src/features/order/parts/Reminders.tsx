@@ -1,12 +1,11 @@
-import { Fragment, useState } from 'react';
 import * as v from 'valibot';
 import { ofKind, usePeople, useSignedIn, type ShownEntry } from '@/data';
 import { BigButton, Line, Notice, Section } from '@/ui';
-import { FormChoice, FormMoment, FormText, isMoment, useKeptFields } from '@/forms';
+import { FormChoice, FormMoment, FormText, isMoment, words } from '@/forms';
 import { useSave } from '../hooks/useSave';
 import { text } from '../text';
+import { AddEntry } from './AddEntry';
 import { EntryLine } from './EntryLine';
-import { SaveButtons } from './SaveButtons';
 
 interface Props {
   order: string;
@@ -17,10 +16,8 @@ interface Props {
 const ANYONE = 'anyone';
 const Reminder = v.object({
   text: v.pipe(
-    v.string(),
-    v.trim(),
+    words(200),
     v.nonEmpty(() => text.reminderMissing),
-    v.maxLength(200, () => text.tooLong({ n: 200 })),
   ),
   at: v.pipe(
     v.string(),
@@ -31,10 +28,10 @@ const Reminder = v.object({
 
 /** What someone wants to be reminded of, at a time: a call back, a part to ask for. */
 export function Reminders({ order, entries, mayWrite }: Props) {
-  const { format } = useSignedIn();
-  const [open, setOpen] = useState(false);
+  const { me, format } = useSignedIn();
   const { problem, save } = useSave();
   const people = usePeople();
+  const who = people.data?.people ?? [me.person];
   const nameOf = (id: string | null): string =>
     people.data?.people.find((p) => p.id === id)?.name ?? text.anyone;
   return (
@@ -61,64 +58,38 @@ export function Reminders({ order, entries, mayWrite }: Props) {
           ) : null}
         </EntryLine>
       ))}
-      {!mayWrite ? null : open ? (
-        <NewReminder order={order} onClose={() => setOpen(false)} />
-      ) : (
-        <BigButton text={text.addReminder} look="quiet" size="desk" onPress={() => setOpen(true)} />
-      )}
+      {mayWrite ? (
+        <AddEntry
+          order={order}
+          name="reminder"
+          add={text.addReminder}
+          initial={{ text: '', at: '', person: me.person.id }}
+          schema={Reminder}
+          body={(r) => ({
+            kind: 'reminder',
+            text: r.text,
+            at: r.at,
+            person: r.person === ANYONE ? null : r.person,
+            done: false,
+          })}
+        >
+          {({ form: { control } }) => (
+            <>
+              <FormText control={control} name="text" label={text.reminderText} />
+              <FormMoment control={control} name="at" label={text.reminderAt} />
+              <FormChoice
+                control={control}
+                name="person"
+                label={text.reminderFor}
+                options={[
+                  ...who.map((p) => ({ value: p.id, text: p.name })),
+                  { value: ANYONE, text: text.anyone },
+                ]}
+              />
+            </>
+          )}
+        </AddEntry>
+      ) : null}
     </Section>
-  );
-}
-
-function NewReminder({ order, onClose }: { order: string; onClose: () => void }) {
-  const { me } = useSignedIn();
-  const people = usePeople();
-  const { problem, save } = useSave();
-  const { form, clear } = useKeptFields(
-    `reminder ${order}`,
-    { text: '', at: '', person: me.person.id },
-    Reminder,
-  );
-  const close = (): void => {
-    clear();
-    onClose();
-  };
-  const who = people.data?.people ?? [me.person];
-  return (
-    <Fragment>
-      {problem ? <Notice title={problem} look="warn" alert /> : null}
-      <FormText control={form.control} name="text" label={text.reminderText} />
-      <FormMoment control={form.control} name="at" label={text.reminderAt} />
-      <FormChoice
-        control={form.control}
-        name="person"
-        label={text.reminderFor}
-        options={[
-          ...who.map((p) => ({ value: p.id, text: p.name })),
-          { value: ANYONE, text: text.anyone },
-        ]}
-      />
-      <SaveButtons
-        ready
-        onSave={() =>
-          void form.handleSubmit((r) =>
-            save(
-              {
-                order,
-                body: {
-                  kind: 'reminder',
-                  text: r.text,
-                  at: r.at,
-                  person: r.person === ANYONE ? null : r.person,
-                  done: false,
-                },
-              },
-              close,
-            ),
-          )()
-        }
-        onLetGo={close}
-      />
-    </Fragment>
   );
 }

@@ -3,11 +3,12 @@ import { text } from '../text';
 
 /** At the end of a form: save it, or let go of what was typed. */
 export function SaveButtons({
-  ready,
+  ready = true,
   onSave,
   onLetGo,
 }: {
-  ready: boolean;
+  /** Left out: its fields are checked when it is pressed. */
+  ready?: boolean;
   onSave: () => void;
   onLetGo: () => void;
 }) {
