@@ -4,7 +4,7 @@ module.exports = {
   displayName: 'app',
   rootDir: __dirname,
   preset: 'jest-expo/android',
-  setupFiles: ['<rootDir>/test/setup.ts'],
+  setupFiles: ['react-native-gesture-handler/jestSetup', '<rootDir>/test/setup.ts'],
   // Packages that come as modules only.
   transformIgnorePatterns: expo.transformIgnorePatterns.map((pattern) =>
     pattern.replace('|standard-navigation', '|standard-navigation|color'),

@@ -6,6 +6,8 @@ const config = getDefaultConfig(__dirname);
 const instead = {
   // Paper's components draw their icons through our own SVG paths: no icon font is shipped.
   '@react-native-vector-icons/material-design-icons': path.join(__dirname, 'src/ui/PaperIcon.tsx'),
+  // Gestures look for it and do without; nothing is animated by it.
+  'react-native-reanimated': path.join(__dirname, 'src/platform/noReanimated.ts'),
   // The part of Valibot that is used, bundled by scripts/build-web.mjs.
   valibot: path.join(__dirname, '.shaken/valibot.js'),
 };

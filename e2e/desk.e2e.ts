@@ -64,6 +64,13 @@ test('orders at the desk: / searches, arrows walk, Enter opens, ? names the keys
   await page.reload();
   await expect(table).toBeVisible();
   await expect(table.getByRole('columnheader', { name: 'Technician' })).toHaveCount(0);
+  // On paper go the rows as they stand, without the screen around them.
+  const rows = await table.getByRole('row').count();
+  await page.getByRole('button', { name: 'Print' }).click();
+  const paper = page.locator('#print').contentFrame();
+  await expect(paper.locator('tr')).toHaveCount(rows);
+  await expect(paper.locator('th', { hasText: 'Technician' })).toHaveCount(0);
+  await expect(paper.locator('tr', { hasText: 'HQ 417 B' }).first()).toBeAttached();
 });
 
 test('an order from the first call to hand-over by keyboard alone', async ({ technician: t }) => {

@@ -178,3 +178,71 @@ test(
     await expect(t.page.getByText(/^▲ .*(inch|lbf·in|unit|yield)/i).first()).toBeVisible();
   },
 );
+
+test('stages are put in order by keys and by a drag; the manual’s page stays beside them and is kept', async ({
+  technician: t,
+  house,
+}) => {
+  const { page } = t;
+  await t.signIn('Ines Corte');
+  await beginSheet(t);
+  await t.field('Shorthand line', '8 × M8×1.25 8.8 reusable, dry, cross: 10 N·m; 24 N·m; +90°');
+  await t.button('Use this line').click();
+  await t.tab('Stages').click();
+  const list = page.getByRole('list', { name: 'Order of stages' });
+  const inOrder = async (): Promise<string[]> =>
+    (await list.getByRole('listitem').allInnerTexts()).map((row) => row.replace(/^\d\s*/, ''));
+  expect(await inOrder()).toEqual(['10 N·m', '24 N·m', '+90°']);
+  await t.button('Move 10 N·m').focus();
+  // What happens is told to someone who cannot see it, too.
+  for (const [key, told] of [
+    ['Space', '10 N·m at place 1 of 3.'],
+    ['ArrowDown', '10 N·m at place 2 of 3.'],
+    ['Space', 'Dropped. 10 N·m at place 2 of 3.'],
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect(page.getByText(told, { exact: true })).toBeAttached();
+  }
+  await expect.poll(inOrder).toEqual(['24 N·m', '10 N·m', '+90°']);
+  const from = await t.button('Move +90°').boundingBox();
+  const to = await t.button('Move 24 N·m').boundingBox();
+  if (!from || !to) throw new Error('no handles');
+  await page.mouse.move(from.x + 20, from.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 20, from.y - 10, { steps: 3 });
+  await page.mouse.move(to.x + 20, to.y + 10, { steps: 6 });
+  await page.mouse.up();
+  await expect.poll(inOrder).toEqual(['+90°', '24 N·m', '10 N·m']);
+
+  // A PDF of two pages and more: the wanted one is kept; a picture is taken as it is.
+  await t.choose('checkbox', 'Page');
+  const paper = await page.request.get(
+    `${house.url}/api/runs/5e000000-0000-4000-8000-000000000824/record?form=pdf`,
+  );
+  const choose = async (file: {
+    name: string;
+    mimeType: string;
+    buffer: Buffer;
+  }): Promise<void> => {
+    const chooser = page.waitForEvent('filechooser');
+    await t.button('Add a page').click();
+    await (await chooser).setFiles(file);
+  };
+  await choose({ name: 'page.pdf', mimeType: 'application/pdf', buffer: await paper.body() });
+  await t.button('Next page').click();
+  await expect(page.getByRole('img', { name: /^Page 2 of \d+ in the PDF/ })).toBeVisible();
+  await t.button('Keep this page').click();
+  await choose({ name: 'page.png', mimeType: 'image/png', buffer: await page.screenshot() });
+  await expect(page.getByRole('radio', { name: 'Page 2' })).toBeVisible();
+  await expect
+    .poll(async () => {
+      await page.clock.fastForward(2000);
+      const { rows } = await house.admin.query<{ pages: number }>(
+        "select json_array_length(body::json -> 'source' -> 'pages') as pages from sheet_draft",
+      );
+      return rows[0]?.pages;
+    })
+    .toBe(2);
+  await page.reload();
+  await expect(page.getByRole('img', { name: 'Page 1' })).toBeVisible();
+});

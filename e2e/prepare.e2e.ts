@@ -43,26 +43,6 @@ test(
 );
 
 test(
-  'preparing a ten-bolt head takes three phone screens at most',
-  { tag: '@phone' },
-  async ({ technician: t }) => {
-    await t.signIn();
-    await t.openOrder('2417');
-    await t.button('Tighten cylinder head').click();
-    await expect(t.button('Start tightening')).toBeVisible();
-    // With all that comes later: the tools are planned by what the shop has.
-    await expect(t.page.getByRole('heading', { name: 'Tools' })).toBeVisible();
-    const screens = await t.page.evaluate(() => {
-      const [page] = [...document.querySelectorAll('*')]
-        .filter((e) => e.clientHeight > 500 && e.scrollHeight > e.clientHeight + 50)
-        .sort((a, b) => b.scrollHeight - a.scrollHeight);
-      return page ? page.scrollHeight / page.clientHeight : 1;
-    });
-    expect(screens).toBeLessThanOrEqual(3);
-  },
-);
-
-test(
   'a head job whose bolts are not here: it does not start by itself, and the advisor’s word that they came opens it',
   { tag: '@phone' },
   async ({ technician: t, browser }) => {

@@ -50,6 +50,7 @@ function buildWorkers(outdir) {
   buildSync({
     entryPoints: fs
       .readdirSync(folder)
+      .filter((file) => file.endsWith('.worker.ts'))
       .map((file) => ({ in: path.join(folder, file), out: file.replace('.worker.ts', '') })),
     outdir,
     bundle: true,
@@ -63,6 +64,10 @@ function buildWorkers(outdir) {
     path.join(root, 'node_modules/zxing-wasm/dist/reader/zxing_reader.wasm'),
     path.join(outdir, 'zxing_reader.wasm'),
   );
+  // The fonts that a PDF may name without bringing them along.
+  fs.cpSync(path.join(root, 'node_modules/pdfjs-dist/standard_fonts'), path.join(outdir, 'fonts'), {
+    recursive: true,
+  });
 }
 
 /**

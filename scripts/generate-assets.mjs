@@ -44,6 +44,7 @@ const icons = [
   'keyboard-outline',
   'pencil',
   'plus',
+  'drag',
 ];
 const fonts = {
   'next-400.v1.woff2':

@@ -26,7 +26,7 @@ export {
   type Change,
   type ShownEntry,
 } from './entries';
-export { photoPath, shrinkPhoto } from './photos';
+export { photoPath, sendPhoto, shrinkPhoto } from './photos';
 export { keepTrace, useTraces } from './traces';
 export { useTraceLooks } from './traceLooks';
 export { useWrenchLink, type HeardWrench, type WrenchLink } from './wrench';

@@ -13,6 +13,7 @@ import { Menu, Text, TouchableRipple } from 'react-native-paper';
 import { useSignedIn } from '@/data';
 import { commonText } from '@/language/common';
 import { keptChoice } from '@/platform/keptChoice';
+import { printTable } from '@/platform/printTable';
 import { Icon as PaperIcon, pressedBySpace, useInks } from '@/ui';
 
 const { useKept: useHidden, put: putHidden } = keptChoice<{ hidden: readonly string[] }>(
@@ -42,7 +43,8 @@ interface Props<T> {
   /** Where a row leads, and what a screen reader calls that. */
   linkOf: (row: T) => { href: string; label: string };
   chosen: string | undefined;
-  sortedBy: string;
+  /** Left out: as they come. */
+  sortedBy?: string;
   isNewestFirst?: boolean;
 }
 
@@ -63,7 +65,9 @@ export function DeskTable<T>({
   const of = `${name} ${useSignedIn().me.person.id}`;
   const { hidden } = useHidden(of);
   const columns = all.filter((c, i) => i === 0 || !hidden.includes(c.id));
-  const [sorting, setSorting] = useState<SortingState>([{ id: sortedBy, desc: isNewestFirst }]);
+  const [sorting, setSorting] = useState<SortingState>(
+    sortedBy ? [{ id: sortedBy, desc: isNewestFirst }] : [],
+  );
   // eslint-disable-next-line react-hooks/incompatible-library -- the compiler leaves this one alone
   const table = useReactTable<T>({
     data: rows as T[],
@@ -82,15 +86,27 @@ export function DeskTable<T>({
   const heads = table.getHeaderGroups()[0]?.headers ?? [];
   return (
     <View role="table" aria-label={label} {...arrowKeys(body)}>
-      <ColumnMenu
-        columns={all.slice(1)}
-        hidden={hidden}
-        onFlip={(id) =>
-          putHidden(of, {
-            hidden: hidden.includes(id) ? hidden.filter((h) => h !== id) : [...hidden, id],
-          })
-        }
-      />
+      <View style={styles.over}>
+        <TableKey
+          text={commonText.print}
+          onPress={() =>
+            printTable(
+              label,
+              columns.map((c) => c.title),
+              cellsIn(body),
+            )
+          }
+        />
+        <ColumnMenu
+          columns={all.slice(1)}
+          hidden={hidden}
+          onFlip={(id) =>
+            putHidden(of, {
+              hidden: hidden.includes(id) ? hidden.filter((h) => h !== id) : [...hidden, id],
+            })
+          }
+        />
+      </View>
       <View role="row" style={[styles.row, styles.heads, { borderBottomColor: inks.line }]}>
         {columns.map((c, i) => (
           <View key={c.id} role="columnheader" style={{ flex: c.flex }} {...sortedAs(heads[i])}>
@@ -140,6 +156,31 @@ export function DeskTable<T>({
   );
 }
 
+/** What the rows say as they stand: narrowed, sorted, with the columns that were chosen. */
+const cellsIn = (body: React.RefObject<View | null>): string[][] =>
+  [...((body.current as unknown as HTMLElement | null)?.querySelectorAll('[role=row]') ?? [])].map(
+    (row) =>
+      [...row.querySelectorAll<HTMLElement>('[role=cell]')].map((cell) => cell.innerText.trim()),
+  );
+
+function TableKey({ text, icon, onPress }: { text: string; icon?: string; onPress: () => void }) {
+  const inks = useInks();
+  return (
+    <TouchableRipple
+      role="button"
+      aria-haspopup={icon ? 'menu' : undefined}
+      onPress={onPress}
+      {...pressedBySpace(onPress)}
+      style={styles.head}
+    >
+      <View style={styles.headInner}>
+        <Text style={{ fontSize: 14, color: inks.inkSoft }}>{text}</Text>
+        {icon ? <PaperIcon name={icon} size={18} color={inks.inkSoft} /> : null}
+      </View>
+    </TouchableRipple>
+  );
+}
+
 /** Which columns are shown; the first one always is. */
 function ColumnMenu({
   columns,
@@ -150,42 +191,23 @@ function ColumnMenu({
   hidden: readonly string[];
   onFlip: (id: string) => void;
 }) {
-  const inks = useInks();
   // null until it is opened for the first time: a menu takes the focus as it is put up.
   const [open, setOpen] = useState<boolean | null>(null);
   const show = (): void => setOpen(true);
-  const anchor = (
-    <TouchableRipple
-      role="button"
-      aria-haspopup="menu"
-      onPress={show}
-      {...pressedBySpace(show)}
-      style={styles.head}
-    >
-      <View style={styles.headInner}>
-        <Text style={{ fontSize: 14, color: inks.inkSoft }}>{commonText.columns}</Text>
-        <PaperIcon name="chevron-down" size={18} color={inks.inkSoft} />
-      </View>
-    </TouchableRipple>
-  );
+  const anchor = <TableKey text={commonText.columns} icon="chevron-down" onPress={show} />;
+  if (open === null) return anchor;
   return (
-    <View style={styles.columns}>
-      {open === null ? (
-        anchor
-      ) : (
-        <Menu visible={open} onDismiss={() => setOpen(false)} anchor={anchor}>
-          {columns.map((c) => (
-            <Menu.Item
-              key={c.id}
-              title={c.title}
-              accessibilityLabel={`${c.title}: ${hidden.includes(c.id) ? commonText.hidden : commonText.shown}`}
-              leadingIcon={hidden.includes(c.id) ? 'checkbox-blank-outline' : 'checkbox-marked'}
-              onPress={() => onFlip(c.id)}
-            />
-          ))}
-        </Menu>
-      )}
-    </View>
+    <Menu visible={open} onDismiss={() => setOpen(false)} anchor={anchor}>
+      {columns.map((c) => (
+        <Menu.Item
+          key={c.id}
+          title={c.title}
+          accessibilityLabel={`${c.title}: ${hidden.includes(c.id) ? commonText.hidden : commonText.shown}`}
+          leadingIcon={hidden.includes(c.id) ? 'checkbox-blank-outline' : 'checkbox-marked'}
+          onPress={() => onFlip(c.id)}
+        />
+      ))}
+    </Menu>
   );
 }
 
@@ -246,7 +268,7 @@ const styles = StyleSheet.create({
     paddingVertical: 6,
     borderBottomWidth: 1,
   },
-  columns: { alignItems: 'flex-end' },
+  over: { flexDirection: 'row', justifyContent: 'flex-end', gap: 16, paddingHorizontal: 14 },
   heads: { minHeight: 48, paddingVertical: 0 },
   head: { minHeight: 48, justifyContent: 'center', borderRadius: 6 },
   headInner: { flexDirection: 'row', alignItems: 'center', gap: 2 },

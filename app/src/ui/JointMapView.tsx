@@ -1,9 +1,13 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View, type GestureResponderEvent } from 'react-native';
+import { GestureDetector, GestureHandlerRootView } from 'react-native-gesture-handler';
 import { jointMap, mapPlaces, zoomedTo, type SeatMark } from '@stennet/core/drawing';
 import { AS_DRAWN, type MapView } from '@stennet/core/joint';
 import type { Sheet } from '@stennet/core/procedure';
+import { commonText } from '@/language/common';
+import { BigButton } from './BigButton';
 import { DrawingView } from './DrawingView';
+import { fitScale, useZoomPan } from './useZoomPan';
 
 interface Props {
   sheet: Sheet;
@@ -36,29 +40,55 @@ export function JointMapView({
   zoom = 1,
   onSeat,
 }: Props) {
-  const [size, setSize] = useState({ width: 0, height: 0 });
+  const [size, setSize] = useState({ width: 1, height: 1 });
   const places = mapPlaces(sheet, view);
   const next = places.find((p) => marks[p.seat]?.next) ?? null;
-  const drawing = zoomedTo(jointMap(sheet, marks, { words, numbers, ordinals, view }), zoom, next);
-  const map = <DrawingView drawing={drawing} label={label} width="100%" height="100%" />;
-  if (!onSeat) return map;
+  const whole = jointMap(sheet, marks, { words, numbers, ordinals, view });
+  const { shown, gesture, isHeld, letGo, hasMoved } = useZoomPan(
+    whole,
+    zoomedTo(whole, zoom, next),
+    size,
+    next?.seat,
+  );
   const tapped = (event: GestureResponderEvent): void => {
-    const scale = Math.min(size.width / drawing.width, size.height / drawing.height);
-    if (!(scale > 0)) return;
-    const left = (size.width - drawing.width * scale) / 2;
-    const top = (size.height - drawing.height * scale) / 2;
+    if (hasMoved.current || !onSeat) return;
+    const scale = fitScale(shown, size);
+    const left = (size.width - shown.width * scale) / 2;
+    const top = (size.height - shown.height * scale) / 2;
     const { x, y } = placeOf(event);
     const far = places.map((p) => ({
       seat: p.seat,
-      px: Math.hypot(left + (p.x - drawing.x) * scale - x, top + (p.y - drawing.y) * scale - y),
+      px: Math.hypot(left + (p.x - shown.x) * scale - x, top + (p.y - shown.y) * scale - y),
     }));
     const [nearest] = far.sort((a, b) => a.px - b.px);
     if (nearest && nearest.px <= REACH) onSeat(nearest.seat);
   };
   return (
-    <View style={styles.box} onLayout={(e) => setSize(e.nativeEvent.layout)}>
-      {map}
-      <Pressable aria-hidden tabIndex={-1} onPress={tapped} style={StyleSheet.absoluteFill} />
+    <View
+      style={styles.box}
+      onLayout={({ nativeEvent: { layout } }) =>
+        setSize({ width: Math.max(1, layout.width), height: Math.max(1, layout.height) })
+      }
+    >
+      <DrawingView drawing={shown} label={label} width="100%" height="100%" />
+      <GestureHandlerRootView style={StyleSheet.absoluteFill}>
+        <GestureDetector gesture={gesture} touchAction={isHeld ? 'none' : 'pan-y'}>
+          <Pressable
+            aria-hidden
+            tabIndex={-1}
+            onPressIn={() => {
+              hasMoved.current = false;
+            }}
+            onPress={tapped}
+            style={StyleSheet.absoluteFill}
+          />
+        </GestureDetector>
+      </GestureHandlerRootView>
+      {isHeld ? (
+        <View style={styles.fit}>
+          <BigButton text={commonText.wholeMap} look="quiet" size="desk" onPress={letGo} />
+        </View>
+      ) : null}
     </View>
   );
 }
@@ -69,4 +99,7 @@ function placeOf({ nativeEvent }: GestureResponderEvent): { x: number; y: number
   return { x: click.offsetX ?? nativeEvent.locationX, y: click.offsetY ?? nativeEvent.locationY };
 }
 
-const styles = StyleSheet.create({ box: { width: '100%', height: '100%' } });
+const styles = StyleSheet.create({
+  box: { width: '100%', height: '100%', overflow: 'hidden' },
+  fit: { position: 'absolute', right: 0, bottom: 0 },
+});

@@ -67,7 +67,7 @@ export function ScreenFrame({
             {title}
           </PlainText>
           {subtitle ? (
-            <Text numberOfLines={1} style={{ color: inks.inkSoft, fontSize: 14 }}>
+            <Text numberOfLines={2} style={{ color: inks.inkSoft, fontSize: 14 }}>
               {subtitle}
             </Text>
           ) : null}
@@ -139,8 +139,9 @@ const styles = StyleSheet.create({
     paddingHorizontal: 16,
     borderBottomWidth: 1,
   },
-  back: { width: 48, height: 48, borderRadius: 24 },
-  backInner: { width: 48, height: 48, alignItems: 'center', justifyContent: 'center' },
+  // As large as a thumb in a glove, with its arrow where the margin is.
+  back: { width: 64, height: 64, borderRadius: 32, marginLeft: -12, marginRight: -8 },
+  backInner: { width: 64, height: 64, alignItems: 'center', justifyContent: 'center' },
   titles: { flex: 1, minWidth: 0 },
   title: { fontWeight: '700', fontFamily: FONT },
   fixed: { flex: 1, minHeight: 0 },

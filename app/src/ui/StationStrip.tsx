@@ -9,7 +9,6 @@ const MIDDLE = 9;
 /** The way of an order, small: done a dot, next a ring, blocked a bar, later a small hollow. */
 export function StationStrip({ way }: { way: readonly Station[] }) {
   const inks = useInks();
-  const last = way.findLastIndex((s) => s.state === 'done');
   const width = STEP * (way.length - 1) + 2 * MIDDLE;
   const x = (i: number): number => MIDDLE + i * STEP;
   const said = way
@@ -19,9 +18,20 @@ export function StationStrip({ way }: { way: readonly Station[] }) {
     <View role="img" aria-label={said.join(', ')} style={{ width, height: 18 }}>
       <Svg width={width} height={18} aria-hidden>
         <Line x1={x(0)} x2={x(way.length - 1)} y1={9} y2={9} stroke={inks.line} strokeWidth={3} />
-        {last > 0 ? (
-          <Line x1={x(0)} x2={x(last)} y1={9} y2={9} stroke={inks.ink} strokeWidth={3} />
-        ) : null}
+        {/* Only from one that is done to the next that is: what was skipped shows. */}
+        {way.map((s, i) =>
+          i > 0 && s.state === 'done' && way[i - 1]?.state === 'done' ? (
+            <Line
+              key={s.name}
+              x1={x(i - 1)}
+              x2={x(i)}
+              y1={9}
+              y2={9}
+              stroke={inks.ink}
+              strokeWidth={3}
+            />
+          ) : null,
+        )}
         {way.map((s, i) => (
           <StationMark key={s.name} state={s.state} x={x(i)} y={9} />
         ))}

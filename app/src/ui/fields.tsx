@@ -274,7 +274,12 @@ const styles = StyleSheet.create({
   wrap: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, alignItems: 'flex-start' },
   problem: { paddingHorizontal: 4 },
-  chip: { borderWidth: 2, borderRadius: 10, overflow: 'hidden' },
-  chipPress: { minHeight: 44, justifyContent: 'center', paddingHorizontal: 14 },
+  chip: { minWidth: 52, borderWidth: 2, borderRadius: 10, overflow: 'hidden' },
+  chipPress: {
+    minHeight: 48,
+    alignItems: 'center',
+    justifyContent: 'center',
+    paddingHorizontal: 14,
+  },
   chipHand: { minHeight: 64, paddingHorizontal: 18 },
 });

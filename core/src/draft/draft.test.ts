@@ -60,6 +60,9 @@ describe('a draft is the same document, not yet whole', () => {
   test('every sheet is one, an empty one too; nothing unknown and nothing longer is let in', () => {
     for (const sheet of demoSheets) expect(v.parse(DraftSchema, sheet)).toEqual(sheet);
     expect(v.parse(DraftSchema, empty)).toEqual(empty);
+    const pages = [{ photo: 'ab'.repeat(32), width: 1131, height: 1600 }];
+    const withPage = { ...empty, source: { ...empty.source, pages } };
+    expect(v.parse(DraftSchema, withPage)).toEqual(withPage);
     expect(v.safeParse(DraftSchema, { ...empty, colour: 'green' }).success).toBe(false);
     expect(v.safeParse(DraftSchema, { ...empty, title: 'x'.repeat(81) }).success).toBe(false);
     expect(v.safeParse(DraftSchema, { ...empty, title: 'a\u0000b' }).success).toBe(false);

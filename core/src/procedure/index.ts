@@ -13,6 +13,7 @@ export {
   type Group,
   type Seat,
   type Sheet,
+  type SheetPage,
   type SheetPart,
 } from './sheet';
 export {

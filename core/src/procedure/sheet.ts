@@ -48,6 +48,14 @@ const SeatSchema = v.strictObject({
   neighbours: v.optional(v.pipe(v.array(LabelSchema), v.maxLength(8))),
 });
 
+const pixels = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(10_000));
+export const PageSchema = v.strictObject({
+  photo: v.pipe(v.string(), v.maxLength(64), v.regex(/^[0-9a-f]{64}$/)),
+  width: pixels,
+  height: pixels,
+});
+export type SheetPage = v.InferOutput<typeof PageSchema>;
+
 const PlaceSchema = v.union([
   v.strictObject({ step: KeySchema }),
   v.strictObject({ stage: KeySchema }),
@@ -171,6 +179,8 @@ export const SheetSchema = v.strictObject({
     revision: textOf(30),
     date: DaySchema,
     condition: textOf(120),
+    /** Pictures of the pages it was written from, kept by the shop under their hash. */
+    pages: v.optional(v.pipe(v.array(PageSchema), v.maxLength(8))),
   }),
   pattern: PatternSchema,
   seats: v.pipe(v.array(SeatSchema), v.minLength(1), v.maxLength(240)),

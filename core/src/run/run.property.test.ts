@@ -86,7 +86,7 @@ export function play(
  * Seeded, so that the short run is the same everywhere; `./stennet test --all` goes further and
  * elsewhere.
  */
-export const RUNS = process.env.STENNET_ALL ? 6000 : 160;
+export const RUNS = process.env.STENNET_ALL ? 6000 : 100;
 if (!process.env.STENNET_ALL) fc.configureGlobal({ seed: 20261124 });
 
 const over = (title: string, check: (sheet: Sheet, list: Move[]) => void, runs = RUNS): void =>

@@ -1,14 +1,16 @@
 import { useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { asAppError, useSignedIn } from '@/data';
 import { forgetDraft, useDraft, type Editing, draftOnServer } from '@/data/drafts';
 import { BigButton, Chip, Line, Notice, ScreenFrame, useInks, useIsWide, Waiting } from '@/ui';
 import { EditorContext, useEditor, useEditorOf } from './hooks/useEditor';
+import { usePages } from './hooks/usePages';
 import { usePlacing, type Placing } from './hooks/usePlacing';
 import { AboutTab } from './parts/AboutTab';
 import { GroupsTab } from './parts/GroupsTab';
 import { LineTab } from './parts/LineTab';
+import { PagePane } from './parts/PagePane';
 import { PlaceCanvas } from './parts/PlaceCanvas';
 import { PlacesTab } from './parts/PlacesTab';
 import { ReadyTab } from './parts/ReadyTab';
@@ -52,7 +54,13 @@ function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }
     placing.begin(stageId);
     setTab('places');
   };
-  const showsMap = isWide || tab === 'places';
+  const [showsPage, setShowsPage] = useState((draft.source.pages ?? []).length > 0);
+  const pages = usePages(() => setShowsPage(true));
+  const beside = showsPage ? (
+    <PagePane pages={pages} />
+  ) : isWide || tab === 'places' ? (
+    <PlaceCanvas draft={draft} placing={placing} />
+  ) : null;
   return (
     <ScreenFrame
       title={draft.title || text.untitled}
@@ -66,9 +74,18 @@ function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }
       fixed
     >
       <View style={isWide ? styles.wide : styles.phone}>
-        {showsMap ? <Map placing={placing} isWide={isWide} /> : null}
+        {beside ? <Beside isWide={isWide}>{beside}</Beside> : null}
         <View style={styles.panel}>
-          <Tabs tab={tab} onTab={setTab} />
+          <Tabs
+            tab={tab}
+            onTab={(next) => {
+              setTab(next);
+              // On the phone there is room for one of both.
+              if (next === 'places' && !isWide) setShowsPage(false);
+            }}
+            showsPage={showsPage}
+            onPage={() => setShowsPage(!showsPage)}
+          />
           <ScrollView contentContainerStyle={styles.body} tabIndex={0}>
             <Refused editing={editing} onReload={onReload} />
             <Part
@@ -85,17 +102,27 @@ function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }
   );
 }
 
-function Map({ placing, isWide }: { placing: Placing; isWide: boolean }) {
-  const { draft } = useEditor();
+/** What is looked at while someone types: the map, or the page it is written from. */
+function Beside({ isWide, children }: { isWide: boolean; children: ReactNode }) {
   const inks = useInks();
   return (
     <View style={[isWide ? styles.mapWide : styles.mapPhone, { backgroundColor: inks.card }]}>
-      <PlaceCanvas draft={draft} placing={placing} />
+      {children}
     </View>
   );
 }
 
-function Tabs({ tab, onTab }: { tab: Tab; onTab: (tab: Tab) => void }) {
+function Tabs({
+  tab,
+  onTab,
+  showsPage,
+  onPage,
+}: {
+  tab: Tab;
+  onTab: (tab: Tab) => void;
+  showsPage: boolean;
+  onPage: () => void;
+}) {
   const { findings } = useEditor();
   const errors = findings.filter((f) => f.level === 'error').length;
   const isWide = useIsWide();
@@ -112,15 +139,20 @@ function Tabs({ tab, onTab }: { tab: Tab; onTab: (tab: Tab) => void }) {
     <View
       role={'tablist' as never}
       aria-label={text.tabList}
-      style={[styles.tabRow, isWide && styles.tabWrap]}
+      style={[styles.tabList, isWide && styles.tabWrap]}
     >
       {chips}
     </View>
   );
+  const page = <Chip role="checkbox" text={text.page} on={showsPage} onPress={onPage} />;
   return isWide ? (
-    list
+    <View style={[styles.tabRow, styles.tabWrap]}>
+      {page}
+      {list}
+    </View>
   ) : (
-    <ScrollView horizontal style={styles.tabs} tabIndex={0}>
+    <ScrollView horizontal style={styles.tabs} contentContainerStyle={styles.tabRow} tabIndex={0}>
+      {page}
       {list}
     </ScrollView>
   );
@@ -240,6 +272,7 @@ const styles = StyleSheet.create({
   panel: { flex: 2, minWidth: 0, minHeight: 0 },
   tabs: { flexGrow: 0, flexShrink: 0 },
   tabRow: { flexDirection: 'row', gap: 8, padding: 8, alignItems: 'center' },
+  tabList: { flexDirection: 'row', gap: 8, alignItems: 'center', flexShrink: 1 },
   tabWrap: { flexWrap: 'wrap' },
   body: { padding: 8, gap: 12, paddingBottom: 40 },
   steps: { flexDirection: 'row', gap: 8, alignItems: 'center' },

@@ -8,11 +8,10 @@ export const insertedAt = <T>(list: readonly T[], at: number, thing: T): T[] => 
   ...list.slice(at),
 ];
 
-/** One place on, or back; at the ends nothing moves. */
-export function moved<T>(list: readonly T[], at: number, by: 1 | -1): T[] {
-  const thing = list[at];
-  if (thing === undefined || at + by < 0 || at + by >= list.length) return [...list];
-  return insertedAt(without(list, at), at + by, thing);
+/** One thing put where another one stands; the others close up. */
+export function moved<T>(list: readonly T[], from: number, to: number): T[] {
+  const thing = list[from];
+  return thing === undefined ? [...list] : insertedAt(without(list, from), to, thing);
 }
 
 /** A name that is not taken: `stage-3`. */

@@ -11,6 +11,7 @@ import { ByVin, looksLikeVin } from './parts/ByVin';
 import { openFile } from '@/platform/files';
 import { Narrowed, Places } from './parts/Places';
 import { SheetCard } from './parts/SheetCard';
+import { SheetsTable } from './parts/SheetsTable';
 import { text } from './text';
 
 /** From nothing to the right sheet: typed, tapped, or from what is at hand. */
@@ -68,6 +69,7 @@ export function FindScreen() {
 }
 
 function Found({ q, filter }: { q: string; filter: SheetFilter }) {
+  const isWide = useIsWide();
   const found = useFoundSheets(q, filter);
   // Typing goes before drawing: what was found is drawn when the hand lets it.
   const data = useDeferredValue(found.data);
@@ -76,7 +78,11 @@ function Found({ q, filter }: { q: string; filter: SheetFilter }) {
     return (
       <>
         {data.onDevice === null ? null : <Notice title={text.offline({ n: data.onDevice })} />}
-        <Cards sheets={data.sheets} most={FIRST_SHOWN} />
+        {isWide ? (
+          <SheetsTable sheets={data.sheets} />
+        ) : (
+          <Cards sheets={data.sheets} most={FIRST_SHOWN} />
+        )}
         {data.onDevice === null ? <ExportThese sheets={data.sheets} /> : null}
       </>
     );

@@ -19,6 +19,7 @@ import {
   TakeApart,
 } from './parts/Facts';
 import { Conflicts, Revisions, TellApart, Uses } from './parts/Others';
+import { SourcePages } from './parts/SourcePages';
 import { UseOn } from './parts/UseOn';
 import { text } from './text';
 
@@ -67,6 +68,7 @@ function Ready({ data }: { data: SheetReply }) {
           <Besides sheet={sheet} />
           <Cautions sheet={sheet} />
           <Source sheet={sheet} approval={data.approval} />
+          <SourcePages sheet={sheet} />
           <Conflicts data={data} />
           <Revisions data={data} />
           <Later sheet={sheet} />

@@ -22,7 +22,7 @@ import { RefusedEntries } from './parts/RefusedEntries';
 import { WatchPanel } from './parts/StepPanel';
 import { statementText } from './say';
 import { text } from './text';
-import { styles, Wide, Phone } from './parts/Layouts';
+import { styles, Wide, Phone, useIsLow } from './parts/Layouts';
 
 export function TightenScreen() {
   const { run } = useLocalSearchParams<{ run: string }>();
@@ -49,6 +49,7 @@ function Ready({
 }) {
   const { me, format } = useSignedIn();
   const isWide = useIsWide();
+  const isLow = useIsLow();
   const { kept, state } = view;
   const acts = useActs(kept.id, state, confirm);
   const seen = useSeenSheet(state.sheet);
@@ -73,12 +74,7 @@ function Ready({
     <View style={styles.right}>
       <Badge view={view} />
       {mayPause ? (
-        <BigButton
-          text={text.pause}
-          look="quiet"
-          size="desk"
-          onPress={() => void acts.confirm('paused', {})}
-        />
+        <BigButton text={text.pause} look="quiet" onPress={() => void acts.confirm('paused', {})} />
       ) : null}
     </View>
   );
@@ -118,8 +114,8 @@ function Ready({
     >
       <RunPlaceProvider value={place}>
         <View style={[styles.work, { pointerEvents: isLocked ? 'none' : 'auto' }]}>
-          {isWide ? (
-            <Wide view={view} due={due} hand={hand} onSeat={onSeat} />
+          {isWide || isLow ? (
+            <Wide view={view} due={due} hand={hand} onSeat={onSeat} isLow={isLow} />
           ) : (
             <Phone
               view={view}

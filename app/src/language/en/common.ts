@@ -4,6 +4,7 @@ export const common = {
   why: 'Why?',
   backToShop: 'Back to Shop',
   opening: 'Opening',
+  print: 'Print',
   columns: 'Columns',
   shown: 'shown',
   hidden: 'hidden',
@@ -14,6 +15,9 @@ export const common = {
   ok: 'OK',
   missing: '{{field}} is missing.',
   tooLong: 'At most {{n}} characters.',
+  shrink: 'Zoom out',
+  enlarge: 'Zoom in',
+  wholeMap: 'Whole map',
   today: 'Today',
   back: 'Back',
   devices: {

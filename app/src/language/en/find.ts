@@ -1,6 +1,15 @@
 export const find = {
   find: 'Find a sheet',
   back: 'Back to Today',
+  sheetsTable: 'Sheets',
+  columns: {
+    title: 'Sheet',
+    engine: 'Engine',
+    kind: 'Joint',
+    line: 'Procedure',
+    marks: 'Watch for',
+    revision: 'Revision',
+  },
   search: 'Engine, vehicle, part or joint',
   searching: 'Searching',
   failed: 'Couldn’t load the sheets',

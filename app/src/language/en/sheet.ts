@@ -1,4 +1,5 @@
 export const sheet = {
+  sourcePage: 'The page it was written from, {{n}} of {{of}}',
   otherEngine: 'This vehicle has engine {{vehicle}}; the sheet is for {{sheet}}',
   otherEngineText:
     'Values for another engine break bolts. Use this sheet only if the engine was swapped or the order is wrong.',

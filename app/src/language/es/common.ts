@@ -7,6 +7,7 @@ export const common: Translation<typeof english> = {
   why: '¿Por qué?',
   backToShop: 'Volver al taller',
   opening: 'Abriendo',
+  print: 'Imprimir',
   columns: 'Columnas',
   shown: 'visible',
   hidden: 'oculta',
@@ -17,6 +18,9 @@ export const common: Translation<typeof english> = {
   ok: 'Aceptar',
   missing: 'Falta: {{field}}.',
   tooLong: 'Como máximo {{n}} caracteres.',
+  shrink: 'Reducir',
+  enlarge: 'Ampliar',
+  wholeMap: 'Mapa entero',
   today: 'Hoy',
   back: 'Atrás',
   devices: {

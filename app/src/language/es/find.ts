@@ -4,6 +4,15 @@ import type { find as english } from '../en/find';
 export const find: Translation<typeof english> = {
   find: 'Buscar una hoja',
   back: 'Volver a Hoy',
+  sheetsTable: 'Hojas',
+  columns: {
+    title: 'Hoja',
+    engine: 'Motor',
+    kind: 'Unión',
+    line: 'Procedimiento',
+    marks: 'Atención',
+    revision: 'Revisión',
+  },
   search: 'Motor, vehículo, pieza o unión',
   searching: 'Buscando',
   failed: 'No se pudieron cargar las hojas',

@@ -2,6 +2,7 @@ import type { Translation } from '@stennet/core/language';
 import type { sheet as english } from '../en/sheet';
 
 export const sheet: Translation<typeof english> = {
+  sourcePage: 'La página de origen, {{n}} de {{of}}',
   otherEngine: 'Este vehículo tiene motor {{vehicle}}; la hoja es para {{sheet}}',
   otherEngineText:
     'Los valores de otro motor rompen pernos. Use esta hoja solo si se cambió el motor o la orden está mal.',

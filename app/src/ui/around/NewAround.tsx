@@ -39,14 +39,7 @@ export function NewAround({
     return (
       <View style={styles.row}>
         {KINDS.map(([k, label]) => (
-          <BigButton
-            key={k}
-            text={text[label]}
-            look="quiet"
-            size="desk"
-            grow
-            onPress={() => begin(k)}
-          />
+          <BigButton key={k} text={text[label]} look="quiet" grow onPress={() => begin(k)} />
         ))}
       </View>
     );

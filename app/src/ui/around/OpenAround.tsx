@@ -61,11 +61,10 @@ export function Loosened({
           <BigButton
             text={text.tight}
             look="plain"
-            size="desk"
             disabled={!how.trim()}
             onPress={() => onSave({ ...body, tight: how.trim() })}
           />
-          <BigButton text={text.bySheet} look="quiet" size="desk" onPress={onFind} />
+          <BigButton text={text.bySheet} look="quiet" onPress={onFind} />
         </>
       ) : null}
     </View>
@@ -84,7 +83,6 @@ export function PutIn({ body, onSave }: { body: EntryOf<'putIn'>; onSave: Save }
           <BigButton
             text={text.isOut({ what })}
             look="quiet"
-            size="desk"
             onPress={() => onSave({ ...body, out: true })}
           />
         ) : null}
@@ -107,7 +105,6 @@ export function PutIn({ body, onSave }: { body: EntryOf<'putIn'>; onSave: Save }
           <BigButton
             text={text.countThem({ what })}
             look="plain"
-            size="desk"
             disabled={out === null || isWrong}
             onPress={() => onSave({ ...body, countOut: out ?? 0, out: out === count })}
           />

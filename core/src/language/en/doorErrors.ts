@@ -12,8 +12,8 @@ export const doorErrors = {
     fix: 'Wait until it is done, then try again.',
   },
   NOT_FOUND: {
-    message: 'Page not found.',
-    fix: 'Go back to Today.',
+    message: 'Nothing found at this address.',
+    fix: 'Check the link, or go back to Today.',
   },
   SIGN_IN_NEEDED: {
     message: 'You’re signed out.',

@@ -15,8 +15,8 @@ export const doorErrors: Translation<typeof english> = {
     fix: 'Espere a que termine y reintente.',
   },
   NOT_FOUND: {
-    message: 'Página no encontrada.',
-    fix: 'Vuelva a Hoy.',
+    message: 'No hay nada en esta dirección.',
+    fix: 'Revise el enlace o vuelva a Hoy.',
   },
   SIGN_IN_NEEDED: {
     message: 'Su sesión está cerrada.',

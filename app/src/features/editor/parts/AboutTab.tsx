@@ -136,14 +136,14 @@ function Applies() {
 function Source() {
   const { draft, change, problem } = useEditor();
   const { source } = draft;
-  const propsOf = (name: keyof Sheet['source'], label: string) => ({
+  const propsOf = (name: Exclude<keyof Sheet['source'], 'pages'>, label: string) => ({
     label,
     value: source[name],
     onChange: (t: string) =>
       change((d) => ({ ...d, source: { ...d.source, [name]: t } }), `source.${name}`),
     problem: problem(`source.${name}`),
   });
-  const field = (name: keyof Sheet['source'], label: string) => (
+  const field = (name: Exclude<keyof Sheet['source'], 'pages'>, label: string) => (
     <TextField {...propsOf(name, label)} />
   );
   return (

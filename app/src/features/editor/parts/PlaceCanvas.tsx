@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react';
 import { StyleSheet, View, type GestureResponderEvent } from 'react-native';
+import { Gesture, GestureDetector, GestureHandlerRootView } from 'react-native-gesture-handler';
 import Svg, { Circle, G, Path, Text as SvgText } from 'react-native-svg';
 import type { Point } from '@stennet/core/draft';
 import type { Sheet } from '@stennet/core/procedure';
@@ -47,8 +48,9 @@ export function PlaceCanvas({ draft, placing }: { draft: Sheet; placing: Placing
       positions,
     });
   }
-  const box = held?.box ?? shown.box;
-  const zoom = (by: number): void => setShown({ box: zoomed(shown.box, by), of, positions });
+  // A bolt under the finger moves over a still picture; between bolts the picture moves.
+  const box = held?.label ? held.box : shown.box;
+  const zoom = (by: number): void => setShown((s) => ({ ...s, box: zoomed(s.box, by) }));
   const scale = Math.min(size.width / box.width, size.height / box.height);
   const r = 11 / scale;
   const mmAt = (e: GestureResponderEvent): Point & { x: number; y: number } => {
@@ -76,6 +78,10 @@ export function PlaceCanvas({ draft, placing }: { draft: Sheet; placing: Placing
     }
     return found;
   };
+  const pinch = Gesture.Pinch()
+    .runOnJS(true)
+    .onStart(() => setHeld(null))
+    .onChange((e) => zoom(1 / e.scaleChange));
   const down = (e: GestureResponderEvent): void => {
     const p = mmAt(e);
     setHeld({ label: nearest(p), box, fromX: p.x, fromY: p.y, hasMoved: false });
@@ -86,6 +92,13 @@ export function PlaceCanvas({ draft, placing }: { draft: Sheet; placing: Placing
     const hasMoved = held.hasMoved || Math.hypot(p.x - held.fromX, p.y - held.fromY) > SLIP;
     if (hasMoved && !held.hasMoved) setHeld({ ...held, hasMoved });
     if (hasMoved && held.label && placing.mode === 'move') placing.drag(held.label, p);
+    else if (hasMoved && !held.label) {
+      const by = { x: (p.x - held.fromX) / scale, y: (p.y - held.fromY) / scale };
+      setShown((s) => ({
+        ...s,
+        box: { ...held.box, left: held.box.left - by.x, top: held.box.top - by.y },
+      }));
+    }
   };
   const up = (e: GestureResponderEvent): void => {
     if (held && !held.hasMoved) {
@@ -95,47 +108,49 @@ export function PlaceCanvas({ draft, placing }: { draft: Sheet; placing: Placing
     setHeld(null);
   };
   return (
-    <View style={styles.whole}>
-      <View
-        ref={view}
-        role="img"
-        aria-label={text.mapLabel({ n: draft.pattern.positions.length })}
-        onLayout={(e) =>
-          setSize({
-            width: Math.max(1, e.nativeEvent.layout.width),
-            height: Math.max(1, e.nativeEvent.layout.height),
-          })
-        }
-        onStartShouldSetResponder={() => true}
-        onMoveShouldSetResponder={() => true}
-        onResponderTerminationRequest={() => false}
-        onResponderGrant={down}
-        onResponderMove={move}
-        onResponderRelease={up}
-        onResponderTerminate={() => setHeld(null)}
-        style={{ flex: 1, touchAction: 'none', userSelect: 'none', cursor: 'pointer' } as never}
-      >
-        <Svg
-          width="100%"
-          height="100%"
-          viewBox={`${box.left} ${box.top} ${box.width} ${box.height}`}
-          aria-hidden
+    <GestureHandlerRootView style={styles.whole}>
+      <GestureDetector gesture={pinch} touchAction="none">
+        <View
+          ref={view}
+          role="img"
+          aria-label={text.mapLabel({ n: draft.pattern.positions.length })}
+          onLayout={(e) =>
+            setSize({
+              width: Math.max(1, e.nativeEvent.layout.width),
+              height: Math.max(1, e.nativeEvent.layout.height),
+            })
+          }
+          onStartShouldSetResponder={() => true}
+          onMoveShouldSetResponder={() => true}
+          onResponderTerminationRequest={() => false}
+          onResponderGrant={down}
+          onResponderMove={move}
+          onResponderRelease={up}
+          onResponderTerminate={() => setHeld(null)}
+          style={{ flex: 1, touchAction: 'none', userSelect: 'none', cursor: 'pointer' } as never}
         >
-          <Outline draft={draft} width={1.5 / scale} />
-          {draft.pattern.positions.map((p) => {
-            const n = placing.tapped.indexOf(p.label);
-            const isOn = n >= 0 || placing.selected.includes(p.label);
-            const shownAs = n >= 0 ? String(n + 1) : placing.tapped.length > 0 ? '·' : p.label;
-            return (
-              <Place key={p.label} at={p} r={r} scale={scale} isOn={isOn} isTapped={n >= 0}>
-                {shownAs}
-              </Place>
-            );
-          })}
-        </Svg>
-      </View>
+          <Svg
+            width="100%"
+            height="100%"
+            viewBox={`${box.left} ${box.top} ${box.width} ${box.height}`}
+            aria-hidden
+          >
+            <Outline draft={draft} width={1.5 / scale} />
+            {draft.pattern.positions.map((p) => {
+              const n = placing.tapped.indexOf(p.label);
+              const isOn = n >= 0 || placing.selected.includes(p.label);
+              const shownAs = n >= 0 ? String(n + 1) : placing.tapped.length > 0 ? '·' : p.label;
+              return (
+                <Place key={p.label} at={p} r={r} scale={scale} isOn={isOn} isTapped={n >= 0}>
+                  {shownAs}
+                </Place>
+              );
+            })}
+          </Svg>
+        </View>
+      </GestureDetector>
       <Zoom onZoom={zoom} onFit={() => setShown({ box: boxOf(draft, size), of, positions })} />
-    </View>
+    </GestureHandlerRootView>
   );
 }
 

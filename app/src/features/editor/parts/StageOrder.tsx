@@ -2,10 +2,11 @@ import type { Stage } from '@stennet/core/procedure';
 import { FlagsField, ChoiceField, FieldRow, TextField, BigButton } from '@/ui';
 import type { PutStage } from '../hooks/stageEdit';
 import { useEditor } from '../hooks/useEditor';
-import { withoutUnset } from '../lists';
+import { moved, withoutUnset } from '../lists';
 import { options } from '../options';
 import { text } from '../text';
 import { NamesField } from './NamesField';
+import { SortList } from './SortList';
 
 export function OnFields({ stage, put, place }: { stage: Stage; put: PutStage; place: string }) {
   const { draft, problem } = useEditor();
@@ -102,6 +103,16 @@ export function OrderFields({
         onChange={choose}
         problem={problem(`${place}.order`)}
       />
+      {order?.labels && order.labels.length > 1 ? (
+        <SortList
+          label={text.sortBolts}
+          items={order.labels.map((l) => ({ id: l, text: l }))}
+          onMove={(from, to) =>
+            put({ order: { ...order, labels: moved(order.labels ?? [], from, to) } }, 'order')
+          }
+          inRows
+        />
+      ) : null}
       {order ? (
         <FieldRow>
           <FlagsField

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
-import type { Stage } from '@stennet/core/procedure';
+import { stageWords, type Stage } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
 import { BigButton, Chip, FieldRow, Line, pressedBySpace, Section } from '@/ui';
 import { Ribbon } from '@/ui/work';
@@ -9,6 +9,7 @@ import { useEditor } from '../hooks/useEditor';
 import type { StageList } from '../hooks/stageEdit';
 import { freeId, insertedAt, moved, without } from '../lists';
 import { text } from '../text';
+import { SortList } from './SortList';
 import { StageForm } from './StageForm';
 
 /** The procedure on its ribbon: a stage is tapped there and edited beneath. */
@@ -92,38 +93,24 @@ export function StagesTab({ onTapOrder }: { onTapOrder: (stageId: string) => voi
             onPress={add}
           />
           {stage ? (
-            <>
-              <BigButton
-                text={`← ${text.earlier}`}
-                label={text.earlier}
-                look="quiet"
-                size="desk"
-                disabled={at === 0}
-                onPress={() => {
-                  put(moved(stages, at, -1));
-                  setChosen(at - 1);
-                }}
-              />
-              <BigButton
-                text={`${text.later} →`}
-                label={text.later}
-                look="quiet"
-                size="desk"
-                disabled={at === stages.length - 1}
-                onPress={() => {
-                  put(moved(stages, at, 1));
-                  setChosen(at + 1);
-                }}
-              />
-              <BigButton
-                text={text.removeStage}
-                look="warn"
-                size="desk"
-                onPress={() => put(without(stages, at))}
-              />
-            </>
+            <BigButton
+              text={text.removeStage}
+              look="warn"
+              size="desk"
+              onPress={() => put(without(stages, at))}
+            />
           ) : null}
         </FieldRow>
+        {stages.length > 1 ? (
+          <SortList
+            label={text.sortStages}
+            items={stages.map((s) => ({ id: s.id, text: s.name || stageWords(s, format) }))}
+            onMove={(from, to) => {
+              put(moved(stages, from, to));
+              setChosen(to);
+            }}
+          />
+        ) : null}
       </Section>
       {stage ? (
         <StageForm key={stage.id} stage={stage} at={at} list={list} onTapOrder={onTapOrder} />

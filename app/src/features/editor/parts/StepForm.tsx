@@ -1,7 +1,7 @@
 import type { Step } from '@stennet/core/procedure';
-import { BigButton, ChoiceField, FieldRow, Section, TextField } from '@/ui';
+import { BigButton, ChoiceField, Section, TextField } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
-import { changed, moved, withoutUnset, without } from '../lists';
+import { changed, withoutUnset, without } from '../lists';
 import { options } from '../options';
 import { text } from '../text';
 import { NamesField } from './NamesField';
@@ -70,30 +70,12 @@ export function StepForm({ step, at }: { step: Step; at: number }) {
         onChange={(on) => put({ on: on.length > 0 ? on : undefined }, 'on')}
         problem={problem(`${place}.on`)}
       />
-      <FieldRow>
-        <BigButton
-          text={`↑ ${text.earlier}`}
-          label={`${text.earlier}: ${at + 1}`}
-          look="quiet"
-          size="desk"
-          disabled={at === 0}
-          onPress={() => change((d) => ({ ...d, steps: moved(d.steps, at, -1) }))}
-        />
-        <BigButton
-          text={`↓ ${text.later}`}
-          label={`${text.later}: ${at + 1}`}
-          look="quiet"
-          size="desk"
-          disabled={at === draft.steps.length - 1}
-          onPress={() => change((d) => ({ ...d, steps: moved(d.steps, at, 1) }))}
-        />
-        <BigButton
-          text={text.remove}
-          look="warn"
-          size="desk"
-          onPress={() => change((d) => ({ ...d, steps: without(d.steps, at) }))}
-        />
-      </FieldRow>
+      <BigButton
+        text={text.remove}
+        look="warn"
+        size="desk"
+        onPress={() => change((d) => ({ ...d, steps: without(d.steps, at) }))}
+      />
     </Section>
   );
 }

@@ -1,8 +1,9 @@
 import { readyChecks, type Sheet, type Step } from '@stennet/core/procedure';
 import { BigButton, ChoiceField, FieldRow, Line, NumberField, Section, TextField } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
-import { changed, freeId, without } from '../lists';
+import { changed, freeId, moved, without } from '../lists';
 import { text } from '../text';
+import { SortList } from './SortList';
 import { StepForm } from './StepForm';
 
 /** Everything that is no pull, placed where it comes due; and the times that run between. */
@@ -30,6 +31,15 @@ export function StepsTab() {
   return (
     <>
       {draft.steps.length === 0 ? <Line>{text.noSteps}</Line> : null}
+      {draft.steps.length > 1 ? (
+        <Section title={text.sortSteps}>
+          <SortList
+            label={text.sortSteps}
+            items={draft.steps.map((s) => ({ id: s.id, text: s.text || s.id }))}
+            onMove={(from, to) => change((d) => ({ ...d, steps: moved(d.steps, from, to) }))}
+          />
+        </Section>
+      ) : null}
       {draft.steps.map((s, i) => (
         <StepForm key={s.id} step={s} at={i} />
       ))}

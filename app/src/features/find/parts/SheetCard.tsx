@@ -8,6 +8,7 @@ import { useSignedIn } from '@/data';
 import { Card, useInks } from '@/ui';
 import { Ribbon } from '@/ui/work';
 import { text } from '../text';
+import { marksOf, revisionOf } from './marks';
 
 /** A sheet in a list: what it is, its ribbon, its line, and what must not be overlooked. */
 /** Drawn once for a revision: while someone types, the same sheets are found again and again. */
@@ -22,12 +23,6 @@ export const SheetCard = memo(
 function Drawn({ brief }: { brief: SheetBrief }) {
   const inks = useInks();
   const { format } = useSignedIn();
-  const marks = [
-    brief.oneTimeUse ? text.once : '',
-    ...brief.compounds,
-    brief.conflicts > 0 ? text.conflict : '',
-    brief.hardware ? text.kit({ maker: brief.hardware }) : '',
-  ].filter(Boolean);
   const isOld = brief.status !== 'approved';
   return (
     <Link
@@ -42,7 +37,9 @@ function Drawn({ brief }: { brief: SheetBrief }) {
           </Text>
           <Text
             style={{ fontSize: 15, fontWeight: '700', color: isOld ? inks.warnText : inks.inkSoft }}
-          >{`${text.rev({ r: brief.revision })}${isOld ? `, ${text.status[brief.status]}` : ''}`}</Text>
+          >
+            {revisionOf(brief)}
+          </Text>
         </View>
         <Text
           style={{ fontSize: 15, color: inks.inkSoft }}
@@ -50,7 +47,7 @@ function Drawn({ brief }: { brief: SheetBrief }) {
         <Ribbon sheet={{ stages: brief.stages }} place={null} format={format} height={48} />
         <Text style={{ fontSize: 15, lineHeight: 21, color: inks.ink }}>{brief.line}</Text>
         <Text style={{ fontSize: 15, lineHeight: 21, color: inks.ink, fontWeight: '700' }}>
-          {marks.join(' · ')}
+          {marksOf(brief).join(' · ')}
         </Text>
         <Text style={{ fontSize: 14, lineHeight: 20, color: inks.inkSoft }}>{brief.source}</Text>
       </Card>

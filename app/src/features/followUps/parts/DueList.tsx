@@ -61,5 +61,5 @@ function Row({ followUp }: { followUp: FollowUp }) {
 }
 
 const styles = StyleSheet.create({
-  link: { fontSize: 16, minHeight: 44, paddingVertical: 10, textDecorationLine: 'underline' },
+  link: { fontSize: 16, minHeight: 48, paddingVertical: 12, textDecorationLine: 'underline' },
 });

@@ -6,6 +6,7 @@ import {
   type NativeSyntheticEvent,
   type NativeScrollEvent,
   StyleSheet,
+  useWindowDimensions,
 } from 'react-native';
 import type { RunView } from '@/data/runStore';
 import { useInks } from '@/ui';
@@ -54,31 +55,46 @@ export function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: bo
   );
 }
 
-export function Wide({ view, due, hand, onSeat }: Layout) {
+/** A phone on its side: too low for one above the other. */
+export function useIsLow(): boolean {
+  const { width, height } = useWindowDimensions();
+  return height < 500 && width > height;
+}
+
+/** @param isLow so low that map and hand take half each, and nothing else */
+export function Wide({ view, due, hand, onSeat, isLow }: Layout & { isLow: boolean }) {
   const inks = useInks();
   const top = useTop(view.state);
   return (
     <View style={styles.wide}>
       <View style={styles.left}>
         <View style={styles.ribbon}>
-          <RibbonOf state={view.state} height={72} />
+          <RibbonOf state={view.state} height={isLow ? 48 : 72} />
         </View>
         <View style={styles.map}>
           <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
         </View>
-        <View style={styles.values}>
-          <ValuesStrip
-            state={view.state}
-            nextSeat={due.kind === 'pull' ? due.seat : null}
-            nextStage={due.kind === 'pull' ? due.stageIndex : -1}
-          />
-        </View>
+        {isLow ? null : (
+          <View style={styles.values}>
+            <ValuesStrip
+              state={view.state}
+              nextSeat={due.kind === 'pull' ? due.seat : null}
+              nextStage={due.kind === 'pull' ? due.stageIndex : -1}
+            />
+          </View>
+        )}
       </View>
-      <View style={[styles.panel, { backgroundColor: inks.card, borderLeftColor: inks.line }]}>
+      <View
+        style={[
+          styles.panel,
+          isLow && styles.half,
+          { backgroundColor: inks.card, borderLeftColor: inks.line },
+        ]}
+      >
         <ScrollView
           {...top}
           scrollEventThrottle={100}
-          contentContainerStyle={styles.panelBody}
+          contentContainerStyle={isLow ? styles.sheetBody : styles.panelBody}
           tabIndex={0}
         >
           {hand}
@@ -124,5 +140,6 @@ export const styles = StyleSheet.create({
   left: { flex: 1, minWidth: 0 },
   values: { paddingHorizontal: 16, paddingBottom: 12 },
   panel: { width: 400, borderLeftWidth: 1 },
+  half: { width: 'auto', flex: 1 },
   panelBody: { padding: 24, gap: 12, flexGrow: 1, justifyContent: 'center' },
 });

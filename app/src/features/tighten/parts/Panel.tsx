@@ -96,7 +96,7 @@ export function Panel({ view, acts, due, seat, onSeat, onLock, takeOver }: Panel
         </Fragment>
       )}
       {mode === 'main' && due.kind !== 'done' ? (
-        <BigButton text={text.more} look="quiet" size="desk" onPress={() => setMode('more')} />
+        <BigButton text={text.more} look="quiet" onPress={() => setMode('more')} />
       ) : null}
     </View>
   );

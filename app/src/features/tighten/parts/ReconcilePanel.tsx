@@ -85,7 +85,6 @@ export function ReconcilePanel({
                     }
                   : {})}
                 look={found[fastener] === a ? 'plain' : 'quiet'}
-                size="desk"
                 grow
                 onPress={() => setFound({ ...found, [fastener]: a })}
               />

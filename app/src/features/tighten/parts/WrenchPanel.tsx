@@ -41,12 +41,7 @@ export function WrenchLine({
                 })}
         </PanelBody>
       </View>
-      <BigButton
-        text={text.heard.stopListening}
-        look="quiet"
-        size="desk"
-        onPress={() => onListen(false)}
-      />
+      <BigButton text={text.heard.stopListening} look="quiet" onPress={() => onListen(false)} />
     </View>
   );
 }

@@ -1,0 +1,167 @@
+import { useEffect, useState } from 'react';
+import type { Sheet, SheetPage } from '@stennet/core/procedure';
+import { asAppError, photoPath, sendPhoto, shrinkPhoto, useKeptForm } from '@/data';
+import { useArrivingFiles } from '@/platform/arrivingFiles';
+import { newId } from '@/platform/ids';
+import { useDeviceOnline } from '@/platform/online';
+import { openPdf, type OpenPdf } from '@/platform/pages';
+import { useEditor } from './useEditor';
+
+/** A page that is still on this device only, its picture as a data address. */
+interface Waiting {
+  id: string;
+  picture: string;
+  width: number;
+  height: number;
+}
+export interface ShownPage {
+  key: string;
+  uri: string;
+  width: number;
+  height: number;
+}
+export interface Pages {
+  shown: readonly ShownPage[];
+  /** Of the shown ones, those the server does not have yet. */
+  waiting: number;
+  problem: 'kind' | 'pdf' | 'tooMany' | 'refused' | null;
+  /** A PDF with several pages, waiting for one to be chosen. */
+  pdf: OpenPdf | null;
+  take: (file: Blob) => Promise<void>;
+  keepOf: (page: Blob) => Promise<void>;
+  closePdf: () => void;
+  remove: (key: string) => void;
+}
+
+const MOST = 8;
+
+/**
+ * The pages a sheet is written from: pasted, dropped or chosen, kept on this device, sent when
+ * there is a network, and from then on part of the draft.
+ */
+export function usePages(onArrived: () => void): Pages {
+  const { draft, change } = useEditor();
+  // Each under its own name: one that is sent does not touch another that has just come.
+  const { form, put } = useKeptForm<Record<string, Waiting | null>>(`pages ${draft.id}`, {});
+  const [problem, setProblem] = useState<Pages['problem']>(null);
+  const [pdf, setPdf] = useState<OpenPdf | null>(null);
+  const kept = draft.source.pages ?? [];
+  const waiting = Object.values(form).filter((w) => w !== null);
+  useSending(waiting[0], {
+    onSent: (id, page) => {
+      change((d) => withPages(d, [...(d.source.pages ?? []), page]));
+      put({ [id]: null });
+    },
+    onRefused: (id) => {
+      setProblem('refused');
+      put({ [id]: null });
+    },
+  });
+  const keepOf = async (page: Blob): Promise<void> => {
+    if (kept.length + waiting.length >= MOST) return setProblem('tooMany');
+    const picture = await drawn(page);
+    if (!picture) return setProblem('kind');
+    setProblem(null);
+    const id = newId();
+    put({ [id]: { id, ...picture } });
+    onArrived();
+  };
+  const take = async (file: Blob): Promise<void> => {
+    if (file.type !== 'application/pdf') return keepOf(file);
+    const opened = await openPdf(file).catch(() => null);
+    if (!opened) return setProblem('pdf');
+    setProblem(null);
+    onArrived();
+    if (opened.pages > 1) return setPdf(opened);
+    const page = await opened.page(1).catch(() => null);
+    opened.close();
+    return page ? keepOf(page) : setProblem('pdf');
+  };
+  useArrivingFiles((files) => {
+    const [file] = files;
+    if (file) void take(file);
+  });
+  return {
+    shown: [
+      ...kept.map((p) => ({ key: p.photo, uri: photoPath(p.photo), ...p })),
+      ...waiting.map((w) => ({ key: w.id, uri: w.picture, width: w.width, height: w.height })),
+    ],
+    waiting: waiting.length,
+    problem,
+    pdf,
+    take,
+    keepOf,
+    closePdf: () => {
+      pdf?.close();
+      setPdf(null);
+    },
+    remove: (key) => {
+      put({ [key]: null });
+      change((d) =>
+        withPages(
+          d,
+          (d.source.pages ?? []).filter((p) => p.photo !== key),
+        ),
+      );
+    },
+  };
+}
+
+function withPages(draft: Sheet, pages: readonly SheetPage[]): Sheet {
+  const { pages: _before, ...source } = draft.source;
+  const once = pages.filter((p, i) => pages.findIndex((q) => q.photo === p.photo) === i);
+  return { ...draft, source: once.length > 0 ? { ...source, pages: once } : source };
+}
+
+/** One after the other; what the network does not take is tried again, what is refused is said. */
+function useSending(
+  next: Waiting | undefined,
+  {
+    onSent,
+    onRefused,
+  }: { onSent: (id: string, page: SheetPage) => void; onRefused: (id: string) => void },
+): void {
+  const isOnline = useDeviceOnline();
+  const [tries, setTries] = useState(0);
+  const id = next?.id;
+  useEffect(() => {
+    if (!next || !isOnline) return;
+    let isOver = false;
+    const again = setTimeout(() => setTries((n) => n + 1), 15_000);
+    void (async () => {
+      try {
+        const page = await sendPhoto(blobOf(next.picture));
+        if (!isOver) onSent(next.id, page);
+      } catch (error) {
+        if (!isOver && asAppError(error).code !== 'OFFLINE') onRefused(next.id);
+      }
+    })();
+    return () => {
+      isOver = true;
+      clearTimeout(again);
+    };
+    // Once for each page, and again after a while.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [id, isOnline, tries]);
+}
+
+/** A data address as the bytes it holds; it is read here, not asked of a network. */
+function blobOf(address: string): Blob {
+  const [head = '', bytes = ''] = address.split(',');
+  return new Blob([Uint8Array.from(atob(bytes), (c) => c.charCodeAt(0))], {
+    type: head.replace(/^data:|;base64$/g, ''),
+  });
+}
+
+/** Smaller, as a data address; null where this browser cannot draw it. */
+async function drawn(file: Blob): Promise<Omit<Waiting, 'id'> | null> {
+  const small = await shrinkPhoto(file);
+  const bitmap = await createImageBitmap(small).catch(() => null);
+  if (!bitmap) return null;
+  const picture = await new Promise<string>((resolve) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(reader.result as string);
+    reader.readAsDataURL(small);
+  });
+  return { picture, width: bitmap.width, height: bitmap.height };
+}

@@ -1,0 +1,143 @@
+import { useEffect, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { chooseFile } from '@/platform/files';
+import { BigButton, Chip, Line, Notice } from '@/ui';
+import { ZoomPicture } from '@/ui/work';
+import type { Pages } from '../hooks/usePages';
+import { text } from '../text';
+
+const ACCEPTED = 'image/jpeg,image/png,image/webp,application/pdf';
+
+/** The page that the sheet is written from, beside the fields while someone types. */
+export function PagePane({ pages }: { pages: Pages }) {
+  const [at, setAt] = useState(0);
+  const page = pages.shown[Math.min(at, pages.shown.length - 1)];
+  if (pages.pdf) return <Leaf pages={pages} />;
+  const choose = async (): Promise<void> => {
+    const file = await chooseFile(ACCEPTED);
+    if (!file) return;
+    await pages.take(file);
+    setAt(pages.shown.length);
+  };
+  return (
+    <View style={styles.whole}>
+      {pages.problem ? <Notice title={text.pageProblems[pages.problem]} look="warn" alert /> : null}
+      {page ? (
+        <View style={styles.picture}>
+          <ZoomPicture
+            key={page.key}
+            uri={page.uri}
+            width={page.width}
+            height={page.height}
+            label={text.pageOf({ n: Math.min(at, pages.shown.length - 1) + 1 })}
+          />
+        </View>
+      ) : (
+        <Line>{text.noPage}</Line>
+      )}
+      <View style={styles.row}>
+        {pages.shown.length > 1
+          ? pages.shown.map((p, i) => (
+              <Chip
+                key={p.key}
+                role="radio"
+                text={text.pageOf({ n: i + 1 })}
+                on={p === page}
+                onPress={() => setAt(i)}
+              />
+            ))
+          : null}
+        <BigButton text={text.addPage} look="quiet" size="desk" onPress={() => void choose()} />
+        {page ? (
+          <BigButton
+            text={text.removePage}
+            look="quiet"
+            size="desk"
+            onPress={() => pages.remove(page.key)}
+          />
+        ) : null}
+      </View>
+      {pages.waiting > 0 ? <Line>{text.pagesWait({ count: pages.waiting })}</Line> : null}
+    </View>
+  );
+}
+
+/** A PDF with several pages: leaf through it and keep those that are needed. */
+function Leaf({ pages }: { pages: Pages }) {
+  const { pdf } = pages;
+  const [n, setN] = useState(1);
+  const [shown, setShown] = useState<{ uri: string; page: Blob; w: number; h: number } | null>(
+    null,
+  );
+  useEffect(() => {
+    let uri: string | null = null;
+    let isOver = false;
+    void pdf?.page(n).then(
+      async (page) => {
+        const { width: w, height: h } = await createImageBitmap(page);
+        if (isOver) return;
+        uri = URL.createObjectURL(page);
+        setShown({ uri, page, w, h });
+      },
+      () => undefined,
+    );
+    return () => {
+      isOver = true;
+      if (uri) URL.revokeObjectURL(uri);
+    };
+  }, [pdf, n]);
+  if (!pdf) return null;
+  return (
+    <View style={styles.whole}>
+      <View style={styles.picture}>
+        {shown ? (
+          <ZoomPicture
+            uri={shown.uri}
+            width={shown.w}
+            height={shown.h}
+            label={text.leaf({ n, of: pdf.pages })}
+          />
+        ) : null}
+      </View>
+      <View style={styles.row}>
+        <BigButton
+          text="←"
+          label={text.leafBack}
+          look="quiet"
+          size="desk"
+          disabled={n === 1}
+          onPress={() => setN(n - 1)}
+        />
+        <Line>{text.leafAt({ n, of: pdf.pages })}</Line>
+        <BigButton
+          text="→"
+          label={text.leafOn}
+          look="quiet"
+          size="desk"
+          disabled={n === pdf.pages}
+          onPress={() => setN(n + 1)}
+        />
+        <BigButton
+          text={text.keepPage}
+          look="plain"
+          size="desk"
+          disabled={!shown}
+          onPress={() => shown && void pages.keepOf(shown.page).then(pages.closePdf)}
+        />
+        <BigButton
+          text="✕"
+          label={text.cancelPdf}
+          look="quiet"
+          size="desk"
+          onPress={pages.closePdf}
+        />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  whole: { flex: 1, padding: 8, gap: 8 },
+  picture: { flex: 1, minHeight: 120 },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' },
+});

@@ -1,0 +1,3 @@
+declare module 'pdfjs-dist/build/pdf.worker.min.mjs' {
+  export const WorkerMessageHandler: unknown;
+}
