@@ -1,4 +1,4 @@
-import { tz } from '@date-fns/tz';
+import { TZDate, tz } from '@date-fns/tz';
 import { format, isValid, parse } from 'date-fns';
 import { en, es, registerTranslation } from 'react-native-paper-dates';
 import { language } from '@/platform/language';
@@ -29,6 +29,10 @@ export function onShopClock(iso: string, timeZone: string): { day: string; time:
 
 /** The moment at which the shop's clock shows a day and a time; '' where they are none. */
 export function momentAt(day: string, time: string, timeZone: string): string {
-  const at = parse(`${day} ${time}`, 'yyyy-MM-dd HH:mm', new Date(0), { in: tz(timeZone) });
-  return isValid(at) ? new Date(at.getTime()).toISOString() : '';
+  // Read as it stands first, whatever the zone: a wrong day is refused and not moved on.
+  const read = parse(`${day} ${time} Z`, 'yyyy-MM-dd HH:mm X', new Date(0), { in: tz('UTC') });
+  if (!isValid(read)) return '';
+  const [year, month, date] = [read.getFullYear(), read.getMonth(), read.getDate()];
+  const at = new TZDate(year, month, date, read.getHours(), read.getMinutes(), timeZone);
+  return new Date(at.getTime()).toISOString();
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Pressable, StyleSheet, View, type GestureResponderEvent } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { GestureDetector, GestureHandlerRootView } from 'react-native-gesture-handler';
 import { jointMap, mapPlaces, zoomedTo, type SeatMark } from '@stennet/core/drawing';
 import { AS_DRAWN, type MapView } from '@stennet/core/joint';
@@ -7,7 +7,7 @@ import type { Sheet } from '@stennet/core/procedure';
 import { commonText } from '@/language/common';
 import { BigButton } from './BigButton';
 import { DrawingView } from './DrawingView';
-import { fitScale, useZoomPan } from './useZoomPan';
+import { useZoomPan } from './useZoomPan';
 
 interface Props {
   sheet: Sheet;
@@ -44,25 +44,21 @@ export function JointMapView({
   const places = mapPlaces(sheet, view);
   const next = places.find((p) => marks[p.seat]?.next) ?? null;
   const whole = jointMap(sheet, marks, { words, numbers, ordinals, view });
-  const { shown, gesture, isHeld, letGo, hasMoved } = useZoomPan(
+  const tapped = (at: { x: number; y: number }, scale: number): void => {
+    const far = places.map((p) => ({
+      seat: p.seat,
+      px: Math.hypot(p.x - at.x, p.y - at.y) * scale,
+    }));
+    const [nearest] = far.sort((a, b) => a.px - b.px);
+    if (nearest && nearest.px <= REACH) onSeat?.(nearest.seat);
+  };
+  const { shown, gesture, isHeld, letGo } = useZoomPan(
     whole,
     zoomedTo(whole, zoom, next),
     size,
     next?.seat,
+    onSeat && tapped,
   );
-  const tapped = (event: GestureResponderEvent): void => {
-    if (hasMoved.current || !onSeat) return;
-    const scale = fitScale(shown, size);
-    const left = (size.width - shown.width * scale) / 2;
-    const top = (size.height - shown.height * scale) / 2;
-    const { x, y } = placeOf(event);
-    const far = places.map((p) => ({
-      seat: p.seat,
-      px: Math.hypot(left + (p.x - shown.x) * scale - x, top + (p.y - shown.y) * scale - y),
-    }));
-    const [nearest] = far.sort((a, b) => a.px - b.px);
-    if (nearest && nearest.px <= REACH) onSeat(nearest.seat);
-  };
   return (
     <View
       style={styles.box}
@@ -73,15 +69,7 @@ export function JointMapView({
       <DrawingView drawing={shown} label={label} width="100%" height="100%" />
       <GestureHandlerRootView style={StyleSheet.absoluteFill}>
         <GestureDetector gesture={gesture} touchAction={isHeld ? 'none' : 'pan-y'}>
-          <Pressable
-            aria-hidden
-            tabIndex={-1}
-            onPressIn={() => {
-              hasMoved.current = false;
-            }}
-            onPress={tapped}
-            style={StyleSheet.absoluteFill}
-          />
+          <View aria-hidden style={StyleSheet.absoluteFill} />
         </GestureDetector>
       </GestureHandlerRootView>
       {isHeld ? (
@@ -91,12 +79,6 @@ export function JointMapView({
       ) : null}
     </View>
   );
-}
-
-/** Where on the map: a browser's click says it in other words than a touch of the system. */
-function placeOf({ nativeEvent }: GestureResponderEvent): { x: number; y: number } {
-  const click = nativeEvent as unknown as { offsetX?: number; offsetY?: number };
-  return { x: click.offsetX ?? nativeEvent.locationX, y: click.offsetY ?? nativeEvent.locationY };
 }
 
 const styles = StyleSheet.create({

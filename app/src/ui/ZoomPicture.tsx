@@ -22,7 +22,7 @@ export function ZoomPicture({ uri, width, height, label }: Props) {
   // As wide as the box: what is higher than it is dragged into sight.
   const wider = size.width / width / fitScale(whole, size);
   const first = zoomedTo(whole, wider, { x: width / 2, y: 0 });
-  const { shown, gesture, isHeld, enlarge } = useZoomPan(whole, first, size, uri);
+  const { shown, gesture, isHeld, zoomBy } = useZoomPan(whole, first, size, uri);
   const scale = fitScale(shown, size);
   return (
     <View
@@ -56,14 +56,14 @@ export function ZoomPicture({ uri, width, height, label }: Props) {
           look="quiet"
           size="desk"
           disabled={shown === whole}
-          onPress={() => enlarge(1 / 1.5)}
+          onPress={() => zoomBy(1 / 1.5)}
         />
         <BigButton
           text="+"
           label={commonText.enlarge}
           look="quiet"
           size="desk"
-          onPress={() => enlarge(1.5)}
+          onPress={() => zoomBy(1.5)}
         />
       </View>
     </View>

@@ -1,5 +1,5 @@
-import { useRef, useState } from 'react';
-import { Gesture, type GestureType } from 'react-native-gesture-handler';
+import { useState } from 'react';
+import { Gesture } from 'react-native-gesture-handler';
 import { zoomedTo, type Drawing } from '@stennet/core/drawing';
 
 interface Size {
@@ -8,6 +8,7 @@ interface Size {
 }
 interface Held {
   zoom: number;
+  /** The middle of what is shown. */
   x: number;
   y: number;
   /** What it was held over; when that changes, the hand has let go. */
@@ -26,64 +27,66 @@ export const fitScale = (drawing: Size, size: Size): number =>
  * A drawing made larger by a pinch and moved by a drag.
  * @param shown what of the whole is shown as long as no one holds it
  * @param of what the drawing is about now: a new one takes the view back to `shown`
+ * @param onTap where in the drawing it was tapped, and how many pixels a unit takes there
  */
-export function useZoomPan(whole: Drawing, shown: Drawing, size: Size, of = '') {
+export function useZoomPan(
+  whole: Drawing,
+  shown: Drawing,
+  size: Size,
+  of = '',
+  onTap?: (at: { x: number; y: number }, scale: number) => void,
+) {
   const [kept, setKept] = useState<Held | null>(null);
   const held = kept?.of === of ? kept : null;
   const now = held ? zoomedTo(whole, held.zoom, held) : shown;
-  const from = useRef({ zoom: 1, x: 0, y: 0, focusX: 0, focusY: 0 });
-  /** A press that moved or pinched is no tap. */
-  const hasMoved = useRef(false);
-  const begin = (focusX: number, focusY: number): void => {
-    const scale = fitScale(now, size);
-    const [x, y] = [now.x + now.width / 2, now.y + now.height / 2];
-    from.current = {
-      zoom: whole.width / now.width,
-      x,
-      y,
-      focusX: x + (focusX - size.width / 2) / scale,
-      focusY: y + (focusY - size.height / 2) / scale,
-    };
-    hasMoved.current = true;
-  };
+  const scaleAt = (zoom: number): number => fitScale(whole, size) * zoom;
+  const start = (was: Held | null): Held =>
+    was?.of === of
+      ? was
+      : {
+          zoom: whole.width / shown.width,
+          x: shown.x + shown.width / 2,
+          y: shown.y + shown.height / 2,
+          of,
+        };
+  /** Larger, so that what is under the fingers stays there. */
+  const zoomBy = (by: number, focusX = size.width / 2, focusY = size.height / 2): void =>
+    setKept((was) => {
+      const k = start(was);
+      const zoom = Math.min(MOST, Math.max(1, k.zoom * by));
+      const shift = 1 / scaleAt(k.zoom) - 1 / scaleAt(zoom);
+      const x = k.x + (focusX - size.width / 2) * shift;
+      const y = k.y + (focusY - size.height / 2) * shift;
+      return { zoom, x, y, of };
+    });
+  const moveBy = (x: number, y: number): void =>
+    setKept((was) => {
+      const k = start(was);
+      return { ...k, x: k.x - x / scaleAt(k.zoom), y: k.y - y / scaleAt(k.zoom) };
+    });
   const pinch = Gesture.Pinch()
     .runOnJS(true)
-    .onStart((e) => begin(e.focalX, e.focalY))
-    .onUpdate((e) => {
-      const { zoom: was, focusX, focusY } = from.current;
-      const zoom = Math.min(MOST, Math.max(1, was * e.scale));
-      const scale = fitScale({ width: whole.width / zoom, height: whole.height / zoom }, size);
-      setKept({
-        zoom,
-        x: focusX - (e.focalX - size.width / 2) / scale,
-        y: focusY - (e.focalY - size.height / 2) / scale,
-        of,
-      });
-    })
+    .onChange((e) => zoomBy(e.scaleChange, e.focalX, e.focalY))
     .onEnd(() => setKept((k) => (k && k.zoom > HARDLY ? k : null)));
   const pan = Gesture.Pan()
     .runOnJS(true)
     .enabled(now !== whole)
     .minDistance(8)
-    .onStart(() => begin(size.width / 2, size.height / 2))
-    .onUpdate((e) => {
-      const { zoom, x, y } = from.current;
-      const scale = fitScale({ width: whole.width / zoom, height: whole.height / zoom }, size);
-      setKept({ zoom, x: x - e.translationX / scale, y: y - e.translationY / scale, of });
+    .onChange((e) => moveBy(e.changeX, e.changeY));
+  const tap = Gesture.Tap()
+    .runOnJS(true)
+    .enabled(onTap !== undefined)
+    .onEnd((e) => {
+      const scale = fitScale(now, size);
+      const x = now.x + now.width / 2 + (e.x - size.width / 2) / scale;
+      const y = now.y + now.height / 2 + (e.y - size.height / 2) / scale;
+      onTap?.({ x, y }, scale);
     });
   return {
     shown: now,
     isHeld: held !== null,
     letGo: () => setKept(null),
-    /** By a button: round the middle of what is shown. */
-    enlarge: (by: number) =>
-      setKept({
-        zoom: Math.min(MOST, Math.max(1, (whole.width / now.width) * by)),
-        x: now.x + now.width / 2,
-        y: now.y + now.height / 2,
-        of,
-      }),
-    hasMoved,
-    gesture: Gesture.Simultaneous(pinch, pan) as unknown as GestureType,
+    zoomBy,
+    gesture: Gesture.Simultaneous(pinch, pan, tap),
   };
 }

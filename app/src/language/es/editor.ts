@@ -1,7 +1,9 @@
 import type { Translation } from '@stennet/core/language';
 import type { editor as english } from '../en/editor';
+import { editorPages } from './editorPages';
 
 export const editor: Translation<typeof english> = {
+  ...editorPages,
   untitled: 'Hoja nueva',
   sub: '{{where}} · borrador de rev {{revision}}',
   back: 'Volver a la biblioteca',
@@ -26,26 +28,6 @@ export const editor: Translation<typeof english> = {
     steps: 'Pasos',
     about: 'Datos',
     ready: '¿Lista?',
-  },
-  pageOf: 'Página {{n}}',
-  noPage:
-    'Pegue o suelte una imagen o un PDF de la página, o elija un archivo. Queda aquí mientras escribe y se guarda con la revisión.',
-  addPage: 'Agregar una página',
-  removePage: 'Quitar la página',
-  keepPage: 'Guardar esta página',
-  cancelPdf: 'Cerrar el PDF',
-  leaf: 'Página {{n}} de {{of}} del PDF',
-  leafAt: '{{n}} de {{of}}',
-  leafBack: 'Página anterior',
-  leafOn: 'Página siguiente',
-  pagesWait_one: '{{count}} página está solo en este dispositivo. Se envía cuando haya conexión.',
-  pagesWait_other:
-    '{{count}} páginas están solo en este dispositivo. Se envían cuando haya conexión.',
-  pageProblems: {
-    kind: 'Las páginas deben ser JPEG, PNG, WebP o PDF.',
-    pdf: 'No se puede abrir este PDF. Si está bloqueado, imprímalo a un PDF nuevo. Para abrirlo hace falta el servidor.',
-    tooMany: 'Una hoja guarda hasta 8 páginas. Quite una primero.',
-    refused: 'El servidor rechazó esta imagen. Tómela otra vez.',
   },
   tabList: 'Partes de la hoja',
   refusedTitle: 'El servidor rechazó este borrador',
@@ -152,17 +134,6 @@ export const editor: Translation<typeof english> = {
   takeApart: 'Desmontaje',
   addStage: 'Agregar etapa después',
   addFirstStage: 'Agregar primera etapa',
-  sortStages: 'Orden de las etapas',
-  sortSteps: 'Orden de los pasos',
-  sortBolts: 'Orden de apriete',
-  sortHandle: 'Mover {{what}}',
-  sortHow: 'asa para arrastrar',
-  sortHelp:
-    'Pulse Espacio para levantarlo, muévalo con las flechas y pulse Espacio para soltarlo. Escape lo devuelve.',
-  sortLifted: 'Levantado {{what}}, lugar {{n}} de {{of}}.',
-  sortAt: '{{what}} en el lugar {{n}} de {{of}}.',
-  sortDropped: 'Soltado. {{at}}',
-  sortLeft: 'Devuelto: {{what}}, lugar {{n}} de {{of}}.',
   removeStage: 'Borrar etapa',
   noStages: 'Sin etapas: agregue una o pegue una línea.',
   action: 'Acción',

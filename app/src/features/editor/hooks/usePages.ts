@@ -44,7 +44,6 @@ export function usePages(onArrived: () => void): Pages {
   // Each under its own name: one that is sent does not touch another that has just come.
   const { form, put } = useKeptForm<Record<string, Waiting | null>>(`pages ${draft.id}`, {});
   const [problem, setProblem] = useState<Pages['problem']>(null);
-  const [pdf, setPdf] = useState<OpenPdf | null>(null);
   const kept = draft.source.pages ?? [];
   const waiting = Object.values(form).filter((w) => w !== null);
   useSending(waiting[0], {
@@ -66,17 +65,9 @@ export function usePages(onArrived: () => void): Pages {
     put({ [id]: { id, ...picture } });
     onArrived();
   };
-  const take = async (file: Blob): Promise<void> => {
-    if (file.type !== 'application/pdf') return keepOf(file);
-    const opened = await openPdf(file).catch(() => null);
-    if (!opened) return setProblem('pdf');
-    setProblem(null);
-    onArrived();
-    if (opened.pages > 1) return setPdf(opened);
-    const page = await opened.page(1).catch(() => null);
-    opened.close();
-    return page ? keepOf(page) : setProblem('pdf');
-  };
+  const leaf = useLeaf(keepOf, onArrived, setProblem);
+  const take = (file: Blob): Promise<void> =>
+    file.type === 'application/pdf' ? leaf.open(file) : keepOf(file);
   useArrivingFiles((files) => {
     const [file] = files;
     if (file) void take(file);
@@ -88,13 +79,10 @@ export function usePages(onArrived: () => void): Pages {
     ],
     waiting: waiting.length,
     problem,
-    pdf,
+    pdf: leaf.pdf,
     take,
     keepOf,
-    closePdf: () => {
-      pdf?.close();
-      setPdf(null);
-    },
+    closePdf: leaf.close,
     remove: (key) => {
       put({ [key]: null });
       change((d) =>
@@ -105,6 +93,30 @@ export function usePages(onArrived: () => void): Pages {
       );
     },
   };
+}
+
+/** A PDF: its only page is taken at once, of several one is chosen. */
+function useLeaf(
+  keepOf: (page: Blob) => Promise<void>,
+  onArrived: () => void,
+  setProblem: (problem: Pages['problem']) => void,
+) {
+  const [pdf, setPdf] = useState<OpenPdf | null>(null);
+  const open = async (file: Blob): Promise<void> => {
+    const opened = await openPdf(file).catch(() => null);
+    if (!opened) return setProblem('pdf');
+    setProblem(null);
+    onArrived();
+    if (opened.pages > 1) return setPdf(opened);
+    const page = await opened.page(1).catch(() => null);
+    opened.close();
+    return page ? keepOf(page) : setProblem('pdf');
+  };
+  const close = (): void => {
+    pdf?.close();
+    setPdf(null);
+  };
+  return { pdf, open, close };
 }
 
 function withPages(draft: Sheet, pages: readonly SheetPage[]): Sheet {

@@ -52,7 +52,6 @@ export function PlaceCanvas({ draft, placing }: { draft: Sheet; placing: Placing
   const box = held?.label ? held.box : shown.box;
   const zoom = (by: number): void => setShown((s) => ({ ...s, box: zoomed(s.box, by) }));
   const scale = Math.min(size.width / box.width, size.height / box.height);
-  const r = 11 / scale;
   const mmAt = (e: GestureResponderEvent): Point & { x: number; y: number } => {
     const frame = (view.current as unknown as HTMLElement | null)?.getBoundingClientRect?.() ?? {
       left: 0,
@@ -129,28 +128,45 @@ export function PlaceCanvas({ draft, placing }: { draft: Sheet; placing: Placing
           onResponderTerminate={() => setHeld(null)}
           style={{ flex: 1, touchAction: 'none', userSelect: 'none', cursor: 'pointer' } as never}
         >
-          <Svg
-            width="100%"
-            height="100%"
-            viewBox={`${box.left} ${box.top} ${box.width} ${box.height}`}
-            aria-hidden
-          >
-            <Outline draft={draft} width={1.5 / scale} />
-            {draft.pattern.positions.map((p) => {
-              const n = placing.tapped.indexOf(p.label);
-              const isOn = n >= 0 || placing.selected.includes(p.label);
-              const shownAs = n >= 0 ? String(n + 1) : placing.tapped.length > 0 ? '·' : p.label;
-              return (
-                <Place key={p.label} at={p} r={r} scale={scale} isOn={isOn} isTapped={n >= 0}>
-                  {shownAs}
-                </Place>
-              );
-            })}
-          </Svg>
+          <Drawn draft={draft} placing={placing} box={box} scale={scale} />
         </View>
       </GestureDetector>
       <Zoom onZoom={zoom} onFit={() => setShown({ box: boxOf(draft, size), of, positions })} />
     </GestureHandlerRootView>
+  );
+}
+
+function Drawn({
+  draft,
+  placing,
+  box,
+  scale,
+}: {
+  draft: Sheet;
+  placing: Placing;
+  box: Box;
+  scale: number;
+}) {
+  const r = 11 / scale;
+  return (
+    <Svg
+      width="100%"
+      height="100%"
+      viewBox={`${box.left} ${box.top} ${box.width} ${box.height}`}
+      aria-hidden
+    >
+      <Outline draft={draft} width={1.5 / scale} />
+      {draft.pattern.positions.map((p) => {
+        const n = placing.tapped.indexOf(p.label);
+        const isOn = n >= 0 || placing.selected.includes(p.label);
+        const shownAs = n >= 0 ? String(n + 1) : placing.tapped.length > 0 ? '·' : p.label;
+        return (
+          <Place key={p.label} at={p} r={r} scale={scale} isOn={isOn} isTapped={n >= 0}>
+            {shownAs}
+          </Place>
+        );
+      })}
+    </Svg>
   );
 }
 

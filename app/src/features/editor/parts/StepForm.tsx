@@ -15,7 +15,7 @@ import {
 } from './StepFields';
 
 export function StepForm({ step, at }: { step: Step; at: number }) {
-  const { draft, change, problem } = useEditor();
+  const { change, problem } = useEditor();
   const place = `steps.${at}`;
   const put: Put = (over, key) =>
     change(

@@ -14,12 +14,12 @@ interface Props {
   mayWrite: boolean;
 }
 
-const Finding = v.object({
+const FindingSchema = v.object({
   symptom: needed(() => text.symptom, 80),
   looked: needed(() => text.looked, 80),
   found: needed(() => text.foundLabel, 1000),
 });
-type Finding = v.InferOutput<typeof Finding>;
+type Finding = v.InferOutput<typeof FindingSchema>;
 
 /** Symptom, what is looked at before the engine is condemned, and what was found. */
 export function Diagnosis({ order, entries, mayWrite }: Props) {
@@ -39,7 +39,7 @@ export function Diagnosis({ order, entries, mayWrite }: Props) {
           add={text.addFinding}
           hint={findings.length === 0 ? text.diagnosisHint : undefined}
           initial={{ symptom: '', looked: '', found: '' }}
-          schema={Finding}
+          schema={FindingSchema}
           body={(finding) => ({ kind: 'finding', ...finding })}
         >
           {(fields) => <Fields {...fields} />}
