@@ -136,7 +136,7 @@ test(
     await t.button('Add tool').click();
     await clean(t, 'tool form');
     await at(`/joints/${id(403)}`, 'Head bolts: 10 new ones only', 'prepare');
-    await at(`/orders/${id(213)}`, 'Status', 'order');
+    await at(`/orders/${id(213)}`, 'Diagnosis', 'order');
     await t.station('Diagnosis');
     await t.button('Add findings').click();
     await t.button('More on this order').click();

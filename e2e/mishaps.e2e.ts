@@ -195,7 +195,7 @@ test(
     await t.signIn('Petra Voll');
     await t.openOrder('2417');
     await expect(t.page.getByText('not started', { exact: true })).toBeVisible();
-    await expect(t.button(/Tighten/)).toHaveCount(0);
+    await expect(t.button(/^Tighten cylinder head/)).toHaveCount(0);
   },
 );
 

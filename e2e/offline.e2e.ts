@@ -52,7 +52,7 @@ test(
     await expect
       .poll(async () => {
         await t.page.clock.fastForward(1000);
-        return t.page.getByText('Offline. Showing').count();
+        return t.page.getByText('Offline. Last updated').count();
       })
       .toBe(1);
     await t.openOrder('2421');

@@ -1,3 +1,4 @@
+import { isInchThread } from '../thread';
 import { textAt, textsOf } from '../language';
 import { procedureWords } from '../language/en/procedureWords';
 import type { Formatter } from '../quantity';
@@ -36,7 +37,7 @@ export function threadText(
   count: number,
   format: Formatter,
 ): string {
-  const pitch = thread.designation.includes('/') ? '' : ` × ${format.number(thread.pitchMm, 2)}`;
+  const pitch = isInchThread(thread.designation) ? '' : ` × ${format.number(thread.pitchMm, 2)}`;
   return `${count} × ${thread.designation}${pitch}, ${propertyClass}`;
 }
 

@@ -7,6 +7,7 @@ export const UNIT_CODES = [
   '[in_i].[lbf_av]',
   'kgf.m',
   'kgf.cm',
+  'daN.m',
   'deg',
   'rad',
   'mm',
@@ -43,6 +44,7 @@ export const units: Readonly<Record<UnitCode, UnitEntry>> = {
   },
   'kgf.m': { kind: 'torque', toBase: 9.80665, symbol: 'kgf·m', words: 'kgf·m' },
   'kgf.cm': { kind: 'torque', toBase: 0.0980665, symbol: 'kgf·cm', words: 'kgf·cm' },
+  'daN.m': { kind: 'torque', toBase: 10, symbol: 'daN·m', words: 'daN·m' },
   deg: { kind: 'angle', toBase: 1, symbol: '°', words: 'degrees' },
   rad: { kind: 'angle', toBase: 180 / Math.PI, symbol: 'rad', words: 'radians' },
   mm: { kind: 'length', toBase: 1, symbol: 'mm', words: 'mm' },
@@ -52,7 +54,7 @@ export const units: Readonly<Record<UnitCode, UnitEntry>> = {
   '[lbf_av]': { kind: 'force', toBase: 4.4482216152605, symbol: 'lbf', words: 'pounds of force' },
 };
 
-const DIGITS: Partial<Record<UnitCode, number>> = { 'kgf.m': 2, mm: 3, '[in_i]': 4 };
+const DIGITS: Partial<Record<UnitCode, number>> = { 'kgf.m': 2, 'daN.m': 2, mm: 3, '[in_i]': 4 };
 /**
  * To how many digits behind the point a unit is usually read: a tenth, and finer where one of it is
  * much.

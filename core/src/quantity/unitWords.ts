@@ -5,17 +5,18 @@ import type { UnitCode } from './unit';
  * another.
  */
 export const UNIT_WORDS: readonly (readonly [RegExp, UnitCode])[] = [
-  [/^(n\s*[·.*]?\s*m)\b/i, 'N.m'],
+  [/^(dan\s*[·•.*\-]?\s*m)\b/i, 'daN.m'],
+  [/^(n\s*[·•.*\-]?\s*m)\b/i, 'N.m'],
   [
-    /^((lbf?|pound)s?\s*[·.\- ]?\s*(ft|feet|foot)|(ft|foot)\s*[·.\- ]?\s*(lbf?|pound)s?)\b/i,
+    /^((lbf?|pound)s?\s*[·•.*\- ]?\s*(ft|feet|foot)|(ft|foot)\s*[·•.*\- ]?\s*(lbf?|pound)s?)\b/i,
     '[ft_i].[lbf_av]',
   ],
   [
-    /^((lbf?|pound)s?\s*[·.\- ]?\s*(in|inch(es)?)|(in|inch)\s*[·.\- ]?\s*(lbf?|pound)s?)\b/i,
+    /^((lbf?|pound)s?\s*[·•.*\- ]?\s*(in|inch(es)?)|(in|inch)\s*[·•.*\- ]?\s*(lbf?|pound)s?)\b/i,
     '[in_i].[lbf_av]',
   ],
-  [/^(kgf?\s*[·.\- ]?\s*cm)\b/i, 'kgf.cm'],
-  [/^(kgf?\s*[·.\- ]?\s*m)\b/i, 'kgf.m'],
+  [/^(kgf?\s*[·•.*\- ]?\s*cm)\b/i, 'kgf.cm'],
+  [/^(kgf?\s*[·•.*\- ]?\s*m)\b/i, 'kgf.m'],
   [/^(°|deg(rees?)?\b)/i, 'deg'],
   [/^(mm)\b/i, 'mm'],
   [/^(inch(es)?|in)\b/i, '[in_i]'],

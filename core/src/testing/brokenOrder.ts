@@ -52,6 +52,13 @@ export const brokenOrder: Mutation[] = [
     },
   ],
   [
+    'torqueAfterAngle',
+    'warning',
+    'stages.3.action',
+    '“+65°” torques fastener 1 after it was turned by an angle. Loosen it in between, or make it a check.',
+    stage(headSheet, 3, { action: 'torque', target: { value: 60, unit: 'N.m' } }),
+  ],
+  [
     'pulledTwice',
     'error',
     'stages.1.order',

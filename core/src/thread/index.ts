@@ -1,5 +1,5 @@
 export { brokenSizes, type BrokenSizes } from './brokenSizes';
-export { threadOf, type Thread } from './thread';
+export { isInchThread, threadOf, type Thread } from './thread';
 export { propertyClassOf, PROPERTY_CLASSES, type PropertyClass } from './propertyClass';
 export { hexHeadOf, type HexHead } from './hexHead';
 export {

@@ -22,6 +22,7 @@ export interface Thread {
 }
 
 const COARSE_PITCH_MM: Readonly<Record<number, number>> = {
+  3: 0.5,
   4: 0.7,
   5: 0.8,
   6: 1,
@@ -35,6 +36,10 @@ const COARSE_PITCH_MM: Readonly<Record<number, number>> = {
   20: 2.5,
   22: 2.5,
   24: 3,
+  27: 3,
+  30: 3.5,
+  33: 3.5,
+  36: 4,
 };
 const COARSE_PER_INCH: Readonly<Record<string, number>> = {
   '1/4': 20,
@@ -45,6 +50,16 @@ const COARSE_PER_INCH: Readonly<Record<string, number>> = {
   '9/16': 12,
   '5/8': 11,
   '3/4': 10,
+  '7/8': 9,
+  '1': 8,
+  '1 1/8': 7,
+  '1 1/4': 7,
+  '1 1/2': 6,
+  '#4': 40,
+  '#6': 32,
+  '#8': 32,
+  '#10': 24,
+  '#12': 24,
 };
 const MM_PER_INCH = 25.4;
 
@@ -56,13 +71,14 @@ const MM_PER_INCH = 25.4;
  * @param pitchMm the pitch where the designation does not say it; a metric size alone is coarse
  * @throws AppError THREAD_UNKNOWN
  * @example threadOf('M10').stressAreaMm2 // 57.99
+ * @example threadOf('1 1/8-12').dMm // 28.575; threadOf('#10-24').dMm // 4.826
  */
 export function threadOf(designation: string, pitchMm?: number): Thread {
   const tidy = designation.trim().replace('×', 'x').replace(/\s+/g, '');
   const metric = /^M(\d+(?:\.\d+)?)(?:x(\d+(?:\.\d+)?))?$/i.exec(tidy);
   if (metric) return metricThread(tidy, Number(metric[1]), metric[2] ? Number(metric[2]) : pitchMm);
-  const inch = /^(\d+)\/(\d+)-(\d+)$/.exec(tidy);
-  if (inch) return inchThread(tidy, Number(inch[1]) / Number(inch[2]), Number(inch[3]));
+  const inch = inchSize(designation);
+  if (inch) return inchThread(`${inch.size}-${inch.perInch}`, inch.size, inch.dInch, inch.perInch);
   throw new AppError('THREAD_UNKNOWN', { thread: designation });
 }
 
@@ -85,12 +101,39 @@ function metricThread(name: string, dMm: number, pitchMm: number | undefined): T
   });
 }
 
-function inchThread(name: string, dInch: number, perInch: number): Thread {
+/**
+ * `3/8-16`, `1-8`, `1 1/8-12`, `#10-24`; numbered sizes are 0.060 in + 0.013 in each. Source: ASME
+ * B1.1, from engineering practice.
+ */
+function inchSize(text: string): { size: string; dInch: number; perInch: number } | null {
+  const tidy = text.trim().replace(/\s*UN[A-Z]*$/i, '');
+  const gauge = /^#\s*(\d+)\s*-\s*(\d+)$/.exec(tidy);
+  if (gauge)
+    return {
+      size: `#${gauge[1]}`,
+      dInch: 0.06 + 0.013 * Number(gauge[1]),
+      perInch: Number(gauge[2]),
+    };
+  const whole = /^(\d+)\s*-\s*(\d+)$/.exec(tidy);
+  if (whole) return { size: `${whole[1]}`, dInch: Number(whole[1]), perInch: Number(whole[2]) };
+  const part = /^(?:(\d+)[\s-]+)?(\d+)\s*\/\s*(\d+)\s*-\s*(\d+)$/.exec(tidy);
+  if (!part) return null;
+  return {
+    size: `${part[1] ? `${part[1]} ` : ''}${part[2]}/${part[3]}`,
+    dInch: Number(part[1] ?? 0) + Number(part[2]) / Number(part[3]),
+    perInch: Number(part[4]),
+  };
+}
+
+/** Inch threads say their pitch by themselves. */
+export const isInchThread = (designation: string): boolean => inchSize(designation) !== null;
+
+function inchThread(name: string, size: string, dInch: number, perInch: number): Thread {
   const dMm = dInch * MM_PER_INCH;
   const pitchMm = MM_PER_INCH / perInch;
   if (!Number.isFinite(dMm) || !Number.isFinite(pitchMm) || pitchMm >= dMm)
     throw new AppError('THREAD_UNKNOWN', { thread: name });
-  const series = COARSE_PER_INCH[name.split('-')[0] ?? ''] === perInch ? 'UNC' : 'UNF';
+  const series = COARSE_PER_INCH[size] === perInch ? 'UNC' : 'UNF';
   return complete({
     name,
     system: 'inch',

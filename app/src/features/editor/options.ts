@@ -31,6 +31,7 @@ export const options = {
     { value: '[in_i].[lbf_av]', text: text.unitNames.inLb },
     { value: 'kgf.m', text: 'kgf·m' },
     { value: 'kgf.cm', text: 'kgf·cm' },
+    { value: 'daN.m', text: 'daN·m' },
   ],
   lengthUnits: (): Option<'mm' | '[in_i]'>[] => [
     { value: 'mm', text: 'mm' },

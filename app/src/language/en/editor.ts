@@ -37,6 +37,7 @@ export const editor = {
   lineHelp:
     'Fasteners, a colon, then stages separated by ; — anything a line can’t say stays as it is.',
   lineField: 'Shorthand line',
+  lineNotWhole: 'Fix what isn’t understood first: a line is used whole or not at all.',
   lineTake: 'Use this line',
   lineSays: 'Current line',
   lineUnsaid_zero: 'The line covers the whole procedure.',

@@ -39,6 +39,7 @@ export const editor: Translation<typeof english> = {
   lineHelp:
     'Tornillos, dos puntos y las etapas separadas por ; — lo que la línea no puede decir queda igual.',
   lineField: 'Línea abreviada',
+  lineNotWhole: 'Corrija primero lo que no se entiende: la línea se usa entera o no se usa.',
   lineTake: 'Usar esta línea',
   lineSays: 'Línea actual',
   lineUnsaid_zero: 'La línea cubre todo el procedimiento.',

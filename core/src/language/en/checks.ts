@@ -44,6 +44,8 @@ export const checks = {
   checkAfterAngle:
     '“{{name}}” checks fastener {{seat}} by torque after an angle. After an angle only the paint mark or a published minimum tells.',
   loosenNothing: '“{{name}}” loosens fastener {{seat}}, which was never tightened.',
+  torqueAfterAngle:
+    '“{{name}}” torques fastener {{seat}} after it was turned by an angle. Loosen it in between, or make it a check.',
   endsSlack: '“{{name}}” leaves fastener {{seat}} loose, and nothing tightens it after that.',
   trialNotOpened: 'After the trial torque “{{name}}” nothing is loosened again.',
   oldPartStays: '“{{name}}” uses the old part, and no stage fits the new one.',

@@ -48,6 +48,8 @@ export const checks: Translation<typeof english> = {
   checkAfterAngle:
     '«{{name}}» revisa el tornillo {{seat}} por torque después de un ángulo. Tras un ángulo solo vale la marca o un mínimo publicado.',
   loosenNothing: '«{{name}}» afloja el tornillo {{seat}}, que nunca se apretó.',
+  torqueAfterAngle:
+    '«{{name}}» da par al tornillo {{seat}} después de girarlo por ángulo. Aflójelo antes, o hágalo una comprobación.',
   endsSlack: '«{{name}}» deja flojo el tornillo {{seat}}, y nada lo aprieta después.',
   trialNotOpened: 'Tras la prueba «{{name}}» nada se vuelve a aflojar.',
   oldPartStays: '«{{name}}» usa la pieza vieja, y ninguna etapa pone la nueva.',

@@ -26,6 +26,7 @@ export const FINDING_CODES = [
   'checkAfterAngle',
   'loosenNothing',
   'torqueBelowEarlier',
+  'torqueAfterAngle',
   'trialNotOpened',
   'oldPartStays',
   'endsSlack',

@@ -150,11 +150,23 @@ function historyOf(deeds: readonly Deed[], seat: string): Finding[] {
   let angled = false;
   for (const { stage, index, action, target } of deeds) {
     const goesIn = action !== 'loosen' && action !== 'check';
-    const say = (code: Finding['code'], field: string, message: string): void =>
-      void findings.push(finding(code, 'error', `stages.${index}.${field}`, message));
+    const say = (
+      code: Finding['code'],
+      field: string,
+      message: string,
+      level: Finding['level'] = 'error',
+    ): void => void findings.push(finding(code, level, `stages.${index}.${field}`, message));
     if (action === 'torque' || action === 'stretch') {
       if (action === 'torque' && isBelow(target, torque))
         say('torqueBelowEarlier', 'target', text.torqueBelowEarlier({ name: stage.name, seat }));
+      // Turned by an angle it holds more than any torque that led there: no wrench can reach it.
+      else if (action === 'torque' && angled)
+        say(
+          'torqueAfterAngle',
+          'action',
+          text.torqueAfterAngle({ name: stage.name, seat }),
+          'warning',
+        );
       torque = action === 'torque' ? target : torque;
       tight = true;
     } else if (action === 'angle') {

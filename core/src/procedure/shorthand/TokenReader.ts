@@ -12,6 +12,14 @@ const OTHER_WORDS: Record<string, string> = {
   'centre-out': 'center-out',
   threadlocker: 'locker',
   waxed: 'plated',
+  loosen: 'back',
+  slacken: 'back',
+  'back-off': 'back',
+  'hand-tight': 'by-hand',
+  'finger-tight': 'by-hand',
+  full: 'fully',
+  turns: 'turn',
+  minutes: 'min',
 };
 
 /** Goes through the tokens of a line, one by one, and notes what is not understood. */

@@ -49,6 +49,8 @@ export interface LineStage {
   order?: Order;
   repeat?: Exclude<Repeat, { kind: 'once' }>;
   trial?: true;
+  /** Said as “snug”; a sheet keeps it as the purpose of the stage. */
+  snug?: true;
   /** A published floor that is checked after an angle. */
   floor?: true;
 }
@@ -114,5 +116,13 @@ export const RESERVED: readonly string[] = [
   'reversed',
   'trial',
   'in',
+  'off',
+  'turn',
+  'then',
+  'tight',
+  'finger',
+  'snug',
+  'again',
+  'twice',
   ...Object.values(ORDER_WORDS).flatMap((words) => words.split(' ')),
 ];

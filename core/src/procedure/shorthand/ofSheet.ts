@@ -1,5 +1,5 @@
 import { plainText } from '../../quantity';
-import { threadOf } from '../../thread';
+import { isInchThread, threadOf } from '../../thread';
 import type { Sheet } from '../sheet';
 import type { Stage, Target } from '../stage';
 import { seatsOf } from '../stageFacts';
@@ -45,7 +45,7 @@ export function lineOf(sheet: Sheet): AsLine {
   const groups = sheet.groups.map((g) => ({
     count: sheet.seats.filter((s) => s.group === g.id).length,
     designation: g.thread.designation.split(/[x×]/i)[0] ?? g.thread.designation,
-    pitchMm: g.thread.designation.includes('/')
+    pitchMm: isInchThread(g.thread.designation)
       ? Number(threadOf(g.thread.designation).pitchMm.toPrecision(6))
       : g.thread.pitchMm,
     propertyClass: g.propertyClass,
@@ -176,7 +176,7 @@ function renewed(
     ...(s.order ? { order: s.order } : {}),
     ...(target ? { target } : {}),
     ...(s.plusMinus === undefined ? {} : { tolerance: { plus: s.plusMinus, minus: s.plusMinus } }),
-    ...(same?.purpose ? { purpose: same.purpose } : {}),
+    ...(s.snug ? { purpose: 'snug' as const } : same?.purpose ? { purpose: same.purpose } : {}),
     ...(s.repeat ? { repeat: s.repeat } : {}),
     ...(s.loosen ? { loosen: s.loosen } : {}),
     ...(s.minutes === undefined ? {} : { waitUntil: { minutes: s.minutes } }),

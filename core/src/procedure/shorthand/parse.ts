@@ -66,16 +66,14 @@ class Reader extends TokenReader {
     const count = this.number();
     if (count === undefined || !this.take('×')) return this.problem(text.count) as undefined;
     const token = this.peek();
-    if (token?.kind !== 'word') return this.problem(text.thread) as undefined;
-    this.i += 1;
+    const size = this.threadSize();
+    if (!token || size === undefined) return this.problem(text.thread) as undefined;
     const pitch = this.take('×') ? this.number() : undefined;
     try {
-      const thread = threadOf(token.value, pitch);
-      const designation =
-        thread.system === 'metric' ? (token.value.split(/[x×]/i)[0] ?? token.value) : token.value;
+      const thread = threadOf(size, pitch);
       return {
         count,
-        designation,
+        designation: thread.system === 'metric' ? (size.split(/[x×]/i)[0] ?? size) : thread.name,
         pitchMm: Number(thread.pitchMm.toPrecision(6)),
         propertyClass: this.propertyClass(),
         reuse: 'reuse',
@@ -88,7 +86,18 @@ class Reader extends TokenReader {
     }
   }
 
+  /** M10, 3/8-16, #10-24; and 1-8, which is no range where a thread is named. */
+  private threadSize(): string | undefined {
+    const [t, sign, pitch] = [this.peek(), this.peek(1), this.peek(2)];
+    if (t?.kind === 'word') return this.takeText().toUpperCase().replace(',', '.');
+    if (t?.kind !== 'number' || sign?.value !== '–' || pitch?.kind !== 'number') return undefined;
+    this.i += 3;
+    return `${t.value}-${pitch.value}`;
+  }
+
   private propertyClass(): string {
+    if (this.is('grade') || this.is('gr') || (this.is('sae') && this.is('grade', 1)))
+      return this.grade();
     const t = this.peek();
     const next = this.peek(1);
     const name =
@@ -105,6 +114,19 @@ class Reader extends TokenReader {
     }
     this.problem(text.class);
     if (t?.kind === 'number') this.i += 1;
+    return '8.8';
+  }
+
+  /** Grade 5 and grade 8, as the head’s marks are called. */
+  private grade(): string {
+    this.take('sae');
+    if (!this.take('grade')) this.take('gr');
+    const name = `SAE ${this.peek()?.text ?? ''}`;
+    if (PROPERTY_CLASSES.includes(name)) {
+      this.i += 1;
+      return name;
+    }
+    this.problem(text.class);
     return '8.8';
   }
 
@@ -171,11 +193,18 @@ class Reader extends TokenReader {
   }
 
   private stage(): LineStage | undefined {
+    this.take('then');
     const on = this.on();
     const trial = this.take('trial');
+    const snug = this.take('snug');
     const body = this.body();
     if (!body) return undefined;
-    const stage: LineStage = { on, ...body, ...(trial ? { trial } : {}) };
+    const stage: LineStage = {
+      on,
+      ...body,
+      ...(trial ? { trial } : {}),
+      ...(snug ? { snug } : {}),
+    };
     while (this.peek() && !this.is(';')) {
       if (this.take(',')) continue;
       if (!this.tail(stage)) break;
@@ -198,7 +227,13 @@ class Reader extends TokenReader {
   }
 
   private body(): Omit<LineStage, 'on'> | undefined {
-    if (this.takeAll('by', 'hand')) return { action: 'handStart' };
+    if (
+      this.takeAll('by', 'hand') ||
+      this.take('by-hand') ||
+      this.takeAll('hand', 'tight') ||
+      this.takeAll('finger', 'tight')
+    )
+      return { action: 'handStart' };
     if (this.takeAll('run', 'down')) return { action: 'runDown' };
     if (this.takeAll('draw', 'down')) return { action: 'drawDown', repeat: DEFAULT_SEATED };
     if (this.take('swap')) return { action: 'swap' };
@@ -217,6 +252,7 @@ class Reader extends TokenReader {
   }
 
   private loosen(): NonNullable<LineStage['loosen']> {
+    this.take('off');
     if (this.take('fully')) return 'free';
     if (this.take('eased')) return 'crack';
     const degrees = this.number();
@@ -225,6 +261,7 @@ class Reader extends TokenReader {
       return 'free';
     }
     if (this.peek()?.value === 'deg') this.i += 1;
+    else if (this.take('turn')) return { degrees: degrees * 360 };
     return { degrees };
   }
 
@@ -256,6 +293,12 @@ class Reader extends TokenReader {
       if (this.peek()?.kind === 'unit') this.i += 1;
       if (plusMinus !== undefined) stage.plusMinus = plusMinus;
       return plusMinus !== undefined;
+    }
+    // A stage that stands there twice is done twice; “again” says so to the reader.
+    if (this.take('again')) return true;
+    if (this.take('twice')) {
+      stage.repeat = { kind: 'passes', passes: 2 };
+      return true;
     }
     if (this.take('×')) {
       const passes = this.number();

@@ -1,3 +1,4 @@
+import { isInchThread } from '../../thread';
 import { units, type Quantity } from '../../quantity';
 import type { Order } from '../stage';
 import {
@@ -28,7 +29,7 @@ export function printLine(line: Line): string {
 }
 
 const groupText = (g: LineGroup): string =>
-  `${g.count} × ${g.designation}${g.designation.includes('/') ? '' : `×${g.pitchMm}`} ${g.propertyClass} ${REUSE_WORDS[g.reuse]}, ${CONDITION_WORDS[g.condition]}`;
+  `${g.count} × ${g.designation}${isInchThread(g.designation) ? '' : `×${g.pitchMm}`} ${g.propertyClass} ${REUSE_WORDS[g.reuse]}, ${CONDITION_WORDS[g.condition]}`;
 
 /** Only reversed, where it is the last order given. */
 function orderText(order: Order, last: Order): string {
@@ -59,7 +60,7 @@ function bodyText(s: LineStage): string {
   const value = valueText(s.value, s.upTo);
   switch (s.action) {
     case 'torque':
-      return value;
+      return s.snug ? `snug ${value}` : value;
     case 'angle':
       return `+${value}`;
     case 'check':

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { lineOf, parseLine, printLine, type Line, type LineStage } from '..';
+import { lineOf, parseLine, printLine, withLine, type Line, type LineStage } from '..';
 import { ORDERS } from '../stage';
-import { demoSheets } from '../../testing';
+import { demoSheets, headSheet } from '../../testing';
 import { buildSheet } from '../../testing/sheetPlans';
 import { planArbitrary } from '../../testing/sheetParts';
 import { FRICTION_CONDITIONS, PROPERTY_CLASSES } from '../../thread';
@@ -31,6 +31,37 @@ describe('reading', () => {
       expect(parseLine(text).problems).toEqual([]);
       expect(printed(text)).toBe(canonical);
     }
+  });
+
+  test('the words people type mean what they say, in their order', () => {
+    const read = (text: string) => {
+      const { line, problems } = parseLine(text);
+      expect(problems).toEqual([]);
+      return printLine(line);
+    };
+    expect(
+      read(
+        '8 × M11×1.5 10.9 new, oiled, centre-out: 45 N·m; +60°; loosen 270°; 45 N·m again; +60°',
+      ),
+    ).toBe('8 × M11×1.5 10.9 new, oiled, center-out: 45 N·m; +60°; back 270°; 45 N·m; +60°');
+    expect(
+      read('10 x M10 10.9 new: hand tight; snug 20 Nm; then 40 N-m; back off 1 turn; 30 N•m twice'),
+    ).toBe('10 × M10×1.5 10.9 new, dry: by hand; snug 20 N·m; 40 N·m; back 360°; 30 N·m ×2');
+    expect(read('4 × M8 8.8: slacken fully; 1,2 daN·m')).toBe(
+      '4 × M8×1.25 8.8 reusable, dry: back fully; 1.2 daN·m',
+    );
+    expect(read('6 × 1-8 grade 8: 300 ft-lbs; check 300 ft•lb')).toBe(
+      '6 × 1-8 SAE 8 reusable, dry: 300 lbf·ft; check 300 lbf·ft',
+    );
+    expect(read('6 × #10-24 SAE grade 5: 30 in-lbs')).toBe(
+      '6 × #10-24 SAE 5 reusable, dry: 30 lbf·in',
+    );
+  });
+
+  test('snug is kept as the purpose of its stage', () => {
+    const { line } = parseLine('10 × M10 10.9: snug 30 N·m; +75°; +65°');
+    const [first] = withLine(headSheet, line).stages;
+    expect(first).toMatchObject({ name: '30 N·m', purpose: 'snug' });
   });
 
   test('a comma is a decimal only directly between digits', () => {
@@ -188,6 +219,9 @@ describe('parse(print(line)) = line', () => {
       { designation: 'M10', pitchMm: 1.25 },
       { designation: 'M8', pitchMm: 1.25 },
       { designation: '3/8-16', pitchMm: 1.5875 },
+      { designation: '1-8', pitchMm: 3.175 },
+      { designation: '1 1/8-12', pitchMm: Number((25.4 / 12).toPrecision(6)) },
+      { designation: '#10-24', pitchMm: Number((25.4 / 24).toPrecision(6)) },
       { designation: 'M11', pitchMm: 1.5 },
     ),
     propertyClass: fc.constantFrom(...PROPERTY_CLASSES),

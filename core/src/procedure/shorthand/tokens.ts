@@ -44,7 +44,10 @@ function read(rest: string, at: number, spaced: boolean, afterNumber: boolean): 
       if (found) return { kind: 'unit', text: found[0], value: unit, at, spaced };
     }
   }
-  const thread = /^M\d+(?:[.,]\d+)?/i.exec(rest) ?? /^\d+\/\d+-\d+/.exec(rest);
+  const thread =
+    /^M\d+(?:[.,]\d+)?/i.exec(rest) ??
+    /^(?:\d+[ -])?\d+\/\d+\s*-\s*\d+/.exec(rest) ??
+    /^#\d+\s*-\s*\d+/.exec(rest);
   if (thread)
     return {
       kind: 'word',

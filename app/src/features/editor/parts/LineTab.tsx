@@ -39,11 +39,12 @@ export function LineTab() {
         {parsed && parsed.line.stages.length > 0 ? (
           <Line strong>{printLine(parsed.line)}</Line>
         ) : null}
+        {parsed && parsed.problems.length > 0 ? <Line>{text.lineNotWhole}</Line> : null}
         <BigButton
           text={text.lineTake}
           size="desk"
           onPress={take}
-          disabled={!parsed || parsed.line.stages.length === 0}
+          disabled={!parsed || parsed.line.stages.length === 0 || parsed.problems.length > 0}
         />
       </Section>
       {draft.stages.length > 0 ? (
