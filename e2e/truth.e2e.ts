@@ -16,7 +16,9 @@ test(
     await mei.signIn('Mei Sandoval');
     await mei.tap('View, RO 2417');
     await mei.tap('Take over here');
-    await expect(mei.page.getByText(/Paint mark at 140° = turned. At 75° = not turned./)).toBeVisible();
+    await expect(
+      mei.page.getByText(/Paint mark at 140° = turned. At 75° = not turned./),
+    ).toBeVisible();
     for (let bolt = 1; bolt <= 10; bolt += 1) {
       await mei.page
         .getByRole('group', { name: `bolt ${bolt}`, exact: true })
