@@ -42,3 +42,4 @@ export {
 } from './startBlockers';
 export { otherCompound } from './otherCompound';
 export { lineKey, neededNew, partsList, type JointParts, type PartLine } from './partsList';
+export { scaleDoubt } from './scaleDoubt';

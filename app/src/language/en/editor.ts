@@ -143,6 +143,7 @@ export const editor = {
   target: 'Value',
   to: 'to (for a range)',
   unit: 'Unit',
+  sameValue: 'The same as {{values}}',
   plus: 'Tolerance +',
   minus: 'Tolerance −',
   purpose: 'Purpose',

@@ -67,6 +67,11 @@ export const tools = {
   ceilingLabel: 'Maximum, N·m',
   holdsLabel: 'Holds against',
   ratedKg: 'Rated load, kg',
+  unitDoubt: 'Does the scale say {{is}}? For this drive, {{better}} is usual.',
+  unitDoubtText:
+    'Read the unit off the wrench. A wrong unit tightens many times too much or too little.',
+  unitTake: 'It says {{unit}}',
+  unitKeep: 'It does say {{unit}}: save',
   save: 'Save',
   putAway: 'Take out of use',
   takeOut: 'Put back in use',

@@ -145,6 +145,7 @@ export const editor: Translation<typeof english> = {
   target: 'Valor',
   to: 'a (si es un rango)',
   unit: 'Unidad',
+  sameValue: 'Lo mismo que {{values}}',
   plus: 'Tolerancia +',
   minus: 'Tolerancia −',
   purpose: 'Propósito',

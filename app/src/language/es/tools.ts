@@ -70,6 +70,11 @@ export const tools: Translation<typeof english> = {
   ceilingLabel: 'Máximo, N·m',
   holdsLabel: 'Sujeta contra',
   ratedKg: 'Carga máxima, kg',
+  unitDoubt: '¿La escala dice {{is}}? Con este cuadro es usual {{better}}.',
+  unitDoubtText:
+    'Lea la unidad en el torquímetro. Una unidad equivocada aprieta muchas veces de más o de menos.',
+  unitTake: 'Dice {{unit}}',
+  unitKeep: 'Sí dice {{unit}}: guardar',
   save: 'Guardar',
   putAway: 'Poner fuera de uso',
   takeOut: 'Volver a usar',

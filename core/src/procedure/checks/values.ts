@@ -8,7 +8,7 @@ import {
   type PlausibleFor,
   type Plausibility,
 } from '../../clamp';
-import { convert, plainText, units, type Quantity } from '../../quantity';
+import { convert, plainText, units, type Quantity, type UnitCode } from '../../quantity';
 import { frictionBands, hexHeadOf, propertyClassOf, threadOf } from '../../thread';
 import type { Group, Sheet } from '../sheet';
 import type { Part, Stage } from '../stage';
@@ -23,13 +23,46 @@ const text = textsOf('checks', checks);
  * fastener.
  */
 export function checkValues(sheet: Sheet): Finding[] {
-  return [
-    ...stageLists(sheet).flatMap(([place, stages]) =>
-      stages.flatMap((s, i) => checkTorques(sheet, stages, s, i, `${place}.${i}`)),
-    ),
-    ...checkReuse(sheet),
-  ];
+  const low = checkLowUnit(sheet);
+  const each = stageLists(sheet).flatMap(([place, stages]) =>
+    stages.flatMap((s, i) => checkTorques(sheet, stages, s, i, `${place}.${i}`)),
+  );
+  // Asked once: the question takes the place of the note.
+  const isAsked = (f: Finding): boolean =>
+    f.code === 'anotherUnit' && low.some((l) => l.place === f.place);
+  return [...each.filter((f) => !isAsked(f)), ...low, ...checkReuse(sheet)];
 }
+
+/** Below this share of yield no torque is meant to hold a joint, whatever angle follows it. */
+const TOO_LOW = 0.12;
+/** What a fastener is left at, an angle after it included, as a share of yield. */
+const USUAL = [0.15, 1.05] as const;
+
+/**
+ * The highest torque of a group so low that another printed unit is likelier: lbf·ft or N·m typed
+ * as lbf·in. A single low stage is no reason: many procedures begin with one.
+ */
+function checkLowUnit(sheet: Sheet): Finding[] {
+  return finalTorques(sheet).flatMap(({ of, q, place, purpose }) => {
+    if (purpose === 'seal' || purpose === 'settling') return [];
+    const p = plausible(of, q, purpose);
+    if (!p || p.ratio >= TOO_LOW) return [];
+    const inUnit = (unit: UnitCode): number =>
+      (p.ratio * units[unit].toBase) / units[q.unit].toBase;
+    const [better] = PRINTED.filter((u) => inUnit(u) >= USUAL[0] && inUnit(u) <= USUAL[1]);
+    if (!better) return [];
+    const what = `${of.thread.designation} ${of.propertyClass}`;
+    return [
+      finding(
+        'anotherUnit',
+        'warning',
+        place,
+        text.anotherUnit({ value: plainText(q), what, unit: units[better].symbol }),
+      ),
+    ];
+  });
+}
+const PRINTED: readonly UnitCode[] = ['N.m', '[ft_i].[lbf_av]', '[in_i].[lbf_av]'];
 
 const values = (of: Stage | Part): Quantity[] => {
   const { target } = of;
@@ -103,6 +136,8 @@ function checkTorque(
     const unknown = text.unknownThread({ what, value: say });
     return [finding('implausible', 'note', place, unknown)];
   }
+  // Many procedures begin low; whether the highest one is too low is asked by itself.
+  if (purpose === 'snug' && p.level === 'noteLow') return [];
   const asked = p.slips.slice(0, 1).map((slip) => {
     const as =
       slip.as === 'deg'
@@ -117,7 +152,8 @@ function checkTorque(
       text.anotherUnit({ value: say, what, unit: as }),
     );
   });
-  if (p.level === 'ok') return asked;
+  // Low alone says little: a note that stands on every third right sheet is read by no one.
+  if (p.level === 'ok' || (p.level === 'noteLow' && p.ratio >= WORTH_A_NOTE)) return asked;
   const message = text.torque[p.level]({
     stage: stage.name,
     value: say,
@@ -126,6 +162,9 @@ function checkTorque(
   });
   return [finding('implausible', LEVEL_OF[p.level], place, message), ...asked];
 }
+
+/** Of yield: less than this is worth a word, even where a low torque is meant. */
+const WORTH_A_NOTE = 0.15;
 
 const LEVEL_OF: Record<Exclude<Plausibility['level'], 'ok'>, Finding['level']> = {
   error: 'error',
@@ -217,16 +256,33 @@ export function checkUnitFactor(sheet: Sheet, others: readonly Sheet[]): Finding
   );
 }
 
-/** The last torque of each thread size and class, with its place. */
-export function finalTorques(sheet: Sheet): { group: string; nm: number; place: string }[] {
-  const found = new Map<string, { group: string; nm: number; place: string }>();
+/** A torque that fasteners are left at, or turned on from. */
+interface FinalTorque {
+  /** Thread size and class. */
+  group: string;
+  of: Group;
+  q: Quantity;
+  nm: number;
+  place: string;
+  purpose: PlausibleFor;
+}
+
+/** The last torque of each thread size and class, with its place; those inside `each` too. */
+export function finalTorques(sheet: Sheet): FinalTorque[] {
+  const found = new Map<string, FinalTorque>();
   for (const [i, stage] of sheet.stages.entries()) {
-    if (stage.action !== 'torque') continue;
-    const q = values(stage).at(-1);
-    if (!q || units[q.unit].kind !== 'torque') continue;
-    for (const g of groupsOf(sheet, stage)) {
-      const key = `${g.thread.designation} ${g.propertyClass}`;
-      found.set(key, { group: key, nm: convert(q, 'N.m'), place: `stages.${i}.target` });
+    const purpose = purposeOf(sheet, sheet.stages, i);
+    const pulls = [
+      { of: stage as Stage | Part, place: `stages.${i}.target` },
+      ...(stage.each ?? []).map((of, k) => ({ of, place: `stages.${i}.each.${k}.target` })),
+    ];
+    for (const { of, place } of pulls) {
+      const q = of.action === 'torque' ? values(of).at(-1) : undefined;
+      if (!q || units[q.unit].kind !== 'torque') continue;
+      for (const g of groupsOf(sheet, stage)) {
+        const group = `${g.thread.designation} ${g.propertyClass}`;
+        found.set(group, { group, of: g, q, nm: convert(q, 'N.m'), place, purpose });
+      }
     }
   }
   return [...found.values()];

@@ -1,6 +1,7 @@
 import type { Stage, Target } from '@stennet/core/procedure';
-import type { UnitCode } from '@stennet/core/quantity';
-import { ChoiceField, FieldRow, NumberField } from '@/ui';
+import { asRead, type Formatter, type UnitCode } from '@stennet/core/quantity';
+import { useSignedIn } from '@/data';
+import { ChoiceField, FieldRow, Line, NumberField } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
 import { options } from '../options';
 import { text } from '../text';
@@ -71,7 +72,25 @@ interface ValueProps {
   onChange: (value: Target | undefined, key: string) => void;
 }
 
+const PRINTED: readonly UnitCode[] = ['N.m', '[ft_i].[lbf_av]', '[in_i].[lbf_av]'];
+
+/** The same value as another page would print it: a wrong unit shows at once. */
+function inOtherUnits(
+  format: Formatter,
+  low: number,
+  high: number | undefined,
+  unit: UnitCode,
+): string {
+  return PRINTED.filter((other) => other !== unit)
+    .map((other) => {
+      const as = (value: number) => format.quantity(asRead({ value, unit }, other));
+      return high === undefined ? as(low).text : `${as(low).number}–${as(high).text}`;
+    })
+    .join(' · ');
+}
+
 export function ValueFields({ value, unit: preferred, label, problem, onChange }: ValueProps) {
+  const { format } = useSignedIn();
   const unit = value?.unit ?? preferred;
   const low = value ? ('value' in value ? value.value : value.min) : undefined;
   const high = value && 'max' in value ? value.max : undefined;
@@ -93,6 +112,9 @@ export function ValueFields({ value, unit: preferred, label, problem, onChange }
         />
         <NumberField label={text.to} value={high} onChange={(v) => onChange(made(low, v), 'to')} />
       </FieldRow>
+      {isTorque && low !== undefined ? (
+        <Line>{text.sameValue({ values: inOtherUnits(format, low, high, unit) })}</Line>
+      ) : null}
       {unit === 'deg' ? null : (
         <ChoiceField
           label={text.unit}

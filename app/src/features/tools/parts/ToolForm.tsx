@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { AppError } from '@stennet/core/errors';
-import { TOOL_KINDS, type ShopToolKind } from '@stennet/core/prepare';
-import { DRIVES, UNIT_CODES, units } from '@stennet/core/quantity';
+import { scaleDoubt, TOOL_KINDS, type ShopToolKind } from '@stennet/core/prepare';
+import { DRIVES, UNIT_CODES, units, type UnitCode } from '@stennet/core/quantity';
 import { asAppError, useKeptForm, type KeptTool } from '@/data';
 import { saveTool } from '@/data/shop';
 import { newId } from '@/platform/ids';
@@ -37,10 +37,14 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
     clear();
     onClose();
   };
-  const save = (retired: boolean): void => {
+  const [doubt, setDoubt] = useState<UnitCode | null>(null);
+  const save = (retired: boolean, isSure = false): void => {
     const read = readTool(form.kind, form.fields);
     if ('problems' in read) return setProblems(read.problems);
     setProblems({});
+    const better = scaleDoubt(read.tool);
+    if (better && !isSure) return setDoubt(better);
+    setDoubt(null);
     saveTool(form.id, { version: kept?.version ?? 0, tool: read.tool, retired }).then(
       close,
       (e: unknown) => setError(asAppError(e)),
@@ -118,6 +122,17 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
           );
         })}
       </FieldRow>
+      {doubt ? (
+        <UnitDoubt
+          is={form.fields.unit as UnitCode}
+          better={doubt}
+          onTake={() => {
+            set('unit', doubt);
+            setDoubt(null);
+          }}
+          onKeep={() => save(kept?.retired ?? false, true)}
+        />
+      ) : null}
       <BigButton
         text={text.save}
         look="plain"
@@ -134,5 +149,37 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
       ) : null}
       <BigButton text={text.cancel} look="quiet" size="desk" onPress={close} />
     </Section>
+  );
+}
+
+/** A scale that no wrench of its drive has: asked before it sets anyone's wrench. */
+function UnitDoubt({
+  is,
+  better,
+  onTake,
+  onKeep,
+}: {
+  is: UnitCode;
+  better: UnitCode;
+  onTake: () => void;
+  onKeep: () => void;
+}) {
+  const [said, offered] = [units[is].symbol, units[better].symbol];
+  return (
+    <>
+      <Notice
+        title={text.unitDoubt({ is: said, better: offered })}
+        text={text.unitDoubtText}
+        look="warn"
+        alert
+      />
+      <BigButton
+        text={text.unitTake({ unit: offered })}
+        look="plain"
+        size="desk"
+        onPress={onTake}
+      />
+      <BigButton text={text.unitKeep({ unit: said })} look="quiet" size="desk" onPress={onKeep} />
+    </>
   );
 }
