@@ -60,67 +60,15 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
         onChange={(kind) => put({ kind })}
       />
       <FieldRow>
-        {fieldsOf(form.kind).map((field) => {
-          const value = form.fields[field.name] ?? '';
-          const problem = problems[field.name];
-          if (field.kind === 'drive')
-            return (
-              <ChoiceField
-                key={field.name}
-                label={field.label}
-                value={value}
-                options={DRIVES.map((d) => ({ value: d, text: d }))}
-                onChange={(d) => set(field.name, d)}
-                problem={problem}
-              />
-            );
-          if (field.kind === 'unit')
-            return (
-              <ChoiceField
-                key={field.name}
-                label={field.label}
-                value={value}
-                options={TORQUES.map((u) => ({ value: u as string, text: units[u].symbol }))}
-                onChange={(u) => set(field.name, u)}
-                problem={problem}
-              />
-            );
-          if (field.kind === 'holds')
-            return (
-              <ChoiceField
-                key={field.name}
-                label={field.label}
-                value={value}
-                options={(['loosening', 'tightening', 'both'] as const).map((h) => ({
-                  value: h as string,
-                  text: text[h],
-                }))}
-                onChange={(h) => set(field.name, h)}
-                problem={problem}
-              />
-            );
-          if (field.kind === 'day')
-            return (
-              <DayField
-                key={field.name}
-                label={field.label}
-                value={value}
-                onChange={(day) => set(field.name, day)}
-                problem={problem}
-              />
-            );
-          const hint = field.name === 'min' && !value ? lowestHint(form.fields) : null;
-          return (
-            <TextField
-              key={field.name}
-              label={field.label}
-              value={value}
-              mode={field.kind === 'number' ? 'decimal' : 'text'}
-              onChange={(t) => set(field.name, t)}
-              problem={problem ?? hint ?? undefined}
-            />
-          );
-        })}
+        {fieldsOf(form.kind).map((field) => (
+          <ToolField
+            key={field.name}
+            field={field}
+            fields={form.fields}
+            problem={problems[field.name]}
+            onChange={(value) => set(field.name, value)}
+          />
+        ))}
       </FieldRow>
       {doubt ? (
         <UnitDoubt
@@ -149,6 +97,52 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
       ) : null}
       <BigButton text={text.cancel} look="quiet" size="desk" onPress={close} />
     </Section>
+  );
+}
+
+const CHOICES = {
+  drive: () => DRIVES.map((d) => ({ value: d as string, text: d as string })),
+  unit: () => TORQUES.map((u) => ({ value: u as string, text: units[u].symbol })),
+  holds: () =>
+    (['loosening', 'tightening', 'both'] as const).map((h) => ({
+      value: h as string,
+      text: text[h],
+    })),
+};
+
+function ToolField({
+  field: { name, label, kind },
+  fields,
+  problem,
+  onChange,
+}: {
+  field: ReturnType<typeof fieldsOf>[number];
+  fields: Form;
+  problem: string | undefined;
+  onChange: (value: string) => void;
+}) {
+  const value = fields[name] ?? '';
+  if (kind === 'drive' || kind === 'unit' || kind === 'holds')
+    return (
+      <ChoiceField
+        label={label}
+        value={value}
+        options={CHOICES[kind]()}
+        onChange={onChange}
+        problem={problem}
+      />
+    );
+  if (kind === 'day')
+    return <DayField label={label} value={value} onChange={onChange} problem={problem} />;
+  const hint = name === 'min' && !value ? lowestHint(fields) : null;
+  return (
+    <TextField
+      label={label}
+      value={value}
+      mode={kind === 'number' ? 'decimal' : 'text'}
+      onChange={onChange}
+      problem={problem ?? hint ?? undefined}
+    />
   );
 }
 
