@@ -172,6 +172,7 @@ test(
     await beginSheet(t);
     await t.field('Shorthand line', '10 × M10×1.5 10.9 new, oiled: 27 Nm; 50 somethings');
     await expect(t.page.getByText(/^▲ At \d+:/).first()).toBeVisible();
+    await expect(t.button('Use this line')).toBeDisabled();
     await t.field('Shorthand line', '4 × M6×1 8.8 reusable, dry: 90 N·m');
     await t.button('Use this line').click();
     await t.tab('Stages').click();

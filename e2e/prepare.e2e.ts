@@ -135,6 +135,11 @@ test(
     await lead.button('Save').click();
     await expect(lead.page.getByText('The lowest value must be below the highest.')).toBeVisible();
     await lead.field('Lowest value', '10');
+    // No half-inch wrench ends at 9 N·m: its unit is asked about, not taken.
+    await lead.choose('radio', '1/2');
+    await lead.button('Save').click();
+    await expect(lead.page.getByText(/Does the scale say lbf·in\?/)).toBeVisible();
+    await lead.choose('radio', '1/4');
     await lead.button('Save').click();
     await expect(lead.page.getByText('10 to 79.66 lbf·in, in steps of 0.5 lbf·in')).toBeVisible();
     await lead.page.close();
