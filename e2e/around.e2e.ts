@@ -79,3 +79,40 @@ test('the browser’s back finds a list where it was left, and focus is on the n
   await t.page.goBack();
   await expect(last).toBeInViewport();
 });
+
+test(
+  'an order from the first call to hand-over by touch on a phone',
+  { tag: '@phone' },
+  async ({ technician: t }) => {
+    const { page } = t;
+    const tap = (name: string | RegExp): Promise<void> => t.button(name).first().tap();
+    await t.signIn('Petra Voll');
+    await page.getByRole('link', { name: 'Orders' }).tap();
+    await tap('New repair order');
+    for (const [field, words] of [
+      ['Plate', 'hq 600 a'],
+      ['Maker', 'Ostrel'],
+      ['Model', 'Brenna 2.0'],
+      ['Engine', 'ob20'],
+      ['Concern', 'Rattles at idle.'],
+      ['Customer', 'Moss'],
+    ] as const)
+      await t.field(field, words);
+    await tap('Save');
+    await expect(page.getByRole('heading', { name: 'RO 2442' })).toBeVisible();
+    await tap('Add findings');
+    // What is missing is said beside its field, and the rest stays as it was typed.
+    await page.getByRole('radio', { name: 'Something else' }).tap();
+    await t.field('Symptom', 'Rattle');
+    await t.field('Findings', 'Loose clamp, tightened by hand');
+    await tap('Save');
+    await expect(page.getByText('Checked is missing.')).toBeVisible();
+    await t.field('Checked', 'Heat shield');
+    await tap('Save');
+    await expect(page.getByText('Loose clamp, tightened by hand')).toBeVisible();
+    await t.station('Hand over,');
+    for (const step of ['Resume work', 'Ready for check', 'Checked and done', 'Hand over'])
+      await page.getByRole('button', { name: step, exact: true }).tap();
+    await expect(page.getByRole('region', { name: 'Status: handed over' })).toBeVisible();
+  },
+);

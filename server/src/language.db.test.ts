@@ -18,7 +18,7 @@ test('a refusal is in the first language of the browser that is spoken here, als
   expect(english).toBe('Your role (technician) doesn’t allow this.');
   expect(spanish).toBe('Su puesto (técnico) no permite esto.');
   expect((await jonah.get('/api/nothing').set('Accept-Language', 'es')).body.error.fix).toBe(
-    'Vuelva a Hoy.',
+    'Revise el enlace o vuelva a Hoy.',
   );
 });
 
