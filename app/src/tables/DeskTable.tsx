@@ -85,7 +85,7 @@ export function DeskTable<T>({
   });
   const heads = table.getHeaderGroups()[0]?.headers ?? [];
   return (
-    <View role="table" aria-label={label} {...arrowKeys(body)}>
+    <View>
       <View style={styles.over}>
         <TableKey
           text={commonText.print}
@@ -107,50 +107,52 @@ export function DeskTable<T>({
           }
         />
       </View>
-      <View role="row" style={[styles.row, styles.heads, { borderBottomColor: inks.line }]}>
-        {columns.map((c, i) => (
-          <View key={c.id} role="columnheader" style={{ flex: c.flex }} {...sortedAs(heads[i])}>
-            <Head title={c.title} header={heads[i]} />
-          </View>
-        ))}
-      </View>
-      <View ref={body} role="rowgroup">
-        {table.getRowModel().rows.map(({ id, original }) => {
-          const link = linkOf(original);
-          return (
-            <View
-              key={id}
-              role="row"
-              style={[
-                styles.row,
-                { borderBottomColor: inks.line },
-                id === chosen && { backgroundColor: inks.brandSoft },
-              ]}
-            >
-              {columns.map((c, i) => (
-                <View
-                  key={c.id}
-                  role="cell"
-                  style={[
-                    { flex: c.flex, minWidth: 0 },
-                    i === 0 && styles.first,
-                    c.isControl && styles.control,
-                  ]}
-                >
-                  {c.cell(original)}
-                  {i === 0 ? (
-                    <Link
-                      href={link.href as never}
-                      aria-label={link.label}
-                      aria-current={id === chosen ? 'true' : undefined}
-                      style={styles.link}
-                    />
-                  ) : null}
-                </View>
-              ))}
+      <View role="table" aria-label={label} {...arrowKeys(body)}>
+        <View role="row" style={[styles.row, styles.heads, { borderBottomColor: inks.line }]}>
+          {columns.map((c, i) => (
+            <View key={c.id} role="columnheader" style={{ flex: c.flex }} {...sortedAs(heads[i])}>
+              <Head title={c.title} header={heads[i]} />
             </View>
-          );
-        })}
+          ))}
+        </View>
+        <View ref={body} role="rowgroup">
+          {table.getRowModel().rows.map(({ id, original }) => {
+            const link = linkOf(original);
+            return (
+              <View
+                key={id}
+                role="row"
+                style={[
+                  styles.row,
+                  { borderBottomColor: inks.line },
+                  id === chosen && { backgroundColor: inks.brandSoft },
+                ]}
+              >
+                {columns.map((c, i) => (
+                  <View
+                    key={c.id}
+                    role="cell"
+                    style={[
+                      { flex: c.flex, minWidth: 0 },
+                      i === 0 && styles.first,
+                      c.isControl && styles.control,
+                    ]}
+                  >
+                    {c.cell(original)}
+                    {i === 0 ? (
+                      <Link
+                        href={link.href as never}
+                        aria-label={link.label}
+                        aria-current={id === chosen ? 'true' : undefined}
+                        style={styles.link}
+                      />
+                    ) : null}
+                  </View>
+                ))}
+              </View>
+            );
+          })}
+        </View>
       </View>
     </View>
   );

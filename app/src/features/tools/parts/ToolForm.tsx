@@ -31,13 +31,16 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
   );
   const [problems, setProblems] = useState<ToolProblems>({});
   const [error, setError] = useState<AppError | null>(null);
-  const set = (name: string, value: string): void =>
+  const [doubt, setDoubt] = useState<UnitCode | null>(null);
+  const set = (name: string, value: string): void => {
+    // What was asked about is another scale now.
+    setDoubt(null);
     put({ fields: { ...form.fields, [name]: value } });
+  };
   const close = (): void => {
     clear();
     onClose();
   };
-  const [doubt, setDoubt] = useState<UnitCode | null>(null);
   const save = (retired: boolean, isSure = false): void => {
     const read = readTool(form.kind, form.fields);
     if ('problems' in read) return setProblems(read.problems);
@@ -74,10 +77,7 @@ export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: ()
         <UnitDoubt
           is={form.fields.unit as UnitCode}
           better={doubt}
-          onTake={() => {
-            set('unit', doubt);
-            setDoubt(null);
-          }}
+          onTake={() => set('unit', doubt)}
           onKeep={() => save(kept?.retired ?? false, true)}
         />
       ) : null}
