@@ -131,7 +131,14 @@ test(
     await at(`/orders/${id(201)}/measure`, 'Choose what to measure', 'measure');
     await t.choose('radio', 'Runout with dial indicator');
     await clean(t, 'measuring');
+    await at(`/orders/${id(201)}/parts`, 'Must be new', 'parts of an order');
+    await t.button(/^Status: .*Head bolts/).click();
+    await expect(t.page.getByRole('menuitem').first()).toBeVisible();
+    await clean(t, 'part, its states');
     await at('/orders/new', 'Concern', 'order form');
+    await t.button('Build date: calendar').click();
+    await expect(t.page.getByRole('dialog').or(t.button('Close')).first()).toBeVisible();
+    await clean(t, 'calendar');
     await at('/tools', 'Torque wrenches', 'tools');
     await t.button('Add tool').click();
     await clean(t, 'tool form');

@@ -5,7 +5,7 @@ import { IconButton, TextInput } from 'react-native-paper';
 import { DatePickerInput, DatePickerModal, TimePickerModal } from 'react-native-paper-dates';
 import { useSignedIn } from '@/data';
 import { commonText } from '@/language/common';
-import { ChoiceField, Problem, TextField } from '@/ui';
+import { ChoiceField, PinField, Problem, TextField } from '@/ui';
 import { datesIn, dayOf, momentAt, ofDay, onShopClock } from './dates';
 
 interface Named<T extends FieldValues> {
@@ -54,11 +54,32 @@ function Field<T extends FieldValues>({
 export function FormText<T extends FieldValues>({
   control,
   name,
+  note,
   ...shown
-}: Named<T> & { lines?: number; hint?: string; mode?: 'text' | 'decimal' | 'tel' | 'email' }) {
+}: Named<T> & {
+  lines?: number;
+  hint?: string;
+  /** Said where nothing is wrong. */
+  note?: string | undefined;
+  mode?: 'text' | 'decimal' | 'tel' | 'email';
+  onSubmit?: () => void;
+}) {
   return (
     <Field<T> control={control} name={name}>
-      {(held) => <TextField {...shown} {...held} />}
+      {(held) => <TextField {...shown} {...held} problem={held.problem ?? note} />}
+    </Field>
+  );
+}
+
+/** A password or a PIN, never shown. */
+export function FormSecret<T extends FieldValues>({
+  control,
+  name,
+  ...shown
+}: Named<T> & { isDigits?: boolean; onSubmit?: () => void }) {
+  return (
+    <Field<T> control={control} name={name}>
+      {(held) => <PinField isDigits={false} {...shown} {...held} />}
     </Field>
   );
 }

@@ -1,8 +1,8 @@
-import { valibotResolver } from '@hookform/resolvers/valibot';
 import { useEffect } from 'react';
-import { useForm, type DefaultValues, type FieldValues, type UseFormReturn } from 'react-hook-form';
+import type { FieldValues, UseFormReturn } from 'react-hook-form';
 import type { GenericSchema } from 'valibot';
 import { useKeptForm } from '@/data';
+import { useFields } from './useFields';
 
 export interface KeptFields<T extends FieldValues, O> {
   form: UseFormReturn<T, unknown, O>;
@@ -26,11 +26,7 @@ export function useKeptFields<T extends FieldValues, O extends FieldValues>(
   schema: GenericSchema<T, O>,
 ): KeptFields<T, O> {
   const kept = useKeptForm<T>(name, initial);
-  const form = useForm<T, unknown, O>({
-    defaultValues: kept.form as DefaultValues<T>,
-    resolver: valibotResolver(schema) as never,
-    shouldFocusError: true,
-  });
+  const form = useFields<T, O>(kept.form, schema);
   const { put, isRestored } = kept;
   useEffect(() => {
     if (isRestored) form.reset(kept.form, { keepErrors: true });
@@ -41,7 +37,9 @@ export function useKeptFields<T extends FieldValues, O extends FieldValues>(
     return form.subscribe({
       formState: { values: true },
       callback: ({ name: field, values }) => {
-        if (field) put({ [field]: values[field] } as Partial<T>);
+        // Of a value inside another the whole is kept.
+        const whole = field?.split('.')[0];
+        if (whole) put({ [whole]: values[whole] } as Partial<T>);
       },
     });
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -15,6 +15,7 @@ import { commonText } from '@/language/common';
 import { keptChoice } from '@/platform/keptChoice';
 import { printTable } from '@/platform/printTable';
 import { Icon as PaperIcon, pressedBySpace, useInks } from '@/ui';
+import { DropMenu } from '@/ui/DropMenu';
 
 const { useKept: useHidden, put: putHidden } = keptChoice<{ hidden: readonly string[] }>(
   'columns',
@@ -193,23 +194,23 @@ function ColumnMenu({
   hidden: readonly string[];
   onFlip: (id: string) => void;
 }) {
-  // null until it is opened for the first time: a menu takes the focus as it is put up.
-  const [open, setOpen] = useState<boolean | null>(null);
-  const show = (): void => setOpen(true);
-  const anchor = <TableKey text={commonText.columns} icon="chevron-down" onPress={show} />;
-  if (open === null) return anchor;
   return (
-    <Menu visible={open} onDismiss={() => setOpen(false)} anchor={anchor}>
-      {columns.map((c) => (
-        <Menu.Item
-          key={c.id}
-          title={c.title}
-          accessibilityLabel={`${c.title}: ${hidden.includes(c.id) ? commonText.hidden : commonText.shown}`}
-          leadingIcon={hidden.includes(c.id) ? 'checkbox-blank-outline' : 'checkbox-marked'}
-          onPress={() => onFlip(c.id)}
-        />
-      ))}
-    </Menu>
+    <DropMenu
+      label={commonText.columns}
+      anchor={(show) => <TableKey text={commonText.columns} icon="chevron-down" onPress={show} />}
+    >
+      {() =>
+        columns.map((c) => (
+          <Menu.Item
+            key={c.id}
+            title={c.title}
+            accessibilityLabel={`${c.title}: ${hidden.includes(c.id) ? commonText.hidden : commonText.shown}`}
+            leadingIcon={hidden.includes(c.id) ? 'checkbox-blank-outline' : 'checkbox-marked'}
+            onPress={() => onFlip(c.id)}
+          />
+        ))
+      }
+    </DropMenu>
   );
 }
 

@@ -13,6 +13,7 @@ export {
   Problem,
   TextField,
 } from './fields';
+export { Columns } from './Columns';
 export { Fold } from './Fold';
 export { Loading } from './Loading';
 export { Notice } from './Notice';

@@ -7,7 +7,7 @@ import type { AppError } from '@stennet/core/errors';
 import { asAppError, signOut, switchShop, useSignedIn } from '@/data';
 import { chooseTheme, useThemeChoice, type ThemeChoice } from '@/platform/preferences';
 import { takeNewVersion, useNewVersion } from '@/platform/serviceWorker';
-import { BigButton, Card, Notice, ScreenFrame, useInks } from '@/ui';
+import { BigButton, Card, Columns, Notice, ScreenFrame, useInks } from '@/ui';
 import { BayCard } from './BayCard';
 import { PinCard } from './PinCard';
 import { ShopCard } from './ShopCard';
@@ -19,6 +19,7 @@ export function AccountScreen() {
   const inks = useInks();
   const router = useRouter();
   const { me } = useSignedIn();
+  const isLead = isAllowed(me.role, 'shop.write');
   const theme = useThemeChoice();
   const isNewer = useNewVersion();
   const [error, setError] = useState<AppError | null>(null);
@@ -65,41 +66,49 @@ export function AccountScreen() {
             ))}
         </Card>
       ) : null}
-      <Choice
-        title={text.light}
-        words={text.themes}
-        chosen={theme}
-        onChoose={(t) => chooseTheme(t as ThemeChoice)}
+      <Columns
+        left={
+          <>
+            <Choice
+              title={text.light}
+              words={text.themes}
+              chosen={theme}
+              onChoose={(t) => chooseTheme(t as ThemeChoice)}
+            />
+            <Choice
+              title={text.languageTitle}
+              words={text.languages}
+              chosen={languageChoice()}
+              onChoose={(l) => chooseLanguage(l as LanguageChoice)}
+            />
+            <Card>
+              <BigButton
+                text={isLead ? text.people : text.ownDoors}
+                look="plain"
+                size="desk"
+                onPress={() => router.push('/people')}
+              />
+              <BigButton
+                text={text.signOut}
+                look="plain"
+                size="desk"
+                onPress={leave(
+                  () => signOut(() => router.replace('/')),
+                  () => undefined,
+                )}
+              />
+            </Card>
+            <UnsentCard />
+          </>
+        }
+        right={
+          <>
+            <BayCard />
+            <PinCard />
+            {isLead ? <ShopCard /> : null}
+          </>
+        }
       />
-      <Choice
-        title={text.languageTitle}
-        words={text.languages}
-        chosen={languageChoice()}
-        onChoose={(l) => chooseLanguage(l as LanguageChoice)}
-      />
-      <BayCard />
-      <PinCard />
-      {isAllowed(me.role, 'shop.write') ? <ShopCard /> : null}
-      <Card>
-        <BigButton
-          text={isAllowed(me.role, 'shop.write') ? text.people : text.ownDoors}
-          look="plain"
-          size="desk"
-          onPress={() => router.push('/people')}
-        />
-      </Card>
-      <UnsentCard />
-      <Card>
-        <BigButton
-          text={text.signOut}
-          look="plain"
-          size="desk"
-          onPress={leave(
-            () => signOut(() => router.replace('/')),
-            () => undefined,
-          )}
-        />
-      </Card>
     </ScreenFrame>
   );
 }

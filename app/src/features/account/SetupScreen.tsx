@@ -1,91 +1,82 @@
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import * as v from 'valibot';
 import type { BodyOf } from '@stennet/core/contract/work';
-import type { AppError } from '@stennet/core/errors';
-import { asAppError, makeShop } from '@/data';
-import {
-  BigButton,
-  ChoiceField,
-  Line,
-  Notice,
-  PinField,
-  ScreenFrame,
-  Section,
-  TextField,
-} from '@/ui';
 import { units } from '@stennet/core/quantity';
+import { makeShop } from '@/data';
+import {
+  FormChoice,
+  FormSecret,
+  FormText,
+  needed,
+  newPassword,
+  Said,
+  useDoing,
+  useFields,
+} from '@/forms';
+import { BigButton, Line, ScreenFrame, Section } from '@/ui';
 import { text } from './text';
 
 type Shop = NonNullable<BodyOf<'makeShop'>>['shop'];
-const UNITS: readonly Shop['torqueUnit'][] = ['N.m', '[ft_i].[lbf_av]', 'kgf.m'];
+const UNITS = ['N.m', '[ft_i].[lbf_av]', 'kgf.m'] as const satisfies Shop['torqueUnit'][];
+const PAPERS = ['A4', 'Letter'] as const satisfies Shop['paper'][];
+
+const NewShop = v.object({
+  code: needed(() => text.setupCode, 40),
+  shop: needed(() => text.setupShop, 80),
+  name: needed(() => text.setupPerson, 80),
+  password: newPassword(),
+  paper: v.picklist(PAPERS),
+  torqueUnit: v.picklist(UNITS),
+});
+const BLANK: v.InferInput<typeof NewShop> = {
+  code: '',
+  shop: '',
+  name: '',
+  password: '',
+  paper: 'A4',
+  torqueUnit: 'N.m',
+};
 
 /** The first visit of an installation: the shop and its lead. */
 export function SetupScreen() {
-  const [code, setCode] = useState('');
-  const [shop, setShop] = useState('');
-  const [name, setName] = useState('');
-  const [password, setPassword] = useState('');
-  const [paper, setPaper] = useState<Shop['paper']>('A4');
-  const [torqueUnit, setUnit] = useState<Shop['torqueUnit']>('N.m');
-  const [error, setError] = useState<AppError | null>(null);
-  const [isBusy, setBusy] = useState(false);
-  const isReady = code.trim() && shop.trim() && name.trim() && password.length >= 10;
-  const make = (): void => {
-    setBusy(true);
-    setError(null);
+  const { control, handleSubmit } = useFields(BLANK, NewShop);
+  const { error, isBusy, doing } = useDoing();
+  const make = handleSubmit(({ code, shop, name, password, paper, torqueUnit }) => {
     const style = {
       locale: navigator.language.match(/^[a-z]{2,3}(-[A-Z]{2})?$/)?.[0] ?? 'en-GB',
       timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     };
-    makeShop({
-      code: code.trim(),
-      shop: { name: shop.trim(), ...style, paper, torqueUnit },
-      name: name.trim(),
-      password,
-    }).catch((e: unknown) => {
-      setError(asAppError(e));
-      setBusy(false);
-    });
-  };
+    const body = { code, shop: { name: shop, ...style, paper, torqueUnit }, name, password };
+    doing(() => makeShop(body), '');
+  });
   return (
     <ScreenFrame title={text.product} logo>
       <View style={styles.column}>
         <Section title={text.setupTitle}>
           <Line>{text.setupText}</Line>
-          {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
-          <TextField label={text.setupCode} value={code} onChange={setCode} />
-          <TextField
-            label={text.setupShop}
-            value={shop}
-            onChange={(t) => setShop(t.slice(0, 80))}
-          />
-          <TextField
-            label={text.setupPerson}
-            value={name}
-            onChange={(t) => setName(t.slice(0, 80))}
-          />
-          <PinField
-            label={text.setupPassword}
-            value={password}
-            onChange={setPassword}
-            isDigits={false}
-          />
-          <ChoiceField
+          <Said error={error} done="" />
+          <FormText control={control} name="code" label={text.setupCode} />
+          <FormText control={control} name="shop" label={text.setupShop} />
+          <FormText control={control} name="name" label={text.setupPerson} />
+          <FormSecret control={control} name="password" label={text.setupPassword} />
+          <FormChoice
+            control={control}
+            name="paper"
             label={text.setupPaper}
-            value={paper}
-            options={(['A4', 'Letter'] as const).map((value) => ({
-              value,
-              text: text.setupPapers[value],
-            }))}
-            onChange={setPaper}
+            options={PAPERS.map((value) => ({ value, text: text.setupPapers[value] }))}
           />
-          <ChoiceField
+          <FormChoice
+            control={control}
+            name="torqueUnit"
             label={text.setupUnit}
-            value={torqueUnit}
             options={UNITS.map((value) => ({ value, text: units[value].symbol }))}
-            onChange={setUnit}
           />
-          <BigButton text={text.setupGo} size="desk" disabled={!isReady || isBusy} onPress={make} />
+          <BigButton
+            text={text.setupGo}
+            size="desk"
+            disabled={isBusy}
+            onPress={() => void make()}
+          />
         </Section>
       </View>
     </ScreenFrame>

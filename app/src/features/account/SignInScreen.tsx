@@ -3,7 +3,8 @@ import { StyleSheet, View } from 'react-native';
 import { Text, TextInput } from 'react-native-paper';
 import type { AppError } from '@stennet/core/errors';
 import { asAppError, enterByCode, signIn, useSending, useUnsentByPerson } from '@/data';
-import { BigButton, Card, Line, ScreenFrame, useInks } from '@/ui';
+import { commonText } from '@/language/common';
+import { BigButton, Card, Line, Problem, ScreenFrame, useInks } from '@/ui';
 import { SwitchList } from './BayCard';
 import { text, unsentOf } from './text';
 
@@ -14,12 +15,18 @@ export function SignInScreen() {
   /** null: no code was given; else as far as it is typed. */
   const [code, setCode] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  /** From the first try on an empty field says so. */
+  const [tried, setTried] = useState(false);
+  const missing = (value: string, field: string): string | undefined =>
+    tried && !value.trim() ? commonText.missing({ field }) : undefined;
   const [error, setError] = useState<AppError | null>(null);
   const { unsent } = useSending();
   const waiting = useUnsentByPerson(unsent).data ?? [];
 
   const submit = (): void => {
-    if (busy || !name.trim() || !password || code === '') return;
+    if (busy) return;
+    setTried(true);
+    if (!name.trim() || !password || code === '') return;
     setBusy(true);
     setError(null);
     (code === null ? signIn(name, password) : enterByCode(name, code, password)).catch(
@@ -48,18 +55,22 @@ export function SignInScreen() {
             onSubmitEditing={submit}
             style={styles.field}
           />
+          <Problem text={missing(name, text.name)} />
           {code === null ? null : (
-            <TextInput
-              mode="outlined"
-              label={text.code}
-              accessibilityLabel={text.code}
-              value={code}
-              onChangeText={setCode}
-              autoComplete="one-time-code"
-              autoCapitalize="characters"
-              onSubmitEditing={submit}
-              style={styles.field}
-            />
+            <>
+              <TextInput
+                mode="outlined"
+                label={text.code}
+                accessibilityLabel={text.code}
+                value={code}
+                onChangeText={setCode}
+                autoComplete="one-time-code"
+                autoCapitalize="characters"
+                onSubmitEditing={submit}
+                style={styles.field}
+              />
+              <Problem text={missing(code, text.code)} />
+            </>
           )}
           <TextInput
             mode="outlined"
@@ -72,6 +83,7 @@ export function SignInScreen() {
             onSubmitEditing={submit}
             style={styles.field}
           />
+          <Problem text={missing(password, text.password)} />
           {error ? (
             <View role="alert">
               <Text style={{ color: inks.warnText, fontSize: 16, lineHeight: 22 }}>

@@ -6,26 +6,16 @@ import { isAllowed } from '@stennet/core/contract';
 import type { Library } from '@stennet/core/contract/work';
 import { asAppError, problemOf, useSignedIn } from '@/data';
 import { setJointSheet } from '@/data/orders';
-import { useBeginDraft, useLibrary, useUnsentDrafts } from '@/data/drafts';
-import {
-  BigButton,
-  FieldRow,
-  Line,
-  Notice,
-  ScreenFrame,
-  Section,
-  TextField,
-  useIsWide,
-  Waiting,
-} from '@/ui';
+import { useLibrary, useUnsentDrafts } from '@/data/drafts';
+import { BigButton, Columns, Line, Notice, ScreenFrame, Section, Waiting } from '@/ui';
 import { DraftList } from './parts/DraftList';
 import { Exchange } from './parts/Exchange';
+import { WriteNew } from './parts/WriteNew';
 import { text } from './text';
 
 /** Where a lead keeps the sheets in order: being written, replaced, brought in, given out. */
 export function LibraryScreen() {
   const library = useLibrary();
-  const isWide = useIsWide();
   if (!library.data) {
     const problem = problemOf(library);
     return (
@@ -43,17 +33,21 @@ export function LibraryScreen() {
       back="/shop"
       backLabel={commonText.backToShop}
     >
-      <View style={isWide ? styles.wide : styles.phone}>
-        <View style={[styles.column, isWide && styles.half]}>
-          <Unsent />
-          <DraftList library={data} />
-          <Replaced library={data} />
-        </View>
-        <View style={[styles.column, isWide && styles.half]}>
-          <WriteNew />
-          <Exchange />
-        </View>
-      </View>
+      <Columns
+        left={
+          <>
+            <Unsent />
+            <DraftList library={data} />
+            <Replaced library={data} />
+          </>
+        }
+        right={
+          <>
+            <WriteNew />
+            <Exchange />
+          </>
+        }
+      />
     </ScreenFrame>
   );
 }
@@ -75,51 +69,6 @@ function Unsent() {
           onPress={() => router.navigate(`/drafts/${draft.id}`)}
         />
       ))}
-    </Section>
-  );
-}
-
-function WriteNew() {
-  const router = useRouter();
-  const { begin } = useBeginDraft();
-  const [maker, setMaker] = useState('');
-  const [model, setModel] = useState('');
-  const [engine, setEngine] = useState('');
-  const [kind, setKind] = useState('');
-  const [title, setTitle] = useState('');
-  const isWhole = [maker, model, engine, kind, title].every((t) => t.trim() !== '');
-  const start = (): void => {
-    const key = kind
-      .trim()
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .slice(0, 40);
-    void begin({
-      maker: maker.trim(),
-      model: model.trim(),
-      engine: engine.trim(),
-      kind: key,
-      title: title.trim(),
-    }).then((id) => router.navigate(`/drafts/${id}`));
-  };
-  return (
-    <Section title={text.write}>
-      <Line>{text.writeHelp}</Line>
-      <FieldRow>
-        <TextField label={text.maker} value={maker} onChange={setMaker} />
-        <TextField label={text.model} value={model} onChange={setModel} />
-        <TextField label={text.engine} value={engine} onChange={setEngine} />
-        <TextField label={text.kind} value={kind} onChange={setKind} />
-      </FieldRow>
-      <TextField
-        label={text.sheetTitle}
-        value={title}
-        onChange={setTitle}
-        {...(isWhole ? { onSubmit: start } : {})}
-      />
-      <BigButton text={text.begin} look="plain" size="desk" onPress={start} disabled={!isWhole} />
-      {isWhole ? null : <Line>{text.needs}</Line>}
     </Section>
   );
 }
@@ -156,10 +105,4 @@ function Replaced({ library }: { library: Library }) {
   );
 }
 
-const styles = StyleSheet.create({
-  phone: { gap: 12 },
-  wide: { flexDirection: 'row', gap: 12, alignItems: 'flex-start' },
-  column: { gap: 12 },
-  half: { flex: 1, minWidth: 0 },
-  replaced: { gap: 4 },
-});
+const styles = StyleSheet.create({ replaced: { gap: 4 } });

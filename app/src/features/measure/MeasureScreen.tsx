@@ -1,4 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
 import { isAllowed, type Order } from '@stennet/core/contract';
 import type { EntryOf } from '@stennet/core/order';
 import { judgeMeasured, rowText, type Measured } from '@stennet/core/measure';
@@ -27,6 +28,8 @@ export function MeasureScreen() {
 
 function Ready({ order }: { order: Order }) {
   const { me } = useSignedIn();
+  /** Each measurement is an entry of its own. */
+  const [count, setCount] = useState(0);
   const measured = ofKind(useEntries(order), 'measurement');
   const mayWrite = isAllowed(me.role, 'order.write') && order.state !== 'handedOver';
   return (
@@ -39,7 +42,9 @@ function Ready({ order }: { order: Order }) {
       back={`/orders/${order.id}`}
       backLabel={text.back}
     >
-      {mayWrite ? <MeasureForm order={order.id} /> : null}
+      {mayWrite ? (
+        <MeasureForm key={count} order={order.id} onSaved={() => setCount(count + 1)} />
+      ) : null}
       <Compared joints={order.jobs.flatMap((j) => j.joints)} />
       {measured.length === 0 ? (
         <Line>{text.none}</Line>

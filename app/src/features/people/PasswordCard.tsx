@@ -1,34 +1,28 @@
-import { useState } from 'react';
+import * as v from 'valibot';
 import { changePassword } from '@/data/shop';
-import { BigButton, PinField, Section } from '@/ui';
-import { Said } from './Said';
+import { FormSecret, newPassword, Said, secret, useDoing, useFields } from '@/forms';
+import { BigButton, Section } from '@/ui';
 import { text } from './text';
-import { useDoing } from './useDoing';
+
+const Passwords = v.object({ own: secret(() => text.passwordOld), password: newPassword() });
 
 export function PasswordCard() {
-  const [own, setOwn] = useState('');
-  const [password, setPassword] = useState('');
+  const { control, handleSubmit, reset } = useFields({ own: '', password: '' }, Passwords);
   const { error, done, isBusy, doing } = useDoing();
-  const change = (): void =>
-    doing(
-      () => changePassword(own, password),
-      text.passwordDone,
-      () => {
-        setOwn('');
-        setPassword('');
-      },
-    );
+  const change = handleSubmit(({ own, password }) =>
+    doing(() => changePassword(own, password), text.passwordDone, reset),
+  );
   return (
     <Section title={text.password}>
       <Said error={error} done={done} />
-      <PinField label={text.passwordOld} value={own} onChange={setOwn} isDigits={false} />
-      <PinField label={text.passwordNew} value={password} onChange={setPassword} isDigits={false} />
+      <FormSecret control={control} name="own" label={text.passwordOld} />
+      <FormSecret control={control} name="password" label={text.passwordNew} />
       <BigButton
         text={text.passwordGo}
         look="plain"
         size="desk"
-        disabled={!own || password.length < 10 || isBusy}
-        onPress={change}
+        disabled={isBusy}
+        onPress={() => void change()}
       />
     </Section>
   );

@@ -1,25 +1,20 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ROLES, type Person, type Role } from '@stennet/core/contract';
+import { useWatch } from 'react-hook-form';
+import * as v from 'valibot';
+import { ROLE_TEXT, ROLES, type Person } from '@stennet/core/contract';
 import { giveCode, savePerson } from '@/data/shop';
-import { BigButton, ChoiceField, Heading, Line, PinField } from '@/ui';
-import { Said } from './Said';
+import { FormChoice, FormSecret, Said, secret, useDoing, useFields } from '@/forms';
+import { commonText } from '@/language/common';
+import { BigButton, Heading, Line } from '@/ui';
 import { SessionList } from './SessionList';
-import { ROLE_TEXT } from '@stennet/core/contract';
 import { text } from './text';
-import { useDoing } from './useDoing';
 
 /**
  * What may be done to one person: another role, leaving and coming back, a code for a new password,
  * their sign-ins.
  */
 export function PersonPanel({ person, onClose }: { person: Person; onClose: () => void }) {
-  const [role, setRole] = useState<Role>(person.role);
-  const [own, setOwn] = useState('');
-  const { error, done, isBusy, doing } = useDoing();
-  const save = (to: { role: Role; active: boolean }): void =>
-    doing(() => savePerson(person.id, { ...to, ...(own ? { own } : {}) }), text.saved);
-  const asksPassword = role === 'lead' && person.role !== 'lead';
   return (
     <View style={{ gap: 12 }}>
       <Heading>
@@ -27,60 +22,107 @@ export function PersonPanel({ person, onClose }: { person: Person; onClose: () =
           ? text.person({ name: person.name, role: ROLE_TEXT[person.role] })
           : text.left({ name: person.name })}
       </Heading>
-      <Said error={error} done={done} />
       {person.active ? (
         <>
-          <ChoiceField
-            label={text.role}
-            value={role}
-            options={ROLES.map((value) => ({ value, text: ROLE_TEXT[value] }))}
-            onChange={setRole}
-          />
-          {asksPassword || error?.code === 'PASSWORD_NEEDED' ? (
-            <PinField label={text.own} value={own} onChange={setOwn} isDigits={false} />
-          ) : null}
-          {role !== person.role ? (
-            <BigButton
-              text={text.roleGo}
-              look="plain"
-              size="desk"
-              disabled={isBusy || (asksPassword && !own)}
-              onPress={() => save({ role, active: true })}
-            />
-          ) : null}
+          <RoleOf person={person} />
           <CodeGiver person={person} />
           <Heading>{text.sessionsOf({ name: person.name })}</Heading>
           <SessionList person={person.id} />
           <Line>{text.leavesText}</Line>
-          <BigButton
-            text={text.leaves({ name: person.name })}
-            look="quiet"
-            size="desk"
-            disabled={isBusy}
-            onPress={() => save({ role: person.role, active: false })}
-          />
         </>
-      ) : (
-        <BigButton
-          text={text.comesBack({ name: person.name })}
-          look="plain"
-          size="desk"
-          disabled={isBusy}
-          onPress={() =>
-            save({ role: person.role === 'lead' ? 'technician' : person.role, active: true })
-          }
-        />
-      )}
+      ) : null}
+      <ComesAndGoes person={person} />
       <BigButton text={text.close} look="quiet" size="desk" onPress={onClose} />
     </View>
   );
 }
 
+/** A new lead may do everything: whoever says so shows that it is them. */
+const opensAll = (was: Person['role'], role: Person['role']): boolean =>
+  role === 'lead' && was !== 'lead';
+
+function RoleOf({ person }: { person: Person }) {
+  const fields = v.pipe(
+    v.object({ role: v.picklist(ROLES), own: v.string() }),
+    v.forward(
+      v.check(
+        ({ role, own }) => !opensAll(person.role, role) || own !== '',
+        () => commonText.missing({ field: text.own }),
+      ),
+      ['own'],
+    ),
+  );
+  const { control, handleSubmit } = useFields({ role: person.role, own: '' }, fields);
+  const role = useWatch({ control, name: 'role' });
+  const { error, done, isBusy, doing } = useDoing();
+  const save = handleSubmit(({ role: to, own }) =>
+    doing(
+      () => savePerson(person.id, { role: to, active: true, ...(own ? { own } : {}) }),
+      text.saved,
+    ),
+  );
+  return (
+    <>
+      <Said error={error} done={done} />
+      <FormChoice
+        control={control}
+        name="role"
+        label={text.role}
+        options={ROLES.map((value) => ({ value, text: ROLE_TEXT[value] }))}
+      />
+      {opensAll(person.role, role) || error?.code === 'PASSWORD_NEEDED' ? (
+        <FormSecret control={control} name="own" label={text.own} />
+      ) : null}
+      {role === person.role ? null : (
+        <BigButton
+          text={text.roleGo}
+          look="plain"
+          size="desk"
+          disabled={isBusy}
+          onPress={() => void save()}
+        />
+      )}
+    </>
+  );
+}
+
+function ComesAndGoes({ person: { id, name, role, active } }: { person: Person }) {
+  const { error, done, isBusy, doing } = useDoing();
+  return (
+    <>
+      <Said error={error} done={done} />
+      <BigButton
+        text={active ? text.leaves({ name }) : text.comesBack({ name })}
+        look={active ? 'quiet' : 'plain'}
+        size="desk"
+        disabled={isBusy}
+        onPress={() =>
+          doing(
+            () =>
+              savePerson(
+                id,
+                active
+                  ? { role, active: false }
+                  : { role: role === 'lead' ? 'technician' : role, active: true },
+              ),
+            text.saved,
+          )
+        }
+      />
+    </>
+  );
+}
+
+const Own = v.object({ own: secret(() => text.own) });
+
 /** Shown once, to be said or written on a slip. */
 function CodeGiver({ person }: { person: Person }) {
-  const [own, setOwn] = useState('');
+  const { control, handleSubmit } = useFields({ own: '' }, Own);
   const [given, setGiven] = useState<{ code: string; hours: number } | null>(null);
   const { error, isBusy, doing } = useDoing();
+  const give = handleSubmit(({ own }) =>
+    doing(async () => setGiven(await giveCode(person.id, own)), ''),
+  );
   if (given)
     return (
       <View role="status" style={{ gap: 4 }}>
@@ -94,13 +136,13 @@ function CodeGiver({ person }: { person: Person }) {
       <Heading>{text.code}</Heading>
       <Line>{text.codeText}</Line>
       <Said error={error} done="" />
-      <PinField label={text.own} value={own} onChange={setOwn} isDigits={false} />
+      <FormSecret control={control} name="own" label={text.own} />
       <BigButton
         text={text.codeGo}
         look="plain"
         size="desk"
-        disabled={!own || isBusy}
-        onPress={() => doing(async () => setGiven(await giveCode(person.id, own)), '')}
+        disabled={isBusy}
+        onPress={() => void give()}
       />
     </View>
   );

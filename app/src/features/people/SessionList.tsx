@@ -2,10 +2,9 @@ import { View } from 'react-native';
 import type { SessionLine } from '@stennet/core/contract';
 import { asAppError, formatterOf, useSignedIn } from '@/data';
 import { endSessionOf, useSessions } from '@/data/shop';
+import { Said, useDoing } from '@/forms';
 import { BigButton, Line, Loading, Notice } from '@/ui';
-import { Said } from './Said';
 import { text } from './text';
-import { useDoing } from './useDoing';
 
 /** Where someone is signed in, each with its way out. */
 export function SessionList({ person }: { person: string }) {

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { useSignedIn, useToday } from '@/data';
-import { Card, RowLink, ScreenFrame } from '@/ui';
+import { Card, Columns, RowLink, ScreenFrame } from '@/ui';
 import { text } from './text';
 
 /** What the shop keeps: its sheets, tools, people, and what is due. */
@@ -9,38 +9,59 @@ export function ShopScreen() {
   const late = useToday().data?.overdue ?? 0;
   return (
     <ScreenFrame title={text.title} subtitle={me.shop.name}>
-      <Card>
-        <View>
-          <RowLink
-            href="/library"
-            icon="file-document-outline"
-            title={text.sheets}
-            line={text.sheetsLine}
-          />
-          <RowLink href="/tools" icon="wrench-outline" title={text.tools} line={text.toolsLine} />
-          <RowLink
-            href="/follow-ups"
-            icon="calendar-clock"
-            title={text.followUps}
-            line={late > 0 ? text.overdue({ count: late }) : text.followUpsLine}
-            isWarn={late > 0}
-          />
-          <RowLink href="/history" icon="history" title={text.history} line={text.historyLine} />
-          <RowLink
-            href="/people"
-            icon="account-group-outline"
-            title={text.people}
-            line={text.peopleLine}
-          />
-          <RowLink
-            href="/account"
-            icon="account-circle-outline"
-            title={text.account}
-            line={text.accountLine({ name: me.person.name })}
-            isLast
-          />
-        </View>
-      </Card>
+      <Columns
+        left={
+          <Card>
+            <View>
+              <RowLink
+                href="/library"
+                icon="file-document-outline"
+                title={text.sheets}
+                line={text.sheetsLine}
+              />
+              <RowLink
+                href="/tools"
+                icon="wrench-outline"
+                title={text.tools}
+                line={text.toolsLine}
+              />
+              <RowLink
+                href="/follow-ups"
+                icon="calendar-clock"
+                title={text.followUps}
+                line={late > 0 ? text.overdue({ count: late }) : text.followUpsLine}
+                isWarn={late > 0}
+                isLast
+              />
+            </View>
+          </Card>
+        }
+        right={
+          <Card>
+            <View>
+              <RowLink
+                href="/history"
+                icon="history"
+                title={text.history}
+                line={text.historyLine}
+              />
+              <RowLink
+                href="/people"
+                icon="account-group-outline"
+                title={text.people}
+                line={text.peopleLine}
+              />
+              <RowLink
+                href="/account"
+                icon="account-circle-outline"
+                title={text.account}
+                line={text.accountLine({ name: me.person.name })}
+                isLast
+              />
+            </View>
+          </Card>
+        }
+      />
     </ScreenFrame>
   );
 }

@@ -87,6 +87,24 @@ export function formOfTool(tool: ShopTool): ToolForm {
 
 export type ToolProblems = Record<string, string>;
 
+/**
+ * What is typed, as the tool that it means; what is wrong with it stands at its field. `kind` is
+ * one of the fields.
+ */
+export const ToolFields = v.pipe(
+  v.record(v.string(), v.string()),
+  v.rawTransform<ToolForm, { tool: ShopTool }>(({ dataset: { value: form }, addIssue, NEVER }) => {
+    const read = readTool(form.kind as ShopToolKind, form);
+    if ('tool' in read) return read;
+    for (const [key, message] of Object.entries(read.problems))
+      addIssue({
+        message,
+        path: [{ type: 'object', origin: 'value', input: form, key, value: form[key] }],
+      });
+    return NEVER;
+  }),
+);
+
 /** @returns the tool, or what is wrong by field */
 export function readTool(
   kind: ShopToolKind,

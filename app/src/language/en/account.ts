@@ -14,6 +14,7 @@ export const account = {
   secondOff: 'Require a second signature on every record',
   secondOwn: 'Your password, to turn this off',
   zone: 'Time zone',
+  zoneUnknown: 'No such time zone. Write it like America/Chicago.',
   idle: 'Ask for the password again after',
   idleTimes: {
     15: '15 minutes idle',

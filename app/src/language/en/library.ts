@@ -14,7 +14,6 @@ export const library = {
   kind: 'Kind of joint',
   sheetTitle: 'Title',
   begin: 'Create draft',
-  needs: 'Enter maker, model, engine code, kind and title.',
   drafts: 'Drafts',
   noDrafts: 'No drafts.',
   draftUntitled: 'Untitled draft',

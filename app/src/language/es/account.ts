@@ -17,6 +17,7 @@ export const account: Translation<typeof english> = {
   secondOff: 'Exigir una segunda firma en cada registro',
   secondOwn: 'Su contraseña, para desactivarlo',
   zone: 'Zona horaria',
+  zoneUnknown: 'No existe ese huso horario. Escríbalo como America/Chicago.',
   idle: 'Volver a pedir la contraseña después de',
   idleTimes: {
     15: '15 minutos sin uso',

@@ -17,7 +17,6 @@ export const library: Translation<typeof english> = {
   kind: 'Tipo de unión',
   sheetTitle: 'Título',
   begin: 'Crear borrador',
-  needs: 'Escriba fabricante, modelo, código de motor, tipo y título.',
   drafts: 'Borradores',
   noDrafts: 'No hay borradores.',
   draftUntitled: 'Borrador sin título',

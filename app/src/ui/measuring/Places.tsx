@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type Ref } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { DrawnRow } from '@stennet/core/drawing';
 import { measureKinds, rowText, type MeasureKindId } from '@stennet/core/measure';
@@ -12,7 +12,17 @@ import { read, type MeasureForm as Form, type Put } from './measuring';
 import { text } from './text';
 
 /** By what it is measured, how sure that is, and in what it is typed. */
-export function Instrument({ form, put }: { form: Form; put: Put }) {
+export function Instrument({
+  form,
+  put,
+  problem,
+  inputRef,
+}: {
+  form: Form;
+  put: Put;
+  problem?: string | undefined;
+  inputRef?: Ref<{ focus: () => void }>;
+}) {
   return (
     <>
       <FieldRow>
@@ -20,6 +30,8 @@ export function Instrument({ form, put }: { form: Form; put: Put }) {
           label={text.instrument}
           value={form.instrument}
           onChange={(instrument) => put({ instrument: instrument.slice(0, 80) })}
+          problem={problem}
+          {...(inputRef ? { inputRef } : {})}
         />
         <TextField
           label={text.uncertainty}

@@ -1,9 +1,10 @@
 import { useState } from 'react';
+import { Controller } from 'react-hook-form';
 import { StyleSheet, View } from 'react-native';
 import { measureKinds, MEASURE_KINDS, type MeasureKindId } from '@stennet/core/measure';
 import { parseCents } from '@stennet/core/quantity';
-import type { EntryOf } from '@stennet/core/order';
-import { saveEntry, useKeptForm, useSignedIn } from '@/data';
+import { saveEntry, useSignedIn } from '@/data';
+import { FormChoice, FormText, useKeptFields, type KeptFields } from '@/forms';
 import { newId } from '@/platform/ids';
 import {
   BigButton,
@@ -27,21 +28,22 @@ import {
 } from '@/ui/measuring/measuring';
 import { Result } from '@/ui/measuring/Result';
 import { text as measuringText } from '@/ui/measuring/text';
+import { MeasureFields, type MeasurementEntry } from '../measureEntry';
 import { cheaper, text } from '../text';
-
-type Then = NonNullable<EntryOf<'measurement'>['then']>;
 
 /**
  * One measurement: what, by what, its limits, place after place with large fields, and what it
  * comes to while it is typed.
  */
-export function MeasureForm({ order }: { order: string }) {
+export function MeasureForm({ order, onSaved }: { order: string; onSaved: () => void }) {
   const isWide = useIsWide();
   const [id] = useState(newId);
-  const { form, put, clear, isTouched, isRestored } = useKeptForm<Form>(
+  const fields = useKeptFields<Form, MeasurementEntry>(
     `measure ${order}`,
     emptyForm(id),
+    MeasureFields as never,
   );
+  const { form: hook, values: form, fill: put, clear, isTouched, isRestored } = fields;
   const [problem, setProblem] = useState(false);
   const { measured, judged, odd } = measuringOf(form);
   const begin = (what: MeasureKindId): void =>
@@ -56,39 +58,15 @@ export function MeasureForm({ order }: { order: string }) {
           }),
       what,
     });
-  const ready =
-    measured &&
-    judged &&
-    form.of.trim() &&
-    form.instrument.trim() &&
-    (odd.length === 0 || form.confirmed);
-  const save = (): void => {
-    if (!measured || !judged) return;
-    const { what, unit, uncertainty, limits, rows, strip } = measured;
-    const [mend, replace] = [parseCents(form.mend), parseCents(form.replace)];
-    const body: EntryOf<'measurement'> = {
-      kind: 'measurement',
-      what,
-      of: form.of.trim(),
-      instrument: form.instrument.trim(),
-      unit,
-      uncertainty,
-      limits,
-      rows: rows
-        .filter((r) => measureKinds[what].needsAll || r.values.some((v) => v !== null))
-        .map((r) => ({ row: r.row, values: [...r.values] })),
-      ...(strip && strip.length >= 2
-        ? { strip: strip.map(([w, c]): [number, number] => [w, c]) }
-        : {}),
-      verdict: judged.verdict,
-      ...(judged.verdict !== 'pass' && typeof mend === 'number' && typeof replace === 'number'
-        ? { prices: { mend, replace } }
-        : {}),
-      ...(judged.verdict !== 'pass' && form.then ? { then: form.then as Then } : {}),
-      ...(form.note.trim() ? { note: form.note.trim() } : {}),
-    };
-    saveEntry({ order, entry: form.id, body }).then(clear, () => setProblem(true));
-  };
+  const save = hook.handleSubmit((body) =>
+    saveEntry({ order, entry: form.id, body }).then(
+      () => {
+        clear();
+        onSaved();
+      },
+      () => setProblem(true),
+    ),
+  );
   return (
     <Section title={text.choose}>
       {isRestored ? <Line>{text.kept}</Line> : null}
@@ -102,18 +80,25 @@ export function MeasureForm({ order }: { order: string }) {
           </View>
           <View style={isWide ? styles.half : styles.phone}>
             <Limits form={form} put={put} what={form.what} />
-            <TextField
-              label={text.of}
-              value={form.of}
-              onChange={(of) => put({ of: of.slice(0, 80) })}
+            <FormText control={hook.control} name="of" label={text.of} />
+            <Controller
+              control={hook.control}
+              name="instrument"
+              render={({ field, fieldState }) => (
+                <Instrument
+                  form={form}
+                  put={put}
+                  problem={fieldState.error?.message}
+                  inputRef={field.ref}
+                />
+              )}
             />
-            <Instrument form={form} put={put} />
             {judged ? (
-              <Judgement form={form} put={put} judged={judged} odd={odd} />
+              <Judgement fields={fields} judged={judged} odd={odd} />
             ) : (
-              <Line>{measuringText.missing}</Line>
+              <Missing isAsked={Boolean(hook.formState.errors.rows)} />
             )}
-            <BigButton text={text.save} disabled={!ready} onPress={save} />
+            <BigButton text={text.save} onPress={() => void save()} />
             {isTouched ? (
               <BigButton text={text.letGo} look="quiet" size="desk" onPress={clear} />
             ) : null}
@@ -121,6 +106,15 @@ export function MeasureForm({ order }: { order: string }) {
         </View>
       ) : null}
     </Section>
+  );
+}
+
+/** What a verdict still needs; said aloud to who asked for one. */
+function Missing({ isAsked }: { isAsked: boolean }) {
+  return isAsked ? (
+    <Notice title={measuringText.missing} look="warn" alert />
+  ) : (
+    <Line>{measuringText.missing}</Line>
   );
 }
 
@@ -172,68 +166,41 @@ function Limits({ form, put, what }: { form: Form; put: Put; what: MeasureKindId
 }
 
 function Judgement({
-  form,
-  put,
+  fields: { form: hook, values: form, fill: put },
   judged,
   odd,
 }: {
-  form: Form;
-  put: Put;
+  fields: KeptFields<Form, MeasurementEntry>;
   judged: NonNullable<ReturnType<typeof measuringOf>['judged']>;
   odd: readonly string[];
 }) {
   const { format } = useSignedIn();
+  const [mend, replace] = [parseCents(form.mend), parseCents(form.replace)];
+  const { control } = hook;
   return (
     <>
       <Line strong>{measuringText.result}</Line>
       <Odd form={form} put={put} odd={odd} />
       <Result what={form.what ?? 'gap'} judged={judged} unit={form.unit} format={format} />
       {judged.verdict === 'pass' ? null : (
-        <ChoiceField
-          label={text.then}
-          value={form.then || undefined}
-          options={(Object.keys(text.thens) as Then[]).map((t) => ({
-            value: t as string,
-            text: text.thens[t],
-          }))}
-          onChange={(then) => put({ then })}
-        />
+        <>
+          <FormChoice
+            control={control}
+            name="then"
+            label={text.then}
+            options={Object.entries(text.thens).map(([value, then]) => ({ value, text: then }))}
+          />
+          {/* Flatten or replace: what each costs, before it is decided. */}
+          <FieldRow>
+            <FormText control={control} name="mend" label={text.mend} mode="decimal" />
+            <FormText control={control} name="replace" label={text.replace} mode="decimal" />
+          </FieldRow>
+          {typeof mend === 'number' && typeof replace === 'number' ? (
+            <Line strong>{cheaper({ mend, replace }, format)}</Line>
+          ) : null}
+        </>
       )}
-      {judged.verdict === 'pass' ? null : <Prices form={form} put={put} />}
-      <TextField
-        label={text.note}
-        value={form.note}
-        onChange={(note) => put({ note: note.slice(0, 1000) })}
-      />
-    </>
-  );
-}
-
-/** Flatten or replace: what each costs, before it is decided. */
-function Prices({ form, put }: { form: Form; put: Put }) {
-  const { format } = useSignedIn();
-  const [mend, replace] = [parseCents(form.mend), parseCents(form.replace)];
-  return (
-    <>
-      <FieldRow>
-        <TextField
-          label={text.mend}
-          value={form.mend}
-          mode="decimal"
-          onChange={(t) => put({ mend: t })}
-          problem={mend === undefined ? text.priceWrong : undefined}
-        />
-        <TextField
-          label={text.replace}
-          value={form.replace}
-          mode="decimal"
-          onChange={(t) => put({ replace: t })}
-          problem={replace === undefined ? text.priceWrong : undefined}
-        />
-      </FieldRow>
-      {typeof mend === 'number' && typeof replace === 'number' ? (
-        <Line strong>{cheaper({ mend, replace }, format)}</Line>
-      ) : null}
+      <FormText control={control} name="note" label={text.note} />
     </>
   );
 }

@@ -1,8 +1,8 @@
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Menu, Text, TouchableRipple } from 'react-native-paper';
 import { isAwaited, PART_STATES, PART_STATE_TEXT, type PartState } from '@stennet/core/order';
 import { Icon, pressedBySpace, useInks } from '@/ui';
+import { DropMenu } from '@/ui/DropMenu';
 import { text } from '../text';
 
 /** How a part stands, and what it may become: a menu, so that a list of parts stays a list. */
@@ -18,42 +18,43 @@ export function PartStateMenu({
   onPut: (state: PartState) => void;
 }) {
   const inks = useInks();
-  // null until it is opened for the first time: the menu would take the focus as it is put up.
-  const [open, setOpen] = useState<boolean | null>(null);
   const shown = PART_STATE_TEXT[state ?? 'needed'];
   const color = isAwaited(state) ? inks.warnText : inks.ink;
   const words = <Text style={{ fontSize: 16, fontWeight: '700', color }}>{shown}</Text>;
   if (!mayWrite) return <View style={styles.still}>{words}</View>;
-  const show = (): void => setOpen(true);
-  const anchor = (
-    <TouchableRipple
-      role="button"
-      aria-haspopup="menu"
-      aria-label={text.stateOf({ what, state: shown })}
-      onPress={show}
-      {...pressedBySpace(show)}
-      style={[styles.button, { borderColor: inks.partEdge, backgroundColor: inks.card }]}
-    >
-      <View style={styles.inner}>
-        {words}
-        <Icon name="chevron-down" size={20} color={inks.inkSoft} />
-      </View>
-    </TouchableRipple>
-  );
-  if (open === null) return anchor;
+  const label = text.stateOf({ what, state: shown });
   return (
-    <Menu visible={open} onDismiss={() => setOpen(false)} anchor={anchor}>
-      {PART_STATES.map((s) => (
-        <Menu.Item
-          key={s}
-          title={PART_STATE_TEXT[s]}
-          onPress={() => {
-            setOpen(false);
-            onPut(s);
-          }}
-        />
-      ))}
-    </Menu>
+    <DropMenu
+      label={label}
+      anchor={(show) => (
+        <TouchableRipple
+          role="button"
+          aria-haspopup="menu"
+          aria-label={label}
+          onPress={show}
+          {...pressedBySpace(show)}
+          style={[styles.button, { borderColor: inks.partEdge, backgroundColor: inks.card }]}
+        >
+          <View style={styles.inner}>
+            {words}
+            <Icon name="chevron-down" size={20} color={inks.inkSoft} />
+          </View>
+        </TouchableRipple>
+      )}
+    >
+      {(close) =>
+        PART_STATES.map((s) => (
+          <Menu.Item
+            key={s}
+            title={PART_STATE_TEXT[s]}
+            onPress={() => {
+              close();
+              onPut(s);
+            }}
+          />
+        ))
+      }
+    </DropMenu>
   );
 }
 

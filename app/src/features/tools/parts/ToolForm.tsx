@@ -1,98 +1,89 @@
 import { useState } from 'react';
+import { useWatch, type Control } from 'react-hook-form';
 import type { AppError } from '@stennet/core/errors';
-import { scaleDoubt, TOOL_KINDS, type ShopToolKind } from '@stennet/core/prepare';
+import { scaleDoubt, TOOL_KINDS, type ShopTool, type ShopToolKind } from '@stennet/core/prepare';
 import { DRIVES, UNIT_CODES, units, type UnitCode } from '@stennet/core/quantity';
-import { asAppError, useKeptForm, type KeptTool } from '@/data';
+import { asAppError, type KeptTool } from '@/data';
 import { saveTool } from '@/data/shop';
 import { newId } from '@/platform/ids';
-import { BigButton, ChoiceField, FieldRow, Notice, Section, TextField } from '@/ui';
-import { DayField } from '@/forms';
-import {
-  fieldsOf,
-  formOfTool,
-  lowestHint,
-  readTool,
-  type ToolForm as Form,
-  type ToolProblems,
-} from '../toolForm';
+import { BigButton, FieldRow, Notice, Section } from '@/ui';
+import { FormChoice, FormDay, FormText, useKeptFields } from '@/forms';
+import { fieldsOf, formOfTool, lowestHint, ToolFields, type ToolForm as Form } from '../toolForm';
 import { text } from '../text';
 
 const TORQUES = UNIT_CODES.filter((u) => units[u].kind === 'torque');
 
+/** Every field of every kind stands from the start: none of them is ever without a value. */
+const BLANK: Form = Object.fromEntries(
+  TOOL_KINDS.flatMap((kind) => fieldsOf(kind).map(({ name }) => [name, ''])),
+);
+
+/** A scale that no wrench of its drive has: the unit that would fit, of what was typed so. */
+interface Doubt {
+  better: UnitCode;
+  typed: string;
+}
+
 /** A tool as it is read off the tool itself; what is not understood says so beside its field. */
 export function ToolForm({ kept, onClose }: { kept: KeptTool | null; onClose: () => void }) {
-  const { form, put, clear } = useKeptForm<{ id: string; kind: ShopToolKind; fields: Form }>(
-    `tool ${kept?.id ?? 'new'}`,
+  const { form, values, fill, clear } = useKeptFields<Form, { tool: ShopTool }>(
+    `shop tool ${kept?.id ?? 'new'}`,
     {
+      ...BLANK,
       id: kept?.id ?? newId(),
       kind: kept?.tool.kind ?? 'click',
-      fields: kept ? formOfTool(kept.tool) : { unit: 'N.m' },
+      ...(kept ? formOfTool(kept.tool) : { unit: 'N.m' }),
     },
+    ToolFields,
   );
-  const [problems, setProblems] = useState<ToolProblems>({});
   const [error, setError] = useState<AppError | null>(null);
-  const [doubt, setDoubt] = useState<UnitCode | null>(null);
-  const set = (name: string, value: string): void => {
-    // What was asked about is another scale now.
-    setDoubt(null);
-    put({ fields: { ...form.fields, [name]: value } });
-  };
+  const [doubted, setDoubt] = useState<Doubt | null>(null);
+  const typed = JSON.stringify(values);
+  // Anything typed since makes it another scale.
+  const doubt = doubted?.typed === typed ? doubted.better : null;
   const close = (): void => {
     clear();
     onClose();
   };
-  const save = (retired: boolean, isSure = false): void => {
-    const read = readTool(form.kind, form.fields);
-    if ('problems' in read) return setProblems(read.problems);
-    setProblems({});
-    const better = scaleDoubt(read.tool);
-    if (better && !isSure) return setDoubt(better);
-    setDoubt(null);
-    saveTool(form.id, { version: kept?.version ?? 0, tool: read.tool, retired }).then(
-      close,
-      (e: unknown) => setError(asAppError(e)),
-    );
-  };
+  const save = (retired: boolean, isSure = false): void =>
+    void form.handleSubmit(({ tool }) => {
+      const better = scaleDoubt(tool);
+      if (better && !isSure) return setDoubt({ better, typed });
+      return saveTool(values.id ?? newId(), { version: kept?.version ?? 0, tool, retired }).then(
+        close,
+        (e: unknown) => setError(asAppError(e)),
+      );
+    })();
+  const isRetired = kept?.retired ?? false;
   return (
     <Section title={kept ? text.edit({ name: kept.tool.name }) : text.add}>
       {error ? <Notice title={error.message} text={error.fix} look="warn" alert /> : null}
-      <ChoiceField
+      <FormChoice
+        control={form.control}
+        name="kind"
         label={text.kind}
-        value={form.kind}
         options={TOOL_KINDS.map((k) => ({ value: k, text: text.kinds[k] }))}
-        onChange={(kind) => put({ kind })}
       />
       <FieldRow>
-        {fieldsOf(form.kind).map((field) => (
-          <ToolField
-            key={field.name}
-            field={field}
-            fields={form.fields}
-            problem={problems[field.name]}
-            onChange={(value) => set(field.name, value)}
-          />
+        {fieldsOf(values.kind as ShopToolKind).map((field) => (
+          <ToolField key={field.name} control={form.control} field={field} />
         ))}
       </FieldRow>
       {doubt ? (
         <UnitDoubt
-          is={form.fields.unit as UnitCode}
+          is={values.unit as UnitCode}
           better={doubt}
-          onTake={() => set('unit', doubt)}
-          onKeep={() => save(kept?.retired ?? false, true)}
+          onTake={() => fill({ unit: doubt })}
+          onKeep={() => save(isRetired, true)}
         />
       ) : null}
-      <BigButton
-        text={text.save}
-        look="plain"
-        size="desk"
-        onPress={() => save(kept?.retired ?? false)}
-      />
+      <BigButton text={text.save} look="plain" size="desk" onPress={() => save(isRetired)} />
       {kept ? (
         <BigButton
-          text={kept.retired ? text.takeOut : text.putAway}
+          text={isRetired ? text.takeOut : text.putAway}
           look="quiet"
           size="desk"
-          onPress={() => save(!kept.retired)}
+          onPress={() => save(!isRetired)}
         />
       ) : null}
       <BigButton text={text.cancel} look="quiet" size="desk" onPress={close} />
@@ -112,36 +103,23 @@ const CHOICES = {
 
 function ToolField({
   field: { name, label, kind },
-  fields,
-  problem,
-  onChange,
+  control,
 }: {
   field: ReturnType<typeof fieldsOf>[number];
-  fields: Form;
-  problem: string | undefined;
-  onChange: (value: string) => void;
+  control: Control<Form, unknown, { tool: ShopTool }>;
 }) {
-  const value = fields[name] ?? '';
+  const [min, max] = useWatch({ control, name: ['min', 'max'] });
   if (kind === 'drive' || kind === 'unit' || kind === 'holds')
-    return (
-      <ChoiceField
-        label={label}
-        value={value}
-        options={CHOICES[kind]()}
-        onChange={onChange}
-        problem={problem}
-      />
-    );
-  if (kind === 'day')
-    return <DayField label={label} value={value} onChange={onChange} problem={problem} />;
-  const hint = name === 'min' && !value ? lowestHint(fields) : null;
+    return <FormChoice control={control} name={name} label={label} options={CHOICES[kind]()} />;
+  if (kind === 'day') return <FormDay control={control} name={name} label={label} />;
+  const note = name === 'min' && !min ? lowestHint({ max: max ?? '' }) : null;
   return (
-    <TextField
+    <FormText
+      control={control}
+      name={name}
       label={label}
-      value={value}
       mode={kind === 'number' ? 'decimal' : 'text'}
-      onChange={onChange}
-      problem={problem ?? hint ?? undefined}
+      note={note ?? undefined}
     />
   );
 }
