@@ -137,7 +137,7 @@ test(
     await clean(t, 'part, its states');
     await at('/orders/new', 'Concern', 'order form');
     await t.button('Build date: calendar').click();
-    await expect(t.page.getByRole('dialog').or(t.button('Close')).first()).toBeVisible();
+    await expect(t.page.getByRole('dialog', { name: 'Build date: calendar' })).toBeVisible();
     await clean(t, 'calendar');
     await at('/tools', 'Torque wrenches', 'tools');
     await t.button('Add tool').click();

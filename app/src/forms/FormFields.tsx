@@ -2,10 +2,11 @@ import { useState, type ReactElement } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { IconButton, TextInput } from 'react-native-paper';
-import { DatePickerInput, DatePickerModal, TimePickerModal } from 'react-native-paper-dates';
+import { DatePickerInput } from 'react-native-paper-dates';
 import { useSignedIn } from '@/data';
 import { commonText } from '@/language/common';
 import { ChoiceField, PinField, Problem, TextField } from '@/ui';
+import { CalendarDialog, TimeDialog } from './FieldDialog';
 import { datesIn, dayOf, momentAt, ofDay, onShopClock } from './dates';
 
 interface Named<T extends FieldValues> {
@@ -137,15 +138,14 @@ export function DayField({ label, value, onChange, problem }: Shown) {
         />
       </View>
       {open ? (
-        <DatePickerModal
-          visible
-          mode="single"
+        <CalendarDialog
+          label={label}
           locale={locale}
-          date={day}
-          onDismiss={() => setOpen(false)}
-          onConfirm={({ date }) => {
+          day={day}
+          onClose={() => setOpen(false)}
+          onTake={(date) => {
             setOpen(false);
-            if (date) onChange(dayOf(date));
+            onChange(dayOf(date));
           }}
         />
       ) : null}
@@ -175,7 +175,7 @@ export function MomentField({ label, value, onChange, problem }: Shown) {
     // Half a day is handed on as it is typed: it is no moment, and is refused as such.
     onChange(next.day && (momentAt(next.day, next.time, timeZone) || next.day));
   };
-  const [hours, minutes] = (shown.time || '17:00').split(':').map(Number);
+  const [hours = 17, minutes = 0] = (shown.time || '17:00').split(':').map(Number);
   return (
     <View style={styles.moment}>
       <View style={styles.day}>
@@ -207,24 +207,20 @@ export function MomentField({ label, value, onChange, problem }: Shown) {
             />
           }
         />
-        <TimePickerModal
-          visible={open}
-          locale={datesIn(locale)}
-          hours={hours}
-          minutes={minutes}
-          label={commonText.pickTime}
-          cancelLabel={commonText.cancel}
-          confirmLabel={commonText.ok}
-          defaultInputType="keyboard"
-          onDismiss={() => setOpen(false)}
-          onConfirm={({ hours: h, minutes: m }) => {
-            setOpen(false);
-            put({
-              day: shown.day || onShopClock(new Date().toISOString(), timeZone).day,
-              time: clock(h, m),
-            });
-          }}
-        />
+        {open ? (
+          <TimeDialog
+            locale={datesIn(locale)}
+            at={{ hours, minutes }}
+            onClose={() => setOpen(false)}
+            onTake={({ hours: h, minutes: m }) => {
+              setOpen(false);
+              put({
+                day: shown.day || onShopClock(new Date().toISOString(), timeZone).day,
+                time: clock(h, m),
+              });
+            }}
+          />
+        ) : null}
       </View>
     </View>
   );

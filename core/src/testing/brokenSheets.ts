@@ -10,12 +10,14 @@ import {
   camStep,
 } from './changedSheets';
 import { headSheet } from './demoSheets';
+import { brokenSense } from './brokenSense';
 
 import { brokenOrder, type Mutation } from './brokenOrder';
 
 /** One mutation of a valid sheet each: what is found, how badly, where, and the sentence. */
 export const mutations: Mutation[] = [
   ...brokenOrder,
+  ...brokenSense,
   [
     'implausible',
     'error',

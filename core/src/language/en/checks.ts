@@ -47,6 +47,16 @@ export const checks = {
   torqueAfterAngle:
     '“{{name}}” torques fastener {{seat}} after it was turned by an angle. Loosen it in between, or make it a check.',
   endsSlack: '“{{name}}” leaves fastener {{seat}} loose, and nothing tightens it after that.',
+  neverTight:
+    '“{{name}}” starts fastener {{seat}}, and nothing ever tightens it. Right for a stud; a bolt needs its torque.',
+  toleranceTooWide: 'The tolerance of “{{name}}” reaches below zero.',
+  angleUnusual: 'Hardly any source turns a bolt {{degrees}}° at once. Check the digits.',
+  anglesTooFar:
+    'The angles of fastener {{seat}} add up to {{degrees}}°. Is one of them on the sheet twice?',
+  built: 'Build date',
+  answerNotHere: 'No answer leads to this sheet.',
+  answerAllHere: 'Every answer leads to the same sheet.',
+  answerNoSheet: 'The library has no approved sheet “{{sheet}}”.',
   trialNotOpened: 'After the trial torque “{{name}}” nothing is loosened again.',
   oldPartStays: '“{{name}}” uses the old part, and no stage fits the new one.',
   compoundMissing: '{{group}}: values are for “{{friction}}”, but no compound is given.',
@@ -55,6 +65,9 @@ export const checks = {
   sealantClock:
     'Gasket sealant without a time. Enter its open time, or mark that the source gives none.',
   neverOut: '“{{what}}” is put in and never taken out.',
+  outBeforeIn: '“{{what}}” is taken out before it is put in.',
+  oilIntoCoolant:
+    '{{group}}: oil on threads that end in coolant. Oil doesn’t seal; check the source for sealant.',
   clockBackwards: 'The time limit “{{what}}” ends before it starts.',
   compoundBeforeTrial:
     '“{{step}}” applies {{kind}} before the trial torque is over. Apply it after.',
@@ -77,10 +90,21 @@ export const checks = {
     noteLow:
       '“{{stage}}”: {{value}} is low for {{what}} ({{percent}}% of yield torque at normal friction).',
   },
+  torqueTooLow:
+    '{{value}} is very low for {{what}}: {{percent}}% of yield torque. Check the digits and the unit.',
+  torqueBeforeAngle:
+    '{{value}} nearly yields {{what}}, and an angle still follows. Is one of the two on the page as something else?',
+  turnedAndReused:
+    '{{group}} are turned by {{degrees}}° and marked as reusable. Does the source say they can be reused?',
   oneTimeUseHinted:
     '{{group}} are tightened past yield, but marked as reusable. Past yield a bolt stays stretched.',
   reuseLimitMissing:
     '{{group}} can be reused if short enough, but the sheet gives no maximum length.',
+  unitSameNumber:
+    '“{{title}}” prints {{value}} for this thread and class. Printed as {{unit}} on the page?',
+  unitOfMaker:
+    'The library’s sheets from {{maker}} are printed in {{theirs}}. Printed as {{unit}} on the page?',
+  unitMixed: 'Other torques on this sheet are in another unit. Printed as {{unit}} on the page?',
   unitFactor:
     'This value and “{{title}}” (rev {{revision}}) differ by the factor between N·m and lbf·ft. Check the unit in the source.',
 } as const;

@@ -50,6 +50,19 @@ export const checks: Translation<typeof english> = {
   loosenNothing: '«{{name}}» afloja el tornillo {{seat}}, que nunca se apretó.',
   torqueAfterAngle:
     '«{{name}}» da par al tornillo {{seat}} después de girarlo por ángulo. Aflójelo antes, o hágalo una comprobación.',
+  neverTight:
+    '«{{name}}» pone el tornillo {{seat}}, y nada lo aprieta. Correcto en un espárrago; un tornillo necesita su torque.',
+  toleranceTooWide: 'La tolerancia de «{{name}}» baja de cero.',
+  angleUnusual: 'Casi ninguna fuente gira un tornillo {{degrees}}° de una vez. Revise las cifras.',
+  anglesTooFar:
+    'Los ángulos del tornillo {{seat}} suman {{degrees}}°. ¿Está alguno dos veces en la hoja?',
+  built: 'Fecha de fabricación',
+  answerNotHere: 'Ninguna respuesta lleva a esta hoja.',
+  answerAllHere: 'Todas las respuestas llevan a la misma hoja.',
+  answerNoSheet: 'La biblioteca no tiene una hoja aprobada «{{sheet}}».',
+  outBeforeIn: '«{{what}}» se saca antes de ponerse.',
+  oilIntoCoolant:
+    '{{group}}: aceite en roscas que llegan al refrigerante. El aceite no sella; busque el sellador en la fuente.',
   endsSlack: '«{{name}}» deja flojo el tornillo {{seat}}, y nada lo aprieta después.',
   trialNotOpened: 'Tras la prueba «{{name}}» nada se vuelve a aflojar.',
   oldPartStays: '«{{name}}» usa la pieza vieja, y ninguna etapa pone la nueva.',
@@ -79,10 +92,20 @@ export const checks: Translation<typeof english> = {
     noteLow:
       '«{{stage}}»: {{value}} es bajo para {{what}} ({{percent}} % del torque de fluencia con fricción normal).',
   },
+  torqueTooLow:
+    '{{value}} es muy poco para {{what}}: {{percent}} % del torque de fluencia. Revise las cifras y la unidad.',
+  torqueBeforeAngle:
+    '{{value}} casi llega a la fluencia de {{what}}, y falta un ángulo. ¿Es uno de los dos otra cosa en la página?',
+  turnedAndReused:
+    '{{group}}: se giran {{degrees}}° y están marcados como reutilizables. ¿Dice la fuente que se pueden reutilizar?',
   oneTimeUseHinted:
     '{{group}} se aprietan más allá de la fluencia, pero están como reutilizables. Un perno así queda estirado.',
   reuseLimitMissing:
     '{{group}} se reutilizan si no se alargaron, pero la hoja no da el largo máximo.',
+  unitSameNumber: '«{{title}}» da {{value}} para esta rosca y clase. ¿Dice {{unit}} en la página?',
+  unitOfMaker:
+    'Las hojas de {{maker}} en la biblioteca están en {{theirs}}. ¿Dice {{unit}} en la página?',
+  unitMixed: 'Otros torques de esta hoja están en otra unidad. ¿Dice {{unit}} en la página?',
   unitFactor:
     'Este valor y «{{title}}» (rev {{revision}}) difieren por el factor entre N·m y lbf·ft. Revise la unidad en la fuente.',
 };

@@ -1,10 +1,14 @@
 import type { Sheet } from '../sheet';
+import { checkAnswers } from './answers';
 import type { Finding } from './finding';
 import { checkNames } from './names';
 import { checkOrders } from './orders';
 import { checkStages } from './stages';
+import { checkRanges } from './ranges';
+import { checkReuse } from './reuse';
 import { checkSteps } from './steps';
-import { checkUnitFactor, checkValues } from './values';
+import { checkUnitFactor } from './unitUnlike';
+import { checkValues } from './values';
 
 export { FINDING_CODES, type Finding, type FindingCode, type FindingLevel } from './finding';
 export { finalTorques, purposeOf, yieldTorqueNm } from './values';
@@ -24,7 +28,10 @@ export function checkSheet(sheet: Sheet, others: readonly Sheet[] = []): Finding
     ...checkOrders(sheet),
     ...checkStages(sheet),
     ...checkValues(sheet),
+    ...checkReuse(sheet),
     ...checkSteps(sheet),
+    ...checkRanges(sheet),
+    ...checkAnswers(sheet, others),
     ...checkUnitFactor(sheet, others),
   ];
 }

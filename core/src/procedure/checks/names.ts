@@ -13,6 +13,7 @@ export function checkNames(sheet: Sheet): Finding[] {
     ...unknownOfSeats(sheet),
     ...stageLists(sheet).flatMap(([place, stages]) => unknownOfStages(sheet, place, stages)),
     ...unknownOfSteps(sheet),
+    ...unknownOfInstances(sheet),
   ];
 }
 
@@ -35,6 +36,13 @@ function duplicates(sheet: Sheet): Finding[] {
     ['steps', sheet.steps.map((s) => s.id)],
     ['clocks', sheet.clocks.map((c) => c.id)],
     ['after', sheet.after.map((a) => a.id)],
+    ['parts', (sheet.parts ?? []).map((p) => p.id)],
+    ['instances.labels', sheet.instances?.labels ?? []],
+    ['instances.pairs', (sheet.instances?.pairs ?? []).flat()],
+    ...sheet.tellApart.map(
+      (t, i) =>
+        [`tellApart.${i}.answers`, t.answers.map((a) => a.text)] as [string, readonly string[]],
+    ),
     ...stageLists(sheet).map(
       ([place, stages]) => [place, stages.map((s) => s.id)] as [string, string[]],
     ),
@@ -64,6 +72,22 @@ function unknownOfSeats(sheet: Sheet): Finding[] {
       ids.has(n) ? [] : [unknown(`seats.${i}.neighbours.${k}`, n, text.what.fastener)],
     ),
   ]);
+}
+
+/** Pairs and crank angles name cylinders, banks or caps that the sheet has. */
+function unknownOfInstances({ instances }: Sheet): Finding[] {
+  if (!instances) return [];
+  const isKnown = (name: string): boolean => instances.labels.includes(name);
+  return [
+    ...(instances.pairs ?? []).flatMap((pair, i) =>
+      pair.flatMap((name, k) =>
+        isKnown(name) ? [] : [unknown(`instances.pairs.${i}.${k}`, name, text.what.instance)],
+      ),
+    ),
+    ...Object.keys(instances.crankDeg ?? {}).flatMap((name) =>
+      isKnown(name) ? [] : [unknown(`instances.crankDeg.${name}`, name, text.what.instance)],
+    ),
+  ];
 }
 
 /** All that `on` may say: all, groups, positions, seats, tags. */

@@ -2,6 +2,7 @@ import { textsOf } from '../../language';
 import { checks } from '../../language/en/checks';
 import { AppError } from '../../errors';
 import type { Sheet } from '../sheet';
+import type { Stage } from '../stage';
 import { isByFastener, orderOf, seatsOf } from '../stageFacts';
 import { finding, type Finding } from './finding';
 
@@ -71,16 +72,20 @@ function checkOrder(sheet: Sheet, index: number): Finding[] {
   }
 }
 
-/** A torque without a published order: the one shown is ours, and said to be. */
+/** Fasteners torqued without a published order: the one shown is ours, and said to be. */
 function noOrder(sheet: Sheet): Finding[] {
-  const first = sheet.stages.findIndex(
-    (s) =>
-      isByFastener(s) &&
-      s.action !== 'handStart' &&
-      s.action !== 'runDown' &&
-      seatsOf(sheet, s).length > 2,
+  const found = sheet.groups.flatMap((group) => {
+    const isOn = (stage: Stage): boolean =>
+      seatsOf(sheet, stage).filter((seat) => seat.group === group.id).length > 2;
+    const first = sheet.stages.findIndex(
+      (s) => isByFastener(s) && s.action !== 'handStart' && s.action !== 'runDown' && isOn(s),
+    );
+    // An order is kept from one stage to the next for the fasteners that it was given for.
+    return first < 0 || sheet.stages.slice(0, first + 1).some((s) => s.order && isOn(s))
+      ? []
+      : [first];
+  });
+  return [...new Set(found)].map((first) =>
+    finding('noOrder', 'note', `stages.${first}.order`, text.noOrder),
   );
-  const stage = sheet.stages[first];
-  if (!stage || stage.order || sheet.stages.slice(0, first).some((s) => s.order)) return [];
-  return [finding('noOrder', 'note', `stages.${first}.order`, text.noOrder)];
 }

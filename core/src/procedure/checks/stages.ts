@@ -3,7 +3,8 @@ import { checks } from '../../language/en/checks';
 import { convert, units, type Quantity, type UnitKind } from '../../quantity';
 import type { Sheet } from '../sheet';
 import type { Action, Part, Stage } from '../stage';
-import { seatsOf } from '../stageFacts';
+import { isByFastener, seatsOf } from '../stageFacts';
+import { checkAngles } from './angles';
 import { finding, type Finding } from './finding';
 import { stageLists } from './names';
 
@@ -17,6 +18,7 @@ export function checkStages(sheet: Sheet): Finding[] {
     ),
     ...checkHistory(sheet),
     ...checkTrials(sheet),
+    ...checkAngles(sheet),
   ];
 }
 
@@ -56,6 +58,9 @@ function checkTarget(of: Stage | Part, name: string, place: string): Finding[] {
         text.targetUnit({ name, kind: text.kinds[kind], unit: units[target.unit].symbol }),
       ),
     ];
+  const tolerance = of.tolerance;
+  if (tolerance && 'value' in target && tolerance.minus >= target.value)
+    return [finding('rangeEmpty', 'error', `${place}.tolerance`, text.toleranceTooWide({ name }))];
   if (!('value' in target) && target.min >= target.max)
     return [
       finding(
@@ -103,7 +108,7 @@ function checkRepeat(stage: Stage, place: string): Finding[] {
 /** One thing done to one fastener, from any stage or part. */
 interface Deed {
   stage: Stage;
-  index: number;
+  place: string;
   action: Action;
   target: Quantity | null;
 }
@@ -117,10 +122,17 @@ const low = (of: Stage | Part): Quantity | null =>
 
 function deedsOn(sheet: Sheet, seatId: string): Deed[] {
   return sheet.stages.flatMap((stage, index) => {
-    if (!seatsOf(sheet, stage).some((s) => s.id === seatId)) return [];
+    const isOn = isByFastener(stage) || ['drawDown', 'draw'].includes(stage.action);
+    if (!isOn || !seatsOf(sheet, stage).some((s) => s.id === seatId)) return [];
+    const place = `stages.${index}`;
     if (stage.each)
-      return stage.each.map((part) => ({ stage, index, action: part.action, target: low(part) }));
-    return [{ stage, index, action: stage.action, target: low(stage) }];
+      return stage.each.map((part, k) => ({
+        stage,
+        place: `${place}.each.${k}`,
+        action: part.action,
+        target: low(part),
+      }));
+    return [{ stage, place, action: stage.action, target: low(stage) }];
   });
 }
 
@@ -148,14 +160,14 @@ function historyOf(deeds: readonly Deed[], seat: string): Finding[] {
   /** In its hole at all: by hand is enough to be taken out again. */
   let isIn = false;
   let angled = false;
-  for (const { stage, index, action, target } of deeds) {
+  for (const { stage, place, action, target } of deeds) {
     const goesIn = action !== 'loosen' && action !== 'check';
     const say = (
       code: Finding['code'],
       field: string,
       message: string,
       level: Finding['level'] = 'error',
-    ): void => void findings.push(finding(code, level, `stages.${index}.${field}`, message));
+    ): void => void findings.push(finding(code, level, `${place}.${field}`, message));
     if (action === 'torque' || action === 'stretch') {
       if (action === 'torque' && isBelow(target, torque))
         say('torqueBelowEarlier', 'target', text.torqueBelowEarlier({ name: stage.name, seat }));
@@ -188,7 +200,17 @@ function historyOf(deeds: readonly Deed[], seat: string): Finding[] {
     }
     isIn ||= goesIn;
   }
-  return [...findings, ...endsSlack(deeds, seat)];
+  return [...findings, ...endsSlack(deeds, seat), ...neverTight(deeds, seat)];
+}
+
+/** Only started by hand or run down: a stud may stay so, a bolt may not. */
+function neverTight(deeds: readonly Deed[], seat: string): Finding[] {
+  const last = deeds.at(-1);
+  if (!last || deeds.some((d) => !['handStart', 'runDown'].includes(d.action))) return [];
+  const place = `${last.place}.action`;
+  return [
+    finding('neverTight', 'warning', place, text.neverTight({ name: last.stage.name, seat })),
+  ];
 }
 
 /** Whatever comes loose is tightened again before the procedure ends. */
@@ -204,7 +226,7 @@ function endsSlack(deeds: readonly Deed[], seat: string): Finding[] {
     finding(
       'endsSlack',
       'error',
-      `stages.${last.index}.action`,
+      `${last.place}.action`,
       text.endsSlack({ name: last.stage.name, seat }),
     ),
   ];

@@ -5,6 +5,7 @@ import { seatsNamed } from '../stageFacts';
 import { measureKinds } from '../../measure';
 import { compoundKindText, compoundPlaceText } from '../words';
 import { finding, type Finding } from './finding';
+import { momentOf } from './moments';
 import { FRICTION_CONDITIONS, type FrictionCondition } from '../../thread';
 
 const text = textsOf('checks', checks);
@@ -16,6 +17,8 @@ export function checkSteps(sheet: Sheet): Finding[] {
     ...compoundTwice(sheet),
     ...sealantClock(sheet),
     ...neverOut(sheet),
+    ...outBeforeIn(sheet),
+    ...oilIntoCoolant(sheet),
     ...clockBackwards(sheet),
     ...backNowhere(sheet),
     ...measureLimits(sheet),
@@ -49,6 +52,24 @@ function compoundMissing(sheet: Sheet): Finding[] {
     ];
   });
 }
+
+/** Oil seals nothing: a hole that ends in coolant wants sealant on its threads. */
+function oilIntoCoolant(sheet: Sheet): Finding[] {
+  return sheet.groups.flatMap((group, i) => {
+    const isOiled = group.compounds.some((c) => c.kind === 'engine oil' && c.place === 'threads');
+    if (!isOiled || !COOLANT.test(group.behind ?? '')) return [];
+    return [
+      finding(
+        'oilIntoCoolant',
+        'warning',
+        `groups.${i}.compounds`,
+        text.oilIntoCoolant({ group: group.name }),
+      ),
+    ];
+  });
+}
+/** As a lead writes it, in either language. */
+const COOLANT = /coolant|water|refrigerante|agua/i;
 
 function compoundTwice(sheet: Sheet): Finding[] {
   const inGroups = sheet.groups.flatMap((group, i) =>
@@ -112,17 +133,21 @@ function neverOut(sheet: Sheet): Finding[] {
   );
 }
 
+/** Taken out before it was put in, or never put in at all. */
+function outBeforeIn(sheet: Sheet): Finding[] {
+  return sheet.steps.flatMap((step, i) => {
+    const what = step.takesOut;
+    if (what === undefined) return [];
+    const into = sheet.steps.find((s) => s.putsIn === what);
+    if (into && !(momentOf(sheet, { step: into.id }) > momentOf(sheet, { step: step.id })))
+      return [];
+    return [finding('outBeforeIn', 'error', `steps.${i}.takesOut`, text.outBeforeIn({ what }))];
+  });
+}
+
 function clockBackwards(sheet: Sheet): Finding[] {
-  const at = (p: { step: string } | { stage: string }): number => {
-    if ('stage' in p) return sheet.stages.findIndex((s) => s.id === p.stage) + 0.4;
-    const due = sheet.steps.find((s) => s.id === p.step)?.due;
-    const byDo = sheet.stages.findIndex((s) => s.action === 'do' && s.step === p.step);
-    if (byDo >= 0) return byDo;
-    const index = due && 'stage' in due ? sheet.stages.findIndex((s) => s.id === due.stage) : 0;
-    return due?.when === 'after' ? index + 0.5 : index - 0.1;
-  };
   return sheet.clocks.flatMap((c, i) =>
-    at(c.from) > at(c.to)
+    momentOf(sheet, c.from) >= momentOf(sheet, c.to)
       ? [finding('clockBackwards', 'error', `clocks.${i}`, text.clockBackwards({ what: c.text }))]
       : [],
   );

@@ -12,7 +12,7 @@ import { convert, plainText, units, type Quantity, type UnitCode } from '../../q
 import { frictionBands, hexHeadOf, propertyClassOf, threadOf } from '../../thread';
 import type { Group, Sheet } from '../sheet';
 import type { Part, Stage } from '../stage';
-import { entersYield, groupOf, seatsOf } from '../stageFacts';
+import { seatsOf } from '../stageFacts';
 import { finding, type Finding } from './finding';
 import { stageLists } from './names';
 
@@ -30,7 +30,7 @@ export function checkValues(sheet: Sheet): Finding[] {
   // Asked once: the question takes the place of the note.
   const isAsked = (f: Finding): boolean =>
     f.code === 'anotherUnit' && low.some((l) => l.place === f.place);
-  return [...each.filter((f) => !isAsked(f)), ...low, ...checkReuse(sheet)];
+  return [...each.filter((f) => !isAsked(f)), ...low];
 }
 
 /** Below this share of yield no torque is meant to hold a joint, whatever angle follows it. */
@@ -50,8 +50,12 @@ function checkLowUnit(sheet: Sheet): Finding[] {
     const inUnit = (unit: UnitCode): number =>
       (p.ratio * units[unit].toBase) / units[q.unit].toBase;
     const [better] = PRINTED.filter((u) => inUnit(u) >= USUAL[0] && inUnit(u) <= USUAL[1]);
-    if (!better) return [];
     const what = `${of.thread.designation} ${of.propertyClass}`;
+    if (!better) {
+      const percent = Math.round(p.ratio * 100);
+      const low = text.torqueTooLow({ value: plainText(q), what, percent });
+      return [finding('implausible', 'warning', place, low)];
+    }
     return [
       finding(
         'anotherUnit',
@@ -117,7 +121,14 @@ function checkTorques(
   ].filter(({ q }) => units[q.unit].kind === 'torque');
   return groupsOf(sheet, stage).flatMap((group) =>
     torques.flatMap(({ q, at }) =>
-      checkTorque(group, stage, q, purposeOf(sheet, stages, index), at),
+      checkTorque(
+        group,
+        stage,
+        q,
+        purposeOf(sheet, stages, index),
+        at,
+        isTurnedOn(sheet, stages, index, group),
+      ),
     ),
   );
 }
@@ -128,16 +139,20 @@ function checkTorque(
   q: Quantity,
   purpose: PlausibleFor,
   place: string,
+  isTurnedOn: boolean,
 ): Finding[] {
   const say = plainText(q);
   const what = `${group.thread.designation} ${group.propertyClass}`;
   const p = plausible(group, q, purpose);
   if (!p) {
     const unknown = text.unknownThread({ what, value: say });
-    return [finding('implausible', 'note', place, unknown)];
+    return [finding('implausible', 'warning', place, unknown)];
   }
   // Many procedures begin low; whether the highest one is too low is asked by itself.
   if (purpose === 'snug' && p.level === 'noteLow') return [];
+  const isSaid = p.level === 'error' || p.level === 'warn';
+  if (isTurnedOn && !isSaid && p.ratio > TURNED_ON_FROM)
+    return [finding('implausible', 'warning', place, text.torqueBeforeAngle({ value: say, what }))];
   const asked = p.slips.slice(0, 1).map((slip) => {
     const as =
       slip.as === 'deg'
@@ -161,6 +176,18 @@ function checkTorque(
     percent: Math.round(p.ratio * 100),
   });
   return [finding('implausible', LEVEL_OF[p.level], place, message), ...asked];
+}
+
+/** Of yield: a torque beyond this leaves no room for the angle after it. */
+const TURNED_ON_FROM = 0.95;
+
+/** Whether an angle follows on the same fasteners before they are loosened. */
+function isTurnedOn(sheet: Sheet, stages: readonly Stage[], at: number, group: Group): boolean {
+  const isOn = (s: Stage): boolean => seatsOf(sheet, s).some((seat) => seat.group === group.id);
+  const next = stages
+    .slice(at + 1)
+    .find((s) => ['angle', 'torque', 'loosen', 'each', 'swap'].includes(s.action) && isOn(s));
+  return next?.action === 'angle';
 }
 
 /** Of yield: less than this is worth a word, even where a low torque is meant. */
@@ -200,64 +227,8 @@ export function yieldTorqueNm(group: Group): number | null {
   }
 }
 
-function checkReuse(sheet: Sheet): Finding[] {
-  return sheet.groups.flatMap((group, i) => {
-    const place = `groups.${i}.reuse`;
-    const on = sheet.stages.filter((s) =>
-      seatsOf(sheet, s).some((seat) => groupOf(sheet, seat).id === group.id),
-    );
-    const yields = on.some(
-      (s) =>
-        entersYield(sheet, s) || (s.each ?? []).some((part) => entersYield(sheet, s, part.action)),
-    );
-    const findings: Finding[] = [];
-    if (yields && group.reuse === 'reuse')
-      findings.push(
-        finding('oneTimeUseHinted', 'warning', place, text.oneTimeUseHinted({ group: group.name })),
-      );
-    if (group.reuse === 'reuse-if-within-length' && group.maxLengthMm === undefined)
-      findings.push(
-        finding('reuseLimitMissing', 'error', place, text.reuseLimitMissing({ group: group.name })),
-      );
-    return findings;
-  });
-}
-
-/**
- * A factor that ft·lb typed as N·m would give; inside the plausible band, so only other sheets can
- * show it.
- */
-const FACTOR = 1.3558179483314004;
-const NEAR = 0.03;
-
-/**
- * Final torques compared with those of sibling, earlier or conflicting sheets: a ratio near 1.356
- * is asked about.
- */
-export function checkUnitFactor(sheet: Sheet, others: readonly Sheet[]): Finding[] {
-  const mine = finalTorques(sheet);
-  return others.flatMap((other) =>
-    finalTorques(other).flatMap((theirs) =>
-      mine.flatMap((own) => {
-        if (own.group !== theirs.group) return [];
-        const ratio = own.nm / theirs.nm;
-        const near = (f: number): boolean => Math.abs(ratio / f - 1) < NEAR;
-        if (!near(FACTOR) && !near(1 / FACTOR)) return [];
-        return [
-          finding(
-            'unitFactor',
-            'warning',
-            own.place,
-            text.unitFactor({ title: other.title, revision: other.revision }),
-          ),
-        ];
-      }),
-    ),
-  );
-}
-
 /** A torque that fasteners are left at, or turned on from. */
-interface FinalTorque {
+export interface FinalTorque {
   /** Thread size and class. */
   group: string;
   of: Group;
