@@ -64,13 +64,13 @@ const typedAs = (sheet: Sheet, unit: UnitCode): Sheet => ({
 
 const isAsked = (sheet: Sheet, others: readonly Sheet[] = []): boolean =>
   checkSheet(sheet, others).some((f) => f.level !== 'note' && ASKS.includes(f.code));
-const ASKS: readonly string[] = ['anotherUnit', 'implausible', 'unitFactor'];
+const ASKS: readonly string[] = ['anotherUnit', 'implausible', 'unitFactor', 'unitUnlike'];
 const isNoted = (sheet: Sheet): boolean =>
   checkSheet(sheet).some((f) => f.level === 'note' && ASKS.includes(f.code));
 
 const seed = Number(process.argv[2] ?? 20261130);
 const all = fc.sample(plans, { numRuns: SHEETS, seed });
-const share = (of: (plan: Plan) => boolean): string =>
+const share = (of: (plan: Plan, at: number) => boolean): string =>
   `${((100 * all.filter(of).length) / all.length).toFixed(1)}%`;
 const slip = (from: UnitCode, to: UnitCode) => (plan: Plan) =>
   isAsked(typedAs(sheetOf(plan, from), to));
@@ -78,6 +78,29 @@ const withEarlier = (from: UnitCode, to: UnitCode) => (plan: Plan) => {
   const right = sheetOf(plan, from);
   return isAsked(typedAs(right, to), [{ ...right, revision: 'A' }]);
 };
+
+/** Another joint of the same engine, with a torque of its own, printed as the maker prints. */
+const sibling = (plan: Plan, unit: UnitCode): Sheet => ({
+  ...sheetOf({ ...plan, size: plan.size === 'M8' ? 'M10' : 'M8', share: 1.4 - plan.share }, unit),
+  id: 'sibling',
+});
+const besideSibling = (from: UnitCode, to: UnitCode) => (plan: Plan) =>
+  isAsked(typedAs(sheetOf(plan, from), to), [sibling(plan, from)]);
+/** A dozen joints with this thread and class, of other makers, all in the one unit. */
+const library = (plan: Plan, at: number, unit: UnitCode): Sheet[] =>
+  Array.from({ length: 12 }, (_, i) => {
+    const share = 0.5 + 0.45 * (((at + 1) * (i + 7) * 0.6180339887) % 1);
+    return {
+      ...sheetOf({ ...plan, share }, unit),
+      id: `other-${i}`,
+      applies: { ...headSheet.applies, maker: `Maker ${i}`, engine: `E${i}` },
+    };
+  });
+/** And with a quarter of them in the other one. */
+const mixed = (plan: Plan, at: number, unit: UnitCode): Sheet[] =>
+  library(plan, at, unit).map((s, i) => (i % 4 === 0 ? typedAs(s, unit === NM ? FT : NM) : s));
+const inLibrary = (from: UnitCode, to: UnitCode, of: typeof library) => (plan: Plan, at: number) =>
+  isAsked(typedAs(sheetOf(plan, from), to), of(plan, at, from));
 
 console.log(`${SHEETS} made-up sheets, seed ${seed}`);
 console.table({
@@ -90,4 +113,14 @@ console.table({
   'N·m typed as lbf·ft (1.36 up), alone': share(slip(NM, FT)),
   'N·m typed as lbf·ft, beside an earlier revision': share(withEarlier(NM, FT)),
   'lbf·ft typed as N·m, beside an earlier revision': share(withEarlier(FT, NM)),
+  'N·m typed as lbf·ft, beside another joint of the engine': share(besideSibling(NM, FT)),
+  'lbf·ft typed as N·m, beside another joint of the engine': share(besideSibling(FT, NM)),
+  'right, beside another joint of the engine': share((p) =>
+    isAsked(sheetOf(p, NM), [sibling(p, NM)]),
+  ),
+  'N·m typed as lbf·ft, same thread and class': share(inLibrary(NM, FT, library)),
+  'lbf·ft typed as N·m, same thread and class': share(inLibrary(FT, NM, library)),
+  'N·m typed as lbf·ft, library of both units': share(inLibrary(NM, FT, mixed)),
+  'right, same thread and class': share(inLibrary(NM, NM, library)),
+  'right, library of both units': share(inLibrary(NM, NM, mixed)),
 });

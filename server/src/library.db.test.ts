@@ -130,6 +130,37 @@ describe('approving', () => {
       .filter((f) => f.level === 'warning')
       .map(findingKey);
     await approve(ines, { sheet: draft.id, version: 1, seen }).expect(200);
+    // The question and whose word it was stand on the sheet, and the next revision is asked anew.
+    const { sheet } = (await jonah.get(`/api/sheets/${draft.id}/${draft.revision}`).expect(200))
+      .body as { sheet: Sheet };
+    expect(sheet.answered).toContainEqual({
+      place: `steps.${draft.steps.length - 1}`,
+      question: expect.stringContaining('Gasket sealant without a time') as string,
+      by: 'Ines Corte',
+      at: expect.any(String) as string,
+    });
+    expect(draftOf(sheet, 'B').answered).toBeUndefined();
+  });
+
+  test('a unit unlike the library’s other sheets of this maker is asked about', async () => {
+    const stages = headSheet.stages.map((s): typeof s =>
+      s.target && 'value' in s.target && s.target.unit === 'N.m'
+        ? { ...s, target: { value: s.target.value, unit: '[ft_i].[lbf_av]' } }
+        : s,
+    );
+    const draft = fresh({ stages, tellApart: [] });
+    const beside = await ines
+      .get(`/api/drafts/${draft.id}/beside?maker=Ostrel&engine=OB20&threads=M10%2010.9`)
+      .expect(200);
+    const sheets = (beside.body as { sheets: Sheet[] }).sheets;
+    expect(sheets.map((s) => s.id)).toContain('ob20-flywheel');
+    expect(sheets.map((s) => s.id)).not.toContain(draft.id);
+    expect(checkDraft(draft, sheets).map((f) => f.code)).toContain('unitUnlike');
+    await save(jonah, draft).expect(200);
+    const { error } = (await approve(ines, { sheet: draft.id, version: 1 }).expect(409)).body as {
+      error: { code: string };
+    };
+    expect(error.code).toBe('DRAFT_WARNINGS');
   });
 
   test('with two leads, not by the one who changed it last', async () => {

@@ -1,6 +1,7 @@
-import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useEffect, useState, useSyncExternalStore } from 'react';
 import {
+  besideOf,
   copyOf,
   draftOf,
   newDraft,
@@ -51,6 +52,20 @@ async function openDraft(me: Whose, sheet: string): Promise<KeptDraft> {
     throw error;
   }
 }
+
+/** What else a draft is compared with; nothing as long as the server is out of reach. */
+export function useBeside(draft: Sheet): readonly Sheet[] {
+  const of = useDeferredValue(besideOf(draft));
+  const asked = { maker: of.maker, engine: of.engine, threads: of.threads.join('|') };
+  const { data } = useQuery({
+    queryKey: queryKeys.beside(draft.id, asked),
+    queryFn: () => call('sheetsBeside', { sheet: draft.id }, undefined, asked),
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+  });
+  return data?.sheets ?? NONE;
+}
+const NONE: readonly Sheet[] = [];
 
 export interface Editing {
   state: DraftState;

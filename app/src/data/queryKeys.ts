@@ -34,6 +34,7 @@ export const queryKeys = {
   everyFound: ['findSheets'],
   found: (q: string, filter: object) => ['findSheets', q, filter],
   foundForJob: (filter: object) => ['findSheets', '', filter, 'job'],
+  beside: (sheet: string, of: object) => ['beside', sheet, of],
   sheetPlaces: ['sheetPlaces'],
   everySheet: ['sheet'],
   sheet: (sheet: string, revision: string) => ['sheet', sheet, revision],

@@ -11,6 +11,13 @@ export const SwitchShopBody = v.strictObject({ shop: UuidSchema });
 const word = v.optional(v.pipe(v.string(), v.maxLength(120)));
 export const FindQuery = v.strictObject({ q: word, maker: word, engine: word, kind: word });
 
+/** What a draft is compared with: its maker, its engine, its threads as `M10 10.9|M8 8.8`. */
+export const BesideQuery = v.strictObject({
+  maker: word,
+  engine: word,
+  threads: v.optional(v.pipe(v.string(), v.maxLength(800))),
+});
+
 /**
  * What is exported: everything, what a search narrows to, or single revisions as `sheet:revision`.
  */

@@ -17,6 +17,7 @@ export {
   ChangesQuery,
   DiscQuery,
   ExportQuery,
+  BesideQuery,
   FindQuery,
   FollowUpsQuery,
   HistoryQuery,

@@ -62,6 +62,11 @@ export const routes = {
   keepTrace: { method: 'POST', path: '/api/traces/:trace', permission: 'run.write' },
   run: { method: 'GET', path: '/api/runs/:run', permission: 'run.read' },
   findSheets: { method: 'GET', path: '/api/sheets', permission: 'sheet.read' },
+  sheetsBeside: {
+    method: 'GET',
+    path: '/api/drafts/:sheet/beside',
+    permission: 'sheet.write',
+  },
   sheetPlaces: { method: 'GET', path: '/api/sheet-places', permission: 'sheet.read' },
   sheet: { method: 'GET', path: '/api/sheets/:sheet/:revision', permission: 'sheet.read' },
   sheetThumb: {

@@ -67,9 +67,26 @@ export function newDraft({ id, maker, model, engine, kind, title, today }: NewSh
 
 /** The next revision of a sheet, begun as it stands. */
 export function draftOf(sheet: Sheet, revision: string): Sheet {
-  const { supersededBy: _gone, ...rest } = sheet;
+  const { supersededBy: _gone, answered: _asked, ...rest } = sheet;
   return { ...rest, revision, status: 'draft' };
 }
+
+/** What tells which sheets of the library a draft is compared with. */
+export interface Beside {
+  maker: string;
+  engine: string;
+  /** As `M10 10.9`. */
+  threads: string[];
+}
+
+export const besideOf = ({ applies, groups }: Sheet): Beside => ({
+  maker: applies.maker,
+  engine: applies.engine,
+  threads: [...new Set(groups.map((g) => `${g.thread.designation} ${g.propertyClass}`))].slice(
+    0,
+    20,
+  ),
+});
 
 /** A sheet of its own, begun from another: for another engine, or another source. */
 export function copyOf(sheet: Sheet, id: string): Sheet {

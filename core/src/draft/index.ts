@@ -1,4 +1,5 @@
 export {
+  besideOf,
   blankGroup,
   DraftSchema,
   copyOf,
@@ -7,6 +8,7 @@ export {
   newDraft,
   nextRevision,
   sheetIdFor,
+  type Beside,
   type NewSheet,
 } from './draft';
 export { checkDraft, findingKey, isApprovable, type DraftFinding } from './checkDraft';

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { DaySchema, finite, KeySchema, textOf } from '../schema/text';
+import { DaySchema, finite, KeySchema, textOf, TimeSchema } from '../schema/text';
 import { LabelSchema, PatternSchema } from '../joint';
 import { QuantitySchema } from '../quantity';
 import { FRICTION_CONDITIONS } from '../thread';
@@ -205,6 +205,20 @@ export const SheetSchema = v.strictObject({
     v.maxLength(8),
   ),
   cautions: v.pipe(v.array(textOf(200)), v.maxLength(12)),
+  /** Questions of the checks at approval, and who said that the page has it so. */
+  answered: v.optional(
+    v.pipe(
+      v.array(
+        v.strictObject({
+          place: textOf(80),
+          question: textOf(400),
+          by: textOf(80),
+          at: TimeSchema,
+        }),
+      ),
+      v.maxLength(40),
+    ),
+  ),
 });
 export type Sheet = v.InferOutput<typeof SheetSchema>;
 export type Group = v.InferOutput<typeof GroupSchema>;

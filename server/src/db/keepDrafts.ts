@@ -5,6 +5,7 @@ import {
   isApprovable,
   isLater,
   nextRevision,
+  type DraftFinding,
 } from '@stennet/core/draft';
 import { AppError } from '@stennet/core/errors';
 import type { Sheet } from '@stennet/core/procedure';
@@ -14,12 +15,13 @@ import { onlyRow, type Client } from './database';
 import { keepSheet } from './keepSheet';
 import { countLeads } from './people';
 import { listRevisions } from './sheets';
-import { relatedTo, standingSheet } from './standingSheets';
+import { comparedWith, relatedTo, standingSheet } from './standingSheets';
 
 /** Who acts, where and when. */
 export interface Acting {
   shop: string;
   person: string;
+  name: string;
   now: Date;
 }
 
@@ -75,7 +77,9 @@ export async function saveDraft(
     throw new AppError('DRAFT_CHANGED', { by: row.editor_name, at: row.edited_at.toISOString() });
   if (!row && basedOn === null && !imported && (await revisionsOf(client, [draft.id])).size > 0)
     throw new AppError('SHEET_ID_TAKEN');
-  const findings = checkDraft(draft, await relatedTo(client, draft));
+  // A whole library that comes in is compared with the rest of it when it is approved.
+  const others = imported ? await relatedTo(client, draft) : await comparedWith(client, draft);
+  const findings = checkDraft(draft, others);
   const count = (level: string): number => findings.filter((f) => f.level === level).length;
   await upsertDraft(
     client,
@@ -133,8 +137,8 @@ export async function approveDrafts(
       ...draftOf(draft, freeRevision(draft, revisions.get(wish.sheet) ?? [])),
       status: 'approved',
     };
-    refuseUnready(sheet, await relatedTo(client, sheet), wish.seen);
-    await keepSheet(client, who.shop, sheet, {
+    const asked = refuseUnready(sheet, await comparedWith(client, sheet), wish.seen);
+    await keepSheet(client, who.shop, withAnswers(sheet, asked, who.name, who.now), {
       editor: row.editor,
       approver: who.person,
       at: who.now,
@@ -153,14 +157,35 @@ function freeRevision(draft: Sheet, revisions: readonly Sheet[]): string {
   );
 }
 
-function refuseUnready(sheet: Sheet, related: readonly Sheet[], seen: readonly string[]): void {
+/** @returns the warnings, every one of which was answered */
+function refuseUnready(
+  sheet: Sheet,
+  related: readonly Sheet[],
+  seen: readonly string[],
+): DraftFinding[] {
   const findings = checkDraft(sheet, related);
   const title = sheet.title || sheet.id;
   if (!isApprovable(findings)) {
     const first = findings.find((f) => f.level === 'error');
     throw new AppError('DRAFT_NOT_READY', { title, what: `${first?.place}: ${first?.message}` });
   }
-  const unanswered = findings.filter((f) => f.level === 'warning' && !seen.includes(findingKey(f)));
+  const asked = findings.filter((f) => f.level === 'warning');
+  const unanswered = asked.filter((f) => !seen.includes(findingKey(f)));
   if (unanswered.length > 0)
     throw new AppError('DRAFT_WARNINGS', { title, count: unanswered.length });
+  return asked;
 }
+
+/** What was asked, and who said that the page has it so: it stands on the sheet from then on. */
+const withAnswers = (sheet: Sheet, asked: readonly DraftFinding[], by: string, at: Date): Sheet =>
+  asked.length === 0
+    ? sheet
+    : {
+        ...sheet,
+        answered: asked.slice(0, 40).map(({ place, message }) => ({
+          place,
+          question: message.slice(0, 400),
+          by,
+          at: at.toISOString(),
+        })),
+      };

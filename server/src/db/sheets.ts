@@ -5,6 +5,7 @@ import findSheetRevisionSql from './queries/findSheetRevision.sql';
 import listSheetsSql from './queries/listSheets.sql';
 import listSheetPlacesSql from './queries/listSheetPlaces.sql';
 import listSheetUsesSql from './queries/listSheetUses.sql';
+import listBesideSheetsSql from './queries/listBesideSheets.sql';
 import listRelatedSheetsSql from './queries/listRelatedSheets.sql';
 import listRevisionsSql from './queries/listRevisions.sql';
 import listExportSql from './queries/listExport.sql';
@@ -61,6 +62,7 @@ export const listSheetUses = rowsOf(
     order_id: v.string(),
   }),
 );
+export const listBesideSheets = rowsOf(listBesideSheetsSql, v.object({ ...standing }));
 export const listRelatedSheets = rowsOf(
   listRelatedSheetsSql,
   v.object({

@@ -1,6 +1,7 @@
+import { besideOf, type Beside } from '@stennet/core/draft';
 import type { Sheet } from '@stennet/core/procedure';
 import type { Client } from './database';
-import { listRelatedSheets } from './sheets';
+import { listBesideSheets, listRelatedSheets } from './sheets';
 
 /** A revision as it is kept: its document, and whether it stands now. */
 export interface SheetRow {
@@ -28,4 +29,17 @@ export async function relatedTo(client: Client, sheet: Sheet): Promise<Sheet[]> 
   ];
   const others = [...new Set(named)].filter((s) => s !== sheet.id);
   return (await listRelatedSheets(client, others, sheet.id, sheet.revision)).map(standingSheet);
+}
+
+/** Sheets of the same engine, the same maker, the same threads and classes. */
+export async function besideSheet(client: Client, id: string, of: Beside): Promise<Sheet[]> {
+  const rows = await listBesideSheets(client, id, of.maker, of.engine, of.threads);
+  return rows.map(standingSheet);
+}
+
+/** All that a draft is compared with before it may stand. */
+export async function comparedWith(client: Client, draft: Sheet): Promise<Sheet[]> {
+  const near = await relatedTo(client, draft);
+  const beside = await besideSheet(client, draft.id, besideOf(draft));
+  return [...near, ...beside.filter((b) => !near.some((n) => n.id === b.id))];
 }

@@ -29,7 +29,12 @@ export function importRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'importSheets', req);
     const asked = v.safeParse(ImportQuery, req.query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'how to import' });
-    const who: Acting = { shop: session.shop.id, person: session.person.id, now: deps.now() };
+    const who: Acting = {
+      shop: session.shop.id,
+      person: session.person.id,
+      name: session.person.name,
+      now: deps.now(),
+    };
     res.set('Content-Type', 'application/x-ndjson; charset=utf-8');
     const tally = new Tally(res);
     try {

@@ -1,6 +1,6 @@
 import type { Express } from 'express';
 import * as v from 'valibot';
-import { ChangesQuery } from '@stennet/core/contract';
+import { BesideQuery, ChangesQuery } from '@stennet/core/contract';
 import type { Library, DraftReply } from '@stennet/core/contract/work';
 import { AppError } from '@stennet/core/errors';
 import type { Sheet } from '@stennet/core/procedure';
@@ -8,7 +8,7 @@ import type { Client } from '../db/database';
 import { approveDrafts, draftIn, isSoleLead, saveDraft, type Acting } from '../db/keepDrafts';
 import { countStanding, listLibraryChanges, listReplaced } from '../db/sheets';
 import { deleteDrafts, listDrafts } from '../db/drafts';
-import { relatedTo, standingSheet } from '../db/standingSheets';
+import { besideSheet, relatedTo, standingSheet } from '../db/standingSheets';
 import { serve, type Call, type Deps } from '../http/serve';
 import type { RouteName } from '@stennet/core/contract';
 
@@ -18,6 +18,7 @@ const CHANGES = 150;
 const acting = <R extends RouteName>({ session, deps }: Call<R>): Acting => ({
   shop: session.shop.id,
   person: session.person.id,
+  name: session.person.name,
   now: deps.now(),
 });
 
@@ -36,6 +37,13 @@ export function libraryRoutes(app: Express, deps: Deps): void {
     };
   });
   serve(app, deps, 'draft', async ({ client, params }) => draftPage(client, params.sheet ?? ''));
+  serve(app, deps, 'sheetsBeside', async ({ client, params, query }) => {
+    const asked = v.safeParse(BesideQuery, query);
+    if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'search' });
+    const { maker = '', engine = '', threads = '' } = asked.output;
+    const of = { maker, engine, threads: threads.split('|') };
+    return { sheets: await besideSheet(client, params.sheet ?? '', of) };
+  });
   serve(app, deps, 'saveDraft', async (call) => {
     const { body, params, client } = call;
     if (body.draft.id !== params.sheet || body.draft.status !== 'draft')

@@ -18,6 +18,7 @@ import {
   Steps,
   TakeApart,
 } from './parts/Facts';
+import { Answered } from './parts/Answered';
 import { Conflicts, Revisions, TellApart, Uses } from './parts/Others';
 import { SourcePages } from './parts/SourcePages';
 import { UseOn } from './parts/UseOn';
@@ -69,6 +70,7 @@ function Ready({ data }: { data: SheetReply }) {
           <Cautions sheet={sheet} />
           <Source sheet={sheet} approval={data.approval} />
           <SourcePages sheet={sheet} />
+          <Answered sheet={sheet} />
           <Conflicts data={data} />
           <Revisions data={data} />
           <Later sheet={sheet} />

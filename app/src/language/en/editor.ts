@@ -267,6 +267,7 @@ export const editor = {
   warnings: 'Warnings: confirm each one',
   notes: 'Good to know',
   meant: 'This is intended',
+  printedSo: 'Printed so on the page',
   compare: 'Compare every value with the source before you approve.',
   approve: 'Approve as revision {{r}}',
   approving: 'Approving',

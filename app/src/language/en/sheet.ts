@@ -23,6 +23,8 @@ export const sheet = {
   copy: 'Copy as a new sheet',
   goOnDraft: 'Open draft of next revision',
   draftBy: '{{who}} is writing the next revision ({{ago}}).',
+  answered: 'Asked before approval',
+  answeredBy: 'Compared with the page: {{by}}, {{at}}',
   approvedBy: 'Approved by {{who}}, {{at}}',
   useOn: 'Use on a repair order',
   useNone: 'No open repair order has a {{engine}}.',

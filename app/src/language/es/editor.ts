@@ -270,6 +270,7 @@ export const editor: Translation<typeof english> = {
   warnings: 'Avisos: confirme cada uno',
   notes: 'Conviene saber',
   meant: 'Así se quiere',
+  printedSo: 'Así está en la página',
   compare: 'Compare cada valor con la fuente antes de aprobar.',
   approve: 'Aprobar como revisión {{r}}',
   approving: 'Aprobando',

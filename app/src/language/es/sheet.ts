@@ -26,6 +26,8 @@ export const sheet: Translation<typeof english> = {
   copy: 'Copiar como hoja nueva',
   goOnDraft: 'Abrir borrador de la siguiente revisión',
   draftBy: '{{who}} escribe la siguiente revisión ({{ago}}).',
+  answered: 'Preguntado antes de aprobar',
+  answeredBy: 'Comparado con la página: {{by}}, {{at}}',
   approvedBy: 'Aprobada por {{who}}, {{at}}',
   useOn: 'Usar en una orden de reparación',
   useNone: 'Ninguna orden abierta tiene un {{engine}}.',

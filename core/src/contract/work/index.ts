@@ -20,6 +20,7 @@ import {
   JointIdSchema,
   LibraryChangesSchema,
   LibrarySchema,
+  BesideSchema,
   SavedDraftSchema,
   VehiclesReplySchema,
 } from './libraryReplies';
@@ -112,6 +113,7 @@ export const runReplies = {
   run: RunReplySchema,
   jointSheet: JointSheetSchema,
   findSheets: FoundSchema,
+  sheetsBeside: BesideSchema,
   sheet: SheetReplySchema,
   library: LibrarySchema,
   draft: DraftReplySchema,

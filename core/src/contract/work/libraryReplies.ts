@@ -61,6 +61,9 @@ export const DraftReplySchema = v.object({
 });
 export type DraftReply = v.InferOutput<typeof DraftReplySchema>;
 
+/** What else a draft is compared with: of its engine, its maker, its threads. */
+export const BesideSchema = v.object({ sheets: v.array(SheetSchema) });
+
 export const SavedDraftSchema = v.object({ version: v.number() });
 export const ApprovedSchema = v.object({
   approved: v.array(v.object({ sheet: id, revision: v.string() })),

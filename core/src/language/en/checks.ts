@@ -56,7 +56,6 @@ export const checks = {
   built: 'Build date',
   answerNotHere: 'No answer leads to this sheet.',
   answerAllHere: 'Every answer leads to the same sheet.',
-  answerNoSheet: 'The library has no approved sheet “{{sheet}}”.',
   trialNotOpened: 'After the trial torque “{{name}}” nothing is loosened again.',
   oldPartStays: '“{{name}}” uses the old part, and no stage fits the new one.',
   compoundMissing: '{{group}}: values are for “{{friction}}”, but no compound is given.',
@@ -100,8 +99,8 @@ export const checks = {
     '{{group}} are tightened past yield, but marked as reusable. Past yield a bolt stays stretched.',
   reuseLimitMissing:
     '{{group}} can be reused if short enough, but the sheet gives no maximum length.',
-  unitSameNumber:
-    '“{{title}}” prints {{value}} for this thread and class. Printed as {{unit}} on the page?',
+  unitOfThread:
+    'All of the library’s sheets for {{what}} are in {{theirs}}. Printed as {{unit}} on the page?',
   unitOfMaker:
     'The library’s sheets from {{maker}} are printed in {{theirs}}. Printed as {{unit}} on the page?',
   unitMixed: 'Other torques on this sheet are in another unit. Printed as {{unit}} on the page?',

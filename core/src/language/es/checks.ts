@@ -59,7 +59,6 @@ export const checks: Translation<typeof english> = {
   built: 'Fecha de fabricación',
   answerNotHere: 'Ninguna respuesta lleva a esta hoja.',
   answerAllHere: 'Todas las respuestas llevan a la misma hoja.',
-  answerNoSheet: 'La biblioteca no tiene una hoja aprobada «{{sheet}}».',
   outBeforeIn: '«{{what}}» se saca antes de ponerse.',
   oilIntoCoolant:
     '{{group}}: aceite en roscas que llegan al refrigerante. El aceite no sella; busque el sellador en la fuente.',
@@ -102,7 +101,8 @@ export const checks: Translation<typeof english> = {
     '{{group}} se aprietan más allá de la fluencia, pero están como reutilizables. Un perno así queda estirado.',
   reuseLimitMissing:
     '{{group}} se reutilizan si no se alargaron, pero la hoja no da el largo máximo.',
-  unitSameNumber: '«{{title}}» da {{value}} para esta rosca y clase. ¿Dice {{unit}} en la página?',
+  unitOfThread:
+    'Todas las hojas de la biblioteca para {{what}} están en {{theirs}}. ¿Dice {{unit}} en la página?',
   unitOfMaker:
     'Las hojas de {{maker}} en la biblioteca están en {{theirs}}. ¿Dice {{unit}} en la página?',
   unitMixed: 'Otros torques de esta hoja están en otra unidad. ¿Dice {{unit}} en la página?',

@@ -31,7 +31,7 @@ export function checkSheet(sheet: Sheet, others: readonly Sheet[] = []): Finding
     ...checkReuse(sheet),
     ...checkSteps(sheet),
     ...checkRanges(sheet),
-    ...checkAnswers(sheet, others),
+    ...checkAnswers(sheet),
     ...checkUnitFactor(sheet, others),
   ];
 }

@@ -1,6 +1,6 @@
 import { textsOf } from '../../language';
 import { checks } from '../../language/en/checks';
-import { plainText, units, type UnitCode } from '../../quantity';
+import { units, type UnitCode } from '../../quantity';
 import { isInchThread } from '../../thread';
 import type { Sheet } from '../sheet';
 import { finding, type Finding } from './finding';
@@ -19,8 +19,8 @@ export function checkUnitFactor(sheet: Sheet, others: readonly Sheet[]): Finding
   for (const f of [
     ...mixedInside(sheet),
     ...byFactor(sheet, others),
-    ...bySameNumber(sheet, others),
     ...byMaker(sheet, others),
+    ...byThread(sheet, others),
   ])
     if (!found.has(f.place)) found.set(f.place, f);
   return [...found.values()];
@@ -70,30 +70,18 @@ function byFactor(sheet: Sheet, others: readonly Sheet[]): Finding[] {
   );
 }
 
-/** The same number for the same thread and class, printed in the other unit elsewhere. */
-function bySameNumber(sheet: Sheet, others: readonly Sheet[]): Finding[] {
+/** Three at least with this thread and class in the library, and none printed as here. */
+function byThread(sheet: Sheet, others: readonly Sheet[]): Finding[] {
   return finalTorques(sheet).flatMap((own) => {
-    if (!unitOf(own)) return [];
-    const same = others.flatMap((other) =>
-      finalTorques(other)
-        .filter((t) => t.group === own.group && unitOf(t) && t.q.value === own.q.value)
-        .map((t) => ({ other, unit: t.q.unit })),
-    );
-    const [first] = same.filter((t) => t.unit !== own.q.unit);
-    // Where one is printed so too, the number alone says nothing.
-    if (!first || same.some((t) => t.unit === own.q.unit)) return [];
-    return [
-      finding(
-        'unitUnlike',
-        'warning',
-        own.place,
-        text.unitSameNumber({
-          value: plainText({ value: own.q.value, unit: first.unit }),
-          title: first.other.title,
-          unit: units[own.q.unit].symbol,
-        }),
-      ),
-    ];
+    const unit = unitOf(own);
+    const theirs = others
+      .filter((o) => o.id !== sheet.id)
+      .flatMap((o) => finalTorques(o).filter((t) => t.group === own.group))
+      .flatMap((t) => unitOf(t) ?? []);
+    if (!unit || theirs.length < 3 || theirs.includes(unit)) return [];
+    const [other = unit] = theirs;
+    const words = { what: own.group, theirs: units[other].symbol, unit: units[unit].symbol };
+    return [finding('unitUnlike', 'warning', own.place, text.unitOfThread(words))];
   });
 }
 

@@ -1,7 +1,7 @@
 import { createContext, useContext, useDeferredValue, useMemo } from 'react';
 import { checkDraft, type DraftFinding } from '@stennet/core/draft';
 import type { Sheet } from '@stennet/core/procedure';
-import type { Editing } from '@/data/drafts';
+import { useBeside, type Editing } from '@/data/drafts';
 
 /** A draft under the hand: what it says, what the checks say of it, and how it is changed. */
 export interface Editor {
@@ -21,11 +21,19 @@ export function useEditor(): Editor {
   return editor;
 }
 
+/** Those of the library that are not among the related ones already. */
+const unlike = (beside: readonly Sheet[], related: readonly Sheet[]): readonly Sheet[] =>
+  beside.filter((b) => !related.some((r) => r.id === b.id));
+
 export function useEditorOf({ keeper, state }: Editing): Editor {
   const { draft, related } = state.kept;
   // The checks follow the hand, they do not hold it up.
   const checked = useDeferredValue(draft);
-  const findings = useMemo(() => checkDraft(checked, related), [checked, related]);
+  const beside = useBeside(draft);
+  const findings = useMemo(
+    () => checkDraft(checked, [...related, ...unlike(beside, related)]),
+    [checked, related, beside],
+  );
   return useMemo(
     () => ({
       draft,

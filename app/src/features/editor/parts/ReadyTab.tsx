@@ -38,7 +38,7 @@ export function ReadyTab({ editing, onTab }: { editing: Editing; onTab: Go }) {
               <FindingLine key={key} finding={f} onTab={onTab}>
                 <Chip
                   role="checkbox"
-                  text={text.meant}
+                  text={OF_THE_PAGE.includes(f.code) ? text.printedSo : text.meant}
                   on={isSeen}
                   onPress={() => setSeen(isSeen ? seen.filter((s) => s !== key) : [...seen, key])}
                 />
@@ -55,6 +55,16 @@ export function ReadyTab({ editing, onTab }: { editing: Editing; onTab: Go }) {
     </>
   );
 }
+
+/** What only the page can answer. */
+const OF_THE_PAGE: readonly DraftFinding['code'][] = [
+  'anotherUnit',
+  'unitFactor',
+  'unitUnlike',
+  'implausible',
+  'angleImplausible',
+  'oneTimeUseHinted',
+];
 
 function Findings({
   title,
