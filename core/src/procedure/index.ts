@@ -60,6 +60,7 @@ export { PROCEDURE, TAKE_APART } from './parts';
 export { sheetForPart } from './runParts';
 export { readSheet } from './migrateSheet';
 export { assertRunnable } from './assertRunnable';
+export { totalsOf, type Total } from './totals';
 export {
   checkSheet,
   errorsOf,

@@ -8,8 +8,8 @@ import {
   wordText,
 } from '../record';
 import { headSheet } from './demoSheets';
-import { testId } from './hands';
-import { Technician } from './technician';
+import { testId } from '../rehearse/hands';
+import { Technician } from '../rehearse/technician';
 
 /** A key that only this test has: what it signs no one else can. */
 export const seal = (text: string): string => sha256Hex(`key ${text}`);

@@ -1,7 +1,7 @@
 import { AppError } from '../errors';
 import { next, undoable, type Next } from '../run';
-import { type Technician } from './technician';
-import { testId } from './hands';
+import { type Technician } from '../rehearse/technician';
+import { testId } from '../rehearse/hands';
 import { isRead, type Move, stripeNow } from './moves';
 
 /** @throws AppError when it is refused */

@@ -1,7 +1,7 @@
 import type { Sheet } from '../procedure';
 import { type PullNext, next } from '../run';
 import { partsOf, begin } from './mishaps';
-import { type Technician } from './technician';
+import { type Technician } from '../rehearse/technician';
 
 export interface Moment {
   t: Technician;

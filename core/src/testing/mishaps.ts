@@ -11,7 +11,7 @@ import {
   seatIdOf,
   hasTurned,
 } from '../run';
-import { Technician } from './technician';
+import { Technician } from '../rehearse/technician';
 
 /**
  * Every mishap at every stage of every demo sheet, on the second fastener of the stage where there

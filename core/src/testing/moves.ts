@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { type FailureKind, FAILURES, stripeBefore, type PullNext } from '../run';
-import { type Technician } from './technician';
+import { type Technician } from '../rehearse/technician';
 
 /**
  * What a clumsy technician does at a moment; what does not fit there is refused, and that is tested

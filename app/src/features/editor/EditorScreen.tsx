@@ -16,6 +16,7 @@ import { PlacesTab } from './parts/PlacesTab';
 import { ReadyTab } from './parts/ReadyTab';
 import { StagesTab } from './parts/StagesTab';
 import { StepsTab } from './parts/StepsTab';
+import { WalkTab } from './parts/WalkTab';
 import { text, type Tab } from './text';
 
 const TABS = Object.keys(text.tabs) as Tab[];
@@ -184,6 +185,8 @@ function Part({
       return <StepsTab />;
     case 'about':
       return <AboutTab />;
+    case 'walk':
+      return <WalkTab />;
     case 'ready':
       return <ReadyTab editing={editing} onTab={onTab} />;
   }

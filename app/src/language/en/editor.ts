@@ -25,6 +25,7 @@ export const editor = {
     stages: 'Stages',
     steps: 'Steps',
     about: 'About',
+    walk: 'Walk-through',
     ready: 'Ready?',
   },
   tabList: 'Parts of the sheet',

@@ -27,6 +27,7 @@ export const editor: Translation<typeof english> = {
     stages: 'Etapas',
     steps: 'Pasos',
     about: 'Datos',
+    walk: 'Recorrido',
     ready: '¿Lista?',
   },
   tabList: 'Partes de la hoja',

@@ -1,32 +1,27 @@
 import { AppError } from '../errors';
-import { convert, type Quantity } from '../quantity';
-import {
-  CORE_VERSION,
-  evolve,
-  next,
-  type FailureKind,
-  type Next,
-  type PayloadOf,
-  type PullNext,
-  type RunEvent,
-} from '../run';
+import { CORE_VERSION, next, type Next, type RunEvent } from '../run';
 import { valueIn, answerTo, roundsOf } from './answers';
-import { Hands, START_MS } from './hands';
+import { START_MS } from './hands';
+import { Puller, type Said } from './puller';
 
-/** What a technician may say at a pull beyond doing as told. */
-export interface Said {
-  moved?: boolean;
-  turnedDeg?: number;
-  short?: boolean;
-  fails?: FailureKind;
-  /** Confirm so many together, where that is allowed. */
-  together?: number;
-  aside?: boolean;
-  insteadOf?: string;
-}
+/** What is done beside the pulls. */
+type Chore =
+  | 'start'
+  | 'resume'
+  | 'chooseValue'
+  | 'fit'
+  | 'step'
+  | 'neighbours'
+  | 'swap'
+  | 'mark'
+  | 'turnCrank'
+  | 'slacken'
+  | 'bag'
+  | 'finish'
+  | 'done';
 
 /** Drives a run with the events that a real technician's screen would make. */
-export class Technician extends Hands {
+export class Technician extends Puller {
   /** Another one at the same moment of the same run: states are values. */
   clone(): Technician {
     const other = new Technician(this.state.sheet, { ...this.place }, this.begin);
@@ -82,6 +77,26 @@ export class Technician extends Hands {
           replacement: due.replacement,
           condition: 'new',
         });
+      case 'mark':
+        return this.do('stepDone', { step: 'mark', fasteners: [...due.fasteners] });
+      case 'turnCrank':
+        return this.do('stepDone', { step: due.stage.id });
+      case 'slacken':
+        return this.do('slackened', { fasteners: [...due.fasteners] });
+      case 'bag':
+        return this.do('bagged', { fasteners: [...due.fasteners], bag: 'Board A' });
+      case 'finish':
+        return this.do('finished', {});
+      case 'done':
+        return null;
+      default:
+        return this.work(due, said);
+    }
+  }
+
+  /** With a tool in hand, and what stops it. */
+  private work(due: Exclude<Next, { kind: Chore }>, said: Said): RunEvent {
+    switch (due.kind) {
       case 'chooseTool':
         return this.do('wrenchChosen', {
           stage: due.stage.id,
@@ -94,8 +109,6 @@ export class Technician extends Hands {
           ...(due.task.part ? { part: due.task.part.id } : {}),
           setting: due.setting,
         });
-      case 'mark':
-        return this.do('stepDone', { step: 'mark', fasteners: [...due.fasteners] });
       case 'pull':
         return this.sayPull(due, said);
       case 'round':
@@ -105,8 +118,6 @@ export class Technician extends Hands {
       case 'waitClock':
         this.clock = Math.max(this.clock, (Date.parse(due.running.limitAt) - START_MS) / 1000);
         return this.do('waited', { clock: due.running.clock.id });
-      case 'turnCrank':
-        return this.do('stepDone', { step: due.stage.id });
       case 'hold':
         return this.answerHold(due);
       case 'reconcile':
@@ -120,88 +131,7 @@ export class Technician extends Hands {
               : ('notTurned' as const),
           })),
         });
-      case 'slacken':
-        return this.do('slackened', { fasteners: [...due.fasteners] });
-      case 'bag':
-        return this.do('bagged', { fasteners: [...due.fasteners], bag: 'Board A' });
-      case 'finish':
-        return this.do('finished', {});
-      case 'done':
-        return null;
     }
-  }
-
-  private sayPull(due: PullNext, said: Said): RunEvent {
-    if (said.aside) return this.do('setAside', { fastener: due.fastener });
-    if (said.fails) return this.do('failed', { fastener: due.fastener, kind: said.fails });
-    if (said.short)
-      return this.pull(due, {
-        outcome: due.outcomes.includes('noClick') ? 'noClick' : 'stoppedShort',
-      });
-    if (said.together !== undefined) return this.together(due, said.together, said.moved);
-    const other =
-      said.insteadOf === undefined ? {} : { fastener: said.insteadOf, insteadOf: due.fastener };
-    if (due.task.action === 'angle')
-      return this.pull(due, {
-        ...other,
-        ...(said.turnedDeg === undefined
-          ? {}
-          : { reading: { value: said.turnedDeg, unit: 'deg' as const }, sure: true as const }),
-      });
-    if (due.task.action === 'stretch')
-      return this.pull(due, { ...other, ...(due.target ? { reading: due.target } : {}) });
-    if (!due.task.settling) return this.pull(due, other);
-    const moves = said.moved ?? (due.pass === 1 && due.task.action === 'torque');
-    return this.pull(due, {
-      ...other,
-      ...(moves
-        ? { outcome: 'turned' as const }
-        : { outcome: 'heldStill' as const, ...(due.mustTurn ? { looked: true as const } : {}) }),
-    });
-  }
-
-  private together(due: PullNext, count: number, moved: boolean | undefined): RunEvent {
-    const open = due.others.length > 0 ? [due.fastener, ...due.others] : this.openInOrder(due);
-    const moves = moved ?? due.pass === 1;
-    const outcome = due.task.settling
-      ? moves
-        ? 'turned'
-        : 'heldStill'
-      : (due.outcomes[0] ?? 'clicked');
-    return this.do('passConfirmed', {
-      stage: due.stage.id,
-      pass: due.pass,
-      fasteners: open.slice(0, count),
-      outcome,
-      puller: this.place.person,
-    });
-  }
-
-  /** The next ones in order, found by asking what would come after each. */
-  private openInOrder(due: PullNext): string[] {
-    const open: string[] = [];
-    let state = this.state;
-    for (
-      let due2: Next = due;
-      due2.kind === 'pull' &&
-      due2.stage.id === due.stage.id &&
-      due2.pass === due.pass &&
-      open.length < due.of;
-      due2 = next(state)
-    ) {
-      open.push(due2.fastener);
-      const said = {
-        fastener: due2.fastener,
-        stage: due2.stage.id,
-        pass: due2.pass,
-        outcome: due2.outcomes[0] ?? 'clicked',
-        method: due2.tool.method,
-      };
-      state = evolve(state, {
-        ...this.event('pulled', { ...said, verdict: 'inTolerance', core: '' }),
-      });
-    }
-    return open;
   }
 
   private round(due: Extract<Next, { kind: 'round' }>, holdsOff: boolean): RunEvent {
@@ -261,18 +191,6 @@ export class Technician extends Hands {
       verdict: 'inTolerance',
       core: CORE_VERSION,
     });
-  }
-
-  private toolFor(
-    target: Quantity,
-    isAngle: boolean,
-  ): Pick<PayloadOf<'wrenchChosen'>, 'method' | 'wrench'> {
-    if (isAngle) return { method: 'angleGauge', wrench: null };
-    const wrenches = this.place.wrenches.filter((w) => w.calibratedUntil > '2027');
-    const fits = wrenches.find(
-      (w) => convert(target, w.unit) >= w.min && convert(target, w.unit) <= w.max,
-    );
-    return { method: 'click', wrench: fits ?? null };
   }
 
   /** To the end, as told; answers the events it made. */

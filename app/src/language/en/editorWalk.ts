@@ -1,0 +1,16 @@
+export const editorWalk = {
+  walkErrors_one: 'Fix {{count}} error first. Then you can walk through the run.',
+  walkErrors_other: 'Fix {{count}} errors first. Then you can walk through the run.',
+  totals: 'What each fastener gets',
+  noValues: 'no value',
+  inAll: '{{degrees}}° in all',
+  walkTitle: 'The run, as it will be asked',
+  walkInstance: 'For',
+  walkOn: 'Next',
+  walkStage: 'Next stage',
+  walkBack: 'Back',
+  walkAt: 'Number {{n}} · {{stage}}',
+  walkMap: 'Map of the joint. {{words}}',
+  walkDone: 'That is the whole run.',
+  walkStopped: 'The run can’t go on from here',
+} as const;
