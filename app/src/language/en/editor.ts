@@ -1,7 +1,9 @@
 import { editorPages } from './editorPages';
+import { editorWalk } from './editorWalk';
 
 export const editor = {
   ...editorPages,
+  ...editorWalk,
   untitled: 'New sheet',
   sub: '{{where}} · draft of rev {{revision}}',
   back: 'Back to library',

@@ -1,17 +1,14 @@
 import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { textsOf } from '@stennet/core/language';
 import { seatMarks } from '@stennet/core/drawing';
 import { seatsOf, totalsOf, type Sheet } from '@stennet/core/procedure';
 import type { Asked } from '@stennet/core/rehearse';
 import { useSignedIn } from '@/data';
-import { editorWalk } from '@/language/en/editorWalk';
 import { BigButton, ChoiceField, FieldRow, Line, Notice, Section } from '@/ui';
 import { JointMapView, Ribbon } from '@/ui/work';
 import { useEditor } from '../hooks/useEditor';
 import { isEnd, useWalk } from '../hooks/useWalk';
-const text = textsOf('editorWalk', editorWalk);
-
+import { text } from '../text';
 /** The run as it will be asked, before anyone tightens by it. */
 export function WalkTab() {
   const { draft, findings } = useEditor();
