@@ -55,10 +55,11 @@ export function pasteLine(draft: Sheet, line: Line): Sheet {
 }
 
 function withGroup(draft: Sheet, g: LineGroup): Sheet {
-  const id = draft.groups.length === 0 ? 'bolts' : `bolts-${draft.groups.length + 1}`;
+  const free = draft.groups.length === 0 ? 'bolts' : `bolts-${draft.groups.length + 1}`;
+  const id = g.id && !draft.groups.some((other) => other.id === g.id) ? g.id : free;
   const group: Group = {
     id,
-    name: boltsName(draft.groups.length),
+    name: g.name ?? boltsName(draft.groups.length),
     head: 'hex',
     socket: '',
     compounds: COMPOUNDS[g.condition],
@@ -98,6 +99,7 @@ function renewed(draft: Sheet, line: Line): Sheet {
     return {
       ...g,
       ...rest,
+      name: said.name ?? g.name,
       friction: isSame ? g.friction : friction,
       compounds: isSame && g.compounds.length > 0 ? g.compounds : COMPOUNDS[said.condition],
     };

@@ -9,6 +9,9 @@ export const shorthand = {
   missing: 'Enter {{kind}} here.',
   unit: 'Write the unit after {{value}}.',
   wrongUnit: '{{unit}} isn’t a unit for {{kind}}.',
+  bracket: 'Close the bracket.',
+  eachTwo: 'After “each” write two things or more, e.g. each (24 N·m, +75°).',
+  eachPart: 'On each bolt: by hand, run down, a torque, an angle or back.',
   kinds: {
     angle: 'an angle',
     length: 'a length',

@@ -12,6 +12,9 @@ export const shorthand: Translation<typeof english> = {
   missing: 'Escriba aquí {{kind}}.',
   unit: 'Escriba la unidad después de {{value}}.',
   wrongUnit: '{{unit}} no es unidad de {{kind}}.',
+  bracket: 'Cierre el paréntesis.',
+  eachTwo: 'Después de «each» escriba dos cosas o más, p. ej. each (24 N·m, +75°).',
+  eachPart: 'En cada tornillo: by hand, run down, un torque, un ángulo o back.',
   kinds: {
     angle: 'un ángulo',
     length: 'un largo',

@@ -60,6 +60,20 @@ export class TokenReader {
     return Number(t.value);
   }
 
+  /** Words in quotation marks. */
+  protected quote(): string | undefined {
+    const t = this.peek();
+    if (t?.kind !== 'quote') return undefined;
+    this.i += 1;
+    return t.value.trim();
+  }
+  /** All up to the end of the stage, as it stands. */
+  protected rawToEnd(): string {
+    const from = this.peek()?.at ?? this.text.length;
+    while (this.peek() && !this.is(';')) this.i += 1;
+    return this.text.slice(from, this.peek()?.at ?? this.text.length).trim();
+  }
+
   protected phrase<K extends string>(table: Record<K, string>): K | undefined {
     const keys = Object.keys(table) as K[];
     return keys.find((key) => this.takeAll(...table[key].split(' ')));

@@ -1,7 +1,7 @@
 import type { Quantity } from '../../quantity';
 import type { FrictionCondition } from '../../thread';
 import type { Group } from '../sheet';
-import type { Action, Order, Repeat } from '../stage';
+import type { Action, Order, PURPOSES, Repeat } from '../stage';
 
 /** What one line of shorthand can say: fasteners, and stages one after the other. */
 export interface Line {
@@ -16,6 +16,9 @@ export interface LineGroup {
   propertyClass: string;
   reuse: Group['reuse'];
   condition: FrictionCondition;
+  /** What the fasteners are called, and the name that stages use for them. */
+  name?: string;
+  id?: string;
 }
 
 export type LineAction = Extract<
@@ -30,7 +33,19 @@ export type LineAction = Extract<
   | 'swap'
   | 'stretch'
   | 'wait'
+  | 'each'
+  | 'hold'
 >;
+
+/** One of several things done on a bolt before the next one is touched. */
+export interface LinePart {
+  action: Extract<Action, 'torque' | 'angle' | 'loosen' | 'handStart' | 'runDown'>;
+  value?: Quantity;
+  upTo?: number;
+  plusMinus?: number;
+  loosen?: Loosened;
+}
+export type Loosened = 'free' | 'crack' | { degrees: number };
 
 export interface LineStage {
   /**
@@ -44,13 +59,16 @@ export interface LineStage {
   upTo?: number;
   /** Even to both sides, in the unit of the value. */
   plusMinus?: number;
-  loosen?: 'free' | 'crack' | { degrees: number };
+  loosen?: Loosened;
+  each?: LinePart[];
+  /** hold: what is checked before it goes on. */
+  text?: string;
   minutes?: number;
   order?: Order;
   repeat?: Exclude<Repeat, { kind: 'once' }>;
   trial?: true;
-  /** Said as “snug”; a sheet keeps it as the purpose of the stage. */
-  snug?: true;
+  /** Said before the value: “snug 20 N·m”. */
+  purpose?: (typeof PURPOSES)[number];
   /** A published floor that is checked after an angle. */
   floor?: true;
 }
@@ -122,6 +140,13 @@ export const RESERVED: readonly string[] = [
   'tight',
   'finger',
   'snug',
+  'final',
+  'settling',
+  'seal',
+  'seating',
+  'each',
+  'hold',
+  'as',
   'again',
   'twice',
   ...Object.values(ORDER_WORDS).flatMap((words) => words.split(' ')),

@@ -1,9 +1,10 @@
 import { plainText } from '../../quantity';
 import { isInchThread, threadOf } from '../../thread';
 import type { Sheet } from '../sheet';
-import type { Stage, Target } from '../stage';
+import type { Part, Stage, Target } from '../stage';
 import { seatsOf } from '../stageFacts';
-import { RESERVED, type Line, type LineAction, type LineStage } from './line';
+import { printLine } from './print';
+import { RESERVED, type Line, type LineAction, type LinePart, type LineStage } from './line';
 
 /** A sheet as a line, and what the line cannot say of it. */
 export interface AsLine {
@@ -23,6 +24,8 @@ const SAYABLE: readonly Stage['action'][] = [
   'swap',
   'stretch',
   'wait',
+  'each',
+  'hold',
 ];
 /** Fields of a stage that the line says, by themselves or through its form. */
 const SAID: readonly string[] = [
@@ -39,6 +42,7 @@ const SAID: readonly string[] = [
   'trial',
   'finalTorque',
   'purpose',
+  'each',
 ];
 
 export function lineOf(sheet: Sheet): AsLine {
@@ -51,6 +55,8 @@ export function lineOf(sheet: Sheet): AsLine {
     propertyClass: g.propertyClass,
     reuse: g.reuse,
     condition: g.frictionCondition,
+    ...(sayable(g.name) ? { name: g.name } : {}),
+    ...(isNamed(sheet, g.id) ? { id: g.id } : {}),
   }));
   const unsaid: string[] = [];
   const stages = sheet.stages.flatMap((stage, i) => {
@@ -68,6 +74,14 @@ export function lineOf(sheet: Sheet): AsLine {
   }
   return { line: { groups, stages }, unsaid };
 }
+
+/** Quotation marks end a name. */
+const sayable = (words: string): boolean => words !== '' && !/["“”]/.test(words);
+
+/** Stages call the fasteners by the group’s own name. */
+const isNamed = (sheet: Sheet, id: string): boolean =>
+  /^[A-Za-z][A-Za-z0-9-]*$/.test(id) &&
+  sheet.stages.some((s) => s.on.includes(id) || s.order?.labels?.includes(id));
 
 const left = (stage: Stage): string[] =>
   Object.entries(stage).flatMap(([field, value]) =>
@@ -94,6 +108,9 @@ function stageOf(stage: Stage): LineStage | undefined {
   const wait =
     stage.waitUntil && 'minutes' in stage.waitUntil ? stage.waitUntil.minutes : undefined;
   if (stage.action === 'wait' && wait === undefined) return undefined;
+  if (stage.action === 'hold' && !sayable(stage.name)) return undefined;
+  const each = stage.each?.map(partOf);
+  if (stage.action === 'each' && (!each || each.includes(undefined))) return undefined;
   return {
     on: [...stage.on],
     action: stage.action as LineAction,
@@ -101,10 +118,23 @@ function stageOf(stage: Stage): LineStage | undefined {
     ...(even === undefined ? {} : { plusMinus: even }),
     ...(stage.action === 'loosen' ? { loosen: stage.loosen ?? 'free' } : {}),
     ...(wait === undefined ? {} : { minutes: wait }),
+    ...(each ? { each: each as LinePart[] } : {}),
+    ...(stage.action === 'hold' ? { text: stage.name } : {}),
     ...(stage.order ? { order: stage.order } : {}),
     ...(stage.repeat && stage.repeat.kind !== 'once' ? { repeat: stage.repeat } : {}),
     ...(stage.trial ? { trial: true as const } : {}),
     ...(stage.finalTorque ? { floor: true as const } : {}),
+    ...(stage.purpose ? { purpose: stage.purpose } : {}),
+  };
+}
+
+function partOf({ action, target, tolerance, loosen }: Part): LinePart | undefined {
+  if (tolerance && tolerance.plus !== tolerance.minus) return undefined;
+  return {
+    action,
+    ...valueOf(target),
+    ...(tolerance ? { plusMinus: tolerance.plus } : {}),
+    ...(action === 'loosen' ? { loosen: loosen ?? 'free' } : {}),
   };
 }
 
@@ -131,12 +161,7 @@ export function withLine(sheet: Sheet, line: Line): Sheet {
     }
     const pasted = line.stages[at];
     at += 1;
-    if (pasted)
-      stages.push(
-        JSON.stringify(pasted) === JSON.stringify(said)
-          ? stage
-          : renewed(sheet, stage, pasted, line, at),
-      );
+    if (pasted) stages.push(isSame(pasted, said) ? stage : renewed(sheet, stage, pasted, line, at));
   }
   const taken = new Set(stages.map((s) => s.id));
   for (const pasted of line.stages.slice(at)) {
@@ -149,6 +174,10 @@ export function withLine(sheet: Sheet, line: Line): Sheet {
   return { ...sheet, stages };
 }
 
+/** Two stages that are printed alike say the same. */
+const isSame = (a: LineStage, b: LineStage): boolean =>
+  printLine({ groups: [], stages: [a] }) === printLine({ groups: [], stages: [b] });
+
 function renewed(
   sheet: Sheet,
   was: Stage | undefined,
@@ -158,12 +187,7 @@ function renewed(
   id = 'stage',
 ): Stage {
   const same = was?.action === s.action ? was : undefined;
-  const value = s.value;
-  const target =
-    value &&
-    (s.upTo === undefined
-      ? { value: value.value, unit: value.unit }
-      : { min: value.value, max: s.upTo, unit: value.unit });
+  const target = targetFrom(s);
   const rest = same
     ? Object.fromEntries(Object.entries(same).filter(([field]) => !SAID.includes(field)))
     : {};
@@ -176,12 +200,31 @@ function renewed(
     ...(s.order ? { order: s.order } : {}),
     ...(target ? { target } : {}),
     ...(s.plusMinus === undefined ? {} : { tolerance: { plus: s.plusMinus, minus: s.plusMinus } }),
-    ...(s.snug ? { purpose: 'snug' as const } : same?.purpose ? { purpose: same.purpose } : {}),
+    ...(s.purpose ? { purpose: s.purpose } : {}),
     ...(s.repeat ? { repeat: s.repeat } : {}),
     ...(s.loosen ? { loosen: s.loosen } : {}),
+    ...(s.each ? { each: s.each.map((p, k) => partFrom(p, same?.each?.[k], k)) } : {}),
     ...(s.minutes === undefined ? {} : { waitUntil: { minutes: s.minutes } }),
     ...(s.trial ? { trial: s.trial } : {}),
     ...(s.floor ? { finalTorque: true } : {}),
+  };
+}
+
+function targetFrom({ value, upTo }: Pick<LineStage, 'value' | 'upTo'>): Target | undefined {
+  if (!value) return undefined;
+  return upTo === undefined
+    ? { value: value.value, unit: value.unit }
+    : { min: value.value, max: upTo, unit: value.unit };
+}
+
+function partFrom(p: LinePart, was: Part | undefined, at: number): Part {
+  const target = targetFrom(p);
+  return {
+    id: was?.action === p.action ? was.id : `part-${at + 1}`,
+    action: p.action,
+    ...(target ? { target } : {}),
+    ...(p.plusMinus === undefined ? {} : { tolerance: { plus: p.plusMinus, minus: p.plusMinus } }),
+    ...(p.loosen ? { loosen: p.loosen } : {}),
   };
 }
 
@@ -194,6 +237,8 @@ function restOf(sheet: Sheet, before: LineStage | undefined): string[] {
 
 /** A stage that says its value is called by it. */
 function nameOf(s: LineStage): string {
+  if (s.action === 'hold') return s.text ?? '';
+  if (s.each) return s.each.map((p) => nameOf({ on: [], ...p })).join(', then ');
   if (s.value)
     return `${s.action === 'angle' ? '+' : ''}${s.upTo === undefined ? '' : `${s.value.value}–`}${plainText({ value: s.upTo ?? s.value.value, unit: s.value.unit })}`;
   if (s.action !== 'loosen') return s.action;

@@ -7,6 +7,7 @@ import {
   REUSE_WORDS,
   type Line,
   type LineGroup,
+  type LinePart,
   type LineStage,
 } from './line';
 import { DEFAULT_SEATED, DEFAULT_SETTLED } from '../settlingDefault';
@@ -29,6 +30,9 @@ export function printLine(line: Line): string {
 }
 
 const groupText = (g: LineGroup): string =>
+  [factsText(g), g.name ? `“${g.name}”` : '', g.id ? `as ${g.id}` : ''].filter(Boolean).join(' ');
+
+const factsText = (g: LineGroup): string =>
   `${g.count} × ${g.designation}${isInchThread(g.designation) ? '' : `×${g.pitchMm}`} ${g.propertyClass} ${REUSE_WORDS[g.reuse]}, ${CONDITION_WORDS[g.condition]}`;
 
 /** Only reversed, where it is the last order given. */
@@ -43,7 +47,8 @@ function orderText(order: Order, last: Order): string {
 
 function stageText(s: LineStage, order: Order | undefined, last: Order): string {
   const on = s.on.length === 1 && s.on[0] === 'all' ? '' : `${s.on.join(', ')} `;
-  const parts = [`${on}${s.trial ? 'trial ' : ''}${bodyText(s)}`];
+  const said = [s.trial ? 'trial' : '', s.purpose ?? '', bodyText(s)].filter(Boolean).join(' ');
+  const parts = [`${on}${said}`];
   if (s.plusMinus !== undefined) parts.push(`±${s.plusMinus}`);
   if (order) parts.push(orderText(order, last));
   if (s.repeat) parts.push(repeatText(s.repeat));
@@ -56,11 +61,16 @@ const valueText = (q: Quantity | undefined, upTo: number | undefined): string =>
   return q.unit === 'deg' ? `${number}°` : `${number} ${units[q.unit].symbol}`;
 };
 
-function bodyText(s: LineStage): string {
+function bodyText(
+  s: Pick<
+    LineStage,
+    'action' | 'value' | 'upTo' | 'floor' | 'loosen' | 'minutes' | 'each' | 'text'
+  >,
+): string {
   const value = valueText(s.value, s.upTo);
   switch (s.action) {
     case 'torque':
-      return s.snug ? `snug ${value}` : value;
+      return value;
     case 'angle':
       return `+${value}`;
     case 'check':
@@ -83,8 +93,15 @@ function bodyText(s: LineStage): string {
       return 'swap';
     case 'wait':
       return `wait ${s.minutes ?? 0} min`;
+    case 'hold':
+      return `hold “${s.text ?? ''}”`;
+    case 'each':
+      return `each (${(s.each ?? []).map(partText).join(', ')})`;
   }
 }
+
+const partText = (p: LinePart): string =>
+  p.plusMinus === undefined ? bodyText(p) : `${bodyText(p)} ±${p.plusMinus}`;
 
 function repeatText(r: NonNullable<LineStage['repeat']>): string {
   if (r.kind === 'passes') return `×${r.passes}`;

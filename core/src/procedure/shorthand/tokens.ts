@@ -2,7 +2,8 @@ import { UNIT_WORDS } from '../../quantity';
 
 /** One piece of the text, with its place. */
 export interface Token {
-  kind: 'number' | 'word' | 'unit' | 'sign' | 'unknown';
+  /** quote: words in quotation marks, its value without them. */
+  kind: 'number' | 'word' | 'unit' | 'sign' | 'quote' | 'unknown';
   text: string;
   /** Words in lower case, units by their UCUM code, numbers with a point. */
   value: string;
@@ -44,6 +45,8 @@ function read(rest: string, at: number, spaced: boolean, afterNumber: boolean): 
       if (found) return { kind: 'unit', text: found[0], value: unit, at, spaced };
     }
   }
+  const quote = /^["“]([^"“”]*)["”]/.exec(rest);
+  if (quote) return { kind: 'quote', text: quote[0], value: quote[1] ?? '', at, spaced };
   const thread =
     /^M\d+(?:[.,]\d+)?/i.exec(rest) ??
     /^(?:\d+[ -])?\d+\/\d+\s*-\s*\d+/.exec(rest) ??

@@ -3,6 +3,7 @@ import { pasteLine } from '@stennet/core/draft';
 import { lineOf, parseLine, printLine } from '@stennet/core/procedure';
 import { BigButton, Line, Problem, Section, TextField } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
+import { placeWords } from '../placeWords';
 import { text } from '../text';
 
 /**
@@ -50,7 +51,17 @@ export function LineTab() {
       {draft.stages.length > 0 ? (
         <Section title={text.lineSays}>
           <Line strong>{printLine(now.line)}</Line>
-          <Line>{text.lineUnsaid({ count: now.unsaid.length })}</Line>
+          {now.unsaid.length > 0 ? (
+            <Line>{text.lineUnsaid({ what: now.unsaid.map(placeWords).join('; ') })}</Line>
+          ) : (
+            <Line>{text.lineWhole}</Line>
+          )}
+          <BigButton
+            text={text.lineEdit}
+            look="quiet"
+            size="desk"
+            onPress={() => setTyped(printLine(now.line))}
+          />
         </Section>
       ) : null}
     </>

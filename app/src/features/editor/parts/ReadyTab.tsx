@@ -11,6 +11,7 @@ import { approveDrafts } from '@/data/orders';
 import { forgetDraft, type Editing, discardDraft } from '@/data/drafts';
 import { BigButton, Chip, Line, Notice, Section, useInks } from '@/ui';
 import { useEditor } from '../hooks/useEditor';
+import { placeWords } from '../placeWords';
 import { text, type Tab } from '../text';
 
 /** What stands in the way, what must be answered, and the word of a lead. */
@@ -115,14 +116,6 @@ function FindingLine({
     </View>
   );
 }
-
-/** `stages.2.target` → “Stages 3, target”. */
-const placeWords = (place: string): string => {
-  const words = place
-    .replace(/\.(\d+)/g, (_all, n: string) => ` ${Number(n) + 1}`)
-    .replace(/\./g, ', ');
-  return words.charAt(0).toUpperCase() + words.slice(1);
-};
 
 const TAB_OF: Record<string, Tab> = {
   groups: 'fasteners',
