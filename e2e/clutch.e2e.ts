@@ -54,6 +54,7 @@ test(
   async ({ technician: t, house }) => {
     await t.signIn();
     await t.openOrder('2433');
+    await t.station('Tighten');
     await t.button('Tighten crank damper').click();
     await t.button('Start tightening').click();
     await t.pull('Done');

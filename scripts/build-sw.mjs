@@ -19,8 +19,8 @@ await generateSW({
     'fonts/*.woff2',
     'workers/*.{js,wasm}',
   ],
-  // What reads a PDF is for a lead at the desk, with the server at hand.
-  globIgnores: ['workers/pages.js'],
+  // What reads a page is for a lead at the desk, with the server at hand.
+  globIgnores: ['workers/pages.js', 'workers/reading.js'],
   maximumFileSizeToCacheInBytes: 6 * 1024 * 1024,
   dontCacheBustURLsMatching: /^(_expo\/static|assets)\//,
   swDest: path.join(dist, 'sw.js'),

@@ -64,6 +64,15 @@ function buildWorkers(outdir) {
     path.join(root, 'node_modules/zxing-wasm/dist/reader/zxing_reader.wasm'),
     path.join(outdir, 'zxing_reader.wasm'),
   );
+  // What reads a photographed page: its own worker, its engine and its English.
+  const reading = path.join(outdir, 'reading');
+  fs.mkdirSync(reading, { recursive: true });
+  for (const file of [
+    'tesseract.js/dist/worker.min.js',
+    'tesseract.js-core/tesseract-core-simd-lstm.wasm.js',
+    '@tesseract.js-data/eng/4.0.0_best_int/eng.traineddata.gz',
+  ])
+    fs.copyFileSync(path.join(root, 'node_modules', file), path.join(reading, path.basename(file)));
   // The fonts that a PDF may name without bringing them along.
   fs.cpSync(path.join(root, 'node_modules/pdfjs-dist/standard_fonts'), path.join(outdir, 'fonts'), {
     recursive: true,

@@ -15,7 +15,7 @@ export { CompoundsView } from './CompoundsView';
 export { OtherCompound } from './OtherCompound';
 export { DrawingView } from './DrawingView';
 export { JointMapView } from './JointMapView';
-export { ZoomPicture } from './ZoomPicture';
+export { ZoomPicture, type PictureMark } from './ZoomPicture';
 export { Ribbon } from './Ribbon';
 export { FollowUpRow } from './followUps/FollowUpRow';
 export { Prevails, SourceLines } from './SheetSource';

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { getDocument, type PDFDocumentProxy } from 'pdfjs-dist';
+import type { Box, PrintedWord } from '@stennet/core/draft';
 import { WorkerMessageHandler } from 'pdfjs-dist/build/pdf.worker.min.mjs';
 
 // Read in this very worker: it is off the screen's thread as it is.
@@ -32,6 +33,18 @@ class NoFilters {
   destroy(): void {}
 }
 
+/** A printed run of letters as words, each by its share of the whole. */
+function wordsIn(text: string, { x, y, width, height }: Box): PrintedWord[] {
+  const letter = width / Math.max(1, text.length);
+  return [...text.matchAll(/\S+/g)].map((m) => ({
+    text: m[0],
+    x: x + m.index * letter,
+    y,
+    width: m[0].length * letter,
+    height,
+  }));
+}
+
 let open: PDFDocumentProxy | null = null;
 
 const api = {
@@ -48,6 +61,21 @@ const api = {
       standardFontDataUrl: '/workers/fonts/',
     }).promise;
     return open.numPages;
+  },
+  /** What is printed on a page, placed as it is drawn; nothing of a page that is one picture. */
+  async words(n: number): Promise<PrintedWord[]> {
+    if (!open) throw new Error('no document is open');
+    const page = await open.getPage(n);
+    const { width, height } = page.getViewport({ scale: 1 });
+    const scale = LONGEST_SIDE / Math.max(width, height);
+    const { items } = await page.getTextContent();
+    return items.flatMap((item) => {
+      if (!('str' in item)) return [];
+      const [, , , size, x, y] = item.transform as number[];
+      const tall = Math.abs(size ?? 0) * scale;
+      const at = { x: (x ?? 0) * scale, y: (height - (y ?? 0)) * scale - tall, height: tall };
+      return wordsIn(item.str, { ...at, width: item.width * scale });
+    });
   },
   /** Draws a page, the first one is 1. */
   async page(n: number): Promise<Blob> {

@@ -40,11 +40,16 @@ const USUAL_ANGLES_DEG: readonly number[] = [
 ];
 
 /**
- * Torque in N·m at which the thread yields, for three frictions; bearing of a plain hexagon head.
+ * Torque in N·m at which the thread yields, for three frictions.
+ * @param bearingMm of a flange or washer; a plain hexagon head where it is left out
  */
-export function yieldTorques(thread: Thread, className: string): Plausibility['yieldTorquesNm'] {
+export function yieldTorques(
+  thread: Thread,
+  className: string,
+  bearingMm?: number,
+): Plausibility['yieldTorquesNm'] {
   const strength = propertyClassOf(className);
-  const head = hexHeadOf(thread.dMm).meanMm;
+  const head = hexHeadOf(thread.dMm, bearingMm).meanMm;
   const at = (mu: number): number =>
     torqueLimit(thread, strength, evenFriction(mu, head)).yieldTorqueNm;
   return { lowMu: at(MU.lowMu), ordinary: at(MU.ordinary), highMu: at(MU.highMu) };
@@ -63,9 +68,10 @@ export function plausibility(
   className: string,
   purpose: PlausibleFor,
   pitchMm?: number,
+  bearingMm?: number,
 ): Plausibility {
   const thread = threadOf(threadName, pitchMm);
-  const yieldTorquesNm = yieldTorques(thread, className);
+  const yieldTorquesNm = yieldTorques(thread, className, bearingMm);
   const torqueNm = convert(torque, 'N.m');
   const ratio = torqueNm / yieldTorquesNm.ordinary;
   const level = levelOf(torqueNm, ratio, yieldTorquesNm.highMu, purpose);

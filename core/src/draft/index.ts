@@ -23,3 +23,11 @@ export {
   type Point,
 } from './places';
 export { boltsName, pasteLine } from './pasteLine';
+export {
+  printedIn,
+  printedOn,
+  takePrinted,
+  type Box,
+  type Printed,
+  type PrintedWord,
+} from './printed';

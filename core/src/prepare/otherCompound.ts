@@ -73,7 +73,7 @@ function atTorque(sheet: Sheet, group: Group, actual: FrictionCondition): Fricti
       propertyClassOf(group.propertyClass),
       group.frictionCondition,
       actual,
-      hexHeadOf(thread.dMm).meanMm,
+      hexHeadOf(thread.dMm, group.bearingMm).meanMm,
     );
   } catch (error) {
     if (error instanceof AppError) return null;

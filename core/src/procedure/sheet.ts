@@ -12,6 +12,8 @@ const positive = v.pipe(finite, v.gtValue(0));
  */
 export const SHEET_VERSION = 2;
 export const HEADS = ['hex', '12-point', '6-lobe', 'E-profile', 'nut', 'socket'] as const;
+export const PART_MATERIALS = ['steel', 'castIron', 'aluminum'] as const;
+export const GASKETS = ['none', 'metal', 'soft'] as const;
 export const REUSE = ['replace', 'reuse-in-place', 'reuse-if-within-length', 'reuse'] as const;
 
 /** Fasteners of one kind: what they are, whether they may come back, what goes on them. */
@@ -24,6 +26,11 @@ export const GroupSchema = v.strictObject({
   socket: textOf(30),
   lengthMm: v.optional(positive),
   gripLengthMm: v.optional(positive),
+  /** Outer diameter that a flange or washer bears on; a plain hexagon head where it is left out. */
+  bearingMm: v.optional(positive),
+  /** What lies under the head, and what gives between the parts. */
+  under: v.optional(v.picklist(PART_MATERIALS)),
+  gasket: v.optional(v.picklist(GASKETS)),
   reuse: v.picklist(REUSE),
   maxLengthMm: v.optional(positive),
   /** Measured stretch that a fastener may be reused with or tightened to. */

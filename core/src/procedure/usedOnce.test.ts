@@ -1,4 +1,6 @@
 import { demoSheet, headSheet } from '../testing';
+import { checkSheet } from './checks';
+import type { Group, Sheet } from './sheet';
 import { usedOnce } from './usedOnce';
 
 const of = (sheet: typeof headSheet) => {
@@ -40,4 +42,32 @@ test('inner and outer bolts are turned by their own angles, never by both added 
 
 test('without a grip length, a torque or an angle nothing is claimed', () => {
   expect(of(demoSheet('cv30-intake'))).toBeNull();
+});
+
+test('a flange, aluminum under the head and a soft gasket count', () => {
+  const withGroup = (change: Partial<Group>): Sheet => ({
+    ...headSheet,
+    groups: headSheet.groups.map((g) => ({ ...g, ...change })),
+  });
+  const plain = of(withGroup({}));
+  // More torque goes into a wider flange: less is left for the bolt, and it yields later.
+  expect(of(withGroup({ bearingMm: 21 }))?.angleToYieldDeg).toBeGreaterThan(
+    plain?.angleToYieldDeg ?? 0,
+  );
+  // Aluminum gives: more of the angle is spent before the bolt yields.
+  expect(of(withGroup({ under: 'aluminum' }))?.angleToYieldDeg).toBeGreaterThan(
+    plain?.angleToYieldDeg ?? 0,
+  );
+  expect(of(withGroup({ gasket: 'soft' }))).toBeNull();
+  const tight = { ...withGroup({}), stages: headSheet.stages.slice(0, 2) };
+  const codes = (sheet: Sheet) => checkSheet(sheet).map((f) => `${f.code} ${f.level}`);
+  const at = (nm: number, bearingMm?: number): Sheet => ({
+    ...tight,
+    groups: tight.groups.map((g) => ({ ...g, ...(bearingMm ? { bearingMm } : {}) })),
+    stages: tight.stages.map((s, i) =>
+      i === 1 ? { ...s, target: { value: nm, unit: 'N.m' } } : s,
+    ),
+  });
+  expect(codes(at(92))).toContain('implausible warning');
+  expect(codes(at(92, 22))).not.toContain('implausible warning');
 });

@@ -55,7 +55,8 @@ export interface UsedOnce {
  */
 export function usedOnce(sheet: Sheet, group: Group): UsedOnce | null {
   const turn = lastTurn(sheet, group);
-  if (!turn || group.gripLengthMm === undefined) return null;
+  // A soft gasket gives in a way that this model does not have.
+  if (!turn || group.gripLengthMm === undefined || group.gasket === 'soft') return null;
   const { low, nominal, high } = frictionBands[group.frictionCondition];
   const at = (mu: number) => modelOf(group, group.gripLengthMm ?? 0, turn.torqueNm, mu);
   const joint = at(nominal);
@@ -83,7 +84,7 @@ export function usedOnce(sheet: Sheet, group: Group): UsedOnce | null {
     endTorqueNm: torqueForPreload(
       state.preloadKn,
       joint.thread,
-      evenFriction(nominal, hexHeadOf(joint.thread.dMm).meanMm),
+      evenFriction(nominal, hexHeadOf(joint.thread.dMm, group.bearingMm).meanMm),
     ),
   };
   return { ...numbers, ...said(numbers) };
@@ -108,9 +109,16 @@ function said(n: Omit<UsedOnce, 'text' | 'why'>): Pick<UsedOnce, 'text' | 'why'>
   };
 }
 
+/** Young’s modulus of what lies under the head, MPa; steel where the sheet does not say. */
+const PART_MPA: Record<NonNullable<Group['under']>, number> = {
+  steel: 205_000,
+  castIron: 115_000,
+  aluminum: 71_000,
+};
+
 function modelOf(group: Group, gripMm: number, torqueNm: number, mu: number): AngleJoint {
   const thread = threadOf(group.thread.designation, group.thread.pitchMm);
-  const head = hexHeadOf(thread.dMm);
+  const head = hexHeadOf(thread.dMm, group.bearingMm);
   const friction = evenFriction(mu, head.meanMm);
   const freeThreadMm = Math.min(gripMm, 1.5 * thread.dMm);
   const bolt = boltCompliance(thread, {
@@ -124,7 +132,7 @@ function modelOf(group: Group, gripMm: number, torqueNm: number, mu: number): An
     holeMm: head.holeMm,
     outerMm: 3 * head.bearingMm,
     joint: 'tapped',
-    partMPa: 205_000,
+    partMPa: PART_MPA[group.under ?? 'steel'],
   });
   return {
     thread,
@@ -183,7 +191,7 @@ function turnOf(sheet: Sheet, seatId: string): { torqueNm: number; deg: number }
  */
 export function preloadAfterTurn(sheet: Sheet, group: Group, mu: number): number | null {
   const turn = lastTurn(sheet, group);
-  return turn && group.gripLengthMm !== undefined
+  return turn && group.gripLengthMm !== undefined && group.gasket !== 'soft'
     ? angleState(modelOf(group, group.gripLengthMm, turn.torqueNm, mu), turn.deg).preloadKn
     : null;
 }

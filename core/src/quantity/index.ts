@@ -31,4 +31,4 @@ export {
 export { adapterSetting, leverFactor, type AdapterSetting, type Lever } from './lever';
 export { parseCents } from './parseCents';
 export { parseQuantity } from './parseQuantity';
-export { UNIT_WORDS } from './unitWords';
+export { firstUnitIn, UNIT_WORDS } from './unitWords';

@@ -21,3 +21,12 @@ export const UNIT_WORDS: readonly (readonly [RegExp, UnitCode])[] = [
   [/^(mm)\b/i, 'mm'],
   [/^(inch(es)?|in)\b/i, '[in_i]'],
 ];
+
+/** The unit that a text begins with, and how many letters it takes. */
+export function firstUnitIn(text: string): { code: UnitCode; length: number } | null {
+  for (const [pattern, code] of UNIT_WORDS) {
+    const found = pattern.exec(text);
+    if (found) return { code, length: found[0].length };
+  }
+  return null;
+}

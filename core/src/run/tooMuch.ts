@@ -51,7 +51,7 @@ function yieldOf(sheet: Sheet, seatId: string): number | null {
     const thread = threadOf(group.thread.designation, group.thread.pitchMm);
     const friction = evenFriction(
       frictionBands[group.frictionCondition].nominal,
-      hexHeadOf(thread.dMm).meanMm,
+      hexHeadOf(thread.dMm, group.bearingMm).meanMm,
     );
     return torqueLimit(thread, propertyClassOf(group.propertyClass), friction).yieldTorqueNm;
   } catch (error) {

@@ -24,9 +24,11 @@ const HEADS: Readonly<Record<number, readonly [number, number, number]>> = {
  * Bearing of a hexagon head by nominal diameter. Sizes outside the table are estimates (s = 1.5 d,
  * dw = 0.95 s, dh = d + 0.8), defined here. Flanged and socket heads bear elsewhere: give their
  * real diameters instead.
+ * @param bears outer diameter of a flange or washer, mm
  * @example hexHeadOf(10).meanMm // 12.815
  */
-export function hexHeadOf(dMm: number): HexHead {
-  const [acrossFlatsMm, bearingMm, holeMm] = HEADS[dMm] ?? [1.5 * dMm, 0.95 * 1.5 * dMm, dMm + 0.8];
+export function hexHeadOf(dMm: number, bears?: number): HexHead {
+  const [acrossFlatsMm, plainMm, holeMm] = HEADS[dMm] ?? [1.5 * dMm, 0.95 * 1.5 * dMm, dMm + 0.8];
+  const bearingMm = Math.max(bears ?? plainMm, holeMm);
   return { acrossFlatsMm, bearingMm, holeMm, meanMm: (bearingMm + holeMm) / 2 };
 }

@@ -1,19 +1,22 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { asAppError, useSignedIn } from '@/data';
-import { forgetDraft, useDraft, type Editing, draftOnServer } from '@/data/drafts';
-import { BigButton, Chip, Line, Notice, ScreenFrame, useInks, useIsWide, Waiting } from '@/ui';
+import { useDraft, type Editing } from '@/data/drafts';
+import { BigButton, Chip, Line, ScreenFrame, useInks, useIsWide, Waiting } from '@/ui';
 import { EditorContext, useEditor, useEditorOf } from './hooks/useEditor';
 import { usePages } from './hooks/usePages';
+import { useReading, type Reading } from './hooks/useReading';
+import { useTapping } from './hooks/useTapping';
 import { usePlacing, type Placing } from './hooks/usePlacing';
 import { AboutTab } from './parts/AboutTab';
+import { FromPage } from './parts/FromPage';
 import { GroupsTab } from './parts/GroupsTab';
 import { LineTab } from './parts/LineTab';
 import { PagePane } from './parts/PagePane';
 import { PlaceCanvas } from './parts/PlaceCanvas';
 import { PlacesTab } from './parts/PlacesTab';
 import { ReadyTab } from './parts/ReadyTab';
+import { Refused } from './parts/Refused';
 import { StagesTab } from './parts/StagesTab';
 import { StepsTab } from './parts/StepsTab';
 import { WalkTab } from './parts/WalkTab';
@@ -45,7 +48,8 @@ function Ready({ editing, onReload }: { editing: Editing; onReload: () => void }
 }
 
 function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }) {
-  const { draft } = useEditor();
+  const editor = useEditor();
+  const { draft } = editor;
   const isWide = useIsWide();
   const [tab, setTab] = useState<Tab>(
     draft.stages.length === 0 && draft.seats.length === 0 ? 'line' : 'places',
@@ -57,8 +61,12 @@ function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }
   };
   const [showsPage, setShowsPage] = useState((draft.source.pages ?? []).length > 0);
   const pages = usePages(() => setShowsPage(true));
+  const reading = useReading(pages);
+  const tapping = useTapping(pages, editor);
+  // On the phone a page that is tapped on has the whole screen.
+  const isAlone = tapping.isOn && showsPage && !isWide;
   const beside = showsPage ? (
-    <PagePane pages={pages} />
+    <PagePane pages={pages} reading={reading} tapping={tapping} />
   ) : isWide || tab === 'places' ? (
     <PlaceCanvas draft={draft} placing={placing} />
   ) : null;
@@ -75,8 +83,12 @@ function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }
       fixed
     >
       <View style={isWide ? styles.wide : styles.phone}>
-        {beside ? <Beside isWide={isWide}>{beside}</Beside> : null}
-        <View style={styles.panel}>
+        {beside ? (
+          <Beside isWide={isWide} isAlone={isAlone}>
+            {beside}
+          </Beside>
+        ) : null}
+        <View style={[styles.panel, isAlone && styles.away]}>
           <Tabs
             tab={tab}
             onTab={(next) => {
@@ -93,6 +105,8 @@ function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }
               tab={tab}
               placing={placing}
               editing={editing}
+              reading={reading}
+              hasPage={pages.shown.length > 0}
               onTapOrder={tapOrder}
               onTab={setTab}
             />
@@ -104,10 +118,23 @@ function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }
 }
 
 /** What is looked at while someone types: the map, or the page it is written from. */
-function Beside({ isWide, children }: { isWide: boolean; children: ReactNode }) {
+function Beside({
+  isWide,
+  isAlone,
+  children,
+}: {
+  isWide: boolean;
+  isAlone: boolean;
+  children: ReactNode;
+}) {
   const inks = useInks();
   return (
-    <View style={[isWide ? styles.mapWide : styles.mapPhone, { backgroundColor: inks.card }]}>
+    <View
+      style={[
+        isWide ? styles.mapWide : isAlone ? styles.alone : styles.mapPhone,
+        { backgroundColor: inks.card },
+      ]}
+    >
       {children}
     </View>
   );
@@ -163,18 +190,27 @@ function Part({
   tab,
   placing,
   editing,
+  reading,
+  hasPage,
   onTapOrder,
   onTab,
 }: {
   tab: Tab;
   placing: Placing;
   editing: Editing;
+  reading: Reading;
+  hasPage: boolean;
   onTapOrder: (stageId: string) => void;
   onTab: (tab: Tab) => void;
 }) {
   switch (tab) {
     case 'line':
-      return <LineTab />;
+      return (
+        <>
+          <LineTab />
+          <FromPage reading={reading} hasPage={hasPage} />
+        </>
+      );
     case 'places':
       return <PlacesTab placing={placing} />;
     case 'fasteners':
@@ -223,54 +259,12 @@ function UndoButtons({ editing }: { editing: Editing }) {
   );
 }
 
-/** What the server did not take stays here; the writer says which one goes on. */
-function Refused({ editing, onReload }: { editing: Editing; onReload: () => void }) {
-  const { me } = useSignedIn();
-  const { keeper, state } = editing;
-  const isWide = useIsWide();
-  const [problem, setProblem] = useState<string | null>(null);
-  const { refused, kept } = state;
-  if (!refused) {
-    return isWide ? null : (
-      <View role="status">
-        <Line>{text.saving[state.saving]}</Line>
-      </View>
-    );
-  }
-  const sheet = kept.draft.id;
-  const mine = async (): Promise<void> => {
-    const theirs = await draftOnServer(sheet).catch((e: unknown) =>
-      asAppError(e).code === 'NOT_FOUND' ? null : undefined,
-    );
-    if (theirs === undefined) setProblem(text.notNow);
-    else keeper.goOnOver(theirs?.version ?? 0);
-  };
-  const take = async (): Promise<void> => {
-    keeper.stop();
-    await forgetDraft(me, sheet);
-    onReload();
-  };
-  return (
-    <>
-      <Notice
-        title={text.refusedTitle}
-        text={`${refused.message} ${refused.fix}`}
-        look="warn"
-        alert
-      />
-      {problem ? <Notice title={problem} alert /> : null}
-      <BigButton text={text.keepMine} look="plain" size="desk" onPress={() => void mine()} />
-      {refused.code === 'DRAFT_CHANGED' ? (
-        <BigButton text={text.takeTheirs} look="quiet" size="desk" onPress={() => void take()} />
-      ) : null}
-    </>
-  );
-}
-
 const styles = StyleSheet.create({
   wide: { flex: 1, flexDirection: 'row', minHeight: 0 },
   phone: { flex: 1, minHeight: 0 },
   mapWide: { flex: 3, margin: 12, borderRadius: 14, overflow: 'hidden' },
+  alone: { flex: 1, minHeight: 0 },
+  away: { display: 'none' },
   mapPhone: { height: 270, margin: 8, marginBottom: 0, borderRadius: 14, overflow: 'hidden' },
   panel: { flex: 2, minWidth: 0, minHeight: 0 },
   tabs: { flexGrow: 0, flexShrink: 0 },

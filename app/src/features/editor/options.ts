@@ -38,6 +38,8 @@ export const options = {
     { value: '[in_i]', text: 'in' },
   ],
   heads: () => of<Group['head']>(text.heads),
+  materials: () => of<NonNullable<Group['under']>>(text.materials),
+  gaskets: () => of<NonNullable<Group['gasket']>>(text.gaskets),
   reuses: () => of<Group['reuse']>(text.reuses),
   replaces: () => of<NonNullable<Group['onReplace']>>(text.replaces),
   frictions: () => of<FrictionCondition>(FRICTION_TEXT),

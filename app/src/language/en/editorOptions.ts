@@ -145,4 +145,14 @@ export const editorOptions = {
     beforeFirstStart: 'before the first start',
     afterFirstStart: 'after the first start',
   },
+  materials: {
+    steel: 'steel',
+    castIron: 'cast iron',
+    aluminum: 'aluminum',
+  },
+  gaskets: {
+    none: 'none',
+    metal: 'metal layers',
+    soft: 'soft',
+  },
 } as const;

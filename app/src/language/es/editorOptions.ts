@@ -148,4 +148,14 @@ export const editorOptions: Translation<typeof english> = {
     beforeFirstStart: 'antes del primer arranque',
     afterFirstStart: 'después del primer arranque',
   },
+  materials: {
+    steel: 'acero',
+    castIron: 'hierro fundido',
+    aluminum: 'aluminio',
+  },
+  gaskets: {
+    none: 'ninguna',
+    metal: 'láminas de metal',
+    soft: 'blanda',
+  },
 };

@@ -204,7 +204,7 @@ const LEVEL_OF: Record<Exclude<Plausibility['level'], 'ok'>, Finding['level']> =
 function plausible(group: Group, q: Quantity, purpose: PlausibleFor): Plausibility | null {
   const { designation, pitchMm } = group.thread;
   try {
-    return plausibility(q, designation, group.propertyClass, purpose, pitchMm);
+    return plausibility(q, designation, group.propertyClass, purpose, pitchMm, group.bearingMm);
   } catch (error) {
     if (error instanceof AppError) return null;
     throw error;
@@ -219,7 +219,7 @@ export function yieldTorqueNm(group: Group): number | null {
     return torqueLimit(
       thread,
       propertyClassOf(group.propertyClass),
-      evenFriction(mu, hexHeadOf(thread.dMm).meanMm),
+      evenFriction(mu, hexHeadOf(thread.dMm, group.bearingMm).meanMm),
     ).yieldTorqueNm;
   } catch (error) {
     if (error instanceof AppError) return null;

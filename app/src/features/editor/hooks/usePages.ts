@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import type { PrintedWord } from '@stennet/core/draft';
 import type { Sheet, SheetPage } from '@stennet/core/procedure';
 import { asAppError, photoPath, sendPhoto, shrinkPhoto, useKeptForm } from '@/data';
 import { useArrivingFiles } from '@/platform/arrivingFiles';
@@ -25,10 +26,15 @@ export interface Pages {
   /** Of the shown ones, those the server does not have yet. */
   waiting: number;
   problem: 'kind' | 'pdf' | 'tooMany' | 'refused' | null;
+  /** Which of the shown ones is looked at. */
+  at: number;
+  lookAt: (at: number) => void;
+  /** The words of a page that came as a PDF; of a photo they are read. */
+  wordsOf: (key: string) => readonly PrintedWord[] | undefined;
   /** A PDF with several pages, waiting for one to be chosen. */
   pdf: OpenPdf | null;
   take: (file: Blob) => Promise<void>;
-  keepOf: (page: Blob) => Promise<void>;
+  keepOf: (page: Blob, words?: readonly PrintedWord[]) => Promise<void>;
   closePdf: () => void;
   remove: (key: string) => void;
 }
@@ -44,10 +50,13 @@ export function usePages(onArrived: () => void): Pages {
   // Each under its own name: one that is sent does not touch another that has just come.
   const { form, put } = useKeptForm<Record<string, Waiting | null>>(`pages ${draft.id}`, {});
   const [problem, setProblem] = useState<Pages['problem']>(null);
+  const [at, lookAt] = useState(0);
+  const { words, know } = useKnownWords();
   const kept = draft.source.pages ?? [];
   const waiting = Object.values(form).filter((w) => w !== null);
   useSending(waiting[0], {
     onSent: (id, page) => {
+      know(page.photo, words[id]);
       change((d) => withPages(d, [...(d.source.pages ?? []), page]));
       put({ [id]: null });
     },
@@ -56,13 +65,19 @@ export function usePages(onArrived: () => void): Pages {
       put({ [id]: null });
     },
   });
-  const keepOf = async (page: Blob): Promise<void> => {
+  const keepOf: Pages['keepOf'] = async (page, printed) => {
     if (kept.length + waiting.length >= MOST) return setProblem('tooMany');
     const picture = await drawn(page);
     if (!picture) return setProblem('kind');
     setProblem(null);
     const id = newId();
     put({ [id]: { id, ...picture } });
+    const { width } = await createImageBitmap(page);
+    know(
+      id,
+      printed?.map((w) => resized(w, picture.width / width)),
+    );
+    lookAt(kept.length + waiting.length);
     onArrived();
   };
   const leaf = useLeaf(keepOf, onArrived, setProblem);
@@ -73,11 +88,11 @@ export function usePages(onArrived: () => void): Pages {
     if (file) void take(file);
   });
   return {
-    shown: [
-      ...kept.map((p) => ({ key: p.photo, uri: photoPath(p.photo), ...p })),
-      ...waiting.map((w) => ({ key: w.id, uri: w.picture, width: w.width, height: w.height })),
-    ],
+    shown: shownOf(kept, waiting),
     waiting: waiting.length,
+    at,
+    lookAt,
+    wordsOf: (key) => words[key],
     problem,
     pdf: leaf.pdf,
     take,
@@ -85,19 +100,23 @@ export function usePages(onArrived: () => void): Pages {
     closePdf: leaf.close,
     remove: (key) => {
       put({ [key]: null });
-      change((d) =>
-        withPages(
-          d,
-          (d.source.pages ?? []).filter((p) => p.photo !== key),
-        ),
-      );
+      change((d) => withoutPage(d, key));
     },
   };
 }
 
+/** What is printed on each page, where the page itself says so. */
+function useKnownWords() {
+  const [words, setWords] = useState<Record<string, readonly PrintedWord[]>>({});
+  const know = (key: string, of: readonly PrintedWord[] | undefined): void => {
+    if (of && of.length > 0) setWords((known) => ({ ...known, [key]: of }));
+  };
+  return { words, know };
+}
+
 /** A PDF: its only page is taken at once, of several one is chosen. */
 function useLeaf(
-  keepOf: (page: Blob) => Promise<void>,
+  keepOf: Pages['keepOf'],
   onArrived: () => void,
   setProblem: (problem: Pages['problem']) => void,
 ) {
@@ -109,8 +128,9 @@ function useLeaf(
     onArrived();
     if (opened.pages > 1) return setPdf(opened);
     const page = await opened.page(1).catch(() => null);
+    const words = await opened.words(1).catch(() => []);
     opened.close();
-    return page ? keepOf(page) : setProblem('pdf');
+    return page ? keepOf(page, words) : setProblem('pdf');
   };
   const close = (): void => {
     pdf?.close();
@@ -118,6 +138,25 @@ function useLeaf(
   };
   return { pdf, open, close };
 }
+
+const resized = (w: PrintedWord, by: number): PrintedWord => ({
+  text: w.text,
+  x: w.x * by,
+  y: w.y * by,
+  width: w.width * by,
+  height: w.height * by,
+});
+
+const withoutPage = (draft: Sheet, photo: string): Sheet =>
+  withPages(
+    draft,
+    (draft.source.pages ?? []).filter((p) => p.photo !== photo),
+  );
+
+const shownOf = (kept: readonly SheetPage[], waiting: readonly Waiting[]): ShownPage[] => [
+  ...kept.map((p) => ({ key: p.photo, uri: photoPath(p.photo), ...p })),
+  ...waiting.map((w) => ({ key: w.id, uri: w.picture, width: w.width, height: w.height })),
+];
 
 function withPages(draft: Sheet, pages: readonly SheetPage[]): Sheet {
   const { pages: _before, ...source } = draft.source;

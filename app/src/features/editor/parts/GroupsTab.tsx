@@ -133,6 +133,26 @@ function ThreadFields({ group, place, put }: FieldsProps) {
           problem={problem(`${place}.gripLengthMm`)}
         />
       </FieldRow>
+      <FieldRow>
+        <NumberField
+          label={text.bearing}
+          value={group.bearingMm}
+          onChange={(bearingMm) => put({ bearingMm }, 'bearing')}
+          problem={problem(`${place}.bearingMm`)}
+        />
+      </FieldRow>
+      <ChoiceField
+        label={text.under}
+        value={group.under}
+        options={options.materials()}
+        onChange={(under) => put({ under }, 'under')}
+      />
+      <ChoiceField
+        label={text.gasket}
+        value={group.gasket}
+        options={options.gaskets()}
+        onChange={(gasket) => put({ gasket }, 'gasket')}
+      />
       <TextField
         label={text.behind}
         hint={text.behindHint}

@@ -2,22 +2,31 @@ import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { chooseFile } from '@/platform/files';
 import { BigButton, Chip, Line, Notice } from '@/ui';
-import { ZoomPicture } from '@/ui/work';
+import { ZoomPicture, type PictureMark } from '@/ui/work';
 import type { Pages } from '../hooks/usePages';
+import type { Reading } from '../hooks/useReading';
+import type { Tapping } from '../hooks/useTapping';
 import { text } from '../text';
 
 const ACCEPTED = 'image/jpeg,image/png,image/webp,application/pdf';
 
 /** The page that the sheet is written from, beside the fields while someone types. */
-export function PagePane({ pages }: { pages: Pages }) {
-  const [at, setAt] = useState(0);
+export function PagePane({
+  pages,
+  reading,
+  tapping,
+}: {
+  pages: Pages;
+  reading: Reading;
+  tapping: Tapping;
+}) {
+  const { at, lookAt: setAt } = pages;
   const page = pages.shown[Math.min(at, pages.shown.length - 1)];
   if (pages.pdf) return <Leaf pages={pages} />;
   const choose = async (): Promise<void> => {
     const file = await chooseFile(ACCEPTED);
     if (!file) return;
     await pages.take(file);
-    setAt(pages.shown.length);
   };
   return (
     <View style={styles.whole}>
@@ -30,6 +39,8 @@ export function PagePane({ pages }: { pages: Pages }) {
             width={page.width}
             height={page.height}
             label={text.pageOf({ n: Math.min(at, pages.shown.length - 1) + 1 })}
+            marks={tapping.isOn ? tapping.marks : marksOf(reading, page.key)}
+            {...(tapping.isOn ? { onTap: tapping.tap } : {})}
           />
         </View>
       ) : (
@@ -47,6 +58,14 @@ export function PagePane({ pages }: { pages: Pages }) {
               />
             ))
           : null}
+        {page ? (
+          <Chip
+            role="checkbox"
+            text={tapping.isOn ? text.tapNext({ n: tapping.next }) : text.tapBolts}
+            on={tapping.isOn}
+            onPress={tapping.flip}
+          />
+        ) : null}
         <BigButton text={text.addPage} look="quiet" size="desk" onPress={() => void choose()} />
         {page ? (
           <BigButton
@@ -61,6 +80,10 @@ export function PagePane({ pages }: { pages: Pages }) {
     </View>
   );
 }
+
+/** Where the values that were read are printed. */
+const marksOf = ({ page, found, marked }: Reading, key: string): PictureMark[] =>
+  page === key ? found.flatMap((f) => (f.box ? [{ ...f.box, strong: f === marked }] : [])) : [];
 
 /** A PDF with several pages: leaf through it and keep those that are needed. */
 function Leaf({ pages }: { pages: Pages }) {
@@ -87,6 +110,10 @@ function Leaf({ pages }: { pages: Pages }) {
     };
   }, [pdf, n]);
   if (!pdf) return null;
+  const keep = async (page: Blob): Promise<void> => {
+    await pages.keepOf(page, await pdf.words(n).catch(() => []));
+    pages.closePdf();
+  };
   return (
     <View style={styles.whole}>
       <View style={styles.picture}>
@@ -122,7 +149,7 @@ function Leaf({ pages }: { pages: Pages }) {
           look="plain"
           size="desk"
           disabled={!shown}
-          onPress={() => shown && void pages.keepOf(shown.page).then(pages.closePdf)}
+          onPress={() => shown && void keep(shown.page)}
         />
         <BigButton
           text="✕"
