@@ -55,7 +55,7 @@ async function openDraft(me: Whose, sheet: string): Promise<KeptDraft> {
 
 /** What else a draft is compared with; nothing as long as the server is out of reach. */
 export function useBeside(draft: Sheet): readonly Sheet[] {
-  const of = useDeferredValue(besideOf(draft));
+  const of = besideOf(useDeferredValue(draft));
   const asked = { maker: of.maker, engine: of.engine, threads: of.threads.join('|') };
   const { data } = useQuery({
     queryKey: queryKeys.beside(draft.id, asked),

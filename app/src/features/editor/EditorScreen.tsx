@@ -99,7 +99,7 @@ function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }
             showsPage={showsPage}
             onPage={() => setShowsPage(!showsPage)}
           />
-          <ScrollView contentContainerStyle={styles.body} tabIndex={0}>
+          <ScrollView ref={scrolledAsOnTheWeb} contentContainerStyle={styles.body} tabIndex={0}>
             <Refused editing={editing} onReload={onReload} />
             <Part
               tab={tab}
@@ -115,6 +115,14 @@ function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }
       </View>
     </ScreenFrame>
   );
+}
+
+/**
+ * A list that is sorted by keys scrolls its box the web's own way. React Native puts its scrollTo
+ * over that, and reads `top` as nothing: the list would stay where it is.
+ */
+function scrolledAsOnTheWeb(box: ScrollView | null): void {
+  if (box && Object.hasOwn(box, 'scrollTo')) Reflect.deleteProperty(box, 'scrollTo');
 }
 
 /** What is looked at while someone types: the map, or the page it is written from. */

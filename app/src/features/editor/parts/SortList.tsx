@@ -38,7 +38,11 @@ export function SortList({ label, items, onMove, inRows = false }: Props) {
   const sensors = useSensors(
     useSensor(MouseSensor),
     useSensor(TouchSensor),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+    // At once: while a smooth scroll runs, the next key would be lost.
+    useSensor(KeyboardSensor, {
+      coordinateGetter: sortableKeyboardCoordinates,
+      scrollBehavior: 'auto',
+    }),
   );
   const at = (id: unknown): number => items.findIndex((item) => item.id === id);
   return (
