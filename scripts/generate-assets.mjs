@@ -8,6 +8,8 @@ import { root } from './install.mjs';
 
 const icons = [
   'chevron-left',
+  'menu-down',
+  'menu-up',
   'chevron-right',
   'chevron-down',
   'chevron-up',

@@ -1,13 +1,15 @@
 import { wrap, type Remote } from 'comlink';
-import type { PrintedWord } from '@stennet/core/draft';
 import type { PagesWorker } from '@/workers/pages.worker';
 import type { ReadingWorker } from '@/workers/reading.worker';
+
+/** What is printed on a page, word by word with its place. */
+type Words = Awaited<ReturnType<ReadingWorker['read']>>;
 
 /** A PDF that is leafed through; `close` gives its memory back. */
 export interface OpenPdf {
   pages: number;
   page: (n: number) => Promise<Blob>;
-  words: (n: number) => Promise<PrintedWord[]>;
+  words: (n: number) => Promise<Words>;
   close: () => void;
 }
 
@@ -33,7 +35,7 @@ export async function openPdf(file: Blob): Promise<OpenPdf> {
  * The words on a photographed page. Takes seconds: off the screen's thread, on this device.
  * @throws when the picture cannot be read
  */
-export async function readPicture(picture: Blob): Promise<PrintedWord[]> {
+export async function readPicture(picture: Blob): Promise<Words> {
   const worker = new Worker('/workers/reading.js');
   const failed = new Promise<never>((_done, fail) => {
     worker.onerror = (e) => fail(new Error(e.message));

@@ -38,8 +38,12 @@ export function ZoomPicture({ uri, width, height, label, marks = NO_MARKS, onTap
   const whole = { x: 0, y: 0, width, height, shapes: [] };
   // As wide as the box: what is higher than it is dragged into sight.
   const wider = size.width / width / fitScale(whole, size);
-  const first = zoomedTo(whole, wider, { x: width / 2, y: 0 });
-  const { shown, gesture, isHeld, zoomBy } = useZoomPan(whole, first, size, uri, onTap);
+  // What is pointed at comes into sight; else the top of the page.
+  const strong = marks.find((m) => m.strong);
+  const eye = strong ? strong.y + strong.height / 2 : 0;
+  const first = zoomedTo(whole, wider, { x: width / 2, y: eye });
+  const about = `${uri.slice(-40)} ${eye}`;
+  const { shown, gesture, isHeld, zoomBy } = useZoomPan(whole, first, size, about, onTap);
   const scale = fitScale(shown, size);
   const left = (size.width - shown.width * scale) / 2 - shown.x * scale;
   const top = (size.height - shown.height * scale) / 2 - shown.y * scale;

@@ -65,7 +65,9 @@ function Frame({ editing, onReload }: { editing: Editing; onReload: () => void }
   const tapping = useTapping(pages, editor);
   // On the phone a page that is tapped on has the whole screen.
   const isAlone = tapping.isOn && showsPage && !isWide;
-  const beside = showsPage ? (
+  // On the phone a run that is walked through needs the room.
+  const hasRoom = isWide || tab !== 'walk';
+  const beside = !hasRoom ? null : showsPage ? (
     <PagePane pages={pages} reading={reading} tapping={tapping} />
   ) : isWide || tab === 'places' ? (
     <PlaceCanvas draft={draft} placing={placing} />

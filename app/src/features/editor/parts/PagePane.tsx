@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { chooseFile } from '@/platform/files';
 import { BigButton, Chip, Line, Notice } from '@/ui';
 import { ZoomPicture, type PictureMark } from '@/ui/work';
@@ -46,7 +46,7 @@ export function PagePane({
       ) : (
         <Line>{text.noPage}</Line>
       )}
-      <View style={styles.row}>
+      <ScrollView horizontal tabIndex={0} style={styles.keys} contentContainerStyle={styles.bar}>
         {pages.shown.length > 1
           ? pages.shown.map((p, i) => (
               <Chip
@@ -75,7 +75,7 @@ export function PagePane({
             onPress={() => pages.remove(page.key)}
           />
         ) : null}
-      </View>
+      </ScrollView>
       {pages.waiting > 0 ? <Line>{text.pagesWait({ count: pages.waiting })}</Line> : null}
     </View>
   );
@@ -166,5 +166,7 @@ function Leaf({ pages }: { pages: Pages }) {
 const styles = StyleSheet.create({
   whole: { flex: 1, padding: 8, gap: 8 },
   picture: { flex: 1, minHeight: 120 },
+  keys: { flexGrow: 0, flexShrink: 0 },
+  bar: { flexDirection: 'row', gap: 8, alignItems: 'center' },
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, alignItems: 'center' },
 });

@@ -58,7 +58,7 @@ function Walk({ sheet }: { sheet: Sheet }) {
           onChange={setChosen}
         />
       ) : null}
-      {now ? <Shown sheet={sheet} asked={now} at={walked.at + 1} /> : null}
+      {now ? <Words asked={now} at={walked.at + 1} sheet={sheet} /> : null}
       {atEnd && ended ? (
         'stopped' in ended ? (
           <Notice title={text.walkStopped} text={ended.stopped} look="warn" alert />
@@ -83,11 +83,23 @@ function Walk({ sheet }: { sheet: Sheet }) {
           disabled={walked.at <= 0}
         />
       </FieldRow>
+      {now ? <Shown sheet={sheet} asked={now} /> : null}
     </Section>
   );
 }
 
-function Shown({ sheet, asked, at }: { sheet: Sheet; asked: Asked; at: number }) {
+/** What is asked, where the eye is when the button below is pressed. */
+function Words({ sheet, asked, at }: { sheet: Sheet; asked: Asked; at: number }) {
+  const stage = sheet.stages[asked.state.progress.stage];
+  return (
+    <View role="status" aria-live="polite">
+      <Line strong>{asked.words}</Line>
+      <Line>{text.walkAt({ n: at, stage: stage?.name ?? '' })}</Line>
+    </View>
+  );
+}
+
+function Shown({ sheet, asked }: { sheet: Sheet; asked: Asked }) {
   const { format } = useSignedIn();
   const { due, state } = asked;
   const { progress } = state;
@@ -97,10 +109,6 @@ function Shown({ sheet, asked, at }: { sheet: Sheet; asked: Asked; at: number })
     : 0;
   return (
     <View style={styles.shown}>
-      <View role="status" aria-live="polite">
-        <Line strong>{asked.words}</Line>
-        <Line>{text.walkAt({ n: at, stage: stage?.name ?? '' })}</Line>
-      </View>
       <Ribbon sheet={sheet} place={{ stage: progress.stage, share }} format={format} />
       <View style={styles.map}>
         <JointMapView
