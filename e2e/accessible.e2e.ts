@@ -139,7 +139,7 @@ test(
     await t.button('Build date: calendar').click();
     await expect(t.page.getByRole('dialog', { name: 'Build date: calendar' })).toBeVisible();
     await clean(t, 'calendar');
-    await at('/tools', 'Torque wrenches', 'tools');
+    await at('/tools', isMobile ? 'Torque wrenches' : 'Range and size', 'tools');
     await t.button('Add tool').click();
     await clean(t, 'tool form');
     await at(`/joints/${id(403)}`, 'Head bolts: 10 new ones only', 'prepare');

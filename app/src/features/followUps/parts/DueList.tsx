@@ -26,7 +26,7 @@ function VehicleCard({ due }: { due: readonly Due[] }) {
     <Card>
       <Text
         role="heading"
-        aria-level={3}
+        aria-level={2}
         style={{ fontSize: 18, fontWeight: '700', color: inks.ink }}
       >
         {text.head({
