@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { waitFor } from '@testing-library/react-native';
 import { AppError } from '@stennet/core/errors';
 import type { Me } from '@stennet/core/contract';
 import { database } from './database';
@@ -26,7 +27,16 @@ const me = (person: string): Me =>
   ({ person: { id: person, name: 'x' }, shop: { id: 'shop' } }) as unknown as Me;
 const note = (text: string) => ({ kind: 'note', text }) as const;
 const kept = async () => (await database()).getAll('entries');
-const settled = () => new Promise((resolve) => setTimeout(resolve, 40));
+/** For what must not happen: time enough that it would have. */
+const aMoment = () => new Promise((resolve) => setTimeout(resolve, 40));
+const sentBodies = () => mockSent.map((s) => [s.version, s.body]);
+/** However busy the machine is. */
+async function untilSent(count: number): Promise<void> {
+  await waitFor(() => expect(mockSent).toHaveLength(count), { timeout: 4000 });
+}
+async function untilNothingIsKept(): Promise<void> {
+  await waitFor(async () => expect(await kept()).toEqual([]), { timeout: 4000 });
+}
 
 beforeEach(async () => {
   mockSent.length = 0;
@@ -38,66 +48,65 @@ beforeEach(async () => {
 
 test('is on this device before it is sent, and leaves it once the server has it', async () => {
   await saveEntry({ order: 'o', entry: 'e', body: note('one') });
-  await settled();
+  await untilNothingIsKept();
   expect(mockSent).toEqual([{ entry: 'e', version: 0, body: note('one') }]);
-  expect(await kept()).toEqual([]);
 });
 
 test('without a network it waits, and only its person’s next start sends it', async () => {
   mockAnswer = () => Promise.reject(new AppError('OFFLINE'));
   await saveEntry({ order: 'o', entry: 'e', body: note('one') });
-  await settled();
+  await untilSent(1);
   expect(await kept()).toHaveLength(1);
   mockAnswer = (version) => Promise.resolve({ version: version + 1 });
   mockSent.length = 0;
   leave();
   await startEntries(me('mei'));
-  await settled();
+  await aMoment();
   expect(mockSent).toEqual([]);
   leave();
   await startEntries(me('jonah'));
-  await settled();
-  expect(mockSent).toHaveLength(1);
+  await untilSent(1);
 });
 
 test('what was changed again while it was on its way goes out on top of it', async () => {
   let open: (v: { version: number }) => void = () => undefined;
   mockAnswer = () => new Promise((resolve) => (open = resolve));
   await saveEntry({ order: 'o', entry: 'e', body: note('one') });
-  await settled();
+  await untilSent(1);
   await saveEntry({ order: 'o', entry: 'e', body: note('two') });
   mockAnswer = (version) => Promise.resolve({ version: version + 1 });
   open({ version: 1 });
-  await settled();
-  expect(mockSent.map((s) => [s.version, s.body])).toEqual([
+  await untilNothingIsKept();
+  expect(sentBodies()).toEqual([
     [0, note('one')],
     [1, note('two')],
   ]);
-  expect(await kept()).toEqual([]);
 });
 
 test('what was changed while the screen was catching up is not taken for sent', async () => {
   let caughtUp: () => void = () => undefined;
   mockRefreshed = () => new Promise((resolve) => (caughtUp = resolve));
   await saveEntry({ order: 'o', entry: 'e', body: note('one') });
-  await settled();
+  await untilSent(1);
   mockRefreshed = () => Promise.resolve();
   await saveEntry({ order: 'o', entry: 'e', version: 1, body: note('two') });
   caughtUp();
-  await settled();
-  expect(mockSent.map((s) => [s.version, s.body])).toEqual([
+  await untilNothingIsKept();
+  expect(sentBodies()).toEqual([
     [0, note('one')],
     [1, note('two')],
   ]);
-  expect(await kept()).toEqual([]);
 });
 
 test('what someone else changed in the meantime is kept here until one is chosen, and not sent again by itself', async () => {
   mockAnswer = () => Promise.reject(new AppError('ORDER_CHANGED', { by: 'Petra Voll' }));
   await saveEntry({ order: 'o', entry: 'e', version: 1, body: note('mine') });
-  await settled();
-  expect(await kept()).toMatchObject([{ body: note('mine'), refused: { code: 'ORDER_CHANGED' } }]);
-  await settled();
+  await waitFor(async () =>
+    expect(await kept()).toMatchObject([
+      { body: note('mine'), refused: { code: 'ORDER_CHANGED' } },
+    ]),
+  );
+  await aMoment();
   expect(mockSent).toHaveLength(1);
   await letEntryGo('e');
   expect(await kept()).toEqual([]);
@@ -106,22 +115,21 @@ test('what someone else changed in the meantime is kept here until one is chosen
 test('a change on top of one whose answer was lost is not held for a change against it', async () => {
   mockAnswer = () => Promise.reject(new AppError('OFFLINE'));
   await saveEntry({ order: 'o', entry: 'e', body: note('dropped') });
-  await settled();
+  await untilSent(1);
   leave();
   await startEntries(me('jonah'));
   await saveEntry({ order: 'o', entry: 'e', body: note('found') });
   await saveEntry({ order: 'o', entry: 'e', body: note('found, magnet') });
-  await settled();
+  await aMoment();
   mockSent.length = 0;
   mockAnswer = (version) => Promise.resolve({ version: version + 1 });
   leave();
   await startEntries(me('jonah'));
-  await settled();
-  expect(mockSent.map((s) => [s.version, s.body])).toEqual([
+  await untilNothingIsKept();
+  expect(sentBodies()).toEqual([
     [0, note('dropped')],
     [1, note('found, magnet')],
   ]);
-  expect(await kept()).toEqual([]);
 });
 
 test('a photo goes before its entry, which then carries its name', async () => {
@@ -131,7 +139,7 @@ test('a photo goes before its entry, which then carries its name', async () => {
     photo: new Blob(['x']),
     body: { kind: 'photo', photo: '0'.repeat(64), of: 'stud', width: 1, height: 1 },
   });
-  await settled();
+  await untilSent(1);
   expect(mockSent[0]?.body).toEqual({
     kind: 'photo',
     photo: 'f'.repeat(64),
@@ -146,11 +154,11 @@ test('who signs in while something is on its way does not send the rest of it', 
   mockAnswer = () => new Promise((resolve) => (open = resolve));
   await saveEntry({ order: 'o', entry: 'a', body: note('one') });
   await saveEntry({ order: 'o', entry: 'b', body: note('two') });
-  await settled();
+  await untilSent(1);
   leave();
   await startEntries(me('mei'));
   mockAnswer = (version) => Promise.resolve({ version: version + 1 });
   open({ version: 1 });
-  await settled();
+  await aMoment();
   expect(mockSent.map((m) => m.entry)).toEqual(['a']);
 });
