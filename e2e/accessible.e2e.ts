@@ -198,7 +198,7 @@ test(
     await expect(t.page.getByText(/^Verified just now/)).toBeVisible();
     await clean(t, 'a record from another shop');
     await t.page.goto(`${house.url}/tools`);
-    await t.button('Jobs with Wrench 4, digital').click();
+    await t.jobsWith('Wrench 4, digital');
     await expect(t.page.getByRole('heading', { name: 'Drift of this wrench' })).toBeVisible();
     await clean(t, 'drift');
   },

@@ -72,10 +72,13 @@ test(
 test(
   'the advisor’s day: what is overdue, done with the odometer, declined with a reason, and exported',
   { tag: '@phone' },
-  async ({ technician: t }) => {
+  async ({ technician: t, isMobile }) => {
     await t.signIn('Petra Voll');
     await t.inShop('Follow-ups');
-    await expect(t.page.getByRole('heading', { name: /^Overdue \(\d+\)$/ })).toBeVisible();
+    const overdue = isMobile
+      ? t.page.getByRole('heading', { name: /^Overdue \(\d+\)$/ })
+      : t.page.getByRole('row', { name: /^▲ / }).first();
+    await expect(overdue).toBeVisible();
     await t.button('Done: Check the nuts after 500 km.').click();
     await t.page.getByRole('textbox', { name: /^Odometer now/ }).fill('148.730');
     await t.button('Mark as done').click();
@@ -125,7 +128,7 @@ test(
   async ({ technician: t }) => {
     await t.signIn('Ines Corte');
     await t.inShop('Tools');
-    await t.button('Jobs with Wrench 4, digital').click();
+    await t.jobsWith('Wrench 4, digital');
     await expect(t.page.getByRole('link', { name: 'Record of RO 2410, Flywheel' })).toBeVisible();
     await expect(t.page.getByRole('heading', { name: 'Drift of this wrench' })).toBeVisible();
     const [list] = await Promise.all([

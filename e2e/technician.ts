@@ -37,6 +37,15 @@ export class Technician {
     await this.page.getByRole('link', { name: new RegExp(`^${row}`) }).click();
   }
 
+  /** Everything tightened with a wrench: from its row, which at the desk is chosen first. */
+  async jobsWith(wrench: string): Promise<void> {
+    const jobs = this.button(`Jobs with ${wrench}`);
+    const row = this.page.getByRole('link', { name: `Show ${wrench}` });
+    await expect(jobs.or(row).first()).toBeVisible();
+    if (await row.isVisible()) await row.click();
+    await jobs.click();
+  }
+
   async choose(role: 'radio' | 'checkbox', name: string): Promise<void> {
     await this.page.getByRole(role, { name, exact: true }).first().click();
   }
