@@ -30,7 +30,7 @@ test(
     await mei.tap('Confirm findings');
     await mei.tap('Read the paint mark');
     await expect(
-      mei.page.getByText('Before this stage it was at 75°. When this stage is done it is at 140°.'),
+      mei.page.getByText('Measured from where it was painted: 75° before this stage, 140° when done.'),
     ).toBeVisible();
     // The earlier stage's angle is no turn of this one: what is missing is asked for.
     await mei.tap(/^Not turned yet/);
