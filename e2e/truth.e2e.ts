@@ -30,7 +30,9 @@ test(
     await mei.tap('Confirm findings');
     await mei.tap('Read the paint mark');
     await expect(
-      mei.page.getByText('Measured from where it was painted: 75° before this stage, 140° when done.'),
+      mei.page.getByText(
+        'Measured from where it was painted: 75° before this stage, 140° when done.',
+      ),
     ).toBeVisible();
     // The earlier stage's angle is no turn of this one: what is missing is asked for.
     await mei.tap(/^Not turned yet/);
