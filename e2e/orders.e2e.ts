@@ -108,7 +108,7 @@ test(
     await expect(t.page.getByText('Call about the quote')).toBeVisible();
     await t.section('Orders');
     await t.page.getByRole('searchbox').or(t.page.getByRole('textbox')).first().fill('5550199');
-    await expect(t.page.getByText('RO 2442')).toBeVisible();
+    await expect(t.page.getByRole('link', { name: /RO 2442/ })).toBeVisible();
   },
 );
 
