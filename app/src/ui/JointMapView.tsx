@@ -4,9 +4,11 @@ import { GestureDetector, GestureHandlerRootView } from 'react-native-gesture-ha
 import { jointMap, mapPlaces, zoomedTo, type SeatMark } from '@stennet/core/drawing';
 import { AS_DRAWN, type MapView } from '@stennet/core/joint';
 import type { Sheet } from '@stennet/core/procedure';
+import { Text } from 'react-native-paper';
 import { commonText } from '@/language/common';
 import { BigButton } from './BigButton';
 import { DrawingView } from './DrawingView';
+import { useInks } from './theme';
 import { useZoomPan } from './useZoomPan';
 
 interface Props {
@@ -40,6 +42,9 @@ export function JointMapView({
   zoom = 1,
   onSeat,
 }: Props) {
+  const inks = useInks();
+  const { seenFrom } = sheet.pattern;
+  const seen = words && seenFrom ? commonText.seenFrom[seenFrom] : '';
   const [size, setSize] = useState({ width: 1, height: 1 });
   const places = mapPlaces(sheet, view);
   const next = places.find((p) => marks[p.seat]?.next) ?? null;
@@ -66,7 +71,17 @@ export function JointMapView({
         setSize({ width: Math.max(1, layout.width), height: Math.max(1, layout.height) })
       }
     >
-      <DrawingView drawing={shown} label={label} width="100%" height="100%" />
+      <DrawingView
+        drawing={shown}
+        label={seen ? `${label} ${seen}` : label}
+        width="100%"
+        height="100%"
+      />
+      {seen ? (
+        <Text aria-hidden style={[styles.seen, { color: inks.inkSoft }]}>
+          {seen}
+        </Text>
+      ) : null}
       <GestureHandlerRootView style={StyleSheet.absoluteFill}>
         <GestureDetector gesture={gesture} touchAction={isHeld ? 'none' : 'pan-y'}>
           <View aria-hidden style={StyleSheet.absoluteFill} />
@@ -83,5 +98,6 @@ export function JointMapView({
 
 const styles = StyleSheet.create({
   box: { width: '100%', height: '100%', overflow: 'hidden' },
+  seen: { position: 'absolute', left: 0, top: 0, fontSize: 14 },
   fit: { position: 'absolute', right: 0, bottom: 0 },
 });

@@ -1,12 +1,12 @@
 import { StyleSheet, View } from 'react-native';
 import type { FrictionChange } from '@stennet/core/clamp';
+import { upperFirst } from '@stennet/core/language';
 import { FRICTION_CONDITIONS, FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { ChoiceField } from './fields';
 import { commonText } from '@/language/common';
 import { Notice } from './Notice';
 
 const text = commonText.compound;
-const upperFirst = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 interface Props {
   label: string;

@@ -7,6 +7,7 @@ import { ENTRY_KINDS, ORDER_STATES } from '../order/names';
 import { narrowed } from '../order/scope';
 import type { OrderOnItsWay } from '../order/stations';
 import { PROCEDURE, TAKE_APART } from '../procedure/parts';
+import { QuantitySchema } from '../quantity';
 import { id, nullableText } from './plainReplies';
 
 const RunBriefSchema = v.object({
@@ -40,6 +41,8 @@ const RunBriefSchema = v.object({
     leftOut: v.optional(v.array(v.string()), []),
     /** Steps done once for the job, whatever bank, cap or cylinder. */
     once: v.optional(v.array(v.string()), []),
+    /** Values chosen inside a range, by stage: a later run uses them again. */
+    values: v.optional(v.record(v.string(), QuantitySchema), {}),
     /** Deviations, in the order they came. Runs of an earlier version have them as sentences. */
     happened: v.optional(
       v.array(v.union([v.string(), v.object({ kind: v.string(), fastener: nullableText })])),

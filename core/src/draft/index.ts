@@ -20,9 +20,11 @@ export {
   numberPlaces,
   removePlaces,
   rowsOfPlaces,
+  studAndNut,
   type Point,
 } from './places';
 export { boltsName, pasteLine } from './pasteLine';
+export { writtenOut } from './writtenOut';
 export {
   printedIn,
   printedOn,

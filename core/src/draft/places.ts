@@ -140,6 +140,23 @@ export function assignGroup(sheet: Sheet, labels: readonly string[], group: stri
   };
 }
 
+/**
+ * A stud and its nut in each of these places: 7 becomes 7s and 7n. Stages that name place 7 mean
+ * both; the nut keeps the group that was there.
+ * @param studs the group of the studs
+ */
+export function studAndNut(sheet: Sheet, labels: readonly string[], studs: string): Sheet {
+  const seats = sheet.seats.flatMap((s) =>
+    labels.includes(s.position) && s.id === s.position
+      ? [
+          { ...s, id: `${s.position}s`, group: studs },
+          { ...s, id: `${s.position}n` },
+        ]
+      : [s],
+  );
+  return { ...sheet, seats };
+}
+
 /** Every list that names places, changed alike. */
 function renamed(sheet: Sheet, change: (names: readonly string[]) => string[]): Sheet {
   const stage = <S extends Stage>(s: S): S => ({

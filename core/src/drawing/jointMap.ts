@@ -220,7 +220,7 @@ function landmarks(sheet: Sheet, box: Box, r: number): Shape[] {
     if (l.side === 'right')
       return label({ x: box.right, y }, size, `${l.text} →`, 'quiet', { anchor: 'end' });
     if (l.side === 'bottom')
-      return label({ x: box.right, y }, size, `${l.text} below`, 'quiet', { anchor: 'end' });
+      return label({ x: box.right, y }, size, `↓ ${l.text}`, 'quiet', { anchor: 'end' });
     return label({ x: (box.left + box.right) / 2, y: -box.high - r * 0.4 }, size, l.text, 'quiet');
   });
 }

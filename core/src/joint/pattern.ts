@@ -19,6 +19,8 @@ export const PositionSchema = v.strictObject({
 });
 export type Position = v.InferOutput<typeof PositionSchema>;
 
+export const SEEN_FROM = ['above', 'below', 'front', 'rear', 'left', 'right'] as const;
+
 /**
  * The part as it lies before the technician: outline, openings, what helps to find one's way,
  * places.
@@ -45,5 +47,7 @@ export const PatternSchema = v.strictObject({
     v.maxLength(8),
   ),
   positions: v.pipe(v.array(PositionSchema), v.minLength(1), v.maxLength(120)),
+  /** From where it is drawn, where that is not from above: “below” for a pan, under a lift. */
+  seenFrom: v.optional(v.picklist(SEEN_FROM)),
 });
 export type Pattern = v.InferOutput<typeof PatternSchema>;

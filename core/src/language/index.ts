@@ -9,6 +9,7 @@ export {
   speakAs,
   textAt,
   textsOf,
+  upperFirst,
   type Language,
   type Messages,
   type Texts,

@@ -143,3 +143,6 @@ function say(area: string, path: string, params: Record<string, Value> = {}): st
     ...(typeof count === 'number' ? { count } : {}),
   });
 }
+
+/** A phrase as it begins a sentence. */
+export const upperFirst = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

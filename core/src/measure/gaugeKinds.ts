@@ -2,7 +2,7 @@ import { textsOf } from '../language';
 import { measureKinds } from '../language/en/measureKinds';
 import { gap, protrusion, runOut } from './gauges';
 import { at, limit, whole, type Found, type MeasureKind } from './kind';
-import { worst, type Verdict } from './verdict';
+import { guardedBand, worst, type Verdict } from './verdict';
 import { unlikeOthers } from './wear';
 
 const text = textsOf('measureKinds', measureKinds);
@@ -116,6 +116,34 @@ export const RUN_OUT: MeasureKind = {
         { what: text.runOut.form, mm: o.formMm, verdict: null },
       ],
     };
+  },
+};
+
+/** From the tip of a drill or tap to the collar on it, before it goes into a hole. */
+export const STOP_DEPTH: MeasureKind = {
+  needsAll: true,
+  id: 'stopDepth',
+  get title() {
+    return text.stopDepth.title;
+  },
+  get columns() {
+    return [text.stopDepth.column];
+  },
+  rows: ['drill', 'tap'],
+  get limits() {
+    return [
+      { key: 'min', label: text.stopDepth.min },
+      { key: 'max', label: text.length.max },
+    ];
+  },
+  plausible: [1, 300],
+  judge: (r) => {
+    const found = whole(r, 1).map(({ row, values }): Found => {
+      const mm = at(values, 0);
+      const verdict = guardedBand(mm, r.uncertaintyMm, limit(r, 'min'), limit(r, 'max'));
+      return { what: row, mm, verdict };
+    });
+    return { verdict: worst(found.flatMap((f) => f.verdict ?? [])), found };
   },
 };
 

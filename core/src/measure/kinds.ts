@@ -1,6 +1,6 @@
 import { BEARING, BOLT_LENGTH, STRIP } from './boreKinds';
 import { FLATNESS, WARP } from './faceKinds';
-import { GAP, PROTRUSION, RUN_OUT, WEAR } from './gaugeKinds';
+import { GAP, PROTRUSION, RUN_OUT, STOP_DEPTH, WEAR } from './gaugeKinds';
 import { isNumber, type MeasureKind, type Readings } from './kind';
 import type { MeasureKindId } from './names';
 import { medianOf } from './wear';
@@ -15,6 +15,7 @@ export const measureKinds: Readonly<Record<MeasureKindId, MeasureKind>> = {
   gap: GAP,
   runOut: RUN_OUT,
   wear: WEAR,
+  stopDepth: STOP_DEPTH,
 };
 
 /** So many times the usual one is a slip of the point or the unit. Defined here. */

@@ -9,5 +9,6 @@ export const MEASURE_KINDS = [
   'gap',
   'runOut',
   'wear',
+  'stopDepth',
 ] as const;
 export type MeasureKindId = (typeof MEASURE_KINDS)[number];

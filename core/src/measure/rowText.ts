@@ -12,6 +12,8 @@ const GIVEN: readonly [RegExp, (n: string) => string][] = [
   [/^bore, front$/, () => text.boreFront],
   [/^bore, rear$/, () => text.boreRear],
   [/^journal, front$/, () => text.journalFront],
+  [/^drill$/, () => text.drill],
+  [/^tap$/, () => text.tap],
   [/^journal, rear$/, () => text.journalRear],
 ];
 

@@ -37,6 +37,7 @@ export {
   isWrongPart,
   leftOutBefore,
   startBlockers,
+  chosenBefore,
   type RunBefore,
   type StartSeen,
 } from './startBlockers';

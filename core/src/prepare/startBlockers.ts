@@ -1,6 +1,7 @@
 import { textsOf } from '../language';
 import { orders } from '../language/en/orders';
 import { PROCEDURE, TAKE_APART, type Sheet } from '../procedure';
+import type { Quantity } from '../quantity';
 import { isLost, jointState, type EntryOf, type JointRuns, type OrderEntry } from '../order';
 import { wrongPart } from './wrongPart';
 
@@ -14,6 +15,7 @@ export interface RunBefore {
   standing: {
     leftOut?: readonly string[] | undefined;
     once?: readonly string[] | undefined;
+    values?: Readonly<Record<string, Quantity>> | undefined;
     done: number;
     stage: number;
   };
@@ -149,6 +151,26 @@ export const leftOutBefore = (runs: readonly RunBefore[], instance: string | nul
       .flatMap((r) => r.standing.leftOut ?? []),
   ),
 ];
+
+/**
+ * Values that the joint was tightened with, where the sheet left a choice and what comes later has
+ * to use the same: by stage.
+ */
+export function chosenBefore(
+  sheet: Pick<Sheet, 'after'>,
+  runs: readonly RunBefore[],
+  { part, instance }: { part: string; instance: string | null },
+): Record<string, Quantity> {
+  const wanted = new Set(
+    sheet.after
+      .find((a) => a.id === part)
+      ?.stages?.flatMap((s) => (s.sameAs === undefined ? [] : [s.sameAs])),
+  );
+  const tightened = runs.find((r) => r.part === PROCEDURE && r.instance === instance);
+  return Object.fromEntries(
+    Object.entries(tightened?.standing.values ?? {}).filter(([stage]) => wanted.has(stage)),
+  );
+}
 
 /** Steps that are done once for the whole job, and were done in another run of this joint. */
 export const doneOnce = (runs: readonly RunBefore[], part: string): string[] => [

@@ -99,6 +99,8 @@ export {
   repeatWords,
   stageHead,
   stageKindText,
+  stageMore,
+  stepMore,
   REUSE_TEXT,
   stageWords,
   threadText,

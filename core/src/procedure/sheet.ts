@@ -133,6 +133,7 @@ export const TELL_APART = [
   'length',
   'gasketColour',
   'castingMark',
+  'origin',
 ] as const;
 const TellApartSchema = v.strictObject({
   about: v.picklist(TELL_APART),
@@ -208,7 +209,15 @@ export const SheetSchema = v.strictObject({
   /** What is tightened by it is signed by a second person too, whatever the shop's own rule. */
   secondSignature: v.optional(v.boolean()),
   conflicts: v.pipe(
-    v.array(v.strictObject({ sheet: KeySchema, value: QuantitySchema, why: textOf(200) })),
+    v.array(
+      v.strictObject({
+        /** A sheet of the library, or a source that no sheet was written from. */
+        sheet: v.optional(KeySchema),
+        source: v.optional(textOf(120)),
+        value: QuantitySchema,
+        why: textOf(200),
+      }),
+    ),
     v.maxLength(8),
   ),
   cautions: v.pipe(v.array(textOf(200)), v.maxLength(12)),

@@ -43,7 +43,13 @@ const wholeUpTo = (min: number, max: number) =>
  */
 export const TargetSchema = v.union([
   v.strictObject({ value: positive, unit: UnitSchema }),
-  v.strictObject({ min: positive, max: positive, unit: UnitSchema }),
+  /** The source may name one inside it. */
+  v.strictObject({
+    min: positive,
+    max: positive,
+    unit: UnitSchema,
+    recommended: v.optional(positive),
+  }),
 ]);
 /** In the target's unit; a window closed at both ends. */
 export const ToleranceSchema = v.strictObject({
@@ -113,6 +119,10 @@ export const StageSchema = v.strictObject({
   ifNot: v.optional(KeySchema),
   /** stretch: the published torque for those who cannot measure it. */
   fallback: v.optional(TargetSchema),
+  /** The value that was chosen at that stage, in this run or before a later one, is used again. */
+  sameAs: v.optional(KeySchema),
+  /** It takes two: what the second person does. */
+  helper: v.optional(textOf(120)),
   /** Steps or order that the source does not give. */
   derived: v.optional(v.boolean()),
   /** do: the step it names. */

@@ -122,6 +122,10 @@ export const StepSchema = v.strictObject({
   ),
   rows: v.optional(v.pipe(v.array(textOf(40)), v.minLength(1), v.maxLength(60))),
   compound: v.optional(CompoundSchema),
+  /** Where else the same compound goes in the same step. */
+  alsoOn: v.optional(v.pipe(v.array(v.picklist(COMPOUND_PLACES)), v.minLength(1), v.maxLength(8))),
+  /** It takes two: what the second person does. */
+  helper: v.optional(textOf(120)),
   /** The source gives no open time for this sealant. */
   noClockPublished: v.optional(v.boolean()),
   /** Put in for the job, and taken out again, by one name. */

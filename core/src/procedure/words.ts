@@ -84,6 +84,36 @@ export function stageHead(stage: Stage, format: Formatter): string {
   return kind && !words.toLowerCase().includes(kind) ? `${words}, ${kind}` : words;
 }
 
+/** What else the sheet says of a stage: which value of a range, and whether it takes two people. */
+export function stageMore(stage: Stage, stages: readonly Stage[], format: Formatter): string[] {
+  const { target, sameAs, helper } = stage;
+  const recommended = target && 'min' in target ? target.recommended : undefined;
+  return [
+    ...(target && recommended !== undefined
+      ? [text.recommended({ value: format.published({ value: recommended, unit: target.unit }) })]
+      : []),
+    ...(sameAs === undefined
+      ? []
+      : [text.sameAs({ stage: stages.find((s) => s.id === sameAs)?.name ?? sameAs })]),
+    ...(helper === undefined ? [] : [text.twoPeople({ what: helper })]),
+  ];
+}
+
+/** What else the sheet says of a step: where its compound goes, and whether it takes two people. */
+export function stepMore({ compound, alsoOn = [], helper }: Step): string[] {
+  const on = compound && compoundText(compound);
+  return [
+    ...(on === undefined
+      ? []
+      : [
+          alsoOn.length === 0
+            ? on
+            : text.alsoOn({ compound: on, places: alsoOn.map(compoundPlaceText).join(', ') }),
+        ]),
+    ...(helper === undefined ? [] : [text.twoPeople({ what: helper })]),
+  ];
+}
+
 /**
  * What a fastener is called in a sentence, by its group. @example nounOf({ head: 'nut', name:
  * 'Outer studs with nuts' }) // 'nut'

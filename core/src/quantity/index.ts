@@ -9,6 +9,7 @@ export {
   type UnitKind,
 } from './unit';
 export { parseNumber } from './parseNumber';
+export { readingDoubt } from './readingDoubt';
 export {
   createFormatter,
   inUnit,

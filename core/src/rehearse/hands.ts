@@ -80,7 +80,7 @@ export class Hands {
     readonly place: Place = PLACE,
     readonly begin: Pick<
       PayloadOf<'started'>,
-      'part' | 'instance' | 'fasteners' | 'prepared' | 'leftOut'
+      'part' | 'instance' | 'fasteners' | 'prepared' | 'leftOut' | 'values'
     > = sheet.instances ? { instance: sheet.instances.labels[0] ?? '' } : {},
   ) {
     this.state = initialState(sheet, begin.part);

@@ -47,6 +47,8 @@ const payloads = {
     fasteners: v.optional(fasteners),
     /** Steps that were done in the preparation or in another run of the same sitting. */
     prepared: v.optional(v.pipe(v.array(KeySchema), v.maxLength(100))),
+    /** Values that were chosen when the joint was tightened, by stage: they are used again. */
+    values: v.optional(v.record(KeySchema, QuantitySchema)),
     /** Seats that an earlier run of the joint left out: they stay out. */
     leftOut: v.optional(v.pipe(v.array(LabelSchema), v.minLength(1), v.maxLength(240))),
     /** Left out by an earlier run and repaired since: they are tightened with the others. */

@@ -1,4 +1,4 @@
-import { textAt, textsOf } from '../language';
+import { textAt, textsOf, upperFirst } from '../language';
 import { explanations } from '../language/en/explanations';
 import { fastenerName, type Sheet } from '../procedure';
 import { plainText } from '../quantity';
@@ -6,8 +6,6 @@ import type { Next } from './due';
 import type { AnyHold } from './state';
 
 const text = textsOf('explanations', explanations);
-
-const upperFirst = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** What comes next and why, in one sentence that a technician understands. */
 export function explain(sheet: Sheet, due: Next): string {

@@ -118,7 +118,7 @@ export function fold(sheet: Sheet, p: Progress, event: RunEvent): Progress {
 
 /** Where an earlier run left off: its fasteners are in and tight; what was prepared is done. */
 function foldStart(sheet: Sheet, p: Progress, event: EventOf<'started'>): Progress {
-  const { part, fasteners, prepared, leftOut } = event.payload;
+  const { part, fasteners, prepared, leftOut, values = {} } = event.payload;
   const lives = new Map((fasteners ?? []).map((f) => [seatIdOf(f), lifeOf(f)]));
   const isLater = part !== undefined && part !== 'procedure';
   const seats = withSeats(p, (s) => ({
@@ -130,6 +130,7 @@ function foldStart(sheet: Sheet, p: Progress, event: EventOf<'started'>): Progre
   const out = (leftOut ?? []).reduce<Progress>((at, id) => stillOut(at, event, id), seats);
   return {
     ...out,
+    values,
     steps,
     since: event.deviceTime,
     times: Object.fromEntries((prepared ?? []).map((id) => [`step:${id}`, event.deviceTime])),

@@ -38,7 +38,9 @@ export const valueKey = (stage: string, part?: string): string =>
  * be chosen.
  */
 export function valueOf(progress: Progress, stage: Stage, part?: Part): Quantity | undefined {
-  const chosen = progress.values[valueKey(stage.id, part?.id)];
+  const chosen =
+    progress.values[valueKey(stage.id, part?.id)] ??
+    (part || stage.sameAs === undefined ? undefined : progress.values[stage.sameAs]);
   if (chosen) return chosen;
   const { target } = part ?? stage;
   return target && 'value' in target ? target : undefined;

@@ -24,7 +24,7 @@ export function standingSheet(row: SheetRow): Sheet {
 export async function relatedTo(client: Client, sheet: Sheet): Promise<Sheet[]> {
   const named = [
     ...sheet.tellApart.flatMap((t) => t.answers.map((a) => a.sheet)),
-    ...sheet.conflicts.map((c) => c.sheet),
+    ...sheet.conflicts.flatMap((c) => c.sheet ?? []),
     ...sheet.requires,
   ];
   const others = [...new Set(named)].filter((s) => s !== sheet.id);

@@ -99,6 +99,7 @@ export const statusOf: Record<ErrorCode, number> = {
   LENGTH_NEEDED: 422,
   START_BLOCKED: 409,
   LEFT_OUT_BEFORE: 409,
+  VALUES_UNLIKE: 409,
   OWN_WORK: 403,
   LENGTH_IMPLAUSIBLE: 422,
   LENGTH_TOO_CLOSE: 409,

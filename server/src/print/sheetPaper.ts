@@ -5,6 +5,8 @@ import {
   repeatWords,
   REUSE_TEXT,
   stageKindText,
+  stageMore,
+  stepMore,
   stageWords,
   threadText,
   type Sheet,
@@ -154,7 +156,9 @@ function leftColumn(sheet: Sheet, format: Formatter): Block[] {
     ...(sheet.steps.length > 0
       ? [
           headingBlock(text.steps),
-          ...sheet.steps.map((s) => textBlock(`– ${s.text} (${dueWords(s, sheet)})`)),
+          ...sheet.steps.map((s) =>
+            textBlock([`– ${s.text} (${dueWords(s, sheet)})`, ...stepMore(s)].join('; ')),
+          ),
         ]
       : []),
   ];
@@ -183,6 +187,7 @@ const stageLine = (s: Stage, format: Formatter): string => {
 function stageBlock(sheet: Sheet, stage: Stage, index: number, format: Formatter): Block {
   const notes = [
     stageKindText(stage),
+    ...stageMore(stage, sheet.stages, format),
     stage.on[0] === 'all' ? '' : stage.on.join(', '),
     repeatWords(stage),
     stage.order && sheet.seats.length > 1
@@ -257,7 +262,9 @@ function rightColumn(sheet: Sheet, format: Formatter): Block[] {
     ]),
     ...lines(
       text.conflicts,
-      sheet.conflicts.map((c) => `${c.sheet}: ${format.published(c.value)}. ${c.why}`),
+      sheet.conflicts.map(
+        (c) => `${c.sheet ?? c.source ?? ''}: ${format.published(c.value)}. ${c.why}`,
+      ),
     ),
     ...lines(
       text.tellApart,

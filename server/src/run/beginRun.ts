@@ -1,5 +1,12 @@
+import { isDeepStrictEqual } from 'node:util';
 import { AppError } from '@stennet/core/errors';
-import { type RunBefore, startBlockers, leftOutBefore, crankHeldBy } from '@stennet/core/prepare';
+import {
+  type RunBefore,
+  chosenBefore,
+  startBlockers,
+  leftOutBefore,
+  crankHeldBy,
+} from '@stennet/core/prepare';
 import { type Sheet, assertRunnable, PROCEDURE, TAKE_APART } from '@stennet/core/procedure';
 import type { RunEvent, EventOf, RunState } from '@stennet/core/run';
 import { type Client, brokenConstraint } from '../db/database';
@@ -114,6 +121,8 @@ async function assertMayStart(
     entries: order.entries.map((e) => e.body),
   });
   if (why.length > 0) throw new AppError('START_BLOCKED', { reasons: why.join(' ') });
+  const chosen = chosenBefore(JSON.parse(joint.body) as Sheet, others, { part, instance });
+  if (!isDeepStrictEqual(payload.values ?? {}, chosen)) throw new AppError('VALUES_UNLIKE');
   if (part !== PROCEDURE) return;
   const answered = [...(payload.leftOut ?? []), ...(payload.repaired ?? [])];
   const open = leftOutBefore(others, instance).filter((seat) => !answered.includes(seat));

@@ -23,6 +23,7 @@ export function standingOf(state: RunState, due: Next): RunBrief['standing'] {
     once: sheet.steps.flatMap((s) =>
       s.scope === 'job' && progress.steps[s.id]?.settled ? [s.id] : [],
     ),
+    values: progress.values,
     happened: happenedIn(state),
     measured: measuredIn(state),
     asksLead:

@@ -98,7 +98,7 @@ export class LibraryStore {
     if (!found) return null;
     const named = new Set([
       ...found.tellApart.flatMap((t) => t.answers.map((a) => a.sheet)),
-      ...found.conflicts.map((c) => c.sheet),
+      ...found.conflicts.flatMap((c) => c.sheet ?? []),
       ...found.requires,
     ]);
     const keys = [...this.entries.keys()].filter((key) => {

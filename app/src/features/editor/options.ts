@@ -1,5 +1,12 @@
 // What can be chosen, in the words it is chosen by; read at the moment, for its language.
-import type { Group, Stage, Step } from '@stennet/core/procedure';
+import {
+  COMPOUND_PLACES,
+  compoundPlaceText,
+  type Group,
+  type Sheet,
+  type Stage,
+  type Step,
+} from '@stennet/core/procedure';
 import { textsOf } from '@stennet/core/language';
 import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { MEASURE_KINDS } from '@stennet/core/measure';
@@ -50,6 +57,9 @@ export const options = {
   measures: () => MEASURE_KINDS.map((value) => ({ value, text: measuringText.kinds[value].title })),
   thens: () => of<Consequences>(text.thens),
   strengths: () => of(text.strengths),
+  scopes: () => of<NonNullable<Step['scope']>>(text.scopes),
+  seenFroms: () => of<NonNullable<Sheet['pattern']['seenFrom']>>(text.seenFroms),
+  compoundPlaces: () => COMPOUND_PLACES.map((value) => ({ value, text: compoundPlaceText(value) })),
   readyOns: () => of(text.readyOns),
   abouts: () => of(text.abouts),
   afters: () => of(text.afters),

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { runName, type Order } from '@stennet/core/contract';
 import type { JointSheet } from '@stennet/core/contract/work';
 import { runOf } from '@stennet/core/order';
-import { doneOnce, leftOutBefore, startBlockers } from '@stennet/core/prepare';
+import { chosenBefore, doneOnce, leftOutBefore, startBlockers } from '@stennet/core/prepare';
 import { PROCEDURE, sheetForPart, TAKE_APART, type Sheet } from '@stennet/core/procedure';
 import { problemOf, useEntries, useJointSheet, useOrder, useSignedIn } from '@/data';
 import { Notice, ScreenFrame, useIsWide, Waiting } from '@/ui';
@@ -17,7 +17,7 @@ import { StartButton } from './parts/StartButton';
 import { ToolsPlan } from './parts/ToolsPlan';
 import { builtOutside, isToldApart, WhichOne, type Answers } from './parts/WhichOne';
 import { WhichInstance } from './parts/WhichInstance';
-import { useAnswersBefore } from './answersBefore';
+import { originBefore, useAnswersBefore } from './answersBefore';
 import { text } from './text';
 import {
   There,
@@ -73,8 +73,9 @@ function Ready({
 }) {
   const isWide = useIsWide();
   const entries = useEntries(order ?? NO_ORDER);
-  const [answers, setAnswers] = useState<Answers>({});
+  const [given, setAnswers] = useState<Answers>({});
   const answersBefore = useAnswersBefore(whole, useSignedIn().me.person.id);
+  const answers = { ...originBefore(whole.sheet, answersBefore), ...given };
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [chosen, setChosen] = useState(asked ?? null);
   const [outNow, setOutNow] = useState<OutAnswers>({});
@@ -98,7 +99,11 @@ function Ready({
       at={at}
       answers={answers}
       open={open}
-      known={{ outNow, once: doneOnce(runs, part) }}
+      known={{
+        outNow,
+        once: doneOnce(runs, part),
+        values: chosenBefore(whole.sheet, runs, at),
+      }}
     />
   );
   return (

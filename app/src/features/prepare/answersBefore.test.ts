@@ -1,7 +1,7 @@
 import { act, renderHook } from '@testing-library/react-native';
 import type { JointSheet } from '@stennet/core/contract/work';
 import { demoSheet, headSheet } from '@stennet/core/testing';
-import { keepAnswers, useAnswersBefore } from './answersBefore';
+import { keepAnswers, originBefore, useAnswersBefore } from './answersBefore';
 
 const caps = { joint: 'caps', sheet: demoSheet('ob20-rod-caps') } as JointSheet;
 const [question] = caps.sheet.tellApart.map((t) => t.question);
@@ -28,4 +28,17 @@ test('a joint that occurs once is looked at each time; nothing answered is nothi
   expect(before(caps)).toBeNull();
   keep(caps, 'mei', {});
   expect(before(caps)).toBeNull();
+});
+
+test('whose hardware it is holds for every cap; what else was told apart is asked again', () => {
+  const sheet = {
+    ...caps.sheet,
+    tellApart: [
+      ...caps.sheet.tellApart,
+      { about: 'origin' as const, question: 'Original or kit?', answers: [] },
+    ],
+  };
+  const before = { [question ?? '']: 'from then on', 'Original or kit?': 'kit' };
+  expect(originBefore(sheet, before)).toEqual({ 'Original or kit?': 'kit' });
+  expect(originBefore(sheet, null)).toEqual({});
 });

@@ -1,4 +1,5 @@
 import type { JointSheet } from '@stennet/core/contract/work';
+import type { Sheet } from '@stennet/core/procedure';
 import { keptChoice } from '@/platform/keptChoice';
 import type { Answers } from './parts/WhichOne';
 
@@ -24,6 +25,15 @@ export function useAnswersBefore(data: JointSheet, person: string): Answers | nu
     ? answers
     : null;
 }
+
+/** Whose hardware it is holds for the whole joint: it is asked once, not for each cap or bank. */
+export const originBefore = (sheet: Sheet, before: Answers | null): Answers =>
+  Object.fromEntries(
+    sheet.tellApart.flatMap(({ about, question }) => {
+      const answer = before?.[question];
+      return about === 'origin' && answer !== undefined ? [[question, answer]] : [];
+    }),
+  );
 
 export const keepAnswers = (data: JointSheet, person: string, answers: Answers): void =>
   put(person, { of: nameOf(data), answers });

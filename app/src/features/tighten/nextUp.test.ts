@@ -38,6 +38,7 @@ const finished = (instance: string | null): Joint['runs'][number] => ({
     asksLead: 0,
     leftOut: [],
     once: [],
+    values: {},
     happened: [],
     bags: [],
     measured: [],

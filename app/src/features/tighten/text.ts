@@ -5,10 +5,6 @@ export { fastenerName } from '@stennet/core/procedure';
 
 export const text = textsOf('tighten', tighten);
 
-/** @example upperFirst('bolt 7') // 'Bolt 7' */
-export const upperFirst = (words: string): string =>
-  `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
-
 /** @example ordinal(3) // '3rd' */
 export function ordinal(n: number): string {
   const kind = new Intl.PluralRules(languageNow(), { type: 'ordinal' }).select(n);

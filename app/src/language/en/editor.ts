@@ -1,7 +1,9 @@
+import { editorFields } from './editorFields';
 import { editorPages } from './editorPages';
 import { editorWalk } from './editorWalk';
 
 export const editor = {
+  ...editorFields,
   ...editorPages,
   ...editorWalk,
   untitled: 'New sheet',

@@ -134,6 +134,20 @@ export const editorOptions = {
     length: 'length',
     gasketColour: 'gasket',
     castingMark: 'casting mark',
+    origin: 'original or kit',
+  },
+  scopes: {
+    instance: 'for each one',
+    pair: 'once for a pair',
+    job: 'once for the job',
+  },
+  seenFroms: {
+    above: 'above',
+    below: 'below',
+    front: 'the front',
+    rear: 'the rear',
+    left: 'the left',
+    right: 'the right',
   },
   afters: {
     retighten: 're-torque',

@@ -28,6 +28,10 @@ export const measuring = {
       title: 'Gap with feeler gauge',
       say: 'Enter the thickest blade that fits and the next one that doesn’t.',
     },
+    stopDepth: {
+      title: 'Drill or tap depth stop',
+      say: 'Measure from the tip to the stop before drilling. Drill no deeper.',
+    },
     runOut: {
       title: 'Runout with dial indicator',
       say: 'Turn it once, slowly. Read the dial at each mark.',

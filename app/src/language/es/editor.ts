@@ -1,9 +1,11 @@
 import type { Translation } from '@stennet/core/language';
 import type { editor as english } from '../en/editor';
+import { editorFields } from './editorFields';
 import { editorPages } from './editorPages';
 import { editorWalk } from './editorWalk';
 
 export const editor: Translation<typeof english> = {
+  ...editorFields,
   ...editorPages,
   ...editorWalk,
   untitled: 'Hoja nueva',

@@ -137,6 +137,20 @@ export const editorOptions: Translation<typeof english> = {
     length: 'largo',
     gasketColour: 'junta',
     castingMark: 'marca de fundición',
+    origin: 'original o kit',
+  },
+  scopes: {
+    instance: 'en cada uno',
+    pair: 'una vez por par',
+    job: 'una vez por trabajo',
+  },
+  seenFroms: {
+    above: 'arriba',
+    below: 'abajo',
+    front: 'el frente',
+    rear: 'atrás',
+    left: 'la izquierda',
+    right: 'la derecha',
   },
   afters: {
     retighten: 'reapretar',

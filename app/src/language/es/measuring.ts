@@ -31,6 +31,10 @@ export const measuring: Translation<typeof english> = {
       title: 'Holgura con calibrador de láminas',
       say: 'Anote la lámina más gruesa que entra y la siguiente que no entra.',
     },
+    stopDepth: {
+      title: 'Tope de broca o machuelo',
+      say: 'Mida de la punta al tope antes de taladrar. No taladre más hondo.',
+    },
     runOut: {
       title: 'Excentricidad con reloj comparador',
       say: 'Gire una vuelta despacio. Lea el reloj en cada marca.',

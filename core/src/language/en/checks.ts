@@ -28,6 +28,10 @@ export const checks = {
   targetMissing: '“{{name}}” has no value.',
   targetUnit: '“{{name}}” needs {{kind}}, but its unit is {{unit}}.',
   rangeEmpty: 'The range of “{{name}}” is empty: {{min}} to {{max}}.',
+  recommendedOutside: '“{{name}}” recommends {{value}}, outside {{min}} to {{max}}.',
+  sameAsNoChoice:
+    '“{{name}}” uses the value chosen at “{{stage}}”, which leaves nothing to choose.',
+  conflictOfNothing: 'Say which sheet or source disagrees.',
   fieldMissing: '“{{name}}” doesn’t say {{what}}.',
   fields: {
     loosen: 'how far to loosen',

@@ -7,6 +7,8 @@ export const measureKinds = {
     boreFront: 'bore, front',
     boreRear: 'bore, rear',
     journalFront: 'journal, front',
+    drill: 'drill',
+    tap: 'tap',
     journalRear: 'journal, rear',
   },
   strip: {
@@ -76,6 +78,11 @@ export const measureKinds = {
   },
   gap: {
     title: 'Gap with feeler gauge',
+    min: 'Min',
+  },
+  stopDepth: {
+    title: 'Drill or tap depth stop',
+    column: 'tip to stop',
     min: 'Min',
   },
   runOut: {

@@ -56,6 +56,10 @@ export const procedureWords = {
     check: 'check',
     seating: 'seating',
   },
+  recommended: '{{value}} recommended',
+  sameAs: 'same value as “{{stage}}”',
+  twoPeople: 'two people: {{what}}',
+  alsoOn: '{{compound}} and {{places}}',
   nouns: {
     bolt: 'bolt',
     nut: 'nut',

@@ -35,6 +35,10 @@ export const runErrors = {
     message: 'Left out at teardown: {{fasteners}}.',
     fix: 'Say for each if it is still out or repaired, then start.',
   },
+  VALUES_UNLIKE: {
+    message: 'The value chosen when this joint was tightened has changed on the way.',
+    fix: 'Reload, then start again. The same value is used again.',
+  },
   OWN_WORK: {
     message: 'You worked on this order and no one else has signed for it.',
     fix: 'Have another person check and sign it.',

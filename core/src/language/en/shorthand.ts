@@ -10,6 +10,7 @@ export const shorthand = {
   unit: 'Write the unit after {{value}}.',
   wrongUnit: '{{unit}} isn’t a unit for {{kind}}.',
   bracket: 'Close the bracket.',
+  repeat: 'Write how often, then the stages in brackets, e.g. repeat 3 (45 N·m; back fully).',
   eachTwo: 'After “each” write two things or more, e.g. each (24 N·m, +75°).',
   eachPart: 'On each bolt: by hand, run down, a torque, an angle or back.',
   kinds: {

@@ -31,6 +31,9 @@ export const checks: Translation<typeof english> = {
   targetMissing: '«{{name}}» no tiene valor.',
   targetUnit: '«{{name}}» necesita {{kind}}, pero su unidad es {{unit}}.',
   rangeEmpty: 'El rango de «{{name}}» está vacío: {{min}} a {{max}}.',
+  recommendedOutside: '«{{name}}» recomienda {{value}}, fuera de {{min}} a {{max}}.',
+  sameAsNoChoice: '«{{name}}» usa el valor elegido en «{{stage}}», que no deja nada que elegir.',
+  conflictOfNothing: 'Diga qué hoja o fuente dice otra cosa.',
   fieldMissing: '«{{name}}» no dice {{what}}.',
   fields: {
     loosen: 'cuánto aflojar',

@@ -10,6 +10,8 @@ export const measureKinds: Translation<typeof english> = {
     boreFront: 'alojamiento, delante',
     boreRear: 'alojamiento, detrás',
     journalFront: 'muñón, delante',
+    drill: 'broca',
+    tap: 'machuelo',
     journalRear: 'muñón, detrás',
   },
   strip: {
@@ -79,6 +81,11 @@ export const measureKinds: Translation<typeof english> = {
   },
   gap: {
     title: 'Holgura con láminas',
+    min: 'Mín.',
+  },
+  stopDepth: {
+    title: 'Tope de broca o machuelo',
+    column: 'punta a tope',
     min: 'Mín.',
   },
   runOut: {

@@ -59,6 +59,10 @@ export const procedureWords: Translation<typeof english> = {
     check: 'revisión',
     seating: 'asentar',
   },
+  recommended: '{{value}} recomendado',
+  sameAs: 'mismo valor que «{{stage}}»',
+  twoPeople: 'dos personas: {{what}}',
+  alsoOn: '{{compound}} y {{places}}',
   nouns: {
     bolt: 'perno',
     nut: 'tuerca',

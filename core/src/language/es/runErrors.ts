@@ -38,6 +38,10 @@ export const runErrors: Translation<typeof english> = {
     message: 'Sin poner desde el desmontaje: {{fasteners}}.',
     fix: 'Indique si cada uno sigue fuera o está reparado y luego empiece.',
   },
+  VALUES_UNLIKE: {
+    message: 'El valor elegido al apretar esta unión no coincide.',
+    fix: 'Recargue y empiece otra vez. Se usa de nuevo el mismo valor.',
+  },
   OWN_WORK: {
     message: 'Usted trabajó en esta orden y nadie más la firmó.',
     fix: 'Pida a otra persona que revise y firme.',

@@ -13,6 +13,8 @@ export const shorthand: Translation<typeof english> = {
   unit: 'Escriba la unidad después de {{value}}.',
   wrongUnit: '{{unit}} no es unidad de {{kind}}.',
   bracket: 'Cierre el paréntesis.',
+  repeat:
+    'Escriba cuántas veces y las etapas entre paréntesis, p. ej. repeat 3 (45 N·m; back fully).',
   eachTwo: 'Después de «each» escriba dos cosas o más, p. ej. each (24 N·m, +75°).',
   eachPart: 'En cada tornillo: by hand, run down, un torque, un ángulo o back.',
   kinds: {

@@ -7,9 +7,15 @@ const text = textsOf('checks', checks);
 
 /**
  * What tells look-alikes apart leads somewhere: one answer to this sheet itself, one to another.
+ * What disagrees is named.
  */
 export function checkAnswers(sheet: Sheet): Finding[] {
-  return sheet.tellApart.flatMap((question, i) => {
+  const unsaid = sheet.conflicts.flatMap(({ sheet: id, source }, i) =>
+    id || source
+      ? []
+      : [finding('answerNowhere', 'error', `conflicts.${i}.source`, text.conflictOfNothing)],
+  );
+  const answers = sheet.tellApart.flatMap((question, i) => {
     const place = `tellApart.${i}.answers`;
     const leads = question.answers.map((a) => a.sheet);
     return [
@@ -21,4 +27,5 @@ export function checkAnswers(sheet: Sheet): Finding[] {
         : [finding('answerNowhere', 'error', place, text.answerAllHere)]),
     ];
   });
+  return [...unsaid, ...answers];
 }

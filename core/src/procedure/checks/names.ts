@@ -119,6 +119,7 @@ function unknownOfStages(sheet: Sheet, list: string, stages: readonly Stage[]): 
               ? finding('unknownName', 'error', `${at}.ifNot`, text.holdBack({ name: stage.ifNot }))
               : unknown(`${at}.ifNot`, stage.ifNot, text.what.stage),
           ]),
+      ...sameValue(sheet, stage, stages.slice(0, i), at),
       ...(stage.action === 'do' && !(stage.step !== undefined && steps.has(stage.step))
         ? [unknown(`${at}.step`, stage.step ?? '–', text.what.step)]
         : []),
@@ -127,6 +128,30 @@ function unknownOfStages(sheet: Sheet, list: string, stages: readonly Stage[]): 
       ),
     ];
   });
+}
+
+/** A value that is used again is chosen before: earlier in the list, or when it was tightened. */
+function sameValue(
+  { stages }: Sheet,
+  { name, sameAs }: Stage,
+  before: readonly Stage[],
+  at: string,
+): Finding[] {
+  if (sameAs === undefined) return [];
+  const isLater = at.startsWith('after.');
+  const from = [...before, ...(isLater ? stages : [])].find((s) => s.id === sameAs);
+  if (!from) return [unknown(`${at}.sameAs`, sameAs, text.what.stage)];
+  const hasChoice = (from.target && 'min' in from.target) || from.fallback;
+  return hasChoice
+    ? []
+    : [
+        finding(
+          'unknownName',
+          'error',
+          `${at}.sameAs`,
+          text.sameAsNoChoice({ name, stage: from.name }),
+        ),
+      ];
 }
 
 function unknownOfSteps(sheet: Sheet): Finding[] {

@@ -2,7 +2,7 @@ import { textsOf } from '../../language';
 import { checks } from '../../language/en/checks';
 import { convert, units, type Quantity, type UnitKind } from '../../quantity';
 import type { Sheet } from '../sheet';
-import type { Action, Part, Stage } from '../stage';
+import type { Action, Part, Stage, Target } from '../stage';
 import { isByFastener, seatsOf } from '../stageFacts';
 import { checkAngles } from './angles';
 import { finding, type Finding } from './finding';
@@ -61,16 +61,25 @@ function checkTarget(of: Stage | Part, name: string, place: string): Finding[] {
   const tolerance = of.tolerance;
   if (tolerance && 'value' in target && tolerance.minus >= target.value)
     return [finding('rangeEmpty', 'error', `${place}.tolerance`, text.toleranceTooWide({ name }))];
-  if (!('value' in target) && target.min >= target.max)
-    return [
-      finding(
-        'rangeEmpty',
-        'error',
-        `${place}.target`,
-        text.rangeEmpty({ name, min: target.min, max: target.max }),
-      ),
-    ];
-  return [];
+  return 'value' in target ? [] : checkRange(target, name, place);
+}
+
+function checkRange(
+  { min, max, recommended: value }: Extract<Target, { min: number }>,
+  name: string,
+  place: string,
+): Finding[] {
+  if (min >= max)
+    return [finding('rangeEmpty', 'error', `${place}.target`, text.rangeEmpty({ name, min, max }))];
+  if (value === undefined || (value >= min && value <= max)) return [];
+  return [
+    finding(
+      'rangeEmpty',
+      'error',
+      `${place}.target.recommended`,
+      text.recommendedOutside({ name, value, min, max }),
+    ),
+  ];
 }
 
 function checkFields(stage: Stage, place: string): Finding[] {

@@ -11,6 +11,7 @@ const text = textsOf('shorthand', shorthand);
 
 /** Reads stages, one after the other. */
 export class StageReader extends GroupReader {
+  private before: LineStage | undefined;
   protected lastOrder: Order = { rule: 'listed' };
 
   /** One of the phrases of a table, of one or two words. */
@@ -29,6 +30,9 @@ export class StageReader extends GroupReader {
     return undefined;
   }
 
+  private isAtEnd(): boolean {
+    return !this.peek() || this.is(';') || this.is(')');
+  }
   private isName(): boolean {
     const t = this.peek();
     return (
@@ -44,8 +48,29 @@ export class StageReader extends GroupReader {
     return labels;
   }
 
+  /** repeat 3 (45 N·m; back fully): written out, so that each time is a stage of its own. */
+  protected stages(): LineStage[] {
+    if (!this.is('repeat')) return [this.stage() ?? []].flat();
+    this.i += 1;
+    const times = this.number();
+    if (times === undefined || times < 2 || times > MOST_TIMES || !this.take('('))
+      return this.refused(text.repeat);
+    const round: LineStage[] = [];
+    do round.push(...[this.stage() ?? []].flat());
+    while (this.take(';'));
+    if (!this.take(')')) return this.refused(text.bracket);
+    return Array.from({ length: times }, () => round).flat();
+  }
+
+  private refused(why: string): LineStage[] {
+    this.problem(why);
+    return [];
+  }
+
   protected stage(): LineStage | undefined {
     this.take('then');
+    // “again 25 Nm” says the stage anew; “again” alone is the one before once more.
+    if (this.take('again') && this.isAtEnd()) return this.before;
     const on = this.on();
     const trial = this.take('trial');
     const purpose = PURPOSES.find((word) => this.take(word));
@@ -57,10 +82,11 @@ export class StageReader extends GroupReader {
       ...(trial ? { trial } : {}),
       ...(purpose ? { purpose } : {}),
     };
-    while (this.peek() && !this.is(';')) {
+    while (!this.isAtEnd()) {
       if (this.take(',')) continue;
       if (!this.tail(stage)) break;
     }
+    this.before = stage;
     return stage;
   }
 
@@ -175,6 +201,11 @@ export class StageReader extends GroupReader {
       if (plusMinus !== undefined) stage.plusMinus = plusMinus;
       return plusMinus !== undefined;
     }
+    if (stage.upTo !== undefined && this.take('recommended')) {
+      const recommended = this.number();
+      if (recommended !== undefined) stage.recommended = recommended;
+      return recommended !== undefined;
+    }
     // A stage that stands there twice is done twice; “again” says so to the reader.
     if (this.take('again')) return true;
     if (this.take('twice')) {
@@ -215,6 +246,8 @@ export class StageReader extends GroupReader {
   }
 }
 
+/** As many rounds as one line may ask for. */
+const MOST_TIMES = 10;
 const PARTS: readonly string[] = ['torque', 'angle', 'loosen', 'handStart', 'runDown'];
 const isPart = (action: string): boolean => PARTS.includes(action);
 

@@ -57,6 +57,8 @@ export interface LineStage {
   value?: Quantity;
   /** Upper end of a range whose lower end is `value`. */
   upTo?: number;
+  /** Inside the range, as the source recommends it. */
+  recommended?: number;
   /** Even to both sides, in the unit of the value. */
   plusMinus?: number;
   loosen?: Loosened;
@@ -148,6 +150,8 @@ export const RESERVED: readonly string[] = [
   'hold',
   'as',
   'again',
+  'recommended',
+  'repeat',
   'twice',
   ...Object.values(ORDER_WORDS).flatMap((words) => words.split(' ')),
 ];

@@ -115,6 +115,7 @@ function stageOf(stage: Stage): LineStage | undefined {
     on: [...stage.on],
     action: stage.action as LineAction,
     ...valueOf(stage.target),
+    ...recommendedOf(stage.target),
     ...(even === undefined ? {} : { plusMinus: even }),
     ...(stage.action === 'loosen' ? { loosen: stage.loosen ?? 'free' } : {}),
     ...(wait === undefined ? {} : { minutes: wait }),
@@ -137,6 +138,11 @@ function partOf({ action, target, tolerance, loosen }: Part): LinePart | undefin
     ...(action === 'loosen' ? { loosen: loosen ?? 'free' } : {}),
   };
 }
+
+const recommendedOf = (target: Target | undefined): Pick<LineStage, 'recommended'> =>
+  target && 'min' in target && target.recommended !== undefined
+    ? { recommended: target.recommended }
+    : {};
 
 function valueOf(target: Target | undefined): Pick<LineStage, 'value' | 'upTo'> {
   if (!target) return {};
@@ -210,11 +216,20 @@ function renewed(
   };
 }
 
-function targetFrom({ value, upTo }: Pick<LineStage, 'value' | 'upTo'>): Target | undefined {
+function targetFrom({
+  value,
+  upTo,
+  recommended,
+}: Pick<LineStage, 'value' | 'upTo' | 'recommended'>): Target | undefined {
   if (!value) return undefined;
   return upTo === undefined
     ? { value: value.value, unit: value.unit }
-    : { min: value.value, max: upTo, unit: value.unit };
+    : {
+        min: value.value,
+        max: upTo,
+        unit: value.unit,
+        ...(recommended === undefined ? {} : { recommended }),
+      };
 }
 
 function partFrom(p: LinePart, was: Part | undefined, at: number): Part {

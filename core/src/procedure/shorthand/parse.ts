@@ -43,8 +43,7 @@ class Reader extends StageReader {
     if (order) this.lastOrder = forward(order);
     const stages: LineStage[] = [];
     while (this.peek()) {
-      const stage = this.stage();
-      if (stage) stages.push(stage);
+      stages.push(...this.stages());
       if (this.peek() && !this.take(';')) this.skipTo(';');
     }
     const [first] = stages;

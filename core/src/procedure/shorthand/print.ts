@@ -49,6 +49,7 @@ function stageText(s: LineStage, order: Order | undefined, last: Order): string 
   const on = s.on.length === 1 && s.on[0] === 'all' ? '' : `${s.on.join(', ')} `;
   const said = [s.trial ? 'trial' : '', s.purpose ?? '', bodyText(s)].filter(Boolean).join(' ');
   const parts = [`${on}${said}`];
+  if (s.recommended !== undefined) parts.push(`recommended ${s.recommended}`);
   if (s.plusMinus !== undefined) parts.push(`±${s.plusMinus}`);
   if (order) parts.push(orderText(order, last));
   if (s.repeat) parts.push(repeatText(s.repeat));

@@ -4,9 +4,11 @@ import { DayField } from '@/forms';
 import { useEditor } from '../hooks/useEditor';
 import { withoutUnset } from '../lists';
 import { text } from '../text';
-import { AfterForm, ConflictsForm, TellApartForm } from './KinForms';
+import { AfterForm, ConflictsForm } from './KinForms';
+import { InstancesForm } from './InstancesForm';
 import { NamesField } from './NamesField';
 import { SheetPartsForm } from './SheetPartsForm';
+import { TellApartForm } from './TellApartForm';
 
 /** What the sheet is for, by whose word, and what it stands beside. */
 export function AboutTab() {
@@ -16,7 +18,7 @@ export function AboutTab() {
       <Source />
       <Cautions />
       <SheetPartsForm />
-      <Instances />
+      <InstancesForm />
       <TellApartForm />
       <ConflictsForm />
       <AfterForm />
@@ -184,55 +186,6 @@ function Cautions() {
         onChange={(requires) => change((d) => ({ ...d, requires }), 'requires')}
         problem={problem('requires')}
       />
-    </Section>
-  );
-}
-
-function Instances() {
-  const { draft, change, problem } = useEditor();
-  const { instances } = draft;
-  type Kind = NonNullable<Sheet['instances']>['kind'];
-  return (
-    <Section title={text.instances}>
-      <ChoiceField<Kind | 'once'>
-        label={text.instanceKind}
-        value={instances?.kind ?? 'once'}
-        options={[
-          { value: 'once', text: text.once },
-          { value: 'banks', text: text.banks },
-          { value: 'caps', text: text.caps },
-          { value: 'cylinders', text: text.cylinders },
-        ]}
-        onChange={(kind) =>
-          change((d) =>
-            withoutUnset({
-              ...d,
-              instances:
-                kind === 'once'
-                  ? undefined
-                  : {
-                      ...d.instances,
-                      kind,
-                      labels: d.instances?.labels ?? (kind === 'banks' ? ['left', 'right'] : []),
-                    },
-            }),
-          )
-        }
-        problem={problem('instances', true)}
-      />
-      {instances ? (
-        <NamesField
-          label={text.instanceLabels}
-          names={instances.labels}
-          onChange={(labels) =>
-            change(
-              (d) => (d.instances ? { ...d, instances: { ...d.instances, labels } } : d),
-              'instances',
-            )
-          }
-          problem={problem('instances.labels')}
-        />
-      ) : null}
     </Section>
   );
 }

@@ -7,116 +7,7 @@ import { changed, freeId, withoutUnset, without } from '../lists';
 import { options } from '../options';
 import { text } from '../text';
 
-type Question = Sheet['tellApart'][number];
 type Conflict = Sheet['conflicts'][number];
-
-/** Questions that lead to its siblings; the answers name the sheets. */
-export function TellApartForm() {
-  const { draft, change, problem } = useEditor();
-  const inks = useInks();
-  const put = (at: number, by: (q: Question) => Question, key: string): void =>
-    change((d) => ({ ...d, tellApart: changed(d.tellApart, at, by) }), `tellApart.${at}.${key}`);
-  const add = (): void =>
-    change((d) => ({
-      ...d,
-      tellApart: [
-        ...d.tellApart,
-        {
-          about: 'headDrive',
-          question: '',
-          answers: [
-            { text: '', sheet: d.id },
-            { text: '', sheet: '' },
-          ],
-        },
-      ],
-    }));
-  return (
-    <Section title={text.tellApart}>
-      {draft.tellApart.map((q, i) => (
-        <View key={i} style={[styles.one, { borderColor: inks.line }]}>
-          <TextField
-            label={text.question}
-            value={q.question}
-            onChange={(question) => put(i, (x) => ({ ...x, question }), 'question')}
-            problem={problem(`tellApart.${i}.question`)}
-          />
-          <ChoiceField
-            label={text.about}
-            value={q.about}
-            options={options.abouts()}
-            onChange={(about) => put(i, (x) => ({ ...x, about }), 'about')}
-          />
-          {q.answers.map((a, k) => (
-            <View key={k}>
-              <FieldRow>
-                <TextField
-                  label={`${text.answerText} ${k + 1}`}
-                  value={a.text}
-                  onChange={(t) =>
-                    put(
-                      i,
-                      (x) => ({ ...x, answers: changed(x.answers, k, (y) => ({ ...y, text: t })) }),
-                      `a${k}`,
-                    )
-                  }
-                  problem={problem(`tellApart.${i}.answers.${k}.text`)}
-                />
-                <TextField
-                  label={text.leadsTo}
-                  value={a.sheet}
-                  onChange={(sheet) =>
-                    put(
-                      i,
-                      (x) => ({ ...x, answers: changed(x.answers, k, (y) => ({ ...y, sheet })) }),
-                      `s${k}`,
-                    )
-                  }
-                  problem={problem(`tellApart.${i}.answers.${k}.sheet`)}
-                />
-              </FieldRow>
-              {q.about === 'headDrive' ? (
-                <ChoiceField
-                  label={text.head}
-                  value={a.head}
-                  options={options.heads()}
-                  onChange={(head) =>
-                    put(
-                      i,
-                      (x) => ({ ...x, answers: changed(x.answers, k, (y) => ({ ...y, head })) }),
-                      `h${k}`,
-                    )
-                  }
-                />
-              ) : null}
-            </View>
-          ))}
-          <FieldRow>
-            <BigButton
-              text={text.addAnswer}
-              look="quiet"
-              size="desk"
-              onPress={() =>
-                put(
-                  i,
-                  (x) => ({ ...x, answers: [...x.answers, { text: '', sheet: '' }] }),
-                  `add ${q.answers.length}`,
-                )
-              }
-            />
-            <BigButton
-              text={text.remove}
-              look="quiet"
-              size="desk"
-              onPress={() => change((d) => ({ ...d, tellApart: without(d.tellApart, i) }))}
-            />
-          </FieldRow>
-        </View>
-      ))}
-      <BigButton text={text.addQuestion} look="quiet" size="desk" onPress={add} />
-    </Section>
-  );
-}
 
 export function ConflictsForm() {
   const { draft, change, problem } = useEditor();
@@ -124,7 +15,10 @@ export function ConflictsForm() {
   const inks = useInks();
   const put = (at: number, over: Partial<Conflict>, key: string): void =>
     change(
-      (d) => ({ ...d, conflicts: changed(d.conflicts, at, (c) => ({ ...c, ...over })) }),
+      (d) => ({
+        ...d,
+        conflicts: changed(d.conflicts, at, (c) => withoutUnset({ ...c, ...over })),
+      }),
       `conflicts.${at}.${key}`,
     );
   return (
@@ -134,9 +28,15 @@ export function ConflictsForm() {
           <FieldRow>
             <TextField
               label={text.otherSheet}
-              value={c.sheet}
-              onChange={(sheet) => put(i, { sheet }, 'sheet')}
+              value={c.sheet ?? ''}
+              onChange={(sheet) => put(i, { sheet: sheet || undefined }, 'sheet')}
               problem={problem(`conflicts.${i}.sheet`)}
+            />
+            <TextField
+              label={text.otherSource}
+              value={c.source ?? ''}
+              onChange={(source) => put(i, { source: source || undefined }, 'source')}
+              problem={problem(`conflicts.${i}.source`)}
             />
             <NumberField
               label={text.itsValue}
@@ -172,10 +72,7 @@ export function ConflictsForm() {
         onPress={() =>
           change((d) => ({
             ...d,
-            conflicts: [
-              ...d.conflicts,
-              { sheet: '', value: { value: 0, unit: me.shop.torqueUnit }, why: '' },
-            ],
+            conflicts: [...d.conflicts, { value: { value: 0, unit: me.shop.torqueUnit }, why: '' }],
           }))
         }
       />
@@ -222,6 +119,11 @@ export function AfterForm() {
               label={text.days}
               value={a.when?.days}
               onChange={(days) => put(i, { when: when(a, { days }) }, 'days')}
+            />
+            <NumberField
+              label={text.warmTo}
+              value={a.when?.celsius}
+              onChange={(celsius) => put(i, { when: when(a, { celsius }) }, 'celsius')}
             />
           </FieldRow>
           <BigButton

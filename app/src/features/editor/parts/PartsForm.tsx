@@ -7,6 +7,7 @@ import { changed, freeId, withoutUnset, without } from '../lists';
 import { options } from '../options';
 import { text } from '../text';
 import type { PutStage } from '../hooks/stageEdit';
+import { LoosenFields } from './StageExtras';
 import { ValueFields } from './TargetFields';
 
 const partActions = () =>
@@ -58,6 +59,18 @@ export function PartsForm({ stage, place, put }: { stage: Stage; place: string; 
                   `${i} ${key}`,
                 )
               }
+            />
+          ) : null}
+          {part.action === 'loosen' ? (
+            <LoosenFields
+              of={part}
+              put={(over, key) =>
+                set(
+                  changed(parts, i, (p) => withoutUnset({ ...p, ...over })),
+                  `${i} ${key}`,
+                )
+              }
+              place={`${place}.each.${i}`}
             />
           ) : null}
           {parts.length > 2 ? (

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { assignGroup, movePlace, removePlaces } from '@stennet/core/draft';
+import { assignGroup, movePlace, removePlaces, studAndNut } from '@stennet/core/draft';
 import {
   BigButton,
   ChoiceField,
@@ -14,6 +14,7 @@ import {
 import { useEditor } from '../hooks/useEditor';
 import { type Mode, type Placing } from '../hooks/usePlacing';
 import { withoutUnset } from '../lists';
+import { options } from '../options';
 import { text } from '../text';
 import { NamesField } from './NamesField';
 import { PatternForm, styles } from './PatternForm';
@@ -68,6 +69,7 @@ export function PlacesTab({ placing }: { placing: Placing }) {
           ))}
         </View>
         <Landmarks />
+        <SeenFrom />
       </Section>
     </>
   );
@@ -158,6 +160,7 @@ function Selected({ placing }: { placing: Placing }) {
           onChange={(group) => change((d) => assignGroup(d, selected, group))}
         />
       ) : null}
+      <StudAndNut labels={selected} />
       <NamesField
         label={text.tags}
         names={first?.tags ?? []}
@@ -190,6 +193,39 @@ function Selected({ placing }: { placing: Placing }) {
         />
       </FieldRow>
     </View>
+  );
+}
+
+/** Places that hold a stud with its nut: the stud becomes a fastener of its own. */
+function StudAndNut({ labels }: { labels: readonly string[] }) {
+  const { draft, change } = useEditor();
+  const single = draft.seats.filter((s) => labels.includes(s.position) && s.id === s.position);
+  const studs = draft.groups.find((g) => !single.some((s) => s.group === g.id));
+  if (single.length === 0 || !studs) return null;
+  return (
+    <BigButton
+      text={text.studAndNut({ studs: studs.name || studs.id })}
+      look="plain"
+      size="desk"
+      onPress={() => change((d) => studAndNut(d, labels, studs.id))}
+    />
+  );
+}
+
+function SeenFrom() {
+  const { draft, change } = useEditor();
+  return (
+    <ChoiceField
+      label={text.seenFrom}
+      value={draft.pattern.seenFrom ?? 'above'}
+      options={options.seenFroms()}
+      onChange={(seen) =>
+        change((d) => ({
+          ...d,
+          pattern: withoutUnset({ ...d.pattern, seenFrom: seen === 'above' ? undefined : seen }),
+        }))
+      }
+    />
   );
 }
 

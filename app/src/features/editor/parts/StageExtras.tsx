@@ -11,9 +11,18 @@ interface FieldsProps {
   place: string;
 }
 
-export function LoosenFields({ stage, put, place }: FieldsProps) {
+/** How far: of a stage, or of one of several things done on each fastener. */
+export function LoosenFields({
+  of: { loosen },
+  put,
+  place,
+}: {
+  of: Pick<Stage, 'loosen'>;
+  put: (over: Pick<Stage, 'loosen'>, key: string) => void;
+  place: string;
+}) {
   const { problem } = useEditor();
-  const kind = typeof stage.loosen === 'object' ? 'degrees' : (stage.loosen ?? 'free');
+  const kind = typeof loosen === 'object' ? 'degrees' : (loosen ?? 'free');
   return (
     <FieldRow>
       <ChoiceField
@@ -23,10 +32,10 @@ export function LoosenFields({ stage, put, place }: FieldsProps) {
         onChange={(k) => put({ loosen: k === 'degrees' ? { degrees: 180 } : k }, 'loosen')}
         problem={problem(`${place}.loosen`)}
       />
-      {typeof stage.loosen === 'object' ? (
+      {typeof loosen === 'object' ? (
         <NumberField
           label={text.degrees}
-          value={stage.loosen.degrees}
+          value={loosen.degrees}
           onChange={(degrees) => put({ loosen: { degrees: degrees ?? 0 } }, 'degrees')}
         />
       ) : null}

@@ -8,9 +8,9 @@ import { changed, withoutUnset } from '../lists';
 import { options } from '../options';
 import { text } from '../text';
 import { PartsForm } from './PartsForm';
-import type { PutStage, StageList } from '../hooks/stageEdit';
+import { stagesIn, withStagesIn, type PutStage, type StageList } from '../hooks/stageEdit';
 import { TargetFields } from './TargetFields';
-import { HoldFields, WaitFields } from './StageMore';
+import { HoldFields, SameAsField, WaitFields } from './StageMore';
 import { OnFields, OrderFields } from './StageOrder';
 import { LoosenFields, RepeatFields, FlagFields } from './StageExtras';
 
@@ -52,7 +52,7 @@ export function StageForm({
       : (options.actions().find((o) => o.value === s.action)?.text ?? '');
   const put: PutStage = (over, key) =>
     change((d) => {
-      const next = changed(d[list], at, (s) => {
+      const next = changed(stagesIn(d, list), at, (s) => {
         const after = withoutUnset({ ...s, ...over });
         // A name that only said the value follows the value.
         const isOwn = s.name !== '' && s.name !== autoName(s);
@@ -60,7 +60,7 @@ export function StageForm({
           ? { ...after, name: autoName(after).slice(0, 60) }
           : after;
       });
-      return { ...d, [list]: next };
+      return withStagesIn(d, list, next);
     }, `${place}.${key}`);
   const become = (action: Stage['action']): void => {
     const keepsTarget =
@@ -89,7 +89,7 @@ export function StageForm({
     );
   };
   return (
-    <Section title={text.stageOf({ n: at + 1, of: draft[list].length })}>
+    <Section title={text.stageOf({ n: at + 1, of: stagesIn(draft, list).length })}>
       <ChoiceField
         label={text.action}
         value={stage.action}
@@ -105,7 +105,7 @@ export function StageForm({
           unit={unitFor(stage.action, me.shop.torqueUnit)}
         />
       ) : null}
-      {stage.action === 'loosen' ? <LoosenFields stage={stage} put={put} place={place} /> : null}
+      {stage.action === 'loosen' ? <LoosenFields of={stage} put={put} place={place} /> : null}
       {stage.action === 'each' ? <PartsForm stage={stage} place={place} put={put} /> : null}
       {stage.action === 'wait' ? <WaitFields stage={stage} put={put} place={place} /> : null}
       {stage.action === 'hold' || stage.action === 'do' || stage.action === 'turnCrank' ? (
@@ -137,7 +137,24 @@ export function StageForm({
           onChange={(purpose) => put({ purpose }, 'purpose')}
         />
       ) : null}
+      <SameAsField stage={stage} put={put} at={at} list={list} />
       <FlagFields stage={stage} put={put} />
+      <WordFields stage={stage} put={put} place={place} />
+    </Section>
+  );
+}
+
+/** What else is said of a stage, in words. */
+function WordFields({ stage, put, place }: { stage: Stage; put: PutStage; place: string }) {
+  const { problem } = useEditor();
+  return (
+    <>
+      <TextField
+        label={text.helper}
+        value={stage.helper ?? ''}
+        onChange={(helper) => put({ helper: helper || undefined }, 'helper')}
+        problem={problem(`${place}.helper`)}
+      />
       <TextField
         label={text.note}
         value={stage.note ?? ''}
@@ -145,7 +162,7 @@ export function StageForm({
         lines={2}
         problem={problem(`${place}.note`)}
       />
-    </Section>
+    </>
   );
 }
 

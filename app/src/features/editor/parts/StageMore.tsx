@@ -1,8 +1,8 @@
 import type { Stage } from '@stennet/core/procedure';
 import { ChoiceField, FieldRow, NumberField } from '@/ui';
+import { stagesIn, type PutStage, type StageList } from '../hooks/stageEdit';
 import { useEditor } from '../hooks/useEditor';
 import { text } from '../text';
-import type { PutStage } from '../hooks/stageEdit';
 
 interface Props {
   stage: Stage;
@@ -101,5 +101,40 @@ export function HoldFields({ stage, put, place }: Props) {
         onChange={(release) => put({ release }, 'release')}
       />
     </>
+  );
+}
+
+/** A range whose value was chosen earlier: at another stage, or when the joint was tightened. */
+export function SameAsField({
+  stage,
+  put,
+  at,
+  list,
+}: {
+  stage: Stage;
+  put: PutStage;
+  at: number;
+  list: StageList;
+}) {
+  const { draft, problem } = useEditor();
+  const hasChoice = ({ target, fallback }: Stage): boolean =>
+    fallback !== undefined || (target !== undefined && 'min' in target);
+  if (!hasChoice(stage)) return null;
+  const earlier = [
+    ...(list === 'stages' || list === 'takeApart' ? [] : draft.stages),
+    ...stagesIn(draft, list).slice(0, at),
+  ].filter(hasChoice);
+  if (earlier.length === 0 && stage.sameAs === undefined) return null;
+  return (
+    <ChoiceField
+      label={text.sameAs}
+      value={stage.sameAs ?? ''}
+      options={[
+        { value: '', text: text.chosenHere },
+        ...earlier.map((s) => ({ value: s.id, text: s.name || s.id })),
+      ]}
+      onChange={(id) => put({ sameAs: id || undefined }, 'sameAs')}
+      problem={problem(`${list}.${at}.sameAs`)}
+    />
   );
 }

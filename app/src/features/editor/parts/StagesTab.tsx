@@ -1,16 +1,33 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
-import { stageWords, type Stage } from '@stennet/core/procedure';
+import { stageWords, type Sheet, type Stage } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
 import { BigButton, Chip, FieldRow, Line, pressedBySpace, Section } from '@/ui';
 import { Ribbon } from '@/ui/work';
 import { useEditor } from '../hooks/useEditor';
-import type { StageList } from '../hooks/stageEdit';
+import { stagesIn, withStagesIn, type StageList } from '../hooks/stageEdit';
 import { freeId, insertedAt, moved, without } from '../lists';
 import { text } from '../text';
+import { DoAgain } from './DoAgain';
 import { SortList } from './SortList';
 import { StageForm } from './StageForm';
+
+/** Tightening, teardown, and each follow-up that tightens again. */
+const listsOf = ({ after }: Sheet): { list: StageList; text: string }[] => [
+  { list: 'stages', text: text.procedure },
+  { list: 'takeApart', text: text.takeApart },
+  ...after.flatMap((a, i) =>
+    a.kind === 'retighten' || a.stages
+      ? [
+          {
+            list: `after.${i}.stages` as const,
+            text: text.afterStages({ what: a.text.slice(0, 30) || a.id }),
+          },
+        ]
+      : [],
+  ),
+];
 
 /** The procedure on its ribbon: a stage is tapped there and edited beneath. */
 export function StagesTab({ onTapOrder }: { onTapOrder: (stageId: string) => void }) {
@@ -18,13 +35,15 @@ export function StagesTab({ onTapOrder }: { onTapOrder: (stageId: string) => voi
   const { format } = useSignedIn();
   const [list, setList] = useState<StageList>('stages');
   const [chosen, setChosen] = useState(0);
-  const stages = draft[list];
+  const stages = stagesIn(draft, list);
   const at = Math.min(chosen, stages.length - 1);
   const stage = stages[at];
-  const put = (next: Stage[]): void => change((d) => ({ ...d, [list]: next }));
+  const put = (next: Stage[]): void => change((d) => withStagesIn(d, list, next));
   const add = (): void => {
     const id = freeId(
-      [...draft.stages, ...draft.takeApart].map((s) => s.id),
+      [...draft.stages, ...draft.takeApart, ...draft.after.flatMap((a) => a.stages ?? [])].map(
+        (s) => s.id,
+      ),
       'stage',
     );
     const fresh: Stage =
@@ -38,18 +57,15 @@ export function StagesTab({ onTapOrder }: { onTapOrder: (stageId: string) => voi
     <>
       <Section title={text.tabs.stages}>
         <View role="radiogroup" aria-label={text.which} style={styles.wrap}>
-          <Chip
-            role="radio"
-            text={text.procedure}
-            on={list === 'stages'}
-            onPress={() => setList('stages')}
-          />
-          <Chip
-            role="radio"
-            text={text.takeApart}
-            on={list === 'takeApart'}
-            onPress={() => setList('takeApart')}
-          />
+          {listsOf(draft).map((l) => (
+            <Chip
+              key={l.list}
+              role="radio"
+              text={l.text}
+              on={list === l.list}
+              onPress={() => setList(l.list)}
+            />
+          ))}
         </View>
         {stages.length > 0 ? (
           <View>
@@ -113,7 +129,18 @@ export function StagesTab({ onTapOrder }: { onTapOrder: (stageId: string) => voi
         ) : null}
       </Section>
       {stage ? (
-        <StageForm key={stage.id} stage={stage} at={at} list={list} onTapOrder={onTapOrder} />
+        <>
+          <StageForm key={stage.id} stage={stage} at={at} list={list} onTapOrder={onTapOrder} />
+          <DoAgain
+            key={`${list} ${stage.id}`}
+            stages={stages}
+            at={at}
+            onPut={(next, last) => {
+              put(next);
+              setChosen(last);
+            }}
+          />
+        </>
       ) : null}
     </>
   );

@@ -156,6 +156,14 @@ export function ApplyFields({ step, place, put }: Props) {
         onChange={(next, key) => put({ compound: next }, key)}
       />
       <FlagsField
+        label={text.alsoOn}
+        values={step.alsoOn ?? []}
+        options={options.compoundPlaces().filter((o) => o.value !== compound.place)}
+        onChange={(places) =>
+          put({ compound, alsoOn: places.length > 0 ? places : undefined }, 'alsoOn')
+        }
+      />
+      <FlagsField
         label={text.clocks}
         values={step.noClockPublished ? ['none'] : []}
         options={[{ value: 'none', text: text.noClock }]}

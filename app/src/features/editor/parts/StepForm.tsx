@@ -70,6 +70,19 @@ export function StepForm({ step, at }: { step: Step; at: number }) {
         onChange={(on) => put({ on: on.length > 0 ? on : undefined }, 'on')}
         problem={problem(`${place}.on`)}
       />
+      <NamesField
+        label={text.covers}
+        names={step.covers ?? []}
+        onChange={(covers) => put({ covers: covers.length > 0 ? covers : undefined }, 'covers')}
+        problem={problem(`${place}.covers`)}
+      />
+      <WhereFields step={step} place={place} put={put} />
+      <TextField
+        label={text.helper}
+        value={step.helper ?? ''}
+        onChange={(helper) => put({ helper: helper || undefined }, 'helper')}
+        problem={problem(`${place}.helper`)}
+      />
       <BigButton
         text={text.remove}
         look="warn"
@@ -77,6 +90,28 @@ export function StepForm({ step, at }: { step: Step; at: number }) {
         onPress={() => change((d) => ({ ...d, steps: without(d.steps, at) }))}
       />
     </Section>
+  );
+}
+
+/** A joint that occurs several times: for which of them, and once for all or for each. */
+function WhereFields({ step, place, put }: Props) {
+  const { draft, problem } = useEditor();
+  if (!draft.instances) return null;
+  return (
+    <>
+      <ChoiceField
+        label={text.scope}
+        value={step.scope ?? 'instance'}
+        options={options.scopes()}
+        onChange={(scope) => put({ scope: scope === 'instance' ? undefined : scope }, 'scope')}
+      />
+      <NamesField
+        label={text.onlyFor}
+        names={step.instances ?? []}
+        onChange={(names) => put({ instances: names.length > 0 ? names : undefined }, 'instances')}
+        problem={problem(`${place}.instances`)}
+      />
+    </>
   );
 }
 

@@ -94,12 +94,17 @@ export function ValueFields({ value, unit: preferred, label, problem, onChange }
   const unit = value?.unit ?? preferred;
   const low = value ? ('value' in value ? value.value : value.min) : undefined;
   const high = value && 'max' in value ? value.max : undefined;
-  const made = (from: number | undefined, to: number | undefined): Target | undefined =>
+  const recommended = value && 'max' in value ? value.recommended : undefined;
+  const made = (
+    from: number | undefined,
+    to: number | undefined,
+    best: number | undefined,
+  ): Target | undefined =>
     from === undefined
       ? undefined
       : to === undefined
         ? { value: from, unit }
-        : { min: from, max: to, unit };
+        : { min: from, max: to, unit, ...(best === undefined ? {} : { recommended: best }) };
   const isTorque = unit !== 'deg' && unit !== 'mm' && unit !== '[in_i]';
   return (
     <>
@@ -107,10 +112,21 @@ export function ValueFields({ value, unit: preferred, label, problem, onChange }
         <NumberField
           label={unit === 'deg' ? `${label}, °` : label}
           value={low}
-          onChange={(v) => onChange(made(v, high), 'value')}
+          onChange={(v) => onChange(made(v, high, recommended), 'value')}
           problem={problem}
         />
-        <NumberField label={text.to} value={high} onChange={(v) => onChange(made(low, v), 'to')} />
+        <NumberField
+          label={text.to}
+          value={high}
+          onChange={(v) => onChange(made(low, v, recommended), 'to')}
+        />
+        {high === undefined ? null : (
+          <NumberField
+            label={text.recommended}
+            value={recommended}
+            onChange={(v) => onChange(made(low, high, v), 'recommended')}
+          />
+        )}
       </FieldRow>
       {isTorque && low !== undefined ? (
         <Line>{text.sameValue({ values: inOtherUnits(format, low, high, unit) })}</Line>

@@ -4,6 +4,7 @@ import { isAllowed, runName } from '@stennet/core/contract';
 import type { JointSheet } from '@stennet/core/contract/work';
 import type { AppError } from '@stennet/core/errors';
 import { PROCEDURE, TAKE_APART } from '@stennet/core/procedure';
+import type { Quantity } from '@stennet/core/quantity';
 import { CORE_VERSION, type EventOf } from '@stennet/core/run';
 import { asAppError, useSignedIn } from '@/data';
 import { startRun } from '@/data/runs';
@@ -29,6 +30,8 @@ export interface RunPlace {
 export interface KnownBefore {
   outNow: OutAnswers;
   once: readonly string[];
+  /** Chosen when the joint was tightened, and used again. */
+  values: Readonly<Record<string, Quantity>>;
 }
 
 /** Starting needs the server, and every answer that stands alone. */
@@ -131,7 +134,7 @@ function startEvents(
 function startedEvent(
   data: JointSheet,
   { part, instance }: RunPlace,
-  { outNow, once }: KnownBefore,
+  { outNow, once, values }: KnownBefore,
   shop: string,
   person: string,
 ): EventOf<'started'> {
@@ -162,6 +165,7 @@ function startedEvent(
       ...(leftOut.length > 0 ? { leftOut } : {}),
       ...(repaired.length > 0 ? { repaired } : {}),
       ...(once.length > 0 ? { prepared: [...once] } : {}),
+      ...(Object.keys(values).length > 0 ? { values } : {}),
     },
   };
 }

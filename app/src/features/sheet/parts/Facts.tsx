@@ -7,6 +7,8 @@ import {
   repeatWords,
   REUSE_TEXT,
   stageKindText,
+  stageMore,
+  stepMore,
   stageWords,
   threadText,
   type Sheet,
@@ -36,6 +38,7 @@ function StageLine({ sheet, stage, index }: { sheet: Sheet; stage: Stage; index:
       : '';
   const notes = [
     stageKindText(stage),
+    ...stageMore(stage, sheet.stages, format),
     stage.on[0] === 'all' ? '' : stage.on.join(', '),
     repeatWords(stage),
     order,
@@ -114,7 +117,7 @@ export function Steps({ sheet }: { sheet: Sheet }) {
   return (
     <Section title={text.steps}>
       {sheet.steps.map((s) => (
-        <Line key={s.id}>{`${s.text} (${dueWords(s, sheet)})`}</Line>
+        <Line key={s.id}>{[`${s.text} (${dueWords(s, sheet)})`, ...stepMore(s)].join(' · ')}</Line>
       ))}
     </Section>
   );

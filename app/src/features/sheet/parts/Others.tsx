@@ -76,12 +76,18 @@ export function Conflicts({ data }: { data: SheetReply }) {
       {sheet.conflicts.map((c) => {
         const other = related.find((r) => r.id === c.sheet);
         return (
-          <View key={c.sheet} style={styles.question}>
-            <SheetLink
-              sheet={other}
-              id={c.sheet}
-              after={text.says({ value: format.published(c.value) })}
-            />
+          <View key={c.sheet ?? c.source} style={styles.question}>
+            {c.sheet ? (
+              <SheetLink
+                sheet={other}
+                id={c.sheet}
+                after={text.says({ value: format.published(c.value) })}
+              />
+            ) : (
+              <Line strong>
+                {`${c.source ?? ''} ${text.says({ value: format.published(c.value) })}`}
+              </Line>
+            )}
             <Line>{c.why}</Line>
             {other ? <Differences mine={sheet} other={other} /> : null}
           </View>

@@ -1,8 +1,9 @@
 import { View } from 'react-native';
 import type { Sheet } from '@stennet/core/procedure';
 import type { PullNext } from '@stennet/core/run';
+import { upperFirst } from '@stennet/core/language';
 import { BigButton } from '@/ui';
-import { fastenerName, text, upperFirst } from '../text';
+import { fastenerName, text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 
 interface Props {

@@ -9,6 +9,7 @@ import { useRunPlace } from '../hooks/useRunPlace';
 import { text } from '../text';
 import { GiveUp } from './GiveUp';
 import { PanelBody, PanelTitle } from './PanelText';
+import { StepMore } from './StepMore';
 import { PhotoButton } from './PhotoButton';
 import type { StepProps } from './StepPanel';
 
@@ -42,6 +43,7 @@ export function CheckPanel({
   return (
     <View style={styles.panel}>
       <PanelTitle>{step.text}</PanelTitle>
+      <StepMore step={step} />
       {isAgain ? (
         <Consequence
           step={step}

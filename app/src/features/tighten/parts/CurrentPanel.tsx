@@ -207,8 +207,9 @@ function PullReading({ due, acts, onClose }: { due: PullNext; acts: Acts; onClos
       title={isAngle ? text.otherAngle : text.reading}
       label={isAngle ? text.angleLabel : text.torqueLabel({ unit: units[unit].symbol })}
       hint=""
-      onRecord={(value) =>
-        void acts.pull(due, due.outcomes[0] ?? 'reached', { reading: { value, unit } })
+      expected={isAngle ? null : due.inHand}
+      onRecord={(value, readIn = unit) =>
+        void acts.pull(due, due.outcomes[0] ?? 'reached', { reading: { value, unit: readIn } })
       }
       onCancel={onClose}
     />

@@ -13,6 +13,7 @@ import { CheckPanel } from './CheckPanel';
 import { GiveUp } from './GiveUp';
 import { MeasureStepPanel } from './MeasureStepPanel';
 import { PanelBody, PanelTitle } from './PanelText';
+import { StepMore } from './StepMore';
 import { PhotoButton } from './PhotoButton';
 import { Step, type StepProps } from './StepPanel';
 
@@ -102,7 +103,12 @@ function PhotoPanel({ due, acts, onGoBack }: StepProps<'step'>) {
 
 function Line({ step }: { step: SheetStep }) {
   const inks = useInks();
-  return <Text style={{ fontSize: 18, lineHeight: 25, color: inks.ink }}>{step.text}</Text>;
+  return (
+    <>
+      <Text style={{ fontSize: 18, lineHeight: 25, color: inks.ink }}>{step.text}</Text>
+      <StepMore step={step} />
+    </>
+  );
 }
 
 /** The sheet's limits, in sight while they are measured against. */
@@ -156,6 +162,7 @@ function Measured({ due, acts, onGoBack }: StepProps<'step'>) {
   return (
     <View style={{ gap: 12 }}>
       <PanelTitle>{step.text}</PanelTitle>
+      <StepMore step={step} />
       <PanelBody strong>{limitsText(step, format)}</PanelBody>
       {rows.map((row, i) => (
         <Fragment key={row ?? 'one'}>

@@ -1,10 +1,11 @@
 import { type Group, groupOfSeat } from '@stennet/core/procedure';
+import { upperFirst } from '@stennet/core/language';
 import { seatIdOf, type PayloadOf } from '@stennet/core/run';
 import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { useRouter } from 'expo-router';
 import { Notice, BigButton } from '@/ui';
 import { useRunPlace } from '../hooks/useRunPlace';
-import { upperFirst, text } from '../text';
+import { text } from '../text';
 import { PanelBody } from './PanelText';
 import type { StepProps } from './StepPanel';
 import { CompoundsView } from '@/ui/work';

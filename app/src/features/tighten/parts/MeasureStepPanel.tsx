@@ -11,6 +11,7 @@ import { text as measuringText } from '@/ui/measuring/text';
 import { text } from '../text';
 import { GiveUp } from './GiveUp';
 import { PanelBody, PanelTitle } from './PanelText';
+import { StepMore } from './StepMore';
 import { PhotoButton } from './PhotoButton';
 import type { StepProps } from './StepPanel';
 
@@ -67,6 +68,7 @@ export function MeasureStepPanel({
   return (
     <View style={{ gap: 12 }}>
       <PanelTitle>{step.text}</PanelTitle>
+      <StepMore step={step} />
       <PanelBody>{measuringText.kinds[measure.what].say}</PanelBody>
       <PanelBody>
         {kind.limits

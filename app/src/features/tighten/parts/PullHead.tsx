@@ -1,4 +1,4 @@
-import { textAt } from '@stennet/core/language';
+import { textAt, upperFirst } from '@stennet/core/language';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { flatsOf, turnDial } from '@stennet/core/drawing';
@@ -15,7 +15,7 @@ import { useInks } from '@/ui';
 import { DrawingView } from '@/ui/work';
 import { useSeenSheet } from '../hooks/useSeenSheet';
 import { flatsText, whereIs, wrenchName } from '../say';
-import { fastenerName, text, upperFirst } from '../text';
+import { fastenerName, text } from '../text';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
 
 export function PullHead({
@@ -62,6 +62,9 @@ export function PullHead({
         <Text style={{ fontSize: 16, lineHeight: 24, color: inks.inkSoft }}>
           {isAngle ? <AngleLine due={due} flats={flats} /> : <TorqueLine due={due} />}
         </Text>
+        {due.stage.helper ? (
+          <PanelBody strong>{text.twoPeople({ what: due.stage.helper })}</PanelBody>
+        ) : null}
         {due.stage.note ? <PanelBody>{due.stage.note}</PanelBody> : null}
       </View>
       {isAngle && inHand && target ? (
@@ -137,7 +140,7 @@ function TorqueLine({ due }: { due: PullNext }) {
         format.published(due.target)
       ) : (
         <Text>
-          published{' '}
+          {`${text.publishedAs} `}
           <Text style={{ fontWeight: '700', fontSize: 24, color: inks.ink }}>
             {format.published(due.target)}
           </Text>

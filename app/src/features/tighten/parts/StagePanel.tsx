@@ -52,10 +52,13 @@ export function ChooseValuePanel({
       </>
     );
   }
+  const { target } = stage;
+  const recommended = target && 'min' in target ? target.recommended : undefined;
   return (
     <ReadingForm
       title={text.valueTitle({ stage: stage.name })}
       hint={stageWords(stage, format)}
+      {...(recommended === undefined ? {} : { offered: { value: recommended, unit } })}
       label={text.valueLabel({ unit: units[unit].symbol })}
       onRecord={choose}
       onCancel={onGoBack}
@@ -74,12 +77,13 @@ export function RoundPanel({ due, acts, state, onGoBack }: StepProps<'round'>) {
         title={stage.name}
         hint=""
         label={text.measureLabel({ row: text.measured, unit: units[target.unit].symbol })}
-        onRecord={(value) =>
+        expected={'value' in target ? target : null}
+        onRecord={(value, unit = target.unit) =>
           void acts.confirm('roundDone', {
             stage: stage.id,
             round,
             seated: true,
-            gap: { value, unit: target.unit },
+            gap: { value, unit },
           })
         }
         onCancel={() => setMeasuring(false)}

@@ -1,0 +1,22 @@
+/** Fields that few sheets need. */
+export const editorFields = {
+  afterStages: 'Later: {{what}}',
+  doAgain: 'Do several times',
+  againFrom: 'From stage',
+  againTimes: 'Times in all',
+  writeOut: 'Write the stages out',
+  recommended: 'Recommended',
+  sameAs: 'Value',
+  chosenHere: 'chosen for this stage',
+  helper: 'What a second person does',
+  covers: 'Can’t be reached afterward: fasteners or groups',
+  scope: 'How often',
+  onlyFor: 'Only for, separated by commas',
+  alsoOn: 'Also on',
+  otherSource: 'Or a source that isn’t in the library',
+  warmTo: 'Warm up to °C first',
+  pairsField: 'Led together, as 1-4, 2-3',
+  crankFor: 'Crank, {{label}}, °',
+  seenFrom: 'Seen from',
+  studAndNut: 'Add a stud in each, from “{{studs}}”',
+} as const;
