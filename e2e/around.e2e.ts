@@ -71,7 +71,14 @@ test('the browser’s back finds a list where it was left, and focus is on the n
   await t.signIn('Ines Corte');
   await t.page.goto(`${house.url}/orders`);
   const last = t.page.getByRole('link', { name: /^Open RO / }).last();
+  const arrived = t.page.evaluate(
+    () =>
+      new Promise<void>((done) =>
+        addEventListener('scroll', () => done(), { capture: true, once: true }),
+      ),
+  );
   await last.scrollIntoViewIfNeeded();
+  await arrived;
   // A thumb takes longer than this from scrolling to tapping.
   await t.page.clock.runFor(300);
   await last.click();

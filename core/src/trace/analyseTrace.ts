@@ -20,6 +20,10 @@ export interface TraceFindings {
 
 /** What the analysis worked on, for the rules and the drawing. */
 export interface TraceWork {
+  /** How far apart the wrench's own samples lie. */
+  everyS: number;
+  /** So many times farther apart they lie on average: 1 where none was left out. */
+  thinned: number;
   torque: number[];
   angle: number[];
   forward: Forward[];
@@ -39,10 +43,12 @@ export function analyseTrace(
 ): { findings: TraceFindings; work: TraceWork } {
   const even = resample(samples);
   const torque = medianOfThree(even.torque);
-  const { steps, repaired } = angleSteps(torque, even.angle, joint);
+  const everyS = usualStepS(samples);
+  const meanS = ((samples.tS.at(-1) ?? 0) - (samples.tS[0] ?? 0)) / (samples.tS.length - 1);
+  const { steps, repaired } = angleSteps(torque, even.angle, joint, everyS);
   const angle = meanOfFive(repaired);
   const forward = forwardOnly(torque, angle, joint);
-  const curve = curveOf(forward);
+  const curve = fromTheGrip(curveOf(forward), joint);
   const gradients = gradientsOf(curve);
   const findings: TraceFindings = {
     steps: steps.map((s) => ({ timeS: s.index / OPTIONS.sampleHz, sizeDeg: s.sizeDeg })),
@@ -50,7 +56,39 @@ export function analyseTrace(
     finalTorqueNm: median(curve.torqueNm.slice(-5)),
     ...onCurve(curve, gradients, joint),
   };
-  return { findings, work: { torque, angle, forward, curve, gradients } };
+  return {
+    findings,
+    work: {
+      everyS,
+      thinned: Math.max(1, meanS / everyS),
+      torque,
+      angle,
+      forward,
+      curve,
+      gradients,
+    },
+  };
+}
+
+/**
+ * A fastener that is tight already is gripped first: the wrench winds up, or is in a back-swing,
+ * and the torque rises while nothing turns. That rise is no slope of the joint, and is left out.
+ */
+function fromTheGrip(curve: Curve, { rundownLimitNm }: TraceJoint): Curve {
+  const { angleDeg, torqueNm } = curve;
+  const cells = OPTIONS.gripDeg / OPTIONS.cellDeg;
+  const loaded = torqueNm.findIndex((t) => t > rundownLimitNm);
+  const isRunDown = loaded < 0 || loaded * OPTIONS.cellDeg > OPTIONS.runDownDeg;
+  if (isRunDown || angleDeg.length < loaded + 4 * cells) return curve;
+  const from = loaded + cells;
+  return { angleDeg: angleDeg.slice(from), torqueNm: torqueNm.slice(from) };
+}
+
+/** How far apart its samples usually lie; a thinned trace has some far apart and is not slower. */
+function usualStepS({ tS }: Samples): number {
+  const gaps = tS.slice(1).map((t, i) => t - (tS[i] ?? 0));
+  gaps.sort((a, b) => a - b);
+  return Math.min(0.1, Math.max(0.001, gaps[Math.floor(gaps.length * 0.1)] ?? 0));
 }
 
 function onCurve(

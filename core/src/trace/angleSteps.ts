@@ -31,6 +31,9 @@ export const medianOfThree = (values: readonly number[]): number[] =>
 export const meanOfFive = (values: readonly number[]): number[] =>
   values.map((_, i) => mean(values.slice(Math.max(0, i - 2), i + 3)));
 
+/** How fast a hand speeds up, as far as it looks like a step. Chosen on made-up pulls. */
+const SLOW_DEG_PER_S = 70;
+
 export interface AngleStep {
   index: number;
   sizeDeg: number;
@@ -46,10 +49,15 @@ export function angleSteps(
   torque: readonly number[],
   angle: readonly number[],
   joint: TraceJoint,
+  everyS = 1 / OPTIONS.sampleHz,
 ): { steps: AngleStep[]; repaired: number[] } {
-  const d = Math.max(1, Math.round(OPTIONS.stepWindowS * OPTIONS.sampleHz));
+  const windowS = Math.max(OPTIONS.stepWindowS, everyS + 1 / OPTIONS.sampleHz);
+  const d = Math.max(1, Math.round(windowS * OPTIONS.sampleHz));
   const n = angle.length;
   const at = (i: number): number => angle[i] ?? 0;
+  // A slow wrench shows a stroke in few samples: what lies between two of them is no step yet.
+  const around = Math.max(8, Math.round(2 * everyS * OPTIONS.sampleHz));
+  const leastDeg = OPTIONS.stepMinDeg + SLOW_DEG_PER_S * Math.max(0, everyS - 1 / OPTIONS.sampleHz);
   const speed = (from: number, to: number): number =>
     median(
       Array.from({ length: Math.max(0, to - from) }, (_, q) => at(from + q + 1) - at(from + q)),
@@ -57,15 +65,15 @@ export function angleSteps(
   const steps: AngleStep[] = [];
   for (let i = 15; i < n - d - 1; i += 1) {
     if (Math.min(...torque.slice(i - 1, i + d + 2)) <= 0.5 * joint.snugNm) continue;
-    const before = speed(Math.max(0, i - 8), i);
-    const after = i + d < n - 1 ? speed(i + d, Math.min(n - 1, i + d + 8)) : 0;
+    const before = speed(Math.max(0, i - around), i);
+    const after = i + d < n - 1 ? speed(i + d, Math.min(n - 1, i + d + around)) : 0;
     const moved = at(i + d) - at(i);
     const usual = moved > 0 ? Math.max(before, after, 0) : Math.min(before, after, 0);
     const jump = moved - usual * d;
     const followed =
       Math.abs((torque[i + d] ?? 0) - (torque[i] ?? 0)) >=
       OPTIONS.stepTorqueRatio * joint.toolStiffnessNmPerDeg * Math.abs(jump);
-    if (Math.abs(jump) < OPTIONS.stepMinDeg || jump * moved <= 0 || followed) continue;
+    if (Math.abs(jump) < leastDeg || jump * moved <= 0 || followed) continue;
     const beyond = (q: number): number => at(q + d) - at(q) - usual * d;
     let best = i;
     for (let q = i + 1; q < Math.min(i + d + 1, n - d); q += 1)

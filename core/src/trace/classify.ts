@@ -41,6 +41,12 @@ const RULES = {
   steepSure: 1.85,
   kinkNormalDeg: 13,
   kinkSteepDeg: 8,
+  usualNoise: 0.006,
+  unsureByNoise: 20,
+  reuseTop: 0.97,
+  unsureByThinning: 0.12,
+  slowHold: 25,
+  slowSteep: 4,
   lubeLow: 0.76,
   lubeHigh: 1.32,
   reuse: 0.915,
@@ -72,7 +78,9 @@ function firstRule(
     f.drops >= r.drops
   )
     return ['stick_slip', text.why.ripple({ percent: percent(f.rippleRatio) })];
-  if (f.holdDrop > r.holdDropSure || (f.holdDrop > r.holdDrop && f.steps === 0))
+  const unsure = unsureBy(f, joint);
+  const slow = f.thinned + r.slowHold * f.slowS;
+  if (f.holdDrop > slow * r.holdDropSure || (f.holdDrop > slow * r.holdDrop && f.steps === 0))
     return ['liquid_lock', text.why.holdDrop({ percent: percent(f.holdDrop) })];
   if (f.steps >= 1) return ['angle_slip', text.why.steps({ count: f.steps })];
   const isSlow =
@@ -87,22 +95,36 @@ function firstRule(
     return ['cross_thread', text.why.preSeat({ times: f.preSeatTorqueRatio.toFixed(1) })];
   if (f.peakDrop > r.peakDrop && f.dropSpanDeg > r.dropSpanDeg)
     return ['strip', text.why.peakDrop({ percent: percent(f.peakDrop) })];
-  const steep = f.steepestRatio > r.steep ? steepRule(findings, f) : null;
+  const steep =
+    f.steepestRatio > r.steep + r.slowSteep * f.slowS + unsure ? steepRule(findings, f) : null;
   if (steep) return steep;
-  if (f.elasticRatio > r.lubeHigh)
-    return ['wrong_lube', text.why.rough({ times: f.elasticRatio.toFixed(2) })];
+  // A line over scattered points may come out steeper than any part of the curve.
+  const elastic = Math.min(f.elasticRatio, f.steepestRatio);
+  if (elastic > r.lubeHigh + unsure)
+    return ['wrong_lube', text.why.rough({ times: elastic.toFixed(2) })];
   if (f.elasticRatio > 0 && f.elasticRatio < r.lubeLow)
     return ['wrong_lube', text.why.slippery({ times: f.elasticRatio.toFixed(2) })];
   if (
     f.yieldAngleRatio !== null &&
     f.yieldTorqueRatio !== null &&
-    0.5 * (f.yieldAngleRatio + f.yieldTorqueRatio) < r.reuse
+    // It gives way early and stays there: a slope that only looks bent goes on rising.
+    findings.maxTorqueNm < r.reuseTop * (joint.yieldTorqueNm ?? 0) &&
+    0.5 * (f.yieldAngleRatio + f.yieldTorqueRatio) < r.reuse - 0.15 * unsure
   )
     return [
       'reused_yielded',
       text.why.yields({ angle: percent(f.yieldAngleRatio), torque: percent(f.yieldTorqueRatio) }),
     ];
   return ['ok', text.why.none];
+}
+
+/**
+ * How far a slope may be off by noise beyond the usual, or by samples that were left out: as a
+ * share of the joint's slope.
+ */
+function unsureBy(f: TraceFeatures, joint: TraceJoint): number {
+  const noise = Math.max(0, f.torqueNoiseNm / joint.snugNm - RULES.usualNoise);
+  return RULES.unsureByNoise * noise + RULES.unsureByThinning * (f.thinned - 1);
 }
 
 /** Far steeper than the joint: bottomed out, or an angle that crept and made it look so. */

@@ -10,6 +10,10 @@ import type { TraceJoint } from './trace';
  * limit, as named.
  */
 export interface TraceFeatures {
+  /** How much slower than 100 Hz the wrench sampled, s. */
+  slowS: number;
+  /** How much of it was left out, and how noisy it is: what is seen is that much less sure. */
+  thinned: number;
   steps: number;
   elasticRatio: number;
   rippleRatio: number;
@@ -37,6 +41,8 @@ export function featuresOf(
 ): TraceFeatures {
   const loaded = work.forward.filter((f) => f.torqueNm > 0.5 * joint.snugNm);
   return {
+    slowS: Math.max(0, work.everyS - 1 / OPTIONS.sampleHz),
+    thinned: Math.min(2.5, work.thinned),
     steps: findings.steps.length,
     elasticRatio: (findings.elastic?.gradient ?? 0) / joint.gradientNmPerDeg,
     rippleRatio: rippleOf(loaded),
@@ -105,7 +111,7 @@ function dropsOf(loaded: readonly Forward[]): number {
  * noise.
  */
 function holdsOf(
-  { torque, angle }: TraceWork,
+  { torque, angle, everyS }: TraceWork,
   limitNm: number,
 ): Pick<TraceFeatures, 'holds' | 'holdDrop' | 'torqueNoiseNm'> {
   const holds: [number, number][] = [];
@@ -113,7 +119,8 @@ function holdsOf(
     let last = i;
     while (last + 1 < angle.length && Math.abs((angle[last + 1] ?? 0) - (angle[i] ?? 0)) < 0.45)
       last += 1;
-    const end = Math.max(i, last - 4);
+    // The sample after a hold is in its release already, and what lies between is interpolated.
+    const end = Math.max(i, last - Math.max(4, Math.ceil(1.5 * everyS * OPTIONS.sampleHz)));
     if ((end - i) / OPTIONS.sampleHz < 0.08 || lowestOf(torque, i, end - i + 1) <= limitNm)
       continue;
     holds.push([i, end]);
@@ -141,6 +148,9 @@ function beforeSnug(
   joint: TraceJoint,
   steepest: number,
 ): Pick<TraceFeatures, 'preSpanDeg' | 'preGradientRatio' | 'preSeatTorqueRatio'> {
+  // Heard from where it was tight already: what came before is not known, and not guessed.
+  if ((curve.torqueNm[0] ?? 0) > joint.rundownLimitNm)
+    return { preSpanDeg: 0, preGradientRatio: 1, preSeatTorqueRatio: 0 };
   const { angleDeg: x, torqueNm: y } = curve;
   const { rundownLimitNm: limit, gradientNmPerDeg: nominal, snugNm } = joint;
   const n = x.length;
@@ -202,7 +212,9 @@ function kinkOf(
     OPTIONS.cellDeg * x.slice(from, to).filter((_, k) => fits(from + k)).length;
   return {
     steepestRatio: steepest / joint.gradientNmPerDeg,
-    riseDeg: (x[high] ?? 0) - (x[low] ?? 0),
+    // Steep from its first sample on: how abruptly it became so was not heard.
+    riseDeg:
+      low === 0 && (fine[0] ?? 0) > 0.2 * steepest ? Infinity : (x[high] ?? 0) - (x[low] ?? 0),
     normalAfterDeg: span(top, n, (i) => within(i, 0.35)),
     normalBeforeDeg: span(
       0,

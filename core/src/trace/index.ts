@@ -7,7 +7,24 @@ export { MADE_UP_JOINTS, madeUpJoint, type MadeUpJoint } from './simulate/madeUp
 export { drawFault, type DrawnPull, type PullMode } from './simulate/drawFault';
 export { simulatePull, type SimulatedPull } from './simulate/simulatePull';
 export { simulateWrench } from './simulate/simulateWrench';
-export { lookAtPulls, shownCurve, type LookedAt, type TracedPull } from './lookAtPulls';
+export {
+  lookAtLast,
+  lookAtPulls,
+  shownCurve,
+  type Look,
+  type LookedAt,
+  type TracedPull,
+} from './lookAtPulls';
+export { toolStiffness } from './toolStiffness';
+export {
+  PULL_KINDS,
+  SAMPLE_RATES,
+  variedPull,
+  type PullKind,
+  type Variation,
+  type VariedPull,
+} from './simulate/variedPull';
+export { variedJoint } from './simulate/variedJoint';
 export { thinOut } from './thinOut';
 export {
   WRENCH_ADDRESS,

@@ -3,13 +3,18 @@ import { classifyTrace, type TraceClass } from './classify';
 import type { Curve } from './curve';
 import { featuresOf } from './features';
 import { median } from './numbers';
+import { toolStiffness } from './toolStiffness';
 import type { Trace, TraceJoint } from './trace';
 
-/** A traced pull of one stage; `target` is the stage's torque in N·m, null where it is an angle. */
+/** A traced pull; `target` is the stage's torque in N·m, null where it is an angle. */
 export interface TracedPull {
   id: string;
   trace: Trace;
   targetNm: number | null;
+  /** How tight the fastener already was, N·m; left out: loose, or no one knows. */
+  tightNm?: number | undefined;
+  /** Fasteners of one kind in one stage: only these are compared. Left out: all are alike. */
+  like?: string | undefined;
 }
 
 export interface LookedAt {
@@ -17,39 +22,44 @@ export interface LookedAt {
   /** Torque over the joint's own angle, ratchet and tool twist taken out. */
   curve: Curve;
   findings: TraceFindings;
-  /** null: it does not begin loose or never got snug, so that the rules have nothing to go by. */
-  look: { is: TraceClass; why: string; mayBe: TraceClass[] } | null;
+  /** null: too little of it was heard to say anything. */
+  look: Look | null;
+}
+export interface Look {
+  is: TraceClass;
+  why: string;
+  mayBe: TraceClass[];
 }
 
 /** Where snug is taken to be, as a share of the stage's torque. Defined here. */
 const SNUG_SHARE = 0.36;
+/** It is heard on its way up where it begins below snug. */
+const BEGINS_BELOW = 1;
 /** Fewer neighbors say nothing of what is usual in this joint. */
 const LEAST_NEIGHBOURS = 4;
+/** Yield is found so much late: the slope must have fallen first. See features. */
+/** Sound bolts of one box differ so much more than one bolt from its own nominal. */
+const SCATTER = 0.96;
+const YIELD_LATE = { angle: 1.057, torque: 1.04 };
 
 /**
- * Looks at the traced pulls of one stage together. How steep a sound joint is no one publishes: it
- * is the middle of what its neighbors show, from four on; with fewer each is held against itself,
- * so that one that is dry or slippery as a whole is not seen. Reused bolts are not looked for here.
- * Derived here from `classifyTrace`; a hint to look again, no verdict.
+ * Looks at traced pulls together. How steep a sound joint is no one publishes: it is the middle of
+ * what fasteners of the same kind show in the same stage, from four on; with fewer each is held
+ * against itself, so that one that is dry or slippery is not seen. A wrench that does not say how
+ * stiff it is shows it in its own back-swings. Derived here from `classifyTrace`; a hint to look
+ * again, no verdict.
  */
 export function lookAtPulls(pulls: readonly TracedPull[]): LookedAt[] {
-  const first = pulls.map((pull) => ({
-    pull,
-    joint: jointFor(pull),
-    seen: analyseTrace(pull.trace, jointFor(pull)),
-  }));
-  const slopes = first.flatMap(({ seen }) =>
-    seen.findings.elastic ? [seen.findings.elastic.gradient] : [],
-  );
-  const usual = slopes.length >= LEAST_NEIGHBOURS ? median(slopes) : null;
+  const spring = springs(pulls);
+  const first = pulls.map((pull) => {
+    const joint = jointFor(pull, spring(pull.trace));
+    return { pull, joint, seen: analyseTrace(pull.trace, joint) };
+  });
+  const usual = usualOf(first);
   return first.map(({ pull, joint, seen: { findings, work } }) => {
-    const gradient = usual ?? findings.elastic?.gradient ?? 0;
+    const known = { ...joint, gradientNmPerDeg: findings.elastic?.gradient ?? 0, ...usual(pull) };
     const canSay =
-      pull.targetNm !== null &&
-      findings.snug !== undefined &&
-      gradient > 0 &&
-      beginsLoose(pull.trace, joint);
-    const known = { ...joint, gradientNmPerDeg: gradient };
+      findings.snug !== undefined && known.gradientNmPerDeg > 0 && hasBeginning(pull, joint);
     return {
       id: pull.id,
       curve: work.curve,
@@ -59,24 +69,76 @@ export function lookAtPulls(pulls: readonly TracedPull[]): LookedAt[] {
   });
 }
 
-function jointFor({ trace, targetNm }: TracedPull): TraceJoint {
+/** The last one, looked at beside those before it: what is said at the bolt. */
+export function lookAtLast(pulls: readonly TracedPull[]): LookedAt | undefined {
+  return lookAtPulls(pulls).at(-1);
+}
+
+/** How stiff each wrench is, as it says or as its back-swings show; null where neither does. */
+function springs(pulls: readonly TracedPull[]): (trace: Trace) => number | null {
+  const shown = new Map<string, number | null>();
+  return ({ toolNmPerDeg, wrench }) => {
+    if (toolNmPerDeg !== undefined) return toolNmPerDeg;
+    const known = shown.get(wrench);
+    if (known !== undefined) return known;
+    const found = toolStiffness(pulls.map((p) => p.trace).filter((t) => t.wrench === wrench));
+    shown.set(wrench, found);
+    return found;
+  };
+}
+
+interface Seen {
+  pull: TracedPull;
+  joint: TraceJoint & { isSpringKnown: boolean };
+  seen: ReturnType<typeof analyseTrace>;
+}
+
+/** What is usual among those that are alike; nothing where they are too few. */
+function usualOf(seen: readonly Seen[]): (pull: TracedPull) => Partial<TraceJoint> {
+  return ({ like }) => {
+    const alike = seen.filter((s) => s.pull.like === like && s.joint.isSpringKnown);
+    const middle = (of: (f: TraceFindings) => number | undefined): number | undefined => {
+      const values = alike.flatMap((s) => of(s.seen.findings) ?? []);
+      return values.length >= LEAST_NEIGHBOURS ? median(values) : undefined;
+    };
+    const gradient = middle((f) => f.elastic?.gradient);
+    const angle = middle((f) => f.yield?.fromZeroDeg);
+    const torque = middle((f) => f.yield?.torqueNm);
+    return {
+      ...(gradient === undefined ? {} : { gradientNmPerDeg: gradient }),
+      ...(angle === undefined || torque === undefined
+        ? {}
+        : {
+            yieldAngleFromZeroDeg: (SCATTER * angle) / YIELD_LATE.angle,
+            yieldTorqueNm: (SCATTER * torque) / YIELD_LATE.torque,
+          }),
+    };
+  };
+}
+
+function jointFor({ trace, targetNm, tightNm }: TracedPull, spring: number | null): Seen['joint'] {
   const target = targetNm ?? Math.max(1, ...trace.torqueNm);
-  const snugNm = SNUG_SHARE * target;
+  const snugNm = tightNm ?? SNUG_SHARE * target;
   return {
     snugNm,
     gradientNmPerDeg: 1,
-    toolStiffnessNmPerDeg: trace.toolNmPerDeg ?? Math.max(4, 0.11 * target),
+    toolStiffnessNmPerDeg: spring ?? Math.max(4, 0.11 * target),
+    isSpringKnown: spring !== null,
     rundownLimitNm: 0.25 * snugNm + 1,
   };
 }
 
 /**
- * Half a second or a twentieth of it without load at the beginning: the fastener was run down, not
- * only pulled further.
+ * It was tight before, as the sheet says, or it begins well below snug: the fastener was run down
+ * and is heard on its way up.
  */
-const beginsLoose = ({ torqueNm }: Trace, { rundownLimitNm }: TraceJoint): boolean =>
-  median(torqueNm.slice(0, Math.max(3, Math.min(50, Math.floor(torqueNm.length / 20))))) <
-  rundownLimitNm;
+function hasBeginning(
+  { trace: { torqueNm }, targetNm, tightNm }: TracedPull,
+  joint: TraceJoint,
+): boolean {
+  if (tightNm !== undefined || targetNm === null) return tightNm !== undefined;
+  return median(torqueNm.slice(0, 3)) < BEGINS_BELOW * joint.snugNm;
+}
 
 /** Before it was snug there is only the run-down: so much of it is shown. */
 const SHOWN_BEFORE_DEG = 20;

@@ -12,6 +12,8 @@ export const OPTIONS = {
   toothDeg: 5,
   cellDeg: 0.5,
   windowDeg: 12,
+  gripDeg: 4,
+  runDownDeg: 15,
   yieldOn: 0.5,
   yieldOff: 0.65,
   yieldHoldDeg: 6,

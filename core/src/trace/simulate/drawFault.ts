@@ -21,6 +21,8 @@ export interface DrawnPull {
   slipLow: number;
   torqueNoiseNm: number;
   driftDegPerS: number;
+  /** So many times the usual noise of torque and angle; once where it is left out. */
+  noise?: number;
   crossed?: {
     startDeg: number;
     slope: number;

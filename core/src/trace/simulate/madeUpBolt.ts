@@ -13,7 +13,7 @@ export interface MadeUpBolt {
   /** Torque in N·m that holds against it; `advanceDeg` is what it turned within this sample. */
   resistNm: (nutDeg: number, advanceDeg: number) => number;
   /** Liquid caught below it: pressed by an advance, and leaking with time. */
-  press: (nutDeg: number, advanceDeg: number) => void;
+  press: (nutDeg: number, advanceDeg: number, stepS: number) => void;
 }
 
 export function madeUpBolt(joint: MadeUpJoint, pull: DrawnPull): MadeUpBolt {
@@ -52,10 +52,10 @@ export function madeUpBolt(joint: MadeUpJoint, pull: DrawnPull): MadeUpBolt {
       if (nutDeg > liquidDeg) torque += ((liquidN + liquidRate * advanceDeg) * threadFactor) / 1000;
       return torque;
     },
-    press: (nutDeg, advanceDeg) => {
+    press: (nutDeg, advanceDeg, stepS) => {
       if (!liquid) return;
       if (nutDeg > liquidDeg) liquidN += liquidRate * advanceDeg;
-      liquidN *= Math.exp(-STEP_S / liquid.tauS);
+      liquidN *= Math.exp(-stepS / liquid.tauS);
     },
   };
 }

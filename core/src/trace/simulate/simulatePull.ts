@@ -19,22 +19,27 @@ export interface SimulatedPull extends Samples {
  * noise. The nut moves when the tool's spring pulls harder than what holds against it. Derived for
  * this project.
  */
-export function simulatePull(joint: MadeUpJoint, pull: DrawnPull, random: Random): SimulatedPull {
+export function simulatePull(
+  joint: MadeUpJoint,
+  pull: DrawnPull,
+  random: Random,
+  stepS: number = STEP_S,
+): SimulatedPull {
   const bolt = madeUpBolt(joint, pull);
   const spring = joint.toolStiffnessNmPerDeg * pull.toolRatio;
-  const strokes = strokesFrom(joint, random);
+  const strokes = strokesFrom(joint, random, stepS);
   const gauge = gaugeOf(joint, pull);
   const out = nothingYet();
   let [wrench, nut, ratchet, torque, peakTorque, peakForce] = [0, 0, 0, 0, 0, 0];
   let isStuck = true;
   let snugAt: number | null = null;
   let tail: number[] | null = null;
-  for (let t = 0; t < 60; t += STEP_S) {
+  for (let t = 0; t < 60; t += stepS) {
     let speed = tail ? tail.shift() : strokes(torque, peakTorque);
     if (speed === undefined) break;
     if (!tail && speed > 0 && torque > 0.85 * joint.torqueTargetNm && pull.mode === 'torque')
       speed *= 0.6;
-    wrench += speed * STEP_S;
+    wrench += speed * stepS;
     const before = nut;
     if (speed <= 0) isStuck = true;
     if (
@@ -48,7 +53,7 @@ export function simulatePull(joint: MadeUpJoint, pull: DrawnPull, random: Random
       );
       isStuck = pull.slipLow > 0;
     }
-    bolt.press(nut, nut - before);
+    bolt.press(nut, nut - before, stepS);
     let twist = wrench - nut - ratchet;
     while (twist < -TOOTH_DEG) {
       ratchet -= TOOTH_DEG;
@@ -59,16 +64,13 @@ export function simulatePull(joint: MadeUpJoint, pull: DrawnPull, random: Random
     if (snugAt === null && torque >= joint.snugNm) snugAt = nut;
     const fromSnug = snugAt === null ? null : nut - snugAt;
     const offset = gauge(fromSnug, nut - before);
+    const force = bolt.clampN(nut);
+    peakForce = Math.max(peakForce, force);
     if (!tail) {
-      const force = bolt.clampN(nut);
-      peakForce = Math.max(peakForce, force);
-      out.stoppedBy = endOf(joint, pull, {
-        torque,
-        nut,
-        turned: fromSnug === null ? null : fromSnug + offset,
-        givesWay: force < 0.65 * peakForce,
-      });
-      if (out.stoppedBy) tail = ending(speed, random);
+      const turned = fromSnug === null ? null : fromSnug + offset;
+      const givesWay = force < 0.65 * peakForce;
+      out.stoppedBy = endOf(joint, pull, { torque, nut, turned, givesWay });
+      if (out.stoppedBy) tail = ending(speed, random, stepS);
     }
     sample(out, t, torque, wrench + offset + pull.driftDegPerS * t, pull, random);
     out.nutDegFromSnug = fromSnug;
@@ -93,10 +95,11 @@ function sample(
   pull: DrawnPull,
   random: Random,
 ): void {
-  const noise = TORQUE_NOISE_RATIO * random.normal();
+  const { noise = 1, torqueNoiseNm } = pull;
+  const share = noise * TORQUE_NOISE_RATIO * random.normal();
   out.tS.push(round(t, 3));
-  out.torqueNm.push(round(torque * (1 + noise) + pull.torqueNoiseNm * random.normal(), 3));
-  out.angleDeg.push(round(angle + ANGLE_NOISE_DEG * random.normal(), 2));
+  out.torqueNm.push(round(torque * (1 + share) + noise * torqueNoiseNm * random.normal(), 3));
+  out.angleDeg.push(round(angle + noise * ANGLE_NOISE_DEG * random.normal(), 2));
 }
 
 /** Why the hand stops here, or null while it goes on. */
@@ -138,8 +141,8 @@ const halfSine = (speed: number, samples: number, sign: number): number[] =>
     { length: samples },
     (_, i) => sign * speed * Math.sin((Math.PI * (i + 0.5)) / samples),
   );
-const still = (seconds: number): number[] =>
-  Array.from({ length: Math.floor(seconds / STEP_S) }, () => 0);
+const still = (seconds: number, stepS: number): number[] =>
+  Array.from({ length: Math.floor(seconds / stepS) }, () => 0);
 
 /**
  * The hand: forward, held, back, held. Long fast strokes in run-down, shorter and slower ones under
@@ -148,6 +151,7 @@ const still = (seconds: number): number[] =>
 function strokesFrom(
   joint: MadeUpJoint,
   { between, share }: Random,
+  stepS: number,
 ): (torque: number, peak: number) => number {
   let segment: number[] = [];
   let isForward = false;
@@ -157,17 +161,21 @@ function strokesFrom(
     if (isForward) {
       swing = loaded ? between(28, 60) : between(50, 90);
       const speed = loaded ? between(32, 70) : between(130, 230);
-      const n = Math.max(3, roundHalfEven((swing * Math.PI) / (2 * speed) / STEP_S));
+      const n = Math.max(3, roundHalfEven((swing * Math.PI) / (2 * speed) / stepS));
       let stroke = halfSine(speed, n, 1);
       if (share() < 0.18) {
         const cut = Math.floor(n * between(0.3, 0.7));
-        stroke = [...stroke.slice(0, cut), ...still(between(0.3, 0.9)), ...stroke.slice(cut)];
+        stroke = [
+          ...stroke.slice(0, cut),
+          ...still(between(0.3, 0.9), stepS),
+          ...stroke.slice(cut),
+        ];
       }
-      return [...stroke, ...still(between(0.08, 0.3))];
+      return [...stroke, ...still(between(0.08, 0.3), stepS)];
     }
     const speed = between(180, 280);
-    const n = Math.max(3, roundHalfEven((swing * Math.PI) / (2 * speed) / STEP_S));
-    return [...halfSine(speed, n, -1), ...still(between(0.05, 0.2))];
+    const n = Math.max(3, roundHalfEven((swing * Math.PI) / (2 * speed) / stepS));
+    return [...halfSine(speed, n, -1), ...still(between(0.05, 0.2), stepS)];
   };
   return (torque, peak) => {
     if (segment.length === 0)
@@ -182,14 +190,14 @@ const roundHalfEven = (value: number): number => {
 };
 
 /** The target is there: run out, held, let go. */
-const ending = (speed: number, { between }: Random): number[] => {
-  const held = still(between(0.12, 0.25));
+const ending = (speed: number, { between }: Random, stepS: number): number[] => {
+  const held = still(between(0.12, 0.25), stepS);
   const back = -between(120, 200);
   return [
     speed * 0.6,
     speed * 0.3,
     ...held,
-    ...Array.from({ length: 12 }, () => back),
+    ...Array.from({ length: Math.round((12 * STEP_S) / stepS) }, () => back),
     0,
     0,
     0,
