@@ -59,6 +59,7 @@ test(
     await expect(
       t.page.getByText('Connected to Wrench 4, digital, a simulated wrench'),
     ).toBeVisible();
+    await t.tap('Ask before saving');
 
     // Nothing counts before someone says so; one that was thrown away is nowhere.
     await turn(20);
@@ -125,7 +126,86 @@ test(
     await expect(t.page.getByRole('img', { name: /^Torque over angle/ })).toBeVisible();
     await expect(t.page.getByText('Simulated: these curves are invented.')).toBeVisible();
     await t.choose('radio', '3');
-    await expect(t.page.getByText('Nothing stands out in this curve.')).toBeVisible();
+    await expect(t.page.getByText('Nothing unusual in this curve.')).toBeVisible();
+  },
+);
+
+/** In a shop's own words: the digital wrench is overdue, and is used by the lead's word. */
+async function listening(t: Technician): Promise<void> {
+  await toWrench4(t);
+  await t.field('Reason', 'Checked against wrench 2 this morning.');
+  await t.field('Ines Corte’s PIN', '2580');
+  await t.tap('Approve');
+  await t.tap(/^Wrench 4, digital/);
+  await t.tap('Wrench is set');
+  await t.tap('Connect the digital wrench');
+  await expect(t.page.getByText('Goes on by itself')).toBeVisible();
+}
+const pull = (body: object): Promise<unknown> =>
+  fetch(`${WRENCH}/turn`, { method: 'POST', body: JSON.stringify(body) }).then((r) => r.json());
+const button = (): Promise<unknown> =>
+  fetch(`${WRENCH}/press`, { method: 'POST', body: JSON.stringify({ press: 'short' }) });
+
+test(
+  'ten bolts by torque and angle without touching the phone: each pull is judged, kept, and the next one shown',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house, turnOn }) => {
+    await turnOn('Wrench 4, digital');
+    await listening(t);
+    const done = async () =>
+      (await house.events()).filter((e) => e.type === 'pulled' && e.payload.method === 'digital')
+        .length;
+    // The person only pulls, and presses the wrench's own button where the screen asks for a word.
+    for (let i = 0; i < 160; i += 1) {
+      if (await t.page.getByText('All bolts done').isVisible()) break;
+      const map = t.page.getByRole('img', { name: /10 fasteners/ });
+      const next = /Next: .* (\+?\d+)(?: N·m|°)/.exec((await map.getAttribute('aria-label')) ?? '');
+      const value = next?.[1] ?? '';
+      const before = await done();
+      if (!next) await button();
+      else if (value.startsWith('+'))
+        await pull({ to: { unit: 'deg', value: Number(value) }, from: 50, seed: 700 + i });
+      else {
+        const isTight = value !== '27' || before >= 10;
+        const from = value === '27' ? 27 : 30;
+        const to = { unit: 'N.m', value: Number(value) };
+        await pull({ to, ...(isTight ? { from } : {}), seed: 700 + i });
+      }
+      await t.handTime();
+      if (next) await expect.poll(done).toBeGreaterThan(before);
+    }
+    await t.expectSaved();
+    const pulled = (await house.events()).filter((e) => e.type === 'pulled');
+    const last = pulled.filter((e) => e.type === 'pulled' && e.payload.stage === 'second-angle');
+    expect(last).toHaveLength(10);
+  },
+);
+
+test(
+  'a thread that strips under the digital wrench holds the job at the bolt, and is on the record as what it was',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house, turnOn }) => {
+    await turnOn('Wrench 4, digital');
+    await listening(t);
+    for (const seed of [11, 12, 13, 14, 15]) {
+      await turn(27, 'ok', seed);
+      await expect(t.page.getByText(/Saved 27\.\d N·m for bolt/)).toBeVisible();
+      await t.handTime();
+    }
+    await turn(27, 'strip', 8);
+    await expect(t.page.getByRole('alert').filter({ hasText: 'stripped thread' })).toBeVisible();
+    await expect(t.page.getByText('Stop. Take it out and look at the threads.')).toBeVisible();
+    // No pedal gets past it.
+    await t.page.keyboard.press('PageDown');
+    await t.tap('Show the curve');
+    await expect(t.page.getByRole('img', { name: /^Torque over angle of bolt/ })).toBeVisible();
+    await t.tap('Yes: thread stripped');
+    await expect(t.page.getByText(/Saved 27/)).toHaveCount(0);
+    const events = await house.events();
+    expect(events.filter((e) => e.type === 'pulled')).toHaveLength(5);
+    expect(events.filter((e) => e.type === 'failed').map((e) => e.payload)).toMatchObject([
+      { kind: 'stripped', note: expect.stringMatching(/^Digital wrench: .* torque drops/) },
+    ]);
   },
 );
 

@@ -57,8 +57,13 @@ await build({
 });
 await build({
   absWorkingDir: root,
-  entryPoints: ['device/src/main.ts'],
-  outfile: 'device/dist/wrench.mjs',
+  entryPoints: {
+    wrench: 'device/src/main.ts',
+    check: 'device/src/checkMain.ts',
+    judge: 'device/src/judge.ts',
+  },
+  outdir: 'device/dist',
+  outExtension: { '.js': '.mjs' },
   bundle: true,
   platform: 'node',
   format: 'esm',

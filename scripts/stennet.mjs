@@ -10,6 +10,8 @@ const usage = `./stennet demo [--port N] [--fresh]   start with demo data
 ./stennet test [--all]                run every check; --all adds the long sweeps
 ./stennet verify FILE|RO|--all [WITNESS]   verify records and the audit trail
 ./stennet wrench [--port N] [--name S]   a simulated digital wrench; the demo already has one
+./stennet wrench --check URL          whether an adapter for a real wrench speaks the protocol
+./stennet trace FILE|FOLDER… [--target N·m] [--to csv|json --in FOLDER]   judge recorded pulls
 ./stennet soak [--short]                many devices and two failing servers, checked against a ledger
 ./stennet bench                       run the benchmarks; writes docs/BENCHMARKS.md
 ./stennet hooks                       check commit titles before each commit`;
@@ -54,8 +56,13 @@ const commands = {
     run: async (o, names) => (await import('./verify.mjs')).verify(names, o),
   },
   wrench: {
-    options: { port: text, name: text },
+    options: { port: text, name: text, check: text },
     run: async (o) => (await import('./wrench.mjs')).wrench(o),
+  },
+  trace: {
+    options: { target: text, to: text, in: text },
+    names: 10_000,
+    run: async (o, names) => (await import('./wrench.mjs')).trace(names, o),
   },
   hooks: { run: async () => (await import('./hooks.mjs')).hooks() },
   bench: { names: 1, run: async (_o, names) => (await import('../bench/run.mjs')).bench(names) },

@@ -23,9 +23,11 @@ export const page = (name: string): string => `<!doctype html>
     <option value="liquid_lock">sits on liquid</option><option value="angle_slip">is sound, the angle slips</option></select></label>
   <button>Pull</button>
 </form>
+<p>Its button: <button type="button" data-press="short">short press</button> <button type="button" data-press="long">long press</button></p>
 <p role="status"></p>
 <script>
   const form = document.querySelector('form'), said = document.querySelector('[role=status]');
+  for (const b of document.querySelectorAll('[data-press]')) b.addEventListener('click', () => fetch('/press', { method: 'POST', body: JSON.stringify({ press: b.dataset.press }) }));
   form.addEventListener('submit', async (e) => {
     e.preventDefault();
     const f = new FormData(form), from = f.get('from');

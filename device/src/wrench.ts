@@ -3,6 +3,7 @@ import http, { type IncomingMessage, type ServerResponse } from 'node:http';
 import * as v from 'valibot';
 import {
   simulateWrench,
+  WrenchButtonSchema,
   WrenchTaskSchema,
   type WrenchHello,
   type WrenchPull,
@@ -50,11 +51,21 @@ export function simulatedWrench(name: string): http.Server {
     for (const to of listeners) say(to, 'pull', pull);
     answer(res, 200, { pull, heardBy: listeners.size });
   };
+  const press = async (req: IncomingMessage, res: ServerResponse): Promise<void> => {
+    if (req.headers.origin !== undefined && req.headers.origin !== `http://${req.headers.host}`)
+      return answer(res, 403, { problem: 'Only the page of this wrench may press its button.' });
+    const pressed = v.safeParse(WrenchButtonSchema, await jsonOf(req));
+    if (!pressed.success) return answer(res, 400, { problem: 'Say “short” or “long”.' });
+    for (const to of listeners) say(to, 'button', pressed.output);
+    answer(res, 200, { ...pressed.output, heardBy: listeners.size });
+  };
   const server = http.createServer((req, res) => {
     const way = `${req.method} ${req.url}`;
     if (way === 'GET /stream') listen(req, res);
     else if (way === 'POST /turn')
       void turn(req, res).catch(() => answer(res, 400, { problem: 'That cannot be read.' }));
+    else if (way === 'POST /press')
+      void press(req, res).catch(() => answer(res, 400, { problem: 'That cannot be read.' }));
     else if (way === 'GET /')
       res
         .writeHead(200, {
@@ -62,7 +73,7 @@ export function simulatedWrench(name: string): http.Server {
           'Content-Security-Policy': PAGE_POLICY,
         })
         .end(page(name));
-    else answer(res, 404, { problem: 'A wrench has /stream and /turn.' });
+    else answer(res, 404, { problem: 'A wrench has /stream, /turn and /press.' });
   });
   server.on('close', () => listeners.clear());
   return server;

@@ -28,7 +28,7 @@ export {
 } from './entries';
 export { photoPath, sendPhoto, shrinkPhoto } from './photos';
 export { keepTrace, useTraces } from './traces';
-export { useTraceLooks } from './traceLooks';
+export { useBoltLook, useTraceLooks } from './traceLooks';
 export { useWrenchLink, type HeardWrench, type WrenchLink } from './wrench';
 export { useKeptForm } from './useKeptForm';
 export {

@@ -9,6 +9,7 @@ import { asAppError, call } from './api';
 import { database, STRICT } from './database';
 import { fateOf } from './sendPolicy';
 import { work } from './work';
+import { queryClient } from './queries';
 import { queryKeys } from './queryKeys';
 
 /**
@@ -25,6 +26,8 @@ export async function keepTrace(trace: Trace): Promise<string> {
   } catch {
     throw new AppError('STORAGE_FAILED');
   }
+  // The next bolt is looked at beside it, also once it has left this device.
+  queryClient.setQueryData(queryKeys.trace(name), trace);
   return name;
 }
 

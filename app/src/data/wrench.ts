@@ -2,11 +2,12 @@ import { useCallback, useEffect, useState } from 'react';
 import * as v from 'valibot';
 import type { WrenchPull } from '@stennet/core/trace';
 import { eventStream } from '@/platform/eventStream';
+import { pressKey } from '@/platform/keys';
 import { keptChoice } from '@/platform/keptChoice';
 import { work } from './work';
 
 /** Whether this device listens to a digital wrench while one is in use; said once, kept here. */
-const { useKept, put } = keptChoice('wrench', { listens: false });
+const { useKept, put } = keptChoice('wrench', { listens: false, goesOn: true });
 const HERE = 'here';
 
 export interface WrenchLink {
@@ -20,13 +21,18 @@ export interface WrenchLink {
   missed: WrenchPull | null;
   /** Thrown away last: it can be brought back until the next one is kept. */
   thrown: WrenchPull | null;
+  /** Kept last without a word: what it was, and for which fastener. */
+  kept: { value: string; bolt: string } | null;
 }
 
 export interface HeardWrench {
   link: WrenchLink;
   listen: (on: boolean) => void;
-  /** What it did last was kept or thrown away. */
-  done: () => void;
+  /** Whether a pull that needs no answer is kept without a word. */
+  goesOn: boolean;
+  goOn: (on: boolean) => void;
+  /** What it did last was kept, without a word where it says for which fastener. */
+  done: (kept?: WrenchLink['kept']) => void;
   /** What was heard is not kept; `restore` brings it back. */
   discard: () => void;
   restore: () => void;
@@ -39,6 +45,7 @@ const OFF: WrenchLink = {
   pull: null,
   missed: null,
   thrown: null,
+  kept: null,
 };
 const LOOKING: WrenchLink = { ...OFF, state: 'looking' };
 
@@ -48,7 +55,7 @@ const LOOKING: WrenchLink = { ...OFF, state: 'looking' };
  * stays on the screen.
  */
 export function useWrenchLink(inUse: boolean): HeardWrench {
-  const { listens } = useKept(HERE);
+  const { listens, goesOn } = useKept(HERE);
   const [link, setLink] = useState(LOOKING);
   const isHeard = inUse && listens;
   useEffect(() => {
@@ -65,9 +72,11 @@ export function useWrenchLink(inUse: boolean): HeardWrench {
       setLink(LOOKING);
     };
   }, [isHeard]);
-  const listen = useCallback((on: boolean) => put(HERE, { listens: on }), []);
+  const listen = useCallback((on: boolean) => put(HERE, { listens: on, goesOn }), [goesOn]);
+  const goOn = useCallback((on: boolean) => put(HERE, { listens, goesOn: on }), [listens]);
   const done = useCallback(
-    () => setLink((was) => ({ ...was, pull: null, missed: null, thrown: null })),
+    (kept: WrenchLink['kept'] = null) =>
+      setLink((was) => ({ ...was, pull: null, missed: null, thrown: null, kept })),
     [],
   );
   const discard = useCallback(
@@ -78,14 +87,14 @@ export function useWrenchLink(inUse: boolean): HeardWrench {
     () => setLink((was) => ({ ...was, pull: was.thrown, thrown: null })),
     [],
   );
-  return { link: isHeard ? link : OFF, listen, done, discard, restore };
+  return { link: isHeard ? link : OFF, listen, goesOn, goOn, done, discard, restore };
 }
 
 type Change = (was: WrenchLink) => WrenchLink;
 
 /** Opens its stream; what does not fit its form is no pull. @returns what closes it */
 async function hear(tell: (change: Change) => void): Promise<() => void> {
-  const { WRENCH_ADDRESS, WrenchHelloSchema, WrenchPullSchema } = await work();
+  const { WRENCH_ADDRESS, WrenchButtonSchema, WrenchHelloSchema, WrenchPullSchema } = await work();
   const wrench = (data: string): void => {
     const hello = v.safeParse(WrenchHelloSchema, jsonOf(data));
     if (hello.success)
@@ -98,9 +107,15 @@ async function hear(tell: (change: Change) => void): Promise<() => void> {
   };
   const pull = (data: string): void => {
     const heard = v.safeParse(WrenchPullSchema, jsonOf(data));
-    if (heard.success) tell((was) => ({ ...was, pull: heard.output, missed: was.pull }));
+    if (heard.success)
+      tell((was) => ({ ...was, pull: heard.output, missed: was.pull, kept: null }));
   };
-  return eventStream(`${WRENCH_ADDRESS}/stream`, { wrench, pull }, () =>
+  // The button on the wrench is a pedal in the hand.
+  const button = (data: string): void => {
+    const pressed = v.safeParse(WrenchButtonSchema, jsonOf(data));
+    if (pressed.success) pressKey(pressed.output.press === 'short' ? 'PageDown' : 'PageUp');
+  };
+  return eventStream(`${WRENCH_ADDRESS}/stream`, { wrench, pull, button }, () =>
     tell((was) => ({ ...was, state: 'looking', name: null })),
   );
 }

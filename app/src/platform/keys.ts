@@ -55,3 +55,7 @@ export function useKeys(actions: KeyActions): void {
     return () => window.removeEventListener('keydown', pressed, true);
   }, []);
 }
+
+/** As if the key had been pressed: for a pedal that is no keyboard. */
+export const pressKey = (key: string): void =>
+  void window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));

@@ -59,7 +59,16 @@ export {
   sightTitle,
 } from './words';
 export { spreadsOf, type Spread } from './spread';
-export { lookText, tracedPulls, tracedStages, tracesNamed, type TracedStage } from './traced';
+export {
+  actText,
+  isSerious,
+  lookName,
+  lookText,
+  tracedPulls,
+  tracedStages,
+  tracesNamed,
+  type TracedStage,
+} from './traced';
 export { wrenchUses, type WrenchUse } from './wrenchUse';
 export type { RecordedWord } from './recordedWords';
 export { PULL_COLUMNS, pullRows } from './pullTable';

@@ -42,6 +42,8 @@ export interface RecordedPull {
   onBolt: Quantity | null;
   /** What the wrench saw of it, by the hash of that trace. */
   trace: string | null;
+  /** What that trace was taken for at the bolt, and what was said to it. */
+  curve?: NonNullable<EventOf<'pulled'>['payload']['curve']>;
   person: string;
   deviceTime: string;
   /** Taken back: the bolt had not been turned. Shown, not counted. */
@@ -143,6 +145,7 @@ function recorded(state: RunState, event: EventOf<'pulled'>): RecordedPull {
     wrench: payload.wrench ? (wrenchNames(state).get(payload.wrench) ?? null) : null,
     wrenchId: payload.wrench ?? null,
     trace: payload.trace ?? null,
+    ...(payload.curve ? { curve: payload.curve } : {}),
     person: event.person,
     deviceTime: event.deviceTime,
     undone: false,

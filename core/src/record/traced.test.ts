@@ -40,15 +40,17 @@ test('by stage, each fastener with the trace of its last counted pull; one taken
   expect(without.at(-1)?.pulls).toHaveLength(7);
 });
 
-test('the dry one is found among its neighbors, in words and on paper; from tight on nothing is claimed', () => {
-  const [first, second] = tracedStages(record).map((s) => lookAtPulls(tracedPulls(s, traces)));
+test('the dry one is found among its neighbors, in words and on paper; pulled on from snug none stands out', () => {
+  const [first, second] = tracedStages(record).map((s) =>
+    lookAtPulls(tracedPulls(sheet, s, traces)),
+  );
   const odd = (first ?? []).filter((l) => l.look?.is !== 'ok');
   expect(odd.map((l) => l.id)).toEqual(['6']);
   expect(lookText(odd[0]?.look ?? null)).toMatch(
     /^Friction differs from the others: 1\.\d\d times .* Check it\.$/,
   );
   expect((second ?? []).map((l) => lookText(l.look))).toEqual(
-    Array.from({ length: 8 }, () => lookText(null)),
+    Array.from({ length: 8 }, () => 'Nothing unusual in this curve.'),
   );
   const dashed = traceCurves(first ?? [], (nm) => nm, 'N·m').shapes.filter(
     (s) => s.kind === 'path' && s.dash,
@@ -63,6 +65,6 @@ test('a trace that is not known is left out, the others are looked at', () => {
   const [stage] = tracedStages(record);
   if (!stage) throw new Error();
   const some = new Map([...traces].filter(([name]) => name !== stage.pulls[2]?.trace));
-  expect(tracedPulls(stage, some).map((p) => p.id)).not.toContain(stage.pulls[2]?.bolt);
-  expect(tracedPulls(stage, some)).toHaveLength(7);
+  expect(tracedPulls(sheet, stage, some).map((p) => p.id)).not.toContain(stage.pulls[2]?.bolt);
+  expect(tracedPulls(sheet, stage, some)).toHaveLength(7);
 });

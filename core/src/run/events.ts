@@ -11,6 +11,7 @@ import {
 import { LabelSchema } from '../joint';
 import { MeasuredSchema } from '../measure/measuredSchema';
 import { QuantitySchema, WrenchSchema } from '../quantity';
+import { TRACE_CLASSES } from '../trace/classes';
 import { StatementSchema } from './statement';
 import { OUTCOMES, METHODS, FITTED, VERDICTS, HOLD_DECISIONS, FAILURES } from './eventWords';
 
@@ -23,6 +24,10 @@ const note = v.optional(textOf(400));
 /** When it was really done, where the confirmation came later. */
 const doneAt = v.optional(TimeSchema);
 
+const CurveSchema = v.strictObject({
+  is: v.picklist(TRACE_CLASSES),
+  said: v.optional(v.literal('nothingWrong')),
+});
 const Outcome = v.picklist(OUTCOMES);
 const Method = v.picklist(METHODS);
 const Fitted = v.picklist(FITTED);
@@ -150,6 +155,8 @@ const payloads = {
     reader: v.optional(UuidSchema),
     /** What a digital wrench saw of it, by its hash. */
     trace: v.optional(HashSchema),
+    /** What its curve was taken for at the bolt, and what the person who looked said to that. */
+    curve: v.optional(CurveSchema),
     verdict: v.picklist(VERDICTS),
     core: textOf(20),
     doneAt,

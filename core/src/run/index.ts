@@ -35,6 +35,7 @@ export { isBroken, WAYS, type Way } from './hold';
 export { isRung, rungText, rungsOf, type Rung } from './ladder';
 export { judgedFor, withinLimits } from './foldStep';
 export { clocks, type RunningClock } from './clocks';
+export { knownAt, type KnownAt } from './heardAt';
 export { methodsFor, settingOf, toolFor } from './tools';
 export { targetOf, taskNamed, taskOf, isTorque, type Task } from './task';
 export {

@@ -67,15 +67,17 @@ function chosenBefore(sheet: Sheet, progress: Progress, task: Task): Tool[] {
     for (let part = parts - 1; part >= 0; part -= 1) {
       const other = taskOf(sheet, progress, index, part);
       const tool = progress.tools[other.key];
-      if (
-        tool &&
-        (other.action === task.action || (isTorque(other.action) && isTorque(task.action)))
-      )
-        tools.push(tool);
+      if (tool && servesBoth(other, task, tool)) tools.push(tool);
     }
   }
   return tools;
 }
+
+/** The same kind of work; and a digital wrench that torqued measures the angle after it too. */
+const servesBoth = (of: Task, task: Task, tool: Tool): boolean =>
+  of.action === task.action ||
+  (isTorque(of.action) &&
+    (isTorque(task.action) || (task.action === 'angle' && tool.method === 'digital')));
 
 function reaches(tool: Tool, target: Quantity): boolean {
   if (!tool.wrench || units[target.unit].kind !== 'torque') return true;

@@ -1,23 +1,11 @@
 import { textsOf } from '../language';
 import { traced } from '../language/en/traced';
 import type { TraceFindings } from './analyseTrace';
+import type { TraceClass } from './classes';
 import type { TraceFeatures } from './features';
 import type { TraceJoint } from './trace';
 
 const text = textsOf('traced', traced);
-
-export const TRACE_CLASSES = [
-  'ok',
-  'cross_thread',
-  'bottoming',
-  'liquid_lock',
-  'strip',
-  'stick_slip',
-  'reused_yielded',
-  'wrong_lube',
-  'angle_slip',
-] as const;
-export type TraceClass = (typeof TRACE_CLASSES)[number];
 
 /** Chosen on simulated pulls, then frozen; docs/MODEL.md has the error rates. */
 const RULES = {
@@ -52,7 +40,7 @@ const RULES = {
   reuse: 0.915,
 } as const;
 
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
+const percent = (share: number): string => `${Math.round(100 * share)}%`;
 
 /**
  * The first rule that fires, with why. `ok` means that none did, never that the clamp force is

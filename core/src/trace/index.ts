@@ -1,7 +1,8 @@
 export { TraceSchema, type Samples, type Trace, type TraceJoint } from './trace';
 export { analyseTrace, type TraceFindings, type TraceWork } from './analyseTrace';
 export { featuresOf, type TraceFeatures } from './features';
-export { classifyTrace, TRACE_CLASSES, type TraceClass } from './classify';
+export { TRACE_CLASSES, type TraceClass } from './classes';
+export { classifyTrace } from './classify';
 export { randomFrom, type Random } from './simulate/random';
 export { MADE_UP_JOINTS, madeUpJoint, type MadeUpJoint } from './simulate/madeUpJoint';
 export { drawFault, type DrawnPull, type PullMode } from './simulate/drawFault';
@@ -29,6 +30,7 @@ export { thinOut } from './thinOut';
 export {
   WRENCH_ADDRESS,
   WRENCH_PORT,
+  WrenchButtonSchema,
   WrenchHelloSchema,
   WrenchPullSchema,
   WrenchTaskSchema,

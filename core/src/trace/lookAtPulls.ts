@@ -1,5 +1,6 @@
 import { analyseTrace, type TraceFindings } from './analyseTrace';
-import { classifyTrace, type TraceClass } from './classify';
+import type { TraceClass } from './classes';
+import { classifyTrace } from './classify';
 import type { Curve } from './curve';
 import { featuresOf } from './features';
 import { median } from './numbers';
@@ -136,6 +137,8 @@ function hasBeginning(
   { trace: { torqueNm }, targetNm, tightNm }: TracedPull,
   joint: TraceJoint,
 ): boolean {
+  // As tight already as it shall be: it clicks, and there is no curve to judge.
+  if (tightNm !== undefined && targetNm !== null && tightNm >= 0.9 * targetNm) return false;
   if (tightNm !== undefined || targetNm === null) return tightNm !== undefined;
   return median(torqueNm.slice(0, 3)) < BEGINS_BELOW * joint.snugNm;
 }

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { finite, textOf, UuidSchema } from '../schema/text';
 import { convert, QuantitySchema, units } from '../quantity';
-import { TRACE_CLASSES } from './classify';
+import { TRACE_CLASSES } from './classes';
 import { TraceSchema } from './trace';
 
 /**
@@ -44,6 +44,9 @@ export const WrenchPullSchema = v.object({
   trace: TraceSchema,
 });
 export type WrenchPull = v.InferOutput<typeof WrenchPullSchema>;
+
+/** The button on the wrench: short for the screen's main answer, long for its other. */
+export const WrenchButtonSchema = v.object({ press: v.picklist(['short', 'long']) });
 
 /** A bolt that yielded before cannot be played: the simulated joint has no past. */
 const PLAYED = TRACE_CLASSES.filter((c) => c !== 'reused_yielded');

@@ -1,6 +1,6 @@
 import { setImmediate } from 'node:timers/promises';
 import { traceCurves } from '@stennet/core/drawing';
-import { stageWords } from '@stennet/core/procedure';
+import { stageWords, type Sheet } from '@stennet/core/procedure';
 import { convert, units, type Formatter } from '@stennet/core/quantity';
 import { lookText, tracedPulls, tracedStages, type RunRecord } from '@stennet/core/record';
 import { lookAtPulls, type Trace } from '@stennet/core/trace';
@@ -12,13 +12,14 @@ import { text } from './text';
  * Between stages others are served.
  */
 export async function curvesOf(
+  sheet: Sheet,
   record: RunRecord,
   traces: ReadonlyMap<string, Trace>,
   format: Formatter,
 ): Promise<Block[]> {
   const blocks: Block[] = [];
   for (const traced of tracedStages(record)) {
-    const known = tracedPulls(traced, traces);
+    const known = tracedPulls(sheet, traced, traces);
     if (known.length === 0) continue;
     await setImmediate();
     const looked = lookAtPulls(known);

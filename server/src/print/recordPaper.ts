@@ -38,7 +38,8 @@ export async function recordPaper(paper: RecordPaper): Promise<Doc> {
     margin: 1,
     width: 240,
   });
-  const curves = await curvesOf(runRecord(file.sheet, paper.events), paper.traces, format);
+  const record = runRecord(file.sheet, paper.events);
+  const curves = await curvesOf(file.sheet, record, paper.traces, format);
   let blocks: readonly Block[] = blocksOf(paper, format, { code, head, curves });
   for (let page = 1; page === 1 || blocks.length > 0; page += 1) {
     if (page > 1) doc.addPage();

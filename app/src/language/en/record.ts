@@ -111,6 +111,7 @@ export const record = {
     person: 'Person',
   },
   trace: {
+    said: 'At the bolt it was looked at, and nothing was found wrong.',
     title: 'Torque-angle curves',
     loading: 'Loading curves',
     failed:

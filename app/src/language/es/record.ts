@@ -113,6 +113,7 @@ export const record: Translation<typeof english> = {
     person: 'Persona',
   },
   trace: {
+    said: 'En el tornillo se miró y no se encontró nada.',
     title: 'Curvas de torque y ángulo',
     loading: 'Cargando curvas',
     failed:

@@ -1,4 +1,4 @@
-import type { TraceClass } from '../classify';
+import type { TraceClass } from '../classes';
 import type { MadeUpJoint } from './madeUpJoint';
 import type { Random } from './random';
 

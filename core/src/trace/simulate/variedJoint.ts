@@ -1,4 +1,4 @@
-import type { TraceClass } from '../classify';
+import type { TraceClass } from '../classes';
 import type { TracedPull } from '../lookAtPulls';
 import { randomFrom } from './random';
 import { variedPull, type Variation } from './variedPull';

@@ -1,4 +1,4 @@
-import type { TraceClass } from '../classify';
+import type { TraceClass } from '../classes';
 import { thinOut } from '../thinOut';
 import type { Samples } from '../trace';
 import { drawFault } from './drawFault';

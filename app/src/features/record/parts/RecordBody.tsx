@@ -70,7 +70,7 @@ export function RecordBody({
       <View style={[styles.column, isWide && styles.broad]}>
         <ValueTable record={record} />
         <SpreadChart record={record} />
-        <TracesCard record={record} />
+        <TracesCard sheet={sheet} record={record} />
         <PullTable record={record} people={people} />
       </View>
     </View>

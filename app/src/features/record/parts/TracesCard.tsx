@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { Text } from 'react-native-paper';
-import { stageWords } from '@stennet/core/procedure';
+import { stageWords, type Sheet } from '@stennet/core/procedure';
 import { convert, units, type UnitCode } from '@stennet/core/quantity';
 import {
   lookText,
@@ -12,14 +11,14 @@ import {
 } from '@stennet/core/record';
 import { shownCurve, type LookedAt, type Trace } from '@stennet/core/trace';
 import { useSignedIn, useTraceLooks, useTraces } from '@/data';
-import { Chip, FONT, Line, Loading, Section, useInks } from '@/ui';
-import { ChartFrame, LineChart } from '@/ui/work';
+import { Chip, Line, Loading, Section } from '@/ui';
+import { TraceChart } from '@/ui/work';
 import { text } from '../text';
 
 /**
  * Torque-angle curves of a digital wrench: the last counted pull of each fastener, stage by stage.
  */
-export function TracesCard({ record }: { record: RunRecord }) {
+export function TracesCard({ sheet, record }: { sheet: Sheet; record: RunRecord }) {
   const stages = useMemo(() => tracedStages(record), [record]);
   const { traces, missing, isLoading } = useTraces(
     useMemo(() => stages.flatMap((s) => s.pulls.map((p) => p.trace)), [stages]),
@@ -32,7 +31,7 @@ export function TracesCard({ record }: { record: RunRecord }) {
       {isLoading ? (
         <Loading text={text.trace.loading} />
       ) : (
-        stages.map((s) => <StageCurves key={s.stage.id} traced={s} traces={traces} />)
+        stages.map((s) => <StageCurves key={s.stage.id} sheet={sheet} traced={s} traces={traces} />)
       )}
       {missing > 0 ? <Line strong>{text.trace.missing({ count: missing })}</Line> : null}
       <Line>{text.trace.note}</Line>
@@ -41,15 +40,17 @@ export function TracesCard({ record }: { record: RunRecord }) {
 }
 
 function StageCurves({
+  sheet,
   traced,
   traces,
 }: {
+  sheet: Sheet;
   traced: TracedStage;
   traces: ReadonlyMap<string, Trace>;
 }) {
   const { format, me } = useSignedIn();
   const { stage, pulls } = traced;
-  const known = tracedPulls(traced, traces);
+  const known = tracedPulls(sheet, traced, traces);
   const { data: looked, isError } = useTraceLooks(pulls.map((p) => p.trace).join(), known);
   const odd = (looked ?? []).filter((l) => l.look && l.look.is !== 'ok');
   const [chosen, setChosen] = useState<string | null>(null);
@@ -74,7 +75,7 @@ function StageCurves({
         <Line strong>{text.trace.lookAgain({ bolts: odd.map((l) => l.id).join(', ') })}</Line>
       ) : null}
       {looked ? (
-        <Curves
+        <TraceChart
           looked={looked}
           bolt={bolt}
           odd={odd.map((l) => l.id)}
@@ -110,96 +111,9 @@ function StageCurves({
         <View role="status">
           <Line strong>{most(one)}</Line>
           <Line>{lookText(one.look)}</Line>
+          {pulls.find((p) => p.bolt === one.id)?.said ? <Line>{text.trace.said}</Line> : null}
         </View>
       ) : null}
     </View>
   );
-}
-
-const POINTS = 90;
-const SECTIONS = 4;
-const Y_LABELS = 40;
-
-/**
- * All curves of a stage over each other, each from the same place; the chosen one and those that
- * stand out are told apart by more than color.
- */
-function Curves({
-  looked,
-  bolt,
-  odd,
-  unit,
-  label,
-}: {
-  looked: readonly LookedAt[];
-  bolt: string | null;
-  odd: readonly string[];
-  unit: UnitCode;
-  label: string;
-}) {
-  const inks = useInks();
-  const parts = looked.map((l) => ({ id: l.id, ...shownCurve(l) }));
-  const longest = parts.reduce((most, p) => (p.angleDeg.length > most.angleDeg.length ? p : most));
-  const step = Math.max(1, Math.ceil(longest.angleDeg.length / POINTS));
-  const inUnit = (nm: number): number => convert({ value: nm, unit: 'N.m' }, unit);
-  const count = Math.ceil(longest.angleDeg.length / step);
-  const soft = { color: inks.inkSoft, fontFamily: FONT, fontSize: 13 };
-  const lines = parts.map((p) => ({
-    id: p.id,
-    data: p.torqueNm.filter((_, i) => i % step === 0).map((nm) => ({ value: inUnit(nm) })),
-    color: p.id === bolt ? inks.ink : odd.includes(p.id) ? inks.warn : inks.brand,
-    thickness: p.id === bolt ? 4 : odd.includes(p.id) ? 3 : 1,
-    hideDataPoints: true,
-  }));
-  // The chosen one is drawn last, above the others.
-  lines.sort((a, b) => Number(a.id === bolt) - Number(b.id === bolt));
-  const [first, last] = [longest.angleDeg[0] ?? 0, longest.angleDeg.at(-1) ?? 0];
-  const most = Math.max(...lines.flatMap((l) => l.data.map((d) => d.value)));
-  return (
-    <ChartFrame label={label}>
-      {(width) => (
-        <>
-          <LineChart
-            dataSet={lines}
-            height={180}
-            width={width - 60}
-            spacing={(width - 76) / Math.max(1, count - 1)}
-            initialSpacing={4}
-            endSpacing={0}
-            maxValue={roundStep(most / SECTIONS) * SECTIONS}
-            noOfSections={SECTIONS}
-            yAxisTextStyle={soft}
-            yAxisLabelWidth={Y_LABELS}
-            yAxisColor={inks.line}
-            xAxisColor={inks.line}
-            rulesColor={inks.line}
-            disableScroll
-            xAxisLabelsHeight={0}
-          />
-          <View
-            style={{
-              flexDirection: 'row',
-              justifyContent: 'space-between',
-              marginLeft: Y_LABELS,
-              marginRight: 16,
-            }}
-          >
-            {[0, 0.25, 0.5, 0.75, 1].map((share) => (
-              <Text
-                key={share}
-                style={soft}
-              >{`${Math.round(first + share * (last - first))}°`}</Text>
-            ))}
-          </View>
-        </>
-      )}
-    </ChartFrame>
-  );
-}
-
-const ROUND = [1, 2, 5, 10];
-/** The next of 1, 2, 5, 10, 20 … */
-function roundStep(least: number): number {
-  const ten = 10 ** Math.floor(Math.log10(Math.max(least, 0.1)));
-  return (ROUND.find((r) => r * ten >= least) ?? 10) * ten;
 }

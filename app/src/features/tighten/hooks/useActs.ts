@@ -31,7 +31,7 @@ export interface Acts {
   forget: () => void;
   confirm: <T extends EventType>(type: T, payload: PayloadOf<T>) => Promise<boolean>;
   pull: (due: PullNext, outcome: Outcome, extra?: PullExtra) => Promise<boolean>;
-  fail: (fastener: string, kind: FailureKind) => Promise<boolean>;
+  fail: (fastener: string, kind: FailureKind, note?: string) => Promise<boolean>;
   correct: (
     event: PayloadOf<'pulled'> & { id: string },
     outcome: Outcome,
@@ -47,6 +47,7 @@ export interface PullExtra {
   insteadOf?: string;
   again?: true;
   trace?: string;
+  curve?: PayloadOf<'pulled'>['curve'];
   method?: 'stripe';
   stripeDeg?: number;
 }
@@ -99,7 +100,8 @@ export function useActs(run: string, state: RunState, confirmEvent: Confirm): Ac
           ...extra,
         }),
       ),
-    fail: (fastener, kind) => confirm('failed', { fastener, kind }),
+    fail: (fastener, kind, note) =>
+      confirm('failed', { fastener, kind, ...(note ? { note } : {}) }),
     correct: (pull, outcome, reading) =>
       confirm('corrected', judgedCorrection(state, pull, outcome, reading)),
   };

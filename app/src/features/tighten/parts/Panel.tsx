@@ -1,7 +1,7 @@
 import { Fragment, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { type Next } from '@stennet/core/run';
+import type { Next, RunState } from '@stennet/core/run';
 import { useWrenchLink } from '@/data';
 import type { RunView } from '@/data/runStore';
 import { letGo } from '@/platform/keys';
@@ -46,7 +46,7 @@ export function Panel({ view, acts, due, seat, onSeat, onLock, takeOver }: Panel
     setMode('main');
   };
   // Above the panels: what the wrench did is still there after a look at another one.
-  const wrench = useWrenchLink(due.kind === 'pull' && due.tool.method === 'digital');
+  const wrench = useWrenchLink(usesDigital(view.state, due));
   const isLost = lostOf(useRunPlace().entries).length > 0;
   // Something that fell stops everything; what is done already can still be taken back or finished
   // later.
@@ -101,3 +101,12 @@ export function Panel({ view, acts, due, seat, onSeat, onLock, takeOver }: Panel
     </View>
   );
 }
+
+/**
+ * Heard as long as one is in use: its button answers between two pulls too. Not with another tool in
+ * the hand.
+ */
+const usesDigital = ({ progress }: RunState, due: Next): boolean =>
+  due.kind === 'pull' || due.kind === 'setTool'
+    ? due.tool.method === 'digital'
+    : due.kind !== 'done' && Object.values(progress.tools).at(-1)?.method === 'digital';

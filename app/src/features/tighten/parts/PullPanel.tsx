@@ -23,7 +23,8 @@ import { text } from '../text';
 import { AskBack } from './AskBack';
 import { AWAY_MS, AwayPanel } from './AwayPanel';
 import { PullHead, styles } from './PullHead';
-import { WrenchLine, WrenchPanel } from './WrenchPanel';
+import { WrenchLine } from './WrenchLine';
+import { WrenchPanel } from './WrenchPanel';
 
 interface Props {
   due: PullNext;
@@ -99,13 +100,12 @@ export function PullPanel({
       <WrenchPanel
         key={wrench.link.pull.id}
         due={due}
-        sheet={state.sheet}
+        state={state}
         acts={acts}
-        link={wrench.link}
+        wrench={wrench}
         pull={wrench.link.pull}
-        onDone={wrench.done}
-        onDiscard={wrench.discard}
         onTool={onTool}
+        onWrong={onWrong}
       />
     );
   if (asking)
@@ -130,9 +130,7 @@ export function PullPanel({
         onGive={give}
         {...{ onGoBack, onReading, onTool, onWrong }}
       />
-      {due.tool.method === 'digital' ? (
-        <WrenchLine due={due} link={wrench.link} onListen={wrench.listen} />
-      ) : null}
+      {due.tool.method === 'digital' ? <WrenchLine due={due} wrench={wrench} /> : null}
       {wrench.link.thrown ? (
         <BigButton
           text={text.heard.bringBack({ value: format.quantity(wrench.link.thrown.peak).text })}

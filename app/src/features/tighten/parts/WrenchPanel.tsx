@@ -1,71 +1,50 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import type { Sheet } from '@stennet/core/procedure';
-import type { WrenchPull } from '@stennet/core/trace';
+import { isSerious } from '@stennet/core/record';
+import type { Look, LookedAt, WrenchPull } from '@stennet/core/trace';
 import { asRead, convert, type Quantity } from '@stennet/core/quantity';
-import { windowOf, type Outcome, type PullNext } from '@stennet/core/run';
-import { keepTrace, useSignedIn, type WrenchLink } from '@/data';
+import {
+  windowOf,
+  type FailureKind,
+  type Outcome,
+  type PayloadOf,
+  type PullNext,
+  type RunState,
+} from '@stennet/core/run';
+import { keepTrace, useSignedIn, type HeardWrench } from '@/data';
 import { useKeys } from '@/platform/keys';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { usePress } from '../hooks/usePress';
+import { turnedIn, useVerdict } from '../hooks/useVerdict';
 import { wrenchName } from '../say';
 import { fastenerName, text } from '../text';
 import { AskBack } from './AskBack';
+import { failureOf, HeardVerdict } from './HeardVerdict';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
-
-/** Whether a wrench is heard here, and which. */
-export function WrenchLine({
-  due,
-  link,
-  onListen,
-}: {
-  due: PullNext;
-  link: WrenchLink;
-  onListen: (on: boolean) => void;
-}) {
-  const set = due.tool.wrench;
-  if (link.state === 'off')
-    return <BigButton text={text.heard.listen} look="quiet" onPress={() => onListen(true)} />;
-  const isOther = link.name !== null && set && link.name !== set.name;
-  return (
-    <View style={{ gap: 8 }}>
-      <View role={isOther ? 'alert' : 'status'}>
-        <PanelBody strong={Boolean(isOther)}>
-          {link.name === null
-            ? text.heard.looking
-            : isOther
-              ? text.heard.otherWrench({ heard: link.name, set: set.name })
-              : (link.simulated ? text.heard.listeningSimulated : text.heard.listening)({
-                  name: link.name,
-                })}
-        </PanelBody>
-      </View>
-      <BigButton text={text.heard.stopListening} look="quiet" onPress={() => onListen(false)} />
-    </View>
-  );
-}
 
 interface Props {
   due: PullNext;
-  sheet: Sheet;
+  state: RunState;
   acts: Acts;
-  link: WrenchLink;
+  wrench: HeardWrench;
   pull: WrenchPull;
-  onDone: () => void;
-  onDiscard: () => void;
   onTool: () => void;
+  onWrong: () => void;
 }
 
 /**
- * What the wrench read, before it counts: it is kept for the fastener on the screen by a press, or
- * thrown away.
+ * What the wrench read, before it counts. What needs no answer is kept for the fastener on the
+ * screen by itself, where that is wanted; everything else waits for a press.
  */
-export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onDiscard, onTool }: Props) {
+export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }: Props) {
+  const { link, goesOn, done: onDone, discard: onDiscard } = wrench;
+  const { sheet } = state;
   const { format } = useSignedIn();
   const [isKeeping, setKeeping] = useState(false);
   const [isDry, setDry] = useState(false);
   const press = usePress(0);
+  const { look, pulls } = useVerdict(state, due, pull);
   const read = readingOf(due, pull);
   const set = due.tool.wrench;
   const isOther = Boolean(set && pull.trace.wrench !== set.name);
@@ -75,23 +54,36 @@ export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onDiscard, o
       ? format.angle(read.value)
       : format.quantity(read).text
     : '';
-  const keep = async (outcome: Outcome, looked = false): Promise<void> => {
+  const found = look?.look ?? null;
+  const isGrave = isSerious(found);
+  const keep = async (outcome: Outcome, how: { looked?: boolean; bySelf?: boolean } = {}) => {
+    if (!read || isOther || isKeeping || look === undefined) return;
     // A pedal pressed just when it appeared was meant for the panel before.
-    if (!read || isOther || isKeeping || press(false) === 'ignore') return;
-    if (due.mustTurn && outcome === 'heldStill' && !looked) return setDry(true);
+    if (!how.bySelf && press(false) === 'ignore') return;
+    if (due.mustTurn && outcome === 'heldStill' && !how.looked) return setDry(true);
     setKeeping(true);
     // On disk before the pull that names it; where it cannot be kept the value counts all the same.
     const trace = await keepTrace(pull.trace).catch(() => null);
-    const done = await acts.pull(due, outcome, {
+    const isIn = await acts.pull(due, outcome, {
       reading: read,
       ...(trace ? { trace } : {}),
-      ...(looked ? { looked: true as const } : {}),
+      ...(found && found.is !== 'ok' ? { curve: curveOf(found) } : {}),
+      ...(how.looked ? { looked: true as const } : {}),
     });
     setKeeping(false);
-    if (done) onDone();
+    if (isIn) onDone(how.bySelf ? { value: said, bolt } : null);
   };
   const [first = 'clicked', second] = due.outcomes.filter((o) => o !== 'noClick');
-  const main = (): void => void keep(first);
+  const byItself =
+    goesOn && !isOther && !isGrave && read ? goesOnAs(due, read, look, first, second) : null;
+  useEffect(() => {
+    if (!byItself) return;
+    const soon = setTimeout(() => void keep(byItself, { bySelf: true }), 0);
+    return () => clearTimeout(soon);
+    // Once for each pull, when it has been looked at.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [byItself]);
+  const main = (): void => void (isGrave ? undefined : keep(first));
   useKeys(
     isDry
       ? { Escape: () => setDry(false) }
@@ -100,7 +92,7 @@ export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onDiscard, o
           Enter: main,
           ' ': main,
           PageDown: main,
-          ...(second ? { PageUp: () => void keep(second) } : {}),
+          ...(second && !isGrave ? { PageUp: () => void keep(second) } : {}),
         },
   );
   if (isDry && second)
@@ -110,23 +102,18 @@ export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onDiscard, o
         sheet={sheet}
         asking={{ why: 'dry' }}
         onNo={() => setDry(false)}
-        onYes={() => void keep(second, true)}
+        onYes={() => void keep(second, { looked: true })}
       />
     );
-  const value = read ? format.inHand(read) : null;
+  const fail = async (kind: FailureKind, why: string): Promise<void> => {
+    if (await acts.fail(due.fastener, kind, text.heard.noteOf({ value: said, why }))) onDone();
+  };
   return (
     <View role="status" aria-live="assertive" style={{ gap: 12 }}>
       <PanelTitle>
         {text.heard.readBy({ name: set && !isOther ? wrenchName(set) : pull.trace.wrench, bolt })}
       </PanelTitle>
-      {value ? (
-        <BigValue
-          number={due.task.action === 'angle' ? `+${value.number}` : value.number}
-          unit={value.unit}
-        />
-      ) : (
-        <PanelBody strong>{text.heard.noTurn}</PanelBody>
-      )}
+      <ReadValue due={due} read={read} />
       {isOther && set ? (
         <PanelBody strong>
           {text.heard.notThis({ heard: pull.trace.wrench, set: set.name })}
@@ -134,32 +121,35 @@ export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onDiscard, o
       ) : read ? (
         <PanelBody strong>{text.heard[standing(due, read)]}</PanelBody>
       ) : null}
+      {isOther ? null : (
+        <HeardVerdict look={look} bolt={bolt} unit={due.target?.unit ?? 'N.m'} pulls={pulls} />
+      )}
       {link.missed ? (
         <PanelBody>
           {text.heard.missed({ value: format.quantity(link.missed.peak).text })}
         </PanelBody>
       ) : null}
       {pull.trace.simulated ? <PanelBody>{text.heard.madeUp}</PanelBody> : null}
-      {read && !isOther ? (
-        second ? (
-          <View style={{ flexDirection: 'row', gap: 12 }}>
-            <BigButton
-              text={text.heard.keepTurned({ value: said })}
-              look="plain"
-              grow
-              onPress={() => void keep(first)}
-            />
-            <BigButton
-              text={text.heard.keepStill({ value: said })}
-              look="plain"
-              grow
-              onPress={() => void keep(second)}
-            />
-          </View>
+      {read && !isOther && look !== undefined ? (
+        isGrave && found ? (
+          <Grave
+            due={due}
+            found={found}
+            value={said}
+            onFail={(kind) => void fail(kind, found.why)}
+            onElse={() => {
+              onDiscard();
+              onWrong();
+            }}
+            onFine={() => void keep(first, { looked: true })}
+          />
         ) : (
-          <BigButton
-            text={text.heard.keep({ value: said, bolt })}
-            onPress={() => void keep(first)}
+          <KeepButtons
+            bolt={bolt}
+            value={said}
+            second={second}
+            onFirst={() => void keep(first)}
+            onSecond={() => second && void keep(second)}
           />
         )
       ) : null}
@@ -167,6 +157,96 @@ export function WrenchPanel({ due, sheet, acts, link, pull, onDone, onDiscard, o
       <BigButton text={text.heard.throwAway} look="quiet" onPress={onDiscard} />
     </View>
   );
+}
+
+function ReadValue({ due, read }: { due: PullNext; read: Quantity | null }) {
+  const { format } = useSignedIn();
+  if (!read) return <PanelBody strong>{text.heard.noTurn}</PanelBody>;
+  const { number, unit } = format.inHand(read);
+  return <BigValue number={due.task.action === 'angle' ? `+${number}` : number} unit={unit} />;
+}
+
+/** It may be damaged, or without its clamp load: someone looks, and says what it is. */
+function Grave({
+  due,
+  found,
+  value,
+  onFail,
+  onElse,
+  onFine,
+}: {
+  due: PullNext;
+  found: Look;
+  value: string;
+  onFail: (kind: FailureKind) => void;
+  onElse: () => void;
+  onFine: () => void;
+}) {
+  const kind = failureOf(due, found);
+  return (
+    <>
+      {kind ? (
+        <BigButton
+          text={text.heard.itIs({ what: text.failures[kind].toLowerCase() })}
+          look="warn"
+          onPress={() => onFail(kind)}
+        />
+      ) : null}
+      <BigButton text={text.heard.itIsElse} look="warn" onPress={onElse} />
+      <BigButton text={text.heard.nothingWrong({ value })} look="plain" onPress={onFine} />
+    </>
+  );
+}
+
+function KeepButtons({
+  bolt,
+  value,
+  second,
+  onFirst,
+  onSecond,
+}: {
+  bolt: string;
+  value: string;
+  second: Outcome | undefined;
+  onFirst: () => void;
+  onSecond: () => void;
+}) {
+  if (!second) return <BigButton text={text.heard.keep({ value, bolt })} onPress={onFirst} />;
+  return (
+    <View style={{ flexDirection: 'row', gap: 12 }}>
+      <BigButton text={text.heard.keepTurned({ value })} look="plain" grow onPress={onFirst} />
+      <BigButton text={text.heard.keepStill({ value })} look="plain" grow onPress={onSecond} />
+    </View>
+  );
+}
+
+/** Someone looked at a serious one and found nothing: that is on the record with it. */
+const curveOf = (found: Look): NonNullable<PayloadOf<'pulled'>['curve']> => ({
+  is: found.is,
+  ...(isSerious(found) ? { said: 'nothingWrong' as const } : {}),
+});
+
+/** As a bolt that moved counts where nothing else is said, degrees. */
+const MOVED_DEG = 3;
+
+/**
+ * How a pull is kept that needs no answer: within its limits, nothing serious in its curve, and for
+ * a fastener that may move, whether it did. null: someone has to say.
+ */
+function goesOnAs(
+  due: PullNext,
+  read: Quantity,
+  look: LookedAt | null | undefined,
+  first: Outcome,
+  second: Outcome | undefined,
+): Outcome | null {
+  if (look === undefined || standing(due, read) !== 'within') return null;
+  if (!second) return first;
+  const limit =
+    due.stage.repeat?.kind === 'untilSettled' ? due.stage.repeat.movedMoreThanDeg : MOVED_DEG;
+  if (!look) return null;
+  if (turnedIn(look) > limit) return first;
+  return due.mustTurn ? null : second;
 }
 
 /**
