@@ -80,7 +80,7 @@ test(
 
 test(
   'finding a sheet and what holds a run up are clean for axe, light and dark',
-  { tag: '@phone' },
+  { tag: ['@phone', '@long'] },
   async ({ technician: t, house }) => {
     await t.signIn();
     await t.section('Find');
@@ -165,7 +165,7 @@ test(
 
 test(
   'what comes afterwards, and the account of a shop, are clean for axe',
-  { tag: '@phone' },
+  { tag: ['@phone', '@long'] },
   async ({ technician: t, house }) => {
     await t.signIn('Ines Corte');
     const to = async (path: string, heading: string, screen: string): Promise<void> => {

@@ -133,7 +133,7 @@ test(
 
 test(
   'the first visit makes the shop and its lead, who adds the others',
-  { tag: '@phone' },
+  { tag: ['@phone', '@long'] },
   async ({ technician: t, house }) => {
     await house.kill();
     await house.admin.query('truncate account, shop cascade');
@@ -176,7 +176,7 @@ test(
 
 test(
   'people come and go: a code for a new password, another role with the lead’s own password, and whoever has left is out',
-  { tag: ['@phone'] },
+  { tag: ['@phone', '@long'] },
   async ({ technician: t, house, context }) => {
     await t.signIn('Ines Corte');
     await t.page.goto(`${house.url}/people`);

@@ -65,7 +65,7 @@ test(
 
 test(
   'a vehicle that was here fills in its order; a VIN’s barcode is read from a photo; who is called, and when, is kept',
-  { tag: '@phone' },
+  { tag: ['@phone', '@long'] },
   async ({ technician: t }) => {
     await t.signIn('Petra Voll');
     await t.page.goto(`${t.house.url}/orders/new`);

@@ -139,7 +139,7 @@ async function listening(t: Technician): Promise<void> {
   await t.tap(/^Wrench 4, digital/);
   await t.tap('Wrench is set');
   await t.tap('Connect the digital wrench');
-  await expect(t.page.getByText('Goes on by itself')).toBeVisible();
+  await expect(t.page.getByText('Saves each pull that needs no answer.')).toBeVisible();
 }
 const pull = (body: object): Promise<unknown> =>
   fetch(`${WRENCH}/turn`, { method: 'POST', body: JSON.stringify(body) }).then((r) => r.json());
@@ -159,11 +159,12 @@ test(
     for (let i = 0; i < 160; i += 1) {
       if (await t.page.getByText('All bolts done').isVisible()) break;
       const map = t.page.getByRole('img', { name: /10 fasteners/ });
-      const next = /Next: .* (\+?\d+)(?: N·m|°)/.exec((await map.getAttribute('aria-label')) ?? '');
+      const next = /Next: .* (\d+)( N·m|°)/.exec((await map.getAttribute('aria-label')) ?? '');
       const value = next?.[1] ?? '';
+      const isAngle = next?.[2] === '°';
       const before = await done();
       if (!next) await button();
-      else if (value.startsWith('+'))
+      else if (isAngle)
         await pull({ to: { unit: 'deg', value: Number(value) }, from: 50, seed: 700 + i });
       else {
         const isTight = value !== '27' || before >= 10;
@@ -201,6 +202,7 @@ test(
     await expect(t.page.getByRole('img', { name: /^Torque over angle of bolt/ })).toBeVisible();
     await t.tap('Yes: thread stripped');
     await expect(t.page.getByText(/Saved 27/)).toHaveCount(0);
+    await t.expectSaved();
     const events = await house.events();
     expect(events.filter((e) => e.type === 'pulled')).toHaveLength(5);
     expect(events.filter((e) => e.type === 'failed').map((e) => e.payload)).toMatchObject([
@@ -225,7 +227,9 @@ test(
     ).toBeVisible();
     await turn(27);
     await expect(
-      t.page.getByText('Wrench 9 read this, and Wrench 4, digital is chosen for this stage.'),
+      t.page.getByText(
+        'Wrench 9 took this reading, but Wrench 4, digital is chosen for this stage.',
+      ),
     ).toBeVisible();
     await expect(t.button(/^(Keep|27)/)).toHaveCount(0);
     await t.tap('Discard');

@@ -57,9 +57,9 @@ export const tightenAsk: Translation<typeof english> = {
     curveLabel: 'Torque sobre ángulo de {{bolt}}, con {{count}} anteriores iguales.',
     noteOf: 'Llave digital: {{value}}, {{why}}.',
     savedBySelf: 'Guardado {{value}} para {{bolt}}.',
-    goesOn: 'Sigue solo tras cada apriete que no pide respuesta.',
+    goesOn: 'Guarda cada apriete que no pide respuesta.',
     askEach: 'Preguntar antes de guardar',
-    goOn: 'Seguir solo',
+    goOn: 'Guardar solo',
     listen: 'Conectar el torquímetro digital',
     stopListening: 'Escribir las lecturas',
     looking:

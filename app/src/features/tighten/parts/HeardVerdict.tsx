@@ -26,20 +26,8 @@ const IN_ANGLE: Partial<Record<TraceClass, FailureKind>> = {
 export const failureOf = (due: PullNext, { is }: Look): FailureKind | undefined =>
   due.task.action === 'angle' ? IN_ANGLE[is] : FAILS[is];
 
-/** One sentence, one thing to do, and the curve on a tap. Never says that it is good. */
-export function HeardVerdict({
-  look,
-  bolt,
-  unit,
-  pulls,
-}: {
-  look: LookedAt | null | undefined;
-  bolt: string;
-  unit: UnitCode;
-  /** This one last, after those of its kind. */
-  pulls: readonly TracedPull[];
-}) {
-  const [shows, setShows] = useState(false);
+/** One sentence, one thing to do. Never says that it is good. */
+export function HeardVerdict({ look, bolt }: { look: LookedAt | null | undefined; bolt: string }) {
   if (look === undefined) return <PanelBody>{text.heard.judging}</PanelBody>;
   if (look === null) return null;
   const found = look.look;
@@ -59,16 +47,26 @@ export function HeardVerdict({
       ) : (
         <PanelBody>{found ? text.heard.fine : lookText(null)}</PanelBody>
       )}
-      {shows ? (
-        <Curve bolt={bolt} unit={unit} pulls={pulls} />
-      ) : (
-        <BigButton text={text.heard.curve} look="quiet" onPress={() => setShows(true)} />
-      )}
     </View>
   );
 }
 
-/** Over the curves before it, calculated beside the page. */
+/** On a tap, over the curves before it. */
+export function HeardCurve(of: {
+  bolt: string;
+  unit: UnitCode;
+  /** This one last, after those of its kind. */
+  pulls: readonly TracedPull[];
+}) {
+  const [shows, setShows] = useState(false);
+  return shows ? (
+    <Curve {...of} />
+  ) : (
+    <BigButton text={text.heard.curve} look="quiet" onPress={() => setShows(true)} />
+  );
+}
+
+/** Calculated beside the page. */
 function Curve({
   bolt,
   unit,

@@ -103,8 +103,7 @@ export function Panel({ view, acts, due, seat, onSeat, onLock, takeOver }: Panel
 }
 
 /**
- * Heard as long as one is in use: its button answers between two pulls too. Not with another tool in
- * the hand.
+ * Heard as long as one is in use: its button answers between two pulls too. Not with another tool.
  */
 const usesDigital = ({ progress }: RunState, due: Next): boolean =>
   due.kind === 'pull' || due.kind === 'setTool'

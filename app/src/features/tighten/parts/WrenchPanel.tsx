@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { isSerious } from '@stennet/core/record';
 import type { Look, LookedAt, WrenchPull } from '@stennet/core/trace';
-import { asRead, convert, type Quantity } from '@stennet/core/quantity';
+import { asRead, convert, units, type Quantity, type UnitCode } from '@stennet/core/quantity';
 import {
   windowOf,
   type FailureKind,
@@ -20,7 +20,7 @@ import { turnedIn, useVerdict } from '../hooks/useVerdict';
 import { wrenchName } from '../say';
 import { fastenerName, text } from '../text';
 import { AskBack } from './AskBack';
-import { failureOf, HeardVerdict } from './HeardVerdict';
+import { failureOf, HeardCurve, HeardVerdict } from './HeardVerdict';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
 
 interface Props {
@@ -118,12 +118,10 @@ export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }:
         <PanelBody strong>
           {text.heard.notThis({ heard: pull.trace.wrench, set: set.name })}
         </PanelBody>
-      ) : read ? (
+      ) : read && !isGrave ? (
         <PanelBody strong>{text.heard[standing(due, read)]}</PanelBody>
       ) : null}
-      {isOther ? null : (
-        <HeardVerdict look={look} bolt={bolt} unit={due.target?.unit ?? 'N.m'} pulls={pulls} />
-      )}
+      {isOther ? null : <HeardVerdict look={look} bolt={bolt} />}
       {link.missed ? (
         <PanelBody>
           {text.heard.missed({ value: format.quantity(link.missed.peak).text })}
@@ -153,11 +151,16 @@ export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }:
           />
         )
       ) : null}
+      {look && !isOther ? <HeardCurve bolt={bolt} unit={unitOf(due)} pulls={pulls} /> : null}
       {isOther ? <BigButton text={text.otherTool} look="plain" onPress={onTool} /> : null}
       <BigButton text={text.heard.throwAway} look="quiet" onPress={onDiscard} />
     </View>
   );
 }
+
+/** What a curve is drawn in: the unit of the stage, where that is a torque. */
+const unitOf = ({ target }: PullNext): UnitCode =>
+  target && units[target.unit].kind === 'torque' ? target.unit : 'N.m';
 
 function ReadValue({ due, read }: { due: PullNext; read: Quantity | null }) {
   const { format } = useSignedIn();
