@@ -196,7 +196,12 @@ function Grave({
         />
       ) : null}
       <BigButton text={text.heard.itIsElse} look="warn" onPress={onElse} />
-      <BigButton text={text.heard.nothingWrong({ value })} look="plain" onPress={onFine} />
+      <BigButton
+        text={text.heard.nothingWrong}
+        hint={text.heard.save({ value })}
+        look="plain"
+        onPress={onFine}
+      />
     </>
   );
 }
