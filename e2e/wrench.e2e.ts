@@ -49,13 +49,7 @@ test(
   { tag: '@phone' },
   async ({ technician: t, house, turnOn }) => {
     await turnOn('Wrench 4, digital');
-    await toWrench4(t);
-    await t.field('Reason', 'Checked against wrench 2 this morning.');
-    await t.field('Ines Corte’s PIN', '2580');
-    await t.tap('Approve');
-    await t.tap(/^Wrench 4, digital/);
-    await t.tap('Wrench is set');
-    await t.tap('Connect the digital wrench');
+    await listening(t);
     await expect(
       t.page.getByText('Connected to Wrench 4, digital, a simulated wrench'),
     ).toBeVisible();

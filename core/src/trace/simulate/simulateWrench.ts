@@ -4,6 +4,7 @@ import type { WrenchTask } from '../wrenchStream';
 import { drawFault } from './drawFault';
 import { madeUpJoint } from './madeUpJoint';
 import { randomFrom } from './random';
+import { samplesFrom } from './samplesFrom';
 import { simulatePull } from './simulatePull';
 
 const KEPT_SAMPLES = 240;
@@ -58,16 +59,11 @@ const jointOf = (torqueNm: number, snugNm: number, angleDeg: number) => {
   });
 };
 
-function fromTight({ tS, torqueNm, angleDeg }: Samples, tightNm: number): Samples {
-  const at = Math.max(
-    0,
-    torqueNm.findIndex((t) => t >= tightNm),
+const fromTight = (pull: Samples, tightNm: number): Samples =>
+  samplesFrom(
+    pull,
+    Math.max(
+      0,
+      pull.torqueNm.findIndex((t) => t >= tightNm),
+    ),
   );
-  const [t0, a0] = [tS[at] ?? 0, angleDeg[at] ?? 0];
-  const round = (value: number): number => Math.round(value * 1000) / 1000 + 0;
-  return {
-    tS: tS.slice(at).map((t) => round(t - t0)),
-    torqueNm: torqueNm.slice(at),
-    angleDeg: angleDeg.slice(at).map((a) => round(a - a0)),
-  };
-}

@@ -4,6 +4,7 @@ import type { Samples } from '../trace';
 import { drawFault } from './drawFault';
 import { madeUpJoint, type MadeUpJoint } from './madeUpJoint';
 import { randomFrom, type Random } from './random';
+import { samplesFrom } from './samplesFrom';
 import { simulatePull } from './simulatePull';
 
 /** What is done in the pull, and what the wrench hears of it. */
@@ -95,23 +96,14 @@ function heardOf(whole: Samples, joint: MadeUpJoint, { kind, begins }: Variation
       0,
       whole.torqueNm.findIndex((t) => t >= nm),
     );
-  if (kind === 'torqueFromSnug' || kind === 'angleOnly') return from(whole, tight(joint.snugNm));
+  if (kind === 'torqueFromSnug' || kind === 'angleOnly')
+    return samplesFrom(whole, tight(joint.snugNm));
   if (begins === 'loose') return whole;
   const snug = tight(joint.snugNm);
   const before = (whole.angleDeg[snug] ?? 0) - LATE_DEG;
   let at = snug;
   while (at > 0 && (whole.angleDeg[at] ?? 0) > before) at -= 1;
-  return from(whole, at);
-}
-
-function from({ tS, torqueNm, angleDeg }: Samples, at: number): Samples {
-  const [t0, a0] = [tS[at] ?? 0, angleDeg[at] ?? 0];
-  const round = (value: number): number => Math.round(value * 1000) / 1000 + 0;
-  return {
-    tS: tS.slice(at).map((t) => round(t - t0)),
-    torqueNm: torqueNm.slice(at),
-    angleDeg: angleDeg.slice(at).map((a) => round(a - a0)),
-  };
+  return samplesFrom(whole, at);
 }
 
 const everyNth = ({ tS, torqueNm, angleDeg }: Samples, n: number): Samples => {
