@@ -43,6 +43,7 @@ export const OrdersScreen = lazyScreen('OrdersScreen');
 export const OrderFormScreen = lazyScreen('OrderFormScreen');
 export const PartsScreen = lazyScreen('PartsScreen');
 export const ToolsScreen = lazyScreen('ToolsScreen');
+export const WrenchScreen = lazyScreen('WrenchScreen');
 export const MeasureScreen = lazyScreen('MeasureScreen');
 export const FollowUpsScreen = lazyScreen('FollowUpsScreen');
 export const HistoryScreen = lazyScreen('HistoryScreen');

@@ -18,4 +18,4 @@ export { FindScreen } from '@/features/find';
 export { SheetScreen } from '@/features/sheet';
 export { ShopScreen } from '@/features/shop';
 export { TightenScreen } from '@/features/tighten';
-export { ToolsScreen } from '@/features/tools';
+export { ToolsScreen, WrenchScreen } from '@/features/tools';

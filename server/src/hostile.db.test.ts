@@ -220,6 +220,7 @@ async function picture(): Promise<unknown> {
     'signed_word',
     'follow_up',
     'shop_tool',
+    'wrench_check',
     'photo',
     'trace',
     'sheet_revision',

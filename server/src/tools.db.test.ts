@@ -126,3 +126,98 @@ describe('the angle disc', () => {
     expect((await jonah.get('/api/sheets/brenna-2-0-head/C/disc?drive=7/16')).status).toBe(400);
   });
 });
+
+describe('a wrench checked against a reference', () => {
+  const id = demoId(195);
+  const path = (check: number): string => `/api/tools/${id}/checks/${demoId(check)}`;
+  const check = (off: number, day: string, more: object = {}) => ({
+    day,
+    unit: wrench.unit,
+    max: 60,
+    graduation: 0.5,
+    tolerancePercent: 6,
+    reference: { name: 'Torque transducer', uncertaintyPercent: 0.5 },
+    readings: [20, 60, 100].flatMap((percent) =>
+      [0, 1].map(() => ({
+        percent,
+        direction: 'right',
+        wrench: (60 * percent) / 100,
+        reference: (60 * percent) / 100 / (1 + off / 100),
+      })),
+    ),
+    ...more,
+  });
+  const versionNow = async (): Promise<number> =>
+    (await jonah.get('/api/tools')).body.tools.find((t: { id: string }) => t.id === id).version;
+  const said = async (number: number, body: object): Promise<string> => {
+    const reply = await ines.post(path(number), {
+      version: await versionNow(),
+      due: '2027-11-16',
+      ...body,
+    });
+    return reply.body.verdict ?? reply.body.error.code;
+  };
+
+  test('a good one sets the day of the next, a bad one takes it out of use, and both are kept', async () => {
+    await ines
+      .post(`/api/tools/${id}`, {
+        version: 0,
+        tool: { ...wrench, name: 'Wrench 11' },
+        retired: false,
+      })
+      .expect(200);
+    expect(await said(720, { check: check(1, '2026-11-16') })).toBe('within');
+    expect(await named('Wrench 11')).toMatchObject({
+      version: 2,
+      tool: { calibratedUntil: '2027-11-16' },
+    });
+    // Sent again: once.
+    expect(await said(720, { check: check(1, '2026-11-16') })).toBe('within');
+    expect(await versionNow()).toBe(2);
+    expect(await said(721, { check: check(6, '2026-11-17') })).toBe('unsure');
+    expect(await named('Wrench 11')).toMatchObject({ version: 2, retired: false });
+    expect(await said(722, { check: check(12, '2026-11-18') })).toBe('outside');
+    expect(await named('Wrench 11')).toMatchObject({ version: 3, retired: true });
+    // Entered late: the wrench of today stays as it is.
+    expect(await said(723, { check: check(1, '2026-11-01') })).toBe('within');
+    expect(await named('Wrench 11')).toMatchObject({ version: 3, retired: true });
+    const { checks, since } = (await jonah.get(`/api/tools/${id}/checks`)).body;
+    expect(checks.map((c: { day: string; verdict: string }) => [c.day, c.verdict])).toEqual([
+      ['2026-11-18', 'outside'],
+      ['2026-11-17', 'unsure'],
+      ['2026-11-16', 'within'],
+      ['2026-11-01', 'within'],
+    ]);
+    expect(since).toEqual({ day: '2026-11-16', joints: 0, pulls: 0 });
+  });
+
+  test('a technician reads them; what is not so is refused', async () => {
+    expect(await said(730, { check: check(1, '2026-11-19', { max: 90 }) })).toBe('CHECK_SCALE');
+    expect(await said(730, { check: check(1, '2031-01-01') })).toBe('CHECK_DAY');
+    expect(await said(730, { check: check(1, '2026-11-19'), due: '2026-11-19' })).toBe('CHECK_DAY');
+    expect(await said(730, { check: check(1, '2026-11-19', { readings: [] }) })).toBe(
+      'BAD_REQUEST',
+    );
+    expect(await said(730, { check: check(1, '2026-11-19'), version: 1 })).toBe('TOOL_CHANGED');
+    const of = { version: 1, due: '2027-11-16', check: check(1, '2026-11-19') };
+    expect((await jonah.post(path(730), of)).body.error.code).toBe('FORBIDDEN');
+    expect(
+      (await ines.post(`/api/tools/${demoId(120)}/checks/${demoId(731)}`, of)).body.error.code,
+    ).toBe('NOT_FOUND');
+    const { checks } = (await jonah.get(`/api/tools/${id}/checks`)).body;
+    expect(checks).toHaveLength(4);
+  });
+
+  test('says what was tightened with it since the last good check', async () => {
+    const { checks, since } = (await jonah.get(`/api/tools/${demoId(102)}/checks`)).body;
+    expect(checks[0]).toMatchObject({ verdict: 'within', by: 'Ines Corte' });
+    const { lines } = (
+      await jonah.get(`/api/history?by=wrench&tool=${demoId(102)}&from=${since.day}`)
+    ).body;
+    expect(since.joints).toBe(lines.length);
+    expect(since.pulls).toBe(
+      lines.reduce((sum: number, l: { use: { pulls: number } }) => sum + l.use.pulls, 0),
+    );
+    expect(since.joints).toBeGreaterThan(0);
+  });
+});

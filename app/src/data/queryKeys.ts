@@ -20,6 +20,7 @@ export const queryKeys = {
   sessions: (person: string) => ['sessions', person],
   security: ['security'],
   tools: ['tools'],
+  wrenchChecks: (tool: string) => ['wrenchChecks', tool],
   statements: (run: string) => ['statements', run],
   signing: (run: string) => ['signing', run],
   trace: (name: string) => ['trace', name],

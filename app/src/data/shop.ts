@@ -1,4 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
+import * as v from 'valibot';
+import { WrenchCheckSchema } from '@stennet/core/calibration';
 import type { BodyOf } from '@stennet/core/contract/work';
 import { call } from './api';
 import { queryKeys } from './queryKeys';
@@ -48,6 +50,28 @@ export async function endSessionOf(person: string, session: string | null): Prom
     ? call('endSessions', { person })
     : call('endSession', { person, session }));
   await refresh(queryKeys.everySession, queryKeys.security);
+}
+
+export const useWrenchChecks = (tool: string) =>
+  useQuery({
+    queryKey: queryKeys.wrenchChecks(tool),
+    queryFn: () => call('wrenchChecks', { tool }),
+    select: (reply) => ({
+      ...reply,
+      // One of a form that this version does not know is passed over, not guessed at.
+      checks: reply.checks.flatMap((c) => {
+        const check = v.safeParse(WrenchCheckSchema, c.check);
+        return check.success ? [{ ...c, check: check.output }] : [];
+      }),
+    }),
+  });
+export async function keepWrenchCheck(
+  tool: string,
+  check: string,
+  body: Body<'keepWrenchCheck'>,
+): Promise<void> {
+  await call('keepWrenchCheck', { tool, check }, body);
+  await refresh(queryKeys.tools, queryKeys.wrenchChecks(tool));
 }
 
 export async function saveTool(tool: string, change: Body<'saveTool'>): Promise<void> {

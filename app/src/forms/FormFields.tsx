@@ -55,7 +55,6 @@ function Field<T extends FieldValues>({
 export function FormText<T extends FieldValues>({
   control,
   name,
-  note,
   ...shown
 }: Named<T> & {
   lines?: number;
@@ -67,7 +66,7 @@ export function FormText<T extends FieldValues>({
 }) {
   return (
     <Field<T> control={control} name={name}>
-      {(held) => <TextField {...shown} {...held} problem={held.problem ?? note} />}
+      {(held) => <TextField {...shown} {...held} />}
     </Field>
   );
 }

@@ -20,6 +20,8 @@ interface TextFieldProps {
   onChange: (value: string) => void;
   /** What is wrong with it, beneath it. */
   problem?: string | undefined;
+  /** Said beneath it where nothing is wrong. */
+  note?: string | undefined;
   lines?: number;
   hint?: string;
   mode?: 'text' | 'decimal' | 'search' | 'tel' | 'email';
@@ -35,6 +37,7 @@ export function TextField({
   value,
   onChange,
   problem,
+  note,
   lines = 1,
   hint,
   mode = 'text',
@@ -61,9 +64,14 @@ export function TextField({
         {...(hint ? { placeholder: hint } : {})}
         style={{ fontSize: 17 }}
       />
-      <Problem text={problem} />
+      {problem || !note ? <Problem text={problem} /> : <Note text={note} />}
     </View>
   );
+}
+
+function Note({ text }: { text: string }) {
+  const inks = useInks();
+  return <Text style={[styles.problem, { fontSize: 15, color: inks.inkSoft }]}>{text}</Text>;
 }
 
 interface NumberFieldProps extends Omit<TextFieldProps, 'value' | 'onChange' | 'lines' | 'mode'> {

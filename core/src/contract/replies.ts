@@ -57,6 +57,20 @@ export const ToolsSchema = v.object({
   ),
 });
 
+/** Of a wrench: its checks, the latest first, and what it has done since the last good one. */
+const WrenchChecksSchema = v.object({
+  checks: v.array(
+    v.object({
+      id,
+      day: v.string(),
+      verdict: v.picklist(['within', 'unsure', 'outside']),
+      check: v.looseObject({ day: v.string() }),
+      by: nullableText,
+    }),
+  ),
+  since: v.object({ day: nullableText, joints: v.number(), pulls: v.number() }),
+});
+
 export const AppendedSchema = v.object({
   stored: v.array(v.object({ id, position: v.number(), hash: v.string() })),
   refused: v.nullable(
@@ -152,6 +166,8 @@ export const replies = {
   people: PeopleSchema,
   tools: ToolsSchema,
   saveTool: OkSchema,
+  wrenchChecks: WrenchChecksSchema,
+  keepWrenchCheck: v.object({ verdict: v.picklist(['within', 'unsure', 'outside']) }),
   setPin: OkSchema,
   /** Bytes that are still to come begin at `have`; `photo` once it is kept. */
   photoPiece: v.object({

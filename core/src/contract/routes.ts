@@ -48,6 +48,12 @@ export const routes = {
   people: { method: 'GET', path: '/api/people', permission: 'order.read' },
   tools: { method: 'GET', path: '/api/tools', permission: 'tool.read' },
   saveTool: { method: 'POST', path: '/api/tools/:tool', permission: 'tool.write' },
+  wrenchChecks: { method: 'GET', path: '/api/tools/:tool/checks', permission: 'tool.read' },
+  keepWrenchCheck: {
+    method: 'POST',
+    path: '/api/tools/:tool/checks/:check',
+    permission: 'tool.write',
+  },
   anglePaper: {
     method: 'GET',
     path: '/api/sheets/:sheet/:revision/disc',

@@ -1,10 +1,7 @@
 import { convert, type Quantity } from '../quantity';
 import type { RecordedPull } from './runRecord';
 
-/**
- * What one wrench did in one run: for the list of everything that was tightened with it, and for
- * its drift.
- */
+/** What one wrench did in one run: for the list of everything that was tightened with it. */
 export interface WrenchUse {
   wrench: string;
   firstAt: string;

@@ -1,7 +1,11 @@
 import * as v from 'valibot';
+import { CHECK_VERDICTS, WrenchCheckSchema } from '@stennet/core/calibration';
 import type { ShopTool } from '@stennet/core/prepare';
 import { rowsOf, done, changed, json } from './statement';
+import countWrenchUseSql from './queries/countWrenchUse.sql';
+import insertWrenchCheckSql from './queries/insertWrenchCheck.sql';
 import listToolsSql from './queries/listTools.sql';
+import listWrenchChecksSql from './queries/listWrenchChecks.sql';
 import saveToolSql from './queries/saveTool.sql';
 import addWrenchUseSql from './queries/addWrenchUse.sql';
 import saveWrenchUseSql from './queries/saveWrenchUse.sql';
@@ -18,5 +22,20 @@ export const listTools = rowsOf(
   }),
 );
 export const saveTool = changed(saveToolSql);
+export const listWrenchChecks = rowsOf(
+  listWrenchChecksSql,
+  v.object({
+    id: v.string(),
+    day: v.string(),
+    verdict: v.picklist(CHECK_VERDICTS),
+    check: WrenchCheckSchema,
+    by: v.nullable(v.string()),
+  }),
+);
+export const insertWrenchCheck = changed(insertWrenchCheckSql);
+export const countWrenchUse = rowsOf(
+  countWrenchUseSql,
+  v.object({ joints: v.number(), pulls: v.number() }),
+);
 export const addWrenchUse = done(addWrenchUseSql);
 export const saveWrenchUse = done(saveWrenchUseSql);

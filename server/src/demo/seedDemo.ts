@@ -3,13 +3,20 @@ import path from 'node:path';
 import pg from 'pg';
 import * as v from 'valibot';
 import { OrderEntrySchema } from '@stennet/core/order';
-import { ShopToolSchema } from '@stennet/core/prepare';
+import {
+  checkPoints,
+  judgeCheck,
+  READINGS_EACH,
+  usualTolerance,
+  WrenchCheckSchema,
+} from '@stennet/core/calibration';
+import { ShopToolSchema, type ShopTool } from '@stennet/core/prepare';
 import { assertRunnable, readSheet } from '@stennet/core/procedure';
 import { canonicalJson } from '@stennet/core/record';
 import { keepSheet } from '../db/keepSheet';
 import { insertEntry, insertOrder } from '../db/orders';
 import { savePin } from '../db/people';
-import { saveTool } from '../db/tools';
+import { insertWrenchCheck, saveTool } from '../db/tools';
 import { forgetOutside, journalOf } from '../journal/journal';
 import type { Keys } from '../keys/keys';
 import { hashPassword } from '../http/passwords';
@@ -27,7 +34,10 @@ interface World {
 interface DemoShop extends PastShop {
   sheets: string[];
   pins: { person: string; pin: string }[];
-  tools: ({ id: string; calibratedInDays?: number } & Record<string, unknown>)[];
+  tools: ({ id: string; calibratedInDays?: number; checks?: DemoCheck[] } & Record<
+    string,
+    unknown
+  >)[];
   orders: {
     id: string;
     number: string;
@@ -124,7 +134,7 @@ async function seedShop(
     assertRunnable(sheet);
     await keepSheet(client, shop.id, sheet);
   }
-  for (const { id, calibratedInDays, ...rest } of shop.tools) {
+  for (const { id, calibratedInDays, checks = [], ...rest } of shop.tools) {
     const tool = v.parse(ShopToolSchema, {
       ...rest,
       ...(calibratedInDays === undefined ? {} : { calibratedUntil: days(calibratedInDays) }),
@@ -141,6 +151,7 @@ async function seedShop(
       null,
       now,
     );
+    for (const check of checks) await seedCheck(client, shop, { id, tool }, check, days);
   }
   for (const pin of shop.pins)
     await savePin(client, shop.id, pin.person, await hashPassword(pin.pin), now);
@@ -148,6 +159,50 @@ async function seedShop(
   const past = new Past(client, shop, folder, keys, nameOf);
   for (const o of shop.orders)
     if (o.runs) await past.seed(o.runs, new Date(now.getTime() - (o.daysAgo ?? 0) * DAY_MS), now);
+}
+
+/** Three points to the right, twice each; what the reference read. */
+interface DemoCheck {
+  id: string;
+  daysAgo: number;
+  by: string;
+  read: readonly number[];
+}
+
+async function seedCheck(
+  client: pg.Client,
+  shop: DemoShop,
+  { id, tool }: { id: string; tool: ShopTool },
+  of: DemoCheck,
+  days: (n: number) => string,
+): Promise<void> {
+  if (!('graduation' in tool)) return;
+  const check = v.parse(WrenchCheckSchema, {
+    day: days(-of.daysAgo),
+    unit: tool.unit,
+    max: tool.max,
+    graduation: tool.graduation,
+    tolerancePercent: tool.tolerancePercent ?? usualTolerance(tool),
+    reference: { name: 'Torque transducer, bench', uncertaintyPercent: 0.5 },
+    readings: checkPoints(tool).flatMap(({ percent, value }, i) =>
+      of.read
+        .slice(i * READINGS_EACH, (i + 1) * READINGS_EACH)
+        .map((reference) => ({ percent, direction: 'right', wrench: value, reference })),
+    ),
+  });
+  const { verdict } = judgeCheck(check);
+  const at = `${check.day}T08:00:00Z`;
+  await insertWrenchCheck(
+    client,
+    shop.id,
+    of.id,
+    id,
+    check.day,
+    verdict,
+    JSON.stringify(check),
+    of.by,
+    at,
+  );
 }
 
 async function seedOrder(

@@ -89,6 +89,8 @@ export const statusOf: Record<ErrorCode, number> = {
   ORDER_STATE: 409,
   TOOL_CHANGED: 409,
   TOOL_RANGE: 422,
+  CHECK_SCALE: 409,
+  CHECK_DAY: 422,
   PHOTO_KIND: 422,
   PHOTO_BROKEN: 422,
   TRACE_BROKEN: 422,

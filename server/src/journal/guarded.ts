@@ -71,6 +71,14 @@ export const GUARDED: readonly Guarded[] = [
     sealed: plain('kind', 'name', 'body', 'retired'),
   },
   {
+    table: 'wrench_check',
+    what: 'wrench check',
+    key: ['id'],
+    label: 'day',
+    of: ['wrench', 'shop_tool'],
+    sealed: { ...plain('wrench', 'verdict', 'body', 'person'), day: 'r."day"::text' },
+  },
+  {
     table: 'repair_order',
     what: 'repair order',
     key: ['id'],

@@ -19,7 +19,6 @@ import {
 } from '@/ui';
 import { AskForm } from './parts/AskForm';
 import { BringIn } from './parts/BringIn';
-import { DriftChart } from './parts/DriftChart';
 import { ForeignRow } from './parts/ForeignRow';
 import { HistoryTable } from './parts/HistoryTable';
 import { text } from './text';
@@ -90,7 +89,6 @@ function Found({ asked }: { asked: Asked }) {
       {lines.length === 0 && foreign.length === 0 ? (
         <Notice title={text.none} text={text.noneText} />
       ) : null}
-      {asked.by === 'wrench' ? <DriftChart lines={lines} /> : null}
       {lines.length > 0 ? (
         <BigButton
           text={text.recall}

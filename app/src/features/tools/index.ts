@@ -1,1 +1,2 @@
 export { ToolsScreen } from './ToolsScreen';
+export { WrenchScreen } from './WrenchScreen';

@@ -57,10 +57,6 @@ export const history = {
   more: 'Show more',
   recall: 'Recall list',
   recallHint: 'table of customers, plates and dates',
-  drift: 'Drift of this wrench',
-  driftText:
-    'Each point is one job: its average reading against the target. If the line leaves 100%, have the wrench checked.',
-  driftLabel: 'Average reading of each job: {{points}}',
   foreign: 'Records from other shops',
   foreignLine: '{{from}}, shop key {{fingerprint}}',
   bringIn: 'Import a record or an archive',

@@ -60,10 +60,6 @@ export const history: Translation<typeof english> = {
   more: 'Ver más',
   recall: 'Lista para avisar a clientes',
   recallHint: 'tabla de clientes, placas y fechas',
-  drift: 'Deriva de este torquímetro',
-  driftText:
-    'Cada punto es un trabajo: su lectura media frente al objetivo. Si la línea se aparta del 100 %, haga revisar el torquímetro.',
-  driftLabel: 'Lectura media de cada trabajo: {{points}}',
   foreign: 'Registros de otros talleres',
   foreignLine: '{{from}}, clave del taller {{fingerprint}}',
   bringIn: 'Importar un registro o un archivo',

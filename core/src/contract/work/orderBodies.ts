@@ -1,9 +1,17 @@
 import * as v from 'valibot';
+import { WrenchCheckSchema } from '../../calibration';
 import { NewJobSchema, OrderEntrySchema, OrderHeadSchema, ORDER_STATES } from '../../order';
 import { ShopToolSchema } from '../../prepare';
 import { FOLLOW_UP_STATES } from '../../followUp/followUp';
 import { SIGNED_KINDS } from '../../record/signedWord';
-import { FastenerIdSchema, finite, KeySchema, textOf, UuidSchema } from '../../schema/text';
+import {
+  DaySchema,
+  FastenerIdSchema,
+  finite,
+  KeySchema,
+  textOf,
+  UuidSchema,
+} from '../../schema/text';
 import { pin } from './peopleBodies';
 
 const version = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1_000_000));
@@ -24,6 +32,15 @@ export const AddJobBody = NewJobSchema;
  */
 export const SaveEntryBody = v.strictObject({ version, body: OrderEntrySchema, gone: v.boolean() });
 export const SaveToolBody = v.strictObject({ version, tool: ShopToolSchema, retired: v.boolean() });
+/**
+ * version: of the tool that was checked, as it was seen. due: the day of the next check, where this
+ * one is within its limits.
+ */
+export const WrenchCheckBody = v.strictObject({
+  version,
+  check: WrenchCheckSchema,
+  due: DaySchema,
+});
 
 const decision = v.picklist(['allow', 'refuse']);
 /**

@@ -23,6 +23,14 @@ export const orderErrors = {
     message: 'The lowest value must be below the highest, and the step smaller than both.',
     fix: 'Read them off the wrench again.',
   },
+  CHECK_SCALE: {
+    message: 'This wrench’s scale was changed since the check.',
+    fix: 'Check it again on its present scale.',
+  },
+  CHECK_DAY: {
+    message: 'A check can’t be in the future, and the next one is due after it.',
+    fix: 'Correct the dates.',
+  },
   PHOTO_KIND: {
     message: 'Photos must be JPEG, PNG or WebP.',
     fix: 'Take a photo, or convert the picture.',

@@ -26,6 +26,14 @@ export const orderErrors: Translation<typeof english> = {
     message: 'El mínimo debe ser menor que el máximo, y la división menor que ambos.',
     fix: 'Léalos otra vez en el torquímetro.',
   },
+  CHECK_SCALE: {
+    message: 'La escala de este torquímetro cambió desde la verificación.',
+    fix: 'Verifíquelo otra vez con su escala actual.',
+  },
+  CHECK_DAY: {
+    message: 'Una verificación no puede ser futura, y la siguiente vence después de ella.',
+    fix: 'Corrija las fechas.',
+  },
   PHOTO_KIND: {
     message: 'Las fotos deben ser JPEG, PNG o WebP.',
     fix: 'Tome una foto o convierta la imagen.',

@@ -40,6 +40,15 @@ export function ToolRow({ kept, onEdit }: { kept: KeptTool; onEdit: (() => void)
         <View style={styles.edit}>
           {isWrench ? (
             <BigButton
+              text={text.calibration}
+              label={text.calibrationOf({ name: tool.name })}
+              look="quiet"
+              size="desk"
+              onPress={() => router.navigate(`/tools/${kept.id}`)}
+            />
+          ) : null}
+          {isWrench ? (
+            <BigButton
               text={text.used}
               label={text.usedOf({ name: tool.name })}
               look="quiet"

@@ -1,0 +1,1 @@
+export { WrenchScreen as default } from '@/lazyScreens';

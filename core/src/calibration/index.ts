@@ -1,0 +1,2 @@
+export * from './judgeCheck';
+export * from './wrenchCheck';
