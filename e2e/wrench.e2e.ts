@@ -1,54 +1,11 @@
-import { spawn } from 'node:child_process';
-import { expect, test as base, type Technician } from './house';
-
-const WRENCH = 'http://127.0.0.1:4188';
-const turn = (value: number, how = 'ok', seed = 5) =>
-  fetch(`${WRENCH}/turn`, {
-    method: 'POST',
-    body: JSON.stringify({ to: { unit: 'N.m', value }, how, seed }),
-  }).then((r) => r.json());
-
-/** Turns a wrench on for one test, and off after it. */
-const test = base.extend<{ turnOn: (name: string) => Promise<void> }>({
-  turnOn: async ({}, use) => {
-    const off: (() => Promise<unknown>)[] = [];
-    await use(async (name) => {
-      const child = spawn(process.execPath, ['device/dist/wrench.mjs'], {
-        stdio: 'ignore',
-        env: { ...process.env, WRENCH_NAME: name },
-      });
-      // Listened for from the start: one that ended by itself says so only once.
-      const ended = new Promise((resolve) => child.once('exit', resolve));
-      off.push(() => (child.kill('SIGKILL'), ended));
-      await expect.poll(answers).toBe(true);
-    });
-    for (const turnOff of off) await turnOff();
-  },
-});
-const answers = (): Promise<boolean> =>
-  fetch(WRENCH).then(
-    (r) => r.ok,
-    () => false,
-  );
-// One wrench, at the one address that the app knows.
-test.describe.configure({ mode: 'serial' });
-
-/** The ten-bolt head up to its first wrench: the digital one is overdue, the lead is asked. */
-async function toWrench4(t: Technician): Promise<void> {
-  await t.signIn();
-  await t.openOrder('2417');
-  await t.button('Tighten cylinder head').click();
-  await t.choose('radio', 'hex head, M10');
-  await t.button('Start tightening').click();
-  await t.tap('10 new ones in, by hand');
-  await t.tap('Ask the lead: Wrench 4, digital');
-}
+import { expect } from './house';
+import { listening, test, toWrench4 } from './digitalWrench';
 
 test(
   'a digital wrench is heard: what it read waits for a word, and its curve stands in the record',
   { tag: '@phone' },
   async ({ technician: t, house, turnOn }) => {
-    await turnOn('Wrench 4, digital');
+    const wrench = await turnOn('Wrench 4, digital');
     await listening(t);
     await expect(
       t.page.getByText('Connected to Wrench 4, digital, a simulated wrench'),
@@ -56,7 +13,7 @@ test(
     await t.tap('Ask before saving');
 
     // Nothing counts before someone says so; one that was thrown away is nowhere.
-    await turn(20);
+    await wrench.torque(20);
     await expect(
       t.page.getByRole('heading', { name: 'Wrench 4, digital on bolt 1' }),
     ).toBeVisible();
@@ -72,7 +29,7 @@ test(
       [3, 13],
     ] as const) {
       await expect(t.page.getByText(new RegExp(`\\b${bolt} of 10`)).first()).toBeVisible();
-      await turn(27, 'ok', seed);
+      await wrench.torque(27, 'ok', seed);
       await expect(t.button(/^27\.\d N·m, moved$/)).toBeVisible();
       // Still there after a look at something else; a pedal keeps it too.
       if (bolt === 2) {
@@ -110,7 +67,7 @@ test(
 
     // With the network gone the value and its curve are kept here, and go out later.
     await t.page.context().setOffline(true);
-    await turn(27, 'stick_slip', 41);
+    await wrench.torque(27, 'stick_slip', 41);
     await t.tap(/^27\.\d N·m, moved$/);
     await t.page.context().setOffline(false);
     await t.expectSaved();
@@ -124,27 +81,11 @@ test(
   },
 );
 
-/** In a shop's own words: the digital wrench is overdue, and is used by the lead's word. */
-async function listening(t: Technician): Promise<void> {
-  await toWrench4(t);
-  await t.field('Reason', 'Checked against wrench 2 this morning.');
-  await t.field('Ines Corte’s PIN', '2580');
-  await t.tap('Approve');
-  await t.tap(/^Wrench 4, digital/);
-  await t.tap('Wrench is set');
-  await t.tap('Connect the digital wrench');
-  await expect(t.page.getByText('Saves each pull that needs no answer.')).toBeVisible();
-}
-const pull = (body: object): Promise<unknown> =>
-  fetch(`${WRENCH}/turn`, { method: 'POST', body: JSON.stringify(body) }).then((r) => r.json());
-const button = (): Promise<unknown> =>
-  fetch(`${WRENCH}/press`, { method: 'POST', body: JSON.stringify({ press: 'short' }) });
-
 test(
   'ten bolts by torque and angle without touching the phone: each pull is judged, kept, and the next one shown',
   { tag: ['@phone', '@long'] },
   async ({ technician: t, house, turnOn }) => {
-    await turnOn('Wrench 4, digital');
+    const wrench = await turnOn('Wrench 4, digital');
     await listening(t);
     const done = async () =>
       (await house.events()).filter((e) => e.type === 'pulled' && e.payload.method === 'digital')
@@ -157,14 +98,14 @@ test(
       const value = next?.[1] ?? '';
       const isAngle = next?.[2] === '°';
       const before = await done();
-      if (!next) await button();
+      if (!next) await wrench.press();
       else if (isAngle)
-        await pull({ to: { unit: 'deg', value: Number(value) }, from: 50, seed: 700 + i });
+        await wrench.pull({ to: { unit: 'deg', value: Number(value) }, from: 50, seed: 700 + i });
       else {
         const isTight = value !== '27' || before >= 10;
         const from = value === '27' ? 27 : 30;
         const to = { unit: 'N.m', value: Number(value) };
-        await pull({ to, ...(isTight ? { from } : {}), seed: 700 + i });
+        await wrench.pull({ to, ...(isTight ? { from } : {}), seed: 700 + i });
       }
       await t.handTime();
       if (next) await expect.poll(done).toBeGreaterThan(before);
@@ -180,14 +121,14 @@ test(
   'a thread that strips under the digital wrench holds the job at the bolt, and is on the record as what it was',
   { tag: ['@phone', '@long'] },
   async ({ technician: t, house, turnOn }) => {
-    await turnOn('Wrench 4, digital');
+    const wrench = await turnOn('Wrench 4, digital');
     await listening(t);
     for (const seed of [11, 12, 13, 14, 15]) {
-      await turn(27, 'ok', seed);
+      await wrench.torque(27, 'ok', seed);
       await expect(t.page.getByText(/Saved 27\.\d N·m for bolt/)).toBeVisible();
       await t.handTime();
     }
-    await turn(27, 'strip', 8);
+    await wrench.torque(27, 'strip', 8);
     await expect(t.page.getByRole('alert').filter({ hasText: 'stripped thread' })).toBeVisible();
     await expect(t.page.getByText('Stop. Take it out and look at the threads.')).toBeVisible();
     // No pedal gets past it.
@@ -209,7 +150,7 @@ test(
   'another wrench than the one chosen is heard and not kept',
   { tag: ['@phone', '@long'] },
   async ({ technician: t, house, turnOn }) => {
-    await turnOn('Wrench 9');
+    const wrench = await turnOn('Wrench 9');
     await toWrench4(t);
     await t.tap(/^Lead isn’t here: continue/);
     await t.tap('Wrench is set');
@@ -219,7 +160,7 @@ test(
         'Wrench 9 is connected, but this stage uses Wrench 4, digital. Its readings aren’t saved.',
       ),
     ).toBeVisible();
-    await turn(27);
+    await wrench.torque(27);
     await expect(
       t.page.getByText(
         'Wrench 9 took this reading, but Wrench 4, digital is chosen for this stage.',

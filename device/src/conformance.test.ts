@@ -23,7 +23,8 @@ test('the simulated wrench speaks its own protocol', async () => {
     });
   const found = await conformance(url, turn, 5000);
   off(server);
-  expect(found.map((f) => f.fault)).toEqual([null, null, null, null, null]);
+  expect(found.map((f) => f.fault)).toEqual([null, null, null, null, null, null]);
+  expect(found.map((f) => f.what)).toContain('“state” is as it should be');
 });
 
 test('an adapter that is wrong is told where: no origin, no name, a peak in another unit', async () => {
@@ -45,6 +46,30 @@ test('an adapter that is wrong is told where: no origin, no name, a peak in anot
     expect.stringMatching(/^name: expected/),
     expect.stringMatching(/^Its peak is 265\.0 N·m, but its trace goes up to 3\d\.\d/),
   ]);
+});
+
+test('another version is named, and what is said wrongly beside the pull', async () => {
+  const server = http.createServer((_req, res) => {
+    res.writeHead(200, {
+      'Content-Type': 'text/event-stream',
+      'Access-Control-Allow-Origin': '*',
+    });
+    res.write('event: wrench\ndata: {"format":"stennet-wrench","v":2,"name":"W"}\n\n');
+    res.write('event: state\ndata: {"battery":101}\n\n');
+    res.write('event: moon\ndata: {"full":true}\n\n');
+    res.write('event: live\ndata: {"torque":{"value":20,"unit":"N.m"}}\n\n');
+  });
+  const found = await conformance(await at(server), () => undefined, 300);
+  off(server);
+  expect(found.filter((f) => f.fault)).toEqual([
+    {
+      what: 'it says first which wrench it is',
+      fault: 'It speaks version 2; this Stennet speaks version 1.',
+    },
+    { what: '“state” is as it should be', fault: expect.stringMatching(/^battery: expected/) },
+    { what: 'one pull is heard', fault: 'No pull came.' },
+  ]);
+  expect(found.map((f) => f.what)).not.toContain('“moon” is as it should be');
 });
 
 test('where nothing answers, that is said at once', async () => {

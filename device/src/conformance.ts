@@ -1,6 +1,14 @@
 import * as v from 'valibot';
 import { convert } from '@stennet/core/quantity';
-import { WrenchButtonSchema, WrenchHelloSchema, WrenchPullSchema } from '@stennet/core/trace';
+import {
+  AnyHelloSchema,
+  WRENCH_VERSION,
+  WrenchButtonSchema,
+  WrenchHelloSchema,
+  WrenchLiveSchema,
+  WrenchPullSchema,
+  WrenchStateSchema,
+} from '@stennet/core/trace';
 
 export interface Found {
   what: string;
@@ -36,8 +44,9 @@ export async function conformance(
     hello?.done === false ? helloFault(hello.value) : 'It says nothing within 5 s.',
   );
   onReady();
-  const pulls = await pullsFrom(events, waitMs);
+  const { pulls, faults } = await pullsFrom(events, waitMs);
   aborted.abort();
+  for (const [event, fault] of faults) say(`“${event}” is as it should be`, fault);
   say('one pull is heard', pulls.length > 0 ? null : 'No pull came.');
   for (const one of pulls) say('the pull is as it should be', pullFault(one));
   return found;
@@ -48,8 +57,13 @@ interface Said {
   data: unknown;
 }
 
-const helloFault = ({ event, data }: Said): string | null =>
-  event === 'wrench' ? faultOf(WrenchHelloSchema, data) : `It says “${event}” first.`;
+function helloFault({ event, data }: Said): string | null {
+  if (event !== 'wrench') return `It says “${event}” first.`;
+  const any = v.safeParse(AnyHelloSchema, data);
+  return any.success && any.output.v !== WRENCH_VERSION
+    ? `It speaks version ${any.output.v}; this Stennet speaks version ${WRENCH_VERSION}.`
+    : faultOf(WrenchHelloSchema, data);
+}
 
 function pullFault(data: unknown): string | null {
   const pull = v.safeParse(WrenchPullSchema, data);
@@ -69,14 +83,27 @@ function faultOf(schema: v.GenericSchema, data: unknown): string | null {
   return `${v.getDotPath(issue) ?? 'It'}: expected ${issue.expected ?? issue.message}, got ${issue.received}.`;
 }
 
-/** The first pull; a button that is pressed meanwhile has to fit too. */
-async function pullsFrom(events: AsyncGenerator<Said>, waitMs: number): Promise<unknown[]> {
+const BESIDE: Readonly<Record<string, v.GenericSchema>> = {
+  button: WrenchButtonSchema,
+  state: WrenchStateSchema,
+  live: WrenchLiveSchema,
+};
+
+/** The first pull, and what is wrong with anything else that is said meanwhile. */
+async function pullsFrom(
+  events: AsyncGenerator<Said>,
+  waitMs: number,
+): Promise<{ pulls: unknown[]; faults: Map<string, string | null> }> {
   const until = Date.now() + waitMs;
+  const faults = new Map<string, string | null>();
   for (;;) {
     const next = await within(events.next(), Math.max(1, until - Date.now()));
-    if (!next || next.done) return [];
-    if (next.value.event === 'pull') return [next.value.data];
-    if (next.value.event === 'button' && faultOf(WrenchButtonSchema, next.value.data)) return [];
+    if (!next || next.done) return { pulls: [], faults };
+    const { event, data } = next.value;
+    if (event === 'pull') return { pulls: [data], faults };
+    const schema = BESIDE[event];
+    // What it says beyond this version is its own.
+    if (schema) faults.set(event, faults.get(event) ?? faultOf(schema, data));
   }
 }
 

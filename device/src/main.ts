@@ -1,3 +1,4 @@
+import type { AddressInfo } from 'node:net';
 import { WRENCH_PORT } from '@stennet/core/trace';
 import { simulatedWrench } from './wrench';
 
@@ -12,6 +13,8 @@ server.on('error', (error: NodeJS.ErrnoException) => {
   process.exit(1);
 });
 server.listen(port, '127.0.0.1', () =>
-  console.log(`A simulated wrench is on at http://127.0.0.1:${port}`),
+  console.log(
+    `A simulated wrench is on at http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+  ),
 );
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => process.exit(0));

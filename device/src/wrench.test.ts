@@ -1,6 +1,6 @@
 import type { AddressInfo } from 'node:net';
 import * as v from 'valibot';
-import { WrenchHelloSchema, WrenchPullSchema } from '@stennet/core/trace';
+import { WrenchHelloSchema, WrenchLiveSchema, WrenchPullSchema } from '@stennet/core/trace';
 import { simulatedWrench } from './wrench';
 
 const server = simulatedWrench('Wrench <4>');
@@ -37,6 +37,10 @@ test('says who it is, and then each pull with what it saw; the same seed is the 
   const stream = heard();
   const hello = (await stream.next()).value;
   expect(v.parse(WrenchHelloSchema, hello?.data).name).toBe('Wrench <4>');
+  expect((await stream.next()).value).toEqual({
+    event: 'state',
+    data: { battery: 100, inReach: true },
+  });
   const task = { to: { unit: 'N.m', value: 62 }, seed: 5 };
   expect(await (await turn(task)).json()).toMatchObject({ heardBy: 1 });
   const first = v.parse(WrenchPullSchema, (await stream.next()).value?.data);
@@ -48,6 +52,28 @@ test('says who it is, and then each pull with what it saw; the same seed is the 
   expect(again.id).not.toBe(first.id);
   await turn({ to: { unit: 'deg', value: 90 } });
   expect(v.parse(WrenchPullSchema, (await stream.next()).value?.data).turned?.unit).toBe('deg');
+  await stream.return(undefined);
+});
+
+test('what it reads on the way is heard before the pull, and how it is with it at any time', async () => {
+  const stream = heard();
+  await stream.next();
+  await stream.next();
+  const pulled = turn({ to: { unit: 'N.m', value: 40 }, seed: 5, seconds: 0.3 });
+  const live: number[] = [];
+  let next = (await stream.next()).value;
+  for (; next?.event === 'live'; next = (await stream.next()).value)
+    live.push(v.parse(WrenchLiveSchema, next.data).torque.value);
+  expect(live).toHaveLength(6);
+  expect(next?.event).toBe('pull');
+  await pulled;
+  const state = { zeroing: true, battery: 9, unit: '[ft_i].[lbf_av]' };
+  const post = (body: unknown) =>
+    fetch(`${url}/state`, { method: 'POST', body: JSON.stringify(body) });
+  expect((await post(state)).status).toBe(200);
+  expect((await stream.next()).value).toEqual({ event: 'state', data: state });
+  expect((await post({ battery: 400 })).status).toBe(400);
+  await post({ battery: 100, inReach: true });
   await stream.return(undefined);
 });
 

@@ -3,34 +3,48 @@ import http, { type IncomingMessage, type ServerResponse } from 'node:http';
 import * as v from 'valibot';
 import {
   simulateWrench,
+  WRENCH_VERSION,
   WrenchButtonSchema,
+  WrenchStateSchema,
   WrenchTaskSchema,
   type WrenchHello,
+  type WrenchLive,
   type WrenchPull,
+  type WrenchState,
   type WrenchTask,
 } from '@stennet/core/trace';
 import { page } from './page';
 
 const MOST_BYTES = 4096;
 const ALIVE_MS = 15_000;
+const LIVE_MS = 50;
+/** Wide enough for every stage of the demo world. */
+const RANGE: NonNullable<WrenchHello['range']> = {
+  min: { value: 5, unit: 'N.m' },
+  max: { value: 400, unit: 'N.m' },
+};
 
 /**
- * A stand-in for a digital torque wrench: it says on a stream which wrench it is and what each pull
- * was, as docs/WRENCH.md describes; `POST /turn` is the hand that pulls. It measures nothing, keeps
- * nothing, and every trace says that it is simulated.
+ * A stand-in for a digital torque wrench: it says on a stream which wrench it is, how it is with
+ * it, and what each pull was, as docs/WRENCH.md describes; `POST /turn` is the hand that pulls. It
+ * measures nothing, keeps nothing, and every trace says that it is simulated.
  */
 export function simulatedWrench(name: string): http.Server {
   const listeners = new Set<ServerResponse>();
-  const hello: WrenchHello = { format: 'stennet-wrench', v: 1, name, simulated: true };
-  const say = (to: ServerResponse, event: string, data: unknown): void =>
+  let state: WrenchState = { battery: 100, inReach: true };
+  const tell = (to: ServerResponse, event: string, data: unknown): void =>
     void to.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+  const say = (event: string, data: unknown): void => {
+    for (const to of listeners) tell(to, event, data);
+  };
   const listen = (req: IncomingMessage, res: ServerResponse): void => {
     res.writeHead(200, {
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store',
       ...anyOrigin,
     });
-    say(res, 'wrench', hello);
+    tell(res, 'wrench', helloOf(name));
+    tell(res, 'state', state);
     const alive = setInterval(() => res.write(': alive\n\n'), ALIVE_MS);
     listeners.add(res);
     req.on('close', () => {
@@ -38,34 +52,29 @@ export function simulatedWrench(name: string): http.Server {
       listeners.delete(res);
     });
   };
-  const turn = async (req: IncomingMessage, res: ServerResponse): Promise<void> => {
-    // Only its own page or a program beside it pulls: no other page that happens to be open.
-    if (req.headers.origin !== undefined && req.headers.origin !== `http://${req.headers.host}`)
-      return answer(res, 403, { problem: 'Only the page of this wrench may pull it.' });
-    const task = v.safeParse(WrenchTaskSchema, await jsonOf(req));
-    if (!task.success)
-      return answer(res, 400, {
-        problem: 'Say to which torque in N.m or by how many degrees it is pulled.',
-      });
-    const pull = pullOf(task.output, name);
-    for (const to of listeners) say(to, 'pull', pull);
-    answer(res, 200, { pull, heardBy: listeners.size });
-  };
-  const press = async (req: IncomingMessage, res: ServerResponse): Promise<void> => {
-    if (req.headers.origin !== undefined && req.headers.origin !== `http://${req.headers.host}`)
-      return answer(res, 403, { problem: 'Only the page of this wrench may press its button.' });
-    const pressed = v.safeParse(WrenchButtonSchema, await jsonOf(req));
-    if (!pressed.success) return answer(res, 400, { problem: 'Say “short” or “long”.' });
-    for (const to of listeners) say(to, 'button', pressed.output);
-    answer(res, 200, { ...pressed.output, heardBy: listeners.size });
+  const commands: Record<string, Command> = {
+    'POST /turn': command(WrenchTaskSchema, turnHint, async (task) => {
+      const pull = pullOf(task, name);
+      if (task.seconds) await playLive(pull, task.seconds, (live) => say('live', live));
+      say('pull', pull);
+      return { pull, heardBy: listeners.size };
+    }),
+    'POST /press': command(WrenchButtonSchema, 'Say “short” or “long”.', (pressed) => {
+      say('button', pressed);
+      return { ...pressed, heardBy: listeners.size };
+    }),
+    'POST /state': command(WrenchStateSchema, stateHint, (next) => {
+      state = next;
+      say('state', state);
+      return { state, heardBy: listeners.size };
+    }),
   };
   const server = http.createServer((req, res) => {
     const way = `${req.method} ${req.url}`;
+    const run = commands[way];
     if (way === 'GET /stream') listen(req, res);
-    else if (way === 'POST /turn')
-      void turn(req, res).catch(() => answer(res, 400, { problem: 'That cannot be read.' }));
-    else if (way === 'POST /press')
-      void press(req, res).catch(() => answer(res, 400, { problem: 'That cannot be read.' }));
+    else if (run)
+      void run(req, res).catch(() => answer(res, 400, { problem: 'That cannot be read.' }));
     else if (way === 'GET /')
       res
         .writeHead(200, {
@@ -73,10 +82,55 @@ export function simulatedWrench(name: string): http.Server {
           'Content-Security-Policy': PAGE_POLICY,
         })
         .end(page(name));
-    else answer(res, 404, { problem: 'A wrench has /stream, /turn and /press.' });
+    else answer(res, 404, { problem: 'A wrench has /stream, /turn, /press and /state.' });
   });
   server.on('close', () => listeners.clear());
   return server;
+}
+
+const helloOf = (name: string): WrenchHello => ({
+  format: 'stennet-wrench',
+  v: WRENCH_VERSION,
+  name,
+  simulated: true,
+  range: RANGE,
+});
+const turnHint = 'Say to which torque in N.m or by how many degrees it is pulled.';
+const stateHint = 'Say zeroing, battery, unit or inReach.';
+
+type Command = (req: IncomingMessage, res: ServerResponse) => Promise<void>;
+/** Only its own page or a program beside it may do this: no other page that happens to be open. */
+const command =
+  <S extends v.GenericSchema>(
+    schema: S,
+    hint: string,
+    act: (asked: v.InferOutput<S>) => object | Promise<object>,
+  ): Command =>
+  async (req, res) => {
+    const { origin, host } = req.headers;
+    if (origin !== undefined && origin !== `http://${host}`)
+      return answer(res, 403, { problem: 'Only the page of this wrench may do that.' });
+    const asked = v.safeParse(schema, await jsonOf(req));
+    if (!asked.success) return answer(res, 400, { problem: hint });
+    answer(res, 200, await act(asked.output));
+  };
+
+/** What it reads on the way, as a hand pulls: the curve, stretched over so many seconds. */
+async function playLive(
+  { trace, turned }: WrenchPull,
+  seconds: number,
+  say: (live: WrenchLive) => void,
+): Promise<void> {
+  const count = Math.max(1, Math.round((seconds * 1000) / LIVE_MS));
+  const first = trace.angleDeg[0] ?? 0;
+  for (let i = 0; i < count; i += 1) {
+    const at = Math.floor(((trace.tS.length - 1) * i) / count);
+    say({
+      torque: { value: Math.max(0, Math.round((trace.torqueNm[at] ?? 0) * 10) / 10), unit: 'N.m' },
+      ...(turned ? { turned: Math.min(720, Math.max(0, (trace.angleDeg[at] ?? 0) - first)) } : {}),
+    });
+    await new Promise((resolve) => setTimeout(resolve, LIVE_MS));
+  }
 }
 
 const anyOrigin = { 'Access-Control-Allow-Origin': '*' };

@@ -29,7 +29,7 @@ export {
 export { photoPath, sendPhoto, shrinkPhoto } from './photos';
 export { keepTrace, useTraces } from './traces';
 export { useBoltLook, useTraceLooks } from './traceLooks';
-export { useWrenchLink, type HeardWrench, type WrenchLink } from './wrench';
+export { useWrenchLink, useWrenchLive, type HeardWrench, type WrenchLink } from './wrench';
 export { useKeptForm } from './useKeptForm';
 export {
   enterByCode,

@@ -3,7 +3,11 @@ export { runReplies } from '@stennet/core/contract/work';
 export { entryProof, sha256OfBytes, traceName } from '@stennet/core/record';
 export {
   WRENCH_ADDRESS,
+  AnyHelloSchema,
+  WRENCH_VERSION,
   WrenchButtonSchema,
+  WrenchLiveSchema,
+  WrenchStateSchema,
   WrenchHelloSchema,
   WrenchPullSchema,
 } from '@stennet/core/trace';

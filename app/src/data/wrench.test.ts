@@ -2,7 +2,7 @@ import { act, renderHook } from '@testing-library/react-native';
 import { simulateWrench, WRENCH_ADDRESS, type WrenchPull } from '@stennet/core/trace';
 import { testId } from '@stennet/core/testing';
 import { FakeEventSource } from '../../test/fakeEventSource';
-import { useWrenchLink } from './wrench';
+import { useWrenchLink, useWrenchLive } from './wrench';
 
 const pullOf = (n: number): WrenchPull => {
   const { peakNm, trace } = simulateWrench(
@@ -84,5 +84,45 @@ test('what it read stays on the screen while the connection is lost', async () =
   expect(link()).toMatchObject({ state: 'looking', name: null, pull: { id: testId(4) } });
   say('wrench', hello);
   expect(link()).toMatchObject({ state: 'on', name: 'Wrench 4', pull: { id: testId(4) } });
+  unmount();
+});
+
+test('another version of the stream is said, not passed over in silence', async () => {
+  const { say, link, unmount } = await listening();
+  say('wrench', { format: 'stennet-wrench', v: 2, name: 'Wrench 9', more: 'unknown' });
+  expect(link()).toMatchObject({ state: 'other', name: 'Wrench 9' });
+  unmount();
+});
+
+test('how it was as it pulled stays with the pull; a lost connection forgets how it is', async () => {
+  const { say, link, unmount } = await listening();
+  say('wrench', hello);
+  say('state', { zeroing: true });
+  say('pull', pullOf(5));
+  say('state', { zeroing: false, battery: 40 });
+  expect(link()).toMatchObject({
+    condition: { zeroing: false, battery: 40 },
+    atPull: { zeroing: true },
+  });
+  say('state', { battery: 'full' });
+  expect(link().condition).toEqual({ zeroing: false, battery: 40 });
+  act(() => FakeEventSource.all.at(-1)?.fail('tries again'));
+  expect(link().condition).toEqual({});
+  unmount();
+});
+
+test('what it reads on the way is there while it is pulled, and gone with the pull or when the hand lets go', async () => {
+  const { say, unmount } = await listening();
+  const shown = renderHook(() => useWrenchLive());
+  say('wrench', hello);
+  say('live', { torque: { value: 12, unit: 'N.m' } });
+  expect(shown.result.current).toEqual({ torque: { value: 12, unit: 'N.m' } });
+  say('live', { torque: { value: 12, unit: 'furlong' } });
+  expect(shown.result.current?.torque.value).toBe(12);
+  say('pull', pullOf(6));
+  expect(shown.result.current).toBeNull();
+  say('live', { torque: { value: 3, unit: 'N.m' } });
+  await act(() => new Promise((resolve) => setTimeout(resolve, 1600)));
+  expect(shown.result.current).toBeNull();
   unmount();
 });

@@ -1,6 +1,8 @@
 import { useCallback, useEffect, useState } from 'react';
 import * as v from 'valibot';
-import type { WrenchPull } from '@stennet/core/trace';
+import { useStore } from 'zustand';
+import { createStore } from 'zustand/vanilla';
+import type { WrenchHello, WrenchLive, WrenchPull, WrenchState } from '@stennet/core/trace';
 import { eventStream } from '@/platform/eventStream';
 import { pressKey } from '@/platform/keys';
 import { keptChoice } from '@/platform/keptChoice';
@@ -11,10 +13,15 @@ const { useKept, put } = keptChoice('wrench', { listens: false, goesOn: true });
 const HERE = 'here';
 
 export interface WrenchLink {
-  state: 'off' | 'looking' | 'on';
+  /** other: it speaks a version of the stream that this app does not. */
+  state: 'off' | 'looking' | 'on' | 'other';
   /** What is on the wrench that is heard. */
   name: string | null;
   simulated: boolean;
+  range: WrenchHello['range'];
+  /** How it is with it now, and how it was when it pulled last. */
+  condition: WrenchState;
+  atPull: WrenchState;
   /** What it did last, until someone keeps it or throws it away. */
   pull: WrenchPull | null;
   /** An earlier one that no one had answered for when the last one came. */
@@ -42,6 +49,9 @@ const OFF: WrenchLink = {
   state: 'off',
   name: null,
   simulated: false,
+  range: undefined,
+  condition: {},
+  atPull: {},
   pull: null,
   missed: null,
   thrown: null,
@@ -90,34 +100,61 @@ export function useWrenchLink(inUse: boolean): HeardWrench {
   return { link: isHeard ? link : OFF, listen, goesOn, goOn, done, discard, restore };
 }
 
+/** What it reads while it is pulled, beside the link: it changes too often for the whole screen. */
+const liveStore = createStore<{ live: WrenchLive | null }>(() => ({ live: null }));
+export const useWrenchLive = (): WrenchLive | null => useStore(liveStore, ({ live }) => live);
+/** A hand that let go before the pull was one: nothing is read any more. */
+const STILL_MS = 1500;
+let still: ReturnType<typeof setTimeout> | undefined;
+function putLive(live: WrenchLive | null): void {
+  clearTimeout(still);
+  liveStore.setState({ live });
+  if (live) still = setTimeout(() => putLive(null), STILL_MS);
+}
+
 type Change = (was: WrenchLink) => WrenchLink;
 
 /** Opens its stream; what does not fit its form is no pull. @returns what closes it */
 async function hear(tell: (change: Change) => void): Promise<() => void> {
-  const { WRENCH_ADDRESS, WrenchButtonSchema, WrenchHelloSchema, WrenchPullSchema } = await work();
+  const core = await work();
   const wrench = (data: string): void => {
-    const hello = v.safeParse(WrenchHelloSchema, jsonOf(data));
-    if (hello.success)
-      tell((was) => ({
-        ...was,
-        state: 'on',
-        name: hello.output.name,
-        simulated: hello.output.simulated,
-      }));
+    const hello = v.safeParse(core.WrenchHelloSchema, jsonOf(data));
+    const other = v.safeParse(core.AnyHelloSchema, jsonOf(data));
+    if (hello.success) {
+      const { name, simulated, range } = hello.output;
+      tell((was) => ({ ...was, state: 'on', name, simulated, range, condition: {} }));
+    } else if (other.success && other.output.v !== core.WRENCH_VERSION)
+      tell((was) => ({ ...was, state: 'other', name: other.output.name }));
+  };
+  const state = (data: string): void => {
+    const heard = v.safeParse(core.WrenchStateSchema, jsonOf(data));
+    if (heard.success) tell((was) => ({ ...was, condition: heard.output }));
+  };
+  const live = (data: string): void => {
+    const heard = v.safeParse(core.WrenchLiveSchema, jsonOf(data));
+    if (heard.success) putLive(heard.output);
   };
   const pull = (data: string): void => {
-    const heard = v.safeParse(WrenchPullSchema, jsonOf(data));
-    if (heard.success)
-      tell((was) => ({ ...was, pull: heard.output, missed: was.pull, kept: null }));
+    const heard = v.safeParse(core.WrenchPullSchema, jsonOf(data));
+    if (!heard.success) return;
+    putLive(null);
+    tell((was) => ({
+      ...was,
+      pull: heard.output,
+      atPull: was.condition,
+      missed: was.pull,
+      kept: null,
+    }));
   };
   // The button on the wrench is a pedal in the hand.
   const button = (data: string): void => {
-    const pressed = v.safeParse(WrenchButtonSchema, jsonOf(data));
+    const pressed = v.safeParse(core.WrenchButtonSchema, jsonOf(data));
     if (pressed.success) pressKey(pressed.output.press === 'short' ? 'PageDown' : 'PageUp');
   };
-  return eventStream(`${WRENCH_ADDRESS}/stream`, { wrench, pull, button }, () =>
-    tell((was) => ({ ...was, state: 'looking', name: null })),
-  );
+  return eventStream(`${core.WRENCH_ADDRESS}/stream`, { wrench, state, live, pull, button }, () => {
+    putLive(null);
+    tell((was) => ({ ...was, state: 'looking', name: null, condition: {} }));
+  });
 }
 
 function jsonOf(text: string): unknown {

@@ -20,6 +20,47 @@ export function beep(kind: 'taken' | 'notTaken'): void {
   }
 }
 
+let held: OscillatorNode | undefined;
+/** From here on a pull is heard, as a part of its target. */
+const HEARD_FROM = 0.4;
+const [LOWEST_HZ, HIGHEST_HZ, AT_HZ, OVER_HZ] = [300, 900, 1320, 180];
+
+/**
+ * One tone that rises while a pull comes near its target, is high and steady at it, and low past
+ * it. null: silence.
+ */
+export function approachTone(at: { share: number; is: 'below' | 'at' | 'over' } | null): void {
+  const hz = at && hzOf(at);
+  if (!hz) {
+    held?.stop();
+    held = undefined;
+    return;
+  }
+  try {
+    context ??= new AudioContext();
+    held ??= begin(context);
+    held.frequency.setTargetAtTime(hz, context.currentTime, 0.02);
+  } catch {
+    // No audio here: the bar on the screen says the same.
+  }
+}
+
+function hzOf({ share, is }: { share: number; is: 'below' | 'at' | 'over' }): number | null {
+  if (is !== 'below') return is === 'at' ? AT_HZ : OVER_HZ;
+  if (share < HEARD_FROM) return null;
+  const way = Math.min(1, (share - HEARD_FROM) / (1 - HEARD_FROM));
+  return LOWEST_HZ * (HIGHEST_HZ / LOWEST_HZ) ** way;
+}
+
+function begin(audio: AudioContext): OscillatorNode {
+  const oscillator = audio.createOscillator();
+  const gain = audio.createGain();
+  gain.gain.value = 0.12;
+  oscillator.connect(gain).connect(audio.destination);
+  oscillator.start();
+  return oscillator;
+}
+
 function tone(audio: AudioContext, hz: number, after: number): void {
   const oscillator = audio.createOscillator();
   const gain = audio.createGain();

@@ -28,13 +28,20 @@ export {
 export { variedJoint } from './simulate/variedJoint';
 export { thinOut } from './thinOut';
 export {
+  AnyHelloSchema,
   WRENCH_ADDRESS,
   WRENCH_PORT,
+  WRENCH_VERSION,
   WrenchButtonSchema,
   WrenchHelloSchema,
+  WrenchLiveSchema,
   WrenchPullSchema,
+  WrenchStateSchema,
   WrenchTaskSchema,
   type WrenchHello,
+  type WrenchLive,
   type WrenchPull,
+  type WrenchState,
   type WrenchTask,
 } from './wrenchStream';
+export { approach, isNoReading, wrenchTroubles, type WrenchTrouble } from './wrenchTroubles';

@@ -41,6 +41,7 @@ jest.mock('expo-router', () => ({
 }));
 jest.mock('@/data', () => ({
   useSignedIn: () => ({ me: mockMe, format: mockFormat }),
+  useWrenchLive: () => null,
   useTools: () => ({ data: { tools: [] } }),
   inUse: () => [],
   usePeople: () => ({ data: { people: [] } }),

@@ -64,6 +64,15 @@ export const tightenAsk = {
     looking: 'No digital wrench found yet. Stennet keeps looking. You can type readings meanwhile.',
     listening: 'Connected to {{name}}.',
     listeningSimulated: 'Connected to {{name}}, a simulated wrench: its pulls are invented.',
+    otherVersion:
+      '{{name}} speaks another version of the wrench protocol. Update its adapter or Stennet.',
+    troubles: {
+      inReach: 'The wrench is out of reach. Bring it closer to its receiver.',
+      zeroing: 'The wrench is finding its zero. Hold it still: what it reads now doesn’t count.',
+      range: 'This wrench measures {{from}} to {{to}}. Use another one for this stage.',
+      unit: 'The wrench shows {{shows}}, the sheet says {{wants}}. Set the wrench to {{wants}}.',
+      battery: 'Wrench battery at {{p}}%. Charge it before the next stage.',
+    },
     otherWrench: '{{heard}} is connected, but this stage uses {{set}}. Its readings aren’t saved.',
     readBy: '{{name}} on {{bolt}}',
     within: 'Within spec.',

@@ -68,6 +68,14 @@ export const tightenAsk: Translation<typeof english> = {
     listening: 'Conectado a {{name}}.',
     listeningSimulated:
       'Conectado a {{name}}, un torquímetro simulado: sus aprietes son inventados.',
+    otherVersion: '{{name}} habla otra versión del protocolo. Actualice su adaptador o Stennet.',
+    troubles: {
+      inReach: 'El torquímetro está fuera de alcance. Acérquelo a su receptor.',
+      zeroing: 'El torquímetro busca su cero. Déjelo quieto: lo que lee ahora no cuenta.',
+      range: 'Este torquímetro mide de {{from}} a {{to}}. Use otro para esta etapa.',
+      unit: 'El torquímetro muestra {{shows}}, la hoja dice {{wants}}. Póngalo en {{wants}}.',
+      battery: 'Batería del torquímetro al {{p}} %. Cárguelo antes de la etapa siguiente.',
+    },
     otherWrench:
       '{{heard}} está conectado, pero esta etapa usa {{set}}. Sus lecturas no se guardan.',
     readBy: '{{name}} en {{bolt}}',

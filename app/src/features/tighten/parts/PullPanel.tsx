@@ -22,6 +22,7 @@ import { useSeenSheet } from '../hooks/useSeenSheet';
 import { text } from '../text';
 import { AskBack } from './AskBack';
 import { AWAY_MS, AwayPanel } from './AwayPanel';
+import { LivePull } from './LivePull';
 import { PullHead, styles } from './PullHead';
 import { WrenchLine } from './WrenchLine';
 import { WrenchPanel } from './WrenchPanel';
@@ -121,6 +122,7 @@ export function PullPanel({
   return (
     <View style={styles.panel}>
       <PullHead due={due} state={state} isHuge={hands.huge} />
+      <LivePull due={due} link={wrench.link} sound={hands.sound} />
       <PullButtons
         due={due}
         answers={answers}

@@ -1,7 +1,13 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { isSerious } from '@stennet/core/record';
-import type { Look, LookedAt, WrenchPull } from '@stennet/core/trace';
+import {
+  isNoReading,
+  wrenchTroubles,
+  type Look,
+  type LookedAt,
+  type WrenchPull,
+} from '@stennet/core/trace';
 import { asRead, convert, units, type Quantity, type UnitCode } from '@stennet/core/quantity';
 import {
   windowOf,
@@ -22,6 +28,7 @@ import { fastenerName, text } from '../text';
 import { AskBack } from './AskBack';
 import { failureOf, HeardCurve, HeardVerdict } from './HeardVerdict';
 import { BigValue, PanelBody, PanelTitle } from './PanelText';
+import { WrenchTroubles } from './WrenchLine';
 
 interface Props {
   due: PullNext;
@@ -48,6 +55,9 @@ export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }:
   const read = readingOf(due, pull);
   const set = due.tool.wrench;
   const isOther = Boolean(set && pull.trace.wrench !== set.name);
+  const troubles = wrenchTroubles(link.atPull, link.range, due.target);
+  // Neither another wrench's, nor one that this wrench cannot measure, is ever saved.
+  const isVoid = isOther || troubles.some(isNoReading);
   const bolt = fastenerName(sheet, due.fastener);
   const said = read
     ? read.unit === 'deg'
@@ -57,7 +67,7 @@ export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }:
   const found = look?.look ?? null;
   const isGrave = isSerious(found);
   const keep = async (outcome: Outcome, how: { looked?: boolean; bySelf?: boolean } = {}) => {
-    if (!read || isOther || isKeeping || look === undefined) return;
+    if (!read || isVoid || isKeeping || look === undefined) return;
     // A pedal pressed just when it appeared was meant for the panel before.
     if (!how.bySelf && press(false) === 'ignore') return;
     if (due.mustTurn && outcome === 'heldStill' && !how.looked) return setDry(true);
@@ -74,8 +84,8 @@ export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }:
     if (isIn) onDone(how.bySelf ? { value: said, bolt } : null);
   };
   const [first = 'clicked', second] = due.outcomes.filter((o) => o !== 'noClick');
-  const byItself =
-    goesOn && !isOther && !isGrave && read ? goesOnAs(due, read, look, first, second) : null;
+  const mayGoOn = goesOn && !isVoid && !isGrave && troubles.every((t) => t === 'battery');
+  const byItself = mayGoOn && read ? goesOnAs(due, read, look, first, second) : null;
   useEffect(() => {
     if (!byItself) return;
     const soon = setTimeout(() => void keep(byItself, { bySelf: true }), 0);
@@ -121,14 +131,15 @@ export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }:
       ) : read && !isGrave ? (
         <PanelBody strong>{text.heard[standing(due, read)]}</PanelBody>
       ) : null}
-      {isOther ? null : <HeardVerdict look={look} bolt={bolt} />}
+      {isOther ? null : <WrenchTroubles due={due} link={link} condition={link.atPull} />}
+      {isVoid ? null : <HeardVerdict look={look} bolt={bolt} />}
       {link.missed ? (
         <PanelBody>
           {text.heard.missed({ value: format.quantity(link.missed.peak).text })}
         </PanelBody>
       ) : null}
       {pull.trace.simulated ? <PanelBody>{text.heard.madeUp}</PanelBody> : null}
-      {read && !isOther && look !== undefined ? (
+      {read && !isVoid && look !== undefined ? (
         isGrave && found ? (
           <Grave
             due={due}
@@ -151,7 +162,7 @@ export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }:
           />
         )
       ) : null}
-      {look && !isOther ? <HeardCurve bolt={bolt} unit={unitOf(due)} pulls={pulls} /> : null}
+      {look && !isVoid ? <HeardCurve bolt={bolt} unit={unitOf(due)} pulls={pulls} /> : null}
       {isOther ? <BigButton text={text.otherTool} look="plain" onPress={onTool} /> : null}
       <BigButton text={text.heard.throwAway} look="quiet" onPress={onDiscard} />
     </View>

@@ -1,6 +1,11 @@
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
-import { type CHECK_PERCENTS, checkPoints, judgeCheck, READINGS_EACH } from '@stennet/core/calibration';
+import {
+  type CHECK_PERCENTS,
+  checkPoints,
+  judgeCheck,
+  READINGS_EACH,
+} from '@stennet/core/calibration';
 import { dayIn } from '@stennet/core/followUp';
 import { useSignedIn } from '@/data';
 import { keepWrenchCheck } from '@/data/shop';
