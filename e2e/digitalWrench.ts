@@ -71,4 +71,5 @@ export async function listening(t: Technician): Promise<void> {
   await t.tap('Wrench is set');
   await t.tap('Connect the digital wrench');
   await expect(t.page.getByText('Saves each pull that needs no answer.')).toBeVisible();
+  await expect(t.page.getByText(/^Connected to Wrench 4/)).toBeVisible();
 }
