@@ -37,14 +37,14 @@ export async function measureFrames(browser, url, urls) {
     await page.goto(url);
     await page.getByRole('link', { name: 'Open RO 2417' }).click();
     await page.getByRole('button', { name: 'Tighten cylinder head' }).click();
-    await page.getByRole('radio', { name: 'hexagon head, M10' }).click();
+    await page.getByRole('radio', { name: 'hex head, M10' }).click();
     await page.getByRole('button', { name: 'Start tightening' }).click();
-    for (const name of ['10 new ones are in, by hand', /^Wrench 3/, 'It is set']) {
+    for (const name of ['10 new ones in, by hand', /^Wrench 3/, 'Wrench is set']) {
       await page.getByRole('button', { name }).waitFor();
-      await page.waitForTimeout(700);
+      await page.waitForTimeout(HAND_MS);
       await page.getByRole('button', { name }).click();
     }
-    await page.getByRole('button', { name: 'It turned' }).waitFor();
+    await page.getByRole('button', { name: 'Moved' }).waitFor();
     await page.evaluate(() => document.activeElement?.blur());
   });
   const empty = await press(context, (page) =>
@@ -97,7 +97,7 @@ async function longRun(context, url, urls) {
     await page.goto(url);
     await page.evaluate(holdHere, { ...where, holdKey: HOLD_KEY });
     await page.goto(`${url}/runs/${where.run}`);
-    await page.getByRole('button', { name: 'It turned' }).waitFor();
+    await page.getByRole('button', { name: 'Moved' }).waitFor();
     await page.evaluate(() => document.activeElement?.blur());
   };
 }

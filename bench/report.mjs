@@ -2,8 +2,10 @@
 import { plansOf, renderHistory } from './history.mjs';
 import { renderReplica } from './replica.mjs';
 import { renderStalls } from './stalls.mjs';
+import { renderVerdict } from './verdict.mjs';
 
-export function render({ start, frames, stalls, append, reduce, find, library, history, replica }) {
+export function render(results) {
+  const { start, frames, stalls, append, reduce, find, library, history, replica } = results;
   const row = (cells) => `| ${cells.join(' | ')} |`;
   const lines = [
     '# Benchmarks',
@@ -57,6 +59,7 @@ export function render({ start, frames, stalls, append, reduce, find, library, h
       lines.push(row([name, f.median, f.p95, f.worst]));
     lines.push('');
   }
+  if (results.verdict) lines.push(...renderVerdict(results.verdict));
   if (append) {
     lines.push(
       '## Storing one confirmation',

@@ -17,6 +17,7 @@ import { measureLibrary } from './library.mjs';
 import { measureReplica } from './replica.mjs';
 import { measureStalls } from './stalls.mjs';
 import { measureStart } from './start.mjs';
+import { measureVerdict } from './verdict.mjs';
 import { render } from './report.mjs';
 
 export async function bench([only]) {
@@ -48,6 +49,7 @@ export async function bench([only]) {
     const results = {
       start: wanted('start') ? await measureStart(browser, app, emptyPage) : undefined,
       frames: wanted('frames') ? await measureFrames(browser, app, urls) : undefined,
+      verdict: wanted('verdict') ? await measureVerdict(browser, app) : undefined,
       stalls: wanted('stalls') ? await measureStalls(app, servers[0].pid) : undefined,
       append: wanted('append') ? await measureAppend(app, urls) : undefined,
       reduce: wanted('reduce')
