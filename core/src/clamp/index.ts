@@ -37,3 +37,27 @@ export {
   type PlausibleFor,
   type UnitSlip,
 } from './plausibility';
+export {
+  angleJointOf,
+  caliperSees,
+  CALIPER_MM,
+  clampCurve,
+  torqueAloneNm,
+  usesOf,
+  type ClampBolt,
+  type ClampCase,
+  type ClampCurve,
+  type FurtherUse,
+  type GasketKind,
+  type PartMaterial,
+} from './clampCase';
+export { clampSummary, groupMedians, type ClampSummary } from './clampSummary';
+export {
+  clampOf,
+  scatterBolts,
+  scatterInputs,
+  scatterOf,
+  type Scatter,
+  type ScatterInputs,
+  type ScatterMode,
+} from './scatter';

@@ -1,16 +1,15 @@
 import { textsOf } from '../language';
 import { usedOnce as english } from '../language/en/usedOnce';
 import {
+  angleJointOf,
   angleState,
-  boltCompliance,
   evenFriction,
-  plateCompliance,
-  preloadForTorque,
   torqueForPreload,
   type AngleJoint,
+  type ClampBolt,
 } from '../clamp';
 import { convert, units } from '../quantity';
-import { frictionBands, hexHeadOf, propertyClassOf, threadOf } from '../thread';
+import { frictionBands, hexHeadOf } from '../thread';
 import type { Group, Sheet } from './sheet';
 import { seatsOf } from './stageFacts';
 
@@ -109,41 +108,18 @@ function said(n: Omit<UsedOnce, 'text' | 'why'>): Pick<UsedOnce, 'text' | 'why'>
   };
 }
 
-/** Young’s modulus of what lies under the head, MPa; steel where the sheet does not say. */
-const PART_MPA: Record<NonNullable<Group['under']>, number> = {
-  steel: 205_000,
-  castIron: 115_000,
-  aluminum: 71_000,
-};
-
-function modelOf(group: Group, gripMm: number, torqueNm: number, mu: number): AngleJoint {
-  const thread = threadOf(group.thread.designation, group.thread.pitchMm);
-  const head = hexHeadOf(thread.dMm, group.bearingMm);
-  const friction = evenFriction(mu, head.meanMm);
-  const freeThreadMm = Math.min(gripMm, 1.5 * thread.dMm);
-  const bolt = boltCompliance(thread, {
-    shankMm: gripMm - freeThreadMm,
-    freeThreadMm,
-    joint: 'tapped',
-  });
-  const plate = plateCompliance({
-    gripMm,
-    bearingMm: head.bearingMm,
-    holeMm: head.holeMm,
-    outerMm: 3 * head.bearingMm,
-    joint: 'tapped',
-    partMPa: PART_MPA[group.under ?? 'steel'],
-  });
-  return {
-    thread,
-    strength: propertyClassOf(group.propertyClass),
-    boltCompliance: bolt.total,
-    partCompliance: plate.compliance,
-    snugPreloadKn: preloadForTorque(torqueNm, thread, friction),
-    muThread: friction.thread,
-    plasticLengthMm: freeThreadMm + 0.5 * thread.dMm,
-  };
-}
+/** The bolts of a group, as the model of the bench has them. */
+export const clampBoltOf = (group: Group, gripMm: number): ClampBolt => ({
+  thread: group.thread.designation,
+  pitchMm: group.thread.pitchMm,
+  propertyClass: group.propertyClass,
+  bearingMm: group.bearingMm,
+  gripMm,
+  under: group.under,
+  gasket: group.gasket,
+});
+const modelOf = (group: Group, gripMm: number, torqueNm: number, mu: number): AngleJoint =>
+  angleJointOf(clampBoltOf(group, gripMm), torqueNm, mu);
 
 interface Turn {
   torqueNm: number;
