@@ -89,7 +89,7 @@ export function scatterOf(forces: Float64Array): Scatter {
   };
 }
 
-/** How a wrench, an angle gauge, parts and bolts differ. Illustrative, from engineering practice. */
+/** How a wrench, an angle gauge, parts and bolts differ: illustrative, from practice. */
 const TORQUE_COV = 0.03;
 const SNUG_COV = 0.04;
 const ANGLE_SD = 2;

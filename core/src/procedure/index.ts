@@ -105,5 +105,5 @@ export {
   stageWords,
   threadText,
 } from './words';
-export { usedOnce, type UsedOnce } from './usedOnce';
+export { clampBoltOf, tighteningOf, usedOnce, type UsedOnce } from './usedOnce';
 export { DEFAULT_SEATED, DEFAULT_SETTLED } from './settlingDefault';

@@ -143,9 +143,12 @@ function lastTurn(sheet: Sheet, group: Group): Turn | null {
   };
 }
 
-function turnOf(sheet: Sheet, seatId: string): { torqueNm: number; deg: number } {
+function turnOf(
+  sheet: Sheet,
+  seatId: string,
+): { torqueNm: number; deg: number; angles: readonly number[] } {
   let torqueNm = 0;
-  let deg = 0;
+  let angles: number[] = [];
   for (const stage of sheet.stages.filter(
     (s) => !s.trial && seatsOf(sheet, s).some((seat) => seat.id === seatId),
   )) {
@@ -153,11 +156,24 @@ function turnOf(sheet: Sheet, seatId: string): { torqueNm: number; deg: number }
       const { target } = part;
       if (!target || !('value' in target)) continue;
       if (part.action === 'torque' && units[target.unit].kind === 'torque')
-        [torqueNm, deg] = [convert(target, 'N.m'), 0];
-      if (part.action === 'angle') deg += target.value;
+        [torqueNm, angles] = [convert(target, 'N.m'), []];
+      if (part.action === 'angle') angles.push(target.value);
     }
   }
-  return { torqueNm, deg };
+  return { torqueNm, deg: angles.reduce((a, b) => a + b, 0), angles };
+}
+
+/**
+ * The last torque of a group and the angles after it: of the bolt that is turned furthest.
+ * @returns null where the sheet gives it no torque
+ */
+export function tighteningOf(
+  sheet: Sheet,
+  group: Group,
+): { torqueNm: number; anglesDeg: readonly number[] } | null {
+  const turns = sheet.seats.filter((s) => s.group === group.id).map((s) => turnOf(sheet, s.id));
+  const [most] = [...turns].sort((a, b) => b.deg - a.deg || b.torqueNm - a.torqueNm);
+  return most && most.torqueNm > 0 ? { torqueNm: most.torqueNm, anglesDeg: most.angles } : null;
 }
 
 /**
