@@ -52,6 +52,9 @@ export async function bench([only]) {
       verdict: wanted('verdict') ? await measureVerdict(browser, app) : undefined,
       stalls: wanted('stalls') ? await measureStalls(app, servers[0].pid) : undefined,
       append: wanted('append') ? await measureAppend(app, urls) : undefined,
+      interaction: wanted('interaction')
+        ? JSON.parse(quietly(process.execPath, ['--import', 'tsx', 'bench/interaction.mts']))
+        : undefined,
       reduce: wanted('reduce')
         ? JSON.parse(quietly(process.execPath, ['--import', 'tsx', 'bench/reduce.mts']))
         : undefined,

@@ -1,5 +1,6 @@
 // What every screen is made of. What draws sheets, runs and records stands in `work`: Today is
 // shown before any of core is loaded for it.
+export { BenchLink } from './BenchLink';
 export { BigButton } from './BigButton';
 export { Card } from './Card';
 export { PinField } from './PinField';

@@ -16,6 +16,7 @@ export { CompoundsView } from './CompoundsView';
 export { OtherCompound } from './OtherCompound';
 export { DrawingView } from './DrawingView';
 export { JointMapView } from './JointMapView';
+export { RangeField } from './RangeField';
 export { ZoomPicture, type PictureMark } from './ZoomPicture';
 export { Ribbon } from './Ribbon';
 export { FollowUpRow } from './followUps/FollowUpRow';

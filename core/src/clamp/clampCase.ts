@@ -84,8 +84,6 @@ export interface ClampCurve {
   /** Torque that alone takes the bolt to yield. */
   yieldTorqueNm: number;
   finalKn: number;
-  /** Axial stress over yield strength: 1 where the shank flows without torsion. */
-  ofYield: number;
   isPastYield: boolean;
   permanentSetMm: number;
 }
@@ -121,8 +119,6 @@ export function clampCurve(of: ClampCase, mu = frictionBands[of.condition].nomin
     tensileKn: end.tensilePreloadKn,
     yieldTorqueNm: limit.yieldTorqueNm,
     finalKn: end.preloadKn,
-    ofYield:
-      (end.preloadKn * 1000) / (thread.stressAreaMm2 * propertyClassOf(of.propertyClass).yieldMPa),
     isPastYield: end.regime !== 'elastic' || of.torqueNm > limit.yieldTorqueNm,
     permanentSetMm: end.permanentSetMm,
   };

@@ -7,6 +7,7 @@ export type { Drawing, Ink, Shape } from './shapes';
 export { fastenerSide } from './fastenerSide';
 export { angleDisc } from './angleDisc';
 export { adapterTop } from './adapterTop';
+export { clampMap, clampPlaceAt, SLACK_SHARE, type ClampPlace } from './clampMap';
 export { traceCurves } from './traceCurves';
 export { measuredDrawing, type DrawnRow, type MeasuredPlace } from './measured';
 export type { SeatMark } from './seatShapes';

@@ -9,6 +9,7 @@ export {
   type UnitKind,
 } from './unit';
 export { parseNumber } from './parseNumber';
+export { parseNumbers } from './parseNumbers';
 export { readingDoubt } from './readingDoubt';
 export {
   createFormatter,

@@ -2,6 +2,8 @@ export const common = {
   ro: 'RO {{number}}',
   titleRev: '{{title}}, rev {{revision}}',
   why: 'Why?',
+  seeClamp: 'See why: clamp load on the bench',
+  seeOrder: 'See why: order on the bench',
   backToShop: 'Back to Shop',
   opening: 'Opening',
   print: 'Print',

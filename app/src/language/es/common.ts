@@ -5,6 +5,8 @@ export const common: Translation<typeof english> = {
   ro: 'OR {{number}}',
   titleRev: '{{title}}, rev {{revision}}',
   why: '¿Por qué?',
+  seeClamp: 'Ver por qué: fuerza de apriete en el banco',
+  seeOrder: 'Ver por qué: orden en el banco',
   backToShop: 'Volver al taller',
   opening: 'Abriendo',
   print: 'Imprimir',

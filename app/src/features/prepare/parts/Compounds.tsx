@@ -5,7 +5,7 @@ import { otherCompound } from '@stennet/core/prepare';
 import type { Group } from '@stennet/core/procedure';
 import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
 import { ofKind, saveEntry, type ShownEntry } from '@/data';
-import { BigButton, Fold, Line, Notice, Section } from '@/ui';
+import { BenchLink, BigButton, Fold, Line, Notice, Section } from '@/ui';
 import { CompoundsView, OtherCompound } from '@/ui/work';
 import { text } from '../text';
 
@@ -63,6 +63,7 @@ function OfGroup({ data, entries, group }: Props & { group: Group }) {
             onChoose={choose}
             change={otherCompound(data.sheet, group, chosen)}
           />
+          <BenchLink joint={data.joint} page="clamp" beside={chosen} />
           <BigButton
             text={text.asPublished({ condition: FRICTION_TEXT[group.frictionCondition] })}
             look="quiet"

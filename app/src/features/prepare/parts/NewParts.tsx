@@ -4,7 +4,7 @@ import type { EntryOf } from '@stennet/core/order';
 import { isWrongPart, partsOf, type PartNeed } from '@stennet/core/prepare';
 import type { Sheet } from '@stennet/core/procedure';
 import { ofKind, saveEntry, type ShownEntry } from '@/data';
-import { BigButton, Card, Fold, Heading, Line, Notice, Why } from '@/ui';
+import { BenchLink, BigButton, Card, Fold, Heading, Line, Notice, Why } from '@/ui';
 import { text } from '../text';
 
 /** Groups whose fasteners are used once. */
@@ -69,6 +69,7 @@ function One({ data, job, entries, left, onLeave, need }: Props & { need: PartNe
       <Heading>{text.newTitle({ n: need.count, what: need.what })}</Heading>
       <Line>{need.why}</Line>
       <Why text={need.numbers} />
+      <BenchLink joint={data.joint} page="clamp" />
       {part && isWrongPart(part.body, data.sheet) ? (
         <Notice title={text.newWrong} text={text.newWrongText} look="warn" alert />
       ) : null}

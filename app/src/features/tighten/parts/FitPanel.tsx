@@ -3,8 +3,9 @@ import { otherCompound } from '@stennet/core/prepare';
 import { groupOfSeat, usedOnce, type Group } from '@stennet/core/procedure';
 import { seatIdOf } from '@stennet/core/run';
 import { FRICTION_TEXT, type FrictionCondition } from '@stennet/core/thread';
-import { BigButton } from '@/ui';
+import { BenchLink, BigButton } from '@/ui';
 import { OtherCompound } from '@/ui/work';
+import { useRunPlace } from '../hooks/useRunPlace';
 import { text } from '../text';
 import { LeadWord } from './LeadWord';
 import { PanelBody } from './PanelText';
@@ -116,6 +117,7 @@ function CompoundAsk({
   onCancel,
 }: StepProps<'fit'> & { group: Group; onCancel: () => void }) {
   const before = useOtherCompound(group);
+  const { joint } = useRunPlace();
   const [picked, setChosen] = useState<FrictionCondition | undefined>(undefined);
   const chosen = picked ?? before;
   const change = chosen ? otherCompound(state.sheet, group, chosen) : null;
@@ -129,6 +131,7 @@ function CompoundAsk({
         onChoose={setChosen}
         change={change}
       />
+      {chosen ? <BenchLink joint={joint} page="clamp" beside={chosen} size="hand" /> : null}
       {chosen ? (
         <LeadWord
           acts={acts}

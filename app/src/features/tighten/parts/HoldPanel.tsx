@@ -4,8 +4,9 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { TAKE_APART } from '@stennet/core/procedure';
 import { CORE_VERSION, explain, type Next, type RunState, type Way } from '@stennet/core/run';
-import { BigButton } from '@/ui';
+import { BenchLink, BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
+import { useRunPlace } from '../hooks/useRunPlace';
 import { releaseWords } from '../say';
 import { fastenerName, text } from '../text';
 import { Broken } from './Broken';
@@ -31,6 +32,8 @@ export function HoldPanel({
   const [reading, setReading] = useState(false);
   const [asking, setAsking] = useState(false);
   const take = takeWay(due, state, acts, finding);
+  const { joint } = useRunPlace();
+  const page = BENCH_PAGE[due.hold.kind];
   if (reading)
     return (
       <StripeForm
@@ -88,9 +91,17 @@ export function HoldPanel({
         />
       ) : null}
       <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
+      {page ? <BenchLink joint={joint} page={page} size="hand" /> : null}
     </View>
   );
 }
+
+/** What the bench can show about it. */
+const BENCH_PAGE: Partial<Record<Hold['hold']['kind'], 'clamp' | 'pulls'>> = {
+  failed: 'clamp',
+  refused: 'clamp',
+  notSettled: 'pulls',
+};
 
 function titleOf({ hold, fastener, stage }: Hold, { sheet }: RunState): string {
   if (hold.kind === 'failed')

@@ -4,7 +4,7 @@ import { convert, units, UNIT_CODES } from '@stennet/core/quantity';
 import { useSignedIn } from '@/data';
 import { Line, Section, TextField, ValueRow } from '@/ui';
 import { readTorque } from './read';
-import { text } from './text';
+import { text } from '../text';
 
 const TORQUES = UNIT_CODES.filter((u) => units[u].kind === 'torque');
 

@@ -14,7 +14,7 @@ import {
   ValueRow,
 } from '@/ui';
 import { readLength, readTorque } from './read';
-import { text } from './text';
+import { text } from '../text';
 
 const ANGLES = ['0', '45', '90', '135'] as const;
 
