@@ -125,6 +125,12 @@ describe('the angle disc', () => {
     expect(Buffer.from(reply.body).toString('latin1')).toContain('MediaBox [0 0 595.28 841.89]');
     expect((await jonah.get('/api/sheets/brenna-2-0-head/C/disc?drive=7/16')).status).toBe(400);
   });
+  test('is printed for any angle of the bench, not for one that is none', async () => {
+    const reply = await jonah.get('/api/angle-disc?angle=90&drive=1/2').buffer(true);
+    expect(reply.headers['content-type']).toBe('application/pdf');
+    for (const wrong of ['', '?angle=0', '?angle=721', '?angle=9.5', '?angle=90&drive=2'])
+      expect((await jonah.get(`/api/angle-disc${wrong}`)).status).toBe(400);
+  });
 });
 
 describe('a wrench checked against a reference', () => {

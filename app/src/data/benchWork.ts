@@ -37,9 +37,15 @@ export function useBenchWork<T>(
       put({ ...IDLE, state: 'stopped' });
     };
     const onPart = proxy((share: number) => void (isOver || put({ ...IDLE, share })));
+    // How far it is comes by another port, and may come after the result.
+    const finish = (last: Omit<BenchWork<T>, 'stop' | 'again'>): void => {
+      if (isOver) return;
+      end();
+      put(last);
+    };
     work(wrap<BenchWorker>(worker), onPart).then(
-      (result) => void (isOver || put({ result, share: 1, state: 'done' })),
-      () => void (isOver || put({ ...IDLE, state: 'failed' })),
+      (result) => finish({ result, share: 1, state: 'done' }),
+      () => finish({ ...IDLE, state: 'failed' }),
     );
     return end;
     // What it does is told by what it is about.

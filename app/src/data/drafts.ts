@@ -157,7 +157,11 @@ export function useUnsentDrafts(): KeptDraft[] {
  * of its sheet.
  */
 export function useBeginDraft(): {
-  begin: (what: Omit<NewSheet, 'id' | 'today'>) => Promise<string>;
+  /** @param change what it begins with, beyond what it is for */
+  begin: (
+    what: Omit<NewSheet, 'id' | 'today'>,
+    change?: (draft: Sheet) => Sheet,
+  ) => Promise<string>;
   copy: (from: Sheet) => Promise<string>;
   revise: (from: Sheet, related: readonly Sheet[]) => Promise<string>;
 } {
@@ -179,13 +183,15 @@ export function useBeginDraft(): {
   };
   const mark = (): string => newId().slice(0, 4);
   return {
-    begin: (what) =>
+    begin: (what, change = (draft) => draft) =>
       start(
-        newDraft({
-          ...what,
-          id: sheetIdFor(what.engine, what.kind, mark()),
-          today: now().toISOString().slice(0, 10),
-        }),
+        change(
+          newDraft({
+            ...what,
+            id: sheetIdFor(what.engine, what.kind, mark()),
+            today: now().toISOString().slice(0, 10),
+          }),
+        ),
         null,
         [],
       ),

@@ -151,6 +151,10 @@ export function useSheetsAtHand(): {
   };
 }
 
+/** A paper disc for one angle, cut for one drive size. */
+export const benchDiscPath = (angleDeg: number, drive: string): string =>
+  `${routes.benchDisc.path}?angle=${angleDeg}&drive=${encodeURIComponent(drive)}`;
+
 /** The paper disc of a sheet's angles, cut for one drive size. */
 export function discPath(sheet: Pick<Sheet, 'id' | 'revision'>, drive?: string): string {
   const path = routes.anglePaper.path

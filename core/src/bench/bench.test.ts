@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { orderByRule } from '../joint';
-import { demoSheets } from '../testing';
+import { demoSheet, demoSheets, Technician } from '../testing';
+import { runRecord } from '../record';
 import {
   benchJointOf,
+  clampOfRecord,
   compareOrders,
   compareWays,
   EXAMPLES,
@@ -122,4 +124,21 @@ test('an angle is compared with a torque alone; a torque alone stands by itself'
   expect(both.alone?.cov ?? 0).toBeGreaterThan(both.procedure.cov);
   expect(parts.every((p) => p >= 0 && p <= 1)).toBe(true);
   expect(compareWays({ ...of, angleDeg: 0 }, 500, 1).alone).toBeNull();
+});
+
+describe('the clamp load of a recorded joint', () => {
+  test('is what its torque and angles give, as far as friction is known; nothing where nothing was tightened', () => {
+    const sheet = demoSheet('brenna-2-0-head');
+    const t = new Technician(sheet);
+    expect(clampOfRecord(runRecord(sheet, t.state.events))).toBeNull();
+    t.finish();
+    const clamp = clampOfRecord(runRecord(sheet, t.state.events));
+    expect(clamp?.bolts).toHaveLength(10);
+    for (const b of clamp?.bolts ?? []) {
+      expect(b.lowKn).toBeLessThanOrEqual(b.nominalKn);
+      expect(b.highKn).toBeGreaterThanOrEqual(b.nominalKn);
+    }
+    expect(clamp?.byFriction.less ?? 1).toBeLessThan(0.15);
+    expect(clamp?.summary.totalKn ?? 0).toBeCloseTo(10 * (clamp?.summary.meanKn ?? 0), 6);
+  });
 });

@@ -1,3 +1,4 @@
+export { clampOfRecord, type BoltClamp, type RecordClamp } from './clampOfRecord';
 export { compareOrders, type OrderCompared, type TriedOrder } from './compareOrders';
 export { compareWays, type WaysCompared } from './compareWays';
 export {

@@ -48,6 +48,11 @@ export const OrdersQuery = v.strictObject({
 /** The parts list of a repair order, as a table or on paper. */
 export const PartsQuery = v.strictObject({ form: v.picklist(['csv', 'pdf']) });
 /** Which square the paper disc sits on. */
+/** Whole degrees, as they stand in an address. */
+export const BenchDiscQuery = v.strictObject({
+  angle: v.pipe(v.string(), v.regex(/^[1-9]\d{0,2}$/), v.transform(Number), v.maxValue(720)),
+  drive: v.optional(v.picklist(['1/4', '3/8', '1/2', '3/4', '1'])),
+});
 export const DiscQuery = v.strictObject({
   drive: v.optional(v.picklist(['1/4', '3/8', '1/2', '3/4', '1'])),
 });

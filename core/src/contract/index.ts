@@ -15,6 +15,7 @@ export {
 export { routes, type RouteName } from './routes';
 export {
   ChangesQuery,
+  BenchDiscQuery,
   DiscQuery,
   ExportQuery,
   BesideQuery,

@@ -59,6 +59,7 @@ export const routes = {
     path: '/api/sheets/:sheet/:revision/disc',
     permission: 'sheet.read',
   },
+  benchDisc: { method: 'GET', path: '/api/angle-disc', permission: 'sheet.read' },
   setPin: { method: 'POST', path: '/api/me/pin', permission: null },
   statements: { method: 'GET', path: '/api/runs/:run/statements', permission: 'run.read' },
   sayStatement: { method: 'POST', path: '/api/runs/:run/statements', permission: 'run.write' },

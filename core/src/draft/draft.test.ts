@@ -13,6 +13,7 @@ import {
   isApprovable,
   isLater,
   movePlace,
+  inOrder,
   newDraft,
   nextRevision,
   numberPlaces,
@@ -264,5 +265,26 @@ describe('places', () => {
       'bolts',
     );
     expect(assignGroup(two, ['2'], 'long').seats.map((s) => s.group)).toEqual(['bolts', 'long']);
+  });
+});
+
+describe('a draft in an order from the bench', () => {
+  test('has its bolts where they are, numbered as they are tightened, and says that the order is derived', () => {
+    const places = [
+      { label: 'a', xMm: 0, yMm: 0 },
+      { label: 'b', xMm: 80, yMm: 0 },
+      { label: 'c', xMm: 40, yMm: 60 },
+    ];
+    const draft = inOrder(empty, places, ['c', 'a', 'b', 'gone'], 'First torque');
+    expect(draft.pattern.positions).toEqual([
+      { label: '1', xMm: 40, yMm: 60 },
+      { label: '2', xMm: 0, yMm: 0 },
+      { label: '3', xMm: 80, yMm: 0 },
+    ]);
+    expect(draft.seats.map((s) => s.group)).toEqual(['bolts', 'bolts', 'bolts']);
+    expect(draft.stages).toMatchObject([
+      { order: { rule: 'listed', labels: ['1', '2', '3'] }, derived: true },
+    ]);
+    expect(v.is(DraftSchema, draft)).toBe(true);
   });
 });

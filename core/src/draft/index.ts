@@ -11,6 +11,7 @@ export {
   type Beside,
   type NewSheet,
 } from './draft';
+export { inOrder } from './inOrder';
 export { checkDraft, findingKey, isApprovable, type DraftFinding } from './checkDraft';
 export {
   addPlaces,

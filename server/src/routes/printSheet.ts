@@ -1,7 +1,8 @@
 import type { Express } from 'express';
 import * as v from 'valibot';
-import { DiscQuery } from '@stennet/core/contract';
+import { BenchDiscQuery, DiscQuery } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
+import { anglesOf } from '@stennet/core/procedure';
 import { onlyRow } from '../db/database';
 import { findSheetRevision } from '../db/sheets';
 import { standingSheet } from '../db/standingSheets';
@@ -39,6 +40,22 @@ export function printRoutes(app: Express, deps: Deps): void {
     );
     res.set('Content-Type', 'application/pdf');
     res.set('Content-Disposition', `inline; filename="angle-disc-${sheet}.pdf"`);
-    discPaper(standingSheet(row), asked.output.drive ?? '1/2', session.shop, deps.fonts).pipe(res);
+    const standing = standingSheet(row);
+    const disc = {
+      anglesDeg: anglesOf(standing),
+      drive: asked.output.drive ?? '1/2',
+      sheet: standing,
+    };
+    discPaper(disc, session.shop, deps.fonts).pipe(res);
+  });
+
+  register(app, 'benchDisc', async (req, res) => {
+    const session = await requirePerson(deps, 'benchDisc', req);
+    const asked = v.safeParse(BenchDiscQuery, req.query);
+    if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'angle or drive' });
+    const { angle, drive = '1/2' } = asked.output;
+    res.set('Content-Type', 'application/pdf');
+    res.set('Content-Disposition', 'inline; filename="angle-disc.pdf"');
+    discPaper({ anglesDeg: [angle], drive, sheet: null }, session.shop, deps.fonts).pipe(res);
   });
 }

@@ -6,6 +6,7 @@ import { problemOf, useJointSheet } from '@/data';
 import { Chip, Line, ScreenFrame, useIsWide, Waiting } from '@/ui';
 import { ClampLoad } from './clamp/ClampLoad';
 import { columns } from './columns';
+import { JointClamp } from './joint/JointClamp';
 import { EachPull } from './pulls/EachPull';
 import { ConvertTorque } from './small/ConvertTorque';
 import { CrowfootSetting } from './small/CrowfootSetting';
@@ -15,7 +16,7 @@ import { text } from './text';
 
 const PAGES = ['clamp', 'pulls', 'convert', 'sane', 'crowfoot', 'push', 'swings'] as const;
 const MORE = ['range', 'flatness', 'strip', 'runout'] as const;
-type Page = (typeof PAGES)[number] | (typeof MORE)[number];
+type Page = 'joint' | (typeof PAGES)[number] | (typeof MORE)[number];
 const ALL: readonly Page[] = [...PAGES, ...MORE];
 
 /**
@@ -25,13 +26,15 @@ const ALL: readonly Page[] = [...PAGES, ...MORE];
 export function BenchScreen() {
   const router = useRouter();
   const isWide = useIsWide();
-  const { page, joint, beside } = useLocalSearchParams<{
+  const { page, joint, beside, run } = useLocalSearchParams<{
     page?: string;
     joint?: string;
     beside?: string;
+    run?: string;
   }>();
-  const shown = ALL.find((p) => p === page) ?? 'clamp';
-  const chips = ALL.map((p) => (
+  const pages: readonly Page[] = run ? ['joint', ...ALL] : ALL;
+  const shown = pages.find((p) => p === page) ?? 'clamp';
+  const chips = pages.map((p) => (
     <Chip
       key={p}
       role="tab"
@@ -44,7 +47,11 @@ export function BenchScreen() {
     <ScreenFrame
       title={text.title}
       subtitle={text.subtitle}
-      {...(joint ? { back: `/joints/${joint}`, backLabel: text.backToJoint } : {})}
+      {...(run
+        ? { back: `/runs/${run}/record`, backLabel: text.backToRecord }
+        : joint
+          ? { back: `/joints/${joint}`, backLabel: text.backToJoint }
+          : {})}
     >
       {isWide ? (
         <View role="tablist" aria-label={text.tools} style={styles.chips}>
@@ -57,7 +64,9 @@ export function BenchScreen() {
           </View>
         </ScrollView>
       )}
-      {joint ? (
+      {shown === 'joint' ? (
+        <JointClamp run={run ?? ''} />
+      ) : joint ? (
         <OfJoint key={joint} joint={joint} page={shown} beside={beside} />
       ) : (
         <PageOf page={shown} sheet={null} beside={beside} />

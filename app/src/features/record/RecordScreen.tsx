@@ -4,7 +4,7 @@ import { runRecord } from '@stennet/core/record';
 import { useSignedIn } from '@/data';
 import { useRun } from '@/data/runs';
 import { type RunView } from '@/data/runStore';
-import { ScreenFrame, Waiting } from '@/ui';
+import { BenchLink, ScreenFrame, Waiting } from '@/ui';
 import { FactsCard } from './parts/FactsCard';
 import { OrderFacts } from './parts/OrderFacts';
 import { OutCard } from './parts/OutCard';
@@ -47,6 +47,7 @@ function Ready({ view }: { view: RunView }) {
           <OrderFacts order={kept.order.id} joint={kept.joint} />
         </FactsCard>
         <SigningCard view={view} />
+        <BenchLink joint={kept.joint} page="joint" run={kept.id} />
         <OutCard run={kept.id} order={kept.order.id} sheet={kept.sheet} />
       </RecordBody>
     </ScreenFrame>

@@ -4,6 +4,7 @@ export const common = {
   why: 'Why?',
   seeClamp: 'See why: clamp load on the bench',
   seeOrder: 'See why: order on the bench',
+  seeJoint: 'Clamp load on the bench',
   backToShop: 'Back to Shop',
   opening: 'Opening',
   print: 'Print',

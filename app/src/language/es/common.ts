@@ -7,6 +7,7 @@ export const common: Translation<typeof english> = {
   why: '¿Por qué?',
   seeClamp: 'Ver por qué: fuerza de apriete en el banco',
   seeOrder: 'Ver por qué: orden en el banco',
+  seeJoint: 'Fuerza de apriete en el banco',
   backToShop: 'Volver al taller',
   opening: 'Abriendo',
   print: 'Imprimir',

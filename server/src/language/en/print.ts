@@ -48,6 +48,7 @@ export const print = {
     reuse: 'reuse if good',
     consider: 'worth replacing now',
   },
+  disc: 'Angle disc',
   discTitle: 'Angle disc: {{sheet}}',
   discUse:
     'Print at 100%, not “fit to page”. Measure both rulers; if either is off, throw it away. Glue it to card, cut out the rim and the square, put it between socket and bar, and set zero to a fixed mark.',

@@ -51,6 +51,7 @@ export const print: Translation<typeof english> = {
     reuse: 'reutilizar si está bien',
     consider: 'conviene cambiar ahora',
   },
+  disc: 'Disco de ángulo',
   discTitle: 'Disco de ángulo: {{sheet}}',
   discUse:
     'Imprima al 100 %, sin ajustar a la página. Mida ambas reglas; si alguna no coincide, tírelo. Péguelo en cartón, recorte el borde y el cuadro, póngalo entre dado y barra y ponga el cero en una marca fija.',

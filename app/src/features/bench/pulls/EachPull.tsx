@@ -5,6 +5,8 @@ import type { Sheet } from '@stennet/core/procedure';
 import { ChoiceField, Fold, Section, TextField, useIsWide } from '@/ui';
 import { columns } from '../columns';
 import { text } from '../text';
+import { FreePlaces, placesIn } from './FreePlaces';
+import { KeepOrder } from './KeepOrder';
 import { OrdersBeside } from './OrdersBeside';
 import { ordersFor } from './orders';
 import { OwnOrder } from './OwnOrder';
@@ -19,7 +21,8 @@ const PLAIN: BenchJoint = {
   anglesDeg: [],
   published: null,
 };
-type Pattern = 'sheet' | 'twoRows' | 'ring' | 'row';
+type Pattern = 'sheet' | 'twoRows' | 'ring' | 'row' | 'free';
+const FREE = '20 40\n120 20\n220 40\n220 140\n120 160\n20 140';
 const MOST_BOLTS = 24;
 const LEAST_BOLTS = 3;
 const SPACING_MM = 80;
@@ -30,6 +33,7 @@ export function EachPull({ sheet }: { sheet: Sheet | null }) {
   const fromSheet = sheet ? benchJointOf(sheet) : null;
   const [pattern, setPattern] = useState<Pattern>(fromSheet ? 'sheet' : 'twoRows');
   const [count, setCount] = useState('10');
+  const [free, setFree] = useState(FREE);
   const [change, setChange] = useState<Partial<BenchJoint>>({});
   const [gasket, setGasket] = useState<BenchJoint['bolt']['gasket']>();
   const [own, setOwn] = useState<readonly string[]>([]);
@@ -39,7 +43,7 @@ export function EachPull({ sheet }: { sheet: Sheet | null }) {
   const base: BenchJoint =
     pattern === 'sheet' && fromSheet
       ? fromSheet
-      : { ...PLAIN, places: examplePlaces(pattern as 'row', isCount ? n : 10, SPACING_MM) };
+      : { ...PLAIN, places: placesOf(pattern, isCount ? n : 10, free) };
   const joint = {
     ...base,
     ...change,
@@ -55,13 +59,14 @@ export function EachPull({ sheet }: { sheet: Sheet | null }) {
     <View style={isWide ? columns.wide : columns.phone}>
       <View style={[columns.phone, isWide && columns.most]}>
         {shown ? <PlayedJoint joint={joint} order={shown} /> : null}
+        {shown ? <KeepOrder places={joint.places} order={shown} /> : null}
         <Section title={text.pulls.joint}>
           <ChoiceField
             label={text.pulls.pattern}
             value={pattern}
             options={[
               ...(fromSheet ? [{ value: 'sheet' as const, text: text.pulls.patterns.sheet }] : []),
-              ...(['twoRows', 'ring', 'row'] as const).map((p) => ({
+              ...(['twoRows', 'ring', 'row', 'free'] as const).map((p) => ({
                 value: p as Pattern,
                 text: text.pulls.patterns[p],
               })),
@@ -71,7 +76,15 @@ export function EachPull({ sheet }: { sheet: Sheet | null }) {
               again();
             }}
           />
-          {pattern === 'sheet' ? null : (
+          {pattern === 'free' ? (
+            <FreePlaces
+              typed={free}
+              onChange={(typed) => {
+                setFree(typed);
+                again();
+              }}
+            />
+          ) : pattern === 'sheet' ? null : (
             <TextField
               label={text.pulls.count}
               value={count}
@@ -120,4 +133,11 @@ export function EachPull({ sheet }: { sheet: Sheet | null }) {
       </View>
     </View>
   );
+}
+
+/** Fewer than three are no joint: then those of the example. */
+function placesOf(pattern: Pattern, count: number, free: string): BenchJoint['places'] {
+  if (pattern !== 'free') return examplePlaces(pattern as 'row', count, SPACING_MM);
+  const placed = placesIn(free);
+  return placed.length >= LEAST_BOLTS ? placed : placesIn(FREE);
 }

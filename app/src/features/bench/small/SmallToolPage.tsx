@@ -2,9 +2,14 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { AppError } from '@stennet/core/errors';
 import { useSignedIn } from '@/data';
-import { ChoiceField, FieldRow, Line, Notice, Section, TextField } from '@/ui';
+import { benchDiscPath } from '@/data/sheets';
+import { openFile } from '@/platform/files';
+import { BigButton, ChoiceField, FieldRow, Line, Notice, Section, TextField } from '@/ui';
 import { text } from '../text';
 import type { Answer, SmallTool } from './tools';
+
+/** The usual drive of a bar that is turned by an angle. */
+const DRIVE = '1/2';
 
 /** One small tool: what goes in, and the sentence that it answers. */
 export function SmallToolPage({ tool }: { tool: SmallTool }) {
@@ -48,6 +53,15 @@ export function SmallToolPage({ tool }: { tool: SmallTool }) {
           {answer.lines?.map((line) => (
             <Line key={line}>{line}</Line>
           ))}
+          {answer.disc ? (
+            <BigButton
+              text={text.small.swings.disc}
+              hint={text.small.swings.discHint}
+              look="quiet"
+              size="desk"
+              onPress={() => openFile(benchDiscPath(answer.disc ?? 90, DRIVE), 'show')}
+            />
+          ) : null}
         </View>
       ) : (
         <Line>{text.small.empty}</Line>

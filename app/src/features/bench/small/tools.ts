@@ -27,6 +27,8 @@ export interface Answer {
   says: string;
   lines?: readonly string[];
   isWarning?: boolean;
+  /** A paper disc of so many degrees helps. */
+  disc?: number;
 }
 export interface SmallTool {
   name: ToolName;
@@ -139,10 +141,11 @@ const swingTool: SmallTool = {
           ? text.small.swings.none
           : text.small.swings.says({
               count: taken.swings,
-              each: format.angle(taken.usableDeg),
-              last: format.angle(taken.lastStrokeDeg ?? 0),
+              each: `${format.number(taken.usableDeg)}°`,
+              last: `${format.number(taken.lastStrokeDeg ?? 0)}°`,
             }),
       isWarning: taken.swings === null,
+      ...(Number.isInteger(angle) && angle <= 720 ? { disc: angle } : {}),
       lines: [
         text.small.swings.flats({
           flats: format.number(turned.flats, 2),

@@ -42,6 +42,7 @@ function One({ data, job, entries, left, onLeave, need }: Props & { need: PartNe
       <Card>
         <Fold title={newHere(need, part?.body.lot)}>
           <Line>{[need.why, need.numbers].filter(Boolean).join(' ')}</Line>
+          <BenchLink joint={data.joint} page="clamp" />
         </Fold>
       </Card>
     );
