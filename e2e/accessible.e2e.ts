@@ -142,6 +142,12 @@ test(
     await at('/tools', isMobile ? 'Torque wrenches' : 'Range and size', 'tools');
     await t.button('Add tool').click();
     await clean(t, 'tool form');
+    await at(`/tools/${id(102)}`, 'Off at each check, to the right', 'wrench');
+    await t.button('Check against a reference').click();
+    await clean(t, 'wrench check');
+    await at('/bench', /^Nine of ten bolts/, 'bench');
+    await at('/bench?page=pulls', /^Friction alone leaves/, 'bench, order');
+    await at('/bench?page=sane', 'Can this bolt take this torque?', 'bench, small tool');
     await at(`/joints/${id(403)}`, 'Head bolts: 10 new ones only', 'prepare');
     await at(`/orders/${id(213)}`, 'Diagnosis', 'order');
     await t.station('Diagnosis');
@@ -199,7 +205,7 @@ test(
     await clean(t, 'a record from another shop');
     await t.page.goto(`${house.url}/tools`);
     await t.jobsWith('Wrench 4, digital');
-    await expect(t.page.getByRole('heading', { name: 'Drift of this wrench' })).toBeVisible();
-    await clean(t, 'drift');
+    await expect(t.button(/^Recall list/)).toBeVisible();
+    await clean(t, 'jobs with a wrench');
   },
 );

@@ -22,7 +22,7 @@ test(
     await expect(t.page.getByRole('img', { name: /^50 N·m gives .* Yields at/ })).toBeVisible();
     // Why once only?
     await says(t, /^It stays 0\.\d+ mm longer after the first time\.$/);
-    await says(t, /^\d+% of its stretch gone$/);
+    await says(t, /^\d+% used up$/);
     // And how sure is it: ten thousand bolts beside the page.
     await says(t, /^Nine of ten bolts lie within the bar\./);
 

@@ -1,4 +1,5 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useEffect, useRef } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import type { Sheet } from '@stennet/core/procedure';
 import { FRICTION_CONDITIONS, type FrictionCondition } from '@stennet/core/thread';
@@ -34,6 +35,14 @@ export function BenchScreen() {
   }>();
   const pages: readonly Page[] = run ? ['joint', ...ALL] : ALL;
   const shown = pages.find((p) => p === page) ?? 'clamp';
+  const strip = useRef<View>(null);
+  // On the phone the strip is longer than the screen: what is chosen is in sight.
+  useEffect(() => {
+    const tabs = strip.current as unknown as HTMLElement | null;
+    tabs
+      ?.querySelector('[aria-selected="true"]')
+      ?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  }, [shown]);
   const chips = pages.map((p) => (
     <Chip
       key={p}
@@ -59,7 +68,7 @@ export function BenchScreen() {
         </View>
       ) : (
         <ScrollView horizontal showsHorizontalScrollIndicator={false}>
-          <View role="tablist" aria-label={text.tools} style={styles.row}>
+          <View ref={strip} role="tablist" aria-label={text.tools} style={styles.row}>
             {chips}
           </View>
         </ScrollView>

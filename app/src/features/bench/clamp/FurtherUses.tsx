@@ -20,6 +20,7 @@ export function FurtherUses({ of }: { of: ClampCase }) {
   return (
     <Section title={text.uses.title}>
       <Line strong>{text.uses.stays({ mm: mm(set) })}</Line>
+      <Line>{text.uses.of}</Line>
       {uses.map((use, i) => (
         <ValueRow
           key={i}
