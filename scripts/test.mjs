@@ -1,5 +1,5 @@
 // ./stennet test: every check; ends with one line `N passed, N failed`.
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import fs from 'node:fs';
 import path from 'node:path';
 import { ensureChromium, ensurePostgres, root } from './install.mjs';
@@ -12,13 +12,12 @@ let skipped = 0;
 
 const bin = (name) => path.join(root, 'node_modules/.bin', name);
 const node = process.execPath;
-/**
- * One after the other, beside the rest: the app is built, and what needs it starts and kills
- * servers of its own.
- */
-const withServers = (all) => [
+const WEB = [
   ['web app', node, ['scripts/build-web.mjs']],
   ['first load', node, ['scripts/firstLoad.check.mjs']],
+];
+/** What needs the app and starts and kills servers of its own. */
+const withServers = (all) => [
   ['a shop by its commands', node, ['scripts/shop.check.mjs']],
   ['folders that are broken', node, ['scripts/folder.check.mjs']],
   ['a full disk', node, ['scripts/fullDisk.check.mjs']],
@@ -72,12 +71,11 @@ export async function test({ all = false }) {
   const inTurn = async (checks) => {
     for (const one of checks) await check(...one);
   };
-  await Promise.all([inTurn(withServers(all)), inTurn(CHECKS).then(unitTests)]);
-
-  const e2eFile = path.join(root, 'test-results/e2e.json');
-  fs.rmSync(e2eFile, { force: true });
-  const e2e = run('end to end', bin('playwright'), ['test']);
-  countPlaywright(e2eFile, e2e);
+  // Browsers and servers wait more than they work: what only computes runs beside them.
+  await Promise.all([
+    inTurn(WEB).then(() => Promise.all([endToEnd(), inTurn(withServers(all))])),
+    inTurn(CHECKS).then(unitTests),
+  ]);
 
   // `.ci/run` has tried the demo before anything was installed, and says here how it went.
   if (process.env.STENNET_FIRST_DEMO)
@@ -97,6 +95,12 @@ const quietEnv = () => ({
   FORCE_COLOR: '0',
 });
 
+async function endToEnd() {
+  const file = path.join(root, 'test-results/e2e.json');
+  fs.rmSync(file, { force: true });
+  countPlaywright(file, (await told('end to end', bin('playwright'), ['test'])) === 0);
+}
+
 async function unitTests() {
   const file = path.join(root, 'test-results/jest.json');
   const held = path.join(root, 'test-results/held.txt');
@@ -111,17 +115,6 @@ async function unitTests() {
   ]);
   countJest(file, code === 0);
   if (fs.existsSync(held)) console.log(`attacked, and held:\n${fs.readFileSync(held, 'utf8')}`);
-}
-
-function run(title, command, args) {
-  console.log(`\n── ${title}`);
-  return (
-    spawnSync(command, args, {
-      cwd: root,
-      stdio: ['ignore', 'inherit', 'inherit'],
-      env: quietEnv(),
-    }).status === 0
-  );
 }
 
 async function check(title, command, args, cwd = root) {

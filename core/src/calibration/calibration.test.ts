@@ -90,9 +90,11 @@ describe('a wrench checked against a reference', () => {
             return judgeCheck(check);
           };
           const wide = of(scatter);
-          expect(wide.worst.uncertaintyPercent).toBeGreaterThanOrEqual(
-            of(0).worst.uncertaintyPercent - 1e-9,
-          );
+          // The mean of what the reference read moves with the square of the scatter: 0.0009 of it.
+          for (const [i, p] of of(0).points.entries())
+            expect(wide.points[i]?.uncertaintyPercent).toBeGreaterThanOrEqual(
+              p.uncertaintyPercent * (1 - 1e-3),
+            );
           const other = of(scatter, scale);
           expect(other.verdict).toBe(wide.verdict);
           for (const [i, p] of wide.points.entries())

@@ -9,8 +9,8 @@ export interface Square {
 /**
  * How far the flange gives at each bolt under 1 N at each other, mm/N: Euler–Bernoulli beams with
  * torsion on a Winkler foundation, freedoms (w, slope along x, slope along y) at each node,
- * condensed to the bolts. The foundation alone holds it, and it holds both ways: where the flange lifts off,
- * it is too stiff here. Source: beam theory; consistent matrices of cubic beams.
+ * condensed to the bolts. The foundation alone holds it, and it holds both ways: where the flange
+ * lifts off, it is too stiff here. Source: beam theory; consistent matrices of cubic beams.
  * @throws RangeError where a section has no stiffness
  */
 export function flexibilityAtBolts(mesh: Mesh): Square {

@@ -99,8 +99,7 @@ function firstRule(
     f.yieldTorqueRatio !== null &&
     // It gives way early and stays there: a slope that only looks bent goes on rising.
     findings.maxTorqueNm < r.reuseTop * (joint.yieldTorqueNm ?? 0) &&
-    0.5 * (f.yieldAngleRatio + f.yieldTorqueRatio) <
-      r.reuse - 0.15 * unsure - r.slowReuse * f.slowS
+    0.5 * (f.yieldAngleRatio + f.yieldTorqueRatio) < r.reuse - 0.15 * unsure - r.slowReuse * f.slowS
   )
     return [
       'reused_yielded',

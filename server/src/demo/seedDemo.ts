@@ -34,10 +34,8 @@ interface World {
 interface DemoShop extends PastShop {
   sheets: string[];
   pins: { person: string; pin: string }[];
-  tools: ({ id: string; calibratedInDays?: number; checks?: DemoCheck[] } & Record<
-    string,
-    unknown
-  >)[];
+  tools: ({ id: string; calibratedInDays?: number } & Record<string, unknown>)[];
+  wrenchChecks: DemoCheck[];
   orders: {
     id: string;
     number: string;
@@ -134,7 +132,8 @@ async function seedShop(
     assertRunnable(sheet);
     await keepSheet(client, shop.id, sheet);
   }
-  for (const { id, calibratedInDays, checks = [], ...rest } of shop.tools) {
+  const checks = shop.wrenchChecks;
+  for (const { id, calibratedInDays, ...rest } of shop.tools) {
     const tool = v.parse(ShopToolSchema, {
       ...rest,
       ...(calibratedInDays === undefined ? {} : { calibratedUntil: days(calibratedInDays) }),
@@ -151,7 +150,8 @@ async function seedShop(
       null,
       now,
     );
-    for (const check of checks) await seedCheck(client, shop, { id, tool }, check, days);
+    for (const check of checks.filter((c) => c.wrench === id))
+      await seedCheck(client, shop, { id, tool }, check, days);
   }
   for (const pin of shop.pins)
     await savePin(client, shop.id, pin.person, await hashPassword(pin.pin), now);
@@ -164,6 +164,7 @@ async function seedShop(
 /** Three points to the right, twice each; what the reference read. */
 interface DemoCheck {
   id: string;
+  wrench: string;
   daysAgo: number;
   by: string;
   read: readonly number[];
