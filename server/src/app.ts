@@ -12,6 +12,7 @@ import { WRENCH_ADDRESS } from '@stennet/core/trace';
 import { answerErrors, requireOwnHost, requireSameOrigin } from './http/guards';
 import { sessionFirst, type Deps } from './http/serve';
 import { foreignReader } from './record/foreignReader';
+import { KeptRuns } from './record/keptRuns';
 import { bayRoutes } from './routes/bay';
 import { streamRoutes } from './routes/stream';
 import { calendarRoutes } from './routes/calendar';
@@ -40,7 +41,7 @@ import { toolRoutes } from './routes/tools';
 import { writeOrderRoutes } from './routes/writeOrders';
 import { speakLanguage } from './language/speak';
 
-export interface AppOptions extends Omit<Deps, 'foreign'> {
+export interface AppOptions extends Omit<Deps, 'foreign' | 'runs'> {
   /** Folder of the built web app; without it only the API is served. */
   web?: string;
   logLevel: string;
@@ -56,6 +57,7 @@ export function createApp(given: AppOptions): Express {
   const options = {
     ...given,
     foreign: foreignReader(path.join(path.dirname(given.fonts), 'foreignWorker.js')),
+    runs: new KeptRuns(),
   };
   const app = express();
   app.disable('x-powered-by');
@@ -112,7 +114,7 @@ export function createApp(given: AppOptions): Express {
 }
 
 /** All that take and give small bodies. */
-function apiRoutes(app: Express, options: AppOptions & { foreign: Deps['foreign'] }): void {
+function apiRoutes(app: Express, options: AppOptions & Pick<Deps, 'foreign' | 'runs'>): void {
   sessionRoutes(app, options);
   bayRoutes(app, options);
   peopleRoutes(app, options);

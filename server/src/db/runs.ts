@@ -31,8 +31,9 @@ export const findRun = rowsOf(
 export const lockRun = rowsOf(
   lockRunSql,
   v.object({
-    sheet: v.string(),
+    sheet: v.nullable(v.string()),
     sheet_hash: v.string(),
+    head_hash: v.string(),
     signing: v.string(),
     hold_key_hash: v.nullable(v.instance(Buffer)),
   }),

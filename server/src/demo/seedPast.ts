@@ -1,3 +1,4 @@
+import { KeptRuns } from '../record/keptRuns';
 import fs from 'node:fs';
 import path from 'node:path';
 import { randomBytes, randomUUID } from 'node:crypto';
@@ -130,12 +131,14 @@ export class Past {
 
   private readonly deps = (
     now: Date,
-  ): { now: () => Date; keys: Keys; judgesWaits: boolean; foreign: null } => ({
+  ): { now: () => Date; keys: Keys; judgesWaits: boolean; foreign: null; runs: KeptRuns } => ({
     now: () => now,
     keys: this.keys,
     judgesWaits: true,
     foreign: null,
+    runs: this.runs,
   });
+  private readonly runs = new KeptRuns();
   private readonly lead = (): string =>
     this.shop.members.find((m) => m.role === 'lead')?.person ?? '';
 

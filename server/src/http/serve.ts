@@ -14,6 +14,7 @@ import type { Client, Database } from '../db/database';
 import type { ForeignReader } from '../record/foreignReader';
 import type { Keys } from '../keys/keys';
 import { hint, type Hints } from '../db/hints';
+import type { KeptRuns } from '../record/keptRuns';
 import { requireSession, type Session } from './session';
 
 export interface Deps {
@@ -27,6 +28,8 @@ export interface Deps {
   keys: Keys;
   hints: Hints;
   foreign: ForeignReader;
+  /** What runs that were written here last have come to. */
+  runs: KeptRuns;
   /** false only where a test puts a device's clock forward by hand. */
   judgesWaits: boolean;
   /** Printed by the start command: who has it makes the first shop. null: none can be made. */

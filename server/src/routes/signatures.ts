@@ -83,7 +83,7 @@ function mayNotSign(kept: KeptRecord, fault: Fault | null): AppError | null {
 export async function sign({ client, params, body, session, deps }: SignCall): Promise<KeptRecord> {
   const run = params.run ?? '';
   // A signature waits for a write in progress.
-  await lockRun(client, run);
+  await lockRun(client, run, null);
   const kept = await keptRecord(client, run);
   // Sent again after a lost answer.
   if (kept.words.some((w) => w.id === body.id)) return kept;

@@ -19,7 +19,8 @@ import { keepWrenchUses } from '../record/keepWrenchUses';
 import { keepLate } from '../record/lateEvents';
 import { standingOf } from './standing';
 import { toolsInUse } from './toolsInUse';
-import { type Sealed, Appending } from './appending';
+import type { KeptRuns, Sealed } from '../record/keptRuns';
+import { Appending } from './appending';
 import { lockedHead, assertCrankFree, type Head } from './beginRun';
 
 /**
@@ -27,7 +28,7 @@ import { lockedHead, assertCrankFree, type Head } from './beginRun';
  * today.
  */
 export type AppendCall = Pick<Call<'appendRunEvents'>, 'client' | 'session' | 'params' | 'body'> & {
-  deps: Pick<Deps, 'now' | 'keys' | 'judgesWaits'>;
+  deps: Pick<Deps, 'now' | 'keys' | 'judgesWaits' | 'runs'>;
 };
 
 export async function storedEvents(client: Client, run: string): Promise<Sealed[]> {
@@ -52,16 +53,10 @@ export async function append({
     throw new AppError('RUN_UNKNOWN');
   const { person, role } = await confirmedBy(client, session, body);
   const receivedAt = deps.now().toISOString();
-  const head = await lockedHead(
-    client,
-    run,
-    body.events[0],
-    session.shop.id,
-    body.deviceName,
-    receivedAt,
-  );
-  const earlier = await storedEvents(client, run);
-  const work = await appending({ client, session, body, deps }, { run, head, earlier, receivedAt });
+  const shop = session.shop.id;
+  const stands = await readRun(client, deps.runs, { shop, run, body, now: receivedAt });
+  const { head, earlier } = stands;
+  const work = await appending({ client, session, body, deps }, { run, ...stands, receivedAt });
   await assertCrankFree(client, work.state, body.events);
   const refused = work.takeAll(body.events, head.sheetHash);
   // A take-over that came too late changed nothing; what came after it has to be asked
@@ -73,22 +68,23 @@ export async function append({
   const isLate = late.length > 0;
   if (isLate)
     await keepLate(client, late, {
-      shop: session.shop.id,
+      shop,
       run,
       role: role === 'lead' ? 'lead' : 'technician',
       at: deps.now(),
       isSigned: head.isSigned,
     });
   else if (refused && work.answered.length === 0) throw refused.error;
-  await store(client, session.shop.id, run, work, body.deviceName);
+  await store(client, shop, run, work, body.deviceName);
   await keepWhatFollows(
     client,
-    { shop: session.shop.id, run, sheet: head.sheet },
+    { shop, run, sheet: head.sheet },
     work,
     earlier,
     person,
     deps.now(),
   );
+  keepRun(deps.runs, { shop, run, head, earlier }, work);
   return {
     stored: work.answered,
     refused: refused && {
@@ -99,19 +95,49 @@ export async function append({
   };
 }
 
+interface Stands {
+  head: Head;
+  earlier: readonly Sealed[];
+  state: RunState;
+}
+
+/** What a run's list has come to: as it was kept here, where the table still has the same head. */
+async function readRun(
+  client: Client,
+  runs: KeptRuns,
+  at: { shop: string; run: string; body: AppendCall['body']; now: string },
+): Promise<Stands> {
+  const { shop, run, body, now } = at;
+  const [first] = body.events;
+  const kept = runs.of(shop, run);
+  const begins = { shop, deviceName: body.deviceName, now };
+  const head = await lockedHead(client, run, first, kept, begins);
+  if (kept?.head === head.hash) return { head, earlier: kept.entries, state: kept.state };
+  const earlier = await storedEvents(client, run);
+  const events = earlier.map((s) => s.stored.event);
+  return { head, earlier, state: stateOf(head.sheet, events, first) };
+}
+
+function keepRun(
+  runs: KeptRuns,
+  { shop, run, head, earlier }: Pick<Stands, 'head' | 'earlier'> & { shop: string; run: string },
+  { fresh, state }: Appending,
+): void {
+  const entries = fresh.length > 0 ? [...earlier, ...fresh] : earlier;
+  const last = entries.at(-1);
+  const { sheet, sheetHash } = head;
+  if (last) runs.put(shop, run, { head: last.hash, sheet, sheetHash, entries, state });
+}
+
 /** What was stored before, and what the shop knows that an entry is judged by. */
 async function appending(
   { client, session, body, deps }: Omit<AppendCall, 'params'>,
-  at: { run: string; head: Head; earlier: Sealed[]; receivedAt: string },
+  at: Stands & { run: string; receivedAt: string },
 ): Promise<Appending> {
-  const { run, head, earlier, receivedAt } = at;
+  const { run, head, earlier, state, receivedAt } = at;
   const said = await listStatements(client, run);
   return new Appending(
-    stateOf(
-      head.sheet,
-      earlier.map((s) => s.stored.event),
-      body.events[0],
-    ),
+    state,
     earlier,
     {
       tools: await toolsInUse(client),

@@ -19,16 +19,7 @@ import {
   type RunState,
 } from '@stennet/core/run';
 import type { ShopKey } from '../keys/keys';
-
-/** An event as it goes into the table. */
-export interface Sealed {
-  stored: StoredEvent;
-  body: string;
-  hash: string;
-  seal: string;
-  /** How long it had lain on the device; null: not said. */
-  lateMs: number | null;
-}
+import type { Sealed } from '../record/keptRuns';
 
 /** Clocks are read at two ends of a network. */
 const WAIT_SLACK_MS = 5000;

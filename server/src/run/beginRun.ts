@@ -12,37 +12,41 @@ import type { RunEvent, EventOf, RunState } from '@stennet/core/run';
 import { type Client, brokenConstraint } from '../db/database';
 import { lockRun, listRunsOfJoint, insertRun } from '../db/runs';
 import { jointWithSheet, type JointRow, orderIn } from '../order/findOrder';
+import type { KeptRun } from '../record/keptRuns';
 
 export interface Head {
   holdKey: Buffer | null;
   sheet: Sheet;
   sheetHash: string;
+  /** Of its last entry. */
+  hash: string;
   isSigned: boolean;
 }
 
+/** @param known what was kept of this run: its sheet is not sent again */
 export async function lockedHead(
   client: Client,
   run: string,
   first: RunEvent | undefined,
-  shop: string,
-  deviceName: string,
-  now: string,
+  known: KeptRun | undefined,
+  begins: { shop: string; deviceName: string; now: string },
 ): Promise<Head> {
   const lock = async (): Promise<Head | undefined> => {
-    const row = (await lockRun(client, run))[0];
+    const row = (await lockRun(client, run, known?.sheetHash ?? null))[0];
     return (
       row && {
-        sheet: JSON.parse(row.sheet) as Sheet,
+        sheet: row.sheet === null && known ? known.sheet : (JSON.parse(row.sheet ?? '') as Sheet),
         sheetHash: row.sheet_hash,
+        hash: row.head_hash,
         isSigned: row.signing !== 'open',
         holdKey: row.hold_key_hash,
       }
     );
   };
-  const known = await lock();
-  if (known) return known;
+  const there = await lock();
+  if (there) return there;
   if (first?.type !== 'started') throw new AppError('RUN_UNKNOWN');
-  await beginRun(client, first, shop, deviceName, now);
+  await beginRun(client, first, begins.shop, begins.deviceName, begins.now);
   const begun = await lock();
   if (!begun) throw new Error('a run that was just inserted is not there');
   return begun;

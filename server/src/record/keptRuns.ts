@@ -1,0 +1,47 @@
+import type { Sheet } from '@stennet/core/procedure';
+import type { StoredEvent } from '@stennet/core/record';
+import type { RunState } from '@stennet/core/run';
+
+/** An event as it stands in the table. */
+export interface Sealed {
+  stored: StoredEvent;
+  body: string;
+  hash: string;
+  seal: string;
+  /** How long it had lain on the device; null: not said. */
+  lateMs: number | null;
+}
+
+/** What the list of a run has come to. */
+export interface KeptRun {
+  /** Hash of its last entry: the state stands for the list that ends with it, and for no other. */
+  head: string;
+  sheet: Sheet;
+  sheetHash: string;
+  entries: readonly Sealed[];
+  state: RunState;
+}
+
+const MOST = 100;
+
+/**
+ * Runs that were written here last, folded. Only good while the row in the table has the same head:
+ * another server, or a transaction that was rolled back, has another, and then the list is read and
+ * folded as if nothing had been kept. Nothing is decided by what is kept alone.
+ */
+export class KeptRuns {
+  private readonly runs = new Map<string, KeptRun>();
+
+  of(shop: string, run: string): KeptRun | undefined {
+    return this.runs.get(`${shop} ${run}`);
+  }
+
+  /** The least lately written goes first. */
+  put(shop: string, run: string, kept: KeptRun): void {
+    const key = `${shop} ${run}`;
+    this.runs.delete(key);
+    this.runs.set(key, kept);
+    const [oldest] = this.runs.keys();
+    if (this.runs.size > MOST && oldest !== undefined) this.runs.delete(oldest);
+  }
+}
