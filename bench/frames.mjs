@@ -147,6 +147,8 @@ async function press(context, prepare) {
   for (let i = 0; i < PRESSES; i += 1) {
     await page.waitForTimeout(HAND_MS);
     await page.keyboard.press('PageDown');
+    // A hand begins when the eye has seen the next one.
+    await page.waitForFunction((n) => window.frames.length > n, i).catch(() => undefined);
   }
   await page.waitForTimeout(HAND_MS);
   const frames = await page.evaluate(() => window.frames);

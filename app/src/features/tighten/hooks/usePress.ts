@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { ticks } from '@/platform/clock';
+import { onceSeen } from '@/platform/frames';
 
 /** A press so soon after the screen changed was meant for the fastener before. */
 export const SETTLE_MS = 600;
@@ -9,13 +10,14 @@ export const PULL_MS = 1200;
 export type Press = 'ignore' | 'askBack' | 'take';
 
 /**
- * Judges a press by how long this step has been on the screen. `step` changes with every
- * confirmation.
+ * Judges a press by how long this step has been seen: from the frame on that showed it, which on a
+ * slow phone comes well after the press before. `step` changes with every confirmation.
  */
 export function usePress(step: number): (isPull: boolean) => Press {
-  const shownAt = useRef(0);
+  const shownAt = useRef(Infinity);
   useEffect(() => {
-    shownAt.current = ticks();
+    shownAt.current = Infinity;
+    return onceSeen(() => (shownAt.current = ticks()));
   }, [step]);
   return (isPull) => {
     const elapsed = ticks() - shownAt.current;

@@ -1,0 +1,11 @@
+/**
+ * Calls back when what was drawn last has been on the screen: in the frame after the one that shows
+ * it. A page that is not seen shows nothing, and is not called back.
+ * @returns what gives it up
+ */
+export function onceSeen(tell: () => void): () => void {
+  let frame = requestAnimationFrame(() => {
+    frame = requestAnimationFrame(tell);
+  });
+  return () => cancelAnimationFrame(frame);
+}
