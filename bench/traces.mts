@@ -165,7 +165,7 @@ const page = `# How well pulls are judged
 
 Made by \`node --import tsx bench/traces.mts ${each}\`: ${count.toLocaleString('en-US')} made-up pulls of threads between M7 and M14, and joints of ten bolts
 of two lengths. No real pull is among them: expect worse on real bolts. "Nothing unusual" means that no rule applied. It never proves a clamp
-load.
+load. False alarms are counted on ${RARE_TIMES * each} sound pulls of each set.
 
 ## One pull, the joint's slope known to 4%
 
