@@ -110,6 +110,8 @@ export class Technician {
 
   /** As long as a hand needs: the screen ignores a tap that came too soon to be meant for it. */
   async handTime(): Promise<void> {
+    // The eye first: some frames in which what is new is seen.
+    await this.page.clock.runFor(50);
     await this.page.clock.fastForward(1500);
   }
 
