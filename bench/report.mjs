@@ -74,7 +74,7 @@ export function render(results) {
       ['bare INSERT, no row-level security', bare],
       ['the same statement under row-level security', append.secured],
       [
-        'the whole request: session, parse, load, replay, admit, hash, append, reply',
+        'the whole request: session, parse, what was folded before, admit, hash, append, reply',
         append.request,
       ],
     ]) {
