@@ -117,6 +117,8 @@ export class Technician {
 
   /** The page's clock stands, some seconds on. */
   async stopClock(): Promise<void> {
+    // What is on the screen has been seen by then.
+    await this.page.clock.runFor(50);
     await this.page.clock.pauseAt(await this.page.evaluate(() => Date.now() + 5000));
   }
 

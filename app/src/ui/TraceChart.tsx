@@ -4,6 +4,7 @@ import { convert, type UnitCode } from '@stennet/core/quantity';
 import { shownCurve, type LookedAt } from '@stennet/core/trace';
 import { ChartFrame } from './ChartFrame';
 import { LineChart } from './charts';
+import { roundStep } from './roundStep';
 import { FONT, useInks } from './theme';
 
 const POINTS = 90;
@@ -85,11 +86,4 @@ export function TraceChart({
       )}
     </ChartFrame>
   );
-}
-
-const ROUND = [1, 2, 5, 10];
-/** The next of 1, 2, 5, 10, 20 … */
-function roundStep(least: number): number {
-  const ten = 10 ** Math.floor(Math.log10(Math.max(least, 0.1)));
-  return (ROUND.find((r) => r * ten >= least) ?? 10) * ten;
 }

@@ -11,6 +11,7 @@ export {
 export { NewAround } from './around/NewAround';
 export { ChartFrame } from './ChartFrame';
 export { BarChart, LineChart } from './charts';
+export { roundStep } from './roundStep';
 export { TraceChart } from './TraceChart';
 export { CompoundsView } from './CompoundsView';
 export { OtherCompound } from './OtherCompound';

@@ -5,6 +5,7 @@ import {
   torqueLever,
   type BoltFriction,
 } from '../interaction';
+import { medianOf } from '../measure';
 import { frictionBands, lnSigma } from '../thread';
 import { randomFrom } from '../trace';
 import { flexibilityOf, jointBoltOf, type BenchJoint } from './benchJoint';
@@ -94,11 +95,7 @@ const widthOf = ({ minN, maxN, meanN }: { minN: number; maxN: number; meanN: num
   meanN === 0 ? 0 : (maxN - minN) / meanN;
 const meanOf = (of: readonly number[]): number => of.reduce((a, b) => a + b, 0) / of.length;
 
-function middle(of: readonly number[]): number {
-  const sorted = [...of].sort((a, b) => a - b);
-  const [low = 0, high = 0] = [sorted[(sorted.length - 1) >> 1], sorted[sorted.length >> 1]];
-  return (low + high) / 2;
-}
+const middle = (of: readonly number[]): number => medianOf(of) ?? 0;
 
 function mostOften(of: readonly number[]): number {
   const counts = new Map<number, number>();

@@ -1,3 +1,5 @@
+import { medianOf } from '../measure';
+
 /** What can be said of the clamp loads of one joint beside each other. */
 export interface ClampSummary {
   n: number;
@@ -40,7 +42,7 @@ export function clampSummary(
     n,
     totalKn,
     meanKn,
-    medianKn: medianOf(loadsKn),
+    medianKn: medianOf(loadsKn) ?? 0,
     minKn,
     maxKn,
     sdKn,
@@ -63,12 +65,6 @@ function neighborRatio(of: readonly number[], isRing: boolean): number | null {
   return ratios.length === 0 ? null : Math.min(...ratios);
 }
 
-function medianOf(of: readonly number[]): number {
-  const sorted = [...of].sort((a, b) => a - b);
-  const [low = 0, high = 0] = [sorted[(sorted.length - 1) >> 1], sorted[sorted.length >> 1]];
-  return (low + high) / 2;
-}
-
 /** Groups beside each other: their medians, and how far these lie apart over the median of all. */
 export function groupMedians(groups: Readonly<Record<string, readonly number[]>>): {
   medians: Record<string, number>;
@@ -76,10 +72,10 @@ export function groupMedians(groups: Readonly<Record<string, readonly number[]>>
   spread: number | null;
 } {
   const medians = Object.fromEntries(
-    Object.entries(groups).map(([name, of]) => [name, medianOf(of)]),
+    Object.entries(groups).map(([name, of]) => [name, medianOf(of) ?? 0]),
   );
   const values = Object.values(medians);
-  const overall = medianOf(Object.values(groups).flat());
+  const overall = medianOf(Object.values(groups).flat()) ?? 0;
   return {
     medians,
     overall,

@@ -4,7 +4,7 @@ import type { ClampCase, ClampCurve } from '@stennet/core/clamp';
 import { FRICTION_TEXT } from '@stennet/core/thread';
 import { useSignedIn } from '@/data';
 import { FONT, useInks } from '@/ui';
-import { ChartFrame, LineChart } from '@/ui/work';
+import { ChartFrame, LineChart, roundStep } from '@/ui/work';
 import { text } from '../text';
 import type { ClampForm } from './clampForm';
 
@@ -29,7 +29,7 @@ export function ClampChart({
     [...c.byTorque, ...c.byAngle.slice(1)].map((p) => ({ value: p.preloadKn }));
   const count = line(curve).length;
   const most = Math.max(curve.yieldKn, curve.finalKn, other?.finalKn ?? 0);
-  const step = stepFor(most / SECTIONS);
+  const step = roundStep(most / SECTIONS);
   const soft = { color: inks.inkSoft, fontFamily: FONT, fontSize: 13 };
   const torqueShare = curve.byTorque.length / count;
   const kn = (n: number): string => format.quantity({ value: n, unit: 'kN' }).text;
@@ -114,10 +114,4 @@ export function ClampChart({
       </View>
     </>
   );
-}
-
-const ROUND = [1, 2, 5, 10];
-function stepFor(least: number): number {
-  const ten = 10 ** Math.floor(Math.log10(Math.max(least, 0.1)));
-  return (ROUND.find((r) => r * ten >= least) ?? 10) * ten;
 }
