@@ -37,6 +37,8 @@ export const FAILURES = [
   'crossThreaded',
   'wontStartByHand',
   'bottomed',
+  'wrongCompound',
+  'wentSoft',
   'angleLost',
   'driveRounded',
   'wontLoosen',

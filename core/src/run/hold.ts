@@ -52,7 +52,12 @@ function rungOf(sheet: Sheet, p: Progress, seat: SeatProgress): string | null {
   return seat.failed ? (rungsOf(sheet, seat.failed)[p.ladder[seat.seat] ?? 0]?.id ?? null) : null;
 }
 
-const RE_STARTS: readonly FailureKind[] = ['crossThreaded', 'wontStartByHand', 'bottomed'];
+const RE_STARTS: readonly FailureKind[] = [
+  'crossThreaded',
+  'wontStartByHand',
+  'bottomed',
+  'wrongCompound',
+];
 
 export function waysOf(sheet: Sheet, p: Progress, hold: AnyHold, part: string): readonly Way[] {
   switch (hold.kind) {

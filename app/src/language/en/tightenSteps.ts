@@ -89,6 +89,10 @@ export const tightenSteps = {
     crossThreaded:
       'Take it out by hand. Chase the thread, don’t cut it. Don’t reuse a damaged bolt.',
     bottomed: 'Take it out. Look for fluid or dirt in the hole and compare bolt length.',
+    wrongCompound:
+      'Take it out. Clean bolt and hole, put on what the sheet says, and tighten it from stage 1.',
+    wentSoft:
+      'Stop. Take it out and look at both threads. A bolt that gave way is replaced; a torn thread is repaired first.',
     driveRounded: 'Take it out with a tighter socket and fit a new one.',
     angleLost:
       'First read the angle off the paint mark. If the mark is gone too: loosen it, fit a new bolt, and tighten that one from stage 1.',

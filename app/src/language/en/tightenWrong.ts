@@ -40,6 +40,8 @@ export const tightenWrong = {
     stripped: 'Thread stripped',
     crossThreaded: 'Cross-threaded',
     bottomed: 'Bolt bottomed out',
+    wrongCompound: 'Wrong compound, or none',
+    wentSoft: 'Went soft',
     driveRounded: 'Head rounded',
     angleLost: 'Lost the angle',
     wontStartByHand: 'Won’t start by hand',

@@ -91,6 +91,10 @@ export const tightenSteps: Translation<typeof english> = {
     stripped: 'Pare. Repare la rosca de la pieza antes de poner un perno nuevo.',
     crossThreaded: 'Sáquelo a mano. Repase la rosca, no la corte. No reutilice un perno dañado.',
     bottomed: 'Sáquelo. Busque líquido o suciedad en el agujero y compare el largo.',
+    wrongCompound:
+      'Sáquelo. Limpie tornillo y agujero, ponga lo que dice la hoja y apriételo desde la etapa 1.',
+    wentSoft:
+      'Alto. Sáquelo y mire las dos roscas. El tornillo que cedió se cambia; la rosca dañada se repara antes.',
     driveRounded: 'Sáquelo con un dado más justo y ponga uno nuevo.',
     angleLost:
       'Primero lea el ángulo en la marca. Si tampoco hay marca: aflójelo, ponga uno nuevo y apriételo desde la etapa 1.',

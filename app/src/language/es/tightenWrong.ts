@@ -43,6 +43,8 @@ export const tightenWrong: Translation<typeof english> = {
     stripped: 'Rosca barrida',
     crossThreaded: 'Rosca cruzada',
     bottomed: 'Llegó al fondo',
+    wrongCompound: 'Producto equivocado o ninguno',
+    wentSoft: 'Cedió',
     driveRounded: 'Cabeza redondeada',
     angleLost: 'Se perdió el ángulo',
     wontStartByHand: 'No empieza a mano',

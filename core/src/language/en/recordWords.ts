@@ -87,6 +87,8 @@ export const recordWords = {
     stripped: 'Thread stripped',
     crossThreaded: 'Cross-threaded',
     bottomed: 'Bolt bottomed out',
+    wrongCompound: 'Wrong compound, or none',
+    wentSoft: 'Went soft',
     driveRounded: 'Head rounded',
     angleLost: 'Angle lost',
     wontStartByHand: 'Wouldn’t start by hand',

@@ -90,6 +90,8 @@ export const recordWords: Translation<typeof english> = {
     stripped: 'Rosca barrida',
     crossThreaded: 'Rosca cruzada',
     bottomed: 'Llegó al fondo',
+    wrongCompound: 'Producto equivocado o ninguno',
+    wentSoft: 'Cedió',
     driveRounded: 'Cabeza redondeada',
     angleLost: 'Ángulo perdido',
     wontStartByHand: 'No empezó a mano',

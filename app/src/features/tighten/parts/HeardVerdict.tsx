@@ -17,10 +17,13 @@ const FAILS: Partial<Record<TraceClass, FailureKind>> = {
   cross_thread: 'crossThreaded',
   bottoming: 'bottomed',
   liquid_lock: 'bottomed',
+  wrong_lube: 'wrongCompound',
 };
 /** In an angle stage the thread has been through already: only what tears there can be said. */
 const IN_ANGLE: Partial<Record<TraceClass, FailureKind>> = {
   strip: 'stripped',
+  reused_yielded: 'wentSoft',
+  wrong_lube: 'wrongCompound',
   angle_slip: 'angleLost',
 };
 export const failureOf = (due: PullNext, { is }: Look): FailureKind | undefined =>

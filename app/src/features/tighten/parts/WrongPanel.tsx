@@ -11,11 +11,20 @@ const AT_TORQUE: readonly FailureKind[] = [
   'wontStartByHand',
   'crossThreaded',
   'bottomed',
+  'wrongCompound',
+  'wentSoft',
   'stripped',
   'broke',
   'driveRounded',
 ];
-const AT_ANGLE: readonly FailureKind[] = ['angleLost', 'stripped', 'broke', 'driveRounded'];
+const AT_ANGLE: readonly FailureKind[] = [
+  'angleLost',
+  'wentSoft',
+  'wrongCompound',
+  'stripped',
+  'broke',
+  'driveRounded',
+];
 
 interface Props {
   due: PullNext;
