@@ -47,7 +47,11 @@ export interface BenchJoint {
 
 const PARTS = 3;
 
-export function flexibilityOf({ places, flange, bolt }: BenchJoint): Square {
+export function flexibilityOf({
+  places,
+  flange,
+  bolt,
+}: Pick<BenchJoint, 'places' | 'flange' | 'bolt'>): Square {
   const { sealMm, ei, gj } = SECTIONS[flange];
   const section: FlangeSection = {
     ei,

@@ -5,6 +5,7 @@ export { TRACE_CLASSES, type TraceClass } from './classes';
 export { classifyTrace } from './classify';
 export { randomFrom, type Random } from './simulate/random';
 export { MADE_UP_JOINTS, madeUpJoint, type MadeUpJoint } from './simulate/madeUpJoint';
+export { madeUpBolt, type MadeUpBolt } from './simulate/madeUpBolt';
 export { drawFault, type DrawnPull, type PullMode } from './simulate/drawFault';
 export { simulatePull, type SimulatedPull } from './simulate/simulatePull';
 export { simulateWrench } from './simulate/simulateWrench';

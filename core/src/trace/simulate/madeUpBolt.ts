@@ -8,12 +8,18 @@ export const STEP_S = 0.01;
  * what is wrong with it.
  */
 export interface MadeUpBolt {
-  /** Clamp force in N at a nut angle in degrees. */
+  /** Clamp force in N at a nut angle in degrees, were the hole deep enough. */
   clampN: (nutDeg: number) => number;
+  /** Clamp force in N that the joint really gets: on the bottom of its hole a bolt presses there. */
+  heldN: (nutDeg: number) => number;
   /** Torque in N·m that holds against it; `advanceDeg` is what it turned within this sample. */
   resistNm: (nutDeg: number, advanceDeg: number) => number;
   /** Liquid caught below it: pressed by an advance, and leaking with time. */
   press: (nutDeg: number, advanceDeg: number, stepS: number) => void;
+  /** Where it would touch the bottom of its hole; Infinity where it does not. */
+  bottomDeg: number;
+  /** Torque in N·m for each N of clamp. */
+  torqueNmPerN: number;
 }
 
 export function madeUpBolt(joint: MadeUpJoint, pull: DrawnPull): MadeUpBolt {
@@ -37,18 +43,21 @@ export function madeUpBolt(joint: MadeUpJoint, pull: DrawnPull): MadeUpBolt {
     : bottom.beforeSeat
       ? pull.contactDeg - bottom.earlyDeg
       : pull.contactDeg + pull.alignDeg / 2 + (bottom.forceRatio * targetN('torque')) / rate;
+  const heldN = (nutDeg: number): number =>
+    bottom && nutDeg > bottomDeg ? (bottom.beforeSeat ? 0 : clampN(bottomDeg)) : clampN(nutDeg);
   return {
     clampN,
+    heldN,
+    bottomDeg,
+    torqueNmPerN: factor / 1000,
     resistNm: (nutDeg, advanceDeg) => {
       let torque =
         pull.runNm * (1 + 0.25 * Math.sin(nutDeg / 23) + 0.15 * Math.sin(nutDeg / 7.3 + 1));
-      let force = clampN(nutDeg);
       if (bottom && nutDeg > bottomDeg) {
         const y = nutDeg - bottomDeg;
-        force = bottom.beforeSeat ? 0 : clampN(bottomDeg);
         torque += (threadFactor * rate * bottom.ratio * (y < 3 ? (y * y) / 6 : y - 1.5)) / 1000;
       }
-      torque += (force * factor) / 1000 + crossedNm(nutDeg);
+      torque += (heldN(nutDeg) * factor) / 1000 + crossedNm(nutDeg);
       if (nutDeg > liquidDeg) torque += ((liquidN + liquidRate * advanceDeg) * threadFactor) / 1000;
       return torque;
     },
