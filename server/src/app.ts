@@ -37,6 +37,7 @@ import { photoRoutes } from './routes/photos';
 import { traceRoutes } from './routes/traces';
 import { sessionRoutes } from './routes/session';
 import { statementRoutes } from './routes/statements';
+import { practiceRoutes } from './routes/practice';
 import { toolRoutes } from './routes/tools';
 import { writeOrderRoutes } from './routes/writeOrders';
 import { speakLanguage } from './language/speak';
@@ -100,6 +101,8 @@ export function createApp(given: AppOptions): Express {
     ['/api/session', '/api/setup'],
     express.json({ limit: '4kb', strict: true, inflate: false }),
   );
+  // A practice run comes whole.
+  app.use('/api/practice', express.json({ limit: '1mb', strict: true, inflate: false }));
   app.use('/api', express.json({ limit: '256kb', strict: true, inflate: false }));
   apiRoutes(app, options);
   app.use('/api', () => {
@@ -122,6 +125,7 @@ function apiRoutes(app: Express, options: AppOptions & Pick<Deps, 'foreign' | 'r
   orderRoutes(app, options);
   writeOrderRoutes(app, options);
   toolRoutes(app, options);
+  practiceRoutes(app, options);
   statementRoutes(app, options);
   traceRoutes(app, options);
   runRoutes(app, options);

@@ -221,6 +221,8 @@ async function picture(): Promise<unknown> {
     'follow_up',
     'shop_tool',
     'wrench_check',
+    'practice_attempt',
+    'practice_rule',
     'photo',
     'trace',
     'sheet_revision',

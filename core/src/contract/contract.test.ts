@@ -22,6 +22,8 @@ describe('permissions', () => {
         'sheet.approve',
         'tool.read',
         'tool.write',
+        'practice.do',
+        'practice.lead',
         'shop.write',
       ],
       technician: [
@@ -32,10 +34,11 @@ describe('permissions', () => {
         'sheet.read',
         'sheet.write',
         'tool.read',
+        'practice.do',
       ],
-      adviser: ['order.read', 'order.write', 'run.read', 'sheet.read', 'tool.read'],
-      apprentice: ['order.read', 'run.read', 'sheet.read', 'tool.read'],
-      owner: ['order.read', 'run.read', 'sheet.read', 'tool.read', 'shop.write'],
+      adviser: ['order.read', 'order.write', 'run.read', 'sheet.read', 'tool.read', 'practice.do'],
+      apprentice: ['order.read', 'run.read', 'sheet.read', 'tool.read', 'practice.do'],
+      owner: ['order.read', 'run.read', 'sheet.read', 'tool.read', 'practice.do', 'shop.write'],
     });
   });
 

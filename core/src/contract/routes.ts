@@ -54,6 +54,14 @@ export const routes = {
     path: '/api/tools/:tool/checks/:check',
     permission: 'tool.write',
   },
+  practice: { method: 'GET', path: '/api/practice', permission: 'practice.do' },
+  keepPractice: {
+    method: 'POST',
+    path: '/api/practice/:attempt',
+    permission: 'practice.do',
+  },
+  practiceLog: { method: 'GET', path: '/api/practice/:attempt', permission: 'practice.do' },
+  setPracticeRule: { method: 'POST', path: '/api/practice-rules', permission: 'practice.lead' },
   anglePaper: {
     method: 'GET',
     path: '/api/sheets/:sheet/:revision/disc',

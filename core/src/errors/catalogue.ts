@@ -1,6 +1,7 @@
 import { textAt, textsOf } from '../language';
 import { errors as english } from '../language/en/errors';
 import { errorVariants } from '../language/en/errorVariants';
+import { practice } from '../language/en/practice';
 import { roles } from '../language/en/roles';
 
 /**
@@ -17,6 +18,12 @@ export const isErrorCode = (code: unknown): code is ErrorCode =>
 
 const texts = textsOf('errors', english);
 const variants = textsOf('errorVariants', errorVariants);
+const practiceTexts = textsOf('practice', practice);
+const exerciseNames = (ids: string): string =>
+  ids
+    .split(',')
+    .map((id) => practiceTexts.exercises[id as keyof typeof practice.exercises]?.title ?? id)
+    .join(', ');
 const roleTexts = textsOf('roles', roles);
 
 /** What is wrong. */
@@ -46,6 +53,7 @@ const PREPARED: Partial<Record<ErrorCode, (p: ErrorParams) => ErrorParams>> = {
   SIGN_IN_LIMITED: ({ minutes = 15 }) => ({ minutes }),
   PIN_LIMITED: ({ minutes = 15 }) => ({ minutes }),
   WRONG_HOST: ({ host = '' }) => ({ host }),
+  PRACTICE_FIRST: ({ exercises = '' }) => ({ exercises: exerciseNames(String(exercises)) }),
   FORBIDDEN: ({ role = '' }) => ({ role: textAt(roleTexts, role) ?? role }),
   METHOD_NOT_ALLOWED: ({ method = '' }) => ({ method: textAt(variants.methods, method) ?? method }),
   SHEET_NOT_RUNNABLE: withoutStop,

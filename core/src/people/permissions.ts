@@ -18,6 +18,9 @@ export const permissions = {
   'sheet.approve': ['lead'],
   'tool.read': ['lead', 'technician', 'adviser', 'apprentice', 'owner'],
   'tool.write': ['lead'],
+  'practice.do': ['lead', 'technician', 'adviser', 'apprentice', 'owner'],
+  /** Sees everybody's practice, and says what is asked for. */
+  'practice.lead': ['lead'],
   'shop.write': ['lead', 'owner'],
 } as const satisfies Record<string, readonly Role[]>;
 export type Permission = keyof typeof permissions;

@@ -3,35 +3,9 @@ import type { FailureKind } from '../run';
 import { randomFrom, type TraceClass } from '../trace';
 import { PRACTICE_SHEETS, type PracticeSheet } from './practiceSheets';
 import type { PracticeSetup } from './practiceBench';
+import type { Criterion, ExerciseId } from './exerciseIds';
 
-/** What a practice run is judged by; each holds or does not. */
-export const CRITERIA = [
-  'finished',
-  'found',
-  'onlyThat',
-  'reached',
-  'notOver',
-  'angles',
-  'saidTrue',
-  'clamp',
-] as const;
-export type Criterion = (typeof CRITERIA)[number];
-
-export const EXERCISES = [
-  'firstWrench',
-  'gauge',
-  'shortSwings',
-  'settle',
-  'letItSet',
-  'feelYield',
-  'bottomed',
-  'slipped',
-  'wrongLubricant',
-  'threadGives',
-  'usedBolt',
-  'colleague',
-] as const;
-export type ExerciseId = (typeof EXERCISES)[number];
+export { CRITERIA, EXERCISES, type Criterion, type ExerciseId } from './exerciseIds';
 
 export interface Exercise {
   sheet: PracticeSheet;

@@ -28,6 +28,7 @@ export {
   setupFor,
   type Practicing,
 } from './playPractice';
+export { practiceText } from './words';
 export {
   judgePractice,
   type HiddenFault,

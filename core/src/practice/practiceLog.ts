@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { RunEventSchema } from '../run/events';
 import { KeySchema, textOf, UuidSchema } from '../schema/text';
-import { EXERCISES } from './exercises';
+import { EXERCISES } from './exerciseIds';
 
 /** More strokes than anyone makes in an hour. */
 const MOST_STROKES = 400;

@@ -14,3 +14,4 @@ export {
 } from '../rehearse';
 export { moveArbitrary, type Move } from './moves';
 export { planArbitrary, type SheetPlan } from './sheetParts';
+export { missedBy, practiceBy, PUPIL, type Pupil } from './pupil';

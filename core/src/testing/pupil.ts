@@ -1,6 +1,5 @@
 import {
   beginPractice,
-  COLLEAGUE,
   isForHand,
   setupFor,
   STEPS_PER_DEG,
@@ -39,12 +38,13 @@ export interface Pupil {
 export function practiceBy(
   of: { exercise: ExerciseId; seed: number } | { sheet: Sheet; seed: number },
   pupil: Pupil = {},
+  who: Practicing = PUPIL,
 ): { log: PracticeLog; bench: PracticeBench } {
   const exercise = 'exercise' in of ? of.exercise : null;
   const sheet = 'sheet' in of ? of.sheet : null;
   const setup = setupFor({ exercise, seed: of.seed }, sheet);
-  const { bench, before } = beginPractice(exercise, setup, PUPIL);
-  const place = { ...PLACE, run: PUPIL.run, shop: PUPIL.shop, person: PUPIL.person, from: 5000 };
+  const { bench, before } = beginPractice(exercise, setup, who);
+  const place = { ...PLACE, ...who, from: 5000 };
   const technician = new Technician(setup.sheet, place);
   technician.state = bench.state;
   const entries: PracticeEntry[] = [];
@@ -70,7 +70,7 @@ export function practiceBy(
     if (!event) break;
     took(event);
   }
-  const base = { v: 1 as const, id: PUPIL.run, exercise, seed: of.seed, entries };
+  const base = { v: 1 as const, id: who.run, exercise, seed: of.seed, entries };
   const about = sheet ? { id: sheet.id, revision: sheet.revision } : null;
   return { log: { ...base, sheet: about }, bench };
 
@@ -124,6 +124,5 @@ export function practiceBy(
   }
 }
 
-export const COLLEAGUE_PERSON = COLLEAGUE.person;
 export const missedBy = (judged: readonly { id: Criterion; ok: boolean; counts: boolean }[]) =>
   judged.filter((j) => j.counts && !j.ok).map((j) => j.id);

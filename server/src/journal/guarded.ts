@@ -79,6 +79,21 @@ export const GUARDED: readonly Guarded[] = [
     sealed: { ...plain('wrench', 'verdict', 'body', 'person'), day: 'r."day"::text' },
   },
   {
+    table: 'practice_attempt',
+    what: 'practice run',
+    key: ['id'],
+    label: 'exercise',
+    of: ['person', 'membership'],
+    sealed: { ...plain('person', 'exercise', 'sheet', 'passed'), ...hashed('log') },
+  },
+  {
+    table: 'practice_rule',
+    what: 'practice asked for',
+    key: ['role', 'kind', 'exercise'],
+    label: 'kind',
+    sealed: plain('role', 'kind', 'exercise'),
+  },
+  {
     table: 'repair_order',
     what: 'repair order',
     key: ['id'],

@@ -1,6 +1,7 @@
 import { languageNow } from '@stennet/core/language';
 import { text } from '../language/text';
 import { Worker } from 'node:worker_threads';
+import type { judgePractice, PracticeResult } from '@stennet/core/practice';
 import { AppError, type ErrorCode, type ErrorParams } from '@stennet/core/errors';
 import type { ChainRow, Fault, newerRecord, SignedRow, verifyRun } from '@stennet/core/record';
 import type { ForeignRead } from './readForeign';
@@ -9,6 +10,7 @@ export type ForeignTask =
   | { do: 'read'; bytes: Uint8Array }
   | { do: 'compare'; known: string; fresh: string }
   | { do: 'check'; text: string }
+  | { do: 'practice'; of: Parameters<typeof judgePractice> }
   | ({ do: 'verify' } & OwnRun);
 
 /** A run of this shop, as verifyRun takes it, with what it is sealed by. */
@@ -20,14 +22,16 @@ export interface OwnRun {
 }
 
 /**
- * Reads and checks records from elsewhere, and long ones of this shop, in a thread of its own each
- * time.
+ * Reads and checks records from elsewhere, and long ones of this shop, and plays practice again, in
+ * a thread of its own each time.
  */
 export interface ForeignReader {
   read: (bytes: Uint8Array) => Promise<ForeignRead>;
   compare: (known: string, fresh: string) => Promise<ReturnType<typeof newerRecord>>;
   check: (text: string) => Promise<string | null>;
   verify: (run: OwnRun) => Promise<Fault | null>;
+  /** Plays a practice run again and judges it. */
+  practice: (...of: Parameters<typeof judgePractice>) => Promise<PracticeResult>;
 }
 
 const LONGEST_MS = 30_000;
@@ -64,6 +68,7 @@ export function foreignReader(program: string): ForeignReader {
     compare: (known, fresh) => run({ do: 'compare', known, fresh }),
     check: (text) => run({ do: 'check', text }),
     verify: (own) => run({ do: 'verify', ...own }),
+    practice: (...of) => run({ do: 'practice', of }),
   };
 }
 

@@ -1,5 +1,6 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { AppError } from '@stennet/core/errors';
+import { judgePractice } from '@stennet/core/practice';
 import { verifyRun } from '@stennet/core/record';
 import { inLanguage } from '../language/speak';
 import type { Language } from '@stennet/core/language';
@@ -16,6 +17,8 @@ function work(task: ForeignTask): unknown {
       return standsTo(task.known, task.fresh);
     case 'check':
       return faultOfText(task.text);
+    case 'practice':
+      return judgePractice(...task.of);
     case 'verify':
       return verifyRun(task.pinned, task.chain, task.signatures, fitsKey(task.publicKey));
   }

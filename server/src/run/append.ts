@@ -21,7 +21,7 @@ import { standingOf } from './standing';
 import { toolsInUse } from './toolsInUse';
 import type { KeptRuns, Sealed } from '../record/keptRuns';
 import { Appending } from './appending';
-import { lockedHead, assertCrankFree, type Head } from './beginRun';
+import { lockedHead, assertCrankFree, assertPracticed, type Head } from './beginRun';
 
 /**
  * What appending needs of a call: the server's own, or the demo's that writes what was done before
@@ -51,11 +51,15 @@ export async function append({
   const run = params.run ?? '';
   if (body.events.some((e) => e.run !== run || e.shop !== session.shop.id))
     throw new AppError('RUN_UNKNOWN');
-  const { person, role } = await confirmedBy(client, session, body);
+  const by = await confirmedBy(client, session, body);
+  const { person, role } = by;
   const receivedAt = deps.now().toISOString();
   const shop = session.shop.id;
-  const stands = await readRun(client, deps.runs, { shop, run, body, now: receivedAt });
+  const stands = await readRun(client, deps.runs, { shop, run, by, body, now: receivedAt });
   const { head, earlier } = stands;
+  // Whoever goes on with it: a start is asked before it begins.
+  if (earlier.length > 0 && earlier.at(-1)?.stored.event.person !== person)
+    await assertPracticed(client, by, head.sheet.kind);
   const work = await appending({ client, session, body, deps }, { run, ...stands, receivedAt });
   await assertCrankFree(client, work.state, body.events);
   const refused = work.takeAll(body.events, head.sheetHash);
@@ -105,12 +109,18 @@ interface Stands {
 async function readRun(
   client: Client,
   runs: KeptRuns,
-  at: { shop: string; run: string; body: AppendCall['body']; now: string },
+  at: {
+    shop: string;
+    run: string;
+    by: { person: string; role: Role };
+    body: AppendCall['body'];
+    now: string;
+  },
 ): Promise<Stands> {
-  const { shop, run, body, now } = at;
+  const { shop, run, by, body, now } = at;
   const [first] = body.events;
   const kept = runs.of(shop, run);
-  const begins = { shop, deviceName: body.deviceName, now };
+  const begins = { shop, by, deviceName: body.deviceName, now };
   const head = await lockedHead(client, run, first, kept, begins);
   if (kept?.head === head.hash) return { head, earlier: kept.entries, state: kept.state };
   const earlier = await storedEvents(client, run);

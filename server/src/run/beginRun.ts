@@ -1,5 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
+import type { Role } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
+import { isPracticeId } from '@stennet/core/practice';
 import {
   type RunBefore,
   chosenBefore,
@@ -10,6 +12,7 @@ import {
 import { type Sheet, assertRunnable, PROCEDURE, TAKE_APART } from '@stennet/core/procedure';
 import type { RunEvent, EventOf, RunState } from '@stennet/core/run';
 import { type Client, brokenConstraint } from '../db/database';
+import { listUnpracticed } from '../db/practice';
 import { lockRun, listRunsOfJoint, insertRun } from '../db/runs';
 import { jointWithSheet, type JointRow, orderIn } from '../order/findOrder';
 import type { KeptRun } from '../record/keptRuns';
@@ -29,7 +32,7 @@ export async function lockedHead(
   run: string,
   first: RunEvent | undefined,
   known: KeptRun | undefined,
-  begins: { shop: string; deviceName: string; now: string },
+  begins: { shop: string; by: { person: string; role: Role }; deviceName: string; now: string },
 ): Promise<Head> {
   const lock = async (): Promise<Head | undefined> => {
     const row = (await lockRun(client, run, known?.sheetHash ?? null))[0];
@@ -46,7 +49,8 @@ export async function lockedHead(
   const there = await lock();
   if (there) return there;
   if (first?.type !== 'started') throw new AppError('RUN_UNKNOWN');
-  await beginRun(client, first, begins.shop, begins.deviceName, begins.now);
+  if (isPracticeId(run)) throw new AppError('PRACTICE_ONLY');
+  await beginRun(client, first, begins.shop, begins.by, begins.deviceName, begins.now);
   const begun = await lock();
   if (!begun) throw new Error('a run that was just inserted is not there');
   return begun;
@@ -56,6 +60,7 @@ async function beginRun(
   client: Client,
   started: EventOf<'started'>,
   shop: string,
+  by: { person: string; role: Role },
   deviceName: string,
   now: string,
 ): Promise<void> {
@@ -82,6 +87,7 @@ async function beginRun(
   )
     throw new AppError('TAKE_APART_OPEN');
   await assertMayStart(client, joint, started, others);
+  await assertPracticed(client, by, (JSON.parse(joint.body) as Sheet).kind);
   try {
     await insertRun(
       client,
@@ -102,6 +108,20 @@ async function beginRun(
     if (brokenConstraint(error) === 'run_one_per_place') throw new AppError('JOINT_HAS_OPEN_RUN');
     throw error;
   }
+}
+
+/**
+ * Whoever tightens this kind of joint has passed what the lead asks for.
+ * @throws AppError PRACTICE_FIRST
+ */
+export async function assertPracticed(
+  client: Client,
+  { person, role }: { person: string; role: Role },
+  kind: string,
+): Promise<void> {
+  const open = await listUnpracticed(client, person, role, kind);
+  if (open.length > 0)
+    throw new AppError('PRACTICE_FIRST', { exercises: open.map((r) => r.exercise).join(',') });
 }
 
 /** What the order, a teardown or a measurement knows binds every later run of the joint. */

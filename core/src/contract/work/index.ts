@@ -49,6 +49,8 @@ import {
   SaveShopBody,
   SetPinBody,
 } from './peopleBodies';
+import { PracticeRuleBody, practiceReplies } from './practiceBodies';
+import { PracticeLogSchema } from '../../practice/practiceLog';
 import { FoundSchema, JointSheetSchema, RunReplySchema, SheetReplySchema } from './runReplies';
 
 export type { Say } from './orderBodies';
@@ -56,6 +58,12 @@ export { ImportLineSchema } from './libraryReplies';
 export type { DraftBrief, DraftReply, ImportLine, KnownVehicle, Library } from './libraryReplies';
 export { KeptRunSchema } from './runReplies';
 export type { SheetBrief } from '../../find/sheetBrief';
+export {
+  PRACTICE_ROLES,
+  type PracticeAttempt,
+  type PracticeReply,
+  type PracticeRule,
+} from './practiceBodies';
 export type { JointSheet, KeptRun, RunReply, SheetReply } from './runReplies';
 
 /**
@@ -110,8 +118,11 @@ export const allBodies = {
   enrol: EnrolBody,
   switchPerson: SwitchPersonBody,
   keepTrace: TraceSchema,
+  keepPractice: PracticeLogSchema,
+  setPracticeRule: PracticeRuleBody,
 } as const;
 export const runReplies = {
+  ...practiceReplies,
   run: RunReplySchema,
   jointSheet: JointSheetSchema,
   findSheets: FoundSchema,

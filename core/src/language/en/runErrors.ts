@@ -67,6 +67,18 @@ export const runErrors = {
     message: 'This job was taken over (hold {{expected}}).',
     fix: 'Reload the job.',
   },
+  PRACTICE_ONLY: {
+    message: 'This is practice. It can’t go on a repair order.',
+    fix: 'Start the real job from its repair order.',
+  },
+  PRACTICE_FIRST: {
+    message: 'Practice comes first here: {{exercises}}.',
+    fix: 'Pass it under Practice, then start.',
+  },
+  PRACTICE_BROKEN: {
+    message: 'This practice run can’t be played again.',
+    fix: 'It stays on this device. Practice once more.',
+  },
   KEPT_AS_CLAIM: {
     message: 'Another device took over this job before these entries arrived.',
     fix: 'They are on the server. The technician on the job is asked about each pull.',

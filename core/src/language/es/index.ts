@@ -8,6 +8,7 @@ import { friction } from './friction';
 import { ladder } from './ladder';
 import { measureKinds } from './measureKinds';
 import { orders } from './orders';
+import { practice } from './practice';
 import { procedureWords } from './procedureWords';
 import { reading } from './reading';
 import { readyChecks } from './readyChecks';
@@ -32,6 +33,7 @@ export const es = {
   ladder,
   measureKinds,
   orders,
+  practice,
   procedureWords,
   reading,
   readyChecks,

@@ -70,6 +70,18 @@ export const runErrors: Translation<typeof english> = {
     message: 'Este trabajo cambió de dispositivo (turno {{expected}}).',
     fix: 'Recargue el trabajo.',
   },
+  PRACTICE_ONLY: {
+    message: 'Esto es práctica. No puede ir en una orden de reparación.',
+    fix: 'Empiece el trabajo real desde su orden.',
+  },
+  PRACTICE_FIRST: {
+    message: 'Aquí primero se practica: {{exercises}}.',
+    fix: 'Apruébelo en Práctica y luego empiece.',
+  },
+  PRACTICE_BROKEN: {
+    message: 'Esta práctica no se puede repetir desde sus datos.',
+    fix: 'Queda en este dispositivo. Practique otra vez.',
+  },
   KEPT_AS_CLAIM: {
     message: 'Otro dispositivo tomó el trabajo antes de que llegaran estas entradas.',
     fix: 'Están en el servidor. Al técnico del trabajo se le pregunta por cada apriete.',
