@@ -47,6 +47,7 @@ const icons = [
   'pencil',
   'plus',
   'drag',
+  'school-outline',
 ];
 const fonts = {
   'next-400.v1.woff2':

@@ -47,3 +47,6 @@ export const WrenchScreen = lazyScreen('WrenchScreen');
 export const MeasureScreen = lazyScreen('MeasureScreen');
 export const FollowUpsScreen = lazyScreen('FollowUpsScreen');
 export const HistoryScreen = lazyScreen('HistoryScreen');
+export const PracticeScreen = lazyScreen('PracticeScreen');
+export const PracticeRunScreen = lazyScreen('PracticeRunScreen');
+export const PracticeResultScreen = lazyScreen('PracticeResultScreen');

@@ -5,6 +5,7 @@ import type { OrderEntry } from '@stennet/core/order';
 import type { Sheet } from '@stennet/core/procedure';
 import type { RunEvent } from '@stennet/core/run';
 import type { Trace } from '@stennet/core/trace';
+import type { KeptPractice } from './practice/form';
 import { storedBefore } from '@/platform/storage';
 import { noteOpened, noteStored } from './stored';
 
@@ -80,6 +81,8 @@ interface Schema extends DBSchema {
   entries: { key: [string, string, string]; value: KeptEntry };
   /** By its hash, until the server has it. */
   traces: { key: string; value: Trace };
+  /** Practice, apart from all runs. */
+  practice: { key: string; value: KeptPractice };
 }
 
 /** Open before on this page: if nothing is there afterwards, it was cleared under it. */
@@ -147,7 +150,7 @@ export function database(): Promise<IDBPDatabase<Schema>> {
 }
 
 async function open(): Promise<IDBPDatabase<Schema>> {
-  return openDB<Schema>('stennet', 6, {
+  return openDB<Schema>('stennet', 7, {
     async upgrade(db, from, _to, transaction) {
       const before = from === 0 ? storedBefore() : null;
       if (before !== null || (from === 0 && wasOpen))
@@ -164,6 +167,7 @@ async function open(): Promise<IDBPDatabase<Schema>> {
       if (from < 3) db.createObjectStore('entries');
       if (from < 5) db.createObjectStore('traces');
       if (from < 6) db.createObjectStore('holds');
+      if (from < 7) db.createObjectStore('practice');
       if (from < 4) {
         const events = transaction.objectStore('events');
         events.createIndex('waits', 'waits');

@@ -29,6 +29,8 @@ export const queryKeys = {
   followUpsThat: (state: string) => ['followUps', state],
   history: ['history'],
   historyOf: (asked: Record<string, string> | null) => ['history', asked],
+  practice: ['practice'],
+  practiceHere: ['practice', 'here'],
   everyForeign: ['foreign'],
   foreign: (run: string) => ['foreign', run],
   foreignCheck: (run: string) => ['foreign', run, 'check'],

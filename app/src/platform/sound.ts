@@ -70,3 +70,27 @@ function tone(audio: AudioContext, hz: number, after: number): void {
   oscillator.start(audio.currentTime + after);
   oscillator.stop(audio.currentTime + after + 0.14);
 }
+
+const WORK_SOUNDS = {
+  click: { hz: 2400, seconds: 0.03, gain: 0.3, kind: 'square' },
+  tooth: { hz: 900, seconds: 0.012, gain: 0.08, kind: 'square' },
+  creak: { hz: 95, seconds: 0.07, gain: 0.12, kind: 'sawtooth' },
+} as const;
+
+/** What a wrench sounds like: its click, a tooth of its ratchet, a bolt that creaks near yield. */
+export function workSound(of: keyof typeof WORK_SOUNDS): void {
+  try {
+    context ??= new AudioContext();
+    const { hz, seconds, gain: loud, kind } = WORK_SOUNDS[of];
+    const oscillator = context.createOscillator();
+    const gain = context.createGain();
+    oscillator.type = kind;
+    oscillator.frequency.value = hz;
+    gain.gain.value = loud;
+    oscillator.connect(gain).connect(context.destination);
+    oscillator.start();
+    oscillator.stop(context.currentTime + seconds);
+  } catch {
+    // No audio here: the picture says the same.
+  }
+}

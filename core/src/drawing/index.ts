@@ -2,6 +2,7 @@ export { fastenerHead, type Head } from './fastenerHead';
 export { jointMap, mapPlaces, seatMarks, zoomedTo, type JointMapOptions } from './jointMap';
 export { jointThumb, type JointThumb } from './jointThumb';
 export { stageRibbon, type RibbonPlace } from './stageRibbon';
+export { handBolt, handDial, handHandle, markedBolt } from './handDial';
 export { flatsOf, stripeDial, turnDial } from './turnDial';
 export type { Drawing, Ink, Shape } from './shapes';
 export { fastenerSide } from './fastenerSide';

@@ -24,6 +24,7 @@ export {
   COLLEAGUE,
   perfectRun,
   playPractice,
+  practiceStart,
   PRACTICE_JOINT,
   setupFor,
   type Practicing,

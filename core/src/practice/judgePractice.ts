@@ -156,7 +156,8 @@ const CHECKS: Readonly<Record<Criterion, (f: Facts) => string[] | null>> = {
     bolts.filter((b) => Math.abs(b.angleOffDeg ?? 0) > ANGLE_OFF_DEG).map((b) => b.seat),
   saidTrue: ({ bench, setup }) =>
     unique(bench.pulls.filter((p) => isUntrue(p, setup.sheet)).map((p) => p.seat)),
-  clamp: ({ bolts }) => bolts.filter((b) => b.is !== 'good').map((b) => b.seat),
+  clamp: ({ bolts }) =>
+    bolts.filter((b) => Math.abs(b.clampKn / b.perfectKn - 1) > CLAMP_OFF).map((b) => b.seat),
 };
 
 const tookIt = (p: RealPull): boolean =>
@@ -188,13 +189,12 @@ function boltsOf(bench: PracticeBench, perfect: PracticeBench): PracticedBolt[] 
         .filter((p) => p.seat === seat && p.life === life && p.kind === 'angle')
         .map((p) => p.turnedDeg),
     );
-    return {
-      seat,
-      clampKn,
-      perfectKn,
-      is: off < -CLAMP_OFF ? 'short' : off > CLAMP_OFF ? 'over' : 'good',
-      angleOffDeg: asked.length > 0 ? turned - sum(asked) : null,
-    };
+    const angleOffDeg = asked.length > 0 ? turned - sum(asked) : null;
+    // Past yield the clamp load hardly tells how far a bolt was stretched: the angle does.
+    const isShort = off < -CLAMP_OFF || (angleOffDeg ?? 0) < -ANGLE_OFF_DEG;
+    const isOver = off > CLAMP_OFF || (angleOffDeg ?? 0) > ANGLE_OFF_DEG;
+    const is = isShort ? 'short' : isOver ? 'over' : 'good';
+    return { seat, clampKn, perfectKn, is, angleOffDeg };
   });
 }
 

@@ -1,6 +1,6 @@
 import type { Sheet } from '../procedure';
 import { PLACE, Technician, type Place } from '../rehearse';
-import { admit, next, type RunEvent } from '../run';
+import { admit, CORE_VERSION, next, type PayloadOf, type RunEvent } from '../run';
 import { exercises, setupOf, type ExerciseId } from './exercises';
 import { PracticeBench, type PracticeSetup } from './practiceBench';
 import type { PracticeLog } from './practiceLog';
@@ -19,6 +19,21 @@ export const COLLEAGUE = {
 };
 /** No joint of a repair order. */
 export const PRACTICE_JOINT = '00000000-0000-8000-8000-0000000000e0';
+
+/** How a run on a practice joint begins; a sheet with several banks or caps on its first. */
+export function practiceStart(sheet: Sheet): PayloadOf<'started'> {
+  const instance = sheet.instances?.labels[0];
+  return {
+    joint: PRACTICE_JOINT,
+    sheet: sheet.id,
+    revision: sheet.revision,
+    // No sheet of a shop's library is vouched for here.
+    sheetHash: '0'.repeat(64),
+    core: CORE_VERSION,
+    cautionsRead: true,
+    ...(instance ? { instance } : {}),
+  };
+}
 
 const placeOf = ({ shop, run }: Practicing): Place => ({
   ...PLACE,

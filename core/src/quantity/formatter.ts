@@ -29,6 +29,8 @@ export interface Formatter {
    */
   inHand(q: Quantity): FormattedQuantity;
   angle(deg: number): string;
+  /** How far something has turned, or stands from where it was. */
+  turned(deg: number): string;
   /** A target as it is published: an angle with its sign, anything else with its unit. */
   published(q: Quantity): string;
   time(at: Date): string;
@@ -108,6 +110,7 @@ export function createFormatter(style: ShopStyle): Formatter {
     quantity: (q) => joined(exact(q), units[q.unit].symbol),
     inHand: (q) => joined(exact(q), q.unit === 'deg' ? units.deg.symbol : units[q.unit].words),
     angle,
+    turned: (deg) => `${number(Math.round(deg), 0)}°`,
     published: (q) =>
       q.unit === 'deg' ? angle(q.value) : joined(exact(q), units[q.unit].symbol).text,
     time: (at) => time.format(at),

@@ -13,12 +13,12 @@ const SECTIONS = [
     of: /^\/(orders|joints|runs)/,
   },
   { href: '/find', icon: 'magnify', name: 'find', of: /^\/(find|sheets)/ },
-  { href: '/bench', icon: 'chart-bell-curve', name: 'bench', of: /^\/bench/ },
+  { href: '/bench', icon: 'chart-bell-curve', name: 'bench', of: /^\/(bench|practice)/ },
   { href: '/shop', icon: 'toolbox-outline', name: 'shop', of: /./ },
 ] as const;
 
 /** While a run is on the screen, nothing else is: its hands are full. */
-export const useHasNav = (): boolean => !/^\/runs\/[^/]+\/?$/.test(usePathname());
+export const useHasNav = (): boolean => !/^\/(runs|practice)\/[^/]+\/?$/.test(usePathname());
 
 /** The five sections: a bar below on a phone, a rail beside at the desk. */
 export function MainNav({ isRail }: { isRail: boolean }) {

@@ -85,7 +85,7 @@ function Door({ children, Setup }: { children: ReactNode; Setup: ComponentType }
   const me = useMe();
   const isWide = useIsWide();
   const hasNav = useHasNav();
-  const isInRun = usePathname().startsWith('/runs/');
+  const isInRun = /^\/(runs|practice)\//.test(usePathname());
   const [last, setLast] = useState<Me | null>(null);
   if (me.data && me.data !== last) setLast(me.data);
   useEffect(startSending, []);

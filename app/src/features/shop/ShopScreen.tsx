@@ -46,6 +46,12 @@ export function ShopScreen() {
                 line={text.historyLine}
               />
               <RowLink
+                href="/practice"
+                icon="school-outline"
+                title={text.practice}
+                line={text.practiceLine}
+              />
+              <RowLink
                 href="/people"
                 icon="account-group-outline"
                 title={text.people}

@@ -1,1 +1,2 @@
 export { TightenScreen } from './TightenScreen';
+export { PracticeRunScreen } from './practice/PracticeRunScreen';

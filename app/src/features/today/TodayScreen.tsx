@@ -74,6 +74,7 @@ export function TodayScreen() {
       {orders ? (
         <View style={isWide ? styles.columns : styles.list}>
           <View style={[styles.list, isWide && styles.column]}>
+            {me.role === 'apprentice' ? <PracticeFirst /> : null}
             {running.map(({ order, joint, run }) => (
               <OpenRun key={run.id} order={order} joint={joint} run={run} />
             ))}
@@ -92,6 +93,17 @@ export function TodayScreen() {
               </Card>
             ) : null}
             {orders.length === 0 ? <Notice title={text.empty} text={text.emptyText} /> : null}
+            {me.role === 'apprentice' ? null : (
+              <Card>
+                <RowLink
+                  href="/practice"
+                  icon="school-outline"
+                  title={text.practice}
+                  line={text.practiceLine}
+                  isLast
+                />
+              </Card>
+            )}
           </View>
           <View style={[styles.list, isWide && styles.column]}>
             {groupsFor(me, orders, now()).map((group) => (
@@ -114,6 +126,25 @@ export function TodayScreen() {
         <Waiting problem={problemOf(today)} text={text} onRetry={() => void today.refetch()} />
       )}
     </ScreenFrame>
+  );
+}
+
+/** For who learns, the first thing on the page. */
+function PracticeFirst() {
+  const router = useRouter();
+  const inks = useInks();
+  return (
+    <Card>
+      <Text
+        role="heading"
+        aria-level={2}
+        style={{ fontSize: 22, fontWeight: '700', color: inks.ink }}
+      >
+        {text.practiceFirst}
+      </Text>
+      <Text style={{ fontSize: 16, color: inks.inkSoft }}>{text.practiceLine}</Text>
+      <BigButton text={text.practiceGo} onPress={() => router.navigate('/practice')} />
+    </Card>
   );
 }
 

@@ -27,6 +27,7 @@ export const prepare = {
   slackening: 'Loosening order',
   starting: 'Starting',
   startReads: 'By starting you confirm that everything above is ready.',
+  practice: 'Practice',
   startOnline:
     'Connect to the server to start. It checks that no other device is working on this joint.',
   readOnly: 'Only technicians and leads can tighten on a repair order.',

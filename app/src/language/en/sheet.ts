@@ -65,4 +65,5 @@ export const sheet = {
   holdLoosening: 'Hold the crank to loosen: {{how}}',
   holdTightening: 'Hold the crank to tighten: {{how}}',
   disc: 'Angle disc',
+  practice: 'Practice this sheet',
 } as const;

@@ -10,6 +10,8 @@ export const shop = {
   overdue_other: '{{count}} overdue',
   history: 'History',
   historyLine: 'By vehicle, wrench, part lot or sheet',
+  practice: 'Practice',
+  practiceLine: 'Exercises on a simulated joint',
   people: 'People',
   peopleLine: 'Roles, sign-ins, passwords',
   account: 'Your account',

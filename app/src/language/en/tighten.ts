@@ -3,6 +3,7 @@ import { tightenAround } from './tightenAround';
 import { tightenAsk } from './tightenAsk';
 import { tightenHands } from './tightenHands';
 import { tightenPanel } from './tightenPanel';
+import { tightenPractice } from './tightenPractice';
 import { tightenSteps } from './tightenSteps';
 import { tightenWrong } from './tightenWrong';
 
@@ -15,4 +16,5 @@ export const tighten = {
   ...tightenApart,
   ...tightenHands,
   ...tightenAsk,
+  ...tightenPractice,
 };

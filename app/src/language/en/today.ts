@@ -32,4 +32,8 @@ export const today = {
   at: '{{joint}}, {{stage}}, {{done}} of {{of}} done',
   ready: '{{joint}}, ready to finish',
   open: 'Open',
+  practice: 'Practice',
+  practiceLine: 'A simulated joint and wrench, a dozen exercises',
+  practiceFirst: 'Practice before the engine',
+  practiceGo: 'Practice',
 } as const;

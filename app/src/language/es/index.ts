@@ -12,6 +12,7 @@ import { measure } from './measure';
 import { measuring } from './measuring';
 import { order } from './order';
 import { people } from './people';
+import { practiceScreens } from './practice';
 import { prepare } from './prepare';
 import { record } from './record';
 import { sheet } from './sheet';
@@ -37,6 +38,7 @@ export const es = {
   measuring,
   order,
   people,
+  practiceScreens,
   prepare,
   record,
   sheet,

@@ -30,6 +30,7 @@ export const prepare: Translation<typeof english> = {
   slackening: 'Orden para aflojar',
   starting: 'Empezando',
   startReads: 'Al empezar confirma que todo lo anterior está listo.',
+  practice: 'Practicar',
   startOnline:
     'Conéctese al servidor para empezar. Comprueba que ningún otro dispositivo trabaje en esta unión.',
   readOnly: 'Solo los técnicos y el jefe pueden apretar en una orden.',

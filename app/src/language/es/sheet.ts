@@ -69,4 +69,5 @@ export const sheet: Translation<typeof english> = {
   holdLoosening: 'Sujetar el cigüeñal al aflojar: {{how}}',
   holdTightening: 'Sujetar el cigüeñal al apretar: {{how}}',
   disc: 'Disco de ángulo',
+  practice: 'Practicar esta hoja',
 };

@@ -13,6 +13,8 @@ export const shop: Translation<typeof english> = {
   overdue_other: '{{count}} atrasados',
   history: 'Historial',
   historyLine: 'Por vehículo, torquímetro, lote u hoja',
+  practice: 'Práctica',
+  practiceLine: 'Ejercicios en una unión simulada',
   people: 'Personas',
   peopleLine: 'Funciones, sesiones, contraseñas',
   account: 'Su cuenta',

@@ -5,6 +5,7 @@ import { tightenAround } from './tightenAround';
 import { tightenAsk } from './tightenAsk';
 import { tightenHands } from './tightenHands';
 import { tightenPanel } from './tightenPanel';
+import { tightenPractice } from './tightenPractice';
 import { tightenSteps } from './tightenSteps';
 import { tightenWrong } from './tightenWrong';
 
@@ -17,4 +18,5 @@ export const tighten: Translation<typeof english> = {
   ...tightenApart,
   ...tightenHands,
   ...tightenAsk,
+  ...tightenPractice,
 };

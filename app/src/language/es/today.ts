@@ -35,4 +35,8 @@ export const today: Translation<typeof english> = {
   at: '{{joint}}, {{stage}}, {{done}} de {{of}}',
   ready: '{{joint}}, por cerrar',
   open: 'Abrir',
+  practice: 'Práctica',
+  practiceLine: 'Unión y llave simuladas, una docena de ejercicios',
+  practiceFirst: 'Practique antes del motor',
+  practiceGo: 'Practicar',
 };

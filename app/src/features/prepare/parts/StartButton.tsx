@@ -2,11 +2,12 @@ import { useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
 import { isAllowed, runName } from '@stennet/core/contract';
 import type { JointSheet } from '@stennet/core/contract/work';
-import type { AppError } from '@stennet/core/errors';
+import { AppError } from '@stennet/core/errors';
 import { PROCEDURE, TAKE_APART } from '@stennet/core/procedure';
 import type { Quantity } from '@stennet/core/quantity';
 import { CORE_VERSION, type EventOf } from '@stennet/core/run';
 import { asAppError, useSignedIn } from '@/data';
+import { useUnpracticed } from '@/data/practice';
 import { startRun } from '@/data/runs';
 import { now } from '@/platform/clock';
 import { deviceId, deviceName } from '@/platform/device';
@@ -56,8 +57,20 @@ export function StartButton({
   // The same events are sent again when the answer was lost on the way: the server then finds it
   // started already by us.
   const events = useRef<Parameters<typeof startRun>[0] | null>(null);
+  const unpracticed = useUnpracticed(data.sheet.kind);
   if (!isAllowed(me.role, 'run.write'))
     return <Notice title={me.role === 'apprentice' ? text.readOnlyApprentice : text.readOnly} />;
+  if (unpracticed.length > 0) {
+    const first = new AppError('PRACTICE_FIRST', { exercises: unpracticed.join(',') });
+    return (
+      <Notice
+        title={first.message}
+        text={first.fix}
+        action={{ text: text.practice, onPress: () => router.navigate('/practice') }}
+        look="warn"
+      />
+    );
+  }
   const start = (): void => {
     if (busy) return;
     setBusy(true);

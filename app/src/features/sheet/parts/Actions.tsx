@@ -1,15 +1,17 @@
 import { useRouter } from 'expo-router';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { isAllowed, routes } from '@stennet/core/contract';
 import type { SheetReply } from '@stennet/core/contract/work';
 import { sheetBrief } from '@stennet/core/find';
 import { anglesOf } from '@stennet/core/procedure';
-import { useSignedIn } from '@/data';
+import type { AppError } from '@stennet/core/errors';
+import { asAppError, useSignedIn } from '@/data';
+import { newPractice } from '@/data/practice';
 import { useBeginDraft } from '@/data/drafts';
 import { discPath, useSheetsAtHand } from '@/data/sheets';
 import { now } from '@/platform/clock';
 import { openFile } from '@/platform/files';
-import { BigButton, FieldRow, Line } from '@/ui';
+import { BigButton, FieldRow, Line, Notice } from '@/ui';
 import { text } from '../text';
 
 /** Kept at hand, printed, given out, written on. */
@@ -48,6 +50,7 @@ export function Actions({ data }: { data: SheetReply }) {
           }
         />
       </FieldRow>
+      <PracticeButton data={data} />
       <Write data={data} />
     </>
   );
@@ -70,6 +73,24 @@ function PinButton({ data }: { data: SheetReply }) {
       size="desk"
       onPress={() => pin(brief, !isPinned)}
     />
+  );
+}
+
+/** The same procedure on a simulated joint. */
+function PracticeButton({ data }: { data: SheetReply }) {
+  const { me } = useSignedIn();
+  const router = useRouter();
+  const [problem, setProblem] = useState<AppError | null>(null);
+  const begin = (): void =>
+    void newPractice(me, { sheet: data.sheet }).then(
+      (id) => router.navigate(`/practice/${id}`),
+      (e: unknown) => setProblem(asAppError(e)),
+    );
+  return (
+    <>
+      {problem ? <Notice title={problem.message} text={problem.fix} look="warn" alert /> : null}
+      <BigButton text={text.practice} look="quiet" size="desk" onPress={begin} />
+    </>
   );
 }
 

@@ -1,7 +1,20 @@
 import { createContext, useContext } from 'react';
 import type { Order } from '@stennet/core/contract';
-import { ofKind, saveEntry, shrinkPhoto, useEntries, useOrder, type ShownEntry } from '@/data';
+import { COLLEAGUE } from '@stennet/core/practice';
+import type { Statement } from '@stennet/core/run';
+import {
+  ofKind,
+  saveEntry,
+  say,
+  shrinkPhoto,
+  useEntries,
+  useOrder,
+  type Change,
+  type ShownEntry,
+} from '@/data';
 import type { KeptRun } from '@/data/database';
+import type { PracticeRun } from '@/data/practice';
+import { now } from '@/platform/clock';
 import { chooseFile } from '@/platform/files';
 
 /**
@@ -16,6 +29,12 @@ export interface RunPlace {
   vehicle: Order['vehicle'] | undefined;
   entries: readonly ShownEntry[];
   joints: Order['jobs'][number]['joints'];
+  /** What is written on the repair order on the way; in practice it goes nowhere. */
+  keep: (change: Change) => Promise<void>;
+  /** A lead's word; in practice it is given at once, by no one. */
+  say: typeof say;
+  /** The simulated joint, where this is practice. */
+  practice: PracticeRun | null;
 }
 
 const NO_ORDER = { id: '', entries: [] };
@@ -32,8 +51,32 @@ export function useRunPlaceOf(kept: KeptRun): RunPlace {
     vehicle: order?.vehicle,
     entries: useEntries(order ?? NO_ORDER),
     joints: job?.joints ?? [],
+    keep: saveEntry,
+    say,
+    practice: null,
   };
 }
+
+/** Practice stands on no repair order: nothing that is said on the way is written anywhere. */
+export const practicePlace = (practice: PracticeRun): RunPlace => ({
+  order: '',
+  joint: '',
+  job: undefined,
+  vehicle: undefined,
+  entries: [],
+  joints: [],
+  keep: () => Promise.resolve(),
+  say: (_run, { id, say: said, text }) =>
+    Promise.resolve({
+      id,
+      person: COLLEAGUE.person,
+      role: 'lead',
+      at: now().toISOString(),
+      ...said,
+      ...(text ? { text } : {}),
+    } as Statement),
+  practice,
+});
 
 export function useRunPlace(): RunPlace {
   const place = useContext(RunPlaceContext);
@@ -60,7 +103,7 @@ export async function takePhoto(
   if (!file) return false;
   const photo = await shrinkPhoto(file);
   // Named by its bytes once the server has them.
-  await saveEntry({
+  await place.keep({
     order: place.order,
     photo,
     body: {

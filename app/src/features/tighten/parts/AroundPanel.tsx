@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { saveEntry } from '@/data';
 import { BigButton, Notice, TextField } from '@/ui';
 import { AroundJob, LostPanel, lostOf, type SaveAround } from '@/ui/work';
 import { takePhoto, useRunPlace, type RunPlace } from '../hooks/useRunPlace';
@@ -28,7 +27,7 @@ function useAround(place: RunPlace): {
     attempt,
     save: (body, of) =>
       attempt(
-        saveEntry({
+        place.keep({
           order: place.order,
           body,
           ...(of ? { entry: of.id, version: of.version } : {}),

@@ -11,7 +11,7 @@ import {
   type AnyHold,
   type RunState,
 } from '@stennet/core/run';
-import { saveEntry, useSignedIn } from '@/data';
+import { useSignedIn } from '@/data';
 import { BigButton, TextField } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { useRunPlace } from '../hooks/useRunPlace';
@@ -103,7 +103,7 @@ function NoRoom({
     const joint = place.joints.find((t) => t.id === place.joint)?.name ?? '';
     const what = `${joint}, ${fastenerName(state.sheet, fastener)}`.slice(0, 80);
     try {
-      await saveEntry({
+      await place.keep({
         order: place.order,
         body: {
           kind: 'outside',

@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { Step as SheetStep } from '@stennet/core/procedure';
-import { saveEntry } from '@/data';
 import { BigButton, Chip, TextField, useInks } from '@/ui';
 import { useRunPlace } from '../hooks/useRunPlace';
 import { text } from '../text';
@@ -110,11 +109,11 @@ function Consequence({
     if (!job) return;
     const work =
       then === 'replace'
-        ? saveEntry({
+        ? place.keep({
             order,
             body: { kind: 'part', job, joint, what, count: 1, state: 'needed', why: answer },
           })
-        : saveEntry({
+        : place.keep({
             order,
             body: {
               kind: 'outside',

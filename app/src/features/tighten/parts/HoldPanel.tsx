@@ -32,7 +32,7 @@ export function HoldPanel({
   const [reading, setReading] = useState(false);
   const [asking, setAsking] = useState(false);
   const take = takeWay(due, state, acts, finding);
-  const { joint } = useRunPlace();
+  const { joint, practice } = useRunPlace();
   const page = BENCH_PAGE[due.hold.kind];
   if (reading)
     return (
@@ -91,7 +91,7 @@ export function HoldPanel({
         />
       ) : null}
       <BigButton text={text.goBack} look="quiet" onPress={onGoBack} />
-      {page ? <BenchLink joint={joint} page={page} size="hand" /> : null}
+      {page && !practice ? <BenchLink joint={joint} page={page} size="hand" /> : null}
     </View>
   );
 }

@@ -10,7 +10,9 @@ import {
 } from 'react-native';
 import type { RunView } from '@/data/runStore';
 import { useInks } from '@/ui';
+import { useRunPlace } from '../hooks/useRunPlace';
 import { RibbonOf, MapOf } from './RunDrawings';
+import { PracticeStage } from '../practice/PracticeStage';
 import { ValuesStrip } from './ValuesStrip';
 
 interface Layout {
@@ -23,16 +25,24 @@ interface Layout {
 export function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: boolean }) {
   const inks = useInks();
   const top = useTop(view.state);
+  // A wrench on the bolt needs the room.
+  const isHand = useRunPlace().practice !== null && due.kind === 'pull';
   return (
     <View style={styles.phone}>
-      {isHuge ? null : (
+      {isHuge || isHand ? null : (
         <View style={styles.ribbon}>
           <RibbonOf state={view.state} height={56} />
         </View>
       )}
       <View style={isHuge ? styles.noMap : styles.map}>
         {isHuge ? null : (
-          <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
+          <PracticeStage
+            state={view.state}
+            due={due}
+            map={
+              <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
+            }
+          />
         )}
       </View>
       <View
@@ -72,7 +82,13 @@ export function Wide({ view, due, hand, onSeat, isLow }: Layout & { isLow: boole
           <RibbonOf state={view.state} height={isLow ? 48 : 72} />
         </View>
         <View style={styles.map}>
-          <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
+          <PracticeStage
+            state={view.state}
+            due={due}
+            map={
+              <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
+            }
+          />
         </View>
         {isLow ? null : (
           <View style={styles.values}>

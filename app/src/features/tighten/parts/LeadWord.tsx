@@ -2,10 +2,11 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Say } from '@stennet/core/contract/work';
 import type { AppError } from '@stennet/core/errors';
-import { asAppError, say as sendWord, usePeople, useSignedIn } from '@/data';
+import { asAppError, usePeople, useSignedIn } from '@/data';
 import { newId } from '@/platform/ids';
 import { BigButton, ChoiceField, PinField, TextField } from '@/ui';
 import type { Acts } from '../hooks/useActs';
+import { useRunPlace } from '../hooks/useRunPlace';
 import { text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 
@@ -36,10 +37,13 @@ export function LeadWord({
   onCancel,
 }: Props) {
   const { me } = useSignedIn();
+  const place = useRunPlace();
   const people = usePeople();
-  const leads =
-    people.data?.people.filter((p) => p.role === 'lead' && (p.hasPin || p.id === me.person.id)) ??
-    [];
+  const leads = place.practice
+    ? [{ id: me.person.id, name: text.practice.lead }]
+    : (people.data?.people.filter(
+        (p) => p.role === 'lead' && (p.hasPin || p.id === me.person.id),
+      ) ?? []);
   const [chosen, setChosen] = useState<string | null>(null);
   const [pin, setPin] = useState('');
   const [why, setWhy] = useState('');
@@ -49,12 +53,12 @@ export function LeadWord({
   const lead = leads.find(
     (p) => p.id === (chosen ?? (leads.length === 1 ? leads[0]?.id : undefined)),
   );
-  const isSelf = lead?.id === me.person.id && me.role === 'lead';
+  const isSelf = lead?.id === me.person.id && (me.role === 'lead' || place.practice !== null);
   const said = [about, why.trim()].filter(Boolean).join(' ').slice(0, 400);
   const speak = async (word: Say): Promise<void> => {
     if (!lead) return;
     try {
-      const statement = await sendWord(acts.run, {
+      const statement = await place.say(acts.run, {
         id,
         lead: lead.id,
         pin: isSelf ? null : pin,

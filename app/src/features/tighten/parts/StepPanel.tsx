@@ -190,6 +190,18 @@ export function DonePanel({ run, order, state }: { run: string; order: string; s
   const { part } = state;
   const isApart = part === TAKE_APART;
   const router = useRouter();
+  const { practice } = useRunPlace();
+  if (practice)
+    return (
+      <View style={styles.panel}>
+        <PanelTitle>{text.practice.doneTitle}</PanelTitle>
+        <PanelBody>{text.practice.done}</PanelBody>
+        <BigButton
+          text={text.practice.seeResult}
+          onPress={() => router.replace(`/practice/${run}/result`)}
+        />
+      </View>
+    );
   return (
     <View style={styles.panel}>
       <PanelTitle>{text.doneTitle}</PanelTitle>

@@ -11,6 +11,8 @@ import {
 } from '@stennet/core/quantity';
 import type { Method, RunState, Task } from '@stennet/core/run';
 import { asAppError, inUse, useSignedIn, useTools } from '@/data';
+import { useRunPlace } from '../hooks/useRunPlace';
+import { PRACTICE_TOOLS } from '../practice/tools';
 import { now } from '@/platform/clock';
 import { BigButton, Loading, Notice } from '@/ui';
 import type { Acts } from '../hooks/useActs';
@@ -35,6 +37,7 @@ interface Props {
  */
 export function ToolPanel({ state, task, target, methods, acts, onCancel, onGoBack }: Props) {
   const { format } = useSignedIn();
+  const { practice } = useRunPlace();
   const tools = useTools();
   const [adapter, setAdapter] = useState<Adapter | null>(null);
   const [withAdapter, setWithAdapter] = useState(false);
@@ -81,7 +84,8 @@ export function ToolPanel({ state, task, target, methods, acts, onCancel, onGoBa
       </>
     );
   }
-  const listed = tools.data ? inUse(tools.data) : [];
+  const known = practice ? PRACTICE_TOOLS : tools.data && inUse(tools.data);
+  const listed = known ?? [];
   return (
     <View style={{ gap: 12 }}>
       <PanelTitle>
@@ -100,7 +104,7 @@ export function ToolPanel({ state, task, target, methods, acts, onCancel, onGoBa
           onClose={() => setWithAdapter(false)}
         />
       ) : null}
-      {!isAngle && tools.data ? (
+      {!isAngle && known ? (
         <Wrenches
           state={state}
           target={target}
@@ -110,7 +114,7 @@ export function ToolPanel({ state, task, target, methods, acts, onCancel, onGoBa
           onAsk={setAsking}
         />
       ) : null}
-      {!isAngle && tools.data && !withAdapter ? (
+      {!isAngle && known && !practice && !withAdapter ? (
         <BigButton text={text.withAdapter} look="quiet" onPress={() => setWithAdapter(true)} />
       ) : null}
       {!isAngle && methods.includes('byFeel') && !listed.some((t) => reaches(t, target)) ? (
@@ -121,8 +125,8 @@ export function ToolPanel({ state, task, target, methods, acts, onCancel, onGoBa
           onPress={choose('byFeel', null)}
         />
       ) : null}
-      {!isAngle && tools.isPending ? <Loading text={text.loading} /> : null}
-      {!isAngle && tools.isError && !tools.data ? (
+      {!isAngle && !known && tools.isPending ? <Loading text={text.loading} /> : null}
+      {!isAngle && !known && tools.isError ? (
         <Notice
           title={asAppError(tools.error).message}
           text={asAppError(tools.error).fix}

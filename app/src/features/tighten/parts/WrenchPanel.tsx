@@ -22,6 +22,7 @@ import { useKeys } from '@/platform/keys';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { usePress } from '../hooks/usePress';
+import { useRunPlace } from '../hooks/useRunPlace';
 import { turnedIn, useVerdict } from '../hooks/useVerdict';
 import { wrenchName } from '../say';
 import { fastenerName, text } from '../text';
@@ -47,6 +48,7 @@ interface Props {
 export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }: Props) {
   const { link, goesOn, done: onDone, discard: onDiscard } = wrench;
   const { sheet } = state;
+  const place = useRunPlace();
   const { format } = useSignedIn();
   const [isKeeping, setKeeping] = useState(false);
   const [isDry, setDry] = useState(false);
@@ -54,7 +56,8 @@ export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }:
   const { look, pulls } = useVerdict(state, due, pull);
   const read = readingOf(due, pull);
   const set = due.tool.wrench;
-  const isOther = Boolean(set && pull.trace.wrench !== set.name);
+  // In practice any wrench will do: the joint takes what it read.
+  const isOther = Boolean(!place.practice && set && pull.trace.wrench !== set.name);
   const troubles = wrenchTroubles(link.atPull, link.range, due.target);
   // Neither another wrench's, nor one that this wrench cannot measure, is ever saved.
   const isVoid = isOther || troubles.some(isNoReading);
@@ -73,7 +76,12 @@ export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }:
     if (due.mustTurn && outcome === 'heldStill' && !how.looked) return setDry(true);
     setKeeping(true);
     // On disk before the pull that names it; where it cannot be kept the value counts all the same.
-    const trace = await keepTrace(pull.trace).catch(() => null);
+    const trace = place.practice ? null : await keepTrace(pull.trace).catch(() => null);
+    if (place.practice)
+      await place.practice.pullLike({
+        peakNm: convert(pull.peak, 'N.m'),
+        turnedDeg: due.task.action === 'angle' ? read.value : null,
+      });
     const isIn = await acts.pull(due, outcome, {
       reading: read,
       ...(trace ? { trace } : {}),

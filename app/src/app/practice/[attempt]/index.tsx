@@ -1,0 +1,1 @@
+export { PracticeRunScreen as default } from '@/lazyScreens';

@@ -1,0 +1,1 @@
+export { PracticeResultScreen as default } from '@/lazyScreens';
