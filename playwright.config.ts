@@ -77,6 +77,7 @@ export default defineConfig({
         '**/prepare.e2e.ts',
         '**/lead.e2e.ts',
         '**/measure.e2e.ts',
+        '**/practice.e2e.ts',
         '**/afterwards.e2e.ts',
       ],
     },

@@ -59,6 +59,7 @@ export function render(results) {
       lines.push(row([name, f.median, f.p95, f.worst]));
     lines.push('');
   }
+  if (results.drag) lines.push(...renderDrag(results.drag, row));
   if (results.verdict) lines.push(...renderVerdict(results.verdict));
   if (results.interaction) lines.push(...renderInteraction(results.interaction));
   if (append) {
@@ -188,3 +189,17 @@ const renderInteraction = ({ tableau, solving }) => [
   `| solved for each pull | ${solving.toFixed(0)} | ${(solving / tableau).toFixed(1)} × |`,
   '',
 ];
+
+function renderDrag({ moves, app, empty }, row) {
+  return [
+    '## From the finger to the handle, in practice',
+    '',
+    `Each move of a drag to the first frame that shows the handle there, CPU slowed 4x, ${moves} moves of each. The joint answers beside the page.`,
+    '',
+    row(['frames', 'median', 'p95', 'worst']),
+    row(['---', '---', '---', '---']),
+    row(['the wrench', app.median, app.p95, app.worst]),
+    row(['a page that only turns one box', empty.median, empty.p95, empty.worst]),
+    '',
+  ];
+}

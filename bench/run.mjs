@@ -10,6 +10,7 @@ import { clusterIn, keyFolder } from '../scripts/cluster.mjs';
 import { quietly, root } from '../scripts/install.mjs';
 import { serverProcess } from '../scripts/serving.mjs';
 import { measureAppend } from './append.mjs';
+import { measureDrag } from './drag.mjs';
 import { measureFind } from './find.mjs';
 import { measureFrames } from './frames.mjs';
 import { measureHistory } from './history.mjs';
@@ -49,6 +50,7 @@ export async function bench([only]) {
     const results = {
       start: wanted('start') ? await measureStart(browser, app, emptyPage) : undefined,
       frames: wanted('frames') ? await measureFrames(browser, app, urls) : undefined,
+      drag: wanted('drag') ? await measureDrag(browser, app) : undefined,
       verdict: wanted('verdict') ? await measureVerdict(browser, app) : undefined,
       stalls: wanted('stalls') ? await measureStalls(app, servers[0].pid) : undefined,
       append: wanted('append') ? await measureAppend(app, urls) : undefined,

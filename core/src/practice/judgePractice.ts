@@ -107,13 +107,13 @@ export function judgePractice(
 /** What is told first. */
 const WEIGHT: readonly Criterion[] = [
   'found',
+  'finished',
   'angles',
   'notOver',
   'reached',
   'saidTrue',
   'onlyThat',
   'clamp',
-  'finished',
 ];
 
 /** Any sheet of the shop: what a real joint would be judged by. */

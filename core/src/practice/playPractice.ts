@@ -58,8 +58,8 @@ export const setupFor = (
 const TURNED = 4;
 
 /**
- * What a colleague did before, where an exercise begins in the middle: the last bolt was turned, and
- * the phone died before it was written down.
+ * What a colleague did before, where an exercise begins in the middle: the last bolt was turned,
+ * and the phone died before it was written down.
  */
 export function begunBefore(bench: PracticeBench, who: Practicing): RunEvent[] {
   const technician = new Technician(bench.setup.sheet, placeOf(who));

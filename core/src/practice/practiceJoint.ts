@@ -20,7 +20,9 @@ export interface JointedBolt {
   pitchMm: number;
 }
 
-/** A gasket gives way under load, quickly at first: the share of a clamp load it takes in the end. */
+/**
+ * A gasket gives way under load, quickly at first: the share of a clamp load it takes in the end.
+ */
 export interface Creep {
   share: number;
   /** In so many minutes it has done 63% of that. */

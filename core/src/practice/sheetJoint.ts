@@ -165,7 +165,14 @@ function drawnFor(
   const isAngle = (tighteningOf(sheet, group)?.anglesDeg.length ?? 0) > 0;
   const drawn = drawFault(fault, made, isAngle ? 'torque_angle' : 'torque', random);
   const share = frictionBands[group.frictionCondition].nominal / DRAWN_MU;
-  return { ...drawn, muThread: drawn.muThread * share, muHead: drawn.muHead * share };
+  // One that bottoms before it seats can be felt by a beginner; the other kind needs a curve.
+  const bottom = drawn.bottom ? { bottom: { ...drawn.bottom, beforeSeat: true } } : {};
+  return {
+    ...drawn,
+    ...bottom,
+    muThread: drawn.muThread * share,
+    muHead: drawn.muHead * share,
+  };
 }
 
 function jointed(made: MadeUpJoint, drawn: DrawnPull): JointedBolt {

@@ -42,8 +42,8 @@ export interface Feel {
 /**
  * One hand on one bolt: handle, ratchet, the tool's own twist, and the nut that follows when the
  * tool pulls harder than what holds against it. The way of core/trace's simulated pull, a step at a
- * time. Steps are always the same size, so that the same strokes end the same, however they were cut
- * up on the way here.
+ * time. Steps are always the same size: the same strokes end the same, however they were cut up on
+ * the way here.
  */
 export class WrenchHand {
   private handle = 0;

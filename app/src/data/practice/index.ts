@@ -1,7 +1,7 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { wrap } from 'comlink';
-import type { PracticeReply } from '@stennet/core/contract/work';
+import type { PRACTICE_ROLES, PracticeReply } from '@stennet/core/contract/work';
 import {
   exercises,
   practiceIdFrom,
@@ -24,7 +24,9 @@ import { PracticeRun } from './practiceRun';
 export type { KeptPractice } from './form';
 export type { Felt, PracticeRun } from './practiceRun';
 
-/** What was passed and what is asked for, as the server knows it; what waits here goes out first. */
+/**
+ * What was passed and what is asked for, as the server knows it; what waits here goes out first.
+ */
 export function usePractice() {
   const { me } = useSignedIn();
   return useQuery({
@@ -66,6 +68,21 @@ export interface JudgedPractice {
   log: PracticeLog;
   sheet: Sheet;
   result: PracticeResult | null;
+}
+
+/** The lead asks for an exercise before a kind of joint, or no longer does. */
+export function usePracticeRules() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (asked: AskedFirst & { on: boolean }) => call('setPracticeRule', {}, asked),
+    onSuccess: () => client.invalidateQueries({ queryKey: queryKeys.practice }),
+  });
+}
+
+export interface AskedFirst {
+  role: (typeof PRACTICE_ROLES)[number];
+  kind: string;
+  exercise: ExerciseId;
 }
 
 export function useJudged(id: string) {

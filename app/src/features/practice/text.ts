@@ -1,4 +1,4 @@
 import { textsOf } from '@stennet/core/language';
-import { practiceScreens } from '@/language/en/practice';
+import { practiceScreens } from '@/language/en/practiceScreens';
 
 export const text = textsOf('practiceScreens', practiceScreens);

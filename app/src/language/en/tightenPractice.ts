@@ -14,6 +14,7 @@ export const tightenPractice = {
     map: 'Map',
     pull: 'Pull',
     swing: 'Swing back',
+    drag: 'Drag the handle round the bolt, or hold →. ← swings back.',
     slower: 'Slower',
     noRoom: 'No room',
     turned: 'turned {{deg}}',

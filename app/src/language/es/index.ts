@@ -12,7 +12,7 @@ import { measure } from './measure';
 import { measuring } from './measuring';
 import { order } from './order';
 import { people } from './people';
-import { practiceScreens } from './practice';
+import { practiceScreens } from './practiceScreens';
 import { prepare } from './prepare';
 import { record } from './record';
 import { sheet } from './sheet';

@@ -17,6 +17,7 @@ export const tightenPractice: Translation<typeof english> = {
     map: 'Mapa',
     pull: 'Jalar',
     swing: 'Regresar',
+    drag: 'Arrastre el mango alrededor del tornillo o mantenga →. ← regresa.',
     slower: 'Más lento',
     noRoom: 'Sin espacio',
     turned: 'giró {{deg}}',

@@ -10,7 +10,7 @@ export const STEP_S = 0.01;
 export interface MadeUpBolt {
   /** Clamp force in N at a nut angle in degrees, were the hole deep enough. */
   clampN: (nutDeg: number) => number;
-  /** Clamp force in N that the joint really gets: on the bottom of its hole a bolt presses there. */
+  /** Clamp force in N that the joint gets: a bolt on the bottom of its hole presses there. */
   heldN: (nutDeg: number) => number;
   /** Torque in N·m that holds against it; `advanceDeg` is what it turned within this sample. */
   resistNm: (nutDeg: number, advanceDeg: number) => number;

@@ -18,7 +18,7 @@ export function BoltTable({ result, title }: { result: PracticeResult; title: st
     text.result.yours,
     text.result.perfect,
     ...(hasAngles ? [text.result.angleOff] : []),
-    '',
+    text.result.verdict,
   ];
   const cells = (b: PracticedBolt): string[] => [
     b.seat,

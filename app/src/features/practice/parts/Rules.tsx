@@ -1,25 +1,18 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ROLE_TEXT } from '@stennet/core/contract';
 import { PRACTICE_ROLES, type PracticeRule } from '@stennet/core/contract/work';
 import { EXERCISES, practiceText, type ExerciseId } from '@stennet/core/practice';
-import { asAppError, call } from '@/data';
-import { queryKeys } from '@/data/queryKeys';
+import { asAppError } from '@/data';
+import { usePracticeRules, type AskedFirst } from '@/data/practice';
 import { useSheetPlaces } from '@/data/sheets';
 import { BigButton, ChoiceField, Line, Notice, Section } from '@/ui';
 import { kindName } from './ExerciseList';
 import { text } from '../text';
 
-type Asked = { role: (typeof PRACTICE_ROLES)[number]; kind: string; exercise: ExerciseId };
-
 /** What is asked for before a real joint, kind by kind. */
 export function Rules({ rules }: { rules: readonly PracticeRule[] }) {
-  const client = useQueryClient();
-  const change = useMutation({
-    mutationFn: (asked: Asked & { on: boolean }) => call('setPracticeRule', {}, asked),
-    onSuccess: () => client.invalidateQueries({ queryKey: queryKeys.practice }),
-  });
+  const change = usePracticeRules();
   const problem = change.error ? asAppError(change.error) : null;
   return (
     <Section title={text.rules}>
@@ -40,7 +33,7 @@ export function Rules({ rules }: { rules: readonly PracticeRule[] }) {
               label={text.dropRuleOf({ what })}
               look="quiet"
               size="desk"
-              onPress={() => change.mutate({ ...(rule as Asked), on: false })}
+              onPress={() => change.mutate({ ...(rule as AskedFirst), on: false })}
             />
           </View>
         );
@@ -51,10 +44,10 @@ export function Rules({ rules }: { rules: readonly PracticeRule[] }) {
   );
 }
 
-function AskFor({ onAsk }: { onAsk: (asked: Asked) => void }) {
+function AskFor({ onAsk }: { onAsk: (asked: AskedFirst) => void }) {
   const places = useSheetPlaces().data?.places ?? [];
   const kinds = [...new Set(places.map((p) => p.kind))].sort();
-  const [role, setRole] = useState<Asked['role']>('technician');
+  const [role, setRole] = useState<AskedFirst['role']>('technician');
   const [kind, setKind] = useState<string | null>(null);
   const [exercise, setExercise] = useState<ExerciseId>('firstWrench');
   const chosen = kind ?? kinds[0];

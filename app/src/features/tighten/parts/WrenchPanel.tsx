@@ -22,7 +22,7 @@ import { useKeys } from '@/platform/keys';
 import { BigButton } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { usePress } from '../hooks/usePress';
-import { useRunPlace } from '../hooks/useRunPlace';
+import { useRunPlace, type RunPlace } from '../hooks/useRunPlace';
 import { turnedIn, useVerdict } from '../hooks/useVerdict';
 import { wrenchName } from '../say';
 import { fastenerName, text } from '../text';
@@ -47,7 +47,6 @@ interface Props {
  */
 export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }: Props) {
   const { link, goesOn, done: onDone, discard: onDiscard } = wrench;
-  const { sheet } = state;
   const place = useRunPlace();
   const { format } = useSignedIn();
   const [isKeeping, setKeeping] = useState(false);
@@ -61,7 +60,7 @@ export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }:
   const troubles = wrenchTroubles(link.atPull, link.range, due.target);
   // Neither another wrench's, nor one that this wrench cannot measure, is ever saved.
   const isVoid = isOther || troubles.some(isNoReading);
-  const bolt = fastenerName(sheet, due.fastener);
+  const bolt = fastenerName(state.sheet, due.fastener);
   const said = read
     ? read.unit === 'deg'
       ? format.angle(read.value)
@@ -77,11 +76,7 @@ export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }:
     setKeeping(true);
     // On disk before the pull that names it; where it cannot be kept the value counts all the same.
     const trace = place.practice ? null : await keepTrace(pull.trace).catch(() => null);
-    if (place.practice)
-      await place.practice.pullLike({
-        peakNm: convert(pull.peak, 'N.m'),
-        turnedDeg: due.task.action === 'angle' ? read.value : null,
-      });
+    await inPractice(place, due, pull, read);
     const isIn = await acts.pull(due, outcome, {
       reading: read,
       ...(trace ? { trace } : {}),
@@ -117,7 +112,7 @@ export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }:
     return (
       <AskBack
         due={due}
-        sheet={sheet}
+        sheet={state.sheet}
         asking={{ why: 'dry' }}
         onNo={() => setDry(false)}
         onYes={() => void keep(second, { looked: true })}
@@ -175,6 +170,17 @@ export function WrenchPanel({ due, state, acts, wrench, pull, onTool, onWrong }:
       <BigButton text={text.heard.throwAway} look="quiet" onPress={onDiscard} />
     </View>
   );
+}
+
+/** A simulated joint is given what the wrench read. */
+async function inPractice(
+  { practice }: RunPlace,
+  { task }: PullNext,
+  { peak }: WrenchPull,
+  read: Quantity,
+): Promise<void> {
+  const turnedDeg = task.action === 'angle' ? read.value : null;
+  await practice?.pullLike({ peakNm: convert(peak, 'N.m'), turnedDeg });
 }
 
 /** What a curve is drawn in: the unit of the stage, where that is a torque. */

@@ -33,6 +33,7 @@ interface Props {
 
 /** The wrench on the bolt that is due: what the hand does, and what it feels. */
 export function HandStage({ practice, state, due, room, onMap }: Props) {
+  const inks = useInks();
   const { me } = useSignedIn();
   const { isSlow } = useSlow(me.person.id);
   const dial = useRef<HTMLElement>(null);
@@ -41,7 +42,12 @@ export function HandStage({ practice, state, due, room, onMap }: Props) {
   const [isAtEnd, setAtEnd] = useState(false);
   const isAngle = due.task.action === 'angle';
   const key = `${state.events.length} ${due.task.key} ${due.fastener}`;
-  const hand = useHandle(practice, key, { room, isSlow }, dial, (at, atEnd) => {
+  const share = (): number => {
+    const { feel } = practice.felt.getState();
+    const goal = isAngle ? due.inHand?.value : due.target && convert(due.target, 'N.m');
+    return feel && goal ? (isAngle ? feel.gaugeDeg : feel.torqueNm) / goal : 0;
+  };
+  const hand = useHandle(practice, key, { room, isSlow, share }, dial, (at, atEnd) => {
     turn(handle.current, at);
     if (atEnd !== isAtEnd) setAtEnd(atEnd);
   });
@@ -84,10 +90,16 @@ export function HandStage({ practice, state, due, room, onMap }: Props) {
           isMain={!isAtEnd}
         />
       </View>
+      {hasKeys() ? (
+        <PlainText style={[styles.small, styles.keys, { color: inks.inkSoft, fontFamily: FONT }]}>
+          {text.practice.drag}
+        </PlainText>
+      ) : null}
     </View>
   );
 }
 
+const hasKeys = (): boolean => window.matchMedia('(hover: hover) and (pointer: fine)').matches;
 const HANDLE = handHandle();
 const turn = (at: HTMLElement | null, deg: number): void => {
   if (at) at.style.transform = `rotate(${deg}deg)`;
@@ -184,17 +196,19 @@ function Readout({ practice, due }: { practice: PracticeRun; due: PullNext }) {
       >
         {null}
       </PlainText>
-      <PlainText
-        ref={below as never}
-        aria-hidden
-        style={[styles.small, { color: inks.inkSoft, fontFamily: FONT }]}
-      >
-        {null}
-      </PlainText>
+      {clickedAt === null ? (
+        <PlainText
+          ref={below as never}
+          aria-hidden
+          style={[styles.small, { color: inks.inkSoft, fontFamily: FONT }]}
+        >
+          {null}
+        </PlainText>
+      ) : null}
       <Text
         role="status"
         aria-live="assertive"
-        style={[styles.small, { color: inks.brand, fontWeight: '700', minHeight: 20 }]}
+        style={[styles.small, { color: inks.brand, fontWeight: '700' }]}
       >
         {clickedAt === null ? '' : text.practice.clicked({ deg: format.turned(clickedAt) })}
       </Text>
@@ -217,7 +231,7 @@ const styles = StyleSheet.create({
   },
   dial: { flexShrink: 1, flexGrow: 1, aspectRatio: 1, maxHeight: '100%', maxWidth: 460 },
   layer: { position: 'absolute', top: 0, left: 0, right: 0, bottom: 0 },
-  side: { width: 132, gap: 6, alignItems: 'stretch' },
+  side: { width: 152, gap: 6, alignItems: 'stretch' },
   readout: { gap: 0 },
   chips: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 },
   buttons: {
@@ -227,5 +241,6 @@ const styles = StyleSheet.create({
     maxWidth: 600,
     alignSelf: 'center',
   },
+  keys: { textAlign: 'center' },
   small: { fontSize: 14, lineHeight: 20 },
 });

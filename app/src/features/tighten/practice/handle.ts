@@ -2,8 +2,8 @@ import { STEPS_PER_DEG } from '@stennet/core/practice';
 
 /** How the handle is moved: a finger round the bolt, or a key that is held. */
 export const SLOW = 1 / 3;
-/** A held key, degrees in a second. */
-export const HELD_DEG_S = 55;
+/** A held key, degrees in a second: quick while it is light, slow when it is nearly there. */
+export const heldDegS = (share: number): number => 60 - 44 * Math.min(1, Math.max(0, share));
 
 /** Where a point lies round a center, degrees clockwise from up. */
 export const bearingOf = (x: number, y: number): number => (Math.atan2(x, -y) * 180) / Math.PI;

@@ -1,6 +1,6 @@
 import { useEffect, useRef, type RefObject } from 'react';
 import type { PracticeRun } from '@/data/practice';
-import { bearingOf, Handle, HELD_DEG_S, SLOW, wayRound } from './handle';
+import { bearingOf, Handle, heldDegS, SLOW, wayRound } from './handle';
 
 /** Between two frames of a page that was away no handle moves. */
 const LONGEST_FRAME_MS = 50;
@@ -17,32 +17,33 @@ export interface Held {
 /**
  * The handle on one bolt, moved by a finger that goes round it, by an arrow key or a button that is
  * held. Nothing is drawn through React while it moves.
+ * @param of.share how much of the pull is done, 0 to 1
  * @param key of the pull: with another one the handle is put on again
  * @param onMoved where the handle stands, degrees, and whether it has no room
  */
 export function useHandle(
   practice: PracticeRun,
   key: string,
-  of: { room: number | undefined; isSlow: boolean },
+  of: { room: number | undefined; isSlow: boolean; share: () => number },
   dial: RefObject<HTMLElement | null>,
   onMoved: (at: number, isAtEnd: boolean) => void,
 ): Held {
   const { room, isSlow } = of;
   const held = useRef<Held>({ hold: () => undefined, nudge: () => undefined });
-  const tell = useRef(onMoved);
+  const tell = useRef({ onMoved, share: of.share });
   useEffect(() => {
-    tell.current = onMoved;
+    tell.current = { onMoved, share: of.share };
   });
   useEffect(() => {
     const handle = new Handle(room);
     const speed = isSlow ? SLOW : 1;
     const move = (deg: number): void => {
       practice.move(handle.by(deg * speed));
-      tell.current(handle.at, handle.isAtEnd);
+      tell.current.onMoved(handle.at, handle.isAtEnd);
     };
-    tell.current(0, false);
+    tell.current.onMoved(0, false);
     const stops = [byFinger(dial.current, move), byKeys((way) => held.current.hold(way))];
-    const holding = byHolding(move);
+    const holding = byHolding(move, () => tell.current.share());
     held.current = { hold: holding.hold, nudge: (way) => move(way * (isSlow ? 3 : 5)) };
     return () => [...stops, holding.stop].forEach((stop) => stop());
   }, [practice, key, room, isSlow, dial]);
@@ -103,12 +104,15 @@ function byKeys(hold: (way: -1 | 0 | 1) => void): () => void {
   };
 }
 
-function byHolding(move: (deg: number) => void): { hold: Held['hold']; stop: () => void } {
+function byHolding(
+  move: (deg: number) => void,
+  share: () => number,
+): { hold: Held['hold']; stop: () => void } {
   let way = 0;
   let frame = 0;
   let last = 0;
   const go = (time: number): void => {
-    move((way * HELD_DEG_S * Math.min(LONGEST_FRAME_MS, time - last)) / 1000);
+    move((way * heldDegS(share()) * Math.min(LONGEST_FRAME_MS, time - last)) / 1000);
     last = time;
     frame = requestAnimationFrame(go);
   };

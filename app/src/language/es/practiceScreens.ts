@@ -1,5 +1,5 @@
 import type { Translation } from '@stennet/core/language';
-import type { practiceScreens as english } from '../en/practice';
+import type { practiceScreens as english } from '../en/practiceScreens';
 
 /** Practice: the exercises, what came of one, and what the lead asks for. */
 export const practiceScreens: Translation<typeof english> = {
@@ -61,8 +61,8 @@ export const practiceScreens: Translation<typeof english> = {
     bolt: 'Tornillo',
     yours: 'Suyo',
     perfect: 'Perfecto',
-    off: 'Diferencia',
     angleOff: 'Ángulo de más',
+    verdict: 'Aprieta',
     none: '—',
     spread: 'Dispersión {{yours}}% · perfecta {{perfect}}%',
     mean: 'En promedio {{kn}}',
