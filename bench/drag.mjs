@@ -1,5 +1,6 @@
 // Frames from the finger's move to the first one that shows the handle where it went, at a quarter
 // of the speed, beside an empty page that turns one box.
+import { summary } from './frames.mjs';
 import { signedIn } from './start.mjs';
 
 const MOVES = 240;
@@ -73,13 +74,4 @@ async function drag(context, prepare) {
   const frames = await page.evaluate(() => window.frames);
   await page.close();
   return frames;
-}
-
-function summary(frames) {
-  const sorted = [...frames].sort((a, b) => a - b);
-  return {
-    median: sorted[Math.floor(sorted.length / 2)],
-    p95: sorted[Math.floor(sorted.length * 0.95)],
-    worst: sorted.at(-1),
-  };
 }

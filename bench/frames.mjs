@@ -158,7 +158,7 @@ async function press(context, prepare) {
   return frames;
 }
 
-function summary(frames) {
+export function summary(frames) {
   const sorted = [...frames].sort((a, b) => a - b);
   return {
     median: sorted[Math.floor(sorted.length / 2)],

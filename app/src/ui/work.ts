@@ -17,6 +17,7 @@ export { CompoundsView } from './CompoundsView';
 export { OtherCompound } from './OtherCompound';
 export { DrawingView } from './DrawingView';
 export { JointMapView } from './JointMapView';
+export { PlayBar } from './PlayBar';
 export { RangeField } from './RangeField';
 export { ZoomPicture, type PictureMark } from './ZoomPicture';
 export { Ribbon } from './Ribbon';

@@ -1,16 +1,15 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import type { BenchJoint, PulledJoint, TriedOrder } from '@stennet/core/bench';
 import { clampMap, SLACK_SHARE, type ClampPlace } from '@stennet/core/drawing';
 import { useSignedIn } from '@/data';
 import { useBenchWork } from '@/data/benchWork';
-import { BigButton, DrawingView, Line, Section, useInks } from '@/ui';
-import { RangeField } from '@/ui/work';
+import { DrawingView, Line, Section, useInks } from '@/ui';
+import { PlayBar } from '@/ui/work';
 import { text } from '../text';
 
 const SEED = 11;
-const STEP_MS = 700;
 
 /** One joint pulled bolt by bolt: what is left on each, at any moment of it. */
 export function PlayedJoint({ joint, order }: { joint: BenchJoint; order: TriedOrder }) {
@@ -35,13 +34,6 @@ function Played({ joint, pulled }: { joint: BenchJoint; pulled: PulledJoint }) {
     pass.pulls.map((pull) => ({ ...pull, pass, number: p + 1 })),
   );
   const [at, setAt] = useState(pulled.passes[0]?.pulls.length ?? 1);
-  const [isPlaying, setPlaying] = useState(false);
-  const isOver = at >= pulls.length;
-  useEffect(() => {
-    if (!isPlaying || isOver) return;
-    const next = setTimeout(() => setAt(at + 1), STEP_MS);
-    return () => clearTimeout(next);
-  }, [isPlaying, isOver, at]);
   const now = at > 0 ? pulls[at - 1] : undefined;
   const places = placesAt(joint, pulls.slice(0, at), pulls[at]?.label);
   const slack = joint.places.filter((p) => isSlack(places[p.label]));
@@ -72,27 +64,7 @@ function Played({ joint, pulled }: { joint: BenchJoint; pulled: PulledJoint }) {
         />
       </View>
       <Bars joint={joint} places={places} />
-      <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
-        <BigButton
-          text={isPlaying && !isOver ? text.pulls.pause : text.pulls.play}
-          look="plain"
-          size="desk"
-          onPress={() => {
-            if (isOver) setAt(0);
-            setPlaying(!isPlaying || isOver);
-          }}
-        />
-        <RangeField
-          label={text.pulls.scrub}
-          value={at}
-          max={pulls.length}
-          said={said}
-          onChange={(to) => {
-            setPlaying(false);
-            setAt(to);
-          }}
-        />
-      </View>
+      <PlayBar at={at} of={pulls.length} said={said} words={text.pulls} onAt={setAt} />
       <Line>{said}</Line>
       <Line>{text.pulls.honest}</Line>
     </>

@@ -1,26 +1,17 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { clampMap, type ClampPlace } from '@stennet/core/drawing';
 import type { PracticeResult } from '@stennet/core/practice';
 import type { Sheet } from '@stennet/core/procedure';
 import { useSignedIn } from '@/data';
-import { BigButton, DrawingView, Line, Section } from '@/ui';
-import { RangeField } from '@/ui/work';
+import { DrawingView, Line, Section } from '@/ui';
+import { PlayBar } from '@/ui/work';
 import { text } from '../text';
-
-const STEP_MS = 700;
 
 /** The joint again, pull by pull: how tight each bolt was. It plays only when asked to. */
 export function Replay({ result, sheet }: { result: PracticeResult; sheet: Sheet }) {
   const { format } = useSignedIn();
   const [at, setAt] = useState(result.replay.length);
-  const [isPlaying, setPlaying] = useState(false);
-  const isOver = at >= result.replay.length;
-  useEffect(() => {
-    if (!isPlaying || isOver) return;
-    const next = setTimeout(() => setAt(at + 1), STEP_MS);
-    return () => clearTimeout(next);
-  }, [isPlaying, isOver, at]);
   const now = at > 0 ? result.replay[at - 1] : undefined;
   const said = now ? text.result.at({ n: at, bolt: now.seat }) : text.result.before;
   const places = placesAt(result, sheet, at);
@@ -42,27 +33,7 @@ export function Replay({ result, sheet }: { result: PracticeResult; sheet: Sheet
           height="100%"
         />
       </View>
-      <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
-        <BigButton
-          text={isPlaying && !isOver ? text.result.pause : text.result.play}
-          look="plain"
-          size="desk"
-          onPress={() => {
-            if (isOver) setAt(0);
-            setPlaying(!isPlaying || isOver);
-          }}
-        />
-        <RangeField
-          label={text.result.scrub}
-          value={at}
-          max={result.replay.length}
-          said={said}
-          onChange={(to) => {
-            setPlaying(false);
-            setAt(to);
-          }}
-        />
-      </View>
+      <PlayBar at={at} of={result.replay.length} said={said} words={text.result} onAt={setAt} />
       <Line>{said}</Line>
     </Section>
   );
