@@ -44,8 +44,6 @@ test('a technician’s pictures', async ({ technician: t, house }) => {
   await t.button('Start tightening').click();
   await t.tap('10 new ones in, by hand');
   await t.tap(/^Wrench 3/);
-  await expect(t.button('Wrench is set')).toBeVisible();
-  await picture(t, 'set-wrench');
   await t.tap('Wrench is set');
   await t.pulls('Moved', 4);
   await picture(t, 'tighten-settling');
@@ -70,6 +68,25 @@ test('pictures of a teardown and of what is measured', async ({ technician: t, h
   await t.page.goto(`${house.url}/orders/${id(201)}/measure`);
   await t.page.getByRole('radio', { name: /^Flatness/ }).click();
   await picture(t, 'measure');
+});
+
+test('a picture of practice', async ({ technician: t, house }) => {
+  await t.signIn('Rafi Daan');
+  await t.page.goto(`${house.url}/practice`);
+  await t.button(/^6\. Feel the yield/).click();
+  for (const name of [/new ones in, by hand/, /^Practice click wrench/, 'Wrench is set'] as const)
+    await t.tap(name);
+  const pulls = async (times: number): Promise<void> => {
+    await t.button('Pull').focus();
+    for (let i = 0; i < times; i += 1) await t.page.keyboard.press('Enter');
+    await expect(t.page.getByText(/^Clicked after/)).toBeVisible();
+  };
+  for (let bolt = 1; bolt <= 2; bolt += 1) {
+    await pulls(25);
+    await t.pull('Clicked');
+  }
+  await pulls(25);
+  await picture(t, 'practice');
 });
 
 test('pictures of the desk', async ({ technician: t, house }) => {

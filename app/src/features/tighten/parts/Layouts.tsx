@@ -25,11 +25,11 @@ interface Layout {
 export function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: boolean }) {
   const inks = useInks();
   const top = useTop(view.state);
-  // A wrench on the bolt needs the room.
-  const isHand = useRunPlace().practice !== null && due.kind === 'pull';
+  // A wrench on the bolt, or the bolts from above, need the room.
+  const isNear = useRunPlace().practice !== null && NEAR.includes(due.kind);
   return (
     <View style={styles.phone}>
-      {isHuge || isHand ? null : (
+      {isHuge || isNear ? null : (
         <View style={styles.ribbon}>
           <RibbonOf state={view.state} height={56} />
         </View>
@@ -64,6 +64,9 @@ export function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: bo
     </View>
   );
 }
+
+/** Where practice shows the bolts themselves. */
+const NEAR: readonly Next['kind'][] = ['pull', 'reconcile', 'hold'];
 
 /** A phone on its side: too low for one above the other. */
 export function useIsLow(): boolean {
