@@ -18,7 +18,7 @@ const MIGRATIONS = path.join(root, 'server/migrations');
  * PostgreSQL of this installation, running while the work lasts; and a folder that only this user
  * can look into, which goes with it.
  */
-async function withCluster(work) {
+export async function withCluster(work) {
   process.umask(0o077);
   ensurePostgres();
   const home = dataHome();

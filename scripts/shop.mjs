@@ -4,6 +4,7 @@ import { spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
+import { archiveState } from './archive.mjs';
 import { buildWeb } from './build-web.mjs';
 import { clusterIn, dataHome } from './cluster.mjs';
 import { ensurePostgres, Refusal, root } from './install.mjs';
@@ -202,8 +203,9 @@ export async function status() {
     return;
   }
   const answers = await isHealthy(shop.url);
+  const kept = process.env.DATABASE_URL ? null : archiveState(clusterIn(home));
   console.log(
-    `Stennet is running at ${shop.url} since ${shop.startedAt}, process ${shop.pid}.${answers ? '' : ' It is not responding: see the log.'}\nData: ${home}\nLog: ${shop.log}\nCode for the first visit: ${setupCode(home)}`,
+    `Stennet is running at ${shop.url} since ${shop.startedAt}, process ${shop.pid}.${answers ? '' : ' It is not responding: see the log.'}\nData: ${home}\nLog: ${shop.log}\nCode for the first visit: ${setupCode(home)}${kept ? `\n${kept}` : ''}`,
   );
   if (!answers) process.exitCode = 4;
 }

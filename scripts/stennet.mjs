@@ -7,6 +7,8 @@ const usage = `./stennet demo [--port N] [--fresh]   start with demo data
 ./stennet start [--port N] [--host A] [--hosts NAME,NAME] [--tls-cert F --tls-key F | --behind-proxy] [--foreground]   run a real shop in the background
 ./stennet stop | status
 ./stennet backup FILE | restore FILE [--passphrase-file F]   the whole shop and its keys
+./stennet archive FOLDER              keep every change of the shop in another place, from now on
+./stennet rewind FOLDER [--to TIME]   put the shop back to a moment of that archive
 ./stennet test [--all]                run every check; --all adds the long sweeps
 ./stennet verify FILE|RO|--all [WITNESS]   verify records and the audit trail
 ./stennet wrench [--port N] [--name S]   a simulated digital wrench; the demo already has one
@@ -47,6 +49,15 @@ const commands = {
     options: { 'passphrase-file': text, 'other-keys': flag },
     names: 1,
     run: async (o, names) => (await import('./backup.mjs')).restore(names, o),
+  },
+  archive: {
+    names: 1,
+    run: async (_o, names) => (await import('./archive.mjs')).archive(names),
+  },
+  rewind: {
+    options: { to: text },
+    names: 1,
+    run: async (o, names) => (await import('./rewind.mjs')).rewind(names, o),
   },
   test: { options: { all: flag }, run: async (o) => (await import('./test.mjs')).test(o) },
   soak: { options: { short: flag }, run: async (o) => (await import('./soak.mjs')).soak(o) },
