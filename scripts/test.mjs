@@ -22,8 +22,8 @@ const withServers = (all) => [
   ['folders that are broken', node, ['scripts/folder.check.mjs']],
   ['a full disk', node, ['scripts/fullDisk.check.mjs']],
   ['a streaming replica', node, ['scripts/replica.check.mjs']],
-  ['back to a moment', node, ['scripts/archive.check.mjs']],
   ['soak, short', node, ['--import', 'tsx', 'scripts/soak/main.mts', ...(all ? [] : ['--short'])]],
+  ...(all ? [['back to a moment', node, ['scripts/archive.check.mjs']]] : []),
 ];
 
 /** What only reads. */
