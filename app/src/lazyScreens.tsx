@@ -50,3 +50,4 @@ export const HistoryScreen = lazyScreen('HistoryScreen');
 export const PracticeScreen = lazyScreen('PracticeScreen');
 export const PracticeRunScreen = lazyScreen('PracticeRunScreen');
 export const PracticeResultScreen = lazyScreen('PracticeResultScreen');
+export const SystemScreen = lazyScreen('SystemScreen');

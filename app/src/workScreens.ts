@@ -17,6 +17,6 @@ export { PrepareScreen } from '@/features/prepare';
 export { ForeignRecordScreen, RecordScreen } from '@/features/record';
 export { FindScreen } from '@/features/find';
 export { SheetScreen } from '@/features/sheet';
-export { ShopScreen } from '@/features/shop';
+export { ShopScreen, SystemScreen } from '@/features/shop';
 export { PracticeRunScreen, TightenScreen } from '@/features/tighten';
 export { ToolsScreen, WrenchScreen } from '@/features/tools';

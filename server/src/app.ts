@@ -37,6 +37,8 @@ import { photoRoutes } from './routes/photos';
 import { traceRoutes } from './routes/traces';
 import { sessionRoutes } from './routes/session';
 import { statementRoutes } from './routes/statements';
+import { metrics } from './http/metrics';
+import { systemRoutes } from './routes/system';
 import { practiceRoutes } from './routes/practice';
 import { toolRoutes } from './routes/tools';
 import { writeOrderRoutes } from './routes/writeOrders';
@@ -48,6 +50,8 @@ export interface AppOptions extends Omit<Deps, 'foreign' | 'runs'> {
   logLevel: string;
   /** Names that the server is reached by, beyond its address and its name in the local network. */
   hosts?: readonly string[];
+  /** Who shows it may read the metrics; without it no one may. */
+  metricsToken?: string;
   /** A proxy on this machine says from where a request came. */
   trustProxy?: boolean;
 }
@@ -84,6 +88,7 @@ export function createApp(given: AppOptions): Express {
     res.status(up ? 200 : 503).json({ ok: up });
   });
   app.use(requireOwnHost(options.hosts ?? []));
+  measure(app, options);
   app.get('/api/openapi.json', (_req, res) =>
     res.sendFile(path.join(path.dirname(options.fonts), 'openapi.json')),
   );
@@ -116,6 +121,12 @@ export function createApp(given: AppOptions): Express {
   return app;
 }
 
+function measure(app: Express, { db, metricsToken, keys }: AppOptions): void {
+  const measured = metrics(db, metricsToken ?? null, keys.folder);
+  app.get('/metrics', measured.answer);
+  app.use('/api', measured.watch);
+}
+
 /** All that take and give small bodies. */
 function apiRoutes(app: Express, options: AppOptions & Pick<Deps, 'foreign' | 'runs'>): void {
   sessionRoutes(app, options);
@@ -126,6 +137,7 @@ function apiRoutes(app: Express, options: AppOptions & Pick<Deps, 'foreign' | 'r
   writeOrderRoutes(app, options);
   toolRoutes(app, options);
   practiceRoutes(app, options);
+  systemRoutes(app, options);
   statementRoutes(app, options);
   traceRoutes(app, options);
   runRoutes(app, options);

@@ -45,6 +45,7 @@ async function main(): Promise<void> {
     hosts: (process.env.HOSTS ?? '').toLowerCase().split(',').filter(Boolean),
     trustProxy: process.env.TRUST_PROXY === '1',
     setupCode: process.env.SETUP_CODE ?? null,
+    ...(process.env.METRICS_TOKEN ? { metricsToken: process.env.METRICS_TOKEN } : {}),
     logLevel: process.env.LOG_LEVEL ?? 'info',
     ...(process.env.WEB_DIR ? { web: process.env.WEB_DIR } : {}),
   });

@@ -7,6 +7,7 @@ export {
   useOrders,
   usePeople,
   useSetup,
+  useSystem,
   useThumb,
   useToday,
   useTools,

@@ -109,6 +109,14 @@ export interface KeptTool {
   changedBy: string | null;
   tool: ShopTool;
 }
+/** How the house stands, looked at again while it is open. */
+export const useSystem = () =>
+  useQuery({
+    queryKey: queryKeys.system,
+    queryFn: () => call('system'),
+    refetchInterval: 10_000,
+    meta: { kept: false },
+  });
 export const useTools = () =>
   useQuery({
     queryKey: queryKeys.tools,

@@ -29,6 +29,7 @@ export const queryKeys = {
   followUpsThat: (state: string) => ['followUps', state],
   history: ['history'],
   historyOf: (asked: Record<string, string> | null) => ['history', asked],
+  system: ['system'],
   practice: ['practice'],
   practiceHere: ['practice', 'here'],
   everyForeign: ['foreign'],

@@ -57,6 +57,19 @@ export const ToolsSchema = v.object({
   ),
 });
 
+/** How the house stands. Seconds and bytes; null: there is none, or it can’t be told. */
+const SystemSchema = v.object({
+  server: v.object({ name: v.string(), startedAt: v.string() }),
+  /** Used in this shop within a day. */
+  devices: v.number(),
+  streams: v.number(),
+  connections: v.number(),
+  waiting: v.number(),
+  replicaLagS: v.nullable(v.number()),
+  archive: v.nullable(v.object({ ageS: v.nullable(v.number()), fails: v.boolean() })),
+  freeBytes: v.nullable(v.number()),
+});
+
 /** Of a wrench: its checks, the latest first, and what it has done since the last good one. */
 const WrenchChecksSchema = v.object({
   checks: v.array(
@@ -164,6 +177,7 @@ export const replies = {
   addJob: v.object({ job: id }),
   saveEntry: v.object({ version: v.number() }),
   people: PeopleSchema,
+  system: SystemSchema,
   tools: ToolsSchema,
   saveTool: OkSchema,
   wrenchChecks: WrenchChecksSchema,

@@ -54,6 +54,7 @@ export const routes = {
     path: '/api/tools/:tool/checks/:check',
     permission: 'tool.write',
   },
+  system: { method: 'GET', path: '/api/system', permission: 'shop.write' },
   practice: { method: 'GET', path: '/api/practice', permission: 'practice.do' },
   keepPractice: {
     method: 'POST',

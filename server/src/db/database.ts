@@ -1,6 +1,8 @@
 import pg from 'pg';
 import { AppError } from '@stennet/core/errors';
 import type { Connection } from './connection';
+import readStanding from './queries/readStanding.sql';
+import replicaLag from './queries/replicaLag.sql';
 import roleDangers from './queries/roleDangers.sql';
 
 export type Client = pg.PoolClient;
@@ -22,7 +24,18 @@ export interface Database {
   /** Before signing in: no shop, only the functions of the door. */
   atDoor<T>(work: (client: Client) => Promise<T>): Promise<T>;
   isUp(): Promise<boolean>;
+  /** How it stands, for who looks after it. @throws where the database is away */
+  standing(): Promise<Standing>;
   close(): Promise<void>;
+}
+
+/** Seconds; null where there is no replica, or nothing is archived. */
+export interface Standing {
+  connections: number;
+  waiting: number;
+  replicaLagS: number | null;
+  archiveAgeS: number | null;
+  archiveFails: boolean;
 }
 
 // A date stays the day it is, whatever the server's own zone.
@@ -91,6 +104,19 @@ export function openDatabase(
         () => true,
         () => false,
       ),
+    standing: async () => {
+      const [archive, lag] = await Promise.all([
+        pool.query<{ archive_age_s: number | null; archive_fails: number | null }>(readStanding),
+        copy?.query<{ lag_s: number }>(replicaLag).catch(() => null),
+      ]);
+      return {
+        connections: pool.totalCount,
+        waiting: pool.waitingCount,
+        replicaLagS: lag?.rows[0]?.lag_s ?? null,
+        archiveAgeS: archive.rows[0]?.archive_age_s ?? null,
+        archiveFails: archive.rows[0]?.archive_fails === 1,
+      };
+    },
     close: () => Promise.all([pool.end(), copy?.end()]).then(() => undefined),
   };
 }

@@ -1,5 +1,6 @@
 import { isIP } from 'node:net';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
+import { countRefused } from './metrics';
 import { DatabaseError } from '../db/connection';
 import { AppError, toWire } from '@stennet/core/errors';
 import { statusOf } from './status';
@@ -46,6 +47,7 @@ export const answerErrors: ErrorRequestHandler = (error: unknown, req, res, _nex
   const refusal = refusalOf(error);
   if (refusal.code === 'INTERNAL') req.log.error(error);
   else if (error instanceof DatabaseError) req.log.warn(error);
+  countRefused(refusal.code);
   res.status(statusOf[refusal.code]).json({ error: toWire(refusal) });
 };
 

@@ -5,6 +5,7 @@ import { runName } from '@stennet/core/contract';
 import { onlyRow } from '../db/database';
 import { findRun } from '../db/runs';
 import { listPeople } from '../db/people';
+import { countKept } from '../http/metrics';
 import { serve, type Deps } from '../http/serve';
 import { jointWithSheet, orderLabel } from '../order/findOrder';
 import { storedEvents, append } from '../run/append';
@@ -30,5 +31,12 @@ export function runRoutes(app: Express, deps: Deps): void {
       headHash: run.head_hash,
     };
   });
-  serve(app, deps, 'appendRunEvents', append);
+  serve(app, deps, 'appendRunEvents', async (call) => {
+    const reply = await append(call);
+    const events = reply.stored.map((s) => s.id);
+    countKept(events.length);
+    // An entry has its id from the press on: by it the log tells of its way to the row.
+    call.req.log.info({ run: call.params.run, events, refused: reply.refused?.code }, 'stored');
+    return reply;
+  });
 }

@@ -1,4 +1,5 @@
 import type { Express } from 'express';
+import { countStream } from '../http/metrics';
 import { register, requirePerson, type Deps } from '../http/serve';
 import { requireSession } from '../http/session';
 import type { Topic } from '../db/hints';
@@ -43,7 +44,9 @@ export function streamRoutes(app: Express, deps: Deps): void {
       );
     }, BEAT_MS);
     const end = setTimeout(() => res.end(), LONGEST_MS);
+    countStream(1);
     res.on('close', () => {
+      countStream(-1);
       stop();
       clearInterval(beat);
       clearTimeout(end);

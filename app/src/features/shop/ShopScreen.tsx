@@ -1,3 +1,4 @@
+import { isAllowed } from '@stennet/core/contract';
 import { View } from 'react-native';
 import { useSignedIn, useToday } from '@/data';
 import { Card, Columns, RowLink, ScreenFrame } from '@/ui';
@@ -57,6 +58,14 @@ export function ShopScreen() {
                 title={text.people}
                 line={text.peopleLine}
               />
+              {isAllowed(me.role, 'shop.write') ? (
+                <RowLink
+                  href="/system"
+                  icon="cloud-check-outline"
+                  title={text.system}
+                  line={text.systemLine}
+                />
+              ) : null}
               <RowLink
                 href="/account"
                 icon="account-circle-outline"

@@ -1,1 +1,2 @@
 export { ShopScreen } from './ShopScreen';
+export { SystemScreen } from './SystemScreen';

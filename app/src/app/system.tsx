@@ -1,0 +1,1 @@
+export { SystemScreen as default } from '@/lazyScreens';

@@ -1,0 +1,71 @@
+import { commonText } from '@/language/common';
+import { View } from 'react-native';
+import { problemOf, useSending, useSignedIn, useSystem } from '@/data';
+import { now } from '@/platform/clock';
+import { Notice, ScreenFrame, Section, ValueRow, Waiting } from '@/ui';
+import { text } from './text';
+
+const GB = 1e9;
+const LOW_BYTES = 2 * GB;
+
+/** How the shop's own house stands, with what needs someone first. */
+export function SystemScreen() {
+  const system = useSystem();
+  return (
+    <ScreenFrame title={text.system} back="/shop" backLabel={commonText.backToShop}>
+      {system.data ? (
+        <Stands of={system.data} />
+      ) : (
+        <Waiting problem={problemOf(system)} text={text} onRetry={() => void system.refetch()} />
+      )}
+    </ScreenFrame>
+  );
+}
+
+type System = NonNullable<ReturnType<typeof useSystem>['data']>;
+
+function Stands({ of }: { of: System }) {
+  const { format } = useSignedIn();
+  const { unsent } = useSending();
+  const count = (n: number): string => format.number(n, 0);
+  const seconds = (s: number): string => text.seconds({ n: count(s) });
+  const { archive, freeBytes, replicaLagS } = of;
+  return (
+    <View style={{ width: '100%', maxWidth: 720, alignSelf: 'center', gap: 12 }}>
+      {archive === null ? <Notice title={text.noArchive} text={text.noArchiveText} /> : null}
+      {archive?.fails ? (
+        <Notice title={text.archiveFails} text={text.archiveFailsText} look="warn" alert />
+      ) : null}
+      {freeBytes !== null && freeBytes < LOW_BYTES ? (
+        <Notice title={text.diskLow} text={text.diskLowText} look="warn" alert />
+      ) : null}
+      <Section title={text.system}>
+        <View>
+          <ValueRow name={text.server} value={of.server.name} />
+          <ValueRow name={text.since} value={format.ago(new Date(of.server.startedAt), now())} />
+          <ValueRow name={text.devices} value={count(of.devices)} />
+          <ValueRow name={text.streams} value={count(of.streams)} />
+          <ValueRow name={text.unsent} value={count(unsent)} />
+          <ValueRow name={text.connections} value={count(of.connections)} />
+          <ValueRow name={text.waiting} value={count(of.waiting)} />
+          <ValueRow
+            name={text.replica}
+            value={replicaLagS === null ? text.noReplica : seconds(replicaLagS)}
+          />
+          {archive?.ageS == null ? null : (
+            <ValueRow
+              name={text.archive}
+              value={format.ago(new Date(now().getTime() - archive.ageS * 1000), now())}
+            />
+          )}
+          {freeBytes === null ? null : (
+            <ValueRow
+              name={text.disk}
+              value={text.gigabytes({ n: format.number(freeBytes / GB, 0) })}
+            />
+          )}
+        </View>
+      </Section>
+    </View>
+  );
+}

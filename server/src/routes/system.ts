@@ -1,0 +1,36 @@
+import os from 'node:os';
+import * as v from 'valibot';
+import type { Express } from 'express';
+import { rowsOf } from '../db/statement';
+import countDevicesSql from '../db/queries/countDevices.sql';
+import { freeBytes, streamsNow } from '../http/metrics';
+import { serve, type Deps } from '../http/serve';
+
+const countDevices = rowsOf(countDevicesSql, v.object({ devices: v.number() }));
+const DAY_MS = 86_400_000;
+const startedAt = new Date();
+
+/** How the shop's own house stands: for who looks after it. */
+export function systemRoutes(app: Express, deps: Deps): void {
+  serve(app, deps, 'system', async ({ client }) => {
+    const now = deps.now();
+    const [{ devices } = { devices: 0 }] = await countDevices(
+      client,
+      new Date(now.getTime() - DAY_MS),
+    );
+    const stands = await deps.db.standing();
+    return {
+      server: { name: os.hostname(), startedAt: startedAt.toISOString() },
+      devices,
+      streams: await streamsNow(),
+      connections: stands.connections,
+      waiting: stands.waiting,
+      replicaLagS: stands.replicaLagS,
+      archive:
+        stands.archiveAgeS === null && !stands.archiveFails
+          ? null
+          : { ageS: stands.archiveAgeS, fails: stands.archiveFails },
+      freeBytes: await freeBytes(deps.keys.folder),
+    };
+  });
+}
