@@ -51,6 +51,7 @@ await build({
     'pg',
     'pino',
     'pino-http',
+    'prom-client',
     'sharp',
   ],
   logLevel: 'warning',

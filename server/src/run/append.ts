@@ -145,12 +145,14 @@ async function appending(
   at: Stands & { run: string; receivedAt: string },
 ): Promise<Appending> {
   const { run, head, earlier, state, receivedAt } = at;
-  const said = await listStatements(client, run);
+  // Asked only where an entry is judged by it: a plain pull needs neither.
+  const has = (type: RunEvent['type']): boolean => body.events.some((e) => e.type === type);
+  const said = has('used') ? await listStatements(client, run) : [];
   return new Appending(
     state,
     earlier,
     {
-      tools: await toolsInUse(client),
+      tools: has('wrenchChosen') ? await toolsInUse(client) : [],
       said: new Map(said.map((s) => [s.id, s.body])),
       key: deps.keys.of(session.shop.id),
       isSigned: head.isSigned,
