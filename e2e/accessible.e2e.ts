@@ -145,6 +145,7 @@ test(
     await at(`/tools/${id(102)}`, 'Off at each check, to the right', 'wrench');
     await t.button('Check against a reference').click();
     await clean(t, 'wrench check');
+    await at('/system', 'Changes aren’t archived', 'system');
     await at('/bench', /^Nine of ten bolts/, 'bench');
     await at('/bench?page=pulls', /^Friction alone leaves/, 'bench, order');
     await at('/bench?page=sane', 'Can this bolt take this torque?', 'bench, small tool');

@@ -47,8 +47,8 @@ export function PaintMarks({ practice, state }: { practice: PracticeRun; state: 
             <DrawingView
               drawing={markedBolt(groupOfSeat(state.sheet, id).head, marks[id] ?? null)}
               label={labelOf(id)}
-              width={72}
-              height={72}
+              width={62}
+              height={62}
             />
           </View>
         ))}
@@ -58,7 +58,7 @@ export function PaintMarks({ practice, state }: { practice: PracticeRun; state: 
 }
 
 const styles = StyleSheet.create({
-  marks: { flex: 1, alignItems: 'center', justifyContent: 'center', gap: 8, padding: 8 },
-  bolts: { flexDirection: 'row', flexWrap: 'wrap', gap: 12, justifyContent: 'center' },
-  bolt: { alignItems: 'center', gap: 2 },
+  marks: { flex: 1, alignItems: 'center', justifyContent: 'center', gap: 6, padding: 6 },
+  bolts: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, justifyContent: 'center' },
+  bolt: { alignItems: 'center', gap: 0 },
 });
