@@ -17,6 +17,10 @@ import {
 
 export { dataHome, freePort, keyFolder, postgresProgram } from './postgres.mjs';
 
+/** Who may do what in a database that has just been made. */
+export const SCHEMA_SQL =
+  'alter schema public owner to stennet_owner; revoke all on schema public from public; grant usage on schema public to stennet_app, stennet_door';
+
 /** Handle on the cluster in a folder; nothing happens until `start`. */
 export const clusterIn = (home) => new Cluster(home);
 
@@ -169,10 +173,7 @@ class Cluster {
   ensureDatabase(name) {
     if (!this.hasDatabase(name)) {
       this.psql('postgres', `create database ${name} owner stennet_owner`);
-      this.psql(
-        name,
-        'alter schema public owner to stennet_owner; revoke all on schema public from public; grant usage on schema public to stennet_app, stennet_door',
-      );
+      this.psql(name, SCHEMA_SQL);
     }
     return this.urls(name);
   }
@@ -216,6 +217,7 @@ class Cluster {
     ]);
     return {
       url: (name) => Object.assign(new URL(this.urls(name).app), { port: String(port) }).href,
+      promote: () => run('pg_ctl', ['-D', copyData, '-w', 'promote']),
       kill: () => run('pg_ctl', ['-D', copyData, '-m', 'immediate', '-w', 'stop'], { ok: true }),
     };
   }
@@ -250,7 +252,7 @@ class Cluster {
  * stennet_owner runs migrations, stennet_app serves, stennet_door is only what one look-up across
  * shops runs as.
  */
-function rolesSql(s) {
+export function rolesSql(s) {
   const role = (name, options) =>
     `if not exists (select 1 from pg_roles where rolname = '${name}') then create role ${name} ${options}; end if;`;
   return `do $$ begin ${role('stennet_owner', `login password '${s.ownerPassword}'`)} ${role('stennet_app', `login password '${s.appPassword}'`)} ${role('stennet_door', 'nologin')}

@@ -37,6 +37,24 @@ export function ensureChromium() {
   if (!fs.existsSync('/usr/bin/chromium')) apt(['chromium'], 'Chromium, for the end-to-end tests,');
 }
 
+/** What a cluster is made of; its programs are started by the check alone. */
+export function ensureClusterPrograms() {
+  ensurePostgres();
+  const programs = {
+    '/usr/bin/etcd': 'etcd-server',
+    '/usr/bin/patroni': 'patroni',
+    '/usr/sbin/haproxy': 'haproxy',
+    '/usr/sbin/pgbouncer': 'pgbouncer',
+    '/usr/sbin/ip': 'iproute2',
+  };
+  const missing = Object.keys(programs).filter((file) => !fs.existsSync(file));
+  if (missing.length > 0)
+    apt(
+      missing.map((file) => programs[file]),
+      'What a cluster is made of',
+    );
+}
+
 /** npm packages as the lock file says; only when it changed since. */
 export function ensurePackages() {
   const mark = path.join(root, 'node_modules', '.stennet-lock');

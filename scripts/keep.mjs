@@ -14,6 +14,8 @@ const { home, port, host, hosts, web, cert, key, isBehindProxy } = JSON.parse(
 );
 const LONGEST_WAIT_MS = 20_000;
 const LOOK_EVERY_MS = 1000;
+/** Several servers of one database share a folder of keys. */
+const keys = process.env.KEY_DIR || keyFolder(home);
 const cluster = process.env.DATABASE_URL ? null : clusterIn(home);
 let server;
 let isEnding = false;
@@ -37,7 +39,7 @@ async function main() {
     {
       cwd: root,
       stdio: 'inherit',
-      env: { ...process.env, OWNER_DATABASE_URL: urls.owner, KEY_DIR: keyFolder(home) },
+      env: { ...process.env, OWNER_DATABASE_URL: urls.owner, KEY_DIR: keys },
     },
   );
   if (prepared.status !== 0) throw new Error('the database could not be prepared; see above');
@@ -77,14 +79,14 @@ function serve(url) {
       OWNER_DATABASE_URL: undefined,
       KEPT: '1',
       DATABASE_URL: url,
-      KEY_DIR: keyFolder(home),
+      KEY_DIR: keys,
       PORT: String(port),
       HOST: host,
       HOSTS: hosts,
       WEB_DIR: web,
       SETUP_CODE: setupCode(home),
       ...(cert ? { TLS_CERT: cert, TLS_KEY: key } : {}),
-      ...(isBehindProxy ? { TRUST_PROXY: '1' } : {}),
+      ...(isBehindProxy ? { TRUST_PROXY: process.env.TRUST_PROXY || '1' } : {}),
       ...(cert || isBehindProxy ? { STENNET_SECURE: '1' } : {}),
     },
   });

@@ -69,13 +69,34 @@ try {
   await copy.query('select pg_wal_replay_resume()');
   await soon('the replica follows', async () => (await orders())[0] === 'R-1');
 
+  // Another one, promoted: it is a primary like the first, also for what the audit trail guards.
+  fs.mkdirSync(path.join(home, 'second'));
+  fs.chmodSync(path.join(home, 'second'), 0o755);
+  const second = await cluster.replicate(path.join(home, 'second'));
+  second.promote();
+  const promoted = new pg.Client({
+    connectionString: Object.assign(new URL(urls.admin), { port: new URL(second.url(NAME)).port })
+      .href,
+  });
+  promoted.on('error', () => undefined);
+  await promoted.connect();
+  await soon('the promoted one takes a guarded row', async () =>
+    promoted
+      .query('update repair_order set number = $2 where number = $1', ['R-1', 'R-9'])
+      .then(({ rowCount }) => rowCount === 1),
+  );
+  await promoted.end();
+  second.kill();
+
   // Killed: the same view, at once and current, from the primary.
   await copy.end();
   replica.kill();
   await rename('R-1', 'R-2');
   assert.deepEqual(await orders(), ['R-2']);
   await primary.end();
-  console.log('reads go to the replica, follow it, and fall back to the primary');
+  console.log(
+    'reads go to the replica, follow it, and fall back to the primary; one that is promoted writes',
+  );
 } finally {
   server?.kill('SIGTERM');
   replica?.kill();

@@ -1,10 +1,19 @@
-// ./stennet soak: builds, starts a cluster of its own and two servers, and lets
-// scripts/soak/main.mts do the rest.
+// ./stennet soak and ./stennet cluster-check: the server is built, programs are there, and
+// scripts/soak or scripts/machines does the rest.
 import { spawnSync } from 'node:child_process';
-import { ensurePostgres, Refusal, root } from './install.mjs';
+import { ensureClusterPrograms, ensurePostgres, Refusal, root } from './install.mjs';
 
-export async function soak({ short }) {
+export async function soak(options) {
   ensurePostgres();
+  buildAndRun('scripts/soak/main.mts', options);
+}
+
+export async function clusterCheck(options) {
+  ensureClusterPrograms();
+  buildAndRun('scripts/machines/main.mts', options);
+}
+
+function buildAndRun(program, { short }) {
   const built = spawnSync(process.execPath, ['scripts/build-server.mjs'], {
     cwd: root,
     stdio: ['ignore', 'ignore', 'inherit'],
@@ -12,7 +21,7 @@ export async function soak({ short }) {
   if (built.status !== 0) throw new Refusal('Building the server failed; see above.');
   const done = spawnSync(
     process.execPath,
-    ['--import', 'tsx', 'scripts/soak/main.mts', ...(short ? ['--short'] : [])],
+    ['--import', 'tsx', program, ...(short ? ['--short'] : [])],
     { cwd: root, stdio: 'inherit' },
   );
   process.exitCode = done.status ?? 1;

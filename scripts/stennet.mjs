@@ -15,6 +15,7 @@ const usage = `./stennet demo [--port N] [--fresh]   start with demo data
 ./stennet wrench --check URL          whether an adapter for a real wrench speaks the protocol
 ./stennet trace FILE|FOLDER… [--target N·m] [--to csv|json --in FOLDER]   judge recorded pulls
 ./stennet soak [--short]                many devices and two failing servers, checked against a ledger
+./stennet cluster-check [--short]       a cluster on this machine, one fault after the other; writes docs/RELIABILITY.md
 ./stennet bench                       run the benchmarks; writes docs/BENCHMARKS.md
 ./stennet hooks                       check commit titles before each commit`;
 
@@ -61,6 +62,10 @@ const commands = {
   },
   test: { options: { all: flag }, run: async (o) => (await import('./test.mjs')).test(o) },
   soak: { options: { short: flag }, run: async (o) => (await import('./soak.mjs')).soak(o) },
+  'cluster-check': {
+    options: { short: flag },
+    run: async (o) => (await import('./soak.mjs')).clusterCheck(o),
+  },
   verify: {
     options: { all: flag },
     names: 1,

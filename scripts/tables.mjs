@@ -55,7 +55,7 @@ function tablesIn(url) {
         select c.relname as name, c.relforcerowsecurity as forced,
           (select json_agg(a.attname order by a.attnum) from pg_attribute a where a.attrelid = c.oid and a.attnum > 0 and not a.attisdropped and a.attgenerated = '') as columns,
           (select coalesce(json_agg(distinct r.relname), '[]') from pg_constraint k join pg_class r on r.oid = k.confrelid where k.conrelid = c.oid and k.contype = 'f' and r.oid <> c.oid) as after
-        from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind = 'r') t;`,
+        from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind in ('r', 'p')) t;`,
     ),
   ).filter((t) => !LEFT_OUT.includes(t.name));
   const sorted = [];

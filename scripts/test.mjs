@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import fs from 'node:fs';
 import path from 'node:path';
-import { ensureChromium, ensurePostgres, root } from './install.mjs';
+import { ensureChromium, ensureClusterPrograms, ensurePostgres, root } from './install.mjs';
 import { NOT_TRIED } from './notTried.mjs';
 
 let passed = 0;
@@ -23,7 +23,16 @@ const withServers = (all) => [
   ['a full disk', node, ['scripts/fullDisk.check.mjs']],
   ['a streaming replica', node, ['scripts/replica.check.mjs']],
   ['soak, short', node, ['--import', 'tsx', 'scripts/soak/main.mts', ...(all ? [] : ['--short'])]],
-  ...(all ? [['back to a moment', node, ['scripts/archive.check.mjs']]] : []),
+  ...(all
+    ? [
+        ['back to a moment', node, ['scripts/archive.check.mjs']],
+        [
+          'a cluster and its faults',
+          node,
+          ['--import', 'tsx', 'scripts/machines/main.mts', '--short'],
+        ],
+      ]
+    : []),
 ];
 
 /** What only reads. */
@@ -57,6 +66,7 @@ export async function test({ all = false }) {
   if (all) process.env.STENNET_ALL = '1';
   ensurePostgres();
   ensureChromium();
+  if (all) ensureClusterPrograms();
   fs.mkdirSync(path.join(root, 'test-results'), { recursive: true });
 
   for (const signal of ['SIGINT', 'SIGTERM']) {

@@ -16,37 +16,40 @@ import {
   sleep,
   soak,
 } from './ledger.mts';
-import { Server } from './server.mts';
 
 /**
  * One phone in the bay: it confirms without waiting for anybody, keeps what it confirmed, and sends
  * until it is told.
  */
 export class Device {
-  private readonly id = randomUUID();
+  protected readonly id = randomUUID();
   /** What it holds runs with. */
-  private readonly holdKey = randomBytes(32).toString('base64url');
+  protected readonly holdKey = randomBytes(32).toString('base64url');
   private cookie = '';
-  private person = '';
-  private wrenches: Wrench[] = [];
-  private t: Technician | null = null;
-  private unsent: RunEvent[] = [];
+  protected person = '';
+  protected wrenches: Wrench[] = [];
+  protected t: Technician | null = null;
+  protected unsent: RunEvent[] = [];
   isCut = false;
+  /** When the last request that stored anything was begun. */
+  ackedSince = 0;
   /** Whose run this device is to take over next, and whether it did. */
   wanted: Device | null = null;
   took: boolean | null = null;
 
   constructor(
     private readonly name: string,
-    private readonly servers: readonly Server[],
+    private readonly servers: readonly { url: () => string }[],
   ) {}
 
-  private async ask(
+  protected async ask(
     where: string,
     body?: unknown,
   ): Promise<{ status: number; reply: any; cookie: string | null }> {
     if (this.isCut) throw new Error('no network');
-    const server = this.servers[Math.floor(Math.random() * this.servers.length)] as Server;
+    const server = this.servers[Math.floor(Math.random() * this.servers.length)] as {
+      url: () => string;
+    };
     const response = await fetch(`${server.url()}${where}`, {
       method: body === undefined ? 'GET' : 'POST',
       headers: {
@@ -62,7 +65,7 @@ export class Device {
     return { status: response.status, reply, cookie: response.headers.get('set-cookie') };
   }
 
-  private async until<T>(work: () => Promise<T>): Promise<T> {
+  protected async until<T>(work: () => Promise<T>): Promise<T> {
     for (;;) {
       try {
         return await work();
@@ -103,6 +106,10 @@ export class Device {
   }
 
   private async begin(): Promise<void> {
+    this.t = this.technicianAt(await this.newJoint());
+  }
+
+  protected async newJoint(): Promise<string> {
     const joint = randomUUID();
     await this.until(() =>
       this.ask(`/api/jobs/${JOB}/joints`, {
@@ -112,9 +119,13 @@ export class Device {
         revision: headSheet.revision,
       }),
     );
+    return joint;
+  }
+
+  protected technicianAt(joint: string): Technician {
     const run = randomUUID();
     runs.add(run);
-    this.t = new Technician(headSheet, {
+    return new Technician(headSheet, {
       shop: HALDEN,
       run,
       joint,
@@ -130,10 +141,14 @@ export class Device {
    * As long as the network is away it is tried again; what was refused because another device took
    * over is kept aside by the server.
    */
-  private async send(): Promise<void> {
-    const run = this.t?.place.run ?? this.unsent[0]?.run ?? '';
-    const batch = this.unsent.slice(0, 1 + Math.floor(Math.random() * 6));
-    if (batch.length === 0) return sleep(20);
+  protected async send(): Promise<void> {
+    const [first] = this.unsent;
+    if (!first) return sleep(20);
+    const { run } = first;
+    const batch = this.unsent
+      .filter((e) => e.run === run)
+      .slice(0, 1 + Math.floor(Math.random() * 6));
+    const from = Date.now();
     try {
       const { reply } = await this.ask(`/api/runs/${run}/events`, {
         deviceName: 'Soak',
@@ -145,6 +160,7 @@ export class Device {
         if (event) sent.set(id, canonicalJson(event));
         if (event?.type === 'pulled' && !acknowledged.has(id)) counted.pulls += 1;
         acknowledged.set(id, run);
+        this.ackedSince = Math.max(this.ackedSince, from);
       }
       this.unsent = this.unsent.filter((e) => !acknowledged.has(e.id));
       if (reply.refused?.code === 'KEPT_AS_CLAIM') await this.lose(run);
@@ -229,7 +245,7 @@ export class Device {
 }
 
 /** Ids of a simulated technician are counted; here each event gets one that no one else has. */
-function fresh(t: Technician, event: RunEvent): RunEvent {
+export function fresh(t: Technician, event: RunEvent): RunEvent {
   const own = { ...event, id: randomUUID() } as RunEvent;
   const events = t.state.events.toArray().map((e) => (e === event ? own : e));
   t.state = replay(headSheet, events);

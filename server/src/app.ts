@@ -52,8 +52,8 @@ export interface AppOptions extends Omit<Deps, 'foreign' | 'runs'> {
   hosts?: readonly string[];
   /** Who shows it may read the metrics; without it no one may. */
   metricsToken?: string;
-  /** A proxy on this machine says from where a request came. */
-  trustProxy?: boolean;
+  /** Addresses of proxies that may say who asks; Express names them. */
+  trustProxy?: string[];
 }
 
 const YEAR_S = 31_536_000;
@@ -67,7 +67,7 @@ export function createApp(given: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
-  if (options.trustProxy) app.set('trust proxy', 'loopback');
+  if (options.trustProxy?.length) app.set('trust proxy', options.trustProxy);
   app.use(
     pinoHttp({
       logger: logger(options.logLevel),

@@ -30,8 +30,10 @@ async function main(): Promise<void> {
   if (replica) await assertHarmlessRole(replica).catch(dangerOnly);
   const now = (): Date => new Date(Date.now() + offsetMs);
   const keys = keysIn(env('KEY_DIR'));
-  const db = openDatabase(url, journalOf(keys, now), replica);
-  const hints = listenTo(url);
+  const isPooled = process.env.DATABASE_POOLED === '1';
+  const db = openDatabase(url, journalOf(keys, now), { replica, isPooled });
+  // LISTEN holds on to one connection: a pooler in transaction mode is passed by.
+  const hints = listenTo(process.env.LISTEN_DATABASE_URL || url);
   const app = createApp({
     db,
     now,
@@ -43,7 +45,7 @@ async function main(): Promise<void> {
     hints,
     judgesWaits: process.env.STENNET_TRUST_WAITS !== '1',
     hosts: (process.env.HOSTS ?? '').toLowerCase().split(',').filter(Boolean),
-    trustProxy: process.env.TRUST_PROXY === '1',
+    trustProxy: trustedProxies(process.env.TRUST_PROXY ?? ''),
     setupCode: process.env.SETUP_CODE ?? null,
     ...(process.env.METRICS_TOKEN ? { metricsToken: process.env.METRICS_TOKEN } : {}),
     logLevel: process.env.LOG_LEVEL ?? 'info',
@@ -72,6 +74,10 @@ async function main(): Promise<void> {
   // good.
   if (process.env.KEPT) process.stdin.on('end', stop).resume();
 }
+
+/** '1': a proxy on this machine; else the addresses of those that may say who asks. */
+const trustedProxies = (given: string): string[] =>
+  given === '1' ? ['loopback'] : given.split(',').filter(Boolean);
 
 /** A replica that is away now may come later; a role that sees too much never serves. */
 function dangerOnly(error: unknown): void {

@@ -1,6 +1,6 @@
 import pg from 'pg';
 import { AppError } from '@stennet/core/errors';
-import type { Connection } from './connection';
+import { PooledClient, type Connection } from './connection';
 import readStanding from './queries/readStanding.sql';
 import replicaLag from './queries/replicaLag.sql';
 import roleDangers from './queries/roleDangers.sql';
@@ -84,16 +84,18 @@ function outOfReach(error: unknown): never {
 
 /**
  * @param replica of a streaming replica, where there is one: history and calendars are read there
+ * @param isPooled behind a pooler in transaction mode that keeps no prepared statements
  */
 export function openDatabase(
   connectionString: string,
   journal: Journal | null,
-  replica?: string,
+  { replica, isPooled = false }: { replica?: string | undefined; isPooled?: boolean } = {},
 ): Database {
-  const pool = new pg.Pool({ connectionString, max: 10, connectionTimeoutMillis: 5000 });
+  const Client = isPooled ? PooledClient : pg.Client;
+  const pool = new pg.Pool({ connectionString, max: 10, connectionTimeoutMillis: 5000, Client });
   const inShop = transactionsOn(pool, journal);
   const copy = replica
-    ? new pg.Pool({ connectionString: replica, max: 10, connectionTimeoutMillis: 1000 })
+    ? new pg.Pool({ connectionString: replica, max: 10, connectionTimeoutMillis: 1000, Client })
     : null;
   return {
     inShop,

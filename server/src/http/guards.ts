@@ -65,6 +65,8 @@ const AWAY = [
   '57P01',
   '57P02',
   '57P03',
+  // One that was the primary a moment ago.
+  '25006',
   '58030',
   '40001',
   '40P01',
