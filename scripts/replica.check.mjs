@@ -15,12 +15,18 @@ const home = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-replica-'));
 fs.chmodSync(home, 0o755);
 const cluster = clusterIn(home);
 let replica;
+let second;
 let server;
 
 try {
   await cluster.start();
   const urls = cluster.ensureDatabase(NAME);
   node(['scripts/build-server.mjs']);
+  // From before the tables are made: it has them by the primary's log alone.
+  const other = path.join(home, 'second');
+  fs.mkdirSync(other);
+  fs.chmodSync(other, 0o755);
+  second = await cluster.replicate(other);
   fillWithDemo(urls.owner, home);
   replica = await cluster.replicate(home);
   const port = await freePort();
@@ -69,10 +75,7 @@ try {
   await copy.query('select pg_wal_replay_resume()');
   await soon('the replica follows', async () => (await orders())[0] === 'R-1');
 
-  // Another one, promoted: it is a primary like the first, also for what the audit trail guards.
-  fs.mkdirSync(path.join(home, 'second'));
-  fs.chmodSync(path.join(home, 'second'), 0o755);
-  const second = await cluster.replicate(path.join(home, 'second'));
+  // The other one, promoted: it is a primary like the first, also for what the audit trail guards.
   second.promote();
   const promoted = new pg.Client({
     connectionString: Object.assign(new URL(urls.admin), { port: new URL(second.url(NAME)).port })
@@ -86,7 +89,6 @@ try {
       .then(({ rowCount }) => rowCount === 1),
   );
   await promoted.end();
-  second.kill();
 
   // Killed: the same view, at once and current, from the primary.
   await copy.end();
@@ -100,6 +102,7 @@ try {
 } finally {
   server?.kill('SIGTERM');
   replica?.kill();
+  second?.kill();
   cluster.destroy();
   fs.rmSync(home, { recursive: true, force: true });
 }
