@@ -26,6 +26,7 @@ await build({
     'server/src/main.ts',
     'server/src/prepareDatabase.ts',
     'server/src/verify.ts',
+    'server/src/putAway.ts',
     'server/src/record/foreignWorker.ts',
   ],
   outdir: 'server/dist',
@@ -38,6 +39,7 @@ await build({
   plugins: [sqlStatements],
   external: [
     '@node-rs/argon2',
+    'aws4fetch',
     'cookie',
     'express',
     'fflate',

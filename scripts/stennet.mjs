@@ -9,6 +9,7 @@ const usage = `./stennet demo [--port N] [--fresh]   start with demo data
 ./stennet backup FILE | restore FILE [--passphrase-file F]   the whole shop and its keys
 ./stennet archive FOLDER              keep every change of the shop in another place, from now on
 ./stennet rewind FOLDER [--to TIME]   put the shop back to a moment of that archive
+./stennet put-away [--days N]         signed runs into record files (FILES_DIR or FILES_URL)
 ./stennet test [--all]                run every check; --all adds the long sweeps
 ./stennet verify FILE|RO|--all [WITNESS]   verify records and the audit trail
 ./stennet wrench [--port N] [--name S]   a simulated digital wrench; the demo already has one
@@ -59,6 +60,10 @@ const commands = {
     options: { to: text },
     names: 1,
     run: async (o, names) => (await import('./rewind.mjs')).rewind(names, o),
+  },
+  'put-away': {
+    options: { days: text },
+    run: async (o) => (await import('./putAway.mjs')).putAway(o),
   },
   test: { options: { all: flag }, run: async (o) => (await import('./test.mjs')).test(o) },
   soak: { options: { short: flag }, run: async (o) => (await import('./soak.mjs')).soak(o) },

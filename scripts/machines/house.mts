@@ -113,21 +113,25 @@ export class House {
     machine.start('server', [process.execPath, main], { env });
   }
 
-  async members(): Promise<Member[]> {
-    for (const { address } of this.databases) {
-      const reply = await fetch(`http://${address}:8008/cluster`, {
-        signal: AbortSignal.timeout(2000),
-      }).catch(() => null);
-      if (reply?.ok) return ((await reply.json()) as { members: Member[] }).members;
-    }
-    return [];
+  /** The cluster as each of the databases sees it; null where one does not answer. */
+  private views(): Promise<(Member[] | null)[]> {
+    return Promise.all(
+      this.databases.map(async ({ address }) => {
+        const reply = await fetch(`http://${address}:8008/cluster`, {
+          signal: AbortSignal.timeout(2000),
+        }).catch(() => null);
+        return reply?.ok ? ((await reply.json()) as { members: Member[] }).members : null;
+      }),
+    );
   }
 
-  /** Who is in this role now. @throws where it is nobody */
+  /** Who is in this role now, where all that answer agree. @throws where they do not */
   async in(role: 'leader' | 'sync_standby'): Promise<Machine> {
-    const name = (await this.members()).find((m) => m.role === role && m.state === 'running')?.name;
+    const views = (await this.views()).filter((view) => view !== null);
+    const names = new Set(views.map((view) => view.find((m) => m.role === role)?.name));
+    const [name] = names;
     const found = this.databases.find((m) => m.name === name);
-    if (!found) throw new Error(`no ${role}`);
+    if (!found || names.size > 1) throw new Error(`no ${role} that all agree on`);
     return found;
   }
 
@@ -144,12 +148,15 @@ export class House {
   /** Three databases of which one is a synchronous standby, both servers with their database. */
   async whole(): Promise<void> {
     await soon('three databases run, one of them a synchronous standby', async () => {
-      const members = await this.members();
+      const views = await this.views();
+      const leader = await this.in('leader');
+      const standby = await this.in('sync_standby');
       return (
-        members.length === 3 &&
-        members.every((m) => ['running', 'streaming'].includes(m.state)) &&
-        members.some((m) => m.role === 'sync_standby') &&
-        members.some((m) => m.role === 'leader')
+        leader !== standby &&
+        views.every(
+          (view) =>
+            view?.length === 3 && view.every((m) => ['running', 'streaming'].includes(m.state)),
+        )
       );
     });
     await soon('etcd has a leader', async () => Boolean(await this.etcdLeader()));
