@@ -10,6 +10,7 @@ const usage = `./stennet demo [--port N] [--fresh]   start with demo data
 ./stennet archive FOLDER              keep every change of the shop in another place, from now on
 ./stennet rewind FOLDER [--to TIME]   put the shop back to a moment of that archive
 ./stennet put-away [--days N]         signed runs into record files (FILES_DIR or FILES_URL)
+./stennet move-shop SHOP --from CELL --to CELL   a shop to another cluster while it works
 ./stennet test [--all]                run every check; --all adds the long sweeps
 ./stennet verify FILE|RO|--all [WITNESS]   verify records and the audit trail
 ./stennet wrench [--port N] [--name S]   a simulated digital wrench; the demo already has one
@@ -64,6 +65,11 @@ const commands = {
   'put-away': {
     options: { days: text },
     run: async (o) => (await import('./putAway.mjs')).putAway(o),
+  },
+  'move-shop': {
+    options: { from: text, to: text },
+    names: 1,
+    run: async (o, names) => (await import('./moveShop.mjs')).moveShop(names, o),
   },
   test: { options: { all: flag }, run: async (o) => (await import('./test.mjs')).test(o) },
   soak: { options: { short: flag }, run: async (o) => (await import('./soak.mjs')).soak(o) },

@@ -1,3 +1,4 @@
+import { toOwnCell } from './http/cells';
 import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
 import type http from 'node:http';
@@ -96,7 +97,7 @@ export function createApp(given: AppOptions): Express {
     res.set('Cache-Control', 'no-store');
     next();
   });
-  app.use('/api', speakLanguage);
+  app.use('/api', toOwnCell(options.cells), speakLanguage);
   app.use('/api', requireSameOrigin(options.secureCookie), sessionFirst(options), compression());
   // A file streams in past the reader of small bodies.
   importRoutes(app, options);
@@ -117,7 +118,7 @@ export function createApp(given: AppOptions): Express {
   app.use(() => {
     throw new AppError('NOT_FOUND');
   });
-  app.use(answerErrors);
+  app.use(answerErrors(options.cells));
   return app;
 }
 

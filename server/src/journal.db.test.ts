@@ -25,6 +25,7 @@ async function faults(
     key: house.keys.of(HALDEN),
     number: null,
     outside,
+    files: null,
   });
   return [
     ...past,

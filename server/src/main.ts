@@ -6,6 +6,9 @@ import { createApp } from './app';
 import { assertHarmlessRole, HarmfulRole, openDatabase } from './db/database';
 import { listenTo } from './db/hints';
 import { journalOf } from './journal/journal';
+import { openDirectory } from './db/directory';
+import type { Cells } from './http/cells';
+import { openFiles } from './files/openFiles';
 import { keysIn } from './keys/keys';
 import { dropRoot } from './dropRoot';
 
@@ -30,8 +33,9 @@ async function main(): Promise<void> {
   if (replica) await assertHarmlessRole(replica).catch(dangerOnly);
   const now = (): Date => new Date(Date.now() + offsetMs);
   const keys = keysIn(env('KEY_DIR'));
+  const cells = cellsOf(process.env);
   const isPooled = process.env.DATABASE_POOLED === '1';
-  const db = openDatabase(url, journalOf(keys, now), { replica, isPooled });
+  const db = openDatabase(url, journalOf(keys, now), { replica, isPooled, isCell: cells !== null });
   // LISTEN holds on to one connection: a pooler in transaction mode is passed by.
   const hints = listenTo(process.env.LISTEN_DATABASE_URL || url);
   const app = createApp({
@@ -43,6 +47,8 @@ async function main(): Promise<void> {
     fonts: path.join(path.dirname(path.resolve(process.argv[1] ?? '')), 'fonts'),
     keys,
     hints,
+    files: openFiles(process.env),
+    cells,
     judgesWaits: process.env.STENNET_TRUST_WAITS !== '1',
     hosts: (process.env.HOSTS ?? '').toLowerCase().split(',').filter(Boolean),
     trustProxy: trustedProxies(process.env.TRUST_PROXY ?? ''),
@@ -63,7 +69,12 @@ async function main(): Promise<void> {
     console.log('listening'),
   );
   const stop = (): void => {
-    server.close(() => void Promise.all([db.close(), hints.close()]).then(() => process.exit(0)));
+    server.close(
+      () =>
+        void Promise.all([db.close(), hints.close(), cells?.directory.close()]).then(() =>
+          process.exit(0),
+        ),
+    );
     server.closeAllConnections();
     // A database that does not answer keeps no one from ending.
     setTimeout(() => process.exit(0), 5000).unref();
@@ -73,6 +84,21 @@ async function main(): Promise<void> {
   // The program that started this server holds the other end: gone without a word, it is gone for
   // good.
   if (process.env.KEPT) process.stdin.on('end', stop).resume();
+}
+
+/** CELL is this one's name; CELLS=a=http://…,b=http://… where each is; DIRECTORY_URL who is where. */
+function cellsOf({ CELL: own, CELLS: all = '' }: NodeJS.ProcessEnv): Cells | null {
+  if (!own) return null;
+  const urls = new Map(
+    all.split(',').map((one) => one.split(/=(.*)/s).slice(0, 2) as [string, string]),
+  );
+  if (!urls.has(own)) throw new Error(`CELLS does not say where cell ${own} is`);
+  return {
+    own,
+    urls,
+    directory: openDirectory(env('DIRECTORY_URL')),
+    secure: process.env.STENNET_SECURE === '1',
+  };
 }
 
 /** '1': a proxy on this machine; else the addresses of those that may say who asks. */

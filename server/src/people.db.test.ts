@@ -89,6 +89,8 @@ describe('word from one server to the browsers of another', () => {
       logLevel: 'silent',
       fonts: '',
       setupCode: null,
+      files: null,
+      cells: null,
       judgesWaits: true,
     });
     const server = http.createServer(app).listen(0);

@@ -1,3 +1,5 @@
+import path from 'node:path';
+import { readyDirectory } from './db/directory';
 import { connected } from './db/connection';
 import { readyJournals } from './journal/adopt';
 import { guardTables } from './journal/guarded';
@@ -19,7 +21,17 @@ async function main(): Promise<void> {
   const keys = process.env.KEY_DIR;
   if (!keys) throw new Error('KEY_DIR is needed: what the shops have is sealed');
   if (demo && (await seedDemo(url, demo, now, keysIn(keys)))) console.log('demo data written');
-  await connected(url, (owner) => readyJournals(owner, keysIn(keys), () => new Date()));
+  await connected(url, async (owner) => {
+    await readyJournals(owner, keysIn(keys), () => new Date());
+    const cell = process.env.CELL;
+    const directory = process.env.OWNER_DIRECTORY_URL;
+    if (cell && directory)
+      await readyDirectory(directory, {
+        owner,
+        cell,
+        folder: path.join(migrations, '../directory'),
+      });
+  });
 }
 
 main().catch((error: unknown) => {

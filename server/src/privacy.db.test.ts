@@ -10,7 +10,13 @@ const BRENNA = demoId(252);
 
 const faults = async (witness = outsideOf(house.keys.folder, HALDEN)) => {
   const found = await house.db.inShop(HALDEN, (c) =>
-    checkShop(c, { shop: HALDEN, key: house.keys.of(HALDEN), number: null, outside: witness }),
+    checkShop(c, {
+      shop: HALDEN,
+      key: house.keys.of(HALDEN),
+      number: null,
+      outside: witness,
+      files: null,
+    }),
   );
   return [...found.faults, ...found.records.flatMap((r) => r.fault ?? [])];
 };

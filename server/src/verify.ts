@@ -5,6 +5,7 @@ import { listShops } from './db/shops';
 import { faultOf, readForeign } from './record/readForeign';
 import { checkShop, type Checked, type ShopChecked } from './journal/checkShop';
 import { checkpointsIn, outsideOf, type Checkpoint } from './journal/journal';
+import { openFiles } from './files/openFiles';
 import { keysIn, type Keys, type ShopKey } from './keys/keys';
 
 // `./stennet verify FILE|RO`: checks records from their first entry to their last signature, and
@@ -38,12 +39,15 @@ async function checkDatabase(
         all.faults.push(`The signing key of shop ${shop} is missing, so nothing can be verified.`);
         continue;
       }
+      // Before the tables are looked at: none of these lines can be missing there.
+      const outside = [...outsideOf(keys.folder, shop), ...witness];
       const found = await db.inShop(shop, (client) =>
         checkShop(client, {
           shop,
           key,
           number,
-          outside: [...outsideOf(keys.folder, shop), ...witness],
+          outside,
+          files: openFiles(process.env),
         }),
       );
       all.records.push(...found.records);

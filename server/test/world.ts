@@ -11,6 +11,9 @@ import { wrenchesOf, type ShopTool } from '@stennet/core/prepare';
 import type { Wrench } from '@stennet/core/quantity';
 import { createApp, type AppOptions } from '../src/app';
 import { listenTo, type Hints } from '../src/db/hints';
+import { connected } from '../src/db/connection';
+import { migrate } from '../src/db/migrate';
+import { guardTables } from '../src/journal/guarded';
 import { journalOf } from '../src/journal/journal';
 import { keysIn, type Keys } from '../src/keys/keys';
 import { openDatabase, type Database } from '../src/db/database';
@@ -42,6 +45,35 @@ function ownCopy(keys: string): string {
   return own;
 }
 
+async function makeDatabase(name: string, how: string): Promise<void> {
+  const maker = new pg.Client({ connectionString: at(template.admin, 'postgres') });
+  await maker.connect();
+  await maker.query(`create database ${name} ${how}`);
+  await maker.end();
+}
+
+/** A database of the owner's, with nothing in it. @returns its addresses */
+export async function emptyDatabase(name: string): Promise<Urls> {
+  await makeDatabase(name, 'owner stennet_owner');
+  const admin = new pg.Client({ connectionString: at(template.admin, name) });
+  await admin.connect();
+  await admin.query(
+    'alter schema public owner to stennet_owner; grant usage on schema public to stennet_app, stennet_door',
+  );
+  await admin.end();
+  return {
+    admin: at(template.admin, name),
+    owner: at(template.owner, name),
+    app: at(template.app, name),
+  };
+}
+
+async function makeEmpty(name: string, owner: string): Promise<void> {
+  await emptyDatabase(name);
+  await migrate(owner, path.resolve(__dirname, '../migrations'));
+  await connected(owner, guardTables);
+}
+
 /** A server on a database of its own; its clock can be set. */
 export class House {
   clock = new Date('2026-11-24T10:00:00Z');
@@ -51,36 +83,47 @@ export class House {
     owner: at(template.owner, this.database),
     app: at(template.app, this.database),
   };
-  readonly keys: Keys = keysIn(ownCopy(process.env.TEST_KEY_DIR ?? ''));
-  readonly db: Database = openDatabase(
-    this.urls.app,
-    journalOf(this.keys, () => this.clock),
-  );
+  readonly keys: Keys;
+  readonly db: Database;
   readonly hints: Hints = listenTo(this.urls.app);
-  readonly options: AppOptions = {
-    db: this.db,
-    now: () => this.clock,
-    clockSetTo: null,
-    secureCookie: false,
-    hosts: ['shop.test'],
-    logLevel: 'silent',
-    fonts: path.resolve(__dirname, '../dist/fonts'),
-    keys: this.keys,
-    hints: this.hints,
-    judgesWaits: true,
-    setupCode: 'first-visit',
-  };
-  readonly app: Express = createApp(this.options);
+  readonly options: AppOptions;
+  readonly app: Express;
   readonly admin = new pg.Client({ connectionString: this.urls.admin });
   private made = 0;
 
-  async open(): Promise<this> {
-    const maker = new pg.Client({ connectionString: at(template.admin, 'postgres') });
-    await maker.connect();
-    await maker.query(
-      `create database ${this.database} template ${new URL(template.admin).pathname.slice(1)}`,
+  constructor({
+    files = null,
+    cells = null,
+    keys = keysIn(ownCopy(process.env.TEST_KEY_DIR ?? '')),
+  }: Partial<Pick<AppOptions, 'files' | 'cells' | 'keys'>> = {}) {
+    this.keys = keys;
+    this.db = openDatabase(
+      this.urls.app,
+      journalOf(this.keys, () => this.clock),
+      { isCell: cells !== null },
     );
-    await maker.end();
+    this.options = {
+      db: this.db,
+      now: () => this.clock,
+      clockSetTo: null,
+      secureCookie: false,
+      hosts: ['shop.test'],
+      logLevel: 'silent',
+      fonts: path.resolve(__dirname, '../dist/fonts'),
+      keys: this.keys,
+      hints: this.hints,
+      files,
+      cells,
+      judgesWaits: true,
+      setupCode: 'first-visit',
+    };
+    this.app = createApp(this.options);
+  }
+
+  /** @param isEmpty without the demo world: only the tables */
+  async open({ isEmpty = false } = {}): Promise<this> {
+    if (isEmpty) await makeEmpty(this.database, this.urls.owner);
+    else await makeDatabase(this.database, `template ${new URL(template.admin).pathname.slice(1)}`);
     await this.admin.connect();
     await this.admin.query('truncate guess');
     return this;
@@ -90,7 +133,7 @@ export class House {
     await this.admin.end();
     await this.hints.close();
     await this.db.close();
-    fs.rmSync(this.keys.folder, { recursive: true });
+    fs.rmSync(this.keys.folder, { recursive: true, force: true });
   }
 
   async signIn(name = 'Jonah Pike'): Promise<Session> {

@@ -1,6 +1,9 @@
 import pg from 'pg';
 import { AppError } from '@stennet/core/errors';
 import { PooledClient, type Connection } from './connection';
+import * as v from 'valibot';
+import { rowsOf } from './statement';
+import enterShopSql from './queries/enterShop.sql';
 import readStanding from './queries/readStanding.sql';
 import replicaLag from './queries/replicaLag.sql';
 import roleDangers from './queries/roleDangers.sql';
@@ -44,7 +47,27 @@ pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
 type InShop = Database['inShop'];
 
 /** @param journal what is changed is sealed there; null: nothing may be written */
-function transactionsOn(pool: pg.Pool, journal: Journal | null): InShop {
+/** The shop is in another cell now. */
+export class Moved extends Error {
+  constructor(readonly cell: string) {
+    super(`the shop has moved to cell ${cell}`);
+  }
+}
+
+/** As it was at one moment: a shop that is checked goes on working. */
+export const READ_ONLY = 'begin isolation level repeatable read read only';
+
+const enterShop = rowsOf(enterShopSql, v.object({ cell: v.nullable(v.string()) }));
+
+/** From here on only this shop's rows exist. @throws Moved */
+async function enter(client: Client, shop: string, isCell: boolean): Promise<void> {
+  if (!isCell || shop === '')
+    return void (await client.query("select set_config('stennet.shop', $1, true)", [shop]));
+  const [entered] = await enterShop(client, shop);
+  if (entered?.cell) throw new Moved(entered.cell);
+}
+
+function transactionsOn(pool: pg.Pool, journal: Journal | null, isCell: boolean): InShop {
   // A connection that dies while idle is replaced at its next use
   pool.on('error', () => undefined);
   return async (shop, work) => {
@@ -55,8 +78,8 @@ function transactionsOn(pool: pg.Pool, journal: Journal | null): InShop {
     const lost = (): void => void (gone = true);
     client.on('error', lost);
     try {
-      await client.query(journal ? 'begin' : 'begin read only');
-      await client.query("select set_config('stennet.shop', $1, true)", [shop]);
+      await client.query(journal ? 'begin' : READ_ONLY);
+      await enter(client, shop, isCell);
       const result = await work(client);
       const committed = await journal?.seal(client);
       await client.query('commit');
@@ -78,28 +101,34 @@ function transactionsOn(pool: pg.Pool, journal: Journal | null): InShop {
  * @throws AppError OFFLINE, or what it was
  */
 function outOfReach(error: unknown): never {
-  if (error instanceof AppError || (error as { code?: string }).code) throw error;
+  if (error instanceof AppError || error instanceof Moved || (error as { code?: string }).code)
+    throw error;
   throw new AppError('OFFLINE');
 }
 
-/**
- * @param replica of a streaming replica, where there is one: history and calendars are read there
- * @param isPooled behind a pooler in transaction mode that keeps no prepared statements
- */
+interface Options {
+  /** Of a streaming replica, where there is one: history and calendars are read there. */
+  replica?: string | undefined;
+  /** Behind a pooler in transaction mode that keeps no prepared statements. */
+  isPooled?: boolean;
+  /** One of several: shops move between them. */
+  isCell?: boolean;
+}
+
 export function openDatabase(
   connectionString: string,
   journal: Journal | null,
-  { replica, isPooled = false }: { replica?: string | undefined; isPooled?: boolean } = {},
+  { replica, isPooled = false, isCell = false }: Options = {},
 ): Database {
   const Client = isPooled ? PooledClient : pg.Client;
   const pool = new pg.Pool({ connectionString, max: 10, connectionTimeoutMillis: 5000, Client });
-  const inShop = transactionsOn(pool, journal);
+  const inShop = transactionsOn(pool, journal, isCell);
   const copy = replica
     ? new pg.Pool({ connectionString: replica, max: 10, connectionTimeoutMillis: 1000, Client })
     : null;
   return {
     inShop,
-    readInShop: copy ? withFallback(transactionsOn(copy, null), inShop) : inShop,
+    readInShop: copy ? withFallback(transactionsOn(copy, null, isCell), inShop) : inShop,
     atDoor: (work) => inShop('', work),
     isUp: () =>
       pool.query('select 1').then(
@@ -138,6 +167,7 @@ function withFallback(replica: InShop, primary: InShop): InShop {
     try {
       return await replica(shop, work);
     } catch (error) {
+      if (error instanceof Moved) throw error;
       if (error instanceof AppError && error.code !== 'OFFLINE') throw error;
       awayUntil = performance.now() + LEFT_ALONE_MS;
       return primary(shop, work);

@@ -6,7 +6,7 @@ import insertPieceSql from './queries/insertPiece.sql';
 import listPiecesSql from './queries/listPieces.sql';
 import deletePiecesSql from './queries/deletePieces.sql';
 
-export const findPhoto = rowsOf(findPhotoSql, v.object({ bytes: v.instance(Buffer) }));
+export const findPhoto = rowsOf(findPhotoSql, v.object({ bytes: v.nullable(v.instance(Buffer)) }));
 export const insertPhoto = done(insertPhotoSql);
 export const insertPiece = done(insertPieceSql);
 export const listPieces = rowsOf(

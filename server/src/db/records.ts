@@ -3,6 +3,10 @@ import type { Order } from '@stennet/core/contract';
 import { rowsOf, done, changed, json } from './statement';
 import findRecordSql from './queries/findRecord.sql';
 import listChainSql from './queries/listChain.sql';
+import findAwaySql from './queries/findAway.sql';
+import listDueAwaySql from './queries/listDueAway.sql';
+import noteAwaySql from './queries/noteAway.sql';
+import deleteChainSql from './queries/deleteChain.sql';
 import listSignedWordsSql from './queries/listSignedWords.sql';
 import insertSignedWordSql from './queries/insertSignedWord.sql';
 import setSigningSql from './queries/setSigning.sql';
@@ -38,8 +42,17 @@ export const findRecord = rowsOf(
 );
 export const listChain = rowsOf(
   listChainSql,
-  v.object({ body: v.string(), hash: v.string(), seal: v.nullable(v.string()) }),
+  v.object({
+    body: v.string(),
+    hash: v.string(),
+    seal: v.nullable(v.string()),
+    lateMs: v.nullable(v.number()),
+  }),
 );
+export const findAway = rowsOf(findAwaySql, v.object({ late: v.array(v.nullable(v.number())) }));
+export const listDueAway = rowsOf(listDueAwaySql, v.object({ run: v.string() }));
+export const noteAway = done(noteAwaySql);
+export const deleteChain = changed(deleteChainSql);
 export const listSignedWords = rowsOf(
   listSignedWordsSql,
   v.object({ body: v.string(), signature: v.string() }),

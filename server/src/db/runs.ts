@@ -6,7 +6,6 @@ import lockRunSql from './queries/lockRun.sql';
 import insertRunSql from './queries/insertRun.sql';
 import appendRunEventsSql from './queries/appendRunEvents.sql';
 import updateRunHeadSql from './queries/updateRunHead.sql';
-import listRunEventsSql from './queries/listRunEvents.sql';
 import listRunsOfJointSql from './queries/listRunsOfJoint.sql';
 import listRunsOfOrderSql from './queries/listRunsOfOrder.sql';
 import listRunsByNumberSql from './queries/listRunsByNumber.sql';
@@ -41,15 +40,6 @@ export const lockRun = rowsOf(
 export const insertRun = done(insertRunSql);
 export const appendRunEvents = done(appendRunEventsSql);
 export const updateRunHead = done(updateRunHeadSql);
-export const listRunEvents = rowsOf(
-  listRunEventsSql,
-  v.object({
-    body: v.string(),
-    hash: v.string(),
-    seal: v.string(),
-    lateMs: v.nullable(v.number()),
-  }),
-);
 export const listRunsOfJoint = rowsOf(
   listRunsOfJointSql,
   v.object({

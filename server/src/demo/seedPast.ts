@@ -131,11 +131,19 @@ export class Past {
 
   private readonly deps = (
     now: Date,
-  ): { now: () => Date; keys: Keys; judgesWaits: boolean; foreign: null; runs: KeptRuns } => ({
+  ): {
+    now: () => Date;
+    keys: Keys;
+    judgesWaits: boolean;
+    foreign: null;
+    files: null;
+    runs: KeptRuns;
+  } => ({
     now: () => now,
     keys: this.keys,
     judgesWaits: true,
     foreign: null,
+    files: null,
     runs: this.runs,
   });
   private readonly runs = new KeptRuns();

@@ -10,7 +10,7 @@ function answered(error: unknown): { status: number; code: string; isLogged: boo
     json: ({ error: { code } }: { error: { code: string } }) => void (seen.code = code),
   } as unknown as Response;
   const req = { log: { error: () => void (seen.isLogged = true) } } as unknown as Request;
-  answerErrors(error, req, res, () => undefined);
+  answerErrors(null)(error, req, res, () => undefined);
   return seen;
 }
 const withCode = (code: string): Error =>
@@ -21,6 +21,8 @@ test.each([
   ['no room for a file', withCode('ENOSPC'), 507, 'DISK_FULL'],
   ['a database that is away', withCode('ECONNREFUSED'), 503, 'OFFLINE'],
   ['a database that recovers', withCode('57P03'), 503, 'OFFLINE'],
+  ['a shop that is being moved', withCode('55P03'), 503, 'OFFLINE'],
+  ['a primary that is one no more', withCode('25006'), 503, 'OFFLINE'],
   ['a refusal', new AppError('FORBIDDEN', { role: 'adviser' }), 403, 'FORBIDDEN'],
   ['an address that cannot be read', new URIError('x'), 404, 'NOT_FOUND'],
 ])('%s is said as what it is, and is no fault of ours in the log', (_what, error, status, code) => {

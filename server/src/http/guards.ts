@@ -1,8 +1,10 @@
 import { isIP } from 'node:net';
-import type { ErrorRequestHandler, RequestHandler } from 'express';
+import type { ErrorRequestHandler, Request, RequestHandler, Response } from 'express';
 import { countRefused } from './metrics';
 import { DatabaseError } from '../db/connection';
 import { AppError, toWire } from '@stennet/core/errors';
+import { Moved } from '../db/database';
+import { handOn, type Cells } from './cells';
 import { statusOf } from './status';
 
 /**
@@ -41,15 +43,26 @@ export const requireOwnHost =
 
 /**
  * The edge: refusals keep their code, everything else becomes INTERNAL and says nothing of the
- * inside.
+ * inside. A shop that has moved answers from where it is.
  */
-export const answerErrors: ErrorRequestHandler = (error: unknown, req, res, _next) => {
+export const answerErrors =
+  (cells: Cells | null): ErrorRequestHandler =>
+  (error: unknown, req, res, _next) => {
+    try {
+      if (error instanceof Moved && cells) return handOn(cells, error.cell, req, res);
+      answer(error, req, res);
+    } catch (second) {
+      answer(second, req, res);
+    }
+  };
+
+function answer(error: unknown, req: Request, res: Response): void {
   const refusal = refusalOf(error);
   if (refusal.code === 'INTERNAL') req.log.error(error);
   else if (error instanceof DatabaseError) req.log.warn(error);
   countRefused(refusal.code);
   res.status(statusOf[refusal.code]).json({ error: toWire(refusal) });
-};
+}
 
 /**
  * The database is starting, stopping, recovering or away: the app keeps what it has and tries
@@ -72,6 +85,8 @@ const AWAY = [
   '40P01',
   '53300',
   '55000',
+  // A shop that is being moved.
+  '55P03',
 ];
 /** Classes of PostgreSQL's codes: connection exceptions, and values that no column takes. */
 const AWAY_CLASS = '08';

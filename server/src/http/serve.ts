@@ -12,6 +12,8 @@ import { allBodies, type BodyOf, type ReplyOf } from '@stennet/core/contract/wor
 import { AppError } from '@stennet/core/errors';
 import type { Client, Database } from '../db/database';
 import type { ForeignReader } from '../record/foreignReader';
+import type { Cells } from './cells';
+import { shelfOf, type Files, type Shelf } from '../files/files';
 import type { Keys } from '../keys/keys';
 import { hint, type Hints } from '../db/hints';
 import type { KeptRuns } from '../record/keptRuns';
@@ -27,6 +29,10 @@ export interface Deps {
   /** What records are sealed and signed with. */
   keys: Keys;
   hints: Hints;
+  /** Where photos, curves and put-away records lie; null: in the database. */
+  files: Files | null;
+  /** null: one cluster has all shops. */
+  cells: Cells | null;
   foreign: ForeignReader;
   /** What runs that were written here last have come to. */
   runs: KeptRuns;
@@ -35,6 +41,10 @@ export interface Deps {
   /** Printed by the start command: who has it makes the first shop. null: none can be made. */
   setupCode: string | null;
 }
+
+/** The part of the files that belongs to the shop of who asks. */
+export const shelfFor = (deps: Pick<Deps, 'files'>, session: Session): Shelf | null =>
+  shelfOf(deps.files, session.shop.id);
 
 export interface Call<R extends RouteName> {
   req: Request;

@@ -1,6 +1,7 @@
 import { faultText } from '@stennet/core/record';
 import type { Client } from '../db/database';
 import { listRunsByNumber } from '../db/runs';
+import { shelfOf, type Files, type Shelf } from '../files/files';
 import type { ShopKey } from '../keys/keys';
 import { faultIn, keptRecord } from '../record/readRecord';
 import type { Checkpoint } from './journal';
@@ -29,28 +30,39 @@ export interface ShopChecked {
  */
 export async function checkShop(
   client: Client,
-  asked: { shop: string; key: ShopKey; number: string | null; outside: readonly Checkpoint[] },
+  asked: {
+    shop: string;
+    key: ShopKey;
+    number: string | null;
+    outside: readonly Checkpoint[];
+    files: Files | null;
+  },
 ): Promise<ShopChecked> {
   return {
-    faults: await journalFaults(client, asked.shop, asked.key, asked.outside),
-    records: await checkRecords(client, asked.number, asked.key),
+    faults: await journalFaults(client, asked),
+    records: await checkRecords(client, asked, shelfOf(asked.files, asked.shop)),
   };
 }
 
 async function checkRecords(
   client: Client,
-  number: string | null,
-  key: ShopKey,
+  { number, key }: { number: string | null; key: ShopKey },
+  shelf: Shelf | null,
 ): Promise<Checked[]> {
   const checked: Checked[] = [];
   for (const { run } of await listRunsByNumber(client, number)) {
-    checked.push(await checkRecord(client, run, key));
+    checked.push(await checkRecord(client, shelf, run, key));
   }
   return checked;
 }
 
-async function checkRecord(client: Client, run: string, key: ShopKey): Promise<Checked> {
-  const kept = await keptRecord(client, run).catch((error: unknown) => {
+async function checkRecord(
+  client: Client,
+  shelf: Shelf | null,
+  run: string,
+  key: ShopKey,
+): Promise<Checked> {
+  const kept = await keptRecord(client, shelf, run).catch((error: unknown) => {
     // What is no JSON any more.
     if (error instanceof SyntaxError) return null;
     throw error;

@@ -3,6 +3,7 @@ import type { Trace } from '@stennet/core/trace';
 import { createHash } from 'node:crypto';
 import type { Client } from '../db/database';
 import { listJournal } from '../db/journal';
+import { photoFile, shelfOf, traceFile, type Files, type Shelf } from '../files/files';
 import type { ShopKey } from '../keys/keys';
 import { GUARDED, keyText, sealedText, type Guarded } from './guarded';
 import type { Change, Checkpoint, Line } from './journal';
@@ -14,13 +15,17 @@ const LINES_AT_ONCE = 500;
  * was cut off, and rows that were changed, added or taken away past the server.
  * @param outside checkpoints from outside of the database: the server's own, and any that was taken
  * elsewhere
+ * @param files where photos and curves lie that are not in the tables
  * @returns what is wrong in sentences, the first thing first; empty: nothing
  */
 export async function journalFaults(
   client: Client,
-  shop: string,
-  key: ShopKey,
-  outside: readonly Checkpoint[],
+  {
+    shop,
+    key,
+    outside,
+    files,
+  }: { shop: string; key: ShopKey; outside: readonly Checkpoint[]; files: Files | null },
 ): Promise<string[]> {
   const read = await readJournal(client, shop, key);
   if (read.fault) return [read.fault];
@@ -28,7 +33,7 @@ export async function journalFaults(
   if (end) return [end];
   const faults: string[] = [];
   for (const guarded of GUARDED) faults.push(...(await faultsOfTable(client, guarded, read.rows)));
-  faults.push(...(await faultsOfContent(client)));
+  faults.push(...(await faultsOfContent(client, shelfOf(files, shop))));
   return faults;
 }
 
@@ -147,7 +152,7 @@ function above({ table, of }: Change, known: Known): Change | undefined {
 }
 
 /** Photos and curves are named by the hash of what is in them. */
-async function faultsOfContent(client: Client): Promise<string[]> {
+async function faultsOfContent(client: Client, shelf: Shelf | null): Promise<string[]> {
   const faults: string[] = [];
   for (const { photo } of (
     await client.query<{ photo: string }>(
@@ -155,12 +160,14 @@ async function faultsOfContent(client: Client): Promise<string[]> {
     )
   ).rows) {
     const [row] = (
-      await client.query<{ bytes: Buffer }>(
+      await client.query<{ bytes: Buffer | null }>(
         'select bytes from photo where shop = current_shop() and photo = $1',
         [photo],
       )
     ).rows;
-    if (row && createHash('sha256').update(row.bytes).digest('hex') !== photo)
+    const bytes = row?.bytes ?? (await shelf?.get(photoFile(photo)));
+    if (!bytes) faults.push(`photo ${photo} is missing from where files are kept.`);
+    else if (createHash('sha256').update(bytes).digest('hex') !== photo)
       faults.push(`photo ${photo} was changed outside the server.`);
   }
   for (const { trace } of (
@@ -169,12 +176,15 @@ async function faultsOfContent(client: Client): Promise<string[]> {
     )
   ).rows) {
     const [row] = (
-      await client.query<{ body: string }>(
+      await client.query<{ body: string | null }>(
         'select body from trace where shop = current_shop() and trace = $1',
         [trace],
       )
     ).rows;
-    if (row && nameOfCurve(row.body) !== trace)
+    const body = row?.body ?? (await shelf?.get(traceFile(trace)))?.toString('utf8');
+    if (body === undefined)
+      faults.push(`torque-angle curve ${trace} is missing from where files are kept.`);
+    else if (nameOfCurve(body) !== trace)
       faults.push(`torque-angle curve ${trace} was changed outside the server.`);
   }
   return faults;

@@ -10,7 +10,6 @@ import {
   recordFileHash,
   verifyRun,
   wordIn,
-  type ChainRow,
   type Fault,
   type OddTime,
   type RecordFile,
@@ -21,9 +20,11 @@ import {
 } from '@stennet/core/record';
 import type { RunEvent } from '@stennet/core/run';
 import { onlyRow, type Client } from '../db/database';
-import { findRecord, listChain, listSignedWords } from '../db/records';
+import { findRecord, listSignedWords } from '../db/records';
 import { listLateIds } from '../db/runs';
 import { listPeople } from '../db/people';
+import type { Shelf } from '../files/files';
+import { chainOf, type ListedEntry } from './chain';
 import type { ForeignReader } from './foreignReader';
 import type { ShopKey } from '../keys/keys';
 
@@ -54,7 +55,7 @@ interface RecordRow {
 export interface KeptRecord {
   row: RecordRow;
   sheet: Sheet;
-  chain: ChainRow[];
+  chain: ListedEntry[];
   events: RunEvent[];
   /** Entries whose time cannot be right. */
   odd: OddTime[];
@@ -68,9 +69,13 @@ export interface KeptRecord {
 }
 
 /** @throws AppError RUN_UNKNOWN */
-export async function keptRecord(client: Client, run: string): Promise<KeptRecord> {
+export async function keptRecord(
+  client: Client,
+  shelf: Shelf | null,
+  run: string,
+): Promise<KeptRecord> {
   const row = onlyRow(await findRecord(client, run), new AppError('RUN_UNKNOWN'));
-  const chain = await listChain(client, run);
+  const chain = await chainOf(client, shelf, run);
   const stored = chain.map((c) => JSON.parse(c.body) as StoredEvent);
   const signatures = await listSignedWords(client, run);
   const people = Object.fromEntries((await listPeople(client)).map((p) => [p.id, p.name]));

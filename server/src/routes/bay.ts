@@ -6,6 +6,7 @@ import { nameKey, nameLook, type RouteName } from '@stennet/core/contract';
 import { onlyRow } from '../db/database';
 import { deleteEnrolment, findEnrolled, saveEnrolment } from '../db/sessions';
 import { makeFirstShop } from '../db/shops';
+import { claimName, nameCell } from '../http/cells';
 import { assertGoodPassword, hashPassword } from '../http/passwords';
 import { assertPin } from '../http/pins';
 import { parseBody, register, serve, type Deps } from '../http/serve';
@@ -34,6 +35,7 @@ function setupRoutes(app: Express, deps: Deps): void {
     assertGoodPassword(password, [name, shop.name]);
     const [shopId, person] = [randomUUID(), randomUUID()];
     const hash = await hashPassword(password);
+    await claimName(deps.cells, name);
     const made = await deps.db.atDoor(
       async (c) =>
         (
@@ -54,6 +56,7 @@ function setupRoutes(app: Express, deps: Deps): void {
         )[0]?.made,
     );
     if (!made) throw new AppError('SETUP_DONE');
+    if (deps.cells) nameCell(deps.cells, res);
     const session = await beginSession(deps.db, coming(deps, req, res), shopId, person);
     res.json(meOf(session, await deps.db.atDoor((c) => shopsOf(c, person)), deps.clockSetTo));
   });

@@ -31,7 +31,8 @@ export function calendarRoutes(app: Express, deps: Deps): void {
     // A new address ends the one before.
     await deleteFeed(client, session.person.id);
     await saveFeed(client, session.shop.id, session.person.id, hashOf(token), now());
-    return { path: `/api/feed/${token}.ics` };
+    const cell = deps.cells ? `?cell=${deps.cells.own}` : '';
+    return { path: `/api/feed/${token}.ics${cell}` };
   });
 
   serve(app, deps, 'dropFeed', async ({ client, session }) => {

@@ -13,6 +13,7 @@ import {
   savePerson,
 } from '../db/people';
 import { endOneSession, listSessions } from '../db/sessions';
+import { claimName } from '../http/cells';
 import { assertGoodPassword, hashPassword } from '../http/passwords';
 import { assertOwnPassword } from '../http/pins';
 import { noteAtDoor } from '../http/securityLog';
@@ -38,6 +39,7 @@ export function peopleRoutes(app: Express, deps: Deps): void {
     if (role === 'lead') await assertAgain(deps, session, own);
     assertGoodPassword(password, [name, session.shop.name]);
     const hash = await hashPassword(password);
+    await claimName(deps.cells, name);
     await atWork(deps, req, session, 'personAdded', id, (client) =>
       add(client, { id, name, hash, role }),
     );

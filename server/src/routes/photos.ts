@@ -4,9 +4,10 @@ import sharp from 'sharp';
 import * as v from 'valibot';
 import { PieceQuery } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
-import { onlyRow, type Client } from '../db/database';
+import type { Client } from '../db/database';
 import { deletePieces, findPhoto, insertPhoto, insertPiece, listPieces } from '../db/photos';
-import { namesIn, register, requirePerson, type Deps } from '../http/serve';
+import { photoFile, type Shelf } from '../files/files';
+import { namesIn, register, requirePerson, shelfFor, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
 
 const PIECE_BYTES = 262_144;
@@ -47,39 +48,58 @@ export function photoRoutes(app: Express, deps: Deps): void {
       throw new AppError('PHOTO_BROKEN');
     }
     const kept = await redrawn(whole);
-    await deps.db.inShop(session.shop.id, async (client) => {
-      await insertPhoto(
-        client,
-        session.shop.id,
-        kept.photo,
-        kept.bytes,
-        kept.width,
-        kept.height,
-        session.person.id,
-        deps.now(),
-      );
-      await deletePieces(
-        client,
-        sent,
-        session.person.id,
-        new Date(deps.now().getTime() - LEFT_LYING_MS),
-      );
-    });
+    await keep(deps, session, sent, kept);
     res.json({ have: size, photo: kept.photo, width: kept.width, height: kept.height });
   });
 
   register(app, 'photo', async (req, res) => {
     const session = await requirePerson(deps, 'photo', req);
     const { photo = '' } = namesIn(req);
-    const row = await deps.db.inShop(session.shop.id, async (client) =>
-      onlyRow(await findPhoto(client, photo), new AppError('NOT_FOUND')),
+    const bytes = await deps.db.inShop(session.shop.id, (client) =>
+      photoIn(client, shelfFor(deps, session), photo),
     );
+    if (!bytes) throw new AppError('NOT_FOUND');
     res.set('Content-Type', 'image/jpeg');
     // The address is the content, so it never becomes another picture; whether it may be seen is
     // asked each time.
     res.set('Cache-Control', 'private, no-cache').set('ETag', `"${photo}"`);
-    res.send(row.bytes);
+    res.send(bytes);
   });
+}
+
+/** On the shelf where there is one, before its row says so. */
+async function keep(deps: Deps, session: Session, sent: string, kept: Redrawn): Promise<void> {
+  const shelf = shelfFor(deps, session);
+  await shelf?.put(photoFile(kept.photo), kept.bytes);
+  await deps.db.inShop(session.shop.id, async (client) => {
+    await insertPhoto(
+      client,
+      session.shop.id,
+      kept.photo,
+      shelf ? null : kept.bytes,
+      kept.width,
+      kept.height,
+      session.person.id,
+      deps.now(),
+    );
+    await deletePieces(
+      client,
+      sent,
+      session.person.id,
+      new Date(deps.now().getTime() - LEFT_LYING_MS),
+    );
+  });
+}
+
+/** null: there is none. */
+export async function photoIn(
+  client: Client,
+  shelf: Shelf | null,
+  photo: string,
+): Promise<Buffer | null> {
+  const [row] = await findPhoto(client, photo);
+  if (!row) return null;
+  return row.bytes ?? (await shelf?.get(photoFile(photo))) ?? null;
 }
 
 /** @returns all bytes, or how many there are from the beginning without a gap */
@@ -105,10 +125,15 @@ async function gather(
 
 const FORMS = ['jpeg', 'png', 'webp'];
 
+interface Redrawn {
+  photo: string;
+  bytes: Buffer;
+  width: number;
+  height: number;
+}
+
 /** @throws AppError PHOTO_KIND */
-async function redrawn(
-  bytes: Buffer,
-): Promise<{ photo: string; bytes: Buffer; width: number; height: number }> {
+async function redrawn(bytes: Buffer): Promise<Redrawn> {
   const refuse = (): never => {
     throw new AppError('PHOTO_KIND');
   };

@@ -13,14 +13,15 @@ import {
   tracesNamed,
 } from '@stennet/core/record';
 import type { Client } from '../db/database';
-import { findPhoto } from '../db/photos';
+import type { Shelf } from '../files/files';
 import { listOrderSheets } from '../db/orders';
 import { listRunsOfOrder } from '../db/runs';
-import { namesIn, register, requirePerson, type Deps } from '../http/serve';
+import { namesIn, register, requirePerson, shelfFor, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
 import { handOverPaper } from '../print/handOverPaper';
 import { recordPaper } from '../print/recordPaper';
 import { orderIn } from '../order/findOrder';
+import { photoIn } from './photos';
 import { tracesOf } from './traces';
 import { packArchive } from '../record/archive';
 import { faultFound, keptRecord, recordFileOf, type KeptRecord } from '../record/readRecord';
@@ -36,8 +37,9 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'form of the record' });
     const { form } = asked.output;
     const { kept, beside } = await deps.db.inShop(session.shop.id, async (client) => {
-      const kept = await keptRecord(client, namesIn(req).run ?? '');
-      return { kept, beside: form === 'pdf' ? await besideIt(client, kept) : null };
+      const shelf = shelfFor(deps, session);
+      const kept = await keptRecord(client, shelf, namesIn(req).run ?? '');
+      return { kept, beside: form === 'pdf' ? await besideIt(client, shelf, kept) : null };
     });
     const file = `record-${kept.row.number}-${kept.name}`.replace(/[^A-Za-z0-9-]+/g, '-');
     res.set(
@@ -107,9 +109,13 @@ interface Beside {
   entries: readonly Entry[];
   traces: ReadonlyMap<string, Trace>;
 }
-const besideIt = async (client: Client, kept: KeptRecord): Promise<Beside> => ({
+const besideIt = async (
+  client: Client,
+  shelf: Shelf | null,
+  kept: KeptRecord,
+): Promise<Beside> => ({
   entries: (await orderIn(client, kept.row.order_id)).entries,
-  traces: await tracesOf(client, tracesNamed(kept.events)),
+  traces: await tracesOf(client, shelf, tracesNamed(kept.events)),
 });
 
 async function paperOf(
@@ -144,6 +150,7 @@ async function archiveOf(
   deps: Deps,
 ): Promise<{ order: Order; files: Record<string, Uint8Array> }> {
   const order = await orderIn(client, id);
+  const shelf = shelfFor(deps, session);
   const text = (value: unknown): Uint8Array =>
     new TextEncoder().encode(`${JSON.stringify(value, null, 1)}\n`);
   const files: Record<string, Uint8Array> = {
@@ -151,19 +158,19 @@ async function archiveOf(
   };
   const traced: string[] = [];
   for (const { id: run } of await listRunsOfOrder(client, order.id)) {
-    const kept = await keptRecord(client, run);
+    const kept = await keptRecord(client, shelf, run);
     files[`records/${run}.json`] = text(
       recordFileOf(kept, session.shop, deps.keys.of(session.shop.id)),
     );
     traced.push(...tracesNamed(kept.events));
   }
-  for (const [name, trace] of await tracesOf(client, traced))
+  for (const [name, trace] of await tracesOf(client, shelf, traced))
     files[`traces/${name}.json`] = text(trace);
   for (const photo of new Set(
     order.entries.flatMap((e) => (e.body.kind === 'photo' ? [e.body.photo] : [])),
   )) {
-    const [row] = await findPhoto(client, photo);
-    if (row) files[`photos/${photo}.jpg`] = row.bytes;
+    const bytes = await photoIn(client, shelf, photo);
+    if (bytes) files[`photos/${photo}.jpg`] = bytes;
   }
   return { order, files };
 }

@@ -6,15 +6,17 @@ import { onlyRow } from '../db/database';
 import { findRun } from '../db/runs';
 import { listPeople } from '../db/people';
 import { countKept } from '../http/metrics';
-import { serve, type Deps } from '../http/serve';
+import { serve, shelfFor, type Deps } from '../http/serve';
 import { jointWithSheet, orderLabel } from '../order/findOrder';
 import { storedEvents, append } from '../run/append';
 
 export function runRoutes(app: Express, deps: Deps): void {
-  serve(app, deps, 'run', async ({ client, params }) => {
+  serve(app, deps, 'run', async ({ client, params, session }) => {
     const run = onlyRow(await findRun(client, params.run), new AppError('RUN_UNKNOWN'));
     const joint = await jointWithSheet(client, run.joint);
-    const events = (await storedEvents(client, params.run ?? '')).map((s) => s.stored.event);
+    const events = (await storedEvents(client, shelfFor(deps, session), params.run ?? '')).map(
+      (s) => s.stored.event,
+    );
     const people = Object.fromEntries((await listPeople(client)).map((p) => [p.id, p.name]));
     return {
       id: params.run ?? '',

@@ -3,6 +3,7 @@ import type { BodyOf } from '@stennet/core/contract/work';
 import { nameKey, type Me } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import type { Client } from '../db/database';
+import { isElsewhere, nameCell } from '../http/cells';
 import { compareGuess, type Limit } from '../http/guesses';
 import { assertGoodPassword, hashPassword, passwordFits } from '../http/passwords';
 import { noteAtDoor } from '../http/securityLog';
@@ -32,12 +33,14 @@ import {
 export function sessionRoutes(app: Express, deps: Deps): void {
   register(app, 'signIn', async (req, res) => {
     const { name, password } = parseBody('signIn', req) as BodyOf<'signIn'>;
+    if (await isElsewhere(deps.cells, name, req, res)) return;
     const account = await passwordOf(deps, req, name, password);
     await enter(deps, coming(deps, req, res), account, 'signedIn');
   });
 
   register(app, 'useCode', async (req, res) => {
     const { name, code, password } = parseBody('useCode', req) as BodyOf<'useCode'>;
+    if (await isElsewhere(deps.cells, name, req, res)) return;
     assertGoodPassword(password, [name]);
     const account = await passwordByCode(deps, req, { name, code, password });
     await enter(deps, coming(deps, req, res), account, 'codeUsed');
@@ -89,6 +92,7 @@ async function enter(
   const [first] = shops;
   if (!first) throw new AppError('HAS_LEFT');
   const device = nameDevice(at);
+  if (deps.cells) nameCell(deps.cells, at.res);
   await deps.db.atDoor((c) => noteDevice(c, device, account, at.now));
   await deps.db.inShop(first.id, async (c) => {
     await noteAtDoor(c, at.req, { shop: first.id, now: at.now, kind, person: account });

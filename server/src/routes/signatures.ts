@@ -16,12 +16,12 @@ import { replay } from '@stennet/core/run';
 import { brokenConstraint, type Client } from '../db/database';
 import { insertSignedWord, setSigning } from '../db/records';
 import { lockRun } from '../db/runs';
-import { serve, type Call, type Deps } from '../http/serve';
+import { shelfFor, serve, type Call, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
 import { faultFound, isFor, keptRecord, type KeptRecord } from '../record/readRecord';
 
 type SignCall = Pick<Call<'signRun'>, 'client' | 'session' | 'params' | 'body'> & {
-  deps: Pick<Deps, 'now' | 'keys'> & { foreign: Deps['foreign'] | null };
+  deps: Pick<Deps, 'now' | 'keys' | 'files'> & { foreign: Deps['foreign'] | null };
 };
 
 const NO_WORD = '0'.repeat(64);
@@ -32,7 +32,7 @@ const NO_WORD = '0'.repeat(64);
  */
 export function signRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'signatures', async ({ client, params, session }) =>
-    signingOf(await keptRecord(client, params.run ?? ''), session, deps),
+    signingOf(await keptRecord(client, shelfFor(deps, session), params.run ?? ''), session, deps),
   );
   serve(app, deps, 'signRun', async (call) => signingOf(await sign(call), call.session, deps));
 }
@@ -84,7 +84,8 @@ export async function sign({ client, params, body, session, deps }: SignCall): P
   const run = params.run ?? '';
   // A signature waits for a write in progress.
   await lockRun(client, run, null);
-  const kept = await keptRecord(client, run);
+  const shelf = shelfFor(deps, session);
+  const kept = await keptRecord(client, shelf, run);
   // Sent again after a lost answer.
   if (kept.words.some((w) => w.id === body.id)) return kept;
   const why = mayNotSign(kept, await faultFound(kept, deps.keys.of(session.shop.id), deps.foreign));
@@ -92,7 +93,7 @@ export async function sign({ client, params, body, session, deps }: SignCall): P
   if (body.position !== kept.chain.length) throw new AppError('RECORD_UNSENT');
   assertTurn(kept, body.kind, session, body.text);
   await keep(client, kept, wordOf(kept, body, session, deps.now()), session, deps);
-  return keptRecord(client, run);
+  return keptRecord(client, shelf, run);
 }
 
 function assertTurn(

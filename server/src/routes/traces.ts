@@ -5,7 +5,8 @@ import { TraceSchema, type Trace } from '@stennet/core/trace';
 import * as v from 'valibot';
 import { onlyRow, type Client } from '../db/database';
 import { findTraces, insertTrace } from '../db/traces';
-import { serve, type Deps } from '../http/serve';
+import { traceFile, type Shelf } from '../files/files';
+import { serve, shelfFor, type Deps } from '../http/serve';
 
 /**
  * What digital wrenches saw of pulls. Kept once, never changed; the pull that it belongs to names
@@ -16,19 +17,23 @@ export function traceRoutes(app: Express, deps: Deps): void {
     // From another program a trace may come with fields in another order: its name is that of its
     // canonical form.
     if (traceName(body) !== params.trace) throw new AppError('TRACE_BROKEN');
+    const shelf = shelfFor(deps, session);
+    const text = canonicalJson(body);
+    await shelf?.put(traceFile(params.trace ?? ''), Buffer.from(text));
     await insertTrace(
       client,
       session.shop.id,
       params.trace,
-      canonicalJson(body),
+      shelf ? null : text,
       session.person.id,
       deps.now(),
     );
     return { ok: true };
   });
 
-  serve(app, deps, 'trace', async ({ client, params, res }) => {
-    const found = (await tracesOf(client, [params.trace ?? ''])).get(params.trace ?? '');
+  serve(app, deps, 'trace', async ({ client, session, params, res }) => {
+    const name = params.trace ?? '';
+    const found = (await tracesOf(client, shelfFor(deps, session), [name])).get(name);
     // The address is the content: it never becomes another one.
     res.set('Cache-Control', 'private, max-age=31536000, immutable');
     return onlyRow(found ? [found] : [], new AppError('NOT_FOUND'));
@@ -38,15 +43,15 @@ export function traceRoutes(app: Express, deps: Deps): void {
 /** Those of the named traces that are kept and still are what their name says. */
 export async function tracesOf(
   client: Client,
+  shelf: Shelf | null,
   names: readonly string[],
 ): Promise<Map<string, Trace>> {
   const rows = names.length === 0 ? [] : await findTraces(client, names);
-  return new Map(
-    rows.flatMap(({ trace, body }) => {
-      const parsed = v.safeParse(TraceSchema, JSON.parse(body));
-      return parsed.success && traceName(parsed.output) === trace
-        ? [[trace, parsed.output] as const]
-        : [];
-    }),
-  );
+  const found = new Map<string, Trace>();
+  for (const { trace, body } of rows) {
+    const text = body ?? (await shelf?.get(traceFile(trace)))?.toString('utf8');
+    const parsed = v.safeParse(TraceSchema, text === undefined ? null : JSON.parse(text));
+    if (parsed.success && traceName(parsed.output) === trace) found.set(trace, parsed.output);
+  }
+  return found;
 }

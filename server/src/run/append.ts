@@ -5,16 +5,12 @@ import { type StoredEvent, entryProof } from '@stennet/core/record';
 import { type RunEvent, type RunState, replay, initialState, next } from '@stennet/core/run';
 import { timingSafeEqual } from 'crypto';
 import { type Client } from '../db/database';
-import {
-  listRunEvents,
-  listStatements,
-  findProver,
-  appendRunEvents,
-  updateRunHead,
-} from '../db/runs';
+import { listStatements, findProver, appendRunEvents, updateRunHead } from '../db/runs';
 import { keepFollowUps } from '../followUps/keepFollowUps';
+import { shelfOf, type Shelf } from '../files/files';
 import type { Call, Deps } from '../http/serve';
 import { hashOf, type Session } from '../http/session';
+import { chainOf } from '../record/chain';
 import { keepWrenchUses } from '../record/keepWrenchUses';
 import { keepLate } from '../record/lateEvents';
 import { standingOf } from './standing';
@@ -28,12 +24,20 @@ import { lockedHead, assertCrankFree, assertPracticed, type Head } from './begin
  * today.
  */
 export type AppendCall = Pick<Call<'appendRunEvents'>, 'client' | 'session' | 'params' | 'body'> & {
-  deps: Pick<Deps, 'now' | 'keys' | 'judgesWaits' | 'runs'>;
+  deps: Pick<Deps, 'now' | 'keys' | 'judgesWaits' | 'runs' | 'files'>;
 };
 
-export async function storedEvents(client: Client, run: string): Promise<Sealed[]> {
-  const rows = await listRunEvents(client, run);
-  return rows.map((r) => ({ ...r, stored: JSON.parse(r.body) as StoredEvent }));
+export async function storedEvents(
+  client: Client,
+  shelf: Shelf | null,
+  run: string,
+): Promise<Sealed[]> {
+  const rows = await chainOf(client, shelf, run);
+  return rows.map((r) => ({
+    ...r,
+    seal: r.seal ?? '',
+    stored: JSON.parse(r.body) as StoredEvent,
+  }));
 }
 
 /**
@@ -55,7 +59,7 @@ export async function append({
   const { person, role } = by;
   const receivedAt = deps.now().toISOString();
   const shop = session.shop.id;
-  const stands = await readRun(client, deps.runs, { shop, run, by, body, now: receivedAt });
+  const stands = await readRun(client, deps, { shop, run, by, body, now: receivedAt });
   const { head, earlier } = stands;
   // Whoever goes on with it: a start is asked before it begins.
   if (earlier.length > 0 && earlier.at(-1)?.stored.event.person !== person)
@@ -108,7 +112,7 @@ interface Stands {
 /** What a run's list has come to: as it was kept here, where the table still has the same head. */
 async function readRun(
   client: Client,
-  runs: KeptRuns,
+  { runs, files }: Pick<Deps, 'runs' | 'files'>,
   at: {
     shop: string;
     run: string;
@@ -123,7 +127,7 @@ async function readRun(
   const begins = { shop, by, deviceName: body.deviceName, now };
   const head = await lockedHead(client, run, first, kept, begins);
   if (kept?.head === head.hash) return { head, earlier: kept.entries, state: kept.state };
-  const earlier = await storedEvents(client, run);
+  const earlier = await storedEvents(client, shelfOf(files, shop), run);
   const events = earlier.map((s) => s.stored.event);
   return { head, earlier, state: stateOf(head.sheet, events, first) };
 }

@@ -6,4 +6,4 @@ from run u
 join joint t on t.shop = u.shop and t.id = u.joint
 join job j on j.shop = t.shop and j.id = t.job
 where u.shop = current_shop() and j.repair_order = $1
-  and exists (select 1 from run_event e where e.shop = u.shop and e.run = u.id and e.person = $2 and e.type in ('pulled', 'passConfirmed', 'roundDone'))
+  and ($2 = any (u.away_hands) or exists (select 1 from run_event e where e.shop = u.shop and e.run = u.id and e.person = $2 and e.type in ('pulled', 'passConfirmed', 'roundDone')))

@@ -1,2 +1,0 @@
--- in: run. out: the stored bodies in order.
-select body, hash, seal, late_ms::double precision as "lateMs" from run_event where shop = current_shop() and run = $1 order by position
