@@ -55,7 +55,7 @@ describe('what a server keeps of a run', () => {
   test('the least lately written goes first, and each shop has its own', () => {
     const runs = new KeptRuns();
     const kept = { head: 'a' } as KeptRun;
-    for (let i = 0; i < 100; i += 1) runs.put('shop', `run ${i}`, kept);
+    for (let i = 0; i < 500; i += 1) runs.put('shop', `run ${i}`, kept);
     runs.put('shop', 'run 0', { ...kept, head: 'b' });
     runs.put('shop', 'one more', kept);
     expect(runs.of('shop', 'run 0')?.head).toBe('b');

@@ -29,7 +29,7 @@ export async function connected<T>(
   url: string,
   work: (client: Connection) => Promise<T>,
 ): Promise<T> {
-  const client = new pg.Client({ connectionString: url });
+  const client = new pg.Client({ connectionString: url, pipeline: true });
   await client.connect();
   try {
     return await work(client);

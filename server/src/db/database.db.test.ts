@@ -31,3 +31,13 @@ test('no connection that became free in time is out of reach', async () => {
   await Promise.all(busy);
   await db.close();
 }, 20_000);
+
+test('what failed half-way and was passed over in silence is not said to be kept', async () => {
+  const write = house.db.inShop(HALDEN, async (c) => {
+    await c.query("update shop set name = 'Half' where shop = current_shop()");
+    await c.query('select 1 / 0').catch(() => undefined);
+  });
+  await expect(write).rejects.toThrow();
+  const { rows } = await house.admin.query('select name from shop where shop = $1', [HALDEN]);
+  expect(rows[0].name).not.toBe('Half');
+});

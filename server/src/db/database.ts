@@ -4,6 +4,7 @@ import { PooledClient, type Connection } from './connection';
 import * as v from 'valibot';
 import { rowsOf } from './statement';
 import enterShopSql from './queries/enterShop.sql';
+import notifyHint from './queries/notifyHint.sql';
 import readStanding from './queries/readStanding.sql';
 import replicaLag from './queries/replicaLag.sql';
 import roleDangers from './queries/roleDangers.sql';
@@ -12,18 +13,33 @@ export type Client = pg.PoolClient;
 
 /** Where what a transaction has changed is sealed before it is committed; server/src/journal. */
 export interface Journal {
-  /** The last thing before it is committed. @returns what is left to do once it is */
-  seal: (client: Connection) => Promise<() => void>;
+  /**
+   * The last thing before it is committed.
+   * @returns the last of what it writes, on its way: the commit may be sent after it; and what is
+   * left to do once that is done
+   */
+  seal: (client: Connection) => Promise<{ written: Promise<unknown>; committed: () => void }>;
 }
 
 export interface Database {
-  /** One transaction in which only this shop's rows exist. Rolled back when the work throws. */
-  inShop<T>(shop: string, work: (client: Client) => Promise<T>): Promise<T>;
+  /**
+   * One transaction in which only this shop's rows exist. Rolled back when the work throws.
+   * @param topic what the shop's browsers hear of once it is kept
+   */
+  inShop<T>(
+    shop: string,
+    work: (client: Client) => Promise<T>,
+    topic?: () => string | null,
+  ): Promise<T>;
   /**
    * The same for views that only read and may be a moment old: on the replica where there is one,
    * else here.
    */
   readInShop<T>(shop: string, work: (client: Client) => Promise<T>): Promise<T>;
+  /** A single statement that says itself which shop it is in. */
+  alone<T>(work: (client: Client) => Promise<T>): Promise<T>;
+  /** One of several cells. */
+  isCell: boolean;
   /** Before signing in: no shop, only the functions of the door. */
   atDoor<T>(work: (client: Client) => Promise<T>): Promise<T>;
   isUp(): Promise<boolean>;
@@ -67,33 +83,64 @@ async function enter(client: Client, shop: string, isCell: boolean): Promise<voi
   if (entered?.cell) throw new Moved(entered.cell);
 }
 
+/** A connection of the pool while the work lasts. @throws AppError OFFLINE where there is none */
+async function onConnection<T>(
+  pool: pg.Pool,
+  work: (client: Client, giveUp: () => void) => Promise<T>,
+): Promise<T> {
+  const client = await pool.connect().catch(outOfReach);
+  let [broken, gone] = [false, false];
+  // A connection that dies while it is used fails its query; said a second time as an event it
+  // must not end the process.
+  const lost = (): void => void (gone = true);
+  client.on('error', lost);
+  try {
+    return await work(client, () => (broken = true));
+  } catch (error) {
+    if (gone) outOfReach(error);
+    throw error;
+  } finally {
+    client.off('error', lost);
+    client.release(broken || gone);
+  }
+}
+
 function transactionsOn(pool: pg.Pool, journal: Journal | null, isCell: boolean): InShop {
   // A connection that dies while idle is replaced at its next use
   pool.on('error', () => undefined);
-  return async (shop, work) => {
-    const client = await pool.connect().catch(outOfReach);
-    let [broken, gone] = [false, false];
-    // A connection that dies while it is used fails its query; said a second time as an event it
-    // must not end the process.
-    const lost = (): void => void (gone = true);
-    client.on('error', lost);
-    try {
-      await client.query(journal ? 'begin' : READ_ONLY);
-      await enter(client, shop, isCell);
-      const result = await work(client);
-      const committed = await journal?.seal(client);
-      await client.query('commit');
-      committed?.();
-      return result;
-    } catch (error) {
-      await client.query('rollback').catch(() => (broken = true));
-      if (gone) outOfReach(error);
-      throw error;
-    } finally {
-      client.off('error', lost);
-      client.release(broken);
-    }
-  };
+  return (shop, work, topic) =>
+    onConnection(pool, async (client, giveUp) => {
+      try {
+        // Said one after the other, waited for together: each wait is a way there and back.
+        const begun = client.query(journal ? 'begin' : READ_ONLY);
+        const entered = Promise.all([begun, enter(client, shop, isCell)]);
+        entered.catch(() => undefined);
+        // Only in a cell does it matter what the answer is: the shop may have moved.
+        if (isCell) await entered;
+        const result = await work(client);
+        await entered;
+        const heard = told(client, shop, topic);
+        const sealed = await journal?.seal(client);
+        const [done] = await Promise.all([client.query('commit'), sealed?.written, heard]);
+        // Something before it had failed, and nobody said so: nothing of it was kept.
+        if (done.command !== 'COMMIT') throw new AppError('INTERNAL');
+        sealed?.committed();
+        return result;
+      } catch (error) {
+        await client.query('rollback').catch(giveUp);
+        throw error;
+      }
+    });
+}
+
+/** What others are told when this is committed, on its way. */
+function told(client: Client, shop: string, topic?: () => string | null): Promise<unknown> | null {
+  const what = topic?.();
+  if (!what) return null;
+  const heard = client.query(notifyHint, [`${shop} ${what}`]);
+  // Waited for with the commit; what fails before that is told there.
+  heard.catch(() => undefined);
+  return heard;
 }
 
 /**
@@ -120,14 +167,26 @@ export function openDatabase(
   journal: Journal | null,
   { replica, isPooled = false, isCell = false }: Options = {},
 ): Database {
-  const Client = isPooled ? PooledClient : pg.Client;
-  const pool = new pg.Pool({ connectionString, max: 10, connectionTimeoutMillis: 5000, Client });
+  const driver = { pipeline: true, ...(isPooled ? { Client: PooledClient } : {}) };
+  const pool = new pg.Pool({
+    connectionString,
+    max: 10,
+    connectionTimeoutMillis: 5000,
+    ...driver,
+  });
   const inShop = transactionsOn(pool, journal, isCell);
   const copy = replica
-    ? new pg.Pool({ connectionString: replica, max: 10, connectionTimeoutMillis: 1000, Client })
+    ? new pg.Pool({
+        connectionString: replica,
+        max: 10,
+        connectionTimeoutMillis: 1000,
+        ...driver,
+      })
     : null;
   return {
     inShop,
+    isCell,
+    alone: (work) => onConnection(pool, work),
     readInShop: copy ? withFallback(transactionsOn(copy, null, isCell), inShop) : inShop,
     atDoor: (work) => inShop('', work),
     isUp: () =>

@@ -1,6 +1,4 @@
 import pg from 'pg';
-import type { Client } from './database';
-import notifyHint from './queries/notifyHint.sql';
 
 /**
  * What changed: one run, or something on the repair orders. A hint carries no data; the receiver
@@ -20,10 +18,6 @@ export interface Hints {
 const CHANNEL = 'stennet_hint';
 const FIRST_WAIT_MS = 200;
 const LONGEST_WAIT_MS = 10_000;
-
-/** Said within the transaction: it goes out when that is kept, and not when it is not. */
-export const hint = (client: Client, shop: string, topic: Topic): Promise<unknown> =>
-  client.query(notifyHint, [`${shop} ${topic}`]);
 
 /**
  * Listens on a connection of its own; while that is away, and after it, everyone is told to ask

@@ -1,7 +1,6 @@
 import * as v from 'valibot';
 import { time, rowsOf, done, changed } from './statement';
-import findSessionSql from './queries/findSession.sql';
-import touchSessionSql from './queries/touchSession.sql';
+import enterSessionSql from './queries/enterSession.sql';
 import insertSessionSql from './queries/insertSession.sql';
 import endSessionSql from './queries/endSession.sql';
 import listSessionsSql from './queries/listSessions.sql';
@@ -14,26 +13,29 @@ import saveEnrolmentSql from './queries/saveEnrolment.sql';
 import deleteEnrolmentSql from './queries/deleteEnrolment.sql';
 import { UNIT_CODES } from '@stennet/core/quantity';
 
-export const findSession = rowsOf(
-  findSessionSql,
-  v.object({
-    id: v.string(),
-    account: v.string(),
-    entry_key: v.instance(Buffer),
-    name: v.string(),
-    role: v.picklist(['lead', 'technician', 'adviser', 'apprentice', 'owner']),
-    shop: v.string(),
-    shop_name: v.string(),
-    second_signature: v.boolean(),
-    idle_minutes: v.number(),
-    retention_months: v.nullable(v.number()),
-    locale: v.string(),
-    time_zone: v.string(),
-    paper: v.picklist(['A4', 'Letter']),
-    torque_unit: v.picklist(UNIT_CODES),
-  }),
+/** The session with its shop; or where that has moved to. */
+export const enterSession = rowsOf(
+  enterSessionSql,
+  v.union([
+    v.object({ moved: v.string() }),
+    v.object({
+      id: v.string(),
+      account: v.string(),
+      entry_key: v.instance(Buffer),
+      name: v.string(),
+      role: v.picklist(['lead', 'technician', 'adviser', 'apprentice', 'owner']),
+      shop: v.string(),
+      shop_name: v.string(),
+      second_signature: v.boolean(),
+      idle_minutes: v.number(),
+      retention_months: v.nullable(v.number()),
+      locale: v.string(),
+      time_zone: v.string(),
+      paper: v.picklist(['A4', 'Letter']),
+      torque_unit: v.picklist(UNIT_CODES),
+    }),
+  ]),
 );
-export const touchSession = done(touchSessionSql);
 export const insertSession = done(insertSessionSql);
 export const endSession = done(endSessionSql);
 export const listSessions = rowsOf(

@@ -73,7 +73,7 @@ export async function seedDemo(
   keys: Keys,
 ): Promise<boolean> {
   const world = JSON.parse(fs.readFileSync(path.join(folder, 'world.json'), 'utf8')) as World;
-  const client = new pg.Client({ connectionString: ownerUrl });
+  const client = new pg.Client({ connectionString: ownerUrl, pipeline: true });
   await client.connect();
   try {
     if ((await client.query('select 1 from account limit 1')).rows.length > 0) return false;
@@ -91,7 +91,8 @@ export async function seedDemo(
       forgetOutside(keys.folder, shop.id);
       await seedShop(client, shop, world, folder, now, keys);
     }
-    const committed = await journalOf(keys, () => now).seal(client);
+    const { written, committed } = await journalOf(keys, () => now).seal(client);
+    await written;
     await client.query('commit');
     committed();
     return true;

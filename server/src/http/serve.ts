@@ -15,7 +15,7 @@ import type { ForeignReader } from '../record/foreignReader';
 import type { Cells } from './cells';
 import { shelfOf, type Files, type Shelf } from '../files/files';
 import type { Keys } from '../keys/keys';
-import { hint, type Hints } from '../db/hints';
+import type { Hints, Topic } from '../db/hints';
 import type { KeptRuns } from '../record/keptRuns';
 import { requireSession, type Session } from './session';
 
@@ -71,12 +71,13 @@ export function serve<R extends RouteName>(
     const session = await requirePerson(deps, name, req);
     const params = namesIn(req);
     const body = parseBody(name, req) as NonNullable<BodyOf<R>>;
-    const reply = await deps.db.inShop(session.shop.id, async (client) => {
-      const done = await work({ req, deps, session, client, params, query: req.query, body, res });
-      if (routes[name].method !== 'GET' && name !== 'keepTrace')
-        await hint(client, session.shop.id, params.run ? `run:${params.run}` : 'orders');
-      return done;
-    });
+    const isHeard = routes[name].method !== 'GET' && name !== 'keepTrace';
+    const topic = (): Topic => (params.run ? `run:${params.run}` : 'orders');
+    const reply = await deps.db.inShop(
+      session.shop.id,
+      (client) => work({ req, deps, session, client, params, query: req.query, body, res }),
+      isHeard ? topic : undefined,
+    );
     res.json(reply);
   };
   register(app, name, handler);

@@ -4,13 +4,8 @@ import type { Request, Response } from 'express';
 import * as v from 'valibot';
 import { UuidSchema, type Me, type Role, type Shop } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
-import type { Client, Database } from '../db/database';
-import {
-  endSession as endSessionRow,
-  findSession,
-  insertSession,
-  touchSession,
-} from '../db/sessions';
+import { Moved, type Client, type Database } from '../db/database';
+import { endSession as endSessionRow, enterSession, insertSession } from '../db/sessions';
 
 /**
  * Who asks, in which shop. The cookie names the shop, so that the look-up itself is already behind
@@ -70,12 +65,11 @@ async function sessionIn(
   now: Date,
   isTouched: boolean,
 ): Promise<Session> {
-  const row = await db.inShop(shop, async (c) => {
-    const [found] = await findSession(c, hashOf(token), now);
-    if (found && isTouched) await touchSession(c, hashOf(token), now);
-    return found;
-  });
+  const [row] = await db.alone((c) =>
+    enterSession(c, shop, hashOf(token), now, isTouched, db.isCell),
+  );
   if (!row) throw new AppError('SIGN_IN_NEEDED');
+  if (!('id' in row)) throw new Moved(row.moved);
   return {
     id: row.id,
     person: { id: row.account, name: row.name },

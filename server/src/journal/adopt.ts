@@ -5,10 +5,12 @@ import type { Keys } from '../keys/keys';
 import { keyFile } from '../keys/keys';
 import { GUARDED, keyText, sealedText, type Guarded } from './guarded';
 import {
+  checkpointOf,
+  insertLine,
   keepOutside,
+  linesOf,
   outsideOf,
   shortenOutside,
-  writeLines,
   type Change,
   type Checkpoint,
   type Line,
@@ -62,7 +64,9 @@ async function adopt(
     );
   const changes: Change[] = [];
   for (const guarded of GUARDED) changes.push(...(await rowsOf(owner, guarded)));
-  return writeLines(owner, keys, { shop, now, changes });
+  const lines = linesOf(keys, { shop, now, changes, last: null });
+  for (const line of lines) await insertLine(owner, line);
+  return lines.map((line) => checkpointOf(shop, line));
 }
 
 async function rowsOf(owner: Connection, guarded: Guarded): Promise<Change[]> {

@@ -4,17 +4,10 @@ import type { Connection } from '../db/connection';
 import type { Journal } from '../db/database';
 import { AppError } from '@stennet/core/errors';
 import { canonicalJson, GENESIS_HASH, sha256Hex } from '@stennet/core/record';
-import { insertJournal, lastOfJournal, lockJournal, takeUnsealed } from '../db/journal';
+import { insertJournal, takeUnsealed, type Change } from '../db/journal';
 import type { Keys } from '../keys/keys';
 
-/** What became of one row. digest null: it was taken away. */
-export interface Change {
-  table: string;
-  key: string;
-  label: string | null;
-  of: string | null;
-  digest: string | null;
-}
+export type { Change } from '../db/journal';
 
 /** One line of a shop's journal: all that one transaction changed. */
 export interface Line {
@@ -57,44 +50,64 @@ export const checkpointOf = (
 export function journalOf(keys: Keys, now: () => Date): Journal {
   return {
     seal: async (client) => {
-      const sealed = await sealChanges(client, keys, now());
-      return () => sealed.forEach((c) => keepOutside(keys.folder, c));
+      const sealed: Checkpoint[] = [];
+      const written: Promise<unknown>[] = [];
+      for (const { shop, changes, place, hash, key } of await takeUnsealed(client)) {
+        const last = place && hash && key ? { place: Number(place), hash, key } : null;
+        const lines = linesOf(keys, { shop, now: now(), changes: latest(changes), last });
+        for (const line of lines) written.push(insertLine(client, line));
+        sealed.push(
+          ...lines.map(({ place: at, ...line }) => checkpointOf(shop, { place: at, ...line })),
+        );
+      }
+      const all = Promise.all(written);
+      // Waited for with the commit.
+      all.catch(() => undefined);
+      return {
+        written: all,
+        committed: () => sealed.forEach((c) => keepOutside(keys.folder, c)),
+      };
     },
   };
+}
+
+/** Of a row that was changed several times, what it came to. */
+const latest = (changes: readonly Change[]): Change[] => [
+  ...new Map(changes.map((c) => [`${c.table} ${c.key}`, c])).values(),
+];
+
+/** Where a journal ends. */
+interface End {
+  place: number;
+  hash: string;
+  key: string;
+}
+
+interface SealedLine {
+  shop: string;
+  place: number;
+  body: string;
+  hash: string;
+  seal: string;
 }
 
 /** More rows than that go into several lines. */
 const ROWS_IN_LINE = 5000;
 
-async function sealChanges(client: Connection, keys: Keys, now: Date): Promise<Checkpoint[]> {
-  const rows = await takeUnsealed(client);
-  const byShop = new Map<string, Map<string, Change>>();
-  for (const { shop, ...change } of rows) {
-    const own = byShop.get(shop) ?? new Map<string, Change>();
-    byShop.set(shop, own.set(`${change.table} ${change.key}`, change));
-  }
-  const sealed: Checkpoint[] = [];
-  for (const [shop, changes] of byShop)
-    sealed.push(...(await writeLines(client, keys, { shop, now, changes: [...changes.values()] })));
-  return sealed;
-}
-
-/**
- * Only one at a time writes in a shop's journal; it has it until its transaction ends.
- * @throws AppError KEY_MISSING, KEY_CHANGED
- */
-export async function writeLines(
-  client: Connection,
+/** @throws AppError KEY_MISSING, KEY_CHANGED */
+export function linesOf(
   keys: Keys,
-  { shop, now, changes }: { shop: string; now: Date; changes: readonly Change[] },
-): Promise<Checkpoint[]> {
-  await lockJournal(client, shop);
-  const [last] = await lastOfJournal(client);
+  {
+    shop,
+    now,
+    changes,
+    last,
+  }: { shop: string; now: Date; changes: readonly Change[]; last: End | null },
+): SealedLine[] {
   const key = last ? keys.of(shop) : keys.make(shop);
-  if (last && (JSON.parse(last.body) as Line).key !== key.publicKey)
-    throw new AppError('KEY_CHANGED');
-  let [place, before] = [Number(last?.place ?? 0), last?.hash ?? GENESIS_HASH];
-  const sealed: Checkpoint[] = [];
+  if (last && last.key !== key.publicKey) throw new AppError('KEY_CHANGED');
+  let [place, before] = [last?.place ?? 0, last?.hash ?? GENESIS_HASH];
+  const lines: SealedLine[] = [];
   for (let from = 0; from < changes.length; from += ROWS_IN_LINE) {
     place += 1;
     const line: Line = {
@@ -109,13 +122,16 @@ export async function writeLines(
     };
     const body = canonicalJson(line);
     const hash = sha256Hex(body);
-    const seal = key.sign(hash);
-    await insertJournal(client, shop, place, body, hash, seal);
-    sealed.push(checkpointOf(shop, { place, hash, seal }));
+    lines.push({ shop, place, body, hash, seal: key.sign(hash) });
     before = hash;
   }
-  return sealed;
+  return lines;
 }
+
+export const insertLine = (
+  client: Connection,
+  { shop, place, body, hash, seal }: SealedLine,
+): Promise<void> => insertJournal(client, shop, place, body, hash, seal);
 
 const fileOf = (folder: string, shop: string): string => path.join(folder, `${shop}.journal`);
 

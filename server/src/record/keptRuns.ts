@@ -22,7 +22,7 @@ export interface KeptRun {
   state: RunState;
 }
 
-const MOST = 100;
+const MOST = 500;
 
 /**
  * Runs that were written here last, folded. Only good while the row in the table has the same head:

@@ -12,7 +12,6 @@ import { hashPassword } from '../http/passwords';
 import { assertOwnPassword, assertPin, pinKey } from '../http/pins';
 import { noteAtDoor } from '../http/securityLog';
 import { parseBody, register, requirePerson, serve, namesIn, type Deps } from '../http/serve';
-import { hint } from '../db/hints';
 import type { Session } from '../http/session';
 
 /**
@@ -35,19 +34,12 @@ export function statementRoutes(app: Express, deps: Deps): void {
     // Counted outside the transaction that may be rolled back.
     if (body.say.kind === 'note') assertOwnNote(session, body);
     else await assertLead(deps, req, session, body);
-    const statement = await deps.db.inShop(session.shop.id, async (client) => {
-      await hint(client, session.shop.id, `run:${run}`);
-      return keep(
-        client,
-        session.shop.id,
-        run,
-        {
-          ...body,
-          role: body.say.kind === 'note' && session.role !== 'lead' ? 'technician' : 'lead',
-        },
-        deps.now(),
-      );
-    });
+    const role = body.say.kind === 'note' && session.role !== 'lead' ? 'technician' : 'lead';
+    const statement = await deps.db.inShop(
+      session.shop.id,
+      (client) => keep(client, session.shop.id, run, { ...body, role }, deps.now()),
+      () => `run:${run}`,
+    );
     res.json({ statement });
   });
 

@@ -83,15 +83,11 @@ export async function append({
       isSigned: head.isSigned,
     });
   else if (refused && work.answered.length === 0) throw refused.error;
-  await store(client, shop, run, work, body.deviceName);
-  await keepWhatFollows(
-    client,
-    { shop, run, sheet: head.sheet },
-    work,
-    earlier,
-    person,
-    deps.now(),
-  );
+  // On their way together: nothing in the one waits for the other.
+  await Promise.all([
+    store(client, shop, run, work, body.deviceName),
+    keepWhatFollows(client, { shop, run, sheet: head.sheet }, work, earlier, person, deps.now()),
+  ]);
   keepRun(deps.runs, { shop, run, head, earlier }, work);
   return {
     stored: work.answered,
@@ -240,7 +236,7 @@ async function store(
   const last = fresh.at(-1);
   if (!last || !state.holder) return;
   const column = <T>(of: (s: Sealed) => T): T[] => fresh.map(of);
-  await appendRunEvents(
+  const appended = appendRunEvents(
     client,
     shop,
     run,
@@ -256,7 +252,7 @@ async function store(
     column((s) => s.lateMs),
   );
   const newHolder = fresh.some((s) => s.stored.event.type === 'tookOver') ? deviceName : null;
-  await updateRunHead(
+  const headed = updateRunHead(
     client,
     run,
     state.status === 'notStarted' ? 'open' : state.status,
@@ -271,4 +267,5 @@ async function store(
     JSON.stringify(standingOf(state, next(state))),
     work.hold.wanted,
   );
+  await Promise.all([appended, headed]);
 }

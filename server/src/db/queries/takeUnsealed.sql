@@ -1,2 +1,3 @@
--- out: what this transaction has changed in guarded rows, in order; it is not there any more afterwards
-select shop, "table", key, label, of, digest from take_unsealed()
+-- out: by shop, what this transaction has changed in guarded rows, in order, which is not there any more afterwards; and the end of the shop's journal,
+-- in which no one else writes until this transaction ends. Null: it has not begun.
+select shop, changes, place, hash, key from take_unsealed_to_seal()

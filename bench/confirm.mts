@@ -1,0 +1,155 @@
+// One confirmation on its way into the table, beside bare INSERTs of the same bytes; then sixty-four
+// phones at once. node --import tsx bench/confirm.mts URL '{"admin":…,"app":…}'
+import { randomUUID } from 'node:crypto';
+import fs from 'node:fs';
+import pg from 'pg';
+import { Caller, HALDEN, JOB, Runs, send, sheet, signIn, type Hand } from './phones.mts';
+
+const [url = '', urls = '{}'] = process.argv.slice(2);
+const { admin: adminUrl, app: appUrl } = JSON.parse(urls) as { admin: string; app: string };
+const ROUNDS = 9;
+const PHONES = 64;
+/** What a phone has waiting when the server is busy: it goes in one request. */
+const WAITING = 10;
+const SECONDS = 8;
+
+const statement = fs
+  .readFileSync(new URL('../server/src/db/queries/appendRunEvents.sql', import.meta.url), 'utf8')
+  .replace('insert into run_event', 'insert into bare_event');
+const median = (all: number[]): number =>
+  [...all].sort((a, b) => a - b)[Math.floor(all.length / 2)] ?? NaN;
+
+async function perPiece(times: number, act: () => Promise<void>): Promise<number> {
+  const from = performance.now();
+  for (let i = 0; i < times; i += 1) await act();
+  return (performance.now() - from) / times;
+}
+
+let position = 0;
+/** One transaction of its own, as the server would with nothing to decide. */
+async function bare(client: pg.Client, body: string): Promise<void> {
+  const at = (position += 1);
+  await client.query('begin');
+  await client.query("select set_config('stennet.shop', $1, true)", [HALDEN]);
+  await client.query({ name: 'bare', text: statement }, [
+    HALDEN,
+    HALDEN,
+    [at],
+    [randomUUID()],
+    [1],
+    [at],
+    ['pulled'],
+    [randomUUID()],
+    [body],
+    ['0'.repeat(64)],
+    ['0'.repeat(88)],
+    [0],
+  ]);
+  await client.query('commit');
+}
+
+const connected = async (): Promise<pg.Client> => {
+  const client = new pg.Client({ connectionString: appUrl });
+  await client.connect();
+  return client;
+};
+
+const admin = new pg.Client({ connectionString: adminUrl });
+await admin.connect();
+await admin.query(
+  'create table bare_event (like run_event including all); grant insert on bare_event to stennet_app',
+);
+const caller = new Caller(url);
+const hand = await signIn(caller, 'Mei Sandoval');
+const runs = await Runs.from(caller, hand);
+
+let joints = 0;
+async function freshJoint(): Promise<string> {
+  joints += 1;
+  const joint = randomUUID();
+  await admin.query("insert into joint values ($1, $2, $3, 'Bench', $4, $5, $6)", [
+    HALDEN,
+    joint,
+    JOB,
+    1000 + joints,
+    sheet.id,
+    sheet.revision,
+  ]);
+  return joint;
+}
+
+/** A run, one request for each of its entries. */
+async function oneByOne(): Promise<number> {
+  const { run, events } = runs.next(hand, await freshJoint());
+  let at = 0;
+  return perPiece(events.length, async () => {
+    const event = events[at];
+    at += 1;
+    if (event) await send(caller, hand, run, [event]);
+  });
+}
+
+const one = await connected();
+const body = JSON.stringify(runs.next(hand, randomUUID()).events[20]);
+const taken: Record<'bare' | 'request' | 'answer', number[]> = {
+  bare: [],
+  request: [],
+  answer: [],
+};
+// The first rounds only warm up.
+for (let i = -3; i < ROUNDS; i += 1) {
+  const round = {
+    bare: await perPiece(60, () => bare(one, body)),
+    request: await oneByOne(),
+    answer: await perPiece(60, async () => void (await caller.ask('GET', '/api/health', ''))),
+  };
+  if (i >= 0)
+    for (const name of ['bare', 'request', 'answer'] as const) taken[name].push(round[name]);
+}
+
+/** Pieces a second that many hands get done at once. */
+async function rate(hands: readonly (() => Promise<number>)[]): Promise<number> {
+  let done = 0;
+  const until = performance.now() + SECONDS * 1000;
+  await Promise.all(
+    hands.map(async (act) => {
+      while (performance.now() < until) {
+        const more = await act();
+        done += more;
+      }
+    }),
+  );
+  return done / SECONDS;
+}
+
+const many = await Promise.all(Array.from({ length: PHONES }, connected));
+const bareRate = await rate(many.map((client) => () => bare(client, body).then(() => 1)));
+
+async function phone(by: Hand): Promise<() => Promise<number>> {
+  let { run, events } = runs.next(by, await freshJoint());
+  return async () => {
+    if (events.length === 0) ({ run, events } = runs.next(by, await freshJoint()));
+    const batch = events.slice(0, WAITING);
+    await send(caller, by, run, batch);
+    events = events.slice(WAITING);
+    return batch.length;
+  };
+}
+const phones = await Promise.all(Array.from({ length: PHONES }, () => phone(hand)));
+const phoneRate = await rate(phones);
+
+for (const client of [...many, one, admin]) await client.end();
+caller.close();
+console.log(
+  JSON.stringify({
+    rounds: ROUNDS,
+    entries: runs.length,
+    bare: median(taken.bare),
+    request: median(taken.request),
+    answer: median(taken.answer),
+    phones: PHONES,
+    waiting: WAITING,
+    bareRate,
+    phoneRate,
+  }),
+);
