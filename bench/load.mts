@@ -94,7 +94,10 @@ function ticksOf(pid: string): number {
     try {
       const fields =
         fs.readFileSync(`/proc/${entry}/stat`, 'utf8').split(') ')[1]?.split(' ') ?? [];
-      if (entry === pid || fields[1] === pid) total += Number(fields[11]) + Number(fields[12]);
+      // Of the process itself also what its children had that have ended.
+      const own =
+        entry === pid ? fields.slice(11, 15) : fields[1] === pid ? fields.slice(11, 13) : [];
+      for (const ticks of own) total += Number(ticks);
     } catch {
       // it has ended
     }

@@ -5,7 +5,7 @@ import { renderStalls } from './stalls.mjs';
 import { renderVerdict } from './verdict.mjs';
 
 export function render(results) {
-  const { start, frames, stalls, append, reduce, find, library, history, replica } = results;
+  const { start, frames, stalls, reduce, find, library, history, replica } = results;
   const row = (cells) => `| ${cells.join(' | ')} |`;
   const lines = [
     '# Benchmarks',
@@ -62,27 +62,8 @@ export function render(results) {
   if (results.drag) lines.push(...renderDrag(results.drag, row));
   if (results.verdict) lines.push(...renderVerdict(results.verdict));
   if (results.interaction) lines.push(...renderInteraction(results.interaction));
-  if (append) {
-    lines.push(
-      '## Storing one confirmation',
-      '',
-      `Median of ${append.rounds} rounds in turn, one event per transaction, the same bytes, columns and indexes, the same driver.`,
-      '',
-    );
-    lines.push(row(['', 'ms', 'against the bare INSERT']), row(['---', '---', '---']));
-    const { bare } = append;
-    for (const [name, ms] of [
-      ['bare INSERT, no row-level security', bare],
-      ['the same statement under row-level security', append.secured],
-      [
-        'the whole request: session, parse, what was folded before, admit, hash, append, reply',
-        append.request,
-      ],
-    ]) {
-      lines.push(row([name, ms.toFixed(2), `${(ms / bare).toFixed(2)} ×`]));
-    }
-    lines.push('');
-  }
+  if (results.confirm) lines.push(...renderConfirm(results.confirm));
+  if (results.load) lines.push(...renderLoad(results.load));
   if (reduce) {
     lines.push(
       '## Reducing a run',
@@ -200,6 +181,58 @@ function renderDrag({ moves, app, empty }, row) {
     row(['---', '---', '---', '---']),
     row(['the wrench', app.median, app.p95, app.worst]),
     row(['a page that only turns one box', empty.median, empty.p95, empty.worst]),
+    '',
+  ];
+}
+
+function renderConfirm(c) {
+  const row = (cells) => `| ${cells.join(' | ')} |`;
+  const against = (ms) => `${(ms / c.bare).toFixed(1)} ×`;
+  return [
+    '## Storing one confirmation',
+    '',
+    `The entries of whole runs (${c.entries} each), one request for each, beside one INSERT of the same bytes into a table of the same columns and indexes in a transaction of its own. Medians of ${c.rounds} rounds in turn, client, server and database on one machine.`,
+    '',
+    row(['', 'ms', 'against the bare INSERT']),
+    row(['---', '---', '---']),
+    row(['bare INSERT, no row-level security', c.bare.toFixed(2), '1 ×']),
+    row(['any answer of the server: HTTP and `select 1`', c.answer.toFixed(2), against(c.answer)]),
+    row([
+      'a confirmation: session, admit, hash, seal, append, head, wrench use, audit trail, hint',
+      c.request.toFixed(2),
+      against(c.request),
+    ]),
+    '',
+    `${c.phones} phones at once, each with ${c.waiting} entries waiting: ${c.phoneRate.toFixed(0)} entries a second; ${c.phones} connections with bare INSERTs: ${c.bareRate.toFixed(0)} (${Math.round((c.phoneRate / c.bareRate) * 100)} %).`,
+    '',
+  ];
+}
+
+function renderLoad({ shops, phones, limitMs, steps }) {
+  const row = (cells) => `| ${cells.join(' | ')} |`;
+  const best = steps.filter((s) => Math.max(s.confirm, s.find, s.record) <= limitMs).at(-1);
+  const ms = (value) => value.toFixed(0);
+  return [
+    '## Many phones',
+    '',
+    `${phones} phones in ${shops} shops at one server process; every tenth confirmation comes with a search and with a record as JSON. From the press to the acknowledgement, 95th percentile in ms; processor of one core in percent. Phones, server and database share this machine.`,
+    '',
+    row(['confirmations a second', 'confirmation', 'find', 'record', 'server', 'PostgreSQL']),
+    row(['---', '---', '---', '---', '---', '---']),
+    ...steps.map((s) =>
+      row([
+        s.rate,
+        ms(s.confirm),
+        ms(s.find),
+        ms(s.record),
+        `${ms(s.serverCpu)} %`,
+        `${ms(s.databaseCpu)} %`,
+      ]),
+    ),
+    '',
+    best
+      ? `Highest rate with all three under ${limitMs} ms: ${best.rate} a second. What gives first is the server’s core; a second server process takes the next step (docs/SCALING.md).`
+      : `No rate kept all three under ${limitMs} ms.`,
     '',
   ];
 }

@@ -9,17 +9,19 @@ import { buildWeb, exportWeb } from '../scripts/build-web.mjs';
 import { clusterIn, keyFolder } from '../scripts/cluster.mjs';
 import { quietly, root } from '../scripts/install.mjs';
 import { serverProcess } from '../scripts/serving.mjs';
-import { measureAppend } from './append.mjs';
 import { measureDrag } from './drag.mjs';
 import { measureFind } from './find.mjs';
 import { measureFrames } from './frames.mjs';
 import { measureHistory } from './history.mjs';
+import { makeLoadShops } from './loadShops.mjs';
 import { measureLibrary } from './library.mjs';
 import { measureReplica } from './replica.mjs';
 import { measureStalls } from './stalls.mjs';
 import { measureStart } from './start.mjs';
 import { measureVerdict } from './verdict.mjs';
 import { render } from './report.mjs';
+
+const LOAD_SHOPS = 20;
 
 export async function bench([only]) {
   const home = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-bench-'));
@@ -53,13 +55,11 @@ export async function bench([only]) {
       drag: wanted('drag') ? await measureDrag(browser, app) : undefined,
       verdict: wanted('verdict') ? await measureVerdict(browser, app) : undefined,
       stalls: wanted('stalls') ? await measureStalls(app, servers[0].pid) : undefined,
-      append: wanted('append') ? await measureAppend(app, urls) : undefined,
-      interaction: wanted('interaction')
-        ? JSON.parse(quietly(process.execPath, ['--import', 'tsx', 'bench/interaction.mts']))
+      confirm: wanted('confirm')
+        ? withTsx('bench/confirm.mts', app, JSON.stringify(urls))
         : undefined,
-      reduce: wanted('reduce')
-        ? JSON.parse(quietly(process.execPath, ['--import', 'tsx', 'bench/reduce.mts']))
-        : undefined,
+      interaction: wanted('interaction') ? withTsx('bench/interaction.mts') : undefined,
+      reduce: wanted('reduce') ? withTsx('bench/reduce.mts') : undefined,
     };
     // Last: they fill the database.
     results.library = wanted('library') ? await measureLibrary(browser, app) : undefined;
@@ -67,6 +67,7 @@ export async function bench([only]) {
     results.replica = wanted('history')
       ? await fromReplica(cluster, home, servers, app, web)
       : undefined;
+    results.load = wanted('load') ? await load(cluster, servers[0], app, urls) : undefined;
     results.find = wanted('find') ? await measureFind(cluster) : undefined;
     await browser.close();
     const table = render(results);
@@ -77,6 +78,18 @@ export async function bench([only]) {
     cluster.destroy();
     fs.rmSync(home, { recursive: true, force: true });
   }
+}
+
+const withTsx = (program, ...args) =>
+  JSON.parse(quietly(process.execPath, ['--import', 'tsx', program, ...args]));
+
+async function load(cluster, server, app, urls) {
+  await makeLoadShops(urls.admin, LOAD_SHOPS);
+  // Their journals begin.
+  quietly(process.execPath, ['server/dist/prepareDatabase.js', 'server/migrations', 'demo'], {
+    env: { OWNER_DATABASE_URL: urls.owner },
+  });
+  return withTsx('bench/load.mts', app, JSON.stringify(urls), server.pid, cluster.pid());
 }
 
 function buildEmptyPage(to) {

@@ -49,6 +49,11 @@ class Cluster {
     fs.renameSync(`${this.stateFile}.new`, this.stateFile);
   }
 
+  /** Number of the process that all others belong to. */
+  pid() {
+    return String(postmasterOf(this.data));
+  }
+
   running() {
     return postmasterOf(this.data) !== null;
   }
