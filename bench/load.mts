@@ -169,6 +169,11 @@ const isOver = (line: Record<string, number>): boolean =>
   Math.max(line.confirm ?? 0, line.find ?? 0, line.record ?? 0) > LIMIT_MS;
 
 await step(20);
+const lsn = async (): Promise<string> =>
+  (await admin.query<{ lsn: string }>('select pg_current_wal_lsn() as lsn')).rows[0]?.lsn ?? '';
+const kept = async (): Promise<number> =>
+  Number((await admin.query('select count(*) from run_event')).rows[0].count);
+const [walFrom, keptFrom] = [await lsn(), await kept()];
 const steps: Record<string, number>[] = [];
 for (const rate of RATES) {
   // A disk that stood still for a moment is tried again; a rate that is too high stays so.
@@ -182,6 +187,13 @@ for (const rate of RATES) {
   );
   if (isOver(line)) break;
 }
+const { rows } = await admin.query<{ bytes: string }>(
+  'select pg_wal_lsn_diff(pg_current_wal_lsn(), $1) as bytes',
+  [walFrom],
+);
+const walPerEntry = Number(rows[0]?.bytes) / ((await kept()) - keptFrom);
 await admin.end();
 caller.close();
-console.log(JSON.stringify({ shops: SHOPS, phones: PHONES, limitMs: LIMIT_MS, steps }));
+console.log(
+  JSON.stringify({ shops: SHOPS, phones: PHONES, limitMs: LIMIT_MS, walPerEntry, steps }),
+);

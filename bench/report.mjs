@@ -208,7 +208,7 @@ function renderConfirm(c) {
   ];
 }
 
-function renderLoad({ shops, phones, limitMs, steps }) {
+function renderLoad({ shops, phones, limitMs, walPerEntry, steps }) {
   const row = (cells) => `| ${cells.join(' | ')} |`;
   const best = steps.filter((s) => Math.max(s.confirm, s.find, s.record) <= limitMs).at(-1);
   const ms = (value) => value.toFixed(0);
@@ -233,6 +233,8 @@ function renderLoad({ shops, phones, limitMs, steps }) {
     best
       ? `Highest rate with all three under ${limitMs} ms: ${best.rate} a second. What gives first is the server’s core; a second server process takes the next step (docs/SCALING.md).`
       : `No rate kept all three under ${limitMs} ms.`,
+    '',
+    `An entry makes ${(walPerEntry / 1000).toFixed(1)} kB of write-ahead log, which a standby and an archive take too.`,
     '',
   ];
 }

@@ -17,7 +17,7 @@ export interface Shelf {
 
 export const photoFile = (photo: string): string => `photo/${photo}.jpg`;
 export const traceFile = (trace: string): string => `trace/${trace}.json`;
-export const recordFile = (run: string): string => `record/${run}.json`;
+export const recordFile = (run: string): string => `record/${run}.json.gz`;
 
 /** null: everything lies in the database, and so in one copy of it. */
 export const shelfOf = (files: Files | null, shop: string): Shelf | null =>

@@ -1,3 +1,4 @@
+import { gunzipSync } from 'node:zlib';
 import * as v from 'valibot';
 import type { ChainRow } from '@stennet/core/record';
 import type { Client } from '../db/database';
@@ -34,7 +35,7 @@ export async function chainOf(
 export function chainIn(file: Buffer | null): ChainRow[] {
   if (!file) return [];
   try {
-    return v.parse(AwayFile, JSON.parse(file.toString('utf8'))).chain;
+    return v.parse(AwayFile, JSON.parse(gunzipSync(file).toString('utf8'))).chain;
   } catch {
     return [];
   }

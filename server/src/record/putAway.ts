@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import type { Client, Database } from '../db/database';
 import { deleteChain, listDueAway, noteAway } from '../db/records';
 import { lockRun } from '../db/runs';
@@ -63,7 +64,7 @@ async function putOneAway(
   const [named] = await findOwnShop(client);
   const file = recordFileOf(kept, { id: shop, name: named?.name ?? '' }, key);
   const name = recordFile(run);
-  await shelf.put(name, Buffer.from(JSON.stringify(file)));
+  await shelf.put(name, gzipSync(JSON.stringify(file)));
   const there = chainIn(await shelf.get(name));
   if (JSON.stringify(there) !== JSON.stringify(file.chain))
     throw new Error(`the record file of run ${run} is not what was written`);
