@@ -11,9 +11,41 @@ const instead = {
   // The part of Valibot that is used, bundled by scripts/build-web.mjs.
   valibot: path.join(__dirname, '.shaken/valibot.js'),
 };
+const nothing = path.join(__dirname, 'src/platform/nothing.ts');
+const routerParts = path.join(__dirname, 'src/platform/routerParts.ts');
+/** What packages bring along of themselves and no screen uses: who asks for it, what it gets. */
+const unused = [
+  {
+    from: /expo-router\/build\/(exports|index)\.js$/,
+    names: ['./stack', './color', './layouts/Tabs', './layouts/experimental-stack'],
+    get: nothing,
+  },
+  {
+    from: /expo-router\/build\/(views|layouts)\//,
+    names: [
+      '../layouts/StackClient',
+      '../react-navigation/bottom-tabs',
+      '../native-tabs/NativeTabTrigger',
+    ],
+    get: routerParts,
+  },
+  {
+    from: /react-native-web\/dist\/index\.js$/,
+    names: ['./exports/FlatList', './exports/SectionList', './exports/VirtualizedList'],
+    get: nothing,
+  },
+  {
+    from: /react-native-web\/dist\/vendor\/react-native\/Animated\/Animated\.js$/,
+    names: ['./components/AnimatedFlatList', './components/AnimatedSectionList'],
+    get: nothing,
+  },
+];
+const partFor = (from, name) =>
+  unused.find((one) => one.from.test(from) && one.names.includes(name))?.get;
+
 const resolve = config.resolver.resolveRequest;
 config.resolver.resolveRequest = (context, name, platform) => {
-  const filePath = instead[name];
+  const filePath = partFor(context.originModulePath, name) ?? instead[name];
   return filePath && fs.existsSync(filePath)
     ? { type: 'sourceFile', filePath }
     : (resolve ?? context.resolveRequest)(context, name, platform);

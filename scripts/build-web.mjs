@@ -14,6 +14,7 @@ export function buildWeb() {
     'package-lock.json',
     'scripts/build-web.mjs',
     'scripts/build-sw.mjs',
+    'scripts/shortenNames.mjs',
     'scripts/generate-assets.mjs',
   );
   if (fs.existsSync(mark) && fs.readFileSync(mark, 'utf8') === hash) return dist;
@@ -21,11 +22,20 @@ export function buildWeb() {
   fs.rmSync(dist, { recursive: true, force: true });
   shakeValibot();
   exportWeb('app');
+  quietly(process.execPath, [path.join(root, 'scripts/shortenNames.mjs'), ...firstScripts(dist)]);
   buildWorkers(path.join(dist, 'workers'));
   quietly(process.execPath, [path.join(root, 'scripts/build-sw.mjs'), dist]);
   fs.writeFileSync(mark, hash);
   return dist;
 }
+
+/** What the page itself names: it is here before anything is shown. */
+export const firstScripts = (dist) =>
+  [
+    ...fs
+      .readFileSync(path.join(dist, 'index.html'), 'utf8')
+      .matchAll(/<script src="\/([^"]+\.js)"/g),
+  ].map(([, file]) => path.join(dist, file));
 
 /** What Expo makes of a folder for the web, as small as its bundler can. */
 export function exportWeb(folder, more = []) {

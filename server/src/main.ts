@@ -1,9 +1,10 @@
 import fs from 'node:fs';
 import http from 'node:http';
+import os from 'node:os';
 import https from 'node:https';
 import path from 'node:path';
 import { createApp } from './app';
-import { assertHarmlessRole, HarmfulRole, openDatabase } from './db/database';
+import { applicationOf, assertHarmlessRole, HarmfulRole, openDatabase } from './db/database';
 import { listenTo } from './db/hints';
 import { journalOf } from './journal/journal';
 import { openDirectory } from './db/directory';
@@ -34,10 +35,16 @@ async function main(): Promise<void> {
   const now = (): Date => new Date(Date.now() + offsetMs);
   const keys = keysIn(env('KEY_DIR'));
   const cells = cellsOf(process.env);
+  const server = `${os.hostname()}:${env('PORT')}`;
   const isPooled = process.env.DATABASE_POOLED === '1';
-  const db = openDatabase(url, journalOf(keys, now), { replica, isPooled, isCell: cells !== null });
+  const db = openDatabase(url, journalOf(keys, now), {
+    replica,
+    isPooled,
+    isCell: cells !== null,
+    server,
+  });
   // LISTEN holds on to one connection: a pooler in transaction mode is passed by.
-  const hints = listenTo(process.env.LISTEN_DATABASE_URL || url);
+  const hints = listenTo(process.env.LISTEN_DATABASE_URL || url, applicationOf(server));
   const app = createApp({
     db,
     now,
@@ -57,25 +64,25 @@ async function main(): Promise<void> {
     logLevel: process.env.LOG_LEVEL ?? 'info',
     ...(process.env.WEB_DIR ? { web: process.env.WEB_DIR } : {}),
   });
-  const server = tls ? https.createServer(tls, app) : http.createServer(app);
-  server.on('error', (error: NodeJS.ErrnoException) => {
+  const listening = tls ? https.createServer(tls, app) : http.createServer(app);
+  listening.on('error', (error: NodeJS.ErrnoException) => {
     console.error(error.code === 'EADDRINUSE' ? `Port ${env('PORT')} is in use.` : error.message);
     process.exit(1);
   });
   // Who neither sends nor takes anything for so long has gone; a stream says every twenty seconds
   // that it is there.
-  server.setTimeout(120_000);
-  server.listen(Number(env('PORT')), process.env.HOST ?? '127.0.0.1', () =>
+  listening.setTimeout(120_000);
+  listening.listen(Number(env('PORT')), process.env.HOST ?? '127.0.0.1', () =>
     console.log('listening'),
   );
+  endWith(listening, () => Promise.all([db.close(), hints.close(), cells?.directory.close()]));
+}
+
+/** Told to end, or left by the program that started it. */
+function endWith(listening: http.Server | https.Server, close: () => Promise<unknown>): void {
   const stop = (): void => {
-    server.close(
-      () =>
-        void Promise.all([db.close(), hints.close(), cells?.directory.close()]).then(() =>
-          process.exit(0),
-        ),
-    );
-    server.closeAllConnections();
+    listening.close(() => void close().then(() => process.exit(0)));
+    listening.closeAllConnections();
     // A database that does not answer keeps no one from ending.
     setTimeout(() => process.exit(0), 5000).unref();
   };

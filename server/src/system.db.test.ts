@@ -48,4 +48,24 @@ test('how the house stands is for the lead', async () => {
   });
   expect(body.devices).toBeGreaterThanOrEqual(4);
   expect(body.freeBytes).toBeGreaterThan(0);
+  expect(body.servers).toContainEqual({ name: 'alone', startedAt: expect.any(String) });
+  expect(body.unsent).toEqual([]);
+});
+
+test('a phone that has not sent everything says so with whatever it asks', async () => {
+  const asks = (unsent: string) =>
+    request(house.app)
+      .get('/api/me')
+      .set(HOST)
+      .set('Cookie', `${jonah.cookie}; stennet_unsent=${unsent}`)
+      .expect(200);
+  const waiting = async (): Promise<unknown> =>
+    (await ines.get('/api/system').expect(200)).body.unsent;
+  await asks('14');
+  expect(await waiting()).toEqual([
+    { person: 'Jonah Pike', device: expect.any(String), seenAt: expect.any(String), unsent: 14 },
+  ]);
+  // What no phone of ours says counts for nothing.
+  await asks('many');
+  expect(await waiting()).toEqual([]);
 });

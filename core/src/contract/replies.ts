@@ -65,6 +65,12 @@ const SystemSchema = v.object({
   streams: v.number(),
   connections: v.number(),
   waiting: v.number(),
+  /** That are connected to the same database. */
+  servers: v.array(v.object({ name: v.string(), startedAt: v.string() })),
+  /** Devices of this shop that have entries which the server has not, as they said last. */
+  unsent: v.array(
+    v.object({ person: v.string(), device: v.string(), seenAt: v.string(), unsent: v.number() }),
+  ),
   replicaLagS: v.nullable(v.number()),
   archive: v.nullable(v.object({ ageS: v.nullable(v.number()), fails: v.boolean() })),
   freeBytes: v.nullable(v.number()),

@@ -2,7 +2,8 @@ import pg from 'pg';
 import { AppError } from '@stennet/core/errors';
 import { PooledClient, type Connection } from './connection';
 import * as v from 'valibot';
-import { rowsOf } from './statement';
+import { rowsOf, time } from './statement';
+import listServersSql from './queries/listServers.sql';
 import enterShopSql from './queries/enterShop.sql';
 import notifyHint from './queries/notifyHint.sql';
 import readStanding from './queries/readStanding.sql';
@@ -55,6 +56,8 @@ export interface Standing {
   replicaLagS: number | null;
   archiveAgeS: number | null;
   archiveFails: boolean;
+  /** That are connected to this database, by name. */
+  servers: { name: string; startedAt: string }[];
 }
 
 // A date stays the day it is, whatever the server's own zone.
@@ -72,6 +75,10 @@ export class Moved extends Error {
 
 /** As it was at one moment: a shop that is checked goes on working. */
 export const READ_ONLY = 'begin isolation level repeatable read read only';
+
+const listServers = rowsOf(listServersSql, v.object({ name: v.string(), startedAt: time }));
+/** By it servers are told from whatever else is connected. */
+export const applicationOf = (server: string): string => `stennet ${server}`;
 
 const enterShop = rowsOf(enterShopSql, v.object({ cell: v.nullable(v.string()) }));
 
@@ -158,6 +165,8 @@ interface Options {
   replica?: string | undefined;
   /** Behind a pooler in transaction mode that keeps no prepared statements. */
   isPooled?: boolean;
+  /** What this server is called among those of its database. */
+  server?: string;
   /** One of several: shops move between them. */
   isCell?: boolean;
 }
@@ -165,9 +174,13 @@ interface Options {
 export function openDatabase(
   connectionString: string,
   journal: Journal | null,
-  { replica, isPooled = false, isCell = false }: Options = {},
+  { replica, isPooled = false, isCell = false, server = 'alone' }: Options = {},
 ): Database {
-  const driver = { pipeline: true, ...(isPooled ? { Client: PooledClient } : {}) };
+  const driver = {
+    pipeline: true,
+    application_name: applicationOf(server),
+    ...(isPooled ? { Client: PooledClient } : {}),
+  };
   const pool = new pg.Pool({
     connectionString,
     max: 10,
@@ -195,9 +208,10 @@ export function openDatabase(
         () => false,
       ),
     standing: async () => {
-      const [archive, lag] = await Promise.all([
+      const [archive, lag, servers] = await Promise.all([
         pool.query<{ archive_age_s: number | null; archive_fails: number | null }>(readStanding),
         copy?.query<{ lag_s: number }>(replicaLag).catch(() => null),
+        onConnection(pool, (client) => listServers(client)),
       ]);
       return {
         connections: pool.totalCount,
@@ -205,6 +219,7 @@ export function openDatabase(
         replicaLagS: lag?.rows[0]?.lag_s ?? null,
         archiveAgeS: archive.rows[0]?.archive_age_s ?? null,
         archiveFails: archive.rows[0]?.archive_fails === 1,
+        servers,
       };
     },
     close: () => Promise.all([pool.end(), copy?.end()]).then(() => undefined),

@@ -23,7 +23,7 @@ const LONGEST_WAIT_MS = 10_000;
  * Listens on a connection of its own; while that is away, and after it, everyone is told to ask
  * again.
  */
-export function listenTo(connectionString: string): Hints {
+export function listenTo(connectionString: string, application = 'stennet'): Hints {
   const listeners = new Map<string, Set<(topic: Topic) => void>>();
   let client: pg.Client | undefined;
   let isClosed = false;
@@ -35,7 +35,11 @@ export function listenTo(connectionString: string): Hints {
   };
   const connect = async (): Promise<void> => {
     if (isClosed) return;
-    const fresh = new pg.Client({ connectionString, connectionTimeoutMillis: 5000 });
+    const fresh = new pg.Client({
+      connectionString,
+      connectionTimeoutMillis: 5000,
+      application_name: application,
+    });
     client = fresh;
     fresh.on('notification', ({ payload }) => {
       const [shop = '', topic] = payload?.split(' ') ?? [];

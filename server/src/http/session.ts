@@ -22,6 +22,8 @@ export interface Session {
 
 const COOKIE = 'stennet_session';
 const DEVICE = 'stennet_device';
+/** Kept by the app (platform/storage). */
+const UNSENT = 'stennet_unsent';
 const WORKING_DAY_MS = 14 * 3_600_000;
 const DEVICE_MS = 365 * 24 * 3_600_000;
 const TOKEN = /^[\w-]{43}$/;
@@ -32,6 +34,8 @@ const freshToken = (): string => randomBytes(32).toString('base64url');
 interface Kept {
   shop: string;
   token: string;
+  /** Entries that this device has and the server has not, as it says itself. */
+  unsent: number;
 }
 
 const cookieNamed = (req: Request, name: string): string | undefined =>
@@ -39,7 +43,10 @@ const cookieNamed = (req: Request, name: string): string | undefined =>
 
 function cookieOf(req: Request): Kept | undefined {
   const [shop, token] = cookieNamed(req, COOKIE)?.split('.') ?? [];
-  return token && v.is(UuidSchema, shop) && TOKEN.test(token) ? { shop, token } : undefined;
+  const unsent = /^\d{1,6}$/.exec(cookieNamed(req, UNSENT) ?? '');
+  return token && v.is(UuidSchema, shop) && TOKEN.test(token)
+    ? { shop, token, unsent: Number(unsent?.[0] ?? 0) }
+    : undefined;
 }
 
 /** Hash of what names this browser, no matter who is signed in there. */
@@ -61,12 +68,12 @@ export async function requireSession(db: Database, req: Request, now: Date): Pro
  */
 async function sessionIn(
   db: Database,
-  { shop, token }: Kept,
+  { shop, token, unsent }: Kept,
   now: Date,
   isTouched: boolean,
 ): Promise<Session> {
   const [row] = await db.alone((c) =>
-    enterSession(c, shop, hashOf(token), now, isTouched, db.isCell),
+    enterSession(c, shop, hashOf(token), now, isTouched, db.isCell, unsent),
   );
   if (!row) throw new AppError('SIGN_IN_NEEDED');
   if (!('id' in row)) throw new Moved(row.moved);
@@ -107,7 +114,7 @@ export async function beginSession(
   shop: string,
   account: string,
 ): Promise<Session> {
-  const kept = { shop, token: freshToken() };
+  const kept = { shop, token: freshToken(), unsent: 0 };
   const ends = new Date(now.getTime() + WORKING_DAY_MS);
   await db.inShop(shop, (c) =>
     insertSession(

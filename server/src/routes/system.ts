@@ -1,13 +1,19 @@
 import os from 'node:os';
 import * as v from 'valibot';
 import type { Express } from 'express';
-import { rowsOf } from '../db/statement';
+import { rowsOf, time } from '../db/statement';
+import listWaitingSql from '../db/queries/listWaiting.sql';
 import countDevicesSql from '../db/queries/countDevices.sql';
 import { freeBytes, streamsNow } from '../http/metrics';
 import { serve, type Deps } from '../http/serve';
 
 const countDevices = rowsOf(countDevicesSql, v.object({ devices: v.number() }));
+const listWaiting = rowsOf(
+  listWaitingSql,
+  v.object({ person: v.string(), device: v.string(), seenAt: time, unsent: v.number() }),
+);
 const DAY_MS = 86_400_000;
+const WEEK_MS = 7 * DAY_MS;
 const startedAt = new Date();
 
 /** How the shop's own house stands: for who looks after it. */
@@ -25,6 +31,8 @@ export function systemRoutes(app: Express, deps: Deps): void {
       streams: await streamsNow(),
       connections: stands.connections,
       waiting: stands.waiting,
+      servers: stands.servers,
+      unsent: await listWaiting(client, new Date(now.getTime() - WEEK_MS)),
       replicaLagS: stands.replicaLagS,
       archive:
         stands.archiveAgeS === null && !stands.archiveFails

@@ -39,10 +39,31 @@ function Stands({ of }: { of: System }) {
       {freeBytes !== null && freeBytes < LOW_BYTES ? (
         <Notice title={text.diskLow} text={text.diskLowText} look="warn" alert />
       ) : null}
+      {of.unsent.length > 0 ? (
+        <Section title={text.notSent}>
+          <View>
+            {of.unsent.map((one) => (
+              <ValueRow
+                key={`${one.person} ${one.device} ${one.seenAt}`}
+                name={text.phoneOf({ person: one.person, device: one.device })}
+                value={text.waits({
+                  count: one.unsent,
+                  ago: format.ago(new Date(one.seenAt), now()),
+                })}
+              />
+            ))}
+          </View>
+        </Section>
+      ) : null}
       <Section title={text.system}>
         <View>
-          <ValueRow name={text.server} value={of.server.name} />
-          <ValueRow name={text.since} value={format.ago(new Date(of.server.startedAt), now())} />
+          {of.servers.map(({ name, startedAt }) => (
+            <ValueRow
+              key={name}
+              name={text.server}
+              value={text.serverSince({ name, ago: format.ago(new Date(startedAt), now()) })}
+            />
+          ))}
           <ValueRow name={text.devices} value={count(of.devices)} />
           <ValueRow name={text.streams} value={count(of.streams)} />
           <ValueRow name={text.unsent} value={count(unsent)} />

@@ -1,0 +1,2 @@
+/** Stands in for parts of packages that nothing here uses and that come along with their index. */
+export default null;
