@@ -3,7 +3,7 @@
 import fs from 'node:fs';
 import { buildSync } from 'esbuild';
 import path from 'node:path';
-import { quietly, root, sourcesHash } from './install.mjs';
+import { quietly, Refusal, root, sourcesHash } from './install.mjs';
 
 export function buildWeb() {
   const dist = path.join(root, 'app/dist');
@@ -22,7 +22,10 @@ export function buildWeb() {
   fs.rmSync(dist, { recursive: true, force: true });
   shakeValibot();
   exportWeb('app');
-  quietly(process.execPath, [path.join(root, 'scripts/shortenNames.mjs'), ...firstScripts(dist)]);
+  const first = firstScripts(dist);
+  // Another build that ran at the same time has taken it away.
+  if (first.length === 0) throw new Refusal('The web app was not built whole. Start again.');
+  quietly(process.execPath, [path.join(root, 'scripts/shortenNames.mjs'), ...first]);
   buildWorkers(path.join(dist, 'workers'));
   quietly(process.execPath, [path.join(root, 'scripts/build-sw.mjs'), dist]);
   fs.writeFileSync(mark, hash);

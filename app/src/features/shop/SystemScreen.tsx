@@ -45,11 +45,12 @@ function Stands({ of }: { of: System }) {
             {of.unsent.map((one) => (
               <ValueRow
                 key={`${one.person} ${one.device} ${one.seenAt}`}
-                name={text.phoneOf({ person: one.person, device: one.device })}
-                value={text.waits({
-                  count: one.unsent,
+                name={text.phoneOf({
+                  person: one.person,
+                  device: one.device,
                   ago: format.ago(new Date(one.seenAt), now()),
                 })}
+                value={count(one.unsent)}
               />
             ))}
           </View>
@@ -60,8 +61,8 @@ function Stands({ of }: { of: System }) {
           {of.servers.map(({ name, startedAt }) => (
             <ValueRow
               key={name}
-              name={text.server}
-              value={text.serverSince({ name, ago: format.ago(new Date(startedAt), now()) })}
+              name={text.serverStarted({ name })}
+              value={format.ago(new Date(startedAt), now())}
             />
           ))}
           <ValueRow name={text.devices} value={count(of.devices)} />
