@@ -1,7 +1,11 @@
 -- A confirmation asked the database seventeen times; most of it was waiting. These say in one answer what took several.
 
+-- How many entries a device says it has that the server has not, when it last asked for anything: the lead sees whose phone still waits.
+alter table session add column unsent integer not null default 0 check (unsent >= 0);
+grant update (unsent) on session to stennet_app;
+
 -- Who asks, in which shop, and that a hand was on it, noted every half minute at most. On its own, this is a transaction.
-create function enter_session(wanted uuid, token bytea, moment timestamptz, is_touched boolean, in_cell boolean)
+create function enter_session(wanted uuid, token bytea, moment timestamptz, is_touched boolean, in_cell boolean, waiting integer)
   returns table (moved text, id uuid, account uuid, entry_key bytea, name text, role text, shop uuid, shop_name text, locale text, time_zone text,
     paper text, torque_unit text, second_signature boolean, idle_minutes integer, retention_months integer)
   language plpgsql
@@ -22,13 +26,14 @@ begin
     join shop h on h.shop = s.shop
     where s.shop = wanted and s.token_hash = token and s.expires_at > moment and s.ended_at is null
       and s.seen_at > moment - h.idle_minutes * interval '1 minute';
-  if found and is_touched then
-    update session s set seen_at = moment
-      where s.shop = wanted and s.token_hash = token and s.ended_at is null and s.seen_at < moment - interval '30 seconds';
+  if found then
+    update session s set seen_at = case when is_touched then moment else s.seen_at end, unsent = waiting
+      where s.shop = wanted and s.token_hash = token and s.ended_at is null
+        and (s.unsent <> waiting or is_touched and s.seen_at < moment - interval '30 seconds');
   end if;
 end $$;
-revoke all on function enter_session(uuid, bytea, timestamptz, boolean, boolean) from public;
-grant execute on function enter_session(uuid, bytea, timestamptz, boolean, boolean) to stennet_app;
+revoke all on function enter_session(uuid, bytea, timestamptz, boolean, boolean, integer) from public;
+grant execute on function enter_session(uuid, bytea, timestamptz, boolean, boolean, integer) to stennet_app;
 
 -- What this transaction has changed, by shop, and where the shop's journal ends. From here on no one else writes in it until this one ends.
 create function take_unsealed_to_seal() returns table (shop uuid, changes json, place bigint, hash text, key text)

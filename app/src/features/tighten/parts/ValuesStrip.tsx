@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isOn, orderOf, stageWords } from '@stennet/core/procedure';
@@ -7,7 +8,7 @@ import { MONO, useInks } from '@/ui';
 import { text } from '../text';
 
 /** Wide screens: every fastener's values under the map, the one in hand tinted. */
-export function ValuesStrip({
+export const ValuesStrip = memo(function ValuesStrip({
   state,
   nextSeat,
   nextStage,
@@ -60,7 +61,7 @@ export function ValuesStrip({
       ))}
     </ScrollView>
   );
-}
+});
 
 const styles = StyleSheet.create({
   strip: { flexGrow: 1 },
