@@ -28,7 +28,9 @@ async function main(): Promise<void> {
     const address = cells[cell];
     if (!address || cell === 'directory')
       throw new Error(
-        `CELLS_FILE knows no cell “${cell}”. It has: ${Object.keys(cells).join(', ')}`,
+        `CELLS_FILE knows no cell “${cell}”. It has: ${Object.keys(cells)
+          .filter((name) => name !== 'directory')
+          .join(', ')}`,
       );
     return address;
   };

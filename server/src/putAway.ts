@@ -19,13 +19,8 @@ const env = (name: string): string => {
 
 async function main(): Promise<void> {
   const days = Number(process.argv[2]);
-  if (!Number.isInteger(days) || days < 1)
-    throw new Error('Say how many days ago a run was last written at least: a whole number.');
   const files = openFiles(process.env);
-  if (!files)
-    throw new Error(
-      'There is no place for record files. Name a folder that every server reads in FILES_DIR, or a bucket in FILES_URL.',
-    );
+  if (!files) throw new Error('FILES_DIR or FILES_URL is needed');
   // What it writes the server has to read.
   dropRoot();
   const now = new Date();
