@@ -1,12 +1,5 @@
 import type { Next, RunState } from '@stennet/core/run';
-import {
-  type ReactNode,
-  type RefObject,
-  useDeferredValue,
-  useEffect,
-  useMemo,
-  useRef,
-} from 'react';
+import { type ReactNode, type RefObject, useRef, useEffect } from 'react';
 import {
   View,
   ScrollView,
@@ -32,14 +25,13 @@ interface Layout {
 export function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: boolean }) {
   const inks = useInks();
   const top = useTop(view.state);
-  const drawn = useDrawn(view.state, due);
   // A wrench on the bolt, or the bolts from above, need the room.
   const isNear = useRunPlace().practice !== null && NEAR.includes(due.kind);
   return (
     <View style={styles.phone}>
       {isHuge || isNear ? null : (
         <View style={styles.ribbon}>
-          <RibbonOf state={drawn.state} height={56} />
+          <RibbonOf state={view.state} height={56} />
         </View>
       )}
       <View style={isHuge ? styles.noMap : styles.map}>
@@ -47,7 +39,9 @@ export function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: bo
           <PracticeStage
             state={view.state}
             due={due}
-            map={<MapOf {...drawn} joint={view.kept.order.joint} onSeat={onSeat} />}
+            map={
+              <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
+            }
           />
         )}
       </View>
@@ -71,14 +65,6 @@ export function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: bo
   );
 }
 
-/**
- * What is drawn follows what is said: the next bolt's words are there first, the map and the strips
- * a moment later. Both are of one state each.
- */
-function useDrawn(state: RunState, due: Next): { state: RunState; due: Next } {
-  return useDeferredValue(useMemo(() => ({ state, due }), [state, due]));
-}
-
 /** Where practice shows the bolts themselves. */
 const NEAR: readonly Next['kind'][] = ['pull', 'reconcile', 'hold'];
 
@@ -92,26 +78,27 @@ export function useIsLow(): boolean {
 export function Wide({ view, due, hand, onSeat, isLow }: Layout & { isLow: boolean }) {
   const inks = useInks();
   const top = useTop(view.state);
-  const drawn = useDrawn(view.state, due);
   return (
     <View style={styles.wide}>
       <View style={styles.left}>
         <View style={styles.ribbon}>
-          <RibbonOf state={drawn.state} height={isLow ? 48 : 72} />
+          <RibbonOf state={view.state} height={isLow ? 48 : 72} />
         </View>
         <View style={styles.map}>
           <PracticeStage
             state={view.state}
             due={due}
-            map={<MapOf {...drawn} joint={view.kept.order.joint} onSeat={onSeat} />}
+            map={
+              <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
+            }
           />
         </View>
         {isLow ? null : (
           <View style={styles.values}>
             <ValuesStrip
-              state={drawn.state}
-              nextSeat={drawn.due.kind === 'pull' ? drawn.due.seat : null}
-              nextStage={drawn.due.kind === 'pull' ? drawn.due.stageIndex : -1}
+              state={view.state}
+              nextSeat={due.kind === 'pull' ? due.seat : null}
+              nextStage={due.kind === 'pull' ? due.stageIndex : -1}
             />
           </View>
         )}

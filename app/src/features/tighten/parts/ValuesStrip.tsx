@@ -1,4 +1,3 @@
-import { memo } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { isOn, orderOf, stageWords } from '@stennet/core/procedure';
@@ -8,7 +7,7 @@ import { MONO, useInks } from '@/ui';
 import { text } from '../text';
 
 /** Wide screens: every fastener's values under the map, the one in hand tinted. */
-export const ValuesStrip = memo(function ValuesStrip({
+export function ValuesStrip({
   state,
   nextSeat,
   nextStage,
@@ -61,7 +60,7 @@ export const ValuesStrip = memo(function ValuesStrip({
       ))}
     </ScrollView>
   );
-});
+}
 
 const styles = StyleSheet.create({
   strip: { flexGrow: 1 },
