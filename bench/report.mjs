@@ -203,7 +203,7 @@ function renderConfirm(c) {
       against(c.request),
     ]),
     '',
-    `${c.phones} phones at once, each with ${c.waiting} entries waiting: ${c.phoneRate.toFixed(0)} entries a second; ${c.phones} connections with bare INSERTs: ${c.bareRate.toFixed(0)} (${Math.round((c.phoneRate / c.bareRate) * 100)} %).`,
+    `${c.phones} phones at once, each with ${c.waiting} entries waiting: ${c.phoneRate.toFixed(0)} entries a second; ${c.phones} connections with bare INSERTs: ${c.bareRate.toFixed(0)} (${Math.round((c.phoneRate / c.bareRate) * 100)}%).`,
     '',
   ];
 }
@@ -225,8 +225,8 @@ function renderLoad({ shops, phones, limitMs, walPerEntry, steps }) {
         ms(s.confirm),
         ms(s.find),
         ms(s.record),
-        `${ms(s.serverCpu)} %`,
-        `${ms(s.databaseCpu)} %`,
+        `${ms(s.serverCpu)}%`,
+        `${ms(s.databaseCpu)}%`,
       ]),
     ),
     '',
