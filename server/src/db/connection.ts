@@ -1,3 +1,4 @@
+import type { Writable } from 'node:stream';
 import pg from 'pg';
 
 /** What statements run on: a pool's client or a connection of its own. */
@@ -5,18 +6,41 @@ export type Connection = pg.ClientBase;
 /** What PostgreSQL refused, with its code. */
 export { DatabaseError } from 'pg';
 
+type Query = (...all: unknown[]) => unknown;
+
+/**
+ * What is asked without waiting in between leaves in one piece: each write to a socket is a call of
+ * the system, and those were half of what a confirmation cost here.
+ */
+export class GatheringClient extends pg.Client {
+  private isGathering = false;
+  // The driver has many forms of it.
+  override query = ((...asked: unknown[]): unknown => {
+    this.gather();
+    return (pg.Client.prototype.query as Query).apply(this, asked);
+  }) as pg.Client['query'];
+
+  protected gather(): void {
+    if (this.isGathering) return;
+    const { stream } = (this as unknown as { connection: { stream: Writable } }).connection;
+    this.isGathering = true;
+    stream.cork();
+    process.nextTick(() => {
+      this.isGathering = false;
+      stream.uncork();
+    });
+  }
+}
+
 /**
  * Behind a pooler, the next transaction may meet another server process, which has not prepared
  * what this one has: statements go without their names.
  */
-export class PooledClient extends pg.Client {
-  // The driver has this many forms of it; here only an object's name matters.
+export class PooledClient extends GatheringClient {
   override query = ((first: unknown, ...rest: unknown[]): unknown => {
+    this.gather();
     const statement = isNamed(first) ? { ...first, name: undefined } : first;
-    return (pg.Client.prototype.query as (...all: unknown[]) => unknown).apply(this, [
-      statement,
-      ...rest,
-    ]);
+    return (pg.Client.prototype.query as Query).apply(this, [statement, ...rest]);
   }) as pg.Client['query'];
 }
 
