@@ -12,6 +12,7 @@ import { AppError } from '@stennet/core/errors';
 import { WRENCH_ADDRESS } from '@stennet/core/trace';
 import { answerErrors, requireOwnHost, requireSameOrigin } from './http/guards';
 import { sessionFirst, type Deps } from './http/serve';
+import { KnownSessions } from './http/session';
 import { foreignReader } from './record/foreignReader';
 import { KeptRuns } from './record/keptRuns';
 import { bayRoutes } from './routes/bay';
@@ -45,7 +46,7 @@ import { toolRoutes } from './routes/tools';
 import { writeOrderRoutes } from './routes/writeOrders';
 import { speakLanguage } from './language/speak';
 
-export interface AppOptions extends Omit<Deps, 'foreign' | 'runs'> {
+export interface AppOptions extends Omit<Deps, 'foreign' | 'runs' | 'known'> {
   /** Folder of the built web app; without it only the API is served. */
   web?: string;
   logLevel: string;
@@ -64,6 +65,7 @@ export function createApp(given: AppOptions): Express {
     ...given,
     foreign: foreignReader(path.join(path.dirname(given.fonts), 'foreignWorker.js')),
     runs: new KeptRuns(),
+    known: new KnownSessions(),
   };
   const app = express();
   app.disable('x-powered-by');
@@ -129,7 +131,7 @@ function measure(app: Express, { db, metricsToken, keys }: AppOptions): void {
 }
 
 /** All that take and give small bodies. */
-function apiRoutes(app: Express, options: AppOptions & Pick<Deps, 'foreign' | 'runs'>): void {
+function apiRoutes(app: Express, options: AppOptions & Deps): void {
   sessionRoutes(app, options);
   bayRoutes(app, options);
   peopleRoutes(app, options);

@@ -1,42 +1,35 @@
 import pg from 'pg';
 import { AppError } from '@stennet/core/errors';
-import { PooledClient, type Connection } from './connection';
+import { GatheringClient, PooledClient } from './connection';
 import * as v from 'valibot';
 import { rowsOf, time } from './statement';
+import {
+  atOnce,
+  inTurn,
+  Moved,
+  onConnection,
+  transactionsOn,
+  type AtOnce,
+  type Client,
+  type InShop,
+  type Journal,
+} from './transaction';
 import listServersSql from './queries/listServers.sql';
-import enterShopSql from './queries/enterShop.sql';
-import notifyHint from './queries/notifyHint.sql';
 import readStanding from './queries/readStanding.sql';
 import replicaLag from './queries/replicaLag.sql';
 import roleDangers from './queries/roleDangers.sql';
 
-export type Client = pg.PoolClient;
-
-/** Where what a transaction has changed is sealed before it is committed; server/src/journal. */
-export interface Journal {
-  /**
-   * The last thing before it is committed.
-   * @returns the last of what it writes, on its way: the commit may be sent after it; and what is
-   * left to do once that is done
-   */
-  seal: (client: Connection) => Promise<{ written: Promise<unknown>; committed: () => void }>;
-}
+export { Moved, READ_ONLY, type Client, type Journal } from './transaction';
 
 export interface Database {
-  /**
-   * One transaction in which only this shop's rows exist. Rolled back when the work throws.
-   * @param topic what the shop's browsers hear of once it is kept
-   */
-  inShop<T>(
-    shop: string,
-    work: (client: Client) => Promise<T>,
-    topic?: () => string | null,
-  ): Promise<T>;
+  /** `topic`: what the shop's browsers hear of once it is kept. */
+  inShop: InShop;
+  inShopAtOnce: AtOnce;
   /**
    * The same for views that only read and may be a moment old: on the replica where there is one,
    * else here.
    */
-  readInShop<T>(shop: string, work: (client: Client) => Promise<T>): Promise<T>;
+  readInShop: InShop;
   /** A single statement that says itself which shop it is in. */
   alone<T>(work: (client: Client) => Promise<T>): Promise<T>;
   /** One of several cells. */
@@ -63,102 +56,9 @@ export interface Standing {
 // A date stays the day it is, whatever the server's own zone.
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
 
-type InShop = Database['inShop'];
-
-/** @param journal what is changed is sealed there; null: nothing may be written */
-/** The shop is in another cell now. */
-export class Moved extends Error {
-  constructor(readonly cell: string) {
-    super(`the shop has moved to cell ${cell}`);
-  }
-}
-
-/** As it was at one moment: a shop that is checked goes on working. */
-export const READ_ONLY = 'begin isolation level repeatable read read only';
-
 const listServers = rowsOf(listServersSql, v.object({ name: v.string(), startedAt: time }));
 /** By it servers are told from whatever else is connected. */
 export const applicationOf = (server: string): string => `stennet ${server}`;
-
-const enterShop = rowsOf(enterShopSql, v.object({ cell: v.nullable(v.string()) }));
-
-/** From here on only this shop's rows exist. @throws Moved */
-async function enter(client: Client, shop: string, isCell: boolean): Promise<void> {
-  if (!isCell || shop === '')
-    return void (await client.query("select set_config('stennet.shop', $1, true)", [shop]));
-  const [entered] = await enterShop(client, shop);
-  if (entered?.cell) throw new Moved(entered.cell);
-}
-
-/** A connection of the pool while the work lasts. @throws AppError OFFLINE where there is none */
-async function onConnection<T>(
-  pool: pg.Pool,
-  work: (client: Client, giveUp: () => void) => Promise<T>,
-): Promise<T> {
-  const client = await pool.connect().catch(outOfReach);
-  let [broken, gone] = [false, false];
-  // A connection that dies while it is used fails its query; said a second time as an event it
-  // must not end the process.
-  const lost = (): void => void (gone = true);
-  client.on('error', lost);
-  try {
-    return await work(client, () => (broken = true));
-  } catch (error) {
-    if (gone) outOfReach(error);
-    throw error;
-  } finally {
-    client.off('error', lost);
-    client.release(broken || gone);
-  }
-}
-
-function transactionsOn(pool: pg.Pool, journal: Journal | null, isCell: boolean): InShop {
-  // A connection that dies while idle is replaced at its next use
-  pool.on('error', () => undefined);
-  return (shop, work, topic) =>
-    onConnection(pool, async (client, giveUp) => {
-      try {
-        // Said one after the other, waited for together: each wait is a way there and back.
-        const begun = client.query(journal ? 'begin' : READ_ONLY);
-        const entered = Promise.all([begun, enter(client, shop, isCell)]);
-        entered.catch(() => undefined);
-        // Only in a cell does it matter what the answer is: the shop may have moved.
-        if (isCell) await entered;
-        const result = await work(client);
-        await entered;
-        const heard = told(client, shop, topic);
-        const sealed = await journal?.seal(client);
-        const [done] = await Promise.all([client.query('commit'), sealed?.written, heard]);
-        // Something before it had failed, and nobody said so: nothing of it was kept.
-        if (done.command !== 'COMMIT') throw new AppError('INTERNAL');
-        sealed?.committed();
-        return result;
-      } catch (error) {
-        await client.query('rollback').catch(giveUp);
-        throw error;
-      }
-    });
-}
-
-/** What others are told when this is committed, on its way. */
-function told(client: Client, shop: string, topic?: () => string | null): Promise<unknown> | null {
-  const what = topic?.();
-  if (!what) return null;
-  const heard = client.query(notifyHint, [`${shop} ${what}`]);
-  // Waited for with the commit; what fails before that is told there.
-  heard.catch(() => undefined);
-  return heard;
-}
-
-/**
- * The driver says without a code that a connection broke off, or that none became free in time.
- * @throws AppError OFFLINE, or what it was
- */
-function outOfReach(error: unknown): never {
-  if (error instanceof AppError || error instanceof Moved || (error as { code?: string }).code)
-    throw error;
-  throw new AppError('OFFLINE');
-}
 
 interface Options {
   /** Of a streaming replica, where there is one: history and calendars are read there. */
@@ -179,7 +79,7 @@ export function openDatabase(
   const driver = {
     pipeline: true,
     application_name: applicationOf(server),
-    ...(isPooled ? { Client: PooledClient } : {}),
+    Client: isPooled ? PooledClient : GatheringClient,
   };
   const pool = new pg.Pool({
     connectionString,
@@ -187,7 +87,8 @@ export function openDatabase(
     connectionTimeoutMillis: 5000,
     ...driver,
   });
-  const inShop = transactionsOn(pool, journal, isCell);
+  const inTransaction = transactionsOn(pool, journal, isCell);
+  const inShop = inTurn(inTransaction);
   const copy = replica
     ? new pg.Pool({
         connectionString: replica,
@@ -198,9 +99,10 @@ export function openDatabase(
     : null;
   return {
     inShop,
+    inShopAtOnce: atOnce(inTransaction),
     isCell,
     alone: (work) => onConnection(pool, work),
-    readInShop: copy ? withFallback(transactionsOn(copy, null, isCell), inShop) : inShop,
+    readInShop: copy ? withFallback(inTurn(transactionsOn(copy, null, isCell)), inShop) : inShop,
     atDoor: (work) => inShop('', work),
     isUp: () =>
       pool.query('select 1').then(

@@ -17,7 +17,7 @@ import { shelfOf, type Files, type Shelf } from '../files/files';
 import type { Keys } from '../keys/keys';
 import type { Hints, Topic } from '../db/hints';
 import type { KeptRuns } from '../record/keptRuns';
-import { requireSession, type Session } from './session';
+import { requireSession, type KnownSessions, type Session } from './session';
 
 export interface Deps {
   db: Database;
@@ -36,6 +36,7 @@ export interface Deps {
   foreign: ForeignReader;
   /** What runs that were written here last have come to. */
   runs: KeptRuns;
+  known: KnownSessions;
   /** false only where a test puts a device's clock forward by hand. */
   judgesWaits: boolean;
   /** Printed by the start command: who has it makes the first shop. null: none can be made. */
@@ -67,7 +68,15 @@ export function serve<R extends RouteName>(
   name: R,
   work: (call: Call<R>) => Promise<ReplyOf<R>>,
 ): void {
-  const handler: RequestHandler = async (req, res) => {
+  register(app, name, inItsShop(deps, name, work));
+}
+
+export function inItsShop<R extends RouteName>(
+  deps: Deps,
+  name: R,
+  work: (call: Call<R>) => Promise<ReplyOf<R>>,
+): RequestHandler {
+  return async (req, res) => {
     const session = await requirePerson(deps, name, req);
     const params = namesIn(req);
     const body = parseBody(name, req) as NonNullable<BodyOf<R>>;
@@ -80,7 +89,6 @@ export function serve<R extends RouteName>(
     );
     res.json(reply);
   };
-  register(app, name, handler);
 }
 
 const sessions = new WeakMap<Request, Session>();
@@ -108,6 +116,8 @@ const isHeavy = placesOf([
   'recordOut',
   'history',
 ]);
+/** What asks for its session itself, together with all else. */
+const isConfirmation = placesOf(['appendRunEvents']);
 /** So many of those at once for one person: the rest of the shop goes on. */
 const HEAVY_AT_ONCE = 3;
 const heavy = new Map<string, number>();
@@ -118,8 +128,9 @@ const heavy = new Map<string, number>();
  */
 export function sessionFirst(deps: Deps): RequestHandler {
   return async (req, res, next) => {
-    if (isAtDoor(req)) return next();
+    if (isAtDoor(req) || (isConfirmation(req) && deps.known.of(req))) return next();
     const session = await requireSession(deps.db, req, deps.now());
+    deps.known.note(req, session);
     sessions.set(req, session);
     if (isHeavy(req)) takeTurn(session.person.id, res);
     next();

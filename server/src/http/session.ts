@@ -1,4 +1,5 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { parse } from 'cookie';
 import type { Request, Response } from 'express';
 import * as v from 'valibot';
@@ -26,6 +27,8 @@ const DEVICE = 'stennet_device';
 const UNSENT = 'stennet_unsent';
 const WORKING_DAY_MS = 14 * 3_600_000;
 const DEVICE_MS = 365 * 24 * 3_600_000;
+/** So many are remembered; one more goes the longer way. */
+const MOST_KNOWN = 5000;
 const TOKEN = /^[\w-]{43}$/;
 
 export const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
@@ -55,6 +58,43 @@ export function deviceOf(req: Request): Buffer | null {
   return token && TOKEN.test(token) ? hashOf(token) : null;
 }
 
+/**
+ * Who was signed in a moment ago: enough to read what they send. Nothing is kept of it before
+ * `isStillOn` has asked again, in the same transaction.
+ */
+export class KnownSessions {
+  private readonly byToken = new Map<string, Session>();
+
+  of(req: Request): Session | undefined {
+    const kept = cookieOf(req);
+    return kept && this.byToken.get(kept.token);
+  }
+
+  note(req: Request, session: Session): void {
+    const token = cookieOf(req)?.token ?? '';
+    this.byToken.delete(token);
+    this.byToken.set(token, session);
+    const [oldest] = this.byToken.keys();
+    if (this.byToken.size > MOST_KNOWN && oldest !== undefined) this.byToken.delete(oldest);
+  }
+
+  forget(req: Request): void {
+    this.byToken.delete(cookieOf(req)?.token ?? '');
+  }
+}
+
+/** Whether that session is on now, and says the same. */
+export async function isStillOn(
+  client: Client,
+  { db, now }: { db: Database; now: Date },
+  req: Request,
+  known: Session,
+): Promise<boolean> {
+  const kept = cookieOf(req);
+  const row = kept && (await entered(client, db, kept, now, true));
+  return row !== undefined && 'id' in row && isDeepStrictEqual(sessionOf(row), known);
+}
+
 /** @throws AppError SIGN_IN_NEEDED */
 export async function requireSession(db: Database, req: Request, now: Date): Promise<Session> {
   const kept = cookieOf(req);
@@ -68,15 +108,30 @@ export async function requireSession(db: Database, req: Request, now: Date): Pro
  */
 async function sessionIn(
   db: Database,
-  { shop, token, unsent }: Kept,
+  kept: Kept,
   now: Date,
   isTouched: boolean,
 ): Promise<Session> {
-  const [row] = await db.alone((c) =>
-    enterSession(c, shop, hashOf(token), now, isTouched, db.isCell, unsent),
-  );
+  const row = await db.alone((c) => entered(c, db, kept, now, isTouched));
   if (!row) throw new AppError('SIGN_IN_NEEDED');
   if (!('id' in row)) throw new Moved(row.moved);
+  return sessionOf(row);
+}
+
+type SessionRow = Awaited<ReturnType<typeof enterSession>>[number];
+
+async function entered(
+  client: Client,
+  { isCell }: Database,
+  { shop, token, unsent }: Kept,
+  now: Date,
+  isTouched: boolean,
+): Promise<SessionRow | undefined> {
+  const [row] = await enterSession(client, shop, hashOf(token), now, isTouched, isCell, unsent);
+  return row;
+}
+
+function sessionOf(row: Extract<SessionRow, { id: string }>): Session {
   return {
     id: row.id,
     person: { id: row.account, name: row.name },

@@ -137,8 +137,9 @@ const fileOf = (folder: string, shop: string): string => path.join(folder, `${sh
 
 /** Made by root for a server that is not: it belongs to the folder's owner. */
 function giveAway(file: string): void {
+  if (process.getuid?.() !== 0) return;
   const { uid, gid } = fs.statSync(path.dirname(file));
-  if (process.getuid?.() === 0) fs.chownSync(file, uid, gid);
+  fs.chownSync(file, uid, gid);
 }
 
 /**

@@ -9,7 +9,6 @@ import { addWrenchUse, saveWrenchUse } from '../db/tools';
  * the whole list.
  */
 const ANEW: readonly RunEvent['type'][] = [
-  'wrenchSet',
   'finished',
   'paused',
   'undone',
@@ -19,7 +18,7 @@ const ANEW: readonly RunEvent['type'][] = [
 ];
 
 /**
- * Keeps which wrench was used in a run, so that a recall finds also what was tightened a minute
+ * Everything is sent before anything is answered. Keeps which wrench was used in a run, so that a recall finds also what was tightened a minute
  * ago.
  */
 export async function keepWrenchUses(
@@ -32,10 +31,11 @@ export async function keepWrenchUses(
   const pulls = fresh.flatMap((e) =>
     e.type === 'pulled' && e.payload.wrench ? [{ wrench: e.payload.wrench, at: e.deviceTime }] : [],
   );
-  for (const wrench of new Set(pulls.map((p) => p.wrench))) {
+  const added = [...new Set(pulls.map((p) => p.wrench))].map((wrench) => {
     const times = pulls.flatMap((p) => (p.wrench === wrench ? [p.at] : [])).sort();
-    await addWrenchUse(client, at.shop, at.run, wrench, times[0], times.at(-1), times.length);
-  }
+    return addWrenchUse(client, at.shop, at.run, wrench, times[0], times.at(-1), times.length);
+  });
+  await Promise.all(added);
 }
 
 async function computeAnew(
@@ -44,8 +44,8 @@ async function computeAnew(
   events: readonly RunEvent[],
 ): Promise<void> {
   const pulls = runRecord(sheet, events).fasteners.flatMap((f) => f.pulls);
-  for (const use of wrenchUses(pulls)) {
-    await saveWrenchUse(
+  const saved = wrenchUses(pulls).map((use) =>
+    saveWrenchUse(
       client,
       shop,
       run,
@@ -55,6 +55,7 @@ async function computeAnew(
       use.pulls,
       use.readings,
       use.ratio,
-    );
-  }
+    ),
+  );
+  await Promise.all(saved);
 }

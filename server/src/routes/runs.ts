@@ -1,14 +1,15 @@
-import type { Express } from 'express';
+import type { Express, Request } from 'express';
 import { AppError } from '@stennet/core/errors';
 import { type Sheet } from '@stennet/core/procedure';
-import { runName } from '@stennet/core/contract';
+import { runName, type Appended } from '@stennet/core/contract';
 import { onlyRow } from '../db/database';
 import { findRun } from '../db/runs';
 import { listPeople } from '../db/people';
 import { countKept } from '../http/metrics';
-import { serve, shelfFor, type Deps } from '../http/serve';
+import { inItsShop, register, serve, shelfFor, type Deps } from '../http/serve';
 import { jointWithSheet, orderLabel } from '../order/findOrder';
 import { storedEvents, append } from '../run/append';
+import { appendAtOnce } from '../run/appendAtOnce';
 
 export function runRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'run', async ({ client, params, session }) => {
@@ -33,12 +34,20 @@ export function runRoutes(app: Express, deps: Deps): void {
       headHash: run.head_hash,
     };
   });
-  serve(app, deps, 'appendRunEvents', async (call) => {
-    const reply = await append(call);
-    const events = reply.stored.map((s) => s.id);
-    countKept(events.length);
-    // An entry has its id from the press on: by it the log tells of its way to the row.
-    call.req.log.info({ run: call.params.run, events, refused: reply.refused?.code }, 'stored');
-    return reply;
+  const inTurn = inItsShop(deps, 'appendRunEvents', async (call) =>
+    told(call.req, await append(call)),
+  );
+  register(app, 'appendRunEvents', async (req, res, next) => {
+    const reply = await appendAtOnce(deps, req);
+    if (reply) res.json(told(req, reply));
+    else await inTurn(req, res, next);
   });
+}
+
+/** An entry has its id from the press on: by it the log tells of its way to the row. */
+function told(req: Request, reply: Appended): Appended {
+  const events = reply.stored.map((s) => s.id);
+  countKept(events.length);
+  req.log.info({ run: req.params.run, events, refused: reply.refused?.code }, 'stored');
+  return reply;
 }

@@ -128,7 +128,7 @@ async function readRun(
   return { head, earlier, state: stateOf(head.sheet, events, first) };
 }
 
-function keepRun(
+export function keepRun(
   runs: KeptRuns,
   { shop, run, head, earlier }: Pick<Stands, 'head' | 'earlier'> & { shop: string; run: string },
   { fresh, state }: Appending,
@@ -200,7 +200,7 @@ async function confirmedBy(
 }
 
 /** What is found again without replaying: which wrench was used, and what is due. */
-async function keepWhatFollows(
+export async function keepWhatFollows(
   client: Client,
   at: { shop: string; run: string; sheet: Sheet },
   { fresh }: Appending,
@@ -225,7 +225,7 @@ function stateOf(
   return initialState(sheet, first?.type === 'started' ? first.payload.part : undefined);
 }
 
-async function store(
+export async function store(
   client: Client,
   shop: string,
   run: string,

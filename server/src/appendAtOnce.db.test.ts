@@ -1,0 +1,115 @@
+import { randomUUID } from 'node:crypto';
+import { firstBreak } from '@stennet/core/record';
+import type { Technician } from '@stennet/core/testing';
+import type { RunEvent } from '@stennet/core/run';
+import { house, ines, jonah, signEverybodyIn } from '../test/theShop';
+
+interface Going {
+  run: string;
+  t: Technician;
+  /** What its device still has. */
+  left: RunEvent[];
+}
+
+/** A run under way whose last entries came through this server. */
+async function underWay(entries = 8): Promise<Going> {
+  const t = await jonah.technician(await house.freshJoint());
+  const events = t.finish();
+  await jonah.append(t.place.run, events.slice(0, entries)).expect(200);
+  return { run: t.place.run, t, left: events.slice(entries) };
+}
+
+const stored = async (run: string): Promise<{ body: string; hash: string }[]> =>
+  (
+    await house.admin.query<{ body: string; hash: string }>(
+      'select body, hash from run_event where run = $1 order by position',
+      [run],
+    )
+  ).rows;
+
+const ways = (): jest.SpyInstance[] => [
+  jest.spyOn(house.options.db, 'inShopAtOnce'),
+  jest.spyOn(house.options.db, 'alone'),
+  jest.spyOn(house.options.db, 'inShop'),
+];
+afterEach(() => jest.restoreAllMocks());
+
+describe('a pull more in a run that goes on', () => {
+  test('is asked, written and sealed in one transaction, with the question who is signed in', async () => {
+    const { run, left } = await underWay();
+    expect(left[0]?.type).toBe('pulled');
+    const [atOnce, alone, inTurn] = ways();
+    await jonah.append(run, left.slice(0, 1)).expect(200);
+    expect(atOnce).toHaveBeenCalledTimes(1);
+    expect(alone).not.toHaveBeenCalled();
+    expect(inTurn).not.toHaveBeenCalled();
+    expect(await stored(run)).toHaveLength(9);
+    expect(firstBreak(await stored(run))).toBeNull();
+  });
+
+  test('the whole run, one entry at a time, is what one batch would have stored', async () => {
+    const { run, t, left } = await underWay(1);
+    const [atOnce] = ways();
+    for (const event of left) await jonah.append(run, [event]).expect(200);
+    expect(atOnce?.mock.calls.length).toBeGreaterThan(left.length / 2);
+    const events = (await stored(run)).map((r) => (JSON.parse(r.body) as { event: RunEvent }).event);
+    expect(events.slice(1)).toEqual(left);
+    expect(t.state.status).toBe('finished');
+    expect(firstBreak(await stored(run))).toBeNull();
+  });
+
+  test('sent six times at the same moment is there once', async () => {
+    const { run, left } = await underWay();
+    const replies = await Promise.all(
+      Array.from({ length: 6 }, () => jonah.append(run, left.slice(0, 1))),
+    );
+    expect(replies.map((r) => r.status)).toEqual(Array(6).fill(200));
+    expect(new Set(replies.map((r) => r.body.stored[0].hash)).size).toBe(1);
+    expect(await stored(run)).toHaveLength(9);
+  });
+});
+
+describe('what was known a moment ago decides nothing', () => {
+  const changed = async (change: string, values: readonly unknown[] = []): Promise<void> =>
+    void (await house.admin.query(change, [...values]));
+
+  test('a session that was ended elsewhere keeps nothing', async () => {
+    const { run, left } = await underWay();
+    await changed('update session set ended_at = now() where ended_at is null');
+    expect((await jonah.append(run, left.slice(0, 1))).body.error.code).toBe('SIGN_IN_NEEDED');
+    await signEverybodyIn();
+    expect(await stored(run)).toHaveLength(8);
+    await jonah.append(run, left).expect(200);
+  });
+
+  test('who has become an apprentice since writes no more', async () => {
+    const { run, left } = await underWay();
+    const role = "update membership set role = $1 where name = 'Jonah Pike'";
+    await changed(role, ['apprentice']);
+    expect((await jonah.append(run, left.slice(0, 1))).body.error.code).toBe('FORBIDDEN');
+    await changed(role, ['technician']);
+    expect(await stored(run)).toHaveLength(8);
+  });
+
+  test('a run that was signed, and one that another device holds, say so', async () => {
+    const signed = await underWay();
+    await changed("update run set signing = 'signed' where id = $1", [signed.run]);
+    expect((await jonah.append(signed.run, signed.left.slice(0, 1))).body.error.code).toBe(
+      'RUN_SIGNED',
+    );
+    const held = await underWay();
+    const reply = await jonah.append(held.run, held.left.slice(0, 1), {
+      holdKey: randomUUID().replaceAll('-', '').padEnd(43, 'x'),
+    });
+    expect(reply.body.error?.code ?? reply.body.refused?.code).toMatch(/HOLD_ENDED|KEPT_AS_CLAIM/);
+    expect(await stored(held.run)).toHaveLength(8);
+  });
+
+  test('what another person goes on with is asked for as before', async () => {
+    const { run, left } = await underWay();
+    const [atOnce] = ways();
+    await ines.append(run, left.slice(0, 1));
+    expect(atOnce).not.toHaveBeenCalled();
+    expect(await stored(run)).toHaveLength(8);
+  });
+});
