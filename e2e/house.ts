@@ -1,5 +1,4 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import net from 'node:net';
 import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
 import pg from 'pg';
 import type { RunEvent } from '@stennet/core/run';
@@ -17,7 +16,7 @@ export class House {
   ) {}
 
   static async open(name: string): Promise<House> {
-    const { clusterIn } = await import('../scripts/cluster.mjs');
+    const { clusterIn, freePort } = await import('../scripts/cluster.mjs');
     const cluster = clusterIn(process.env.STENNET_E2E_HOME);
     const maker = new pg.Client({ connectionString: cluster.urls('postgres').admin });
     await maker.connect();
@@ -80,15 +79,6 @@ export class House {
     return rows.map((r) => (JSON.parse(r.body) as { event: RunEvent }).event);
   }
 }
-
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const s = net.createServer();
-    s.listen(0, () => {
-      const { port } = s.address() as net.AddressInfo;
-      s.close(() => resolve(port));
-    });
-  });
 
 let made = 0;
 export const test = base.extend<{ house: House; technician: Technician }>({

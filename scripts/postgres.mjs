@@ -140,15 +140,19 @@ export function run(name, args, { env = {}, ok = false, input = '' } = {}) {
   return result;
 }
 
-export const freePort = () =>
-  new Promise((resolve, reject) => {
-    const s = net.createServer();
-    s.once('error', reject);
-    s.listen(0, '127.0.0.1', () => {
-      const { port } = s.address();
-      s.close(() => resolve(port));
-    });
-  });
+/**
+ * Below those that a system gives to outgoing connections: one of them could take the port again
+ * before it is listened on, or while a server is started anew.
+ */
+const [LOWEST_PORT, PORTS] = [10_000, 6000];
+
+export async function freePort() {
+  for (let tries = 0; tries < 1000; tries += 1) {
+    const port = LOWEST_PORT + Math.floor(Math.random() * PORTS);
+    if (await isFree(port)) return port;
+  }
+  throw new Error('no port is free');
+}
 
 export const isFree = (port) =>
   new Promise((resolve) => {
