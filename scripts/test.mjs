@@ -2,6 +2,7 @@
 import { spawn } from 'node:child_process';
 import fs from 'node:fs';
 import path from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { ensureChromium, ensureClusterPrograms, ensurePostgres, root } from './install.mjs';
 import { NOT_TRIED } from './notTried.mjs';
 
@@ -9,6 +10,9 @@ let passed = 0;
 let failed = 0;
 /** What could not be tried on this machine. */
 let skipped = 0;
+/** What failed and why, told once more at the end. */
+const failures = [];
+const LONGEST_REASON = 1500;
 
 const bin = (name) => path.join(root, 'node_modules/.bin', name);
 const node = process.execPath;
@@ -94,6 +98,7 @@ export async function test({ all = false }) {
       '-e',
       `process.exit(${process.env.STENNET_FIRST_DEMO})`,
     ]);
+  for (const failure of failures) console.log(`\n✘ ${failure}`);
   console.log(`\n${skipped ? `${skipped} skipped, ` : ''}${passed} passed, ${failed} failed`);
   process.exit(failed === 0 ? 0 : 1);
 }
@@ -132,7 +137,16 @@ async function check(title, command, args, cwd = root) {
   const code = await told(title, command, args, cwd);
   if (code === 0) passed += 1;
   else if (code === NOT_TRIED) skipped += 1;
-  else failed += 1;
+  else {
+    failed += 1;
+    failures.push(title);
+  }
+}
+
+function countFailures(tests) {
+  failed += tests.length;
+  for (const { title, reason = '' } of tests)
+    failures.push(`${title}\n${stripVTControlCharacters(reason).slice(0, LONGEST_REASON)}`);
 }
 
 /**
@@ -194,19 +208,31 @@ function countJest(file, ok) {
   const report = fs.existsSync(file) ? JSON.parse(fs.readFileSync(file, 'utf8')) : null;
   passed += report?.numPassedTests ?? 0;
   skipped += report?.numPendingTests ?? 0;
-  failed += (report?.numFailedTests ?? 0) + (report?.numRuntimeErrorTestSuites ?? 0);
-  if (
-    !report ||
-    report.numPassedTests === 0 ||
-    (!ok && report.numFailedTests + report.numRuntimeErrorTestSuites === 0)
-  )
-    failed += 1;
+  const tests = (report?.testResults ?? []).flatMap((file) =>
+    // A file that could not be run has no tests, and says why itself.
+    file.assertionResults.length === 0 && file.status === 'failed'
+      ? [{ title: file.name, reason: file.message }]
+      : file.assertionResults
+          .filter((t) => t.status === 'failed')
+          .map((t) => ({ title: t.fullName, reason: t.failureMessages.join('\n') })),
+  );
+  countFailures(tests);
+  if (!report || report.numPassedTests === 0 || (!ok && tests.length === 0))
+    countFailures([{ title: 'Jest' }]);
 }
 
 function countPlaywright(file, ok) {
-  const stats = fs.existsSync(file) ? JSON.parse(fs.readFileSync(file, 'utf8')).stats : null;
-  passed += stats?.expected ?? 0;
-  skipped += stats?.skipped ?? 0;
-  failed += stats?.unexpected ?? 0;
-  if (!stats || stats.expected === 0 || (!ok && stats.unexpected === 0)) failed += 1;
+  const report = fs.existsSync(file) ? JSON.parse(fs.readFileSync(file, 'utf8')) : null;
+  passed += report?.stats.expected ?? 0;
+  skipped += report?.stats.skipped ?? 0;
+  const specs = (suites) => suites.flatMap((s) => [...s.specs, ...specs(s.suites ?? [])]);
+  const tests = specs(report?.suites ?? [])
+    .filter((s) => !s.ok)
+    .map((s) => ({
+      title: s.title,
+      reason: s.tests.flatMap((t) => t.results.flatMap((r) => r.error?.message ?? [])).join('\n'),
+    }));
+  countFailures(tests);
+  if (!report || report.stats.expected === 0 || (!ok && tests.length === 0))
+    countFailures([{ title: 'end to end' }]);
 }
