@@ -6,7 +6,7 @@ import type { JointSheet } from '@stennet/core/contract/work';
 import { runOf } from '@stennet/core/order';
 import { chosenBefore, doneOnce, leftOutBefore, startBlockers } from '@stennet/core/prepare';
 import { PROCEDURE, sheetForPart, TAKE_APART, type Sheet } from '@stennet/core/procedure';
-import { problemOf, useEntries, useJointSheet, useOrder, useSignedIn } from '@/data';
+import { problemOf, useEntries, useJointSheet, useOrder, useSignedIn, useTools } from '@/data';
 import { Notice, ScreenFrame, useIsWide, Waiting } from '@/ui';
 import { AngleHelp } from './parts/AngleHelp';
 import { Compounds } from './parts/Compounds';
@@ -39,9 +39,11 @@ export function PrepareScreen() {
   const { joint, part, of } = useLocalSearchParams<{ joint: string; part?: string; of?: string }>();
   const sheet = useJointSheet(joint);
   const order = useOrder(sheet.data?.order.id ?? '');
+  const tools = useTools();
   // What is here and what stands in the way is written on the order: without it the screen would
-  // say for a moment that the parts are missing.
-  if (sheet.data && (order.data || order.isError))
+  // say for a moment that the parts are missing. The plan of tools stands above the button that
+  // starts: coming later, it would push it away from under the thumb.
+  if (sheet.data && (order.data || order.isError) && !tools.isLoading)
     return (
       <Ready
         key={`${part} ${of}`}
