@@ -52,7 +52,8 @@ describe('a pull more in a run that goes on', () => {
     const [atOnce] = ways();
     for (const event of left) await jonah.append(run, [event]).expect(200);
     expect(atOnce?.mock.calls.length).toBeGreaterThan(left.length / 2);
-    const events = (await stored(run)).map((r) => (JSON.parse(r.body) as { event: RunEvent }).event);
+    const bodies = (await stored(run)).map((r) => JSON.parse(r.body) as { event: RunEvent });
+    const events = bodies.map((b) => b.event);
     expect(events.slice(1)).toEqual(left);
     expect(t.state.status).toBe('finished');
     expect(firstBreak(await stored(run))).toBeNull();
