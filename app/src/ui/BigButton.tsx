@@ -1,5 +1,7 @@
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text, TouchableRipple } from 'react-native-paper';
+import { useSteady } from '@/platform/steady';
 import { useInks } from './theme';
 
 interface Props {
@@ -17,8 +19,15 @@ interface Props {
   grow?: boolean;
 }
 
-/** A target for a gloved thumb: 64 px high on Tighten, 52 elsewhere. */
-export function BigButton({
+/**
+ * A target for a gloved thumb: 64 px high on Tighten, 52 elsewhere. What it does is new with each
+ * confirmation; as long as it says the same, nothing of it is drawn again.
+ */
+export function BigButton({ onPress, ...looks }: Props) {
+  return <Face {...looks} onPress={useSteady(onPress)} />;
+}
+
+const Face = memo(function Face({
   text,
   onPress,
   look = 'main',
@@ -65,7 +74,7 @@ export function BigButton({
       </TouchableRipple>
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   frame: { borderRadius: 12, borderWidth: 2, overflow: 'hidden' },

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { GestureDetector, GestureHandlerRootView } from 'react-native-gesture-handler';
 import { jointMap, mapPlaces, zoomedTo, type SeatMark } from '@stennet/core/drawing';
@@ -82,11 +82,7 @@ export function JointMapView({
           {seen}
         </Text>
       ) : null}
-      <GestureHandlerRootView style={StyleSheet.absoluteFill}>
-        <GestureDetector gesture={gesture} touchAction={isHeld ? 'none' : 'pan-y'}>
-          <View aria-hidden style={StyleSheet.absoluteFill} />
-        </GestureDetector>
-      </GestureHandlerRootView>
+      <Glass gesture={gesture} isHeld={isHeld} />
       {isHeld ? (
         <View style={styles.fit}>
           <BigButton text={commonText.wholeMap} look="quiet" size="desk" onPress={letGo} />
@@ -95,6 +91,20 @@ export function JointMapView({
     </View>
   );
 }
+
+/** Where the map is touched. */
+const Glass = memo(function Glass({
+  gesture,
+  isHeld,
+}: Pick<ReturnType<typeof useZoomPan>, 'gesture' | 'isHeld'>) {
+  return (
+    <GestureHandlerRootView style={StyleSheet.absoluteFill}>
+      <GestureDetector gesture={gesture} touchAction={isHeld ? 'none' : 'pan-y'}>
+        <View aria-hidden style={StyleSheet.absoluteFill} />
+      </GestureDetector>
+    </GestureHandlerRootView>
+  );
+});
 
 const styles = StyleSheet.create({
   box: { width: '100%', height: '100%', overflow: 'hidden' },

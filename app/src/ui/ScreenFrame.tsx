@@ -1,6 +1,6 @@
 import { commonText } from '@/language/common';
 import { Link } from 'expo-router';
-import { useEffect, useRef, type ReactNode } from 'react';
+import { memo, useEffect, useRef, type ReactNode } from 'react';
 import { Text as PlainText, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import Svg, { Path } from 'react-native-svg';
@@ -35,7 +35,6 @@ export function ScreenFrame({
   children,
 }: Props) {
   const inks = useInks();
-  const heading = useFocusedHeading();
   const kept = useKeptScroll();
   useEffect(() => {
     document.title = `${title} · Stennet`;
@@ -43,35 +42,7 @@ export function ScreenFrame({
   return (
     <View style={[styles.screen, { backgroundColor: inks.bench }]}>
       <View role="banner" style={[styles.head, { borderBottomColor: inks.line }]}>
-        {back ? (
-          <Link href={back as never} aria-label={backLabel} style={styles.back}>
-            <View style={styles.backInner}>
-              <PaperIcon name="chevron-left" size={30} color={inks.ink} />
-            </View>
-          </Link>
-        ) : null}
-        {logo ? (
-          <View aria-hidden style={styles.logo}>
-            <LogoMark />
-          </View>
-        ) : null}
-        <View style={styles.titles}>
-          <PlainText
-            role="heading"
-            aria-level={1}
-            ref={heading as never}
-            tabIndex={-1}
-            numberOfLines={1}
-            style={[styles.title, { color: inks.ink, fontSize: back ? 19 : 24 }, NO_OUTLINE]}
-          >
-            {title}
-          </PlainText>
-          {subtitle ? (
-            <Text numberOfLines={2} style={{ color: inks.inkSoft, fontSize: 14 }}>
-              {subtitle}
-            </Text>
-          ) : null}
-        </View>
+        <Titles title={title} subtitle={subtitle} back={back} backLabel={backLabel} logo={logo} />
         {right}
       </View>
       {fixed ? (
@@ -92,6 +63,52 @@ export function ScreenFrame({
     </View>
   );
 }
+
+/** The same on a screen whose work goes on below: it is not drawn again for it. */
+const Titles = memo(function Titles({
+  title,
+  subtitle,
+  back,
+  backLabel,
+  logo,
+}: Pick<{ [K in keyof Props]: Props[K] | undefined }, 'subtitle' | 'back' | 'backLabel' | 'logo'> &
+  Pick<Props, 'title'>) {
+  const inks = useInks();
+  const heading = useFocusedHeading();
+  return (
+    <>
+      {back ? (
+        <Link href={back as never} aria-label={backLabel} style={styles.back}>
+          <View style={styles.backInner}>
+            <PaperIcon name="chevron-left" size={30} color={inks.ink} />
+          </View>
+        </Link>
+      ) : null}
+      {logo ? (
+        <View aria-hidden style={styles.logo}>
+          <LogoMark />
+        </View>
+      ) : null}
+      <View style={styles.titles}>
+        <PlainText
+          role="heading"
+          aria-level={1}
+          ref={heading as never}
+          tabIndex={-1}
+          numberOfLines={1}
+          style={[styles.title, { color: inks.ink, fontSize: back ? 19 : 24 }, NO_OUTLINE]}
+        >
+          {title}
+        </PlainText>
+        {subtitle ? (
+          <Text numberOfLines={2} style={{ color: inks.inkSoft, fontSize: 14 }}>
+            {subtitle}
+          </Text>
+        ) : null}
+      </View>
+    </>
+  );
+});
 
 /** It takes the focus by script only, so it needs no ring. */
 const NO_OUTLINE = { outlineStyle: 'none' } as never;

@@ -1,6 +1,7 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Gesture } from 'react-native-gesture-handler';
 import { zoomedTo, type Drawing } from '@stennet/core/drawing';
+import { useSteady } from '@/platform/steady';
 
 interface Size {
   width: number;
@@ -64,29 +65,53 @@ export function useZoomPan(
       const k = start(was);
       return { ...k, x: k.x - x / scaleAt(k.zoom), y: k.y - y / scaleAt(k.zoom) };
     });
-  const pinch = Gesture.Pinch()
-    .runOnJS(true)
-    .onChange((e) => zoomBy(e.scaleChange, e.focalX, e.focalY))
-    .onEnd(() => setKept((k) => (k && k.zoom > HARDLY ? k : null)));
-  const pan = Gesture.Pan()
-    .runOnJS(true)
-    .enabled(now !== whole)
-    .minDistance(8)
-    .onChange((e) => moveBy(e.changeX, e.changeY));
-  const tap = Gesture.Tap()
-    .runOnJS(true)
-    .enabled(onTap !== undefined)
-    .onEnd((e) => {
-      const scale = fitScale(now, size);
-      const x = now.x + now.width / 2 + (e.x - size.width / 2) / scale;
-      const y = now.y + now.height / 2 + (e.y - size.height / 2) / scale;
-      onTap?.({ x, y }, scale);
-    });
+  const tapAt = (atX: number, atY: number): void => {
+    const scale = fitScale(now, size);
+    const x = now.x + now.width / 2 + (atX - size.width / 2) / scale;
+    const y = now.y + now.height / 2 + (atY - size.height / 2) / scale;
+    onTap?.({ x, y }, scale);
+  };
+  const letGo = (): void => setKept((k) => (k && k.zoom > HARDLY ? k : null));
+  const gesture = useGesture(
+    { zoomBy, moveBy, tapAt, letGo },
+    { mayPan: now !== whole, mayTap: onTap !== undefined },
+  );
   return {
     shown: now,
     isHeld: held !== null,
     letGo: () => setKept(null),
     zoomBy,
-    gesture: Gesture.Simultaneous(pinch, pan, tap),
+    gesture,
   };
+}
+
+interface Moves {
+  zoomBy: (by: number, focusX: number, focusY: number) => void;
+  moveBy: (x: number, y: number) => void;
+  tapAt: (x: number, y: number) => void;
+  letGo: () => void;
+}
+
+/** One gesture for as long as the same is allowed; what it does is what was drawn last. */
+function useGesture(moves: Moves, { mayPan, mayTap }: { mayPan: boolean; mayTap: boolean }) {
+  const zoomBy = useSteady(moves.zoomBy);
+  const moveBy = useSteady(moves.moveBy);
+  const tapAt = useSteady(moves.tapAt);
+  const letGo = useSteady(moves.letGo);
+  return useMemo(() => {
+    const pinch = Gesture.Pinch()
+      .runOnJS(true)
+      .onChange((e) => zoomBy(e.scaleChange, e.focalX, e.focalY))
+      .onEnd(() => letGo());
+    const pan = Gesture.Pan()
+      .runOnJS(true)
+      .enabled(mayPan)
+      .minDistance(8)
+      .onChange((e) => moveBy(e.changeX, e.changeY));
+    const tap = Gesture.Tap()
+      .runOnJS(true)
+      .enabled(mayTap)
+      .onEnd((e) => tapAt(e.x, e.y));
+    return Gesture.Simultaneous(pinch, pan, tap);
+  }, [mayPan, mayTap, zoomBy, moveBy, tapAt, letGo]);
 }

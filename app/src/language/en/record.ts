@@ -1,6 +1,7 @@
 export const record = {
   title: 'Record',
   back: 'Back to repair order',
+  mapLabel: '{{joint}} as tightened',
   loading: 'Opening record',
   failed: 'Couldn’t open the record',
   retry: 'Try again',

@@ -127,4 +127,5 @@ export const tightenSteps = {
   mapLabel: '{{joint}}, {{n}} fasteners.',
   mapLabelNext: '{{joint}}, {{n}} fasteners. Next: {{next}}.',
   values: 'Values so far',
+  valueNow: 'now',
 } as const;

@@ -4,6 +4,7 @@ import type { record as english } from '../en/record';
 export const record: Translation<typeof english> = {
   title: 'Registro',
   back: 'Volver a la orden de reparación',
+  mapLabel: '{{joint}}, tal como se apretó',
   loading: 'Abriendo el registro',
   failed: 'No se pudo abrir el registro',
   retry: 'Reintentar',

@@ -129,4 +129,5 @@ export const tightenSteps: Translation<typeof english> = {
   mapLabel: '{{joint}}, {{n}} tornillos.',
   mapLabelNext: '{{joint}}, {{n}} tornillos. Sigue: {{next}}.',
   values: 'Valores hasta ahora',
+  valueNow: 'ahora',
 };

@@ -57,7 +57,7 @@ export function RecordBody({
               sheet={sheet}
               marks={seatMarks(sheet, state.progress, null)}
               numbers={numbers}
-              label={`${joint} as tightened`}
+              label={text.mapLabel({ joint })}
             />
           </View>
         </Card>

@@ -39,6 +39,8 @@ export function TracesCard({ sheet, record }: { sheet: Sheet; record: RunRecord 
   );
 }
 
+const NONE: readonly LookedAt[] = [];
+
 function StageCurves({
   sheet,
   traced,
@@ -52,7 +54,7 @@ function StageCurves({
   const { stage, pulls } = traced;
   const known = tracedPulls(sheet, traced, traces);
   const { data: looked, isError } = useTraceLooks(pulls.map((p) => p.trace).join(), known);
-  const odd = (looked ?? []).filter((l) => l.look && l.look.is !== 'ok');
+  const odd = (looked ?? NONE).filter((l) => l.look && l.look.is !== 'ok');
   const [chosen, setChosen] = useState<string | null>(null);
   const bolt = chosen ?? odd[0]?.id ?? null;
   const one = looked?.find((l) => l.id === bolt);
@@ -61,6 +63,13 @@ function StageCurves({
       ? stage.target.unit
       : me.shop.torqueUnit;
   if (known.length === 0) return null;
+  // All of it at once: a chart that comes later would push the choice away from under the thumb.
+  if (!looked)
+    return isError ? (
+      <Line strong>{text.trace.failed}</Line>
+    ) : (
+      <Loading text={text.trace.loading} />
+    );
   const name = stageWords(stage, format);
   const most = (l: LookedAt): string =>
     text.trace.one({
@@ -74,21 +83,15 @@ function StageCurves({
       {odd.length > 0 ? (
         <Line strong>{text.trace.lookAgain({ bolts: odd.map((l) => l.id).join(', ') })}</Line>
       ) : null}
-      {looked ? (
-        <TraceChart
-          looked={looked}
-          bolt={bolt}
-          odd={odd.map((l) => l.id)}
-          unit={unit}
-          label={text.trace.label({ stage: name, lines: looked.map(most).join('. ') })}
-        />
-      ) : isError ? (
-        <Line strong>{text.trace.failed}</Line>
-      ) : (
-        <Loading text={text.trace.loading} />
-      )}
+      <TraceChart
+        looked={looked}
+        bolt={bolt}
+        odd={odd.map((l) => l.id)}
+        unit={unit}
+        label={text.trace.label({ stage: name, lines: looked.map(most).join('. ') })}
+      />
       <Line>
-        {(looked?.some((l) => shownCurve(l).fromSnug)
+        {(looked.some((l) => shownCurve(l).fromSnug)
           ? text.trace.captionSnug
           : text.trace.captionTight)({ unit: units[unit].symbol })}
       </Line>

@@ -1,50 +1,31 @@
-import type { Next, RunState } from '@stennet/core/run';
-import { type ReactNode, type RefObject, useRef, useEffect } from 'react';
+import type { Next } from '@stennet/core/run';
+import { useEffect, useRef } from 'react';
 import {
   View,
   ScrollView,
-  type NativeSyntheticEvent,
-  type NativeScrollEvent,
   StyleSheet,
   useWindowDimensions,
+  type StyleProp,
+  type ViewStyle,
 } from 'react-native';
-import type { RunView } from '@/data/runStore';
+import { useSteady } from '@/platform/steady';
 import { useInks } from '@/ui';
-import { useRunPlace } from '../hooks/useRunPlace';
-import { RibbonOf, MapOf } from './RunDrawings';
+import { useRunNow } from '../hooks/useRunNow';
 import { PracticeStage } from '../practice/PracticeStage';
+import { Hand } from './Hand';
+import { RibbonOf, MapOf } from './RunDrawings';
 import { ValuesStrip } from './ValuesStrip';
 
-interface Layout {
-  view: RunView;
-  due: Next;
-  hand: ReactNode;
-  onSeat: (seat: string) => void;
-}
-
-export function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: boolean }) {
+export function Phone({ isHuge, isNear }: { isHuge: boolean; isNear: boolean }) {
   const inks = useInks();
-  const top = useTop(view.state);
-  // A wrench on the bolt, or the bolts from above, need the room.
-  const isNear = useRunPlace().practice !== null && NEAR.includes(due.kind);
   return (
     <View style={styles.phone}>
       {isHuge || isNear ? null : (
         <View style={styles.ribbon}>
-          <RibbonOf state={view.state} height={56} />
+          <RibbonNow height={56} />
         </View>
       )}
-      <View style={isHuge ? styles.noMap : styles.map}>
-        {isHuge ? null : (
-          <PracticeStage
-            state={view.state}
-            due={due}
-            map={
-              <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
-            }
-          />
-        )}
-      </View>
+      <View style={isHuge ? styles.noMap : styles.map}>{isHuge ? null : <StageNow />}</View>
       <View
         style={[
           styles.sheet,
@@ -52,21 +33,14 @@ export function Phone({ view, due, hand, onSeat, isHuge }: Layout & { isHuge: bo
           { backgroundColor: inks.card, borderTopColor: inks.brand },
         ]}
       >
-        <ScrollView
-          {...top}
-          scrollEventThrottle={100}
-          contentContainerStyle={styles.sheetBody}
-          tabIndex={0}
-        >
-          {hand}
-        </ScrollView>
+        <HandScroll style={styles.sheetBody} />
       </View>
     </View>
   );
 }
 
 /** Where practice shows the bolts themselves. */
-const NEAR: readonly Next['kind'][] = ['pull', 'reconcile', 'hold'];
+export const NEAR: readonly Next['kind'][] = ['pull', 'reconcile', 'hold'];
 
 /** A phone on its side: too low for one above the other. */
 export function useIsLow(): boolean {
@@ -75,31 +49,20 @@ export function useIsLow(): boolean {
 }
 
 /** @param isLow so low that map and hand take half each, and nothing else */
-export function Wide({ view, due, hand, onSeat, isLow }: Layout & { isLow: boolean }) {
+export function Wide({ isLow }: { isLow: boolean }) {
   const inks = useInks();
-  const top = useTop(view.state);
   return (
     <View style={styles.wide}>
       <View style={styles.left}>
         <View style={styles.ribbon}>
-          <RibbonOf state={view.state} height={isLow ? 48 : 72} />
+          <RibbonNow height={isLow ? 48 : 72} />
         </View>
         <View style={styles.map}>
-          <PracticeStage
-            state={view.state}
-            due={due}
-            map={
-              <MapOf state={view.state} joint={view.kept.order.joint} due={due} onSeat={onSeat} />
-            }
-          />
+          <StageNow />
         </View>
         {isLow ? null : (
           <View style={styles.values}>
-            <ValuesStrip
-              state={view.state}
-              nextSeat={due.kind === 'pull' ? due.seat : null}
-              nextStage={due.kind === 'pull' ? due.stageIndex : -1}
-            />
+            <ValuesNow />
           </View>
         )}
       </View>
@@ -110,33 +73,62 @@ export function Wide({ view, due, hand, onSeat, isLow }: Layout & { isLow: boole
           { backgroundColor: inks.card, borderLeftColor: inks.line },
         ]}
       >
-        <ScrollView
-          {...top}
-          scrollEventThrottle={100}
-          contentContainerStyle={isLow ? styles.sheetBody : styles.panelBody}
-          tabIndex={0}
-        >
-          {hand}
-        </ScrollView>
+        <HandScroll style={isLow ? styles.sheetBody : styles.panelBody} />
       </View>
     </View>
   );
 }
 
+function RibbonNow({ height }: { height: number }) {
+  const { view } = useRunNow();
+  return <RibbonOf state={view.state} height={height} />;
+}
+
+function StageNow() {
+  const { view, due, onSeat } = useRunNow();
+  const { state, kept } = view;
+  const map = <MapOf state={state} joint={kept.order.joint} due={due} onSeat={onSeat} />;
+  return <PracticeStage state={state} due={due} map={map} />;
+}
+
+function ValuesNow() {
+  const { view, due } = useRunNow();
+  return (
+    <ValuesStrip
+      state={view.state}
+      nextSeat={due.kind === 'pull' ? due.seat : null}
+      nextStage={due.kind === 'pull' ? due.stageIndex : -1}
+    />
+  );
+}
+
 /** What comes next is read from its first line, however far down the last panel was scrolled. */
-function useTop(state: RunState): {
-  ref: RefObject<ScrollView | null>;
-  onScroll: (e: NativeSyntheticEvent<NativeScrollEvent>) => void;
-} {
+function HandScroll({ style }: { style: StyleProp<ViewStyle> }) {
   const ref = useRef<ScrollView>(null);
   // Asked of the browser only after someone scrolled: it lays the page out again to answer.
   const isDown = useRef(false);
-  const { length } = state.events;
-  useEffect(() => {
+  const toTop = useSteady(() => {
     if (isDown.current) ref.current?.scrollTo({ y: 0, animated: false });
     isDown.current = false;
-  }, [length]);
-  return { ref, onScroll: (e) => (isDown.current = e.nativeEvent.contentOffset.y > 0) };
+  });
+  return (
+    <ScrollView
+      ref={ref}
+      onScroll={(e) => (isDown.current = e.nativeEvent.contentOffset.y > 0)}
+      scrollEventThrottle={100}
+      contentContainerStyle={style}
+      tabIndex={0}
+    >
+      <Hand />
+      <EachStep act={toTop} />
+    </ScrollView>
+  );
+}
+
+function EachStep({ act }: { act: () => void }) {
+  const { length } = useRunNow().view.state.events;
+  useEffect(act, [length, act]);
+  return null;
 }
 
 export const styles = StyleSheet.create({

@@ -25,7 +25,7 @@ export function ValuesStrip({
     const seat = progress.seats[seatId];
     if (!stage || !seat || !isOn(sheet, index, seatId)) return '';
     const isDone = seat.done[stage.id] || (index === progress.stage && progress.inPass[seatId]);
-    if (!isDone) return seatId === nextSeat && index === nextStage ? 'now' : '·';
+    if (!isDone) return seatId === nextSeat && index === nextStage ? text.valueNow : '·';
     const turned = seat.turnedDeg[stage.id];
     return turned === undefined || turned === null
       ? stageWords(stage, format)

@@ -1,0 +1,33 @@
+import { createContext, useContext } from 'react';
+import type { Next } from '@stennet/core/run';
+import type { RunView } from '@/data/runStore';
+import type { Acts } from './useActs';
+
+/**
+ * The run as it stands. Only what says something of it asks for it: the frame of the screen round
+ * it is not drawn again with each confirmation.
+ */
+export interface RunNow {
+  view: RunView;
+  due: Next;
+  acts: Acts;
+  /** A fastener that was tapped on the map. */
+  seat: string | null;
+  onSeat: (seat: string | null) => void;
+  takeOver: () => Promise<void>;
+  onLock: () => void;
+  /** This person, here, writes it. */
+  isWriting: boolean;
+  mayPause: boolean;
+  /** Exercises that the lead asks for first. */
+  unpracticed: readonly string[];
+}
+
+const RunNowContext = createContext<RunNow | null>(null);
+export const RunNowProvider = RunNowContext.Provider;
+
+export function useRunNow(): RunNow {
+  const now = useContext(RunNowContext);
+  if (!now) throw new Error('this part is shown in a run');
+  return now;
+}
