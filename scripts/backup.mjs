@@ -9,6 +9,7 @@ import { clusterIn, dataHome, keyFolder } from './cluster.mjs';
 import { ensurePostgres, Refusal, root } from './install.mjs';
 import { assertHome, node } from './serving.mjs';
 import { DATABASE, runningShop } from './shop.mjs';
+import { LIST, noteBackup } from './madeBackups.mjs';
 import { loadTables, saveTables } from './tables.mjs';
 
 const FRESH = 'stennet_restoring';
@@ -57,10 +58,11 @@ export async function backup([file], options) {
     fs.mkdirSync(path.join(folder, 'keys'));
     // Checkpoints first: what is sealed in the meantime is in the tables, and no line is known
     // outside that the tables lack.
-    for (const name of fs.readdirSync(keyFolder(home)))
+    for (const name of fs.readdirSync(keyFolder(home)).filter((n) => n !== LIST))
       fs.copyFileSync(path.join(keyFolder(home), name), path.join(folder, 'keys', name));
     const { migrations } = saveTables(cluster.urls(DATABASE).admin, path.join(folder, 'tables'));
     await pack(folder, target, { migrations }, passphrase);
+    noteBackup(keyFolder(home), { file: target, encrypted: passphrase !== undefined });
     const care = passphrase
       ? 'It opens only with the passphrase.'
       : 'Anyone with this file can sign as the shop; keep it safe, or encrypt it with --passphrase-file.';

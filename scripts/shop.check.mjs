@@ -8,6 +8,7 @@ import path from 'node:path';
 import tar from 'tar-stream';
 import { aShop, PASSWORD } from './aShop.mjs';
 import { freePort } from './cluster.mjs';
+import { LIST } from './madeBackups.mjs';
 import { root } from './install.mjs';
 import { isHealthy } from './serving.mjs';
 import { soon } from './soon.mjs';
@@ -75,6 +76,14 @@ try {
   assert.ok(
     !fs.readFileSync(locked).includes('Kiln Lane'),
     'nothing of an encrypted backup can be read',
+  );
+  const made = fs.readFileSync(path.join(home, 'keys', LIST), 'utf8').trim().split('\n');
+  assert.deepEqual(
+    made.map((line) => JSON.parse(line)).map(({ name, encrypted }) => [name, encrypted]),
+    [
+      ['copy.tar', false],
+      ['locked.tar.age', true],
+    ],
   );
   assert.match(stennet('restore', copy).said, /Stop it first/);
   must('stop');

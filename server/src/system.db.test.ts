@@ -1,3 +1,5 @@
+import fs from 'node:fs';
+import path from 'node:path';
 import request from 'supertest';
 import { createApp } from './app';
 import { house, ines, jonah, petra } from '../test/theShop';
@@ -50,6 +52,29 @@ test('how the house stands is for the lead', async () => {
   expect(body.freeBytes).toBeGreaterThan(0);
   expect(body.servers).toContainEqual({ name: 'alone', startedAt: expect.any(String) });
   expect(body.unsent).toEqual([]);
+  expect(body.backups).toEqual([]);
+});
+
+test('the last backups are told, the newest first; a line that was cut off is none', async () => {
+  const made = (day: number): string =>
+    JSON.stringify({
+      at: `2026-11-0${day}T20:00:00.000Z`,
+      name: `shop-${day}.tar`,
+      bytes: day * 1000,
+      encrypted: day % 2 === 0,
+    });
+  const list = path.join(house.keys.folder, 'backups.jsonl');
+  fs.writeFileSync(list, `${[1, 2, 3, 4, 5, 6].map(made).join('\n')}\n{"at":"2026-`);
+  const { body } = await ines.get('/api/system').expect(200);
+  fs.rmSync(list);
+  expect(body.backups.map((b: { name: string }) => b.name)).toEqual([
+    'shop-6.tar',
+    'shop-5.tar',
+    'shop-4.tar',
+    'shop-3.tar',
+    'shop-2.tar',
+  ]);
+  expect(body.backups[0]).toMatchObject({ bytes: 6000, encrypted: true });
 });
 
 test('a phone that has not sent everything says so with whatever it asks', async () => {

@@ -73,6 +73,10 @@ const SystemSchema = v.object({
   ),
   replicaLagS: v.nullable(v.number()),
   archive: v.nullable(v.object({ ageS: v.nullable(v.number()), fails: v.boolean() })),
+  /** Made with ./stennet backup on this machine, the newest first. */
+  backups: v.array(
+    v.object({ at: v.string(), name: v.string(), bytes: v.number(), encrypted: v.boolean() }),
+  ),
   freeBytes: v.nullable(v.number()),
 });
 

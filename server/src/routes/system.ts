@@ -4,6 +4,7 @@ import type { Express } from 'express';
 import { rowsOf, time } from '../db/statement';
 import listWaitingSql from '../db/queries/listWaiting.sql';
 import countDevicesSql from '../db/queries/countDevices.sql';
+import { listBackups } from '../http/backups';
 import { freeBytes, streamsNow } from '../http/metrics';
 import { serve, type Deps } from '../http/serve';
 
@@ -38,6 +39,7 @@ export function systemRoutes(app: Express, deps: Deps): void {
         stands.archiveAgeS === null && !stands.archiveFails
           ? null
           : { ageS: stands.archiveAgeS, fails: stands.archiveFails },
+      backups: await listBackups(deps.keys.folder),
       freeBytes: await freeBytes(deps.keys.folder),
     };
   });

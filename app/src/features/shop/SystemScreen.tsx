@@ -2,10 +2,12 @@ import { commonText } from '@/language/common';
 import { View } from 'react-native';
 import { problemOf, useSending, useSignedIn, useSystem } from '@/data';
 import { now } from '@/platform/clock';
-import { Notice, ScreenFrame, Section, ValueRow, Waiting } from '@/ui';
+import { Line, Notice, ScreenFrame, Section, ValueRow, Waiting } from '@/ui';
 import { text } from './text';
 
 const GB = 1e9;
+const MB = 1e6;
+const WEEK_MS = 7 * 86_400_000;
 const LOW_BYTES = 2 * GB;
 
 /** How the shop's own house stands, with what needs someone first. */
@@ -29,12 +31,17 @@ function Stands({ of }: { of: System }) {
   const { unsent } = useSending();
   const count = (n: number): string => format.number(n, 0);
   const seconds = (s: number): string => text.seconds({ n: count(s) });
-  const { archive, freeBytes, replicaLagS } = of;
+  const { archive, backups, freeBytes, replicaLagS } = of;
+  const [last] = backups;
+  const isOld = last !== undefined && now().getTime() - Date.parse(last.at) > WEEK_MS;
   return (
     <View style={{ width: '100%', maxWidth: 720, alignSelf: 'center', gap: 12 }}>
       {archive === null ? <Notice title={text.noArchive} text={text.noArchiveText} /> : null}
       {archive?.fails ? (
         <Notice title={text.archiveFails} text={text.archiveFailsText} look="warn" alert />
+      ) : null}
+      {isOld && archive === null ? (
+        <Notice title={text.backupOld} text={text.backupOldText} look="warn" />
       ) : null}
       {freeBytes !== null && freeBytes < LOW_BYTES ? (
         <Notice title={text.diskLow} text={text.diskLowText} look="warn" alert />
@@ -56,6 +63,21 @@ function Stands({ of }: { of: System }) {
           </View>
         </Section>
       ) : null}
+      <Section title={text.backups}>
+        {last ? null : <Line>{text.noBackup}</Line>}
+        <View>
+          {backups.map((one) => (
+            <ValueRow
+              key={one.at}
+              name={(one.encrypted ? text.backupLocked : text.backupOpen)({
+                name: one.name,
+                n: format.number(one.bytes / MB, 1),
+              })}
+              value={format.ago(new Date(one.at), now())}
+            />
+          ))}
+        </View>
+      </Section>
       <Section title={text.system}>
         <View>
           {of.servers.map(({ name, startedAt }) => (

@@ -37,6 +37,12 @@ export const shop = {
   noArchive: 'Changes aren’t archived',
   noArchiveText:
     'A nightly backup loses a day. Run ./stennet archive with a folder on another disk.',
+  backups: 'Backups',
+  noBackup: 'None made on this machine yet. Make one: ./stennet backup FILE',
+  backupOpen: '{{name}}, {{n}} MB',
+  backupLocked: '{{name}}, {{n}} MB, encrypted',
+  backupOld: 'The last backup is over a week old',
+  backupOldText: 'Make one now, and keep it on another machine.',
   disk: 'Room on the disk',
   diskLow: 'The disk is nearly full',
   diskLowText: 'Below 2 GB. Make room, or move the data to a larger disk.',

@@ -40,6 +40,12 @@ export const shop: Translation<typeof english> = {
   noArchive: 'Los cambios no se archivan',
   noArchiveText:
     'Un respaldo nocturno pierde un día. Ejecute ./stennet archive con una carpeta en otro disco.',
+  backups: 'Copias de seguridad',
+  noBackup: 'Aún no hay ninguna hecha en este equipo. Haga una: ./stennet backup FILE',
+  backupOpen: '{{name}}, {{n}} MB',
+  backupLocked: '{{name}}, {{n}} MB, cifrada',
+  backupOld: 'La última copia tiene más de una semana',
+  backupOldText: 'Haga una ahora y guárdela en otro equipo.',
   disk: 'Espacio en el disco',
   diskLow: 'El disco está casi lleno',
   diskLowText: 'Menos de 2 GB. Haga espacio o pase los datos a un disco mayor.',
