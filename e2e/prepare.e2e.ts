@@ -212,3 +212,23 @@ test(
     await expect(clocks.getByText(/Sealant open time: 2[45]:\d\d left/)).toBeVisible();
   },
 );
+
+test(
+  'what is slow to come does not push the start away from under the thumb',
+  { tag: '@phone' },
+  async ({ technician: t }) => {
+    await t.signIn();
+    await t.page.route('**/api/tools', async (route) => {
+      await new Promise((resolve) => setTimeout(resolve, 2000));
+      await route.continue();
+    });
+    await t.openOrder('2417');
+    await t.button('Tighten cylinder head').click();
+    await t.choose('radio', 'hex head, M10');
+    const start = t.button('Start tightening');
+    await expect(start).toBeEnabled();
+    const at = await start.boundingBox();
+    await expect(t.page.getByText('Wrench 2, 40–200 N·m').first()).toBeVisible();
+    expect(await start.boundingBox()).toEqual(at);
+  },
+);
