@@ -1,5 +1,5 @@
 import { commonText } from '@/language/common';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isAllowed, type Person } from '@stennet/core/contract';
 import { asAppError, usePeople, useSignedIn } from '@/data';
@@ -19,6 +19,15 @@ import { text } from './text';
 export function PeopleScreen() {
   const { me } = useSignedIn();
   const mayChange = isAllowed(me.role, 'shop.write');
+  const own = (
+    <>
+      <PasswordCard />
+      <Section title={text.sessions}>
+        <SessionList person={me.person.id} />
+      </Section>
+      {mayChange ? <DoorLog /> : null}
+    </>
+  );
   return (
     <ScreenFrame
       title={mayChange ? text.title : text.titleOwn}
@@ -26,28 +35,30 @@ export function PeopleScreen() {
       backLabel={commonText.backToShop}
     >
       <View style={styles.column}>
-        {mayChange ? <PeopleList /> : null}
-        <PasswordCard />
-        <Section title={text.sessions}>
-          <SessionList person={me.person.id} />
-        </Section>
-        {mayChange ? <DoorLog /> : null}
+        {mayChange ? <PeopleList below={own} /> : own}
       </View>
     </ScreenFrame>
   );
 }
 
-function PeopleList() {
+/**
+ * @param below comes with the list, or what is tapped there would be pushed away from under the
+ * thumb
+ */
+function PeopleList({ below }: { below: ReactNode }) {
   const people = usePeople();
   const [chosen, setChosen] = useState<string | null>(null);
   if (people.isError)
     return (
-      <Notice
-        title={text.failed}
-        text={asAppError(people.error).fix}
-        action={{ text: text.retry, onPress: () => void people.refetch() }}
-        alert
-      />
+      <>
+        <Notice
+          title={text.failed}
+          text={asAppError(people.error).fix}
+          action={{ text: text.retry, onPress: () => void people.refetch() }}
+          alert
+        />
+        {below}
+      </>
     );
   if (!people.data) return <Loading text={text.loading} />;
   return (
@@ -62,6 +73,7 @@ function PeopleList() {
         )}
       </Section>
       <AddPersonCard />
+      {below}
     </>
   );
 }
