@@ -34,9 +34,7 @@ export function PeopleScreen() {
       back="/shop"
       backLabel={commonText.backToShop}
     >
-      <View style={styles.column}>
-        {mayChange ? <PeopleList below={own} /> : own}
-      </View>
+      <View style={styles.column}>{mayChange ? <PeopleList below={own} /> : own}</View>
     </ScreenFrame>
   );
 }
