@@ -3,6 +3,7 @@ import { firstBreak } from '@stennet/core/record';
 import type { Technician } from '@stennet/core/testing';
 import type { RunEvent } from '@stennet/core/run';
 import { house, ines, jonah, signEverybodyIn } from '../test/theShop';
+import { HALDEN } from '../test/world';
 
 interface Going {
   run: string;
@@ -70,6 +71,26 @@ describe('a pull more in a run that goes on', () => {
   });
 });
 
+test('what does not hold leaves nothing behind, in the audit trail neither', async () => {
+  const count = async (): Promise<unknown> =>
+    (
+      await house.admin.query(
+        'select (select count(*) from journal), sum(odometer_value) from repair_order',
+      )
+    ).rows[0];
+  const before = await count();
+  const change = 'update repair_order set odometer_value = odometer_value + 1';
+  const tried = house.options.db.inShopAtOnce(
+    HALDEN,
+    (client) => [Promise.reject(new Error('it does not hold')), client.query(change)],
+    () => 'orders',
+  );
+  await expect(tried).rejects.toThrow('it does not hold');
+  // Whatever would still be on its way has arrived by then.
+  await house.options.db.inShop(HALDEN, (client) => client.query('select 1'));
+  expect(await count()).toEqual(before);
+});
+
 describe('what was known a moment ago decides nothing', () => {
   const changed = async (change: string, values: readonly unknown[] = []): Promise<void> =>
     void (await house.admin.query(change, [...values]));
@@ -104,6 +125,18 @@ describe('what was known a moment ago decides nothing', () => {
     });
     expect(reply.body.error?.code ?? reply.body.refused?.code).toMatch(/HOLD_ENDED|KEPT_AS_CLAIM/);
     expect(await stored(held.run)).toHaveLength(8);
+  });
+
+  test('who has been known for ten minutes is asked for first again', async () => {
+    const { run, left } = await underWay();
+    const later = performance.now() + 11 * 60_000;
+    jest.spyOn(performance, 'now').mockReturnValue(later);
+    const [atOnce, alone] = ways();
+    await jonah.append(run, left.slice(0, 1)).expect(200);
+    expect(alone).toHaveBeenCalledTimes(1);
+    await jonah.append(run, left.slice(1, 2)).expect(200);
+    expect(alone).toHaveBeenCalledTimes(1);
+    expect(atOnce).toHaveBeenCalledTimes(2);
   });
 
   test('what another person goes on with is asked for as before', async () => {

@@ -83,9 +83,9 @@ export function transactionsOn(
         if (isCell) await entered;
         const { result, sent = [] } = await work(client);
         const sealing = journal?.seal(client);
-        sealing?.catch(() => undefined);
-        await entered;
-        for (const each of sent) await each;
+        // What it writes goes before a rollback, never after it: there it would stay.
+        await sealing?.catch(() => undefined);
+        for (const each of [entered, ...sent]) await each;
         const sealed = await sealing;
         const heard = told(client, shop, topic);
         const [done] = await Promise.all([client.query('commit'), sealed?.written, heard]);

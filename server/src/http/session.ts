@@ -29,6 +29,7 @@ const WORKING_DAY_MS = 14 * 3_600_000;
 const DEVICE_MS = 365 * 24 * 3_600_000;
 /** So many are remembered; one more goes the longer way. */
 const MOST_KNOWN = 5000;
+const KNOWN_MS = 10 * 60_000;
 const TOKEN = /^[\w-]{43}$/;
 
 export const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
@@ -63,17 +64,17 @@ export function deviceOf(req: Request): Buffer | null {
  * `isStillOn` has asked again, in the same transaction.
  */
 export class KnownSessions {
-  private readonly byToken = new Map<string, Session>();
+  private readonly byToken = new Map<string, { session: Session; at: number }>();
 
   of(req: Request): Session | undefined {
-    const kept = cookieOf(req);
-    return kept && this.byToken.get(kept.token);
+    const known = this.byToken.get(cookieOf(req)?.token ?? '');
+    return known && performance.now() - known.at < KNOWN_MS ? known.session : undefined;
   }
 
   note(req: Request, session: Session): void {
     const token = cookieOf(req)?.token ?? '';
     this.byToken.delete(token);
-    this.byToken.set(token, session);
+    this.byToken.set(token, { session, at: performance.now() });
     const [oldest] = this.byToken.keys();
     if (this.byToken.size > MOST_KNOWN && oldest !== undefined) this.byToken.delete(oldest);
   }

@@ -83,11 +83,14 @@ export async function append({
       isSigned: head.isSigned,
     });
   else if (refused && work.answered.length === 0) throw refused.error;
-  // On their way together: nothing in the one waits for the other.
-  await Promise.all([
+  // On their way together: nothing in the one waits for the other. Where one fails, the other has
+  // come to its end before all is rolled back.
+  const at = { shop, run, sheet: head.sheet };
+  const both = await Promise.allSettled([
     store(client, shop, run, work, body.deviceName),
-    keepWhatFollows(client, { shop, run, sheet: head.sheet }, work, earlier, person, deps.now()),
+    keepWhatFollows(client, at, work, earlier, person, deps.now()),
   ]);
+  for (const one of both) if (one.status === 'rejected') throw one.reason;
   keepRun(deps.runs, { shop, run, head, earlier }, work);
   return {
     stored: work.answered,
