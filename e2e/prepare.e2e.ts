@@ -228,7 +228,7 @@ test(
     const start = t.button('Start tightening');
     await expect(start).toBeEnabled();
     const at = await start.boundingBox();
-    await expect(t.page.getByText('Wrench 2, 40–200 N·m').first()).toBeVisible();
+    await expect(t.page.getByText('Wrench 1, 10–60 N·m').first()).toBeVisible();
     expect(await start.boundingBox()).toEqual(at);
   },
 );
