@@ -211,7 +211,7 @@ test(
 
 test(
   'tightened again after heat: a run of its own, and it is done by itself',
-  { tag: '@phone' },
+  { tag: ['@phone', '@long'] },
   async ({ technician: t }) => {
     await t.signIn('Mei Sandoval');
     await t.inShop('Follow-ups');
