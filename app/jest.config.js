@@ -5,6 +5,7 @@ module.exports = {
   rootDir: __dirname,
   preset: 'jest-expo/android',
   setupFiles: ['react-native-gesture-handler/jestSetup', '<rootDir>/test/setup.ts'],
+  setupFilesAfterEnv: ['<rootDir>/test/patience.ts'],
   // Packages that come as modules only.
   transformIgnorePatterns: expo.transformIgnorePatterns.map((pattern) =>
     pattern.replace('|standard-navigation', '|standard-navigation|color'),

@@ -1,8 +1,4 @@
-import { configure } from '@testing-library/react-native';
 import { loadWorkBy } from '@/data/work';
-
-// How fast a machine is, no test asks: this only ends what hangs.
-configure({ asyncUtilTimeout: 30_000 });
 
 // As the app puts itself together, without its screens.
 loadWorkBy(() => import('@/data/workParts'));

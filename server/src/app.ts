@@ -4,7 +4,7 @@ import fs from 'node:fs';
 import type http from 'node:http';
 import path from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
@@ -86,10 +86,7 @@ export function createApp(given: AppOptions): Express {
         : false,
     }),
   );
-  app.get('/api/health', async (_req, res) => {
-    const up = await options.db.isUp();
-    res.status(up ? 200 : 503).json({ ok: up });
-  });
+  app.get('/api/health', tellHealth(options.db));
   app.use(requireOwnHost(options.hosts ?? []));
   measure(app, options);
   app.get('/api/openapi.json', (_req, res) =>
@@ -123,6 +120,13 @@ export function createApp(given: AppOptions): Express {
   app.use(answerErrors(options.cells));
   return app;
 }
+
+const tellHealth =
+  (db: Deps['db']): RequestHandler =>
+  async (_req, res) => {
+    const up = await db.isUp();
+    res.status(up ? 200 : 503).json({ ok: up });
+  };
 
 function measure(app: Express, { db, metricsToken, keys }: AppOptions): void {
   const measured = metrics(db, metricsToken ?? null, keys.folder);

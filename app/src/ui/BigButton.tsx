@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text, TouchableRipple } from 'react-native-paper';
-import { useSteady } from '@/platform/steady';
+import { useSteady } from './useSteady';
 import { useInks } from './theme';
 
 interface Props {

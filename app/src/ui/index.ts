@@ -32,3 +32,4 @@ export { default as Icon } from './PaperIcon';
 export { ValueRow } from './ValueRow';
 export { Waiting } from './Waiting';
 export { Why } from './Why';
+export { useSteady } from './useSteady';

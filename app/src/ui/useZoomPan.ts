@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Gesture } from 'react-native-gesture-handler';
 import { zoomedTo, type Drawing } from '@stennet/core/drawing';
-import { useSteady } from '@/platform/steady';
+import { useSteady } from './useSteady';
 
 interface Size {
   width: number;

@@ -82,12 +82,12 @@ export function transactionsOn(
         // Only in a cell does it matter what the answer is: the shop may have moved.
         if (isCell) await entered;
         const { result, sent = [] } = await work(client);
+        const heard = told(client, shop, topic);
         const sealing = journal?.seal(client);
         // What it writes goes before a rollback, never after it: there it would stay.
         await sealing?.catch(() => undefined);
         for (const each of [entered, ...sent]) await each;
         const sealed = await sealing;
-        const heard = told(client, shop, topic);
         const [done] = await Promise.all([client.query('commit'), sealed?.written, heard]);
         // Something before it had failed, and nobody said so: nothing of it was kept.
         if (done.command !== 'COMMIT') throw new AppError('INTERNAL');

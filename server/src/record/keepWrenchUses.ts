@@ -18,8 +18,8 @@ const ANEW: readonly RunEvent['type'][] = [
 ];
 
 /**
- * Everything is sent before anything is answered. Keeps which wrench was used in a run, so that a recall finds also what was tightened a minute
- * ago.
+ * Keeps which wrench was used in a run, so that a recall finds also what was tightened a minute
+ * ago. Everything is sent before anything is answered.
  */
 export async function keepWrenchUses(
   client: Client,

@@ -8,8 +8,7 @@ import {
   type StyleProp,
   type ViewStyle,
 } from 'react-native';
-import { useSteady } from '@/platform/steady';
-import { useInks } from '@/ui';
+import { useInks, useSteady } from '@/ui';
 import { useRunNow } from '../hooks/useRunNow';
 import { PracticeStage } from '../practice/PracticeStage';
 import { Hand } from './Hand';
