@@ -78,33 +78,43 @@ async function freshJoint(): Promise<string> {
   return joint;
 }
 
-/** A run, one request for each of its entries. */
-async function oneByOne(): Promise<number> {
+/** A run, one request for each of its entries: each on the average, and what a pull takes. */
+async function oneByOne(): Promise<{ each: number; pull: number }> {
   const { run, events } = runs.next(hand, await freshJoint());
+  const pulls: number[] = [];
   let at = 0;
-  return perPiece(events.length, async () => {
+  const each = await perPiece(events.length, async () => {
     const event = events[at];
     at += 1;
-    if (event) await send(caller, hand, run, [event]);
+    if (!event) return;
+    const from = performance.now();
+    await send(caller, hand, run, [event]);
+    if (event.type === 'pulled') pulls.push(performance.now() - from);
   });
+  return { each, pull: median(pulls) };
 }
 
 const one = await connected();
 const body = JSON.stringify(runs.next(hand, randomUUID()).events[20]);
-const taken: Record<'bare' | 'request' | 'answer', number[]> = {
+const taken: Record<'bare' | 'request' | 'pull' | 'answer', number[]> = {
   bare: [],
   request: [],
+  pull: [],
   answer: [],
 };
 // The first rounds only warm up.
 for (let i = -3; i < ROUNDS; i += 1) {
+  const bareOne = await perPiece(60, () => bare(one, body));
+  const ours = await oneByOne();
   const round = {
-    bare: await perPiece(60, () => bare(one, body)),
-    request: await oneByOne(),
+    bare: bareOne,
+    request: ours.each,
+    pull: ours.pull,
     answer: await perPiece(60, async () => void (await caller.ask('GET', '/api/health', ''))),
   };
   if (i >= 0)
-    for (const name of ['bare', 'request', 'answer'] as const) taken[name].push(round[name]);
+    for (const name of ['bare', 'request', 'pull', 'answer'] as const)
+      taken[name].push(round[name]);
 }
 
 /** Pieces a second that many hands get done at once. */
@@ -146,6 +156,7 @@ console.log(
     entries: runs.length,
     bare: median(taken.bare),
     request: median(taken.request),
+    pull: median(taken.pull),
     answer: median(taken.answer),
     phones: PHONES,
     waiting: WAITING,

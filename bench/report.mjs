@@ -198,7 +198,12 @@ function renderConfirm(c) {
     row(['bare INSERT, no row-level security', c.bare.toFixed(2), '1 ×']),
     row(['any answer of the server: HTTP and `select 1`', c.answer.toFixed(2), against(c.answer)]),
     row([
-      'a confirmation: session, admit, hash, seal, append, head, wrench use, audit trail, hint',
+      'a pull: session, admit, hash, seal, append, head, wrench use, audit trail, hint (median)',
+      c.pull.toFixed(2),
+      against(c.pull),
+    ]),
+    row([
+      'an entry of a whole run, with its start, its finish and what follows (average)',
       c.request.toFixed(2),
       against(c.request),
     ]),
