@@ -8,9 +8,7 @@ export function ValueRow({ name, value }: { name: string; value: string }) {
   return (
     <View style={[styles.row, { borderTopColor: inks.line }]}>
       <Text style={{ fontSize: 16, color: inks.inkSoft, flexShrink: 1 }}>{name}</Text>
-      <Text style={{ fontSize: 18, fontWeight: '700', fontFamily: MONO, color: inks.ink }}>
-        {value}
-      </Text>
+      <Text style={[styles.value, { color: inks.ink }]}>{value}</Text>
     </View>
   );
 }
@@ -24,4 +22,5 @@ const styles = StyleSheet.create({
     minHeight: 48,
     borderTopWidth: 1,
   },
+  value: { fontSize: 18, fontWeight: '700', fontFamily: MONO, textAlign: 'right' },
 });
