@@ -17,7 +17,7 @@ function watchFrames() {
       const read = () =>
         document
           .querySelector('[role="main"]')
-          ?.textContent?.replace(/(off-line, )?\d+ to send|saved/g, '');
+          ?.textContent?.replace(/(offline, )?\d+ to send|saved/g, '');
       const before = read();
       let count = 0;
       const tick = () => {

@@ -128,7 +128,7 @@ async function typeOffline(browser, url) {
   await page.getByRole('searchbox').waitFor();
   await context.setOffline(true);
   const found = await typed(page, page.getByRole('searchbox'));
-  await page.getByText(/Off-line: found among/).waitFor();
+  await page.getByText(/^Offline: searching the/).waitFor();
   await page.setContent('<input role="searchbox" />');
   const bare = await typed(page, page.getByRole('searchbox'));
   await context.close();
