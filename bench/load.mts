@@ -4,7 +4,7 @@
 import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
 import pg from 'pg';
-import { Caller, JOB, Runs, send, sheet, signIn, type Hand } from './phones.mts';
+import { Caller, freshJoint, Runs, send, signIn, type Hand } from './phones.mts';
 
 const [url = '', urls = '{}', serverPid = '', postmaster = ''] = process.argv.slice(2);
 const { admin: adminUrl } = JSON.parse(urls) as { admin: string };
@@ -38,20 +38,10 @@ const p95 = (all: number[]): number =>
 const hands: Hand[] = [];
 for (let i = 0; i < SHOPS; i += 1) hands.push(await signIn(caller, `Load ${i}`));
 const runs = await Runs.from(caller, await signIn(caller, 'Mei Sandoval'));
-let joints = 0;
 
 async function begin(phone: Phone): Promise<void> {
-  joints += 1;
-  const joint = randomUUID();
   const { hand } = phone;
-  await admin.query("insert into joint values ($1, $2, $3, 'Load', $4, $5, $6)", [
-    hand.shop,
-    joint,
-    JOB,
-    1000 + joints,
-    sheet.id,
-    sheet.revision,
-  ]);
+  const joint = await freshJoint(admin, hand.shop);
   const { run, events } = runs.next(hand, joint);
   phone.run = run;
   phone.left = events;

@@ -1,6 +1,7 @@
 // What several benches share: a shop's phone without a screen, and runs for it to send.
 import { randomUUID } from 'node:crypto';
 import http from 'node:http';
+import type pg from 'pg';
 import { wrenchesOf } from '../core/src/prepare/index.ts';
 import { canonicalJson, sha256Hex } from '../core/src/record/index.ts';
 import type { RunEvent } from '../core/src/run/index.ts';
@@ -8,7 +9,7 @@ import { headSheet, Technician } from '../core/src/testing/index.ts';
 
 export const HALDEN = '5e000000-0000-4000-8000-000000000001';
 /** On a repair order where nothing stands in the way. */
-export const JOB = '5e000000-0000-4000-8000-000000000301';
+const JOB = '5e000000-0000-4000-8000-000000000301';
 
 /** Asks a server on connections that stay open. */
 export class Caller {
@@ -75,7 +76,25 @@ export async function signIn(caller: Caller, name: string): Promise<Hand> {
   };
 }
 
-export const sheet = { id: headSheet.id, revision: headSheet.revision };
+const sheet = { id: headSheet.id, revision: headSheet.revision };
+
+/**
+ * A joint to tighten, on a repair order of its own as it would be in a shop: on one order for all of
+ * them each start would read the others too.
+ */
+export async function freshJoint(admin: pg.Client, shop: string): Promise<string> {
+  const [order, job, joint] = [randomUUID(), randomUUID(), randomUUID()];
+  await admin.query(
+    `with o as (
+       insert into repair_order (shop, id, number, vehicle, odometer_value, odometer_unit, customer, concern, state)
+       select o.shop, $2::uuid, 'B ' || $2::uuid, o.vehicle, o.odometer_value, o.odometer_unit, o.customer, o.concern, 'open'
+       from repair_order o join job j on j.shop = o.shop and j.repair_order = o.id where o.shop = $1 and j.id = $5 returning shop, id
+     ), j as (insert into job (shop, id, repair_order, title, place) select shop, $3::uuid, id, 'Bench', 0 from o returning shop, id)
+     insert into joint select shop, $4::uuid, id, 'Bench', 0, $6, $7 from j`,
+    [shop, order, job, joint, JOB, sheet.id, sheet.revision],
+  );
+  return joint;
+}
 
 /** A whole run of the demo's cylinder head as a text, to be given other ids for each that is sent. */
 export class Runs {

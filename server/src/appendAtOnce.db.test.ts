@@ -83,7 +83,7 @@ test('what does not hold leaves nothing behind, in the audit trail neither', asy
   const tried = house.options.db.inShopAtOnce(
     HALDEN,
     (client) => [Promise.reject(new Error('it does not hold')), client.query(change)],
-    () => 'orders',
+    ['orders'],
   );
   await expect(tried).rejects.toThrow('it does not hold');
   // Whatever would still be on its way has arrived by then.

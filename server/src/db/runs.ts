@@ -1,11 +1,14 @@
 import * as v from 'valibot';
 import type { RunBefore } from '@stennet/core/prepare';
+import type { RunEvent } from '@stennet/core/run';
+import type { Connection } from './connection';
+import { SessionRowSchema } from './sessions';
 import { rowsOf, done, json } from './statement';
 import findRunSql from './queries/findRun.sql';
 import lockRunSql from './queries/lockRun.sql';
 import insertRunSql from './queries/insertRun.sql';
-import appendRunEventsSql from './queries/appendRunEvents.sql';
-import updateRunHeadSql from './queries/updateRunHead.sql';
+import keepEntriesSql from './queries/keepEntries.sql';
+import lockKnownSql from './queries/lockKnown.sql';
 import listRunsOfJointSql from './queries/listRunsOfJoint.sql';
 import listRunsOfOrderSql from './queries/listRunsOfOrder.sql';
 import listRunsByNumberSql from './queries/listRunsByNumber.sql';
@@ -38,8 +41,53 @@ export const lockRun = rowsOf(
   }),
 );
 export const insertRun = done(insertRunSql);
-export const appendRunEvents = done(appendRunEventsSql);
-export const updateRunHead = done(updateRunHeadSql);
+/** Some runs' lists with what is new in them, as `keepEntries` takes them; dates as ISO 8601. */
+export interface NewInList {
+  run: string;
+  state: 'open' | 'paused' | 'finished';
+  holderPerson: string;
+  holderDevice: string;
+  /** What the device is called that holds it from now on; null: as before. */
+  newHolder: string | null;
+  hold: number;
+  lastSeq: number;
+  lastPosition: number;
+  headHash: string;
+  lastAt: string;
+  standing: RunBefore['standing'];
+  /** Hash of the key that the holder shows; hex. */
+  holdKey: string | null;
+  entries: {
+    position: number;
+    id: string;
+    hold: number;
+    seq: number;
+    type: RunEvent['type'];
+    person: string;
+    body: string;
+    hash: string;
+    seal: string;
+    lateMs: number | null;
+  }[];
+  uses: { wrench: string; firstAt: string; lastAt: string; pulls: number }[];
+}
+const keepEntriesOf = done(keepEntriesSql);
+export const keepEntries = (
+  client: Connection,
+  shop: string,
+  lists: readonly NewInList[],
+): Promise<void> => keepEntriesOf(client, shop, JSON.stringify(lists));
+export const lockKnown = rowsOf(
+  lockKnownSql,
+  v.object({
+    ...SessionRowSchema.entries,
+    place: v.number(),
+    signing: v.string(),
+    head_hash: v.string(),
+    hold_key_hash: v.nullable(v.instance(Buffer)),
+    sheet_hash: v.string(),
+  }),
+);
 export const listRunsOfJoint = rowsOf(
   listRunsOfJointSql,
   v.object({

@@ -13,28 +13,28 @@ import saveEnrolmentSql from './queries/saveEnrolment.sql';
 import deleteEnrolmentSql from './queries/deleteEnrolment.sql';
 import { UNIT_CODES } from '@stennet/core/quantity';
 
+/** The session with its shop. */
+export const SessionRowSchema = v.object({
+  id: v.string(),
+  account: v.string(),
+  entry_key: v.instance(Buffer),
+  name: v.string(),
+  role: v.picklist(['lead', 'technician', 'adviser', 'apprentice', 'owner']),
+  shop: v.string(),
+  shop_name: v.string(),
+  second_signature: v.boolean(),
+  idle_minutes: v.number(),
+  retention_months: v.nullable(v.number()),
+  locale: v.string(),
+  time_zone: v.string(),
+  paper: v.picklist(['A4', 'Letter']),
+  torque_unit: v.picklist(UNIT_CODES),
+});
+export type SessionRow = v.InferOutput<typeof SessionRowSchema>;
 /** The session with its shop; or where that has moved to. */
 export const enterSession = rowsOf(
   enterSessionSql,
-  v.union([
-    v.object({ moved: v.string() }),
-    v.object({
-      id: v.string(),
-      account: v.string(),
-      entry_key: v.instance(Buffer),
-      name: v.string(),
-      role: v.picklist(['lead', 'technician', 'adviser', 'apprentice', 'owner']),
-      shop: v.string(),
-      shop_name: v.string(),
-      second_signature: v.boolean(),
-      idle_minutes: v.number(),
-      retention_months: v.nullable(v.number()),
-      locale: v.string(),
-      time_zone: v.string(),
-      paper: v.picklist(['A4', 'Letter']),
-      torque_unit: v.picklist(UNIT_CODES),
-    }),
-  ]),
+  v.union([v.object({ moved: v.string() }), SessionRowSchema]),
 );
 export const insertSession = done(insertSessionSql);
 export const endSession = done(endSessionSql);

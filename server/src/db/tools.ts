@@ -7,7 +7,6 @@ import insertWrenchCheckSql from './queries/insertWrenchCheck.sql';
 import listToolsSql from './queries/listTools.sql';
 import listWrenchChecksSql from './queries/listWrenchChecks.sql';
 import saveToolSql from './queries/saveTool.sql';
-import addWrenchUseSql from './queries/addWrenchUse.sql';
 import saveWrenchUseSql from './queries/saveWrenchUse.sql';
 
 export const listTools = rowsOf(
@@ -37,5 +36,4 @@ export const countWrenchUse = rowsOf(
   countWrenchUseSql,
   v.object({ joints: v.number(), pulls: v.number() }),
 );
-export const addWrenchUse = done(addWrenchUseSql);
 export const saveWrenchUse = done(saveWrenchUseSql);

@@ -62,7 +62,11 @@ export async function onConnection<T>(
 
 /** What a transaction does; `sent`: what is still on its way, and has to hold. */
 type Work<T> = (client: Client) => Promise<{ result: T; sent?: readonly Promise<unknown>[] }>;
-type InTransaction = <T>(shop: string, work: Work<T>, topic?: () => string | null) => Promise<T>;
+type InTransaction = <T>(
+  shop: string,
+  work: Work<T>,
+  topics?: () => readonly string[],
+) => Promise<T>;
 
 /** @param journal what is changed is sealed there; null: nothing may be written */
 export function transactionsOn(
@@ -72,7 +76,7 @@ export function transactionsOn(
 ): InTransaction {
   // A connection that dies while idle is replaced at its next use
   pool.on('error', () => undefined);
-  return (shop, work, topic) =>
+  return (shop, work, topics) =>
     onConnection(pool, async (client, giveUp) => {
       try {
         // Said one after the other, waited for together: each wait is a way there and back.
@@ -82,7 +86,7 @@ export function transactionsOn(
         // Only in a cell does it matter what the answer is: the shop may have moved.
         if (isCell) await entered;
         const { result, sent = [] } = await work(client);
-        const heard = told(client, shop, topic);
+        const heard = told(client, shop, topics?.() ?? []);
         const sealing = journal?.seal(client);
         // What it writes goes before a rollback, never after it: there it would stay.
         await sealing?.catch(() => undefined);
@@ -110,7 +114,11 @@ export type InShop = <T>(
 export const inTurn =
   (inTransaction: InTransaction): InShop =>
   (shop, work, topic) =>
-    inTransaction(shop, async (client) => ({ result: await work(client) }), topic);
+    inTransaction(
+      shop,
+      async (client) => ({ result: await work(client) }),
+      () => [topic?.() ?? []].flat(),
+    );
 
 /**
  * All of it sent before anything is answered: one way there and back instead of one for each. Kept
@@ -119,26 +127,27 @@ export const inTurn =
 export type AtOnce = (
   shop: string,
   send: (client: Client) => readonly Promise<unknown>[],
-  topic: () => string,
+  topics: readonly string[],
 ) => Promise<void>;
 
 export const atOnce =
   (inTransaction: InTransaction): AtOnce =>
-  (shop, send, topic) => {
+  (shop, send, topics) => {
     const work = (client: Client): ReturnType<Work<void>> => {
       const sent = send(client);
       // Waited for in turn: what fails later is said only where all before it held.
       for (const each of sent) each.catch(() => undefined);
       return Promise.resolve({ result: undefined, sent });
     };
-    return inTransaction(shop, work, topic);
+    return inTransaction(shop, work, () => topics);
   };
 
 /** What others are told when this is committed, on its way. */
-function told(client: Client, shop: string, topic?: () => string | null): Promise<unknown> | null {
-  const what = topic?.();
-  if (!what) return null;
-  const heard = client.query(notifyHint, [`${shop} ${what}`]);
+function told(client: Client, shop: string, topics: readonly string[]): Promise<unknown> {
+  const heard =
+    topics.length > 0
+      ? client.query(notifyHint, [topics.map((what) => `${shop} ${what}`)])
+      : Promise.resolve();
   // Waited for with the commit; what fails before that is told there.
   heard.catch(() => undefined);
   return heard;

@@ -1,12 +1,16 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
-import { isDeepStrictEqual } from 'node:util';
 import { parse } from 'cookie';
 import type { Request, Response } from 'express';
 import * as v from 'valibot';
 import { UuidSchema, type Me, type Role, type Shop } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
 import { Moved, type Client, type Database } from '../db/database';
-import { endSession as endSessionRow, enterSession, insertSession } from '../db/sessions';
+import {
+  endSession as endSessionRow,
+  enterSession,
+  insertSession,
+  type SessionRow,
+} from '../db/sessions';
 
 /**
  * Who asks, in which shop. The cookie names the shop, so that the look-up itself is already behind
@@ -61,7 +65,7 @@ export function deviceOf(req: Request): Buffer | null {
 
 /**
  * Who was signed in a moment ago: enough to read what they send. Nothing is kept of it before
- * `isStillOn` has asked again, in the same transaction.
+ * `lockKnown` has asked again, in the same transaction.
  */
 export class KnownSessions {
   private readonly byToken = new Map<string, { session: Session; at: number }>();
@@ -84,16 +88,11 @@ export class KnownSessions {
   }
 }
 
-/** Whether that session is on now, and says the same. */
-export async function isStillOn(
-  client: Client,
-  { db, now }: { db: Database; now: Date },
-  req: Request,
-  known: Session,
-): Promise<boolean> {
+/** What it is asked by whether the session is still on. @throws AppError SIGN_IN_NEEDED */
+export function shownBy(req: Request): { token: Buffer; unsent: number } {
   const kept = cookieOf(req);
-  const row = kept && (await entered(client, db, kept, now, true));
-  return row !== undefined && 'id' in row && isDeepStrictEqual(sessionOf(row), known);
+  if (!kept) throw new AppError('SIGN_IN_NEEDED');
+  return { token: hashOf(kept.token), unsent: kept.unsent };
 }
 
 /** @throws AppError SIGN_IN_NEEDED */
@@ -119,7 +118,6 @@ async function sessionIn(
   return sessionOf(row);
 }
 
-type SessionRow = Awaited<ReturnType<typeof enterSession>>[number];
 
 async function entered(
   client: Client,
@@ -127,12 +125,12 @@ async function entered(
   { shop, token, unsent }: Kept,
   now: Date,
   isTouched: boolean,
-): Promise<SessionRow | undefined> {
+): Promise<Awaited<ReturnType<typeof enterSession>>[number] | undefined> {
   const [row] = await enterSession(client, shop, hashOf(token), now, isTouched, isCell, unsent);
   return row;
 }
 
-function sessionOf(row: Extract<SessionRow, { id: string }>): Session {
+export function sessionOf(row: SessionRow): Session {
   return {
     id: row.id,
     person: { id: row.account, name: row.name },

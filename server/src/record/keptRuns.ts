@@ -1,3 +1,4 @@
+import type { ListedTool } from '@stennet/core/prepare';
 import type { Sheet } from '@stennet/core/procedure';
 import type { StoredEvent } from '@stennet/core/record';
 import type { RunState } from '@stennet/core/run';
@@ -31,6 +32,8 @@ const MOST = 500;
  */
 export class KeptRuns {
   private readonly runs = new Map<string, KeptRun>();
+  /** Each shop's list of tools as it was read last: held against the table again before it counts. */
+  readonly tools = new Map<string, readonly ListedTool[]>();
 
   of(shop: string, run: string): KeptRun | undefined {
     return this.runs.get(`${shop} ${run}`);

@@ -9,7 +9,7 @@ import { countKept } from '../http/metrics';
 import { inItsShop, register, serve, shelfFor, type Deps } from '../http/serve';
 import { jointWithSheet, orderLabel } from '../order/findOrder';
 import { storedEvents, append } from '../run/append';
-import { appendAtOnce } from '../run/appendAtOnce';
+import { appendingAtOnce } from '../run/appendAtOnce';
 
 export function runRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'run', async ({ client, params, session }) => {
@@ -37,8 +37,9 @@ export function runRoutes(app: Express, deps: Deps): void {
   const inTurn = inItsShop(deps, 'appendRunEvents', async (call) =>
     told(call.req, await append(call)),
   );
+  const atOnce = appendingAtOnce(deps);
   register(app, 'appendRunEvents', async (req, res, next) => {
-    const reply = await appendAtOnce(deps, req);
+    const reply = await atOnce(req);
     if (reply) res.json(told(req, reply));
     else await inTurn(req, res, next);
   });

@@ -5,13 +5,13 @@ import { type StoredEvent, entryProof } from '@stennet/core/record';
 import { type RunEvent, type RunState, replay, initialState, next } from '@stennet/core/run';
 import { timingSafeEqual } from 'crypto';
 import { type Client } from '../db/database';
-import { listStatements, findProver, appendRunEvents, updateRunHead } from '../db/runs';
+import { findProver, keepEntries, listStatements, type NewInList } from '../db/runs';
 import { keepFollowUps } from '../followUps/keepFollowUps';
 import { shelfOf, type Shelf } from '../files/files';
 import type { Call, Deps } from '../http/serve';
 import { hashOf, type Session } from '../http/session';
 import { chainOf } from '../record/chain';
-import { keepWrenchUses } from '../record/keepWrenchUses';
+import { recountUses, usesIn } from '../record/keepWrenchUses';
 import { keepLate } from '../record/lateEvents';
 import { standingOf } from './standing';
 import { toolsInUse } from './toolsInUse';
@@ -86,8 +86,9 @@ export async function append({
   // On their way together: nothing in the one waits for the other. Where one fails, the other has
   // come to its end before all is rolled back.
   const at = { shop, run, sheet: head.sheet };
+  const list = newIn(run, work, body.deviceName);
   const both = await Promise.allSettled([
-    store(client, shop, run, work, body.deviceName),
+    list && keepEntries(client, shop, [list]),
     keepWhatFollows(client, at, work, earlier, person, deps.now()),
   ]);
   for (const one of both) if (one.status === 'rejected') throw one.reason;
@@ -151,11 +152,13 @@ async function appending(
   // Asked only where an entry is judged by it: a plain pull needs neither.
   const has = (type: RunEvent['type']): boolean => body.events.some((e) => e.type === type);
   const said = has('used') ? await listStatements(client, run) : [];
+  const tools = has('wrenchChosen') ? await toolsInUse(client) : [];
+  if (tools.length > 0) deps.runs.tools.set(session.shop.id, tools);
   return new Appending(
     state,
     earlier,
     {
-      tools: has('wrenchChosen') ? await toolsInUse(client) : [],
+      tools,
       said: new Map(said.map((s) => [s.id, s.body])),
       key: deps.keys.of(session.shop.id),
       isSigned: head.isSigned,
@@ -202,7 +205,7 @@ async function confirmedBy(
   return { person, role: [...provers.values()][0]?.role ?? 'technician' };
 }
 
-/** What is found again without replaying: which wrench was used, and what is due. */
+/** What is found again without replaying: how much a wrench was used, and what is due. */
 export async function keepWhatFollows(
   client: Client,
   at: { shop: string; run: string; sheet: Sheet },
@@ -213,7 +216,7 @@ export async function keepWhatFollows(
 ): Promise<void> {
   const events = fresh.map((s) => s.stored.event);
   if (events.length === 0) return;
-  await keepWrenchUses(client, at, [...earlier.map((s) => s.stored.event), ...events], events);
+  await recountUses(client, at, [...earlier.map((s) => s.stored.event), ...events], events);
   if (events.some((e) => e.type === 'finished'))
     await keepFollowUps(client, at.run, { shop: at.shop, person, now });
 }
@@ -228,47 +231,32 @@ function stateOf(
   return initialState(sheet, first?.type === 'started' ? first.payload.part : undefined);
 }
 
-export async function store(
-  client: Client,
-  shop: string,
+/** What is new in a run's list, as it is stored; null: nothing. */
+export function newIn(
   run: string,
-  work: Appending,
+  { fresh, state, hold }: Appending,
   deviceName: string,
-): Promise<void> {
-  const { fresh, state } = work;
+): NewInList | null {
   const last = fresh.at(-1);
-  if (!last || !state.holder) return;
-  const column = <T>(of: (s: Sealed) => T): T[] => fresh.map(of);
-  const appended = appendRunEvents(
-    client,
-    shop,
+  if (!last || !state.holder) return null;
+  const isTaken = fresh.some((s) => s.stored.event.type === 'tookOver');
+  return {
     run,
-    column((s) => s.stored.position),
-    column((s) => s.stored.event.id),
-    column((s) => s.stored.event.hold),
-    column((s) => s.stored.event.seq),
-    column((s) => s.stored.event.type),
-    column((s) => s.stored.event.person),
-    column((s) => s.body),
-    column((s) => s.hash),
-    column((s) => s.seal),
-    column((s) => s.lateMs),
-  );
-  const newHolder = fresh.some((s) => s.stored.event.type === 'tookOver') ? deviceName : null;
-  const headed = updateRunHead(
-    client,
-    run,
-    state.status === 'notStarted' ? 'open' : state.status,
-    state.holder.person,
-    state.holder.device,
-    newHolder,
-    state.holder.hold,
-    state.lastSeq,
-    last.stored.position,
-    last.hash,
-    last.stored.receivedAt,
-    JSON.stringify(standingOf(state, next(state))),
-    work.hold.wanted,
-  );
-  await Promise.all([appended, headed]);
+    state: state.status === 'notStarted' ? 'open' : state.status,
+    holderPerson: state.holder.person,
+    holderDevice: state.holder.device,
+    newHolder: isTaken ? deviceName : null,
+    hold: state.holder.hold,
+    lastSeq: state.lastSeq,
+    lastPosition: last.stored.position,
+    headHash: last.hash,
+    lastAt: last.stored.receivedAt,
+    standing: standingOf(state, next(state)),
+    holdKey: hold.wanted?.toString('hex') ?? null,
+    entries: fresh.map(({ stored: { position, event }, body, hash, seal, lateMs }) => {
+      const { id, hold: byHold, seq, type, person } = event;
+      return { position, id, hold: byHold, seq, type, person, body, hash, seal, lateMs };
+    }),
+    uses: usesIn(fresh.map((s) => s.stored.event)),
+  };
 }
