@@ -3,6 +3,7 @@ export {
   canonicalJson,
   firstBreak,
   GENESIS_HASH,
+  hashWith,
   sealEvent,
   sha256Hex,
   sha256OfBytes,

@@ -1,6 +1,15 @@
+import { createHash } from 'node:crypto';
 import fc from 'fast-check';
 import { headSheet, Technician } from '../testing';
-import { canonicalJson, firstBreak, GENESIS_HASH, runRecord, sealEvent, sha256Hex } from '.';
+import {
+  canonicalJson,
+  firstBreak,
+  GENESIS_HASH,
+  hashWith,
+  runRecord,
+  sealEvent,
+  sha256Hex,
+} from '.';
 
 function chain(): { body: string; hash: string }[] {
   const t = new Technician(headSheet);
@@ -23,6 +32,20 @@ describe('the hash chain', () => {
     expect(sha256Hex('abc')).toBe(
       'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad',
     );
+  });
+
+  test('a platform’s own hash is taken where it is SHA-256, and gives the same for every text', () => {
+    const native = (text: string): string => createHash('sha256').update(text).digest('hex');
+    expect(() => hashWith(() => native('abc'))).toThrow('not SHA-256');
+    expect(() => hashWith((text) => native(text.normalize('NFD')))).toThrow('not SHA-256');
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary' }), (text) => {
+        const plain = sha256Hex(text);
+        expect(native(text)).toBe(plain);
+      }),
+    );
+    hashWith(native);
+    expect(sha256Hex('abc')).toBe(native('abc'));
   });
 
   test('the same value gives the same bytes in whatever order its keys were written', () => {

@@ -11,6 +11,10 @@ import {
 import fs from 'node:fs';
 import path from 'node:path';
 import { AppError } from '@stennet/core/errors';
+import { hashWith } from '@stennet/core/record';
+
+// Whatever seals or checks comes by here.
+hashWith((text) => createHash('sha256').update(text).digest('hex'));
 
 /** What a shop signs its records with (Ed25519, RFC 8032). */
 export interface ShopKey {

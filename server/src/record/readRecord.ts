@@ -74,11 +74,16 @@ export async function keptRecord(
   shelf: Shelf | null,
   run: string,
 ): Promise<KeptRecord> {
-  const row = onlyRow(await findRecord(client, run), new AppError('RUN_UNKNOWN'));
-  const chain = await chainOf(client, shelf, run);
+  // On their way together: none waits for the answer of another.
+  const [found, chain, signatures, people, late] = await Promise.all([
+    findRecord(client, run),
+    chainOf(client, shelf, run),
+    listSignedWords(client, run),
+    listPeople(client),
+    listLateIds(client, run),
+  ]);
+  const row = onlyRow(found, new AppError('RUN_UNKNOWN'));
   const stored = chain.map((c) => JSON.parse(c.body) as StoredEvent);
-  const signatures = await listSignedWords(client, run);
-  const people = Object.fromEntries((await listPeople(client)).map((p) => [p.id, p.name]));
   return {
     row,
     sheet: JSON.parse(row.sheet) as Sheet,
@@ -87,8 +92,8 @@ export async function keptRecord(
     odd: oddTimes(stored),
     signatures,
     words: signatures.flatMap((s) => wordIn(s) ?? []),
-    people,
-    late: (await listLateIds(client, run)).length,
+    people: Object.fromEntries(people.map((p) => [p.id, p.name])),
+    late: late.length,
     name: runName({ name: row.joint }, { part: row.part, instance: row.instance || null }),
   };
 }
