@@ -71,6 +71,77 @@ describe('a pull more in a run that goes on', () => {
   });
 });
 
+describe('what comes in for one shop at the same moment', () => {
+  test('goes in few transactions, and each run has its own entries, in order', async () => {
+    const going = await Promise.all(Array.from({ length: 6 }, () => underWay()));
+    const [atOnce, , inTurn] = ways();
+    const replies = await Promise.all(
+      going.map(({ run, left }) => jonah.append(run, left.slice(0, 1))),
+    );
+    expect(replies.map((r) => r.status)).toEqual(Array(6).fill(200));
+    expect(inTurn).not.toHaveBeenCalled();
+    expect(atOnce?.mock.calls.length).toBeLessThan(6);
+    for (const { run, left } of going) {
+      const rows = await stored(run);
+      expect(rows).toHaveLength(9);
+      expect((JSON.parse(rows[8]?.body ?? '') as { event: RunEvent }).event).toEqual(left[0]);
+      expect(firstBreak(rows)).toBeNull();
+    }
+  });
+
+  test('is not held up by one that does not hold: that one alone is refused', async () => {
+    const going = await Promise.all(Array.from({ length: 5 }, () => underWay()));
+    await house.admin.query("update run set signing = 'signed' where id = $1", [going[3]?.run]);
+    const replies = await Promise.all(
+      going.map(({ run, left }) => jonah.append(run, left.slice(0, 1))),
+    );
+    expect(replies.map((r) => r.status)).toEqual([200, 200, 200, 409, 200]);
+    expect(replies[3]?.body.error.code).toBe('RUN_SIGNED');
+    for (const [i, { run }] of going.entries())
+      expect(await stored(run)).toHaveLength(i === 3 ? 8 : 9);
+  });
+
+  test('does not wait for a run that someone else is writing in', async () => {
+    const [held, free] = [await underWay(), await underWay()];
+    await house.admin.query('begin');
+    await house.admin.query('select 1 from run where id = $1 for update', [held.run]);
+    const late = jonah.append(held.run, held.left.slice(0, 1)).then((r) => r.status);
+    await jonah.append(free.run, free.left.slice(0, 1)).expect(200);
+    await house.admin.query('commit');
+    expect(await late).toBe(200);
+    expect(await stored(held.run)).toHaveLength(9);
+  });
+});
+
+test('a wrench is chosen by the list of tools as it is now, not as it was read before', async () => {
+  const { run, left } = await underWay(1);
+  const at = left.findIndex((e) => e.type === 'wrenchChosen');
+  const [chosen] = left.splice(at);
+  await jonah.append(run, left).expect(200);
+  const wrench = chosen?.type === 'wrenchChosen' ? chosen.payload.wrench?.id : undefined;
+  const until = (day: string): Promise<unknown> =>
+    house.admin.query(
+      `update shop_tool set body = jsonb_set(body::jsonb, '{calibratedUntil}', to_jsonb($2::text)) where id = $1`,
+      [wrench, day],
+    );
+  const [was] = (
+    await house.admin.query<{ day: string }>(
+      `select body ->> 'calibratedUntil' as day from shop_tool where id = $1`,
+      [wrench],
+    )
+  ).rows;
+  await until('2020-01-01');
+  expect((await jonah.append(run, [chosen as RunEvent])).body.error.code).toBe(
+    'WRENCH_OUT_OF_CALIBRATION',
+  );
+  await until(was?.day ?? '');
+  const [atOnce, , inTurn] = ways();
+  // Held against the list that was just read; the first one finds that it has changed.
+  await jonah.append(run, [chosen as RunEvent]).expect(200);
+  expect(atOnce).toHaveBeenCalledTimes(0);
+  expect(inTurn).toHaveBeenCalledTimes(1);
+});
+
 test('what does not hold leaves nothing behind, in the audit trail neither', async () => {
   const count = async (): Promise<unknown> =>
     (

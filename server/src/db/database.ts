@@ -178,6 +178,10 @@ export function brokenConstraint(error: unknown): string | undefined {
   return error instanceof pg.DatabaseError && error.code === '23505' ? error.constraint : undefined;
 }
 
+/** Someone else has a row that was asked for at once. */
+export const isTaken = (error: unknown): boolean =>
+  error instanceof pg.DatabaseError && error.code === '55P03';
+
 /** The first row, or a refusal. */
 export function onlyRow<T>(rows: T[], missing: AppError): T {
   const row = rows[0];

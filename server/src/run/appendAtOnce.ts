@@ -4,7 +4,7 @@ import { isAllowed, type Appended } from '@stennet/core/contract';
 import type { BodyOf } from '@stennet/core/contract/work';
 import type { ListedTool } from '@stennet/core/prepare';
 import type { RunEvent } from '@stennet/core/run';
-import type { Client } from '../db/database';
+import { isTaken, type Client } from '../db/database';
 import { keepEntries, lockKnown } from '../db/runs';
 import { together } from '../db/together';
 import { namesIn, parseBody, type Deps } from '../http/serve';
@@ -146,7 +146,10 @@ async function assertKnown(
     shown.map((s) => s.token),
     shown.map((s) => s.unsent),
     all.map(({ run }) => run),
-  );
+  ).catch((error: unknown) => {
+    // Whoever writes in it is waited for in turn: the rest of the shop goes on.
+    throw isTaken(error) ? new Outdated() : error;
+  });
   const byPlace = new Map(rows.map((row) => [row.place, row]));
   const isKnown = all.every(({ session, kept, work }, i) => {
     const row = byPlace.get(i + 1);
