@@ -118,7 +118,6 @@ async function sessionIn(
   return sessionOf(row);
 }
 
-
 async function entered(
   client: Client,
   { isCell }: Database,

@@ -32,7 +32,7 @@ const MOST = 500;
  */
 export class KeptRuns {
   private readonly runs = new Map<string, KeptRun>();
-  /** Each shop's list of tools as it was read last: held against the table again before it counts. */
+  /** Each shop's list of tools as it was read last: the table is asked again before it counts. */
   readonly tools = new Map<string, readonly ListedTool[]>();
 
   of(shop: string, run: string): KeptRun | undefined {

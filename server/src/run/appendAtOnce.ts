@@ -18,7 +18,7 @@ import { toolsInUse } from './toolsInUse';
 /** What was taken for known is not so any more: it is asked for anew, in turn. */
 class Outdated extends Error {}
 
-/** Where more is asked for than the run and the list of tools: its joint, statements, follow-ups. */
+/** Where more is asked for than the run and the tools: its joint, statements, follow-ups. */
 const ASKS_MORE: ReadonlySet<RunEvent['type']> = new Set([
   'started',
   'tookOver',

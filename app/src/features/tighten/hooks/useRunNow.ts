@@ -1,4 +1,4 @@
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useDeferredValue } from 'react';
 import type { Next } from '@stennet/core/run';
 import type { RunView } from '@/data/runStore';
 import type { Acts } from './useActs';
@@ -31,3 +31,9 @@ export function useRunNow(): RunNow {
   if (!now) throw new Error('this part is shown in a run');
   return now;
 }
+
+/**
+ * The same for what goes with it: map, ribbon, list, badge. Drawn right after what the hand has to
+ * do next, which never waits for a drawing.
+ */
+export const useRunSoon = (): RunNow => useDeferredValue(useRunNow());

@@ -9,7 +9,7 @@ import {
   type ViewStyle,
 } from 'react-native';
 import { useInks, useSteady } from '@/ui';
-import { useRunNow } from '../hooks/useRunNow';
+import { useRunNow, useRunSoon } from '../hooks/useRunNow';
 import { PracticeStage } from '../practice/PracticeStage';
 import { Hand } from './Hand';
 import { RibbonOf, MapOf } from './RunDrawings';
@@ -21,7 +21,7 @@ export function Phone({ isHuge, isNear }: { isHuge: boolean; isNear: boolean }) 
     <View style={styles.phone}>
       {isHuge || isNear ? null : (
         <View style={styles.ribbon}>
-          <RibbonNow height={56} />
+          <RibbonSoon height={56} />
         </View>
       )}
       <View style={isHuge ? styles.noMap : styles.map}>{isHuge ? null : <StageNow />}</View>
@@ -54,14 +54,14 @@ export function Wide({ isLow }: { isLow: boolean }) {
     <View style={styles.wide}>
       <View style={styles.left}>
         <View style={styles.ribbon}>
-          <RibbonNow height={isLow ? 48 : 72} />
+          <RibbonSoon height={isLow ? 48 : 72} />
         </View>
         <View style={styles.map}>
           <StageNow />
         </View>
         {isLow ? null : (
           <View style={styles.values}>
-            <ValuesNow />
+            <ValuesSoon />
           </View>
         )}
       </View>
@@ -78,20 +78,24 @@ export function Wide({ isLow }: { isLow: boolean }) {
   );
 }
 
-function RibbonNow({ height }: { height: number }) {
-  const { view } = useRunNow();
+function RibbonSoon({ height }: { height: number }) {
+  const { view } = useRunSoon();
   return <RibbonOf state={view.state} height={height} />;
 }
 
 function StageNow() {
-  const { view, due, onSeat } = useRunNow();
-  const { state, kept } = view;
-  const map = <MapOf state={state} joint={kept.order.joint} due={due} onSeat={onSeat} />;
-  return <PracticeStage state={state} due={due} map={map} />;
+  const { view, due } = useRunNow();
+  return <PracticeStage state={view.state} due={due} map={<MapSoon />} />;
 }
 
-function ValuesNow() {
-  const { view, due } = useRunNow();
+function MapSoon() {
+  const { view, due, onSeat } = useRunSoon();
+  const { state, kept } = view;
+  return <MapOf state={state} joint={kept.order.joint} due={due} onSeat={onSeat} />;
+}
+
+function ValuesSoon() {
+  const { view, due } = useRunSoon();
   return (
     <ValuesStrip
       state={view.state}

@@ -11,7 +11,7 @@ import { useWakeLock } from '@/platform/wakeLock';
 import { BigButton, SavedBadge, ScreenFrame, useIsWide } from '@/ui';
 import { useActs } from '../hooks/useActs';
 import { useHandsFree } from '../hooks/useHandsFree';
-import { RunNowProvider, useRunNow } from '../hooks/useRunNow';
+import { RunNowProvider, useRunNow, useRunSoon } from '../hooks/useRunNow';
 import { RunPlaceProvider, type RunPlace } from '../hooks/useRunPlace';
 import { useSeenSheet } from '../hooks/useSeenSheet';
 import { text } from '../text';
@@ -142,10 +142,10 @@ const Frame = memo(function Frame({
 });
 
 function HeadRight({ mark }: { mark: ReactNode }) {
-  const { view, acts, mayPause } = useRunNow();
+  const { acts, mayPause } = useRunNow();
   return (
     <View style={styles.right}>
-      {mark ?? <Badge view={view} />}
+      {mark ?? <Badge />}
       {mayPause ? (
         <BigButton text={text.pause} look="quiet" onPress={() => void acts.confirm('paused', {})} />
       ) : null}
@@ -154,7 +154,8 @@ function HeadRight({ mark }: { mark: ReactNode }) {
 }
 
 /** What is said of the way to the server changes often: nothing but the badge is drawn for it. */
-function Badge({ view }: { view: RunView }) {
+function Badge() {
+  const { view } = useRunSoon();
   const sending = useSending();
   return (
     <SavedBadge
