@@ -39,6 +39,12 @@ export function render(results) {
         start.empty.blockingMs.toFixed(0),
         `${(start.app.blockingMs / start.empty.blockingMs).toFixed(2)} ×`,
       ]),
+      row([
+        'the second visit without a network, until it is usable (ms)',
+        start.app.againMs.toFixed(0),
+        start.empty.againMs.toFixed(0),
+        `${(start.app.againMs / start.empty.againMs).toFixed(2)} ×`,
+      ]),
       '',
     );
   }
