@@ -24,6 +24,8 @@ export interface Member {
   state: string;
 }
 
+type Role = 'leader' | 'sync_standby';
+
 export class House {
   readonly databases: Machine[];
   readonly fronts: Machine[];
@@ -125,14 +127,21 @@ export class House {
     );
   }
 
-  /** Who is in this role now, where all that answer agree. @throws where they do not */
-  async in(role: 'leader' | 'sync_standby'): Promise<Machine> {
+  /** Who is in this role, once all that answer agree. */
+  async in(role: Role): Promise<Machine> {
+    let found: Machine | undefined;
+    await soon(`a ${role} that all agree on`, async () => {
+      found = await this.agreed(role);
+      return found !== undefined;
+    });
+    return found as Machine;
+  }
+
+  private async agreed(role: Role): Promise<Machine | undefined> {
     const views = (await this.views()).filter((view) => view !== null);
     const names = new Set(views.map((view) => view.find((m) => m.role === role)?.name));
     const [name] = names;
-    const found = this.databases.find((m) => m.name === name);
-    if (!found || names.size > 1) throw new Error(`no ${role} that all agree on`);
-    return found;
+    return names.size === 1 ? this.databases.find((m) => m.name === name) : undefined;
   }
 
   async etcdLeader(): Promise<Machine> {
@@ -149,9 +158,11 @@ export class House {
   async whole(): Promise<void> {
     await soon('three databases run, one of them a synchronous standby', async () => {
       const views = await this.views();
-      const leader = await this.in('leader');
-      const standby = await this.in('sync_standby');
+      const leader = await this.agreed('leader');
+      const standby = await this.agreed('sync_standby');
       return (
+        leader !== undefined &&
+        standby !== undefined &&
         leader !== standby &&
         views.every(
           (view) =>
