@@ -1,4 +1,5 @@
 import { AppError } from '@stennet/core/errors';
+import { canonicalJson } from '@stennet/core/record';
 import {
   type RunState,
   type RunEvent,
@@ -51,6 +52,8 @@ class RunStore {
   private readonly store = createStore<{ loaded: Loaded }>(() => ({ loaded: LOADING }));
   private watching = 0;
   private saving = false;
+  /** Said while storage hung: it may have come to be on disk since. */
+  private tried: RunEvent | null = null;
   readonly dispose: () => void;
 
   constructor(private readonly run: string) {
@@ -113,21 +116,21 @@ class RunStore {
   ): Promise<void> {
     if (this.loaded.status !== 'ready' || this.saving) return;
     const { state, kept } = this.loaded;
-    const event = this.eventOf(
-      state,
-      { hold: state.holder?.hold ?? 1, seq: state.lastSeq + 1 },
-      type,
-      payload,
-      person,
-    );
+    const place = { hold: state.holder?.hold ?? 1, seq: state.lastSeq + 1 };
+    const event = this.asTried(this.eventOf(state, place, type, payload, person));
     admit(state, event);
     assertWaited(state, event);
     this.saving = true;
     try {
       await keepEvent(event);
+      this.tried = null;
     } catch (error) {
-      // Another tab of this browser wrote there first: show what it wrote.
-      if (asAppError(error).code === 'EVENT_ID_REUSED') await this.refresh();
+      this.saving = false;
+      const { code } = asAppError(error);
+      if (code === 'STORAGE_HANGS') this.tried = event;
+      // Another tab of this browser wrote there first, or what was said before the storage hung is
+      // there after all: show it.
+      if (code === 'EVENT_ID_REUSED') await this.refresh();
       throw error;
     } finally {
       this.saving = false;
@@ -200,6 +203,14 @@ class RunStore {
       return this.set({ ...loaded, unsent: waiting.length });
     await this.refresh();
     if (this.loaded.status === 'ready' && this.loaded.refused.length > 0) await this.load();
+  }
+
+  /** The same word in the same place is the same entry, pressed when it was first pressed. */
+  private asTried<T extends EventType>(event: EventOf<T>): EventOf<T> {
+    const said = ({ hold, seq, type, person, payload }: RunEvent): string =>
+      canonicalJson({ hold, seq, type, person, payload });
+    const { tried } = this;
+    return tried && said(tried) === said(event) ? (tried as EventOf<T>) : event;
   }
 
   private eventOf<T extends EventType>(

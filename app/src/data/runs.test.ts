@@ -140,9 +140,42 @@ describe('a storage that goes away under an open run', () => {
     isHeld = false;
     await other.done;
     await waitFor(async () => expect(await onDisk(testId(813))).toBe(before + 1));
-    await act(() => run.current.confirm('paused', {}).catch(() => undefined));
+    await act(() => run.current.confirm('paused', {}));
     await waitFor(async () => expect(await onDisk(testId(813))).toBe(before + 1));
+    // And the run goes on from there.
+    await act(() => run.current.confirm('resumed', {}));
+    expect(await onDisk(testId(813))).toBe(before + 2);
+    expect(run.current.loaded).toMatchObject({ status: 'ready', state: { status: 'open' } });
   }, 20_000);
+
+  test('something else said after it hung: what came to be on disk is shown, and goes on', async () => {
+    const { run } = await own(testId(814));
+    await pause(run, 1);
+    const before = await onDisk(testId(814));
+    const { state } = run.current.loaded as unknown as { state: RunState };
+    const event = {
+      ...(state.events.at(-1) as RunEvent),
+      id: testId(99_814),
+      seq: state.lastSeq + 1,
+      type: 'paused',
+      payload: {},
+    } as RunEvent;
+    await (
+      await database()
+    ).add('events', { event, sent: false, waits: event.run }, [event.run, event.hold, event.seq]);
+    const refused = await act(() =>
+      run.current.confirm('paused', {}).then(
+        () => null,
+        (e: unknown) => e,
+      ),
+    );
+    expect(refused).toMatchObject({ code: 'EVENT_ID_REUSED' });
+    await waitFor(() =>
+      expect(run.current.loaded).toMatchObject({ state: { status: 'paused' }, status: 'ready' }),
+    );
+    await act(() => run.current.confirm('resumed', {}));
+    expect(await onDisk(testId(814))).toBe(before + 2);
+  });
 });
 
 test('two tabs on one run: what one writes the other shows, and it does not write beside it', async () => {

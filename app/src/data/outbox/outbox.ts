@@ -33,7 +33,7 @@ export async function readRun(run: string): Promise<LocalRun | undefined> {
 }
 
 /**
- * Puts one confirmation on disk.
+ * Puts one confirmation on disk. The same one again, after a storage that hung, is there once.
  * @throws AppError STORAGE_FAILED when the device cannot keep it; STORAGE_HANGS when it does not
  * say; EVENT_ID_REUSED when another tab was faster
  */
@@ -55,14 +55,15 @@ export async function keepEvent(event: RunEvent): Promise<void> {
     });
   } catch (error) {
     if (error instanceof AppError) throw error;
-    throw new AppError(
-      error instanceof DOMException && error.name === 'ConstraintError'
-        ? 'EVENT_ID_REUSED'
-        : 'STORAGE_FAILED',
-    );
+    const isThere = error instanceof DOMException && error.name === 'ConstraintError';
+    if (!isThere) throw new AppError('STORAGE_FAILED');
+    if (!(await isOnDisk(event))) throw new AppError('EVENT_ID_REUSED');
   }
   tellTabs(event.run);
 }
+
+const isOnDisk = async ({ run, hold, seq, id }: RunEvent): Promise<boolean> =>
+  (await onDisk((db) => db.get('events', [run, hold, seq])))?.event.id === id;
 
 /** What the server holds of a run, laid over what this device has; nothing unsent is touched. */
 export async function keepServerRun(kept: KeptRun, events: readonly RunEvent[]): Promise<void> {
