@@ -207,15 +207,21 @@ test('stages are put in order by keys and by a drag; the manual’s page stays b
     await expect(page.getByText(told, { exact: true })).toBeAttached();
   }
   await expect.poll(inOrder).toEqual(['24 N·m', '10 N·m', '+90°']);
+  // Keys that come before the page can follow are not lost.
+  await t.button('Move 24 N·m').evaluate((handle) => {
+    for (const code of ['Space', 'ArrowDown', 'Space'])
+      handle.dispatchEvent(new KeyboardEvent('keydown', { code, bubbles: true, cancelable: true }));
+  });
+  await expect.poll(inOrder).toEqual(['10 N·m', '24 N·m', '+90°']);
   const from = await t.button('Move +90°').boundingBox();
-  const to = await t.button('Move 24 N·m').boundingBox();
+  const to = await t.button('Move 10 N·m').boundingBox();
   if (!from || !to) throw new Error('no handles');
   await page.mouse.move(from.x + 20, from.y + 20);
   await page.mouse.down();
   await page.mouse.move(from.x + 20, from.y - 10, { steps: 3 });
   await page.mouse.move(to.x + 20, to.y + 10, { steps: 6 });
   await page.mouse.up();
-  await expect.poll(inOrder).toEqual(['+90°', '24 N·m', '10 N·m']);
+  await expect.poll(inOrder).toEqual(['+90°', '10 N·m', '24 N·m']);
 
   // A PDF of two pages and more: the wanted one is kept; a picture is taken as it is.
   await t.choose('checkbox', 'Page');

@@ -1,7 +1,6 @@
 import {
   closestCenter,
   DndContext,
-  KeyboardSensor,
   MouseSensor,
   TouchSensor,
   useSensor,
@@ -19,6 +18,7 @@ import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { Icon, useInks } from '@/ui';
 import { text } from '../text';
+import { PromptKeyboardSensor } from './PromptKeyboardSensor';
 
 export interface SortItem {
   id: string;
@@ -39,7 +39,7 @@ export function SortList({ label, items, onMove, inRows = false }: Props) {
     useSensor(MouseSensor),
     useSensor(TouchSensor),
     // At once: while a smooth scroll runs, the next key would be lost.
-    useSensor(KeyboardSensor, {
+    useSensor(PromptKeyboardSensor, {
       coordinateGetter: sortableKeyboardCoordinates,
       scrollBehavior: 'auto',
     }),
