@@ -116,7 +116,7 @@ test(
     await expect(page.getByText('Checked is missing.')).toBeVisible();
     await t.field('Checked', 'Heat shield');
     await tap('Save');
-    await expect(page.getByText('Loose clamp, tightened by hand')).toBeVisible();
+    await expect(t.button(/^Diagnosis, done: Loose clamp, tightened by hand/)).toBeVisible();
     await t.station('Hand over,');
     for (const step of ['Resume work', 'Ready for check', 'Checked and done', 'Hand over'])
       await page.getByRole('button', { name: step, exact: true }).tap();

@@ -91,7 +91,8 @@ test('an order from the first call to hand-over by keyboard alone', async ({ tec
   await type(t, 'Checked', 'Heat shield');
   await type(t, 'Findings', 'Loose clamp, tightened by hand');
   await press(t, 'Save');
-  await expect(page.getByText('Loose clamp, tightened by hand')).toBeVisible();
+  // On the station, not in the field where it was typed.
+  await expect(t.button(/^Diagnosis, done: Loose clamp, tightened by hand/)).toBeVisible();
   // The station stands open where nothing else is next.
   const station = page.getByRole('button', { name: /^Hand over,/ });
   if ((await station.getAttribute('aria-expanded')) !== 'true') await press(t, /^Hand over,/);
