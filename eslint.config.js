@@ -47,6 +47,13 @@ const widths = {
   ignoreRegExpLiterals: true,
   ignoreUrls: true,
 };
+// Nothing is drawn outside the app.
+const aboutReact = Object.fromEntries(
+  expo
+    .flatMap((part) => Object.keys(part.rules ?? {}))
+    .filter((rule) => rule.startsWith('react'))
+    .map((rule) => [rule, 'off']),
+);
 const tests = ['**/*.test.ts', '**/*.test.tsx', '**/testing/**', 'server/test/**', 'e2e/**'];
 
 module.exports = [
@@ -81,6 +88,10 @@ module.exports = [
     rules: { 'import/namespace': 'off' },
   },
   {
+    // Reads whole packages for what no one does by mistake here.
+    rules: { 'import/no-named-as-default': 'off' },
+  },
+  {
     files: ['**/*.ts', '**/*.tsx'],
     rules: {
       // The types say it, and faster.
@@ -98,6 +109,7 @@ module.exports = [
       eqeqeq: 'error',
     },
   },
+  { files: ['**/*'], ignores: ['app/**'], rules: aboutReact },
   {
     files: ['core/src/**/*.ts'],
     ignores: tests,
