@@ -32,6 +32,16 @@ test('no connection that became free in time is out of reach', async () => {
   await db.close();
 }, 20_000);
 
+test('what only looks finds its shop, and can write nothing', async () => {
+  const seen = await house.db.lookInShop(HALDEN, (c) => c.query('select shop from shop'));
+  expect(seen.rows).toEqual([{ shop: HALDEN }]);
+  const write = house.db.lookInShop(HALDEN, (c) =>
+    c.query("update shop set name = 'Seen' where shop = current_shop()"),
+  );
+  // As PostgreSQL says it: read_only_sql_transaction.
+  await expect(write).rejects.toMatchObject({ code: '25006' });
+});
+
 test('what failed half-way and was passed over in silence is not said to be kept', async () => {
   const write = house.db.inShop(HALDEN, async (c) => {
     await c.query("update shop set name = 'Half' where shop = current_shop()");

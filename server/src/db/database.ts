@@ -24,6 +24,8 @@ export { Moved, READ_ONLY, type Client, type Journal } from './transaction';
 export interface Database {
   /** `topic`: what the shop's browsers hear of once it is kept. */
   inShop: InShop;
+  /** What only looks: nothing can be written there, so nothing is sealed. */
+  lookInShop: InShop;
   inShopAtOnce: AtOnce;
   /**
    * The same for views that only read and may be a moment old: on the replica where there is one,
@@ -89,6 +91,7 @@ export function openDatabase(
   });
   const inTransaction = transactionsOn(pool, journal, isCell);
   const inShop = inTurn(inTransaction);
+  const lookInShop = inTurn(transactionsOn(pool, null, isCell));
   const copy = replica
     ? new pg.Pool({
         connectionString: replica,
@@ -99,10 +102,13 @@ export function openDatabase(
     : null;
   return {
     inShop,
+    lookInShop,
     inShopAtOnce: atOnce(inTransaction),
     isCell,
     alone: (work) => onConnection(pool, work),
-    readInShop: copy ? withFallback(inTurn(transactionsOn(copy, null, isCell)), inShop) : inShop,
+    readInShop: copy
+      ? withFallback(inTurn(transactionsOn(copy, null, isCell)), lookInShop)
+      : lookInShop,
     atDoor: (work) => inShop('', work),
     isUp: () =>
       pool.query('select 1').then(

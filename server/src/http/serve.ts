@@ -80,9 +80,10 @@ export function inItsShop<R extends RouteName>(
     const session = await requirePerson(deps, name, req);
     const params = namesIn(req);
     const body = parseBody(name, req) as NonNullable<BodyOf<R>>;
-    const isHeard = routes[name].method !== 'GET' && name !== 'keepTrace';
+    const isLook = routes[name].method === 'GET';
+    const isHeard = !isLook && name !== 'keepTrace';
     const topic = (): Topic => (params.run ? `run:${params.run}` : 'orders');
-    const reply = await deps.db.inShop(
+    const reply = await deps.db[isLook ? 'lookInShop' : 'inShop'](
       session.shop.id,
       (client) => work({ req, deps, session, client, params, query: req.query, body, res }),
       isHeard ? topic : undefined,

@@ -44,7 +44,7 @@ export function calendarRoutes(app: Express, deps: Deps): void {
     const token = (namesIn(req).token ?? '').replace(/\.ics$/, '');
     const [feed] = await deps.db.atDoor((c) => findFeedOwner(c, hashOf(token)));
     if (!feed) throw new AppError('NOT_FOUND');
-    const text = await deps.db.inShop(feed.shop, async (client) => {
+    const text = await deps.db.lookInShop(feed.shop, async (client) => {
       const [shop] = await findOwnShop(client);
       return calendarOf(client, shop?.name ?? '');
     });

@@ -21,7 +21,7 @@ export function exportRoutes(app: Express, deps: Deps): void {
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'what to export' });
     // A page at a time, each with a connection of its own: who reads slowly, or not at all, keeps
     // none from others.
-    const page: Page = (work) => deps.db.inShop(session.shop.id, work);
+    const page: Page = (work) => deps.db.lookInShop(session.shop.id, work);
     await send(
       page,
       asked.output,

@@ -42,14 +42,14 @@ export function foreignRoutes(app: Express, deps: Deps): void {
   // As it came: reading a long one only to write it again would keep others waiting.
   register(app, 'foreignRecord', async (req, res) => {
     const session = await requirePerson(deps, 'foreignRecord', req);
-    const { body } = await deps.db.inShop(session.shop.id, (client) =>
+    const { body } = await deps.db.lookInShop(session.shop.id, (client) =>
       foreignIn(client, namesIn(req).run),
     );
     res.type('json').send(body);
   });
   register(app, 'checkForeign', async (req, res) => {
     const session = await requirePerson(deps, 'checkForeign', req);
-    const { body, at, by } = await deps.db.inShop(session.shop.id, (client) =>
+    const { body, at, by } = await deps.db.lookInShop(session.shop.id, (client) =>
       foreignIn(client, namesIn(req).run),
     );
     res.json({ fault: await deps.foreign.check(body), at, by });

@@ -17,7 +17,7 @@ export function partsListRoutes(app: Express, deps: Deps): void {
     const session = await requirePerson(deps, 'partsList', req);
     const asked = v.safeParse(PartsQuery, req.query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'form of the list' });
-    const { order, lines } = await deps.db.inShop(session.shop.id, (client) =>
+    const { order, lines } = await deps.db.lookInShop(session.shop.id, (client) =>
       listOf(client, namesIn(req).order ?? ''),
     );
     const { form } = asked.output;

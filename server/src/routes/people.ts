@@ -95,7 +95,7 @@ function sessionsOfPeople(app: Express, deps: Deps): void {
   register(app, 'sessions', async (req, res) => {
     const session = await requirePerson(deps, 'sessions', req);
     const person = ownOrLeads(session, req);
-    const rows = await deps.db.inShop(
+    const rows = await deps.db.lookInShop(
       session.shop.id,
       async (c) => await listSessions(c, person, deps.now()),
     );

@@ -55,7 +55,7 @@ export function photoRoutes(app: Express, deps: Deps): void {
   register(app, 'photo', async (req, res) => {
     const session = await requirePerson(deps, 'photo', req);
     const { photo = '' } = namesIn(req);
-    const bytes = await deps.db.inShop(session.shop.id, (client) =>
+    const bytes = await deps.db.lookInShop(session.shop.id, (client) =>
       photoIn(client, shelfFor(deps, session), photo),
     );
     if (!bytes) throw new AppError('NOT_FOUND');

@@ -15,7 +15,7 @@ export function printRoutes(app: Express, deps: Deps): void {
   register(app, 'printSheet', async (req, res) => {
     const session = await requirePerson(deps, 'printSheet', req);
     const { sheet = '', revision = '' } = namesIn(req);
-    const row = await deps.db.inShop(session.shop.id, async (client) =>
+    const row = await deps.db.lookInShop(session.shop.id, async (client) =>
       onlyRow(await findSheetRevision(client, sheet, revision), new AppError('NOT_FOUND')),
     );
     const doc = sheetPaper({
@@ -35,7 +35,7 @@ export function printRoutes(app: Express, deps: Deps): void {
     const { sheet = '', revision = '' } = namesIn(req);
     const asked = v.safeParse(DiscQuery, req.query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'drive' });
-    const row = await deps.db.inShop(session.shop.id, async (client) =>
+    const row = await deps.db.lookInShop(session.shop.id, async (client) =>
       onlyRow(await findSheetRevision(client, sheet, revision), new AppError('NOT_FOUND')),
     );
     res.set('Content-Type', 'application/pdf');

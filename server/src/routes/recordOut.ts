@@ -36,7 +36,7 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
     const asked = v.safeParse(RecordQuery, req.query);
     if (!asked.success) throw new AppError('BAD_REQUEST', { where: 'form of the record' });
     const { form } = asked.output;
-    const { kept, beside } = await deps.db.inShop(session.shop.id, async (client) => {
+    const { kept, beside } = await deps.db.lookInShop(session.shop.id, async (client) => {
       const shelf = shelfFor(deps, session);
       const kept = await keptRecord(client, shelf, namesIn(req).run ?? '');
       return { kept, beside: form === 'pdf' ? await besideIt(client, shelf, kept) : null };
@@ -55,7 +55,7 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
 
   register(app, 'orderArchive', async (req, res) => {
     const session = await requirePerson(deps, 'orderArchive', req);
-    const { order, files } = await deps.db.inShop(session.shop.id, (client) =>
+    const { order, files } = await deps.db.lookInShop(session.shop.id, (client) =>
       archiveOf(client, namesIn(req).order ?? '', session, deps),
     );
     res.set(
@@ -68,7 +68,7 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
 
   register(app, 'handOver', async (req, res) => {
     const session = await requirePerson(deps, 'handOver', req);
-    const { order, sheets } = await deps.db.inShop(session.shop.id, async (client) => {
+    const { order, sheets } = await deps.db.lookInShop(session.shop.id, async (client) => {
       const order = await orderIn(client, namesIn(req).order ?? '');
       const rows = await listOrderSheets(client, order.id);
       return { order, sheets: rows.map((r): Sheet => readSheet(JSON.parse(r.body))) };
