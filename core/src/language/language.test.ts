@@ -40,6 +40,14 @@ test('speaks the language of the moment, and English where that has no word', ()
   expect(text.plain).toBe('Guardar');
 });
 
+test('what was read in English for want of its words is read anew once they are there', () => {
+  const late = textsOf('late', { save: 'Save' });
+  speakAs(() => 'es');
+  expect(late.save).toBe('Save');
+  addTranslations('es', { late: { save: 'Guardar' } });
+  expect(late.save).toBe('Guardar');
+});
+
 test('a group can be asked with a name from elsewhere', () => {
   const kind: string = 'stud';
   expect(textAt(text.kinds, kind)).toBeUndefined();

@@ -58,6 +58,7 @@ void i18n.init({
 });
 
 let now: () => Language = () => 'en';
+const lookedUp = new Map<string, string>();
 
 /**
  * Says where the language of the moment comes from: the device's choice in the app, the request's
@@ -96,8 +97,13 @@ export function addTranslations(
   language: Language,
   areas: Readonly<Record<string, Messages>>,
 ): void {
-  for (const [area, messages] of Object.entries(areas))
-    i18n.addResourceBundle(language, area, messages, true, true);
+  for (const [area, messages] of Object.entries(areas)) add(language, area, messages);
+}
+
+function add(language: Language, area: string, messages: Messages): void {
+  i18n.addResourceBundle(language, area, messages, true, true);
+  // What stood in English until now has its words.
+  lookedUp.clear();
 }
 
 /**
@@ -106,7 +112,7 @@ export function addTranslations(
  * @example textsOf('doc', { hi: 'Hello {{name}}' }).hi({ name: 'Ines' }) // 'Hello Ines'
  */
 export function textsOf<const D extends Messages>(area: string, english: D): Texts<D> {
-  i18n.addResourceBundle('en', area, english, true, true);
+  add('en', area, english);
   return group(area, '', english) as Texts<D>;
 }
 
@@ -125,9 +131,21 @@ function group(area: string, path: string, messages: Messages): object {
     if (typeof message !== 'string') define(texts, key, group(area, `${path}${key}.`, message));
     else if (name !== key || message.includes('{{'))
       define(texts, name, (params: Record<string, Value>) => say(area, path + name, params));
-    else Object.defineProperty(texts, key, { enumerable: true, get: () => say(area, path + key) });
+    else
+      Object.defineProperty(texts, key, { enumerable: true, get: () => plain(area, path + key) });
   }
   return texts;
+}
+
+/**
+ * A text without values is looked up once in each language: screens read hundreds of them each time
+ * they are drawn.
+ */
+function plain(area: string, path: string): string {
+  const name = `${now()} ${area} ${path}`;
+  const text = lookedUp.get(name) ?? say(area, path);
+  lookedUp.set(name, text);
+  return text;
 }
 
 function define(texts: object, name: string, value: unknown): void {

@@ -52,52 +52,41 @@ export interface Formatter {
 
 const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;
+const DAY_OF_YEAR = { day: 'numeric', month: 'short', year: 'numeric' } as const;
 
 function joined(number: string, unit: string): FormattedQuantity {
   return { number, unit, text: unit === '°' ? `${number}°` : `${number} ${unit}` };
 }
 
 /**
- * The one place where numbers, units and dates become text. `Intl` is built once per shop style: it
- * is slow to make.
+ * The one place where numbers, units and dates become text. `Intl` is slow to make: each is built
+ * once per shop style, when it is first asked for.
  * @example createFormatter(style).quantity({ value: 27, unit: 'N.m' }).text // '27 N·m'
  */
 export function createFormatter(style: ShopStyle): Formatter {
   const locale = localeFor(style.locale);
   const number = numbersOf(locale, true);
   const zone = { timeZone: style.timeZone } as const;
-  const time = new Intl.DateTimeFormat(locale, {
-    ...zone,
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-  });
-  const date = new Intl.DateTimeFormat(locale, {
-    ...zone,
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-  });
-  const wholeDay = new Intl.DateTimeFormat(locale, {
-    timeZone: 'UTC',
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-  });
-  const price = new Intl.NumberFormat(locale, {
-    minimumFractionDigits: 2,
-    maximumFractionDigits: 2,
-  });
-  const relative = new Intl.RelativeTimeFormat(locale, { numeric: 'auto' });
+  const dates = (
+    options: Intl.DateTimeFormatOptions,
+    spelled = locale,
+  ): (() => Intl.DateTimeFormat) => made(() => new Intl.DateTimeFormat(spelled, options));
+  const time = dates({ ...zone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+  const date = dates({ ...zone, ...DAY_OF_YEAR });
+  const wholeDay = dates({ timeZone: 'UTC', ...DAY_OF_YEAR });
+  const weekday = dates({ ...zone, weekday: 'short' });
+  const isoDay = dates(zone, 'en-CA');
+  const price = made(
+    () => new Intl.NumberFormat(locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 }),
+  );
+  const relative = made(() => new Intl.RelativeTimeFormat(locale, { numeric: 'auto' }));
 
-  const weekday = new Intl.DateTimeFormat(locale, { ...zone, weekday: 'short' });
-  const isoDay = new Intl.DateTimeFormat('en-CA', zone);
-  const dayNumber = (at: Date): number => Date.parse(isoDay.format(at)) / DAY_MS;
+  const dayNumber = (at: Date): number => Date.parse(isoDay().format(at)) / DAY_MS;
   const due = (at: Date, now: Date): string => {
     const days = dayNumber(at) - dayNumber(now);
-    if (Math.abs(days) <= 1) return `${relative.format(days, 'day')} ${time.format(at)}`;
-    if (days > 0 && days < 7) return `${weekday.format(at)} ${time.format(at)}`;
-    return `${date.format(at)}, ${time.format(at)}`;
+    if (Math.abs(days) <= 1) return `${relative().format(days, 'day')} ${time().format(at)}`;
+    if (days > 0 && days < 7) return `${weekday().format(at)} ${time().format(at)}`;
+    return `${date().format(at)}, ${time().format(at)}`;
   };
 
   // Without a sign between thousands: “1.250” and “1,250” can be read as one and a quarter.
@@ -113,15 +102,20 @@ export function createFormatter(style: ShopStyle): Formatter {
     turned: (deg) => `${number(Math.round(deg), 0)}°`,
     published: (q) =>
       q.unit === 'deg' ? angle(q.value) : joined(exact(q), units[q.unit].symbol).text,
-    time: (at) => time.format(at),
-    date: (at) => date.format(at),
-    day: (iso) => wholeDay.format(new Date(iso)),
-    dateTime: (at) => `${date.format(at)}, ${time.format(at)}`,
+    time: (at) => time().format(at),
+    date: (at) => date().format(at),
+    day: (iso) => wholeDay().format(new Date(iso)),
+    dateTime: (at) => `${date().format(at)}, ${time().format(at)}`,
     due,
-    ago: (at, now) => agoText(relative, now.getTime() - at.getTime()),
-    price: (cents) => price.format(cents / 100),
+    ago: (at, now) => agoText(relative(), now.getTime() - at.getTime()),
+    price: (cents) => price().format(cents / 100),
     distance: (value, unit) => `${number(value, 0)} ${unit}`,
   };
+}
+
+function made<T>(make: () => T): () => T {
+  let it: T | undefined;
+  return () => (it ??= make());
 }
 
 /** Numbers as text, to so many digits at most; each kind is made when it is first asked for. */
