@@ -11,6 +11,7 @@ import type { Me } from '@stennet/core/contract';
 import type { AppError } from '@stennet/core/errors';
 import type { OrderState } from '@stennet/core/order';
 import type { ListedTool, ShopTool } from '@stennet/core/prepare';
+import { whenIdle } from '@/platform/frames';
 import { call, asAppError } from './api';
 import { unverified, verifyNow } from './bay';
 import { database } from './database';
@@ -141,10 +142,10 @@ export const useOrders = ({ q, state }: OrderFilter) =>
     gcTime: q ? 60_000 : 7 * DAY_MS,
   });
 
-/** A joint's small drawing. A revision never changes: it is asked for once. */
+/** A joint's small drawing. A revision never changes: it is asked for once, after what is read. */
 export const useThumb = ({ sheetId: sheet, revision }: { sheetId: string; revision: string }) =>
   useQuery({
     queryKey: queryKeys.thumb(sheet, revision),
-    queryFn: () => call('sheetThumb', { sheet, revision }),
+    queryFn: () => whenIdle(500).then(() => call('sheetThumb', { sheet, revision })),
     staleTime: Infinity,
   }).data;

@@ -9,3 +9,10 @@ export function onceSeen(tell: () => void): () => void {
   });
   return () => cancelAnimationFrame(frame);
 }
+
+/** What can wait until the screen stands; at the latest then. */
+export const whenIdle = (latestMs: number): Promise<void> =>
+  new Promise((done) => {
+    if ('requestIdleCallback' in window) requestIdleCallback(() => done(), { timeout: latestMs });
+    else setTimeout(done, latestMs);
+  });

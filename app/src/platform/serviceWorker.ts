@@ -1,5 +1,6 @@
 import { Workbox } from 'workbox-window';
 import { create } from 'zustand';
+import { whenIdle } from './frames';
 
 // A new version is fetched in the background and waits. It is taken when the person asks for it,
 // never under an open run.
@@ -10,10 +11,7 @@ const useWaiting = create<{ page: Workbox | null }>(() => ({ page: null }));
  */
 export function registerServiceWorker(): void {
   if (__DEV__ || !('serviceWorker' in navigator)) return;
-  const register = (): void =>
-    void ('requestIdleCallback' in window
-      ? requestIdleCallback(registerNow, { timeout: 4000 })
-      : setTimeout(registerNow, 2000));
+  const register = (): void => void whenIdle(4000).then(registerNow);
   if (document.readyState === 'complete') register();
   else window.addEventListener('load', register, { once: true });
 }
