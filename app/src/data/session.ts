@@ -2,6 +2,7 @@ import type { Me } from '@stennet/core/contract';
 import type { BodyOf } from '@stennet/core/contract/work';
 import { createFormatter, type Formatter } from '@stennet/core/quantity';
 import { setClock } from '@/platform/clock';
+import { whenIdle } from '@/platform/frames';
 import { call, noteNewSignIn } from './api';
 import { database } from './database';
 import { noteVerified, takeDevice, unverified, type Enrolled } from './bay';
@@ -111,10 +112,11 @@ const formatters = new Map<string, Formatter>();
 /** The one formatter, in the shop's style. */
 export function formatterOf(me: Me): Formatter {
   const key = `${me.shop.id}:${me.shop.locale}:${me.shop.timeZone}`;
-  let formatter = formatters.get(key);
-  if (!formatter) {
-    formatter = createFormatter(me.shop);
-    formatters.set(key, formatter);
-  }
-  return formatter;
+  const known = formatters.get(key);
+  if (known) return known;
+  const made = createFormatter(me.shop);
+  formatters.set(key, made);
+  // The first number a browser writes takes it longest: not the one that someone waits for.
+  void whenIdle(4000).then(() => made.quantity({ value: 1, unit: 'N.m' }));
+  return made;
 }
