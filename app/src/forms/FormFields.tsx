@@ -5,7 +5,7 @@ import { IconButton, TextInput } from 'react-native-paper';
 import { DatePickerInput } from 'react-native-paper-dates';
 import { useSignedIn } from '@/data';
 import { commonText } from '@/language/common';
-import { ChoiceField, PinField, Problem, TextField } from '@/ui';
+import { ChoiceField, PinField, Problem, stillLabel, TextField } from '@/ui';
 import { CalendarDialog, TimeDialog } from './FieldDialog';
 import { datesIn, dayOf, momentAt, ofDay, onShopClock } from './dates';
 
@@ -188,6 +188,7 @@ export function MomentField({ label, value, onChange, problem }: Shown) {
       </View>
       <View style={styles.time}>
         <TextInput
+          theme={stillLabel}
           mode="outlined"
           label={commonText.time}
           accessibilityLabel={`${label}, ${commonText.time}`}

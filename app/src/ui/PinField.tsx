@@ -2,6 +2,7 @@ import type { Ref } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { Problem } from './fields';
+import { stillLabel } from './theme';
 
 interface Props {
   label: string;
@@ -26,6 +27,7 @@ export function PinField({
   return (
     <View style={{ gap: 6 }}>
       <TextInput
+        theme={stillLabel}
         ref={inputRef as never}
         mode="outlined"
         label={label}

@@ -12,7 +12,7 @@ import { Text, TextInput, TouchableRipple } from 'react-native-paper';
 import { AppError } from '@stennet/core/errors';
 import { parseNumber } from '@stennet/core/quantity';
 import { pressedBySpace } from './spaceKey';
-import { useInks } from './theme';
+import { stillLabel, useInks } from './theme';
 
 interface TextFieldProps {
   label: string;
@@ -24,7 +24,7 @@ interface TextFieldProps {
   note?: string | undefined;
   lines?: number;
   hint?: string;
-  mode?: 'text' | 'decimal' | 'search' | 'tel' | 'email';
+  mode?: 'text' | 'decimal' | 'tel' | 'email';
   mono?: boolean;
   onSubmit?: () => void;
   autoFocus?: boolean;
@@ -48,6 +48,7 @@ export function TextField({
   return (
     <View style={styles.field}>
       <TextInput
+        theme={stillLabel}
         ref={inputRef as never}
         mode="outlined"
         label={label}

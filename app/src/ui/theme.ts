@@ -91,4 +91,6 @@ function themeOf(base: MD3Theme, inks: Colours): StennetTheme {
 
 export const lightTheme = themeOf(MD3LightTheme, light);
 export const darkTheme = themeOf(MD3DarkTheme, dark);
+/** For Paper's fields: they would move their label to where it stands again for every key. */
+export const stillLabel = { animation: { scale: 0 } };
 export const useInks = (): Colours => useTheme<StennetTheme>().inks;

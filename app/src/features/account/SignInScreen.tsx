@@ -4,7 +4,7 @@ import { Text, TextInput } from 'react-native-paper';
 import type { AppError } from '@stennet/core/errors';
 import { asAppError, enterByCode, signIn, useSending, useUnsentByPerson } from '@/data';
 import { commonText } from '@/language/common';
-import { BigButton, Card, Line, Problem, ScreenFrame, useInks } from '@/ui';
+import { BigButton, Card, Line, Problem, ScreenFrame, stillLabel, useInks } from '@/ui';
 import { SwitchList } from './BayCard';
 import { text, unsentOf } from './text';
 
@@ -45,6 +45,7 @@ export function SignInScreen() {
         </Text>
         <Card>
           <TextInput
+            theme={stillLabel}
             mode="outlined"
             label={text.name}
             accessibilityLabel={text.name}
@@ -59,6 +60,7 @@ export function SignInScreen() {
           {code === null ? null : (
             <>
               <TextInput
+                theme={stillLabel}
                 mode="outlined"
                 label={text.code}
                 accessibilityLabel={text.code}
@@ -73,6 +75,7 @@ export function SignInScreen() {
             </>
           )}
           <TextInput
+            theme={stillLabel}
             mode="outlined"
             label={code === null ? text.password : text.codePassword}
             accessibilityLabel={code === null ? text.password : text.codePassword}

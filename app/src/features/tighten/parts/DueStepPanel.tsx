@@ -6,7 +6,7 @@ import type { Step as SheetStep } from '@stennet/core/procedure';
 import { parseNumber, units, type Formatter, type UnitCode } from '@stennet/core/quantity';
 import { explain, withinLimits } from '@stennet/core/run';
 import { useSignedIn } from '@/data';
-import { BigButton, Chip, TextField, useInks } from '@/ui';
+import { BigButton, Chip, stillLabel, TextField, useInks } from '@/ui';
 import { photosAt, useRunPlace } from '../hooks/useRunPlace';
 import { fastenerName, text } from '../text';
 import { CheckPanel } from './CheckPanel';
@@ -167,6 +167,7 @@ function Measured({ due, acts, onGoBack }: StepProps<'step'>) {
       {rows.map((row, i) => (
         <Fragment key={row ?? 'one'}>
           <TextInput
+            theme={stillLabel}
             mode="outlined"
             label={text.measureLabel({ row: row ?? text.measured, unit: units[unit].symbol })}
             accessibilityLabel={text.measureLabel({

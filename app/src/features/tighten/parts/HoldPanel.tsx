@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { TAKE_APART } from '@stennet/core/procedure';
 import { CORE_VERSION, explain, type Next, type RunState, type Way } from '@stennet/core/run';
-import { BenchLink, BigButton } from '@/ui';
+import { BenchLink, BigButton, stillLabel } from '@/ui';
 import type { Acts } from '../hooks/useActs';
 import { useRunPlace } from '../hooks/useRunPlace';
 import { releaseWords } from '../say';
@@ -64,6 +64,7 @@ export function HoldPanel({
       ) : null}
       {due.ways.includes('pending') ? (
         <TextInput
+          theme={stillLabel}
           mode="outlined"
           label={text.findingLabel}
           accessibilityLabel={text.findingLabel}

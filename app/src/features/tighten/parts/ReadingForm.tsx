@@ -11,7 +11,7 @@ import {
   type UnitCode,
 } from '@stennet/core/quantity';
 import { useSignedIn } from '@/data';
-import { BigButton, MONO, useInks } from '@/ui';
+import { BigButton, MONO, stillLabel, useInks } from '@/ui';
 import { text } from '../text';
 import { PanelBody, PanelTitle } from './PanelText';
 
@@ -70,6 +70,7 @@ export function ReadingForm({
       {hint ? <PanelBody>{hint}</PanelBody> : null}
       {offered ? <Offered of={offered} onTake={(value) => onRecord(value)} /> : null}
       <TextInput
+        theme={stillLabel}
         mode="outlined"
         label={label}
         accessibilityLabel={label}
