@@ -1,12 +1,11 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { TextInput } from 'react-native-paper';
 import type { SheetBrief } from '@stennet/core/contract/work';
 import { isAllowed, routes } from '@stennet/core/contract';
 import { asAppError, useLibraryOnDevice, useSignedIn } from '@/data';
 import { useFoundSheets, useSheetsAtHand, type SheetFilter } from '@/data/sheets';
-import { BigButton, Heading, Loading, Notice, ScreenFrame, useIsWide } from '@/ui';
+import { BigButton, Heading, Loading, Notice, ScreenFrame, SearchBox, useIsWide } from '@/ui';
 import { ByVin, looksLikeVin } from './parts/ByVin';
 import { openFile } from '@/platform/files';
 import { Narrowed, Places } from './parts/Places';
@@ -37,18 +36,7 @@ export function FindScreen() {
   ) : null;
   return (
     <ScreenFrame title={text.find} right={library}>
-      <TextInput
-        mode="outlined"
-        label={text.search}
-        accessibilityLabel={text.search}
-        value={typed}
-        onChangeText={setTyped}
-        autoFocus
-        autoCapitalize="none"
-        autoCorrect={false}
-        inputMode="search"
-        style={{ fontSize: 20 }}
-      />
+      <SearchBox label={text.search} value={typed} onChange={setTyped} autoFocus />
       <Narrowed filter={filter} onFilter={setFilter} />
       {looksLikeVin(q) ? (
         <ByVin
@@ -135,7 +123,7 @@ function Titled({ title, sheets }: { title: string; sheets: readonly SheetBrief[
 }
 
 /** So many are drawn at once; the right one is among the first. */
-const FIRST_SHOWN = 6;
+const FIRST_SHOWN = 4;
 
 function Cards({ sheets, most = sheets.length }: { sheets: readonly SheetBrief[]; most?: number }) {
   const isWide = useIsWide();

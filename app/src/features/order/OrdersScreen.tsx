@@ -13,7 +13,7 @@ import {
   Line,
   Notice,
   ScreenFrame,
-  TextField,
+  SearchBox,
   useInks,
   useIsWide,
   Waiting,
@@ -52,7 +52,7 @@ export function OrdersScreen() {
     <View style={styles.list}>
       <View style={isWide ? styles.top : styles.list}>
         <View ref={search as never} style={isWide ? styles.search : null}>
-          <TextField label={text.search} value={q} onChange={setQ} mode="search" />
+          <SearchBox label={text.search} hint={text.searchHint} value={q} onChange={setQ} />
         </View>
         {isAllowed(me.role, 'order.write') ? (
           <BigButton

@@ -140,6 +140,7 @@ export const order = {
   notThere: 'Offline. Last updated {{ago}}.',
   newOrder: 'New repair order',
   search: 'Number, plate, VIN, name, phone, vehicle or concern',
+  searchHint: 'Number, plate, name or concern',
   none: 'No orders found',
   noneText: 'Try fewer letters or another status.',
   chosen: 'Selected repair order',

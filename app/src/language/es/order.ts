@@ -141,6 +141,7 @@ export const order: Translation<typeof english> = {
   notThere: 'Sin conexión. Actualizado {{ago}}.',
   newOrder: 'Nueva orden de reparación',
   search: 'Número, placa, VIN, nombre, teléfono, vehículo o queja',
+  searchHint: 'Número, placa, nombre o queja',
   none: 'Ninguna orden encontrada',
   noneText: 'Pruebe con menos letras u otro estado.',
   chosen: 'Orden seleccionada',

@@ -56,6 +56,12 @@ function Drawn({ brief }: { brief: SheetBrief }) {
 }
 
 const styles = StyleSheet.create({
-  link: { display: 'flex', flexDirection: 'column' },
+  // What is below the screen is laid out when it comes into sight.
+  link: {
+    display: 'flex',
+    flexDirection: 'column',
+    contentVisibility: 'auto',
+    containIntrinsicSize: 'auto 240px',
+  } as never,
   head: { flexDirection: 'row', gap: 8, alignItems: 'baseline' },
 });
