@@ -124,7 +124,7 @@ async function typeOffline(browser, url) {
   while ((await count()) < SHEETS && performance.now() - from < 180_000)
     await page.waitForTimeout(500);
   const caughtUpSeconds = (performance.now() - from) / 1000;
-  await page.getByRole('button', { name: 'Find a sheet' }).click();
+  await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Find' }).click();
   await page.getByRole('searchbox').waitFor();
   await context.setOffline(true);
   const found = await typed(page, page.getByRole('searchbox'));
