@@ -12,4 +12,17 @@ import { canonicalJson } from './hashChain';
  * @returns lower-case hex
  */
 export const entryProof = (key: string, event: RunEvent): string =>
-  bytesToHex(hmac(sha256, utf8ToBytes(key), utf8ToBytes(canonicalJson(event))));
+  bytesToHex(
+    keyed(key)
+      .clone()
+      .update(utf8ToBytes(canonicalJson(event)))
+      .digest(),
+  );
+
+let last: { key: string; mac: ReturnType<typeof hmac.create> } | undefined;
+
+/** A session proves many: its key is taken in once. */
+function keyed(key: string): ReturnType<typeof hmac.create> {
+  if (last?.key !== key) last = { key, mac: hmac.create(sha256, utf8ToBytes(key)) };
+  return last.mac;
+}

@@ -29,8 +29,18 @@ import { valueToChoose } from './tools';
 import { type Next } from './due';
 import { workOn, atFasteners, fit, swap, fastenerOf } from './nextAtFasteners';
 
-/** Exactly one thing to do, with its reason. */
+const worked = new WeakMap<RunState, Next>();
+
+/** Exactly one thing to do, with its reason. A state is never changed: worked out once for each. */
 export function next(state: RunState): Next {
+  const known = worked.get(state);
+  if (known) return known;
+  const due = workOut(state);
+  worked.set(state, due);
+  return due;
+}
+
+function workOut(state: RunState): Next {
   const { sheet, progress: p } = state;
   if (state.status === 'notStarted') return { kind: 'start', reason: 'begin' };
   if (state.status === 'finished') return { kind: 'done', reason: 'recorded' };
