@@ -121,8 +121,12 @@ class RunStore {
     admit(state, event);
     assertWaited(state, event);
     this.saving = true;
+    let after = state;
     try {
-      await keepEvent(event);
+      await keepEvent(event, () => {
+        after = evolve(state, event);
+        next(after);
+      });
       this.tried = null;
     } catch (error) {
       this.saving = false;
@@ -135,7 +139,6 @@ class RunStore {
     } finally {
       this.saving = false;
     }
-    const after = evolve(state, event);
     this.set({
       ...this.loaded,
       status: 'ready',
@@ -143,7 +146,8 @@ class RunStore {
       state: after,
       unsent: this.loaded.unsent + 1,
     });
-    noteConfirmed();
+    // The screen first, then the way to the server.
+    setTimeout(noteConfirmed);
   }
 
   /**

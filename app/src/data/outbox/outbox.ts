@@ -34,20 +34,28 @@ export async function readRun(run: string): Promise<LocalRun | undefined> {
 
 /**
  * Puts one confirmation on disk. The same one again, after a storage that hung, is there once.
+ * @param meanwhile done while the disk writes
  * @throws AppError STORAGE_FAILED when the device cannot keep it; STORAGE_HANGS when it does not
  * say; EVENT_ID_REUSED when another tab was faster
  */
-export async function keepEvent(event: RunEvent): Promise<void> {
+export async function keepEvent(
+  event: RunEvent,
+  meanwhile: () => void = () => undefined,
+): Promise<void> {
   const proof = await proofOf(event);
   try {
     await onDisk(async (db) => {
       const transaction = db.transaction('events', 'readwrite', STRICT);
       const done = transaction.done.catch(() => undefined);
       try {
-        await transaction.store.add(
+        const added = transaction.store.add(
           { event, sent: false, waits: event.run, ...(proof ? { proof } : {}) },
           [event.run, event.hold, event.seq],
         );
+        // Nothing more comes: written at once, not when the page next has a moment.
+        transaction.commit();
+        meanwhile();
+        await added;
         await transaction.done;
       } finally {
         await done;
