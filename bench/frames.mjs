@@ -8,21 +8,30 @@ import { signedIn } from './start.mjs';
 const PRESSES = 40;
 const HAND_MS = 1350;
 
-/** Counts frames from the key's own time stamp until the watched text has changed. */
+/**
+ * Counts frames from the key until the watched text has changed; it is read only when something has
+ * changed, so that watching costs the press nothing.
+ */
 function watchFrames() {
   window.frames = [];
+  const read = () =>
+    document
+      .querySelector('[role="main"]')
+      ?.textContent?.replace(/(offline, )?\d+ to send|saved/g, '');
+  let [shown, isNew] = [read(), false];
+  new MutationObserver(() => {
+    const now = read();
+    isNew ||= now !== shown;
+    shown = now;
+  }).observe(document.body, { subtree: true, childList: true, characterData: true });
   window.addEventListener(
     'keydown',
     () => {
-      const read = () =>
-        document
-          .querySelector('[role="main"]')
-          ?.textContent?.replace(/(offline, )?\d+ to send|saved/g, '');
-      const before = read();
+      isNew = false;
       let count = 0;
       const tick = () => {
         count += 1;
-        if (read() !== before) window.frames.push(count);
+        if (isNew) window.frames.push(count);
         else if (count < 300) requestAnimationFrame(tick);
       };
       requestAnimationFrame(tick);

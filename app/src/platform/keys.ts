@@ -6,6 +6,12 @@ export type KeyActions = Readonly<Record<string, () => void>>;
 const HAS_OWN_KEYS =
   'input, textarea, select, button, a, [role="button"], [role="link"], [role="radio"]';
 
+let finePointer: MediaQueryList | undefined;
+
+/** Keys are at hand where a mouse is: a line says which. */
+export const hasKeyboard = (): boolean =>
+  (finePointer ??= window.matchMedia('(hover: hover) and (pointer: fine)')).matches;
+
 /**
  * No button has the focus any more: the keys of the screen act. A field that just asked for it
  * keeps it.

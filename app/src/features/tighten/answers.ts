@@ -15,6 +15,7 @@ export interface Answer {
 
 const MAIN_KEYS = ['Enter', ' ', 'PageDown'] as const;
 const SECOND_KEYS = ['PageUp'] as const;
+const NO_KEYS: readonly string[] = [];
 
 /**
  * The one table of answers: buttons, keys, pedals, the line that explains them and the voice all
@@ -33,7 +34,7 @@ export function answersTo(due: PullNext): Answer[] {
           : outcome === 'heldStill'
             ? text.movedLess({ deg: limit })
             : '',
-    keys: i === 0 ? MAIN_KEYS : i === 1 ? SECOND_KEYS : [],
+    keys: i === 0 ? MAIN_KEYS : i === 1 ? SECOND_KEYS : NO_KEYS,
   }));
 }
 
@@ -47,13 +48,11 @@ function labelOf(due: PullNext, outcome: Outcome): string {
   return text.outcomeWords[outcome];
 }
 
-/** What the keys do at this pull, in the order of the buttons. */
-export const keysLine = (due: PullNext): string =>
-  answersTo(due)
-    .map((a) => keyFor(a))
-    .join(' · ');
+/** What the keys do, in the order of the buttons. */
+export const keysLine = (answers: readonly Answer[]): string =>
+  answers.map((a) => keyFor(a)).join(' · ');
 
-function keyFor({ keys, label }: ReturnType<typeof answersTo>[number]): string {
+function keyFor({ keys, label }: Answer): string {
   const names = keys.map((k) =>
     k === ' ' ? text.keyNames.Space : (textAt(text.keyNames, k) ?? k),
   );

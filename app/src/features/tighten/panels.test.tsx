@@ -60,7 +60,11 @@ jest.mock('@/data', () => ({
   ofKind: () => [],
   photoPath: () => '',
 }));
-jest.mock('@/platform/keys', () => ({ useKeys: () => undefined, letGo: () => undefined }));
+jest.mock('@/platform/keys', () => ({
+  useKeys: () => undefined,
+  letGo: () => undefined,
+  hasKeyboard: () => true,
+}));
 jest.mock('@/platform/mapView', () => ({
   useMapView: () => ({ quarters: 0, mirrored: false, zoom: 1 }),
   putMapView: () => undefined,

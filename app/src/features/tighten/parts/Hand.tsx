@@ -1,12 +1,10 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { AppError } from '@stennet/core/errors';
-import type { RunState } from '@stennet/core/run';
 import { asAppError, useSending, useSignedIn, useStatements } from '@/data';
 import { BigButton, Notice } from '@/ui';
-import type { Acts } from '../hooks/useActs';
 import { lineFor } from '../hooks/useHandsFree';
-import { useRunNow } from '../hooks/useRunNow';
+import { useRunNow, useRunSoon } from '../hooks/useRunNow';
 import { useRunPlace } from '../hooks/useRunPlace';
 import { useSeenSheet } from '../hooks/useSeenSheet';
 import { statementText } from '../say';
@@ -21,14 +19,12 @@ import { WatchPanel } from './StepPanel';
 export function Hand() {
   const { view, due, acts, seat, onSeat, onLock, takeOver, isWriting, unpracticed } = useRunNow();
   const { practice } = useRunPlace();
-  const { kept, state } = view;
+  const { state } = view;
   return (
     <>
       {view.refused.length > 0 ? <RefusedEntries view={view} /> : null}
-      <SignInDue unsent={view.unsent} />
-      {isWriting && state.status !== 'paused' && !practice ? (
-        <Said run={kept.id} state={state} acts={acts} people={kept.people} />
-      ) : null}
+      <SignInDue />
+      {isWriting && state.status !== 'paused' && !practice ? <Said /> : null}
       {unpracticed.length > 0 ? (
         <PracticeFirst exercises={unpracticed} />
       ) : isWriting || state.status === 'finished' ? (
@@ -63,7 +59,8 @@ function PracticeFirst({ exercises }: { exercises: readonly string[] }) {
   );
 }
 
-function SignInDue({ unsent }: { unsent: number }) {
+function SignInDue() {
+  const { unsent } = useRunSoon().view;
   const router = useRouter();
   const sending = useSending();
   if (sending.state !== 'signIn' || unsent === 0) return null;
@@ -105,18 +102,11 @@ function Watching() {
 }
 
 /** What a lead said elsewhere: taken in by the device that holds the run. */
-function Said({
-  run,
-  state,
-  acts,
-  people,
-}: {
-  run: string;
-  state: RunState;
-  acts: Acts;
-  people: Readonly<Record<string, string>>;
-}) {
-  const { data } = useStatements(run, true);
+function Said() {
+  const { view, acts } = useRunSoon();
+  const { kept, state } = view;
+  const { people } = kept;
+  const { data } = useStatements(kept.id, true);
   const used = new Set(
     state.effective
       .toArray()

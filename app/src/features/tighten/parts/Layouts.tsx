@@ -8,8 +8,10 @@ import {
   type StyleProp,
   type ViewStyle,
 } from 'react-native';
+import type { PracticeRun } from '@/data/practice';
 import { useInks, useSteady } from '@/ui';
 import { useRunNow, useRunSoon } from '../hooks/useRunNow';
+import { useRunPlace } from '../hooks/useRunPlace';
 import { PracticeStage } from '../practice/PracticeStage';
 import { Hand } from './Hand';
 import { RibbonOf, MapOf } from './RunDrawings';
@@ -24,7 +26,7 @@ export function Phone({ isHuge, isNear }: { isHuge: boolean; isNear: boolean }) 
           <RibbonSoon height={56} />
         </View>
       )}
-      <View style={isHuge ? styles.noMap : styles.map}>{isHuge ? null : <StageNow />}</View>
+      <View style={isHuge ? styles.noMap : styles.map}>{isHuge ? null : <Stage />}</View>
       <View
         style={[
           styles.sheet,
@@ -57,7 +59,7 @@ export function Wide({ isLow }: { isLow: boolean }) {
           <RibbonSoon height={isLow ? 48 : 72} />
         </View>
         <View style={styles.map}>
-          <StageNow />
+          <Stage />
         </View>
         {isLow ? null : (
           <View style={styles.values}>
@@ -83,9 +85,15 @@ function RibbonSoon({ height }: { height: number }) {
   return <RibbonOf state={view.state} height={height} />;
 }
 
-function StageNow() {
+/** The bolt under a practice wrench moves with the hand; a map follows. */
+function Stage() {
+  const { practice } = useRunPlace();
+  return practice ? <PracticeNow practice={practice} /> : <MapSoon />;
+}
+
+function PracticeNow({ practice }: { practice: PracticeRun }) {
   const { view, due } = useRunNow();
-  return <PracticeStage state={view.state} due={due} map={<MapSoon />} />;
+  return <PracticeStage practice={practice} state={view.state} due={due} map={<MapSoon />} />;
 }
 
 function MapSoon() {

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import { MONO, useInks } from '@/ui';
@@ -19,7 +19,7 @@ export function PanelTitle({ children }: { children: ReactNode }) {
 export { Line as PanelBody } from '@/ui';
 
 /** The number for the tool in hand: the largest thing on the screen, never without its unit. */
-export function BigValue({ number, unit }: { number: string; unit: string }) {
+export const BigValue = memo(function BigValue({ number, unit }: { number: string; unit: string }) {
   const inks = useInks();
   const isDegree = unit === '°';
   return (
@@ -47,4 +47,4 @@ export function BigValue({ number, unit }: { number: string; unit: string }) {
       )}
     </View>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { textAt, upperFirst } from '@stennet/core/language';
 import { StyleSheet, View } from 'react-native';
 import { Text } from 'react-native-paper';
@@ -9,6 +10,7 @@ import {
   stageWords,
   type Sheet,
 } from '@stennet/core/procedure';
+import type { Formatter } from '@stennet/core/quantity';
 import { type PullNext, type RunState } from '@stennet/core/run';
 import { useSignedIn } from '@/data';
 import { useInks } from '@/ui';
@@ -59,9 +61,7 @@ export function PullHead({
         ) : (
           <PanelTitle>{due.stage.name}</PanelTitle>
         )}
-        <Text style={{ fontSize: 16, lineHeight: 24, color: inks.inkSoft }}>
-          {isAngle ? <AngleLine due={due} flats={flats} /> : <TorqueLine due={due} />}
-        </Text>
+        <Under {...(isAngle ? angleWords(due) : torqueWords(due, format))} />
         {due.stage.helper ? (
           <PanelBody strong>{text.twoPeople({ what: due.stage.helper })}</PanelBody>
         ) : null}
@@ -108,46 +108,47 @@ function HugeHead({ due, sheet }: { due: PullNext; sheet: Sheet }) {
   );
 }
 
-function AngleLine({ due, flats }: { due: PullNext; flats: ReturnType<typeof flatsOf> }) {
-  const inks = useInks();
-  const turned = (due.target?.value ?? 0) - (due.inHand?.value ?? 0);
-  return (
-    <>
-      <Text style={{ fontWeight: '700', color: inks.ink }}>{flatsText(flats)}</Text>
-      {`, ${text.by[due.tool.method]}`}
-      {turned > 0 ? ` · ${text.soFar({ angle: `${turned}°` })}` : ''}
-    </>
-  );
+/** What stands below the number. */
+interface Words {
+  strong?: string;
+  words: string;
+  /** What the sheet publishes, where the number in hand is another. */
+  published?: string;
 }
 
-function TorqueLine({ due }: { due: PullNext }) {
+/** From pull to pull it mostly says the same: not drawn again then. */
+const Under = memo(function Under({ strong, words, published }: Words) {
   const inks = useInks();
-  const { format } = useSignedIn();
-  if (due.task.action === 'loosen') {
-    const how = (due.task.part ?? due.stage).loosen ?? 'free';
-    return <>{loosenText(how)}</>;
-  }
-  if (!due.target) return <>{text.by[due.tool.method]}</>;
+  const bold = { fontWeight: '700', color: inks.ink } as const;
   return (
-    <>
-      {due.tool.wrench ? `${text.on({ tool: wrenchName(due.tool.wrench) })} · ` : ''}
-      {due.stage.target && !('value' in due.stage.target) && !due.task.part ? (
-        text.chosen({
-          value: format.quantity(due.target).text,
-          range: stageWords(due.stage, format),
-        })
-      ) : due.inHand?.unit === due.target.unit ? (
-        format.published(due.target)
-      ) : (
-        <Text>
-          {`${text.publishedAs} `}
-          <Text style={{ fontWeight: '700', fontSize: 24, color: inks.ink }}>
-            {format.published(due.target)}
-          </Text>
-        </Text>
-      )}
-    </>
+    <Text style={{ fontSize: 16, lineHeight: 24, color: inks.inkSoft }}>
+      {strong ? <Text style={bold}>{strong}</Text> : null}
+      {words}
+      {published ? <Text style={[bold, styles.published]}>{published}</Text> : null}
+    </Text>
   );
+});
+
+function angleWords({ inHand, target, tool }: PullNext): Words {
+  const turned = (target?.value ?? 0) - (inHand?.value ?? 0);
+  const soFar = turned > 0 ? ` · ${text.soFar({ angle: `${turned}°` })}` : '';
+  return {
+    strong: flatsText(flatsOf(inHand?.value ?? 0)),
+    words: `, ${text.by[tool.method]}${soFar}`,
+  };
+}
+
+function torqueWords({ task, stage, tool, inHand, target }: PullNext, format: Formatter): Words {
+  if (task.action === 'loosen') return { words: loosenText((task.part ?? stage).loosen ?? 'free') };
+  if (!target) return { words: text.by[tool.method] };
+  const by = tool.wrench ? `${text.on({ tool: wrenchName(tool.wrench) })} · ` : '';
+  if (stage.target && !('value' in stage.target) && !task.part) {
+    const value = format.quantity(target).text;
+    return { words: `${by}${text.chosen({ value, range: stageWords(stage, format) })}` };
+  }
+  return inHand?.unit === target.unit
+    ? { words: `${by}${format.published(target)}` }
+    : { words: `${by}${text.publishedAs} `, published: format.published(target) };
 }
 
 export const styles = StyleSheet.create({
@@ -155,6 +156,7 @@ export const styles = StyleSheet.create({
   row: { flexDirection: 'row', gap: 12 },
   head: { flexDirection: 'row', alignItems: 'center', gap: 8 },
   words: { flex: 1, minWidth: 0 },
+  published: { fontSize: 24 },
 });
 
 function loosenText(how: NonNullable<Stage['loosen']>): string {

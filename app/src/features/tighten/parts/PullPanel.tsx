@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { Text } from 'react-native-paper';
 import {
@@ -11,7 +11,7 @@ import {
 import { useSignedIn, type HeardWrench } from '@/data';
 import { now } from '@/platform/clock';
 import { useHands } from '@/platform/hands';
-import { useKeys } from '@/platform/keys';
+import { hasKeyboard, useKeys } from '@/platform/keys';
 import { speak } from '@/platform/speech';
 import { BigButton, useInks } from '@/ui';
 import { answersTo, keysLine, type Answer } from '../answers';
@@ -23,6 +23,7 @@ import { text } from '../text';
 import { AskBack } from './AskBack';
 import { AWAY_MS, AwayPanel } from './AwayPanel';
 import { LivePull } from './LivePull';
+import { PullButtons } from './PullButtons';
 import { PullHead, styles } from './PullHead';
 import { WrenchLine } from './WrenchLine';
 import { WrenchPanel } from './WrenchPanel';
@@ -74,9 +75,11 @@ export function PullPanel({
   const sayAgain = (): void => speak(lineFor(seen, due, format));
   const answers = answersTo(due);
   const [main] = answers;
-  const give = (a: Answer | undefined): void =>
-    mustRead && a === main ? onReading() : a && say(a.outcome);
-  const keys = Object.fromEntries(answers.flatMap((a) => a.keys.map((k) => [k, () => give(a)])));
+  const give = (outcome: Outcome): void =>
+    mustRead && outcome === main?.outcome ? onReading() : say(outcome);
+  const keys = Object.fromEntries(
+    answers.flatMap((a) => a.keys.map((k) => [k, () => give(a.outcome)])),
+  );
   const together = byHandTogether(state, due);
   useKeys(
     wrench.link.pull
@@ -127,8 +130,10 @@ export function PullPanel({
         due={due}
         answers={answers}
         mustRead={mustRead}
-        together={together}
-        onTogether={(said) => void acts.confirm('passConfirmed', { ...said, puller: me.person.id })}
+        together={together?.label ?? null}
+        onTogether={() =>
+          together && void acts.confirm('passConfirmed', { ...together.said, puller: me.person.id })
+        }
         onGive={give}
         {...{ onGoBack, onReading, onTool, onWrong }}
       />
@@ -141,67 +146,8 @@ export function PullPanel({
         />
       ) : null}
       {hands.speech ? <BigButton text={text.sayAgain} look="quiet" onPress={sayAgain} /> : null}
-      {together ? null : <KeysLine due={due} speaks={hands.speech} />}
+      {!together && hasKeyboard() ? <KeysLine line={keysText(answers, hands.speech)} /> : null}
     </View>
-  );
-}
-
-interface ButtonProps extends Pick<Props, 'due' | 'onGoBack' | 'onReading' | 'onTool' | 'onWrong'> {
-  answers: readonly Answer[];
-  /** What is due is told by a reading alone. */
-  mustRead: boolean;
-  together: ReturnType<typeof byHandTogether>;
-  onTogether: (said: NonNullable<ReturnType<typeof byHandTogether>>['said']) => void;
-  onGive: (answer: Answer | undefined) => void;
-}
-
-function PullButtons(props: ButtonProps) {
-  const { due, answers, mustRead, together, onTogether, onGive } = props;
-  const { onGoBack, onReading, onTool, onWrong } = props;
-  const isAngle = due.task.action === 'angle';
-  const [main] = answers;
-  const reads = !mustRead && ['dial', 'digital'].includes(due.tool.method);
-  return (
-    <>
-      <View style={styles.row}>
-        {together ? (
-          <BigButton text={together.label} grow onPress={() => onTogether(together.said)} />
-        ) : due.outcomes.length > 1 ? (
-          answers.map((a) => (
-            <BigButton
-              key={a.outcome}
-              text={a.label}
-              {...(a.hint ? { hint: a.hint } : {})}
-              look="plain"
-              grow
-              onPress={() => onGive(a)}
-            />
-          ))
-        ) : (
-          <BigButton
-            text={mustRead ? text.reading : (main?.label ?? '')}
-            grow
-            onPress={() => onGive(main)}
-          />
-        )}
-      </View>
-      <View style={styles.row}>
-        <BigButton text={text.goBack} look="quiet" grow onPress={onGoBack} />
-        {together ? (
-          <BigButton text={main?.label ?? ''} look="quiet" grow onPress={() => onGive(main)} />
-        ) : null}
-        {isAngle ? (
-          <BigButton text={text.otherAngle} look="quiet" grow onPress={onReading} />
-        ) : null}
-        {!isAngle && reads ? (
-          <BigButton text={text.reading} look="quiet" grow onPress={onReading} />
-        ) : null}
-        {!isAngle && due.tool.method === 'click' ? (
-          <BigButton text={text.otherTool} look="quiet" grow onPress={onTool} />
-        ) : null}
-        <BigButton text={text.wrong} look="warn" grow onPress={onWrong} />
-      </View>
-    </>
   );
 }
 
@@ -249,12 +195,10 @@ function awayMinutes(state: RunState, due: PullNext): number | null {
   return isMiddle && ms > AWAY_MS ? Math.floor(ms / 60_000) : null;
 }
 
-function KeysLine({ due, speaks }: { due: PullNext; speaks: boolean }) {
+const KeysLine = memo(function KeysLine({ line }: { line: string }) {
   const inks = useInks();
-  if (!window.matchMedia('(hover: hover) and (pointer: fine)').matches) return null;
-  return (
-    <Text style={{ fontSize: 14, lineHeight: 20, color: inks.inkSoft }}>
-      {[keysLine(due), text.keys.more, ...(speaks ? [text.keys.say] : [])].join(' · ')}
-    </Text>
-  );
-}
+  return <Text style={{ fontSize: 14, lineHeight: 20, color: inks.inkSoft }}>{line}</Text>;
+});
+
+const keysText = (answers: readonly Answer[], speaks: boolean): string =>
+  [keysLine(answers), text.keys.more, ...(speaks ? [text.keys.say] : [])].join(' · ');

@@ -11,7 +11,7 @@ import { useWakeLock } from '@/platform/wakeLock';
 import { BigButton, SavedBadge, ScreenFrame, useIsWide } from '@/ui';
 import { useActs } from '../hooks/useActs';
 import { useHandsFree } from '../hooks/useHandsFree';
-import { RunNowProvider, useRunNow, useRunSoon } from '../hooks/useRunNow';
+import { RunNowProvider, useRunSoon } from '../hooks/useRunNow';
 import { RunPlaceProvider, type RunPlace } from '../hooks/useRunPlace';
 import { useSeenSheet } from '../hooks/useSeenSheet';
 import { text } from '../text';
@@ -142,7 +142,7 @@ const Frame = memo(function Frame({
 });
 
 function HeadRight({ mark }: { mark: ReactNode }) {
-  const { acts, mayPause } = useRunNow();
+  const { acts, mayPause } = useRunSoon();
   return (
     <View style={styles.right}>
       {mark ?? <Badge />}

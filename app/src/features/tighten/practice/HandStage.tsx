@@ -9,6 +9,7 @@ import { useSignedIn } from '@/data';
 import type { Felt, PracticeRun } from '@/data/practice';
 import { keptChoice } from '@/platform/keptChoice';
 import { useHands } from '@/platform/hands';
+import { hasKeyboard } from '@/platform/keys';
 import { workSound } from '@/platform/sound';
 import { vibrate } from '@/platform/vibrate';
 import { Chip, DrawingView, FONT, MONO, useInks } from '@/ui';
@@ -90,7 +91,7 @@ export function HandStage({ practice, state, due, room, onMap }: Props) {
           isMain={!isAtEnd}
         />
       </View>
-      {hasKeys() ? (
+      {hasKeyboard() ? (
         <PlainText style={[styles.small, styles.keys, { color: inks.inkSoft, fontFamily: FONT }]}>
           {text.practice.drag}
         </PlainText>
@@ -99,7 +100,6 @@ export function HandStage({ practice, state, due, room, onMap }: Props) {
   );
 }
 
-const hasKeys = (): boolean => window.matchMedia('(hover: hover) and (pointer: fine)').matches;
 const HANDLE = handHandle();
 const turn = (at: HTMLElement | null, deg: number): void => {
   if (at) at.style.transform = `rotate(${deg}deg)`;

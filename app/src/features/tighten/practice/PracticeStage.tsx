@@ -4,19 +4,23 @@ import { exercises, isForHand } from '@stennet/core/practice';
 import type { Next, RunState } from '@stennet/core/run';
 import type { PracticeRun } from '@/data/practice';
 import { Chip } from '@/ui';
-import { useRunPlace } from '../hooks/useRunPlace';
 import { text } from '../text';
 import { HandStage } from './HandStage';
 import { PaintMarks } from './PaintMarks';
+
+interface Props {
+  practice: PracticeRun;
+  state: RunState;
+  due: Next;
+  map: ReactNode;
+}
 
 /**
  * Where a real joint shows its map, practice shows the bolt under the wrench; the map is a tap
  * away. After something went wrong, the paint marks.
  */
-export function PracticeStage({ state, due, map }: { state: RunState; due: Next; map: ReactNode }) {
-  const { practice } = useRunPlace();
+export function PracticeStage({ practice, state, due, map }: Props) {
   const [showsMap, setShowsMap] = useState(false);
-  if (!practice) return map;
   if (due.kind === 'reconcile' || due.kind === 'hold')
     return <PaintMarks practice={practice} state={state} />;
   if (due.kind !== 'pull' || !isForHand(due.task)) return map;

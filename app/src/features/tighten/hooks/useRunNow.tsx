@@ -1,4 +1,4 @@
-import { createContext, useContext, useDeferredValue } from 'react';
+import { createContext, useContext, useDeferredValue, type ReactNode } from 'react';
 import type { Next } from '@stennet/core/run';
 import type { RunView } from '@/data/runStore';
 import type { Acts } from './useActs';
@@ -23,17 +23,26 @@ export interface RunNow {
   unpracticed: readonly string[];
 }
 
-const RunNowContext = createContext<RunNow | null>(null);
-export const RunNowProvider = RunNowContext.Provider;
+const NowContext = createContext<RunNow | null>(null);
+const SoonContext = createContext<RunNow | null>(null);
 
-export function useRunNow(): RunNow {
-  const now = useContext(RunNowContext);
-  if (!now) throw new Error('this part is shown in a run');
-  return now;
+export function RunNowProvider({ value, children }: { value: RunNow; children: ReactNode }) {
+  return (
+    <NowContext value={value}>
+      <SoonContext value={useDeferredValue(value)}>{children}</SoonContext>
+    </NowContext>
+  );
 }
+
+export const useRunNow = (): RunNow => inRun(useContext(NowContext));
 
 /**
  * The same for what goes with it: map, ribbon, list, badge. Drawn right after what the hand has to
  * do next, which never waits for a drawing.
  */
-export const useRunSoon = (): RunNow => useDeferredValue(useRunNow());
+export const useRunSoon = (): RunNow => inRun(useContext(SoonContext));
+
+function inRun(run: RunNow | null): RunNow {
+  if (!run) throw new Error('this part is shown in a run');
+  return run;
+}
