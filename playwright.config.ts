@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { browserPath } from './scripts/browser.mjs';
 
 // Pictures are not compared, so no pixel is drawn twice.
 const phone = {
@@ -29,7 +30,7 @@ export default defineConfig({
     actionTimeout: 30_000,
     colorScheme: 'light',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: browserPath(),
       args: [
         '--no-sandbox',
         '--disable-gpu',

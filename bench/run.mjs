@@ -5,6 +5,7 @@ import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
+import { browserPath } from '../scripts/browser.mjs';
 import { buildWeb, exportWeb } from '../scripts/build-web.mjs';
 import { clusterIn, keyFolder } from '../scripts/cluster.mjs';
 import { quietly, root } from '../scripts/install.mjs';
@@ -45,7 +46,7 @@ export async function bench([only]) {
     const app = await serve(servers, urls.app, web);
     const emptyPage = await serve(servers, urls.app, empty);
     const browser = await chromium.launch({
-      executablePath: '/usr/bin/chromium',
+      executablePath: browserPath(),
       args: ['--no-sandbox', '--disable-gpu'],
     });
     const wanted = (name) => !only || only === name;

@@ -5,6 +5,7 @@ import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { BROWSERS, browserPath } from './browser.mjs';
 import { postgresProgram } from './cluster.mjs';
 
 export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
@@ -34,8 +35,17 @@ export function ensurePostgres() {
 }
 
 export function ensureChromium() {
-  if (!fs.existsSync('/usr/bin/chromium')) apt(['chromium'], 'Chromium, for the end-to-end tests,');
+  const [shell, whole] = Object.keys(BROWSERS);
+  if (fs.existsSync(BROWSERS[shell])) return;
+  try {
+    apt([shell], WHAT_FOR);
+  } catch (error) {
+    // Not every Debian packages it by itself.
+    if (!browserPath() && process.getuid() === 0) apt([whole], WHAT_FOR);
+    else if (!browserPath()) throw error;
+  }
 }
+const WHAT_FOR = 'Chromium, for the end-to-end tests,';
 
 /** What a cluster is made of; its programs are started by the check alone. */
 export function ensureClusterPrograms() {

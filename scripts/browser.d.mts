@@ -1,0 +1,2 @@
+export const BROWSERS: Readonly<Record<string, string>>;
+export function browserPath(): string | undefined;
