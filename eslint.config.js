@@ -109,6 +109,18 @@ module.exports = [
       eqeqeq: 'error',
     },
   },
+  {
+    files: ['**/*.test.{ts,tsx}'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'ExportNamedDeclaration',
+          message: 'Whoever imports a file of tests runs them once more: it exports nothing',
+        },
+      ],
+    },
+  },
   { files: ['**/*'], ignores: ['app/**'], rules: aboutReact },
   {
     files: ['core/src/**/*.ts'],

@@ -1,14 +1,11 @@
-import request from 'supertest';
 import { entryProof } from '@stennet/core/record';
 import type { Statement } from '@stennet/core/run';
-import { house, ines, jonah, mei, signEverybodyIn } from '../test/theShop';
-import { demoId, HALDEN, ORIGIN } from '../test/world';
+import { house, ines, jonah, mei, post, signEverybodyIn } from '../test/theShop';
+import { demoId, HALDEN } from '../test/world';
 
 beforeEach(() => house.admin.query('truncate guess'));
 
 const ANY = 'm'.repeat(43);
-export const post = (path: string, body: object) =>
-  request(house.app).post(path).set('Host', 'shop.test').set('Origin', ORIGIN).send(body);
 
 describe('late entries of a device that lost its hold', () => {
   test('are kept whole as claims, once, and answered by the device that holds the run', async () => {

@@ -3,15 +3,6 @@ import { ROLES, routes, type RouteName } from '@stennet/core/contract';
 import { house, jonah } from '../test/theShop';
 import { demoId, HALDEN, ORIGIN, TERN } from '../test/world';
 
-export const rowsStored = async (): Promise<string> =>
-  JSON.stringify(
-    (
-      await house.admin.query(
-        'select (select count(*) from run) as runs, (select count(*) from run_event) as events, (select count(*) from repair_order) as orders',
-      )
-    ).rows,
-  );
-
 describe('signing in', () => {
   const door = (body: unknown, origin = ORIGIN): request.Test =>
     request(house.app)

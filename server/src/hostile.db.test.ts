@@ -162,12 +162,12 @@ describe('hostile requests', () => {
             else if (permission && !isAllowed(role, permission))
               expect([403, 404]).toContain(reply.status);
           }),
-          { numRuns: process.env.STENNET_ALL ? 30 : 6, seed: 11 },
+          { numRuns: process.env.STENNET_ALL ? 30 : 4, seed: 11 },
         ),
       );
       await Promise.all(asked);
     }
-    expect(count).toBeGreaterThan(2000);
+    expect(count).toBeGreaterThan(1500);
     noteHeld('hostile requests', count);
   }, 400_000);
 

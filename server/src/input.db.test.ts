@@ -1,9 +1,8 @@
 import fc from 'fast-check';
 import request from 'supertest';
-import { jonah, tomas, house } from '../test/theShop';
+import { jonah, tomas, house, rowsStored } from '../test/theShop';
 import { demoId, type Session, TERN, HALDEN, ORIGIN } from '../test/world';
 import { assertHarmlessRole } from './db/database';
-import { rowsStored } from './door.db.test';
 
 describe('shops apart', () => {
   test('no read shows and no write reaches the other shop’s anything', async () => {

@@ -1,10 +1,9 @@
 import type { AddressInfo } from 'net';
 import http from 'node:http';
 import request from 'supertest';
-import { house, jonah, ines } from '../test/theShop';
+import { house, jonah, ines, post } from '../test/theShop';
 import { House, ORIGIN, demoId } from '../test/world';
 import { createApp } from './app';
-import { post } from './bay.db.test';
 import { openDatabase } from './db/database';
 import { listenTo } from './db/hints';
 import { journalOf } from './journal/journal';

@@ -1,4 +1,5 @@
-import { House, type Session } from './world';
+import request from 'supertest';
+import { House, ORIGIN, type Session } from './world';
 
 /**
  * The house of a file of tests: it opens before them and closes after, with people of the demo
@@ -29,3 +30,17 @@ beforeAll(async () => {
   await signEverybodyIn();
 });
 afterAll(() => house.close());
+
+/** Asked by no one who is signed in. */
+export const post = (path: string, body: object) =>
+  request(house.app).post(path).set('Host', 'shop.test').set('Origin', ORIGIN).send(body);
+
+/** What a refused request must leave as it was. */
+export const rowsStored = async (): Promise<string> =>
+  JSON.stringify(
+    (
+      await house.admin.query(
+        'select (select count(*) from run) as runs, (select count(*) from run_event) as events, (select count(*) from repair_order) as orders',
+      )
+    ).rows,
+  );

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import * as v from 'valibot';
 import { orderOf, SheetSchema, type Sheet } from '../procedure';
 import { demoSheet, demoSheets, headSheet } from '../testing';
+import { emptyDraft as empty } from '../testing/emptyDraft';
 import {
   addPlaces,
   assignGroup,
@@ -14,7 +15,6 @@ import {
   isLater,
   movePlace,
   inOrder,
-  newDraft,
   nextRevision,
   numberPlaces,
   removePlaces,
@@ -22,15 +22,6 @@ import {
   sheetIdFor,
 } from '.';
 
-export const empty = newDraft({
-  id: 'ck12-head-7f3a',
-  maker: 'Corvane',
-  model: 'Kestrel',
-  engine: 'CK12',
-  kind: 'cylinder-head',
-  title: '',
-  today: '2026-03-18',
-});
 const any = fc.constantFrom(...demoSheets);
 const at = (sheet: Sheet, seat: string): string => {
   const p = sheet.pattern.positions.find(

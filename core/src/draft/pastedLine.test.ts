@@ -1,7 +1,7 @@
 import { type Sheet, parseLine } from '../procedure';
 import { headSheet } from '../testing';
+import { emptyDraft as empty } from '../testing/emptyDraft';
 import { checkDraft } from './checkDraft';
-import { empty } from './draft.test';
 import { pasteLine } from './pasteLine';
 
 describe('a line pasted', () => {

@@ -127,6 +127,6 @@ test('no stroke ever makes a bolt hold less than nothing, or a hand feel more th
         for (const clamp of bench.made.joint.clamps()) expect(clamp).toBeGreaterThanOrEqual(0);
       },
     ),
-    { numRuns: 20 },
+    { numRuns: process.env.STENNET_ALL ? 200 : 10 },
   );
 });

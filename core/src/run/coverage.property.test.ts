@@ -12,7 +12,7 @@ import { DEFAULT_TOLERANCE, next, uncovered, type EventOf, type RunEvent, type R
  * Long runs with many mishaps, so that take-overs, corrections and replacements meet each other.
  */
 const moves = fc.array(moveArbitrary, { minLength: 40, maxLength: 160, size: 'max' });
-const RUNS = process.env.STENNET_ALL ? 20_000 : 80;
+const RUNS = process.env.STENNET_ALL ? 20_000 : 50;
 if (!process.env.STENNET_ALL) fc.configureGlobal({ seed: 20261128 });
 
 const seen = new Map<string, number>();

@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { AppError } from '../errors';
 import type { Sheet } from '../procedure';
 import { planArbitrary, buildSheet } from '../testing';
+import { moves, play, RUNS } from '../testing/play';
 import { admit } from './admit';
 import type { RunEvent } from './events';
 import { initialState, evolve } from './evolve';
-import { moves, play, RUNS } from './run.property.test';
 import type { RunState } from './state';
 
 /** A server in small: what the real one does with a batch, without its database. */

@@ -1,93 +1,12 @@
 import fc from 'fast-check';
 import * as v from 'valibot';
-import { AppError } from '../errors';
 import { ACTIONS, checkSheet, isByFastener, isOn, ORDERS, type Sheet } from '../procedure';
-import { PLACE, Technician } from '../testing';
-import { perform } from '../testing/clumsy';
-import { moveArbitrary, type Move } from '../testing/moves';
+import type { Move } from '../testing/moves';
+import { happened, moves, play, RUNS } from '../testing/play';
 import { buildSheet } from '../testing/sheetPlans';
 import { BLOCKS, planArbitrary, type SheetPlan } from '../testing/sheetParts';
-import {
-  explain,
-  FAILURES,
-  next,
-  owedStage,
-  replay,
-  RunEventSchema,
-  undoable,
-  type RunState,
-} from '.';
+import { explain, FAILURES, next, owedStage, replay, RunEventSchema, undoable } from '.';
 import { expectAngles, slackenedPastYield } from '../testing/expectations';
-
-export const moves = fc.array(moveArbitrary, { minLength: 30, maxLength: 140, size: 'max' });
-
-/** In how many cases a thing occurred at all. */
-const seen = new Map<string, number>();
-let cases = 0;
-let inCase = new Set<string>();
-const note = (what: string): void => void inCase.add(what);
-function closeCase(): void {
-  cases += 1;
-  for (const what of inCase) seen.set(what, (seen.get(what) ?? 0) + 1);
-  inCase = new Set();
-}
-
-function noteWhat(sheet: Sheet, t: Technician): void {
-  const due = next(t.state);
-  note(`next ${due.kind}`);
-  if (due.kind === 'hold') note(`hold ${due.hold.kind}`);
-  if (due.kind === 'hold' && due.hold.kind === 'failed') note(`failure ${due.hold.failure}`);
-  if (due.kind === 'step' && due.reason === 'consequence') note('consequence');
-  const stage =
-    'stage' in due
-      ? due.stage
-      : due.kind === 'step'
-        ? sheet.stages[t.state.progress.stage]
-        : undefined;
-  if (!stage) return;
-  note(`action ${stage.action}`);
-  note(`repeat ${stage.repeat?.kind ?? 'once'}`);
-  const order = sheet.stages.find((s) => s.id === stage.id)?.order?.rule;
-  if (order) note(`order ${order}`);
-}
-
-/** What is refused leaves the state as it was; what is let in is checked after each step. */
-export function play(
-  sheet: Sheet,
-  list: readonly Move[],
-  check: (before: RunState, after: RunState) => void = () => undefined,
-): Technician {
-  const t = new Technician(sheet, { ...PLACE });
-  for (const m of list) {
-    const before = t.state;
-    noteWhat(sheet, t);
-    note(`move ${m.kind}`);
-    try {
-      perform(t, m);
-    } catch (error) {
-      if (!(error instanceof AppError)) throw error;
-      note(`refused ${error.code}`);
-    }
-    const last = t.state.events.at(-1);
-    if (
-      last &&
-      t.state !== before &&
-      last.type === 'failed' &&
-      last.payload.kind === 'stepAbandoned'
-    )
-      note('failure stepAbandoned');
-    check(before, t.state);
-  }
-  closeCase();
-  return t;
-}
-
-/**
- * Seeded, so that the short run is the same everywhere; `./stennet test --all` goes further and
- * elsewhere.
- */
-export const RUNS = process.env.STENNET_ALL ? 6000 : 100;
-if (!process.env.STENNET_ALL) fc.configureGlobal({ seed: 20261124 });
 
 const over = (title: string, check: (sheet: Sheet, list: Move[]) => void, runs = RUNS): void =>
   test(title, () => {
@@ -111,6 +30,7 @@ test('every plan makes a sheet without an error, and every block occurs', () => 
 
 describe('over generated sheets and clumsy technicians', () => {
   afterAll(() => {
+    const { seen, cases } = happened();
     const share = (what: string): number => (100 * (seen.get(what) ?? 0)) / cases;
     const all = [...seen.keys()].sort().map((k) => `${k} ${share(k).toFixed(0)} %`);
     process.stdout.write(`\ncoverage of ${cases} cases: ${all.join(' · ')}\n`);

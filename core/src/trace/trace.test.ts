@@ -63,7 +63,7 @@ test('the same hand and seed give the same trace, whatever it aims at, and it fi
         expect(peakNm / torque).toBeLessThan(1.12);
       },
     ),
-    { numRuns: process.env.STENNET_ALL ? 200 : 20 },
+    { numRuns: process.env.STENNET_ALL ? 200 : 10 },
   );
 });
 
@@ -129,6 +129,6 @@ test('whatever a wrench may send within the form, looking at it neither throws n
       expect(looked).toHaveLength(pulls.length);
       for (const l of looked) expect(shownCurve(l).angleDeg.length).toBeGreaterThan(0);
     }),
-    { numRuns: process.env.STENNET_ALL ? 100 : 8 },
+    { numRuns: process.env.STENNET_ALL ? 100 : 5 },
   );
 }, 60_000);

@@ -13,7 +13,7 @@ import {
 
 /** Seeds that no rule was chosen on; `--all` draws many more. docs/TRACES.md has the figures. */
 const SEED = 61_000_000;
-const MANY = process.env.STENNET_ALL ? 60 : 12;
+const MANY = process.env.STENNET_ALL ? 60 : 6;
 const loose: Partial<Variation> = { begins: 'loose', hz: 100, keeps: null, noise: 1 };
 
 function judged(seed: number, is: TraceClass, only: Partial<Variation>): TraceClass {

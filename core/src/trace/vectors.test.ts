@@ -173,7 +173,7 @@ test('a simulated pull is the same, sample by sample', () => {
  * scatters.
  */
 test('on new simulated pulls: no sound bolt is called faulty, and nearly no fault sound', () => {
-  const each = process.env.STENNET_ALL ? 60 : 8;
+  const each = process.env.STENNET_ALL ? 60 : 5;
   const names = Object.keys(MADE_UP_JOINTS) as (keyof typeof MADE_UP_JOINTS)[];
   let right = 0;
   let falseAlarms = 0;

@@ -11,7 +11,9 @@ import { printLine } from './print';
 const throughText = (sheet: Sheet) => parseLine(printLine(lineOf(sheet).line)).line;
 const sheets = [
   ...demoSheets,
-  ...fc.sample(planArbitrary, { numRuns: 300, seed: 11 }).map(buildSheet),
+  ...fc
+    .sample(planArbitrary, { numRuns: process.env.STENNET_ALL ? 1000 : 120, seed: 11 })
+    .map(buildSheet),
 ];
 const BLANK = newDraft({
   id: 'x',

@@ -250,7 +250,7 @@ describe('parse(print(line)) = line', () => {
         expect(problems).toEqual([]);
         expect(again).toEqual(line);
       }),
-      { numRuns: process.env.STENNET_ALL ? 20_000 : 600 },
+      { numRuns: process.env.STENNET_ALL ? 20_000 : 300 },
     );
   });
 
