@@ -13,9 +13,13 @@ export interface Disc {
 }
 
 /** A disc to read angles by, true to scale on either paper. */
-export function discPaper({ anglesDeg, drive, sheet }: Disc, shop: Shop, fonts: string): Doc {
+export async function discPaper(
+  { anglesDeg, drive, sheet }: Disc,
+  shop: Shop,
+  fonts: string,
+): Promise<Doc> {
   const title = sheet ? text.discTitle({ sheet: sheet.title }) : text.disc;
-  const doc = newDocument(shop.paper, fonts, title);
+  const doc = await newDocument(shop.paper, fonts, title);
   const width = doc.page.width - 2 * MARGIN;
   doc.font('bold').fontSize(15).fillColor('#000000').text(title, MARGIN, MARGIN, { width });
   doc.font('text').fontSize(10).text(text.discUse, { width });

@@ -20,9 +20,15 @@ export interface HandOverPaper {
 /**
  * What the owner takes along: what was done, what is due and when, what not to do until then.
  */
-export function handOverPaper({ order, sheets, shop, fonts, now }: HandOverPaper): Doc {
+export async function handOverPaper({
+  order,
+  sheets,
+  shop,
+  fonts,
+  now,
+}: HandOverPaper): Promise<Doc> {
   const title = text.handOverTitle({ number: order.number });
-  const doc = newDocument(shop.paper, fonts, title);
+  const doc = await newDocument(shop.paper, fonts, title);
   const format = createFormatter(shop);
   const width = doc.page.width - 2 * MARGIN;
   const bottom = doc.page.height - MARGIN - 20;

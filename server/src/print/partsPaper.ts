@@ -18,9 +18,9 @@ export interface PartsPaper {
 }
 
 /** What is ordered and laid out for a repair order, job by job. */
-export function partsPaper({ order, lines, shop, fonts, now }: PartsPaper): Doc {
+export async function partsPaper({ order, lines, shop, fonts, now }: PartsPaper): Promise<Doc> {
   const title = text.partsTitle({ number: order.number });
-  const doc = newDocument(shop.paper, fonts, title);
+  const doc = await newDocument(shop.paper, fonts, title);
   const format = createFormatter(shop);
   const width = doc.page.width - 2 * MARGIN;
   const bottom = doc.page.height - MARGIN - 16;

@@ -28,7 +28,7 @@ import {
 export async function recordPaper(paper: RecordPaper): Promise<Doc> {
   const { file, shop, fonts, now } = paper;
   const title = text.recordTitle({ number: file.order.number });
-  const doc = newDocument(shop.paper, fonts, title);
+  const doc = await newDocument(shop.paper, fonts, title);
   const format = createFormatter(shop);
   const width = doc.page.width - 2 * MARGIN;
   const bottom = doc.page.height - MARGIN - 22;

@@ -46,8 +46,8 @@ const LEFT_SHARE = 0.56;
 const GAP = 16;
 
 /** One sheet on one page: drawn on the left, said on the right. */
-export function sheetPaper({ sheet, hash, shop, fonts, now }: SheetPaper): Doc {
-  const doc = newDocument(shop.paper, fonts, sheet.title);
+export async function sheetPaper({ sheet, hash, shop, fonts, now }: SheetPaper): Promise<Doc> {
+  const doc = await newDocument(shop.paper, fonts, sheet.title);
   const format = createFormatter(shop);
   const { width, height } = doc.page;
   const top = header(doc, sheet, width);

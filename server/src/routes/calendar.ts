@@ -1,7 +1,7 @@
 import { text } from '../language/text';
 import { createHash, randomBytes } from 'node:crypto';
 import type { Express } from 'express';
-import { createEvents, type EventAttributes } from 'ics';
+import type { EventAttributes } from 'ics';
 import { AppError } from '@stennet/core/errors';
 import type { Client } from '../db/database';
 import { deleteFeed, saveFeed } from '../db/followUps';
@@ -79,6 +79,7 @@ async function calendarOf(client: Client, shop: string): Promise<string> {
       sequence: f.version,
     };
   });
+  const { createEvents } = await import('ics');
   const { error, value } = createEvents(events);
   if (error || !value) throw error ?? new Error('no calendar was made');
   return value;

@@ -28,7 +28,8 @@ export function partsListRoutes(app: Express, deps: Deps): void {
     );
     if (form === 'csv') return sendTable(res, order, lines);
     res.set('Content-Type', 'application/pdf');
-    partsPaper({ order, lines, shop: session.shop, fonts: deps.fonts, now: deps.now() }).pipe(res);
+    const about = { shop: session.shop, fonts: deps.fonts, now: deps.now() };
+    (await partsPaper({ order, lines, ...about })).pipe(res);
   });
 }
 

@@ -1,6 +1,5 @@
 import { createHash } from 'node:crypto';
 import express, { type Express } from 'express';
-import sharp from 'sharp';
 import * as v from 'valibot';
 import { PieceQuery } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
@@ -137,6 +136,8 @@ async function redrawn(bytes: Buffer): Promise<Redrawn> {
   const refuse = (): never => {
     throw new AppError('PHOTO_KIND');
   };
+  // Loaded with the first picture: a server starts the sooner.
+  const { default: sharp } = await import('sharp');
   const { format } = await sharp(bytes, { limitInputPixels: MOST_PIXELS }).metadata().catch(refuse);
   if (!FORMS.includes(format ?? '')) refuse();
   const { data, info } = await sharp(bytes, { limitInputPixels: MOST_PIXELS })

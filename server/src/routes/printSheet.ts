@@ -18,7 +18,7 @@ export function printRoutes(app: Express, deps: Deps): void {
     const row = await deps.db.lookInShop(session.shop.id, async (client) =>
       onlyRow(await findSheetRevision(client, sheet, revision), new AppError('NOT_FOUND')),
     );
-    const doc = sheetPaper({
+    const doc = await sheetPaper({
       sheet: standingSheet(row),
       hash: row.hash,
       shop: session.shop,
@@ -46,7 +46,7 @@ export function printRoutes(app: Express, deps: Deps): void {
       drive: asked.output.drive ?? '1/2',
       sheet: standing,
     };
-    discPaper(disc, session.shop, deps.fonts).pipe(res);
+    (await discPaper(disc, session.shop, deps.fonts)).pipe(res);
   });
 
   register(app, 'benchDisc', async (req, res) => {
@@ -56,6 +56,7 @@ export function printRoutes(app: Express, deps: Deps): void {
     const { angle, drive = '1/2' } = asked.output;
     res.set('Content-Type', 'application/pdf');
     res.set('Content-Disposition', 'inline; filename="angle-disc.pdf"');
-    discPaper({ anglesDeg: [angle], drive, sheet: null }, session.shop, deps.fonts).pipe(res);
+    const disc = { anglesDeg: [angle], drive, sheet: null };
+    (await discPaper(disc, session.shop, deps.fonts)).pipe(res);
   });
 }

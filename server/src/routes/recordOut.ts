@@ -78,9 +78,8 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
       `inline; filename="hand-over-${order.number.replace(/[^A-Za-z0-9-]+/g, '-')}.pdf"`,
     );
     res.set('Content-Type', 'application/pdf');
-    handOverPaper({ order, sheets, shop: session.shop, fonts: deps.fonts, now: deps.now() }).pipe(
-      res,
-    );
+    const about = { shop: session.shop, fonts: deps.fonts, now: deps.now() };
+    (await handOverPaper({ order, sheets, ...about })).pipe(res);
   });
 }
 
