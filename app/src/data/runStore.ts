@@ -132,10 +132,12 @@ class RunStore {
       this.saving = false;
       const { code } = asAppError(error);
       if (code === 'STORAGE_HANGS') this.tried = event;
+      if (code !== 'ALREADY_CONFIRMED') throw error;
       // Another tab of this browser wrote there first, or what was said before the storage hung is
       // there after all: show it.
-      if (code === 'EVENT_ID_REUSED') await this.refresh();
-      throw error;
+      await this.refresh();
+      const { length } = this.loaded.state.events;
+      throw new AppError(code, { entries: length });
     } finally {
       this.saving = false;
     }

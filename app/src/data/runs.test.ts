@@ -169,7 +169,10 @@ describe('a storage that goes away under an open run', () => {
         (e: unknown) => e,
       ),
     );
-    expect(refused).toMatchObject({ code: 'EVENT_ID_REUSED' });
+    expect(refused).toMatchObject({
+      code: 'ALREADY_CONFIRMED',
+      params: { entries: state.events.length + 1 },
+    });
     await waitFor(() =>
       expect(run.current.loaded).toMatchObject({ state: { status: 'paused' }, status: 'ready' }),
     );

@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { ORDER_STATES } from '../order/names';
 import { FOLLOW_UP_STATES } from '../followUp/followUp';
-import { DaySchema, KeySchema, textOf, UuidSchema } from '../schema/text';
+import { DaySchema, KeySchema, textOf, TimeSchema, UuidSchema } from '../schema/text';
 
 /** Bodies are read strictly: an unknown field is refused. */
 export const SignInBody = v.strictObject({ name: textOf(80), password: textOf(200) });
@@ -92,9 +92,16 @@ export const HistoryQuery = v.variant('by', [
   }),
   v.strictObject({ by: v.literal('lot'), lot: textOf(40), ...page() }),
 ]);
+/** A moment and a run, as the last answer gave them. */
+function isPlaceInList(place: string): boolean {
+  const [at, run] = place.split('~');
+  return v.is(TimeSchema, at) && v.is(UuidSchema, run);
+}
 function page() {
   return {
-    before: v.optional(v.pipe(v.string(), v.regex(/^[0-9T:.Z-]{20,30}~[0-9a-f-]{36}$/))),
+    before: v.optional(
+      v.pipe(v.string(), v.regex(/^[0-9T:.Z-]{20,30}~[0-9a-f-]{36}$/), v.check(isPlaceInList)),
+    ),
     form: v.optional(v.literal('csv')),
   };
 }

@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { headSheet, Technician } from '../testing';
 import { EVENT_TYPES, RunEventSchema } from '../run';
 import { isAllowed, permissions, ROLES, routes, textOf, type Permission } from '.';
+import { HistoryQuery } from './bodies';
 
 describe('permissions', () => {
   test('who may tighten, who may only look', () => {
@@ -94,4 +95,12 @@ test('text that a table or UTF-8 cannot hold is refused, everything else kept as
     expect(v.parse(Text, good)).toBe(good);
   for (const bad of ['', 'a\u0000b', '\ud800', 'x\udfff', 'y'.repeat(41)])
     expect(v.is(Text, bad)).toBe(false);
+});
+
+test.each([
+  ['2026-02-28T00:00:00.000Z~5e000000-0000-4000-8000-000000000001', true],
+  ['2026-02-30T00:00:00.000Z~5e000000-0000-4000-8000-000000000001', false],
+  ['2026-02-28T00:00:00.000Z~------------------------------------', false],
+])('a list goes on from a moment of the calendar and a run: %s', (before, is) => {
+  expect(v.is(HistoryQuery, { by: 'vehicle', vin: 'ZZ9BREN20H0002417', before })).toBe(is);
 });

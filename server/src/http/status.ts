@@ -32,6 +32,7 @@ export const statusOf: Record<ErrorCode, number> = {
   SHEET_MISMATCH: 409,
   EVENT_GAP: 409,
   EVENT_ID_REUSED: 409,
+  ALREADY_CONFIRMED: 409,
   HOLD_ENDED: 409,
   HOLD_WRONG: 409,
   NOT_NEXT: 409,

@@ -62,7 +62,7 @@ test('a second tab cannot write the same place', async () => {
   if (!event) throw new Error();
   await keepEvent(event);
   const refusal = await keepEvent({ ...event, id: t.place.joint }).catch((e: unknown) => e);
-  expect((refusal as AppError).code).toBe('EVENT_ID_REUSED');
+  expect((refusal as AppError).code).toBe('ALREADY_CONFIRMED');
 });
 
 test('a refused entry is counted and kept, and not sent again', async () => {

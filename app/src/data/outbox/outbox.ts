@@ -36,7 +36,7 @@ export async function readRun(run: string): Promise<LocalRun | undefined> {
  * Puts one confirmation on disk. The same one again, after a storage that hung, is there once.
  * @param meanwhile done while the disk writes
  * @throws AppError STORAGE_FAILED when the device cannot keep it; STORAGE_HANGS when it does not
- * say; EVENT_ID_REUSED when another tab was faster
+ * say; ALREADY_CONFIRMED when another tab was faster
  */
 export async function keepEvent(
   event: RunEvent,
@@ -65,7 +65,7 @@ export async function keepEvent(
     if (error instanceof AppError) throw error;
     const isThere = error instanceof DOMException && error.name === 'ConstraintError';
     if (!isThere) throw new AppError('STORAGE_FAILED');
-    if (!(await isOnDisk(event))) throw new AppError('EVENT_ID_REUSED');
+    if (!(await isOnDisk(event))) throw new AppError('ALREADY_CONFIRMED');
   }
   tellTabs(event.run);
 }

@@ -59,6 +59,10 @@ export const runErrors = {
     message: 'Another entry is saved under this ID.',
     fix: 'Reload. Saved entries haven’t changed.',
   },
+  ALREADY_CONFIRMED: {
+    message: 'Something was confirmed here first, perhaps in another tab.',
+    fix: 'What you just said doesn’t count. Check the last entry, then continue.',
+  },
   HOLD_ENDED: {
     message: 'Another device took over this job.',
     fix: 'Continue there. Your entries stay on this device.',

@@ -62,6 +62,10 @@ export const runErrors: Translation<typeof english> = {
     message: 'Otra entrada usa este código.',
     fix: 'Recargue. Lo guardado no cambió.',
   },
+  ALREADY_CONFIRMED: {
+    message: 'Aquí se confirmó algo antes, quizá en otra pestaña.',
+    fix: 'Lo que acaba de decir no cuenta. Revise la última entrada y continúe.',
+  },
   HOLD_ENDED: {
     message: 'Otro dispositivo tomó este trabajo.',
     fix: 'Continúe ahí. Sus entradas quedan en este dispositivo.',

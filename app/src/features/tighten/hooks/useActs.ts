@@ -69,7 +69,10 @@ export function useActs(run: string, state: RunState, confirmEvent: Confirm): Ac
     } catch (error) {
       const again = (doneAt: string): Promise<boolean> => confirm(type, { ...payload, doneAt });
       const sure = (): Promise<boolean> => confirm(type, { ...payload, sure: true });
-      setProblem({ step, error: asAppError(error), again, sure });
+      const refused = asAppError(error);
+      // Said of what stands there by now; else of what was due.
+      const at = Number(refused.params.entries ?? step);
+      setProblem({ step: at, error: refused, again, sure });
       return false;
     }
   };
