@@ -1,10 +1,23 @@
-import { expect, test, type Technician } from './house';
+import { expect, test, type Page, type Technician } from './house';
 
 /** From Today to a page of the bench: so many taps. */
 async function toBench(t: Technician, page?: string): Promise<void> {
   await t.section('Bench');
   await expect(t.page.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible();
   if (page) await t.tab(page).click();
+}
+/** What has moved in the page since, as the browser itself notes it. */
+async function movedOn(page: Page): Promise<() => Promise<string[]>> {
+  const moved = await page.evaluateHandle(() => {
+    const all: string[] = [];
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries())
+        for (const { node } of (entry as unknown as { sources: { node: Node | null }[] }).sources)
+          all.push(node?.textContent?.slice(0, 80) ?? '');
+    }).observe({ type: 'layout-shift' });
+    return all;
+  });
+  return () => moved.jsonValue();
 }
 const says = (t: Technician, text: string | RegExp) =>
   expect(t.page.getByText(text).first()).toBeVisible();
@@ -14,9 +27,14 @@ test(
   { tag: '@phone' },
   async ({ technician: t }) => {
     await t.signIn('Rafi Daan');
+    const moved = await movedOn(t.page);
     // What does a wrong lubricant cost?
     await toBench(t);
     await says(t, /^Clean and dry, it clamps \d+% less at the same torque\.$/);
+    await expect(t.page.getByRole('img', { name: /^50 N·m gives .* Yields at/ })).toBeVisible();
+    await expect(t.page.locator('[role=img] svg').first()).toBeAttached();
+    // The chart came into room that was kept for it.
+    expect(await moved()).toEqual([]);
     await t.page.getByRole('radiogroup', { name: 'Compare with' }).getByText('moly paste').click();
     await says(t, /^Moly paste, it clamps \d+% more at the same torque\.$/);
     await expect(t.page.getByRole('img', { name: /^50 N·m gives .* Yields at/ })).toBeVisible();

@@ -1,17 +1,17 @@
 import { Suspense, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 
-/** About as much room as a chart takes, while the first one is loaded. */
-const COMING = 160;
-
 /**
  * A chart as one picture with its words: what is inside it is neither read out nor reached by keys.
  */
 export function ChartFrame({
   label,
+  height,
   children,
 }: {
   label: string;
+  /** With its axes: kept free while the first one is loaded, so that nothing below it moves. */
+  height: number;
   children: (width: number) => ReactNode;
 }) {
   const [width, setWidth] = useState(0);
@@ -19,10 +19,15 @@ export function ChartFrame({
   const keepOut = (view: View | null): void =>
     (view as unknown as HTMLElement | null)?.setAttribute('inert', '');
   return (
-    <View role="img" aria-label={label} onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
+    <View
+      role="img"
+      aria-label={label}
+      style={{ minHeight: height }}
+      onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
+    >
       {width === 0 ? null : (
         <View ref={keepOut}>
-          <Suspense fallback={<View style={{ height: COMING }} />}>{children(width)}</Suspense>
+          <Suspense fallback={null}>{children(width)}</Suspense>
         </View>
       )}
     </View>

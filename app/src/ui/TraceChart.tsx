@@ -47,7 +47,7 @@ export function TraceChart({
   const [first, last] = [longest.angleDeg[0] ?? 0, longest.angleDeg.at(-1) ?? 0];
   const most = Math.max(...lines.flatMap((l) => l.data.map((d) => d.value)));
   return (
-    <ChartFrame label={label}>
+    <ChartFrame label={label} height={211}>
       {(width) => (
         <>
           <LineChart

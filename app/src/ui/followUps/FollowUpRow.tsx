@@ -95,16 +95,11 @@ export function FollowUpRow({
         {`${isLate ? '▲ ' : ''}${[when, at, f.celsius === null ? '' : text.warm({ celsius: f.celsius })].filter(Boolean).join(' · ')}`}
       </Text>
       {f.note ? <Line>{f.note}</Line> : null}
+      {f.state === 'open' && mayWrite && !asking && f.kind === 'retighten' && againTo ? (
+        <BigButton text={text.again} size="desk" onPress={() => router.navigate(againTo)} />
+      ) : null}
       {f.state === 'open' && mayWrite && !asking ? (
         <View style={styles.buttons}>
-          {f.kind === 'retighten' && againTo ? (
-            <BigButton
-              text={text.again}
-              size="desk"
-              grow
-              onPress={() => router.navigate(againTo)}
-            />
-          ) : null}
           <BigButton
             text={text.done}
             label={`${text.done}: ${f.text}`}

@@ -37,6 +37,7 @@ export function ClampChart({
   return (
     <>
       <ChartFrame
+        height={249}
         label={text.clamp.chartLabel({
           torque,
           atTorque: kn(curve.byTorque.at(-1)?.preloadKn ?? 0),

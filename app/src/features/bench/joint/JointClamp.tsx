@@ -66,6 +66,7 @@ function Bars({ clamp: { bolts } }: { clamp: RecordClamp }) {
   const number = (n: number): string => format.number(n, 1);
   return (
     <ChartFrame
+      height={181}
       label={text.joint.chartLabel({
         bolts: bolts
           .map((b) =>

@@ -49,6 +49,7 @@ function Bars({ spread, say }: { spread: Spread; say: (value: number) => string 
   const label = { color: inks.inkSoft, fontFamily: FONT, fontSize: 13 };
   return (
     <ChartFrame
+      height={139}
       label={text.spreadLabel({
         values: spread.values.map((v) => `${v.bolt}: ${say(v.value)}`).join(', '),
       })}

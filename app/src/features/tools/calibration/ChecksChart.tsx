@@ -43,7 +43,7 @@ export function ChecksChart({ checks }: { checks: readonly WrenchCheck[] }) {
     .join('; ');
   return (
     <Section title={text.check.chart}>
-      <ChartFrame label={text.check.chartLabel({ points: said })}>
+      <ChartFrame label={text.check.chartLabel({ points: said })} height={191}>
         {(width) => (
           <LineChart
             dataSet={series.map((s) => ({
