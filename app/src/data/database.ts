@@ -1,4 +1,10 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import {
+  openDB,
+  type DBSchema,
+  type IDBPDatabase,
+  type IDBPObjectStore,
+  type StoreNames,
+} from 'idb';
 import type { KeptRun } from '@stennet/core/contract/work';
 import { AppError, type ErrorCode, type ErrorParams } from '@stennet/core/errors';
 import type { OrderEntry } from '@stennet/core/order';
@@ -185,6 +191,21 @@ async function open(): Promise<IDBPDatabase<Schema>> {
     },
     terminated: openAgain,
   });
+}
+
+/**
+ * One write, on its way to the disk at once and not when the page next has a moment: a page that is
+ * closed right after it takes nothing along.
+ */
+export async function writeAtOnce<N extends StoreNames<Schema>>(
+  db: IDBPDatabase<Schema>,
+  name: N,
+  write: (store: IDBPObjectStore<Schema, [N], N, 'readwrite'>) => Promise<unknown>,
+): Promise<void> {
+  const transaction = db.transaction(name, 'readwrite');
+  const written = write(transaction.store);
+  transaction.commit();
+  await Promise.all([written, transaction.done]);
 }
 
 /** All events of a run, by hold and sequence. */

@@ -17,7 +17,7 @@ import { now } from '@/platform/clock';
 import { newId } from '@/platform/ids';
 import { useSignedIn } from './account';
 import { asAppError, call } from './api';
-import { database, type KeptDraft } from './database';
+import { database, writeAtOnce, type KeptDraft } from './database';
 import { DraftKeeper, type DraftState } from './draftKeeper';
 import { queryKeys } from './queryKeys';
 import { refresh } from './refresh';
@@ -32,7 +32,9 @@ const whose = (me: Me): Whose => ({ person: me.person.id, shop: me.shop.id });
 const keyOf = ({ person, shop }: Whose, sheet: string): Key => [person, shop, sheet];
 
 async function keep(me: Whose, kept: KeptDraft): Promise<void> {
-  await (await database()).put('drafts', kept, keyOf(me, kept.draft.id));
+  await writeAtOnce(await database(), 'drafts', (drafts) =>
+    drafts.put(kept, keyOf(me, kept.draft.id)),
+  );
 }
 export async function forgetDraft(me: Me, sheet: string): Promise<void> {
   await (await database()).delete('drafts', keyOf(whose(me), sheet));

@@ -5,7 +5,7 @@ import { newId } from '@/platform/ids';
 import { onBackOnline } from '@/platform/online';
 import { asAppError, call } from './api';
 import { isUnseen } from './bay';
-import { database, type KeptEntry, type Unanswered } from './database';
+import { database, writeAtOnce, type KeptEntry, type Unanswered } from './database';
 import { onLeaving } from './leaving';
 import { sendPhoto } from './photos';
 import { queryKeys } from './queryKeys';
@@ -83,7 +83,7 @@ export async function saveEntry({
     refused: null,
     changedAt: now().toISOString(),
   };
-  await (await database()).put('entries', kept, keyOf(entry));
+  await writeAtOnce(await database(), 'entries', (entries) => entries.put(kept, keyOf(entry)));
   show([...waitingNow().filter((k) => k.entry !== entry), kept]);
   void send();
 }

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { create } from 'zustand';
 import { useSignedIn } from './account';
-import { database } from './database';
+import { database, writeAtOnce } from './database';
 import { onLeaving } from './leaving';
 
 /**
@@ -25,11 +25,10 @@ function show(key: string, form: object | null): void {
 function keep(key: string, form: object | null): void {
   show(key, form);
   void database()
-    .then(
-      async (db) =>
-        void (await (form
-          ? db.put('answers', JSON.stringify(form), key)
-          : db.delete('answers', key))),
+    .then((db) =>
+      writeAtOnce(db, 'answers', (answers) =>
+        form ? answers.put(JSON.stringify(form), key) : answers.delete(key),
+      ),
     )
     .catch(() => undefined);
 }

@@ -4,7 +4,7 @@
 // - It has a store of its own: no sender of real runs ever sees it.
 import { AppError } from '@stennet/core/errors';
 import { asAppError, call } from '../api';
-import { database, onDisk } from '../database';
+import { database, onDisk, writeAtOnce } from '../database';
 import type { KeptPractice } from './form';
 
 /** So many that are sent stay here, to be looked at again. */
@@ -16,7 +16,7 @@ export const readPractice = async (id: string): Promise<KeptPractice | undefined
 /** @throws AppError STORAGE_FAILED */
 export async function keepPractice(kept: KeptPractice): Promise<void> {
   try {
-    await onDisk((db) => db.put('practice', kept, kept.log.id));
+    await onDisk((db) => writeAtOnce(db, 'practice', (all) => all.put(kept, kept.log.id)));
   } catch (error) {
     throw error instanceof AppError ? error : new AppError('STORAGE_FAILED');
   }
