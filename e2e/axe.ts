@@ -29,6 +29,10 @@ export async function clean(t: Technician, screen: string): Promise<void> {
   for (const colorScheme of isDarkToo ? (['light', 'dark'] as const) : (['light'] as const)) {
     await t.page.emulateMedia({ colorScheme });
     await t.page.clock.runFor(400);
+    // Else the same colors would be looked at twice.
+    await expect
+      .poll(() => inkOf(t), { message: `${screen} is ${colorScheme}` })
+      .toBe(INK[colorScheme]);
     const { violations } = await axe(t, colorScheme).analyze();
     expect(
       violations.map(
@@ -38,6 +42,14 @@ export async function clean(t: Technician, screen: string): Promise<void> {
     ).toEqual([]);
   }
 }
+
+const INK = { light: 'dark', dark: 'light' } as const;
+const inkOf = ({ page }: Technician): Promise<string> =>
+  page.evaluate(() => {
+    const heading = document.querySelector('[role=heading], h1, h2') ?? document.body;
+    const [red = 0] = /\d+/.exec(getComputedStyle(heading).color) ?? [];
+    return Number(red) > 127 ? 'light' : 'dark';
+  });
 
 function axe({ page }: Technician, theme: 'light' | 'dark'): AxeBuilder {
   // No frame is in any screen: nothing has to be put together from several, on a page of its own
