@@ -94,7 +94,7 @@ async function load(cluster, server, app, urls) {
 }
 
 function buildEmptyPage(to) {
-  exportWeb('bench/empty-page', ['--output-dir', to]);
+  exportWeb('bench/empty-page', to);
   quietly(process.execPath, [path.join(root, 'scripts/build-sw.mjs'), to]);
 }
 

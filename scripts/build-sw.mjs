@@ -2,6 +2,7 @@
 // scripts/build-sw.mjs DIST
 import fs from 'node:fs';
 import path from 'node:path';
+import { promisify } from 'node:util';
 import zlib from 'node:zlib';
 import { generateSW } from 'workbox-build';
 
@@ -34,21 +35,20 @@ await generateSW({
   cleanupOutdatedCaches: true,
 });
 
-function compress(folder) {
-  for (const entry of fs.readdirSync(folder, { withFileTypes: true })) {
-    const file = path.join(folder, entry.name);
-    if (entry.isDirectory()) compress(file);
-    else if (
-      /\.(js|css|html|svg|json|webmanifest)$/.test(entry.name) &&
-      fs.statSync(file).size > 1024
-    ) {
-      const bytes = fs.readFileSync(file);
-      fs.writeFileSync(
-        `${file}.br`,
-        zlib.brotliCompressSync(bytes, { params: { [zlib.constants.BROTLI_PARAM_QUALITY]: 11 } }),
-      );
-      fs.writeFileSync(`${file}.gz`, zlib.gzipSync(bytes, { level: 9 }));
-    }
-  }
+const brotli = promisify(zlib.brotliCompress);
+const gzip = promisify(zlib.gzip);
+const best = { params: { [zlib.constants.BROTLI_PARAM_QUALITY]: 11 } };
+
+async function compress(name) {
+  const file = path.join(dist, name);
+  const bytes = fs.readFileSync(file);
+  if (bytes.length <= 1024) return;
+  fs.writeFileSync(`${file}.br`, await brotli(bytes, best));
+  fs.writeFileSync(`${file}.gz`, await gzip(bytes, { level: 9 }));
 }
-compress(dist);
+await Promise.all(
+  fs
+    .readdirSync(dist, { recursive: true })
+    .filter((name) => /\.(js|css|html|svg|json|webmanifest)$/.test(name))
+    .map(compress),
+);

@@ -14,18 +14,14 @@ export function buildWeb() {
     'package-lock.json',
     'scripts/build-web.mjs',
     'scripts/build-sw.mjs',
-    'scripts/shortenNames.mjs',
+    'scripts/minify.mjs',
     'scripts/generate-assets.mjs',
   );
   if (fs.existsSync(mark) && fs.readFileSync(mark, 'utf8') === hash) return dist;
   console.log('Building the web app; the first time takes a minute or two …');
   fs.rmSync(dist, { recursive: true, force: true });
   shakeValibot();
-  exportWeb('app');
-  const first = firstScripts(dist);
-  // Another build that ran at the same time has taken it away.
-  if (first.length === 0) throw new Refusal('The web app was not built whole. Start again.');
-  quietly(process.execPath, [path.join(root, 'scripts/shortenNames.mjs'), ...first]);
+  exportWeb('app', dist);
   buildWorkers(path.join(dist, 'workers'));
   quietly(process.execPath, [path.join(root, 'scripts/build-sw.mjs'), dist]);
   fs.writeFileSync(mark, hash);
@@ -40,11 +36,11 @@ export const firstScripts = (dist) =>
       .matchAll(/<script src="\/([^"]+\.js)"/g),
   ].map(([, file]) => path.join(dist, file));
 
-/** What Expo makes of a folder for the web, as small as its bundler can. */
-export function exportWeb(folder, more = []) {
+/** What Expo makes of a folder for the web, as small as it can be. */
+export function exportWeb(folder, dist) {
   const expo = path.join(root, 'node_modules/expo/bin/cli');
-  const args = [expo, 'export', '--platform', 'web', '--max-workers', '2', ...more];
-  quietly(process.execPath, args, {
+  const args = ['--platform', 'web', '--max-workers', '2', '--no-minify', '--output-dir', dist];
+  quietly(process.execPath, [expo, 'export', ...args], {
     cwd: path.join(root, folder),
     env: {
       CI: '1',
@@ -55,6 +51,15 @@ export function exportWeb(folder, more = []) {
       NODE_ENV: 'production',
     },
   });
+  // Another build that ran at the same time has taken it away.
+  if (firstScripts(dist).length === 0)
+    throw new Refusal('The web app was not built whole. Start again.');
+  const built = path.join(dist, '_expo/static/js');
+  const scripts = fs
+    .readdirSync(built, { recursive: true })
+    .filter((file) => file.endsWith('.js'))
+    .map((file) => path.join(built, file));
+  quietly(process.execPath, [path.join(root, 'scripts/minify.mjs'), ...scripts]);
 }
 
 /** Metro drops workers where it shakes trees: each is bundled by itself. */
