@@ -89,13 +89,14 @@ module.exports = [
   },
   {
     // Reads whole packages for what no one does by mistake here.
-    rules: { 'import/no-named-as-default': 'off' },
+    rules: { 'import/no-named-as-default': 'off', 'import/no-named-as-default-member': 'off' },
   },
   {
     files: ['**/*.ts', '**/*.tsx'],
     rules: {
       // The types say it, and faster.
       'import/namespace': 'off',
+      'import/no-unresolved': 'off',
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/no-unused-vars': [
         'error',
@@ -122,6 +123,7 @@ module.exports = [
     },
   },
   { files: ['**/*'], ignores: ['app/**'], rules: aboutReact },
+  { files: ['app/**/*.test.ts', 'app/**/*.test.tsx'], rules: aboutReact },
   {
     files: ['core/src/**/*.ts'],
     ignores: tests,
@@ -173,6 +175,5 @@ module.exports = [
       ],
     },
   },
-  { files: tests, rules: { 'import/no-named-as-default-member': 'off' } },
-  { files: ['e2e/**'], rules: { 'react-hooks/rules-of-hooks': 'off', 'no-empty-pattern': 'off' } },
+  { files: ['e2e/**'], rules: { 'no-empty-pattern': 'off' } },
 ];
