@@ -159,7 +159,7 @@ const styles = StyleSheet.create({
   // As large as a thumb in a glove, with its arrow where the margin is.
   back: { width: 64, height: 64, borderRadius: 32, marginLeft: -12, marginRight: -8 },
   backInner: { width: 64, height: 64, alignItems: 'center', justifyContent: 'center' },
-  titles: { flex: 1, minWidth: 0 },
+  titles: { flex: 1, minWidth: 0, paddingVertical: 4 },
   title: { fontWeight: '700', fontFamily: FONT },
   fixed: { flex: 1, minHeight: 0 },
   body: {

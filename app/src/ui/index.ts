@@ -2,6 +2,7 @@
 // shown before any of core is loaded for it.
 export { BenchLink } from './BenchLink';
 export { BigButton } from './BigButton';
+export { HeadButton } from './HeadButton';
 export { Card } from './Card';
 export { PinField } from './PinField';
 export {

@@ -2,7 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { useDraft, type Editing } from '@/data/drafts';
-import { BigButton, Chip, Line, ScreenFrame, useInks, useIsWide, Waiting } from '@/ui';
+import { Chip, HeadButton, Line, ScreenFrame, useInks, useIsWide, Waiting } from '@/ui';
 import { EditorContext, useEditor, useEditorOf } from './hooks/useEditor';
 import { usePages } from './hooks/usePages';
 import { useReading, type Reading } from './hooks/useReading';
@@ -249,19 +249,15 @@ function UndoButtons({ editing }: { editing: Editing }) {
           <Line>{text.saving[state.saving]}</Line>
         </View>
       ) : null}
-      <BigButton
+      <HeadButton
         text={isWide ? text.undo : '↶'}
         label={text.undo}
-        look="quiet"
-        size="desk"
         onPress={() => keeper.undo()}
         disabled={!state.canUndo}
       />
-      <BigButton
+      <HeadButton
         text={isWide ? text.redo : '↷'}
         label={text.redo}
-        look="quiet"
-        size="desk"
         onPress={() => keeper.redo()}
         disabled={!state.canRedo}
       />

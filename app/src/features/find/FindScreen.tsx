@@ -5,7 +5,16 @@ import type { SheetBrief } from '@stennet/core/contract/work';
 import { isAllowed, routes } from '@stennet/core/contract';
 import { asAppError, useLibraryOnDevice, useSignedIn } from '@/data';
 import { useFoundSheets, useSheetsAtHand, type SheetFilter } from '@/data/sheets';
-import { BigButton, Heading, Loading, Notice, ScreenFrame, SearchBox, useIsWide } from '@/ui';
+import {
+  BigButton,
+  HeadButton,
+  Heading,
+  Loading,
+  Notice,
+  ScreenFrame,
+  SearchBox,
+  useIsWide,
+} from '@/ui';
 import { ByVin, looksLikeVin } from './parts/ByVin';
 import { openFile } from '@/platform/files';
 import { Narrowed, Places } from './parts/Places';
@@ -27,12 +36,7 @@ export function FindScreen() {
   useLibraryOnDevice();
   const router = useRouter();
   const library = isAllowed(me.role, 'sheet.write') ? (
-    <BigButton
-      text={text.library}
-      look="quiet"
-      size="desk"
-      onPress={() => router.navigate('/library')}
-    />
+    <HeadButton text={text.library} onPress={() => router.navigate('/library')} />
   ) : null;
   return (
     <ScreenFrame title={text.find} right={library}>

@@ -8,7 +8,7 @@ import type { Confirm } from '@/data/runs';
 import type { RunView } from '@/data/runStore';
 import { useHands } from '@/platform/hands';
 import { useWakeLock } from '@/platform/wakeLock';
-import { BigButton, SavedBadge, ScreenFrame, useIsWide } from '@/ui';
+import { HeadButton, SavedBadge, ScreenFrame, useIsWide } from '@/ui';
 import { useActs } from '../hooks/useActs';
 import { useHandsFree } from '../hooks/useHandsFree';
 import { RunNowProvider, useRunSoon } from '../hooks/useRunNow';
@@ -147,7 +147,7 @@ function HeadRight({ mark }: { mark: ReactNode }) {
     <View style={styles.right}>
       {mark ?? <Badge />}
       {mayPause ? (
-        <BigButton text={text.pause} look="quiet" onPress={() => void acts.confirm('paused', {})} />
+        <HeadButton text={text.pause} onPress={() => void acts.confirm('paused', {})} />
       ) : null}
     </View>
   );

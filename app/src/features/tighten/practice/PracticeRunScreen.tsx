@@ -6,7 +6,7 @@ import { EXERCISES, practiceText } from '@stennet/core/practice';
 import { useSignedIn } from '@/data';
 import { usePracticeRun, type PracticeRun } from '@/data/practice';
 import type { RunView } from '@/data/runStore';
-import { BigButton, ScreenFrame, useInks, Waiting } from '@/ui';
+import { HeadButton, ScreenFrame, useInks, Waiting } from '@/ui';
 import { practicePlace } from '../hooks/useRunPlace';
 import { RunScreen } from '../parts/RunScreen';
 import { text } from '../text';
@@ -62,7 +62,7 @@ function Ready({ view, run }: { view: RunView; run: PracticeRun }) {
       mark={
         <View style={styles.mark}>
           <PracticeMark />
-          {isOver ? null : <BigButton text={text.practice.end} look="quiet" onPress={end} />}
+          {isOver ? null : <HeadButton text={text.practice.end} onPress={end} />}
         </View>
       }
     />
