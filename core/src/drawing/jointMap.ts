@@ -1,22 +1,14 @@
 import { AS_DRAWN, viewedFrom, type MapView } from '../joint';
 import { groupOf, isOn, type Sheet } from '../procedure';
 import { fastenerId, seatIdOf, type Deviation, type Progress, type SeatProgress } from '../run';
-import { headRadius, seatShapes, place, number, type SeatMark } from './seatShapes';
-import { circle, label, path, polyline, type Drawing, type Point, type Shape } from './shapes';
+import { landmarks, namesReach, seatNames, wordSizes, type MapNames } from './mapWords';
+import { boxOf, drawnIn, partShapes } from './outline';
+import { headRadius, seatShapes, type SeatMark } from './seatShapes';
+import type { Drawing, Point, Shape } from './shapes';
 
-export interface JointMapOptions {
+export interface JointMapOptions extends MapNames {
   /** Thumbnails carry no words. */
   words: boolean;
-  /**
-   * What a seat is called on this map, nothing for one that is not named. Empty: the permanent
-   * labels.
-   */
-  numbers: Readonly<Record<string, string>>;
-  /**
-   * Its place in the order, as a second and smaller mark; left out where it says the same as the
-   * name.
-   */
-  ordinals?: Readonly<Record<string, string>>;
   /** How the technician stands to the part. */
   view?: MapView;
 }
@@ -96,7 +88,7 @@ function stripeOf(sheet: Sheet, progress: Progress, seat: SeatProgress): number 
 }
 
 /**
- * The part as it lies before the technician, to scale (mm), with every fastener and what has
+ * The part as it lies before the technician (mm), with every fastener in its place and what has
  * happened to it.
  * @returns plain shapes; y runs down
  */
@@ -105,39 +97,35 @@ export function jointMap(
   marks: Readonly<Record<string, SeatMark>>,
   options: JointMapOptions,
 ): Drawing {
-  const sheet = seenSheet(whole, options.view);
+  const { sheet, isDrawnIn } = drawnIn(seenSheet(whole, options.view));
   const box = boxOf(sheet);
   const r = headRadius(sheet);
+  const sizes = wordSizes(box, r);
+  const names = namesReach(sheet, r, sizes.name);
+  const marked = options.words ? landmarks(sheet, names, r, sizes.landmark) : [];
   const shapes: Shape[] = [
-    ...partShapes(sheet, r),
+    ...partShapes(sheet, r, isDrawnIn),
     ...sheet.seats.flatMap((seat) => {
       const position = sheet.pattern.positions.find((p) => p.label === seat.position);
       const mark = marks[seat.id];
       if (!position || !mark) return [];
       const at = { x: position.xMm, y: -position.yMm };
-      const signs = seatShapes(at, r, mark, groupOf(sheet, seat).head);
-      const above = position.yMm > (box.low + box.high) / 2;
-      const said = Object.keys(options.numbers).length === 0 ? seat.id : options.numbers[seat.id];
-      const ordinal = options.ordinals?.[seat.id];
-      const second =
-        ordinal && Number.parseInt(ordinal, 10) !== Number(said)
-          ? [place(at, r, ordinal, above)]
-          : [];
-      return options.words && said !== undefined
-        ? [...signs, number(at, r, mark.next, said, above), ...second]
-        : signs;
+      return seatShapes(at, r, mark, groupOf(sheet, seat).head);
     }),
-    ...(options.words ? landmarks(sheet, box, r) : []),
+    ...(options.words ? seatNames(sheet, marks, options, r, sizes.name) : []),
+    ...marked,
   ];
-  // Numbers stand outside the rows of fasteners, landmarks below them.
-  const highest = Math.max(...sheet.pattern.positions.map((p) => p.yMm));
-  const [side, above, below] = options.words
-    ? [r * 0.3, Math.max(r * 1.2, highest + r * 3.6 - box.high), r * 2.9]
-    : [r * 0.3, r * 0.3, r * 0.3];
+  const margin = r * 0.3;
+  const [above, below] = options.words
+    ? [
+        Math.max(r * 1.2, names.above - box.high, ...marked.map((l) => l.size - l.y - box.high)),
+        Math.max(r * 2.9, ...marked.map((l) => l.y + l.size * 0.3 + box.low)),
+      ]
+    : [margin, margin];
   return {
-    x: box.left - side,
+    x: box.left - margin,
     y: -box.high - above,
-    width: box.right - box.left + 2 * side,
+    width: box.right - box.left + 2 * margin,
     height: box.high - box.low + above + below,
     shapes,
   };
@@ -174,53 +162,4 @@ export function zoomedTo(drawing: Drawing, zoom: number, at: Point | null): Draw
     width,
     height,
   };
-}
-
-/** The part itself: its outline and its openings. @param r radius of a fastener's head, mm */
-export const partShapes = ({ pattern }: Sheet, r: number): Shape[] => [
-  path(
-    polyline(
-      pattern.outline.map(([x, y]) => ({ x, y: -y })),
-      true,
-    ),
-    'part',
-    'partEdge',
-    r * 0.08,
-  ),
-  ...pattern.openings.map((o) =>
-    circle({ x: o.xMm, y: -o.yMm }, o.radiusMm, 'opening', 'partEdge', r * 0.05),
-  ),
-];
-
-interface Box {
-  left: number;
-  right: number;
-  low: number;
-  high: number;
-}
-
-/** How far the outline reaches, mm; y runs up. */
-export function boxOf(sheet: Sheet): Box {
-  const xs = sheet.pattern.outline.map(([x]) => x);
-  const ys = sheet.pattern.outline.map(([, y]) => y);
-  return {
-    left: Math.min(...xs),
-    right: Math.max(...xs),
-    low: Math.min(...ys),
-    high: Math.max(...ys),
-  };
-}
-
-function landmarks(sheet: Sheet, box: Box, r: number): Shape[] {
-  const y = -box.low + r * 2.5;
-  const size = Math.min(r * 0.82, (box.right - box.left) * 0.075);
-  return sheet.pattern.landmarks.map((l) => {
-    if (l.side === 'left')
-      return label({ x: box.left, y }, size, `← ${l.text}`, 'quiet', { anchor: 'start' });
-    if (l.side === 'right')
-      return label({ x: box.right, y }, size, `${l.text} →`, 'quiet', { anchor: 'end' });
-    if (l.side === 'bottom')
-      return label({ x: box.right, y }, size, `↓ ${l.text}`, 'quiet', { anchor: 'end' });
-    return label({ x: (box.left + box.right) / 2, y: -box.high - r * 0.4 }, size, l.text, 'quiet');
-  });
 }

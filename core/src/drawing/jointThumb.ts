@@ -1,5 +1,6 @@
 import type { Sheet } from '../procedure';
-import { boxOf, mapPlaces, partShapes } from './jointMap';
+import { mapPlaces } from './jointMap';
+import { boxOf, drawnIn, partShapes } from './outline';
 import { headRadius } from './seatShapes';
 import { circle, type Drawing } from './shapes';
 
@@ -13,9 +14,10 @@ export interface JointThumb {
 
 /**
  * A joint small enough for a list: its outline with a plain circle for each fastener.
- * @returns to scale (mm); y runs down
+ * @returns mm; y runs down
  */
-export function jointThumb(sheet: Sheet): JointThumb {
+export function jointThumb(whole: Sheet): JointThumb {
+  const { sheet } = drawnIn(whole);
   const box = boxOf(sheet);
   const r = headRadius(sheet);
   const seats = mapPlaces(sheet);
@@ -27,7 +29,7 @@ export function jointThumb(sheet: Sheet): JointThumb {
       width: box.right - box.left + 2 * margin,
       height: box.high - box.low + 2 * margin,
       shapes: [
-        ...partShapes(sheet, r),
+        ...partShapes(sheet, r, false),
         ...seats.map((at) => circle(at, r, 'head', 'headEdge', r * 0.16)),
       ],
     },

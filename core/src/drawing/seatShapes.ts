@@ -1,6 +1,6 @@
 import type { Sheet } from '../procedure';
 import { type Head, fastenerHead } from './fastenerHead';
-import { type Point, type Shape, circle, path, polyline, polar, label } from './shapes';
+import { type Point, type Shape, type Words, circle, path, polyline, polar, label } from './shapes';
 
 /**
  * Heads are drawn larger than they are, as large as their neighbors allow: they are signs, the
@@ -57,14 +57,24 @@ export function seatShapes(at: Point, r: number, mark: SeatMark, head: Head): Sh
   return shapes;
 }
 
-export function number(at: Point, r: number, isNext: boolean, text: string, above: boolean): Shape {
-  const size = isNext ? r * 1.45 : r * 1.15;
+export const NEXT_IS_LARGER = 1.26;
+
+/** @param usual height of a name, mm; that of the next one is larger */
+export function number(
+  at: Point,
+  r: number,
+  isNext: boolean,
+  text: string,
+  above: boolean,
+  usual: number,
+): Words {
+  const size = isNext ? usual * NEXT_IS_LARGER : usual;
   const y = above ? at.y - r * 2.1 : at.y + r * 2.1 + size * 0.72;
   return label({ x: at.x, y }, size, text, isNext ? 'brand' : 'ink', { bold: isNext, mono: true });
 }
 
 /** Opposite the name, so that the two are never read as one. */
-export function place(at: Point, r: number, text: string, above: boolean): Shape {
+export function place(at: Point, r: number, text: string, above: boolean): Words {
   const size = r * 0.72;
   return label(
     { x: at.x, y: above ? at.y + r * 1.85 + size * 0.72 : at.y - r * 1.85 },

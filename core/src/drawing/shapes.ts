@@ -19,20 +19,21 @@ interface Style {
   stroke: Ink;
   width: number;
 }
+export interface Words {
+  kind: 'text';
+  x: number;
+  y: number;
+  size: number;
+  text: string;
+  ink: Ink;
+  anchor: 'start' | 'middle' | 'end';
+  bold: boolean;
+  mono: boolean;
+}
 export type Shape =
   | ({ kind: 'path'; d: string; dash?: readonly number[]; round?: boolean } & Style)
   | ({ kind: 'circle'; x: number; y: number; r: number } & Style)
-  | {
-      kind: 'text';
-      x: number;
-      y: number;
-      size: number;
-      text: string;
-      ink: Ink;
-      anchor: 'start' | 'middle' | 'end';
-      bold: boolean;
-      mono: boolean;
-    };
+  | Words;
 
 /**
  * Plain primitives in a box; y runs down as on screens and paper. The same on screen, thumbnail and
@@ -108,7 +109,7 @@ export const label = (
   text: string,
   ink: Ink,
   options: { anchor?: 'start' | 'middle' | 'end'; bold?: boolean; mono?: boolean } = {},
-): Shape => ({
+): Words => ({
   kind: 'text',
   x: at.x,
   y: at.y,
