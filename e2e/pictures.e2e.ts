@@ -1,4 +1,5 @@
 import { driveTo } from './drive';
+import { clickIt } from './hand';
 import { expect, test, type Technician } from './house';
 
 // The pictures of docs/screenshots, from the demo data. Run with
@@ -76,16 +77,11 @@ test('a picture of practice', async ({ technician: t, house }) => {
   await t.button(/^6\. Feel the yield/).click();
   for (const name of [/new ones in, by hand/, /^Practice click wrench/, 'Wrench is set'] as const)
     await t.tap(name);
-  const pulls = async (times: number): Promise<void> => {
-    await t.button('Pull').focus();
-    for (let i = 0; i < times; i += 1) await t.page.keyboard.press('Enter');
-    await expect(t.page.getByText(/^Clicked after/)).toBeVisible();
-  };
   for (let bolt = 1; bolt <= 2; bolt += 1) {
-    await pulls(25);
+    await clickIt(t);
     await t.pull('Clicked');
   }
-  await pulls(25);
+  await clickIt(t);
   await picture(t, 'practice');
 });
 
