@@ -1,7 +1,11 @@
 import 'fake-indexeddb/auto';
-import { QueryObserver } from '@tanstack/react-query';
+import { QueryClient, QueryObserver } from '@tanstack/react-query';
+import {
+  persistQueryClientRestore,
+  persistQueryClientSave,
+} from '@tanstack/react-query-persist-client';
 import { AppError } from '@stennet/core/errors';
-import { queryClient } from './queries';
+import { isKept, persister, queryClient } from './queries';
 
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => {
@@ -33,4 +37,32 @@ test('what was refused is not asked for again by itself', async () => {
   await jest.advanceTimersByTimeAsync(30_000);
   expect(sheet.asked()).toBe(1);
   sheet.stop();
+});
+
+/** An answer, then a question that fails; and what the next start of the app knows. */
+async function knownAtNextStart(fails: AppError): Promise<unknown> {
+  jest.useRealTimers();
+  const ask = (queryFn: () => Promise<string>): Promise<unknown> =>
+    queryClient.fetchQuery({ queryKey: ['today'], queryFn, retry: false }).catch(() => undefined);
+  await ask(() => Promise.resolve('RO 2417'));
+  await queryClient.invalidateQueries();
+  await ask(() => Promise.reject(fails));
+  const dehydrateOptions = { shouldDehydrateQuery: isKept };
+  await persistQueryClientSave({ queryClient, persister, dehydrateOptions });
+  // It writes twice a second at most.
+  await new Promise((done) => setTimeout(done, 600));
+  const next = new QueryClient();
+  await persistQueryClientRestore({ queryClient: next, persister });
+  const { data, status, error } = next.getQueryState(['today']) ?? {};
+  next.clear();
+  return { data, status, error };
+}
+
+test('a start without the server takes nothing from the next start without it', async () => {
+  const known = { data: 'RO 2417', status: 'success', error: null };
+  expect(await knownAtNextStart(new AppError('OFFLINE'))).toEqual(known);
+});
+
+test('what the server has refused is not shown at the next start', async () => {
+  expect(await knownAtNextStart(new AppError('FORBIDDEN'))).toEqual({});
 });

@@ -1,5 +1,4 @@
 import {
-  defaultShouldDehydrateQuery,
   keepPreviousData,
   QueryCache,
   QueryClient,
@@ -7,6 +6,7 @@ import {
   type Query,
 } from '@tanstack/react-query';
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
+import type { PersistedClient } from '@tanstack/react-query-persist-client';
 import type { Me } from '@stennet/core/contract';
 import type { AppError } from '@stennet/core/errors';
 import type { OrderState } from '@stennet/core/order';
@@ -43,6 +43,7 @@ export const queryClient = new QueryClient({
 export const persister = createAsyncStoragePersister({
   key: 'answers',
   throttleTime: 500,
+  serialize: (client) => JSON.stringify(asLastKnown(client)),
   storage: {
     // Where the device keeps nothing, the app goes on with what the server says.
     getItem: (key: string) =>
@@ -61,9 +62,26 @@ export const persister = createAsyncStoragePersister({
   },
 });
 export const KEEP_MS = 7 * DAY_MS;
-/** All that succeeded but what is large and soon fetched or calculated again. */
-export const isKept = (query: Query): boolean =>
-  defaultShouldDehydrateQuery(query) && query.meta?.kept !== false;
+/**
+ * All that is known but what is large and soon fetched or calculated again. A server that cannot be
+ * reached takes nothing back: the next start without it has the same to show.
+ */
+export const isKept = ({ state, meta }: Query): boolean =>
+  state.data !== undefined && !wasRefused(state.error) && meta?.kept !== false;
+const wasRefused = (error: Error | null): boolean =>
+  error !== null && !['OFFLINE', 'INTERNAL'].includes(asAppError(error).code);
+
+/** The last answers, without what went wrong with the questions after them. */
+const asLastKnown = (client: PersistedClient): PersistedClient => ({
+  ...client,
+  clientState: {
+    ...client.clientState,
+    queries: client.clientState.queries.map((query) => ({
+      ...query,
+      state: { ...query.state, status: 'success', error: null, fetchFailureReason: null },
+    })),
+  },
+});
 
 /** Who is signed in; null when no one is. */
 export const useMe = () => useQuery({ queryKey: queryKeys.me, queryFn: askMe, staleTime: 0 });
