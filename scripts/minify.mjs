@@ -24,7 +24,9 @@ if (isMainThread) {
       compress: { reduce_funcs: false },
       mangle: true,
       ecma: 2020,
-      format: { comments: false },
+      // A function in parentheses is compiled along with its file, beside the page; else it is read
+      // twice, the second time while the page waits. Nearly every module of the start is needed.
+      format: { comments: false, wrap_func_args: true },
     });
     fs.writeFileSync(file, code);
   }
