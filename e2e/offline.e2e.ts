@@ -64,3 +64,21 @@ test(
     await expect(t.page.getByText('Whistle at idle')).toBeVisible();
   },
 );
+
+test.describe('before the service worker has everything', () => {
+  test.use({ serviceWorkers: 'block' });
+  test('a screen that cannot be loaded says so, and comes once it can be', async ({
+    technician: t,
+    context,
+  }) => {
+    const part = '**/workScreens-*.js';
+    await context.route(part, (route) => route.abort());
+    await t.signIn();
+    await t.section('Find');
+    await expect(t.page.getByText('This screen isn’t on this device yet')).toBeVisible();
+    await context.unroute(part);
+    await t.button('Reload').click();
+    await t.section('Find');
+    await expect(t.page.getByRole('searchbox').first()).toBeVisible();
+  });
+});

@@ -1,26 +1,33 @@
 import { commonText } from '@/language/common';
-import { lazy, Suspense, type ComponentType, type ReactElement } from 'react';
+import { useEffect, useState, type ReactElement } from 'react';
 import { loadWorkBy } from '@/data';
 import { Loading, ScreenFrame } from '@/ui';
 
-const work = () => import('./workScreens');
+type Work = typeof import('./workScreens');
+let loaded: Work | null = null;
+const work = async (): Promise<Work> => (loaded = await import('./workScreens'));
 loadWorkBy(work);
 
-type ScreenName = Extract<keyof Awaited<ReturnType<typeof work>>, `${string}Screen`>;
-/** A screen that is loaded when someone goes there; the service worker has it already. */
+type ScreenName = Extract<keyof Work, `${string}Screen`>;
+/**
+ * A screen that is loaded when someone goes there; the service worker has it already. Once it is
+ * here it is drawn at once: a Suspense boundary would hold back what it shows for 300 ms.
+ */
 function lazyScreen(name: ScreenName): () => ReactElement {
-  const Screen = lazy<ComponentType>(() => work().then((screens) => ({ default: screens[name] })));
   return function LazyScreen() {
+    const [screens, setScreens] = useState(loaded);
+    const [failed, setFailed] = useState<unknown>(null);
+    useEffect(() => {
+      if (!screens) work().then(setScreens, setFailed);
+    }, [screens]);
+    // To the boundary that says what to do.
+    if (failed) throw failed;
+    const Screen = screens?.[name];
+    if (Screen) return <Screen />;
     return (
-      <Suspense
-        fallback={
-          <ScreenFrame title="" back="/" backLabel={commonText.today}>
-            <Loading text={commonText.opening} rows={4} />
-          </ScreenFrame>
-        }
-      >
-        <Screen />
-      </Suspense>
+      <ScreenFrame title="" back="/" backLabel={commonText.today}>
+        <Loading text={commonText.opening} rows={4} />
+      </ScreenFrame>
     );
   };
 }
