@@ -1,17 +1,11 @@
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text, TouchableRipple } from 'react-native-paper';
 import Svg from 'react-native-svg';
 import { onItsWay, type Order } from '@stennet/core/contract';
-import {
-  stationNow,
-  stations,
-  STATION_TEXT,
-  type Station,
-  type StationName,
-} from '@stennet/core/order';
+import { stationNow, stations, STATION_TEXT, type Station } from '@stennet/core/order';
 import { useSignedIn, type ShownEntry } from '@/data';
 import { Card, FlatSections, Icon, StationMark, useInks } from '@/ui';
+import { useOpenStations } from '../hooks/useOpenStations';
 import { text } from '../text';
 import { measuredFact } from '../measuredFact';
 import { Inside } from './Stations';
@@ -32,15 +26,7 @@ export function OrderPath({
   const { format } = useSignedIn();
   const way = stations(onItsWay(order, entries));
   const next = (way.find((s) => s.state === 'next') ?? stationNow(way))?.name;
-  const [open, setOpen] = useState<ReadonlySet<StationName>>(new Set());
-  const [closed, setClosed] = useState<ReadonlySet<StationName>>(new Set());
-  const isOpen = (name: StationName): boolean =>
-    open.has(name) || (name === next && !closed.has(name));
-  const toggle = (name: StationName): void => {
-    const was = isOpen(name);
-    setOpen((o) => new Set([...o].filter((n) => n !== name).concat(was ? [] : [name])));
-    setClosed((c) => new Set([...c].filter((n) => n !== name).concat(was ? [name] : [])));
-  };
+  const { open, toggle } = useOpenStations(next);
   return (
     <Card>
       <View>
@@ -55,7 +41,7 @@ export function OrderPath({
             isFirst={i === 0}
             isLast={i === way.length - 1}
             isDoneBefore={way[i - 1]?.state === 'done' && station.state === 'done'}
-            isOpen={isOpen(station.name)}
+            isOpen={open.has(station.name)}
             onToggle={() => toggle(station.name)}
           >
             <FlatSections>
