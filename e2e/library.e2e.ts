@@ -155,37 +155,3 @@ test(
     });
   },
 );
-
-test.describe(() => {
-  // Before the app's own store of screens is filled.
-  test.use({ serviceWorkers: 'block' });
-  test(
-    'a screen that is not on the device and cannot be fetched says so, and loads again',
-    { tag: ['@phone', '@long'] },
-    async ({ technician: t }) => {
-      await t.signIn();
-      await t.section('Find');
-      await t.page.getByRole('searchbox').fill('spiral exhaust qn47');
-      await expect(
-        t.page.getByRole('link', { name: /^Open Exhaust manifold/ }).first(),
-      ).toBeVisible();
-      const away = /revision.*\.js$/;
-      await t.page.route(away, (route) => route.abort());
-      await t.page
-        .getByRole('link', { name: /^Open Exhaust manifold/ })
-        .first()
-        .click();
-      await expect(t.page.getByText('This screen isn’t on this device yet')).toBeVisible();
-      await t.page.unroute(away);
-      await t.button('Reload').click();
-      await expect(t.page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
-      await t.section('Find');
-      await t.page.getByRole('searchbox').fill('spiral exhaust qn47');
-      await t.page
-        .getByRole('link', { name: /^Open Exhaust manifold/ })
-        .first()
-        .click();
-      await expect(t.page.getByRole('heading', { name: 'Stages' })).toBeVisible();
-    },
-  );
-});

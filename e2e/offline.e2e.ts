@@ -74,11 +74,10 @@ test.describe('before the service worker has everything', () => {
     const part = '**/workScreens-*.js';
     await context.route(part, (route) => route.abort());
     await t.signIn();
-    await t.section('Find');
+    await t.page.getByRole('link', { name: 'Open RO 2417' }).click();
     await expect(t.page.getByText('This screen isn’t on this device yet')).toBeVisible();
     await context.unroute(part);
     await t.button('Reload').click();
-    await t.section('Find');
-    await expect(t.page.getByRole('searchbox').first()).toBeVisible();
+    await expect(t.page.getByRole('heading', { name: 'RO 2417' })).toBeVisible();
   });
 });

@@ -1,6 +1,7 @@
 import { commonText } from '@/language/common';
 import { useEffect, useState, type ReactElement } from 'react';
 import { loadWorkBy } from '@/data';
+import { FailedNotice } from '@/features/account';
 import { Loading, ScreenFrame } from '@/ui';
 
 type Work = typeof import('./workScreens');
@@ -16,17 +17,19 @@ type ScreenName = Extract<keyof Work, `${string}Screen`>;
 function lazyScreen(name: ScreenName): () => ReactElement {
   return function LazyScreen() {
     const [screens, setScreens] = useState(loaded);
-    const [failed, setFailed] = useState<unknown>(null);
+    const [failed, setFailed] = useState<Error | null>(null);
     useEffect(() => {
       if (!screens) work().then(setScreens, setFailed);
     }, [screens]);
-    // To the boundary that says what to do.
-    if (failed) throw failed;
     const Screen = screens?.[name];
     if (Screen) return <Screen />;
     return (
       <ScreenFrame title="" back="/" backLabel={commonText.today}>
-        <Loading text={commonText.opening} rows={4} />
+        {failed ? (
+          <FailedNotice error={failed} />
+        ) : (
+          <Loading text={commonText.opening} rows={4} />
+        )}
       </ScreenFrame>
     );
   };

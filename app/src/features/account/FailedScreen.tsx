@@ -10,17 +10,24 @@ import { text } from './text';
  */
 export function FailedScreen({ error }: { error: Error }) {
   const isDark = useColorScheme() === 'dark';
-  const isMissing = /loading module|dynamically imported|failed to fetch/i.test(error.message);
   return (
     <PaperProvider theme={isDark ? darkTheme : lightTheme}>
       <ScreenFrame title={text.product}>
-        <Notice
-          title={isMissing ? text.partMissing : text.broke}
-          text={isMissing ? text.partMissingText : text.brokeText}
-          action={{ text: text.loadAgain, onPress: reload }}
-          alert
-        />
+        <FailedNotice error={error} />
       </ScreenFrame>
     </PaperProvider>
+  );
+}
+
+/** The same in its place: the rest of the app stays, and a reload comes back to this address. */
+export function FailedNotice({ error }: { error: Error }) {
+  const isMissing = /loading module|dynamically imported|failed to fetch/i.test(error.message);
+  return (
+    <Notice
+      title={isMissing ? text.partMissing : text.broke}
+      text={isMissing ? text.partMissingText : text.brokeText}
+      action={{ text: text.loadAgain, onPress: reload }}
+      alert
+    />
   );
 }

@@ -1,3 +1,3 @@
 export { Root } from './Root';
 export { LostScreen } from './LostScreen';
-export { FailedScreen } from './FailedScreen';
+export { FailedNotice, FailedScreen } from './FailedScreen';
