@@ -211,6 +211,10 @@ test(
     await expect(t.page.getByText('Tern Street', { exact: true })).toBeVisible();
     await expect(t.page.getByRole('link', { name: /Open RO/ })).toHaveCount(1);
     await expect(t.page.getByRole('link', { name: 'Open RO 118' })).toBeVisible();
+    // A start a moment later, before the server has said who this is.
+    await t.page.route('**/api/me', (route) => route.abort());
+    await t.page.reload();
+    await expect(t.page.getByText('Tern Street', { exact: true })).toBeVisible();
   },
 );
 

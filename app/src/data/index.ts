@@ -12,9 +12,7 @@ export {
   useToday,
   useTools,
   queryClient,
-  persister,
-  KEEP_MS,
-  isKept,
+  persistOptions,
   type KeptTool,
   type OrderFilter,
 } from './queries';

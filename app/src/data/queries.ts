@@ -1,4 +1,5 @@
 import {
+  dehydrate,
   keepPreviousData,
   QueryCache,
   QueryClient,
@@ -14,7 +15,8 @@ import type { ListedTool, ShopTool } from '@stennet/core/prepare';
 import { whenIdle } from '@/platform/frames';
 import { call, asAppError } from './api';
 import { unverified, verifyNow } from './bay';
-import { database } from './database';
+import { database, onDisk } from './database';
+import { leave } from './leaving';
 import { queryKeys } from './queryKeys';
 
 const ASK_AGAIN_MS = 5_000;
@@ -39,9 +41,10 @@ export const queryClient = new QueryClient({
   },
 });
 
+const ANSWERS = 'answers';
 /** Answers kept for the next start, per device; cleared at sign-out and at a change of shop. */
 export const persister = createAsyncStoragePersister({
-  key: 'answers',
+  key: ANSWERS,
   throttleTime: 500,
   serialize: (client) => JSON.stringify(asLastKnown(client)),
   storage: {
@@ -61,7 +64,6 @@ export const persister = createAsyncStoragePersister({
         .catch(() => undefined),
   },
 });
-export const KEEP_MS = 7 * DAY_MS;
 /**
  * All that is known but what is large and soon fetched or calculated again. A server that cannot be
  * reached takes nothing back: the next start without it has the same to show.
@@ -70,6 +72,33 @@ export const isKept = ({ state, meta }: Query): boolean =>
   state.data !== undefined && !wasRefused(state.error) && meta?.kept !== false;
 const wasRefused = (error: Error | null): boolean =>
   error !== null && !['OFFLINE', 'INTERNAL'].includes(asAppError(error).code);
+
+export const persistOptions = {
+  persister,
+  maxAge: 7 * DAY_MS,
+  buster: '3',
+  dehydrateOptions: { shouldDehydrateQuery: isKept },
+};
+
+/**
+ * The next start begins as this one, with nothing of whoever was here before: kept before their
+ * name is on the screen, where the other answers are kept when there is time.
+ */
+export async function keepOnly(me: Me): Promise<void> {
+  const next = new QueryClient();
+  next.setQueryData(queryKeys.me, me);
+  const { buster } = persistOptions;
+  const kept: PersistedClient = { buster, timestamp: Date.now(), clientState: dehydrate(next) };
+  next.clear();
+  // A device that keeps nothing says so on every screen.
+  await onDisk((db) => db.put('answers', JSON.stringify(kept), ANSWERS)).catch(() => undefined);
+}
+
+/**
+ * All but who is signed in: that question stays open on the screen and must not be torn from it.
+ */
+const ofSomeone = { predicate: (q: Query) => q.queryKey[0] !== queryKeys.me[0] };
+export const forgetAnswers = (): void => queryClient.removeQueries(ofSomeone);
 
 /** The last answers, without what went wrong with the questions after them. */
 const asLastKnown = (client: PersistedClient): PersistedClient => ({
@@ -96,10 +125,23 @@ export function noteSignedOut(error: AppError): void {
 }
 
 async function askMe(): Promise<Me | null> {
-  return (unverified() ? verifyNow() : call('me')).catch((error: unknown) => {
+  const me = await (unverified() ? verifyNow() : call('me')).catch((error: unknown) => {
     if (asAppError(error).code === 'SIGN_IN_NEEDED') return null;
     throw error;
   });
+  const was = queryClient.getQueryData<Me | null>(queryKeys.me);
+  if (was && me && !isSameSeat(was, me)) takeSeat();
+  return me;
+}
+
+const isSameSeat = (a: Me, b: Me): boolean =>
+  a.person.id === b.person.id && a.shop.id === b.shop.id;
+
+/** Signed in, in another tab of this browser: what was asked for someone else is not theirs. */
+function takeSeat(): void {
+  leave();
+  queryClient.removeQueries({ ...ofSomeone, type: 'inactive' });
+  void queryClient.resetQueries({ ...ofSomeone, type: 'active' });
 }
 
 export const useToday = () =>

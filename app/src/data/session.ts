@@ -9,7 +9,7 @@ import { noteVerified, takeDevice, unverified, type Enrolled } from './bay';
 import { leave } from './leaving';
 import { forgetSentRuns } from './outbox/outbox';
 import { send } from './outbox/sender';
-import { queryClient } from './queries';
+import { forgetAnswers, keepOnly, queryClient } from './queries';
 import { queryKeys } from './queryKeys';
 import { refresh } from './refresh';
 
@@ -18,6 +18,7 @@ const VERIFY_MS = 4000;
 /** Takes a sign-in over: from here on the answers of this person in this shop. */
 async function enter(me: Me): Promise<void> {
   await stopAsking();
+  await keepOnly(me);
   forgetAnswers();
   noteNewSignIn();
   queryClient.setQueryData(queryKeys.me, me);
@@ -100,13 +101,6 @@ async function forgetLibrary(): Promise<void> {
  * the change.
  */
 const stopAsking = (): Promise<void> => queryClient.cancelQueries({ queryKey: queryKeys.me });
-
-/**
- * All but who is signed in: that question stays open on the screen and must not be torn from it.
- */
-function forgetAnswers(): void {
-  queryClient.removeQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
-}
 
 const formatters = new Map<string, Formatter>();
 /** The one formatter, in the shop's style. */

@@ -7,9 +7,7 @@ import { PaperProvider } from 'react-native-paper';
 import type { Me } from '@stennet/core/contract';
 import {
   formatterOf,
-  isKept,
-  KEEP_MS,
-  persister,
+  persistOptions,
   queryClient,
   SignedIn,
   startEntries,
@@ -54,15 +52,7 @@ export function Root({ Setup }: { Setup: ComponentType }) {
     document.documentElement.style.colorScheme = isDark ? 'dark' : 'light';
   }, [theme, isDark]);
   return (
-    <PersistQueryClientProvider
-      client={queryClient}
-      persistOptions={{
-        persister,
-        maxAge: KEEP_MS,
-        buster: '3',
-        dehydrateOptions: { shouldDehydrateQuery: isKept },
-      }}
-    >
+    <PersistQueryClientProvider client={queryClient} persistOptions={persistOptions}>
       <PaperProvider theme={theme}>
         <StatusBar style={isDark ? 'light' : 'dark'} />
         {isSpoken ? (
