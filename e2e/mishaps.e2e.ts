@@ -221,7 +221,7 @@ test(
 test(
   'wrong names and passwords are refused in words, and signing out leaves nothing behind',
   { tag: ['@phone', '@long'] },
-  async ({ technician: t }) => {
+  async ({ technician: t, context }) => {
     await t.page.goto(t.house.url);
     await t.page.getByRole('textbox', { name: 'Name' }).fill('Jonah Pike');
     await t.page.getByRole('textbox', { name: 'Password' }).fill('wrong');
@@ -229,11 +229,35 @@ test(
     await expect(t.page.getByRole('alert')).toContainText('Wrong name or password.');
     await t.page.getByRole('textbox', { name: 'Password' }).fill('witness-mark');
     await t.button('Sign in').click();
+    await expect(t.page.getByRole('link', { name: 'Open RO 2417' })).toBeVisible();
+    const other = await context.newPage();
+    await other.goto(t.house.url);
+    await other.getByRole('link', { name: 'Open RO 2417' }).click();
+    await expect(other.getByRole('heading', { name: 'RO 2417' })).toBeVisible();
+    await other.getByRole('link', { name: 'Today', exact: true }).click();
     await t.page.getByRole('link', { name: 'Account: Jonah Pike' }).click();
     await t.button('Sign out').click();
     await expect(t.button('Sign in')).toBeVisible();
     await t.page.reload();
     await expect(t.button('Sign in')).toBeVisible();
     await expect(t.page.getByText('RO 2417')).toHaveCount(0);
+    // The other tab hears of it, and keeps nothing either.
+    await expect(other.getByRole('button', { name: 'Sign in' })).toBeVisible();
+    await other.waitForTimeout(1500);
+    expect(await other.evaluate(keptAnswers)).not.toContain('2417');
   },
 );
+
+/** All that the browser keeps of the server's answers. */
+const keptAnswers = (): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const opening = indexedDB.open('stennet');
+    opening.onerror = () => reject(opening.error as DOMException);
+    opening.onsuccess = () => {
+      const all = opening.result.transaction('answers').objectStore('answers').getAll();
+      all.onsuccess = () => {
+        opening.result.close();
+        resolve(JSON.stringify(all.result));
+      };
+    };
+  });

@@ -55,6 +55,12 @@ export async function aShop(home) {
     return { status: reply.status, body: await reply.json() };
   }
 
+  function makeShop(code, shopName, name) {
+    const style = { locale: 'en-GB', timeZone: 'Europe/Berlin', paper: 'A4', torqueUnit: 'N.m' };
+    const shop = { name: shopName, ...style };
+    return ask('/api/setup', { code, shop, name, password: PASSWORD });
+  }
+
   return {
     url,
     stennet,
@@ -67,18 +73,9 @@ export async function aShop(home) {
       const code = /first visit: (\S+)/.exec(said)?.[1];
       assert.ok(code, said);
       assert.deepEqual((await ask('/api/setup')).body, { needed: true });
-      const shop = {
-        name: 'Kiln Lane Motors',
-        locale: 'en-GB',
-        timeZone: 'Europe/Berlin',
-        paper: 'A4',
-        torqueUnit: 'N.m',
-      };
-      assert.equal(
-        (await ask('/api/setup', { code, shop, name: 'Ada Fenn', password: PASSWORD })).status,
-        200,
-      );
+      assert.equal((await makeShop(code, 'Kiln Lane Motors', 'Ada Fenn')).status, 200);
     },
+    makeShop,
     signIn: () => ask('/api/session', { name: 'Ada Fenn', password: PASSWORD }),
     openOrder(number, order = randomUUID()) {
       const vehicle = {

@@ -27,6 +27,7 @@ await build({
     'server/src/prepareDatabase.ts',
     'server/src/verify.ts',
     'server/src/putAway.ts',
+    'server/src/newShop.ts',
     'server/src/move.ts',
     'server/src/record/foreignWorker.ts',
   ],

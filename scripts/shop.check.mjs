@@ -14,7 +14,7 @@ import { isHealthy } from './serving.mjs';
 import { soon } from './soon.mjs';
 
 const home = fs.mkdtempSync(path.join(os.tmpdir(), 'stennet-shop-'));
-const { url, stennet, must, ask, start, cookie, firstVisit, signIn, openOrder, orders } =
+const { url, stennet, must, ask, start, cookie, firstVisit, makeShop, signIn, openOrder, orders } =
   await aShop(home);
 const everything = async () => {
   await signIn();
@@ -28,6 +28,12 @@ try {
   assert.match(must('status'), new RegExp(`running at ${url}`));
   await firstVisit(said);
   assert.equal((await openOrder('1001')).status, 200);
+  const said2 = must('new-shop');
+  const [, code, at] = /one more shop: (\S+)\nIts lead opens (\S+) and/.exec(said2) ?? [];
+  assert.equal(at, `${url}/new-shop`, said2);
+  const annexe = await makeShop(code, 'Kiln Lane Annexe', 'Tove Brandt');
+  assert.equal(annexe.body.shop?.name, 'Kiln Lane Annexe');
+  assert.equal((await makeShop(code, 'Once more', 'Somebody Else')).body.error?.code, 'SETUP_CODE');
   const before = await everything();
   const log = fs.readFileSync(path.join(home, 'shop.log'), 'utf8');
   assert.ok(
@@ -165,7 +171,7 @@ try {
   must('stop');
   await overTls(home, stennet);
   console.log(
-    'started, first visit, killed, backed up, prepared copies refused, wiped, restored from an encrypted one, twice at once, with TLS',
+    'started, first visit, one more shop, killed, backed up, prepared copies refused, wiped, restored from an encrypted one, twice at once, with TLS',
   );
 } finally {
   stennet('stop');

@@ -6,6 +6,7 @@ import { ensurePackages, Refusal } from './install.mjs';
 const usage = `./stennet demo [--port N] [--fresh]   start with demo data
 ./stennet start [--port N] [--host A] [--hosts NAME,NAME] [--tls-cert F --tls-key F | --behind-proxy] [--foreground]   run a real shop in the background
 ./stennet stop | status
+./stennet new-shop                     a code for one more shop on this server
 ./stennet backup FILE | restore FILE [--passphrase-file F]   the whole shop and its keys
 ./stennet archive FOLDER              keep every change of the shop in another place, from now on
 ./stennet rewind FOLDER [--to TIME]   put the shop back to a moment of that archive
@@ -42,6 +43,7 @@ const commands = {
     run: async (o) => (await import('./shop.mjs')).start(o),
   },
   stop: { run: async () => (await import('./shop.mjs')).stop() },
+  'new-shop': { run: async () => (await import('./newShop.mjs')).newShop() },
   status: { run: async () => (await import('./shop.mjs')).status() },
   backup: {
     options: { 'passphrase-file': text },

@@ -16,6 +16,7 @@ import { KnownSessions } from './http/session';
 import { foreignReader } from './record/foreignReader';
 import { KeptRuns } from './record/keptRuns';
 import { bayRoutes } from './routes/bay';
+import { setupRoutes } from './routes/setup';
 import { streamRoutes } from './routes/stream';
 import { calendarRoutes } from './routes/calendar';
 import { followUpRoutes } from './routes/followUps';
@@ -137,6 +138,7 @@ function measure(app: Express, { db, metricsToken, keys }: AppOptions): void {
 /** All that take and give small bodies. */
 function apiRoutes(app: Express, options: AppOptions & Deps): void {
   sessionRoutes(app, options);
+  setupRoutes(app, options);
   bayRoutes(app, options);
   peopleRoutes(app, options);
   streamRoutes(app, options);

@@ -4,6 +4,8 @@ import request from 'supertest';
 import { house, jonah, ines, post } from '../test/theShop';
 import { House, ORIGIN, demoId } from '../test/world';
 import { createApp } from './app';
+import { hashOf } from './http/session';
+import { spokenCode } from './http/spokenCode';
 import { openDatabase } from './db/database';
 import { listenTo } from './db/hints';
 import { journalOf } from './journal/journal';
@@ -45,6 +47,51 @@ describe('the first visit and people', () => {
     const me = both.find((r) => r.status === 200)?.body as { role: string; shop: { name: string } };
     expect(me).toMatchObject({ role: 'lead', shop: { name: 'Kiln Lane Motors' } });
     await empty.close();
+  });
+
+  describe('one shop more', () => {
+    const codes = { good: 'K7PQM-2XWTA', late: 'LATEX-LATEX' };
+    const give = (code: string, until: string): Promise<unknown> =>
+      house.admin.query('insert into shop_code (hash, ends_at) values ($1, $2::timestamptz)', [
+        hashOf(spokenCode(code)),
+        until,
+      ]);
+    const more = (body: object) => post('/api/setup', first({ code: 'k7pqm 2xwta', ...body }));
+    const after = '2100-01-01';
+
+    test('comes with a code, once, with a lead of its own who sees nothing of the others', async () => {
+      expect((await more({})).body.error.code).toBe('SETUP_CODE');
+      await give(codes.late, '2000-01-01');
+      expect((await more({ code: codes.late })).body.error.code).toBe('SETUP_CODE');
+      await give(codes.good, after);
+      expect((await more({ password: '1234567890' })).body.error.code).toBe('PASSWORD_FORM');
+      const both = await Promise.all([more({}), more({ name: 'Somebody Else' })]);
+      expect(both.map((r) => r.status).sort()).toEqual([200, 403]);
+      const made = both.find((r) => r.status === 200);
+      expect(made?.body).toMatchObject({ role: 'lead', shop: { name: 'Kiln Lane Motors' } });
+      const cookie = made?.get('Set-Cookie')?.at(-1) ?? '';
+      const today = await request(house.app).get('/api/today').set('Cookie', cookie);
+      expect(today.body.orders).toEqual([]);
+    });
+
+    test('is led by someone who is here already, by their own password alone', async () => {
+      await give(codes.good, after);
+      const asInes = { name: 'Ines Corte', shop: { ...shop, name: 'Quay Annexe' } };
+      expect((await more(asInes)).body.error.code).toBe('NAME_TAKEN');
+      const made = await more({ ...asInes, password: 'witness-mark' });
+      expect(made.body).toMatchObject({ role: 'lead', person: { name: 'Ines Corte' } });
+      const names = (made.body as { shops: { name: string }[] }).shops.map((s) => s.name);
+      expect(names).toEqual(expect.arrayContaining(['Halden Quay Motor Works', 'Quay Annexe']));
+      await house.admin.query(`delete from membership using shop
+        where shop.shop = membership.shop and shop.name = 'Quay Annexe'`);
+    });
+
+    test('a name that looks like another is refused, and the code is good for the next try', async () => {
+      await give(codes.good, after);
+      const alike = await more({ name: 'J0nah Pike' });
+      expect(alike.body.error.code).toBe('NAME_TAKEN');
+      expect((await more({ name: 'Tove Brandt' })).status).toBe(200);
+    });
   });
 
   test('a lead adds a person, who signs in; no one else does, and no name twice', async () => {

@@ -13,6 +13,7 @@ export {
   useTools,
   queryClient,
   persistOptions,
+  forgetUnshown,
   type KeptTool,
   type OrderFilter,
 } from './queries';

@@ -99,6 +99,9 @@ export async function keepOnly(me: Me): Promise<void> {
  */
 const ofSomeone = { predicate: (q: Query) => q.queryKey[0] !== queryKeys.me[0] };
 export const forgetAnswers = (): void => queryClient.removeQueries(ofSomeone);
+/** What no screen shows any more. */
+export const forgetUnshown = (): void =>
+  queryClient.removeQueries({ ...ofSomeone, type: 'inactive' });
 
 /** The last answers, without what went wrong with the questions after them. */
 const asLastKnown = (client: PersistedClient): PersistedClient => ({
@@ -140,7 +143,7 @@ const isSameSeat = (a: Me, b: Me): boolean =>
 /** Signed in, in another tab of this browser: what was asked for someone else is not theirs. */
 function takeSeat(): void {
   leave();
-  queryClient.removeQueries({ ...ofSomeone, type: 'inactive' });
+  forgetUnshown();
   void queryClient.resetQueries({ ...ofSomeone, type: 'active' });
 }
 

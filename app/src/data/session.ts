@@ -43,9 +43,14 @@ export async function enterByCode(name: string, code: string, password: string):
   await enter(me);
 }
 
-/** The first visit of an installation. @throws AppError SETUP_CODE, SETUP_DONE, PASSWORD_FORM */
+/**
+ * The first visit of an installation, or one more shop.
+ * @throws AppError SETUP_CODE, SETUP_DONE, NAME_TAKEN, PASSWORD_FORM, SIGN_IN_LIMITED
+ */
 export async function makeShop(first: NonNullable<BodyOf<'makeShop'>>): Promise<void> {
-  await enter(await call('makeShop', {}, first));
+  const me = await call('makeShop', {}, first);
+  await forgetLibrary();
+  await enter(me);
 }
 
 /**

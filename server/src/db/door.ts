@@ -54,6 +54,10 @@ export const needsFirstShop = rowsOf(
   { name: 'needsFirstShop', text: 'select needs_first_shop() as given' },
   given,
 );
+export const isShopCode = rowsOf(
+  { name: 'isShopCode', text: 'select is_shop_code($1, $2) as given' },
+  given,
+);
 export const findFeedOwner = rowsOf(
   { name: 'findFeedOwner', text: 'select shop, account from find_feed($1)' },
   // null: the shop has moved, and the look-up goes where it is.

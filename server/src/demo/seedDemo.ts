@@ -2,6 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import pg from 'pg';
 import * as v from 'valibot';
+import { nameKey, nameLook } from '@stennet/core/contract';
 import { OrderEntrySchema } from '@stennet/core/order';
 import {
   checkPoints,
@@ -80,12 +81,10 @@ export async function seedDemo(
     await client.query('begin');
     const hash = await hashPassword(world.password);
     for (const p of world.people)
-      await client.query('insert into account values ($1, $2, $3, $4)', [
-        p.id,
-        p.name,
-        p.name.toLowerCase(),
-        hash,
-      ]);
+      await client.query(
+        'insert into account (id, name, name_key, name_look, password_hash) values ($1, $2, $3, $4, $5)',
+        [p.id, p.name, nameKey(p.name), nameLook(p.name), hash],
+      );
     for (const shop of world.shops) {
       keys.make(shop.id);
       forgetOutside(keys.folder, shop.id);

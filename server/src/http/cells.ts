@@ -3,7 +3,7 @@ import https from 'node:https';
 import { parse } from 'cookie';
 import type { Request, RequestHandler, Response } from 'express';
 import { AppError } from '@stennet/core/errors';
-import { nameKey, nameLook } from '@stennet/core/contract';
+import { nameKey, nameLook, routes } from '@stennet/core/contract';
 import type { Directory } from '../db/directory';
 
 /**
@@ -20,6 +20,7 @@ export interface Cells {
 }
 
 const COOKIE = 'stennet_cell';
+const SETUP = routes.setup.path.replace(/^\/api/, '');
 const HOPS = 'x-stennet-hops';
 /** A shop that moves while it is asked for is followed so often. */
 const MOST_HOPS = 3;
@@ -33,6 +34,8 @@ export function toOwnCell(cells: Cells | null): RequestHandler {
       nameCell(cells, res);
       return next();
     }
+    // A code for one more shop is good in the cell that it was made in.
+    if (req.path === SETUP) return next();
     const named = parse(req.headers.cookie ?? '')[COOKIE] ?? cellOfFeed(req);
     if (named === undefined || named === cells.own || !cells.urls.has(named)) return next();
     handOn(cells, named, req, res);
@@ -71,7 +74,7 @@ export async function isElsewhere(
 export async function claimName(cells: Cells | null, name: string): Promise<void> {
   if (!cells) return;
   const cell = await cells.directory.note(nameKey(name), nameLook(name), cells.own);
-  if (cell !== cells.own) throw new AppError('NAME_TAKEN');
+  if (cell !== cells.own) throw new AppError('NAME_TAKEN', { name });
 }
 
 /** The whole request to a server of another cell, and its answer back. */

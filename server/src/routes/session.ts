@@ -106,8 +106,9 @@ interface Account {
   password_hash: string;
 }
 
-const signInLimited = (minutes: number): AppError => new AppError('SIGN_IN_LIMITED', { minutes });
-const limit = (key: string, most: number): Limit => ({
+export const signInLimited = (minutes: number): AppError =>
+  new AppError('SIGN_IN_LIMITED', { minutes });
+export const limit = (key: string, most: number): Limit => ({
   key,
   most,
   first: '1 minute',
@@ -135,11 +136,11 @@ async function limitsOf(
   };
 }
 
-const accountNamed = (deps: Deps, key: string): Promise<Account | undefined> =>
+export const accountNamed = (deps: Deps, key: string): Promise<Account | undefined> =>
   deps.db.atDoor(async (c) => (await findAccount(c, key))[0]);
 
 /** @throws AppError SIGN_IN_WRONG, SIGN_IN_LIMITED */
-async function passwordOf(
+export async function passwordOf(
   deps: Deps,
   req: Request,
   name: string,

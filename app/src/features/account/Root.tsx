@@ -7,6 +7,7 @@ import { PaperProvider } from 'react-native-paper';
 import type { Me } from '@stennet/core/contract';
 import {
   formatterOf,
+  forgetUnshown,
   persistOptions,
   queryClient,
   SignedIn,
@@ -26,6 +27,7 @@ import { ClockBar } from './ClockBar';
 import { MainNav, useHasNav } from './MainNav';
 import { SignInScreen } from './SignInScreen';
 import { Warnings } from './Warnings';
+import { NEW_SHOP } from './newShop';
 import { text } from './text';
 
 registerServiceWorker();
@@ -65,10 +67,13 @@ export function Root({ Setup }: { Setup: ComponentType }) {
   );
 }
 
-/** Before anybody is signed in: the first visit makes the shop. */
+/** Before anybody is signed in: the first visit makes the shop, and so does a code for one more. */
 function AtDoor({ Setup }: { Setup: ComponentType }) {
   const setup = useSetup();
-  return setup.data?.needed ? <Setup /> : <SignInScreen />;
+  // Signed out in another tab: what this one still knows must not be kept for the next start.
+  useEffect(forgetUnshown, []);
+  const isMore = usePathname() === NEW_SHOP;
+  return isMore || setup.data?.needed ? <Setup /> : <SignInScreen />;
 }
 
 function Door({ children, Setup }: { children: ReactNode; Setup: ComponentType }) {

@@ -1,3 +1,4 @@
+import { usePathname, useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import * as v from 'valibot';
 import type { BodyOf } from '@stennet/core/contract/work';
@@ -14,6 +15,7 @@ import {
   useFields,
 } from '@/forms';
 import { BigButton, Line, ScreenFrame, Section } from '@/ui';
+import { NEW_SHOP } from './newShop';
 import { text } from './text';
 
 type Shop = NonNullable<BodyOf<'makeShop'>>['shop'];
@@ -37,8 +39,10 @@ const BLANK: v.InferInput<typeof NewShop> = {
   torqueUnit: 'N.m',
 };
 
-/** The first visit of an installation: the shop and its lead. */
+/** The first visit of an installation, and each shop after it: the shop and its lead. */
 export function SetupScreen() {
+  const isMore = usePathname() === NEW_SHOP;
+  const router = useRouter();
   const { control, handleSubmit } = useFields(BLANK, NewShop);
   const { error, isBusy, doing } = useDoing();
   const make = handleSubmit(({ code, shop, name, password, paper, torqueUnit }) => {
@@ -47,13 +51,13 @@ export function SetupScreen() {
       timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     };
     const body = { code, shop: { name: shop, ...style, paper, torqueUnit }, name, password };
-    doing(() => makeShop(body), '');
+    doing(() => makeShop(body), '', isMore ? () => router.replace('/') : undefined);
   });
   return (
     <ScreenFrame title={text.product} logo>
       <View style={styles.column}>
-        <Section title={text.setupTitle}>
-          <Line>{text.setupText}</Line>
+        <Section title={isMore ? text.newShopTitle : text.setupTitle}>
+          <Line>{isMore ? text.newShopText : text.setupText}</Line>
           <Said error={error} done="" />
           <FormText control={control} name="code" label={text.setupCode} />
           <FormText control={control} name="shop" label={text.setupShop} />

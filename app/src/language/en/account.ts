@@ -144,6 +144,9 @@ export const account = {
   setupTitle: 'Set up your shop',
   setupText:
     'You become the shop’s lead and add the others afterward. The setup code was printed where Stennet was started.',
+  newShopTitle: 'Set up another shop',
+  newShopText:
+    'You get the setup code from the person who runs the server. You become this shop’s lead. If you already sign in here, use the same name and password.',
   setupCode: 'Setup code',
   setupShop: 'Shop name',
   setupPerson: 'Your name',

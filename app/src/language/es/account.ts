@@ -150,6 +150,9 @@ export const account: Translation<typeof english> = {
   setupTitle: 'Configure su taller',
   setupText:
     'Usted será el jefe de taller y agregará a los demás después. El código se mostró donde se inició Stennet.',
+  newShopTitle: 'Configure otro taller',
+  newShopText:
+    'El código lo da quien lleva el servidor. Usted será el jefe de este taller. Si ya inicia sesión aquí, use el mismo nombre y contraseña.',
   setupCode: 'Código de instalación',
   setupShop: 'Nombre del taller',
   setupPerson: 'Su nombre',

@@ -79,11 +79,11 @@ export const doorErrors = {
   // a new shop and its people
   SETUP_DONE: {
     message: 'A shop is already set up here.',
-    fix: 'Sign in. A lead adds people on the account page.',
+    fix: 'Sign in. A lead adds people on the account page. For another shop, get a code from the person who runs the server.',
   },
   SETUP_CODE: {
-    message: 'Wrong setup code.',
-    fix: 'It was printed where Stennet was started. ./stennet status prints it again.',
+    message: 'Wrong setup code, or it has been used.',
+    fix: 'Ask the person who runs the server: ./stennet status prints the first one, ./stennet new-shop makes one for another shop. That one works once, within 7 days.',
   },
   NAME_TAKEN: {
     message: 'There is already a {{name}} here.',

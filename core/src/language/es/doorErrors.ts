@@ -82,11 +82,11 @@ export const doorErrors: Translation<typeof english> = {
   // a new shop and its people
   SETUP_DONE: {
     message: 'Aquí ya hay un taller configurado.',
-    fix: 'Inicie sesión. El jefe agrega personas en la página de cuenta.',
+    fix: 'Inicie sesión. El jefe agrega personas en la página de cuenta. Para otro taller, pida un código a quien lleva el servidor.',
   },
   SETUP_CODE: {
-    message: 'Código de instalación equivocado.',
-    fix: 'Se mostró donde se inició Stennet. ./stennet status lo muestra otra vez.',
+    message: 'Código de instalación equivocado o ya usado.',
+    fix: 'Pregunte a quien lleva el servidor: ./stennet status muestra el primero, ./stennet new-shop hace uno para otro taller. Ese sirve una vez, en 7 días.',
   },
   NAME_TAKEN: {
     message: 'Ya hay una persona llamada {{name}}.',
