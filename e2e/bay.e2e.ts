@@ -175,6 +175,33 @@ test(
 );
 
 test(
+  'one more shop by a code: a lead who works here already, then switches between both',
+  { tag: ['@phone', '@long'] },
+  async ({ technician: t, house }) => {
+    await house.admin.query(
+      `insert into shop_code (hash, ends_at) values (sha256('K7PQM2XWTA'), now() + interval '1 day')`,
+    );
+    await t.page.goto(`${house.url}/new-shop`);
+    await expect(t.page.getByRole('heading', { name: 'Set up another shop' })).toBeVisible();
+    await t.field('Setup code', 'k7pqm-2xwta');
+    await t.field('Shop name', 'Quay Annexe');
+    await t.field('Your name', 'Ines Corte');
+    await t.field('Password, at least 10 characters', 'not her password');
+    await t.button('Create shop').click();
+    await expect(t.page.getByRole('alert')).toContainText('The name Ines Corte is already taken.');
+    await t.field('Password, at least 10 characters', 'witness-mark');
+    await t.button('Create shop').click();
+    await expect(t.page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
+    await expect(t.page.getByText('Quay Annexe')).toBeVisible();
+    expect(new URL(t.page.url()).pathname).toBe('/');
+    await expect(t.page.getByRole('link', { name: /Open RO/ })).toHaveCount(0);
+    await t.page.getByRole('link', { name: 'Account: Ines Corte' }).click();
+    await t.button('Switch to Halden Quay Motor Works').click();
+    await expect(t.page.getByRole('link', { name: 'Open RO 2417' })).toBeVisible();
+  },
+);
+
+test(
   'people come and go: a code for a new password, another role with the lead’s own password, and whoever has left is out',
   { tag: ['@phone', '@long'] },
   async ({ technician: t, house, context }) => {

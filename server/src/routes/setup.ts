@@ -33,7 +33,8 @@ export function setupRoutes(app: Express, deps: Deps): void {
     const id = randomUUID();
     await make(deps, code, id, first, lead);
     if (deps.cells) nameCell(deps.cells, res);
-    await endSession(deps.db, req, res, deps.now());
+    // Someone who was signed in here is off.
+    if (req.headers.cookie) await endSession(deps.db, req, res, deps.now());
     const session = await beginSession(deps.db, coming(deps, req, res), id, lead.id);
     const shops = await deps.db.atDoor((c) => shopsOf(c, lead.id));
     res.json(meOf(session, shops, deps.clockSetTo));

@@ -86,7 +86,7 @@ export const doorErrors = {
     fix: 'Ask the person who runs the server: ./stennet status prints the first one, ./stennet new-shop makes one for another shop. That one works once, within 7 days.',
   },
   NAME_TAKEN: {
-    message: 'There is already a {{name}} here.',
+    message: 'The name {{name}} is already taken.',
     fix: 'Add a last name or initial.',
   },
   PASSWORD_FORM: {
