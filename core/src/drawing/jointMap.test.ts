@@ -41,6 +41,40 @@ function wordsOnPhone(sheet: Sheet, next: string): Seen[] {
   });
 }
 
+/** The edge of the part as a phone shows it: points a pixel apart. */
+function edgeOnPhone(whole: Sheet): { x: number; y: number }[] {
+  const { sheet } = drawnIn(whole);
+  const { progress } = initialState(whole);
+  const map = jointMap(whole, seatMarks(whole, progress, fastenerId('', 1)), {
+    words: true,
+    numbers: {},
+  });
+  const scale = Math.min(phone.width / map.width, phone.height / map.height);
+  const corners = sheet.pattern.outline.map(([x, y]) => ({
+    x: (x - map.x) * scale,
+    y: (-y - map.y) * scale,
+  }));
+  return corners.flatMap((a, i) => {
+    const b = corners[(i + 1) % corners.length] ?? a;
+    const steps = Math.ceil(Math.hypot(b.x - a.x, b.y - a.y));
+    return Array.from({ length: steps }, (_, k) => ({
+      x: a.x + ((b.x - a.x) * k) / steps,
+      y: a.y + ((b.y - a.y) * k) / steps,
+    }));
+  });
+}
+
+test.each(demoSheets.map((s) => [named(s), s] as const))(
+  '%s: the edge of the part goes through no name',
+  (_name, sheet) => {
+    const edge = edgeOnPhone(sheet);
+    const crossed = wordsOnPhone(sheet, '').filter((w) =>
+      edge.some((p) => p.x > w.left && p.x < w.right && p.y > w.top && p.y < w.bottom),
+    );
+    expect(crossed.map((w) => w.text)).toEqual([]);
+  },
+);
+
 const overlap = (a: Seen, b: Seen): boolean =>
   a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 

@@ -1,6 +1,7 @@
 import { AS_DRAWN, viewedFrom, type MapView } from '../joint';
 import { groupOf, isOn, type Sheet } from '../procedure';
 import { fastenerId, seatIdOf, type Deviation, type Progress, type SeatProgress } from '../run';
+import { nameSpots } from './nameSpots';
 import { landmarks, namesReach, seatNames, wordSizes, type MapNames } from './mapWords';
 import { boxOf, drawnIn, partShapes } from './outline';
 import { headRadius, seatShapes, type SeatMark } from './seatShapes';
@@ -101,7 +102,8 @@ export function jointMap(
   const box = boxOf(sheet);
   const r = headRadius(sheet);
   const sizes = wordSizes(box, r);
-  const names = namesReach(sheet, r, sizes.name);
+  const spots = nameSpots(sheet, r, sizes.name);
+  const names = namesReach(sheet, spots, r, sizes.name);
   const marked = options.words ? landmarks(sheet, names, r, sizes.landmark) : [];
   const shapes: Shape[] = [
     ...partShapes(sheet, r, isDrawnIn),
@@ -112,14 +114,18 @@ export function jointMap(
       const at = { x: position.xMm, y: -position.yMm };
       return seatShapes(at, r, mark, groupOf(sheet, seat).head);
     }),
-    ...(options.words ? seatNames(sheet, marks, options, r, sizes.name) : []),
+    ...(options.words ? seatNames(sheet, marks, options, spots, r, sizes.name) : []),
     ...marked,
   ];
   const margin = r * 0.3;
   const [above, below] = options.words
     ? [
         Math.max(r * 1.2, names.above - box.high, ...marked.map((l) => l.size - l.y - box.high)),
-        Math.max(r * 2.9, ...marked.map((l) => l.y + l.size * 0.3 + box.low)),
+        Math.max(
+          r * 2.9,
+          box.low - names.below,
+          ...marked.map((l) => l.y + l.size * 0.3 + box.low),
+        ),
       ]
     : [margin, margin];
   return {

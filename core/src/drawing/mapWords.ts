@@ -1,6 +1,6 @@
 import type { Sheet } from '../procedure';
 import { boxOf, type Box } from './outline';
-import { NEXT_IS_LARGER, number, place, type SeatMark } from './seatShapes';
+import { NEXT_IS_LARGER, number, place, type NameSpot, type SeatMark } from './seatShapes';
 import { label, type Words } from './shapes';
 
 export interface MapNames {
@@ -43,10 +43,20 @@ export interface Reach {
   below: number;
 }
 
-export function namesReach({ pattern }: Sheet, r: number, name: number): Reach {
-  const heights = pattern.positions.map((p) => p.yMm);
-  const beyond = r * 2.1 + name * NEXT_IS_LARGER;
-  return { above: Math.max(...heights) + beyond, below: Math.min(...heights) - beyond };
+export function namesReach(
+  { pattern }: Sheet,
+  spots: ReadonlyMap<string, NameSpot>,
+  r: number,
+  name: number,
+): Reach {
+  const ends = pattern.positions.map(({ label: at, yMm }) => {
+    const beyond = (spots.get(at)?.off ?? r * 2.1) + name * NEXT_IS_LARGER;
+    return { above: yMm + beyond, below: yMm - beyond };
+  });
+  return {
+    above: Math.max(...ends.map((e) => e.above)),
+    below: Math.min(...ends.map((e) => e.below)),
+  };
 }
 
 /**
@@ -57,10 +67,10 @@ export function seatNames(
   sheet: Sheet,
   marks: Readonly<Record<string, SeatMark>>,
   { numbers, ordinals }: MapNames,
+  spots: ReadonlyMap<string, NameSpot>,
   r: number,
   size: number,
 ): Words[] {
-  const box = boxOf(sheet);
   const isPlain = Object.keys(numbers).length === 0;
   return sheet.pattern.positions.flatMap(({ label: position, xMm, yMm }) => {
     const named = sheet.seats.flatMap(({ id, position: at }) => {
@@ -71,11 +81,12 @@ export function seatNames(
     const said = next?.said ?? (named.length > 1 ? position : named[0]?.said);
     if (said === undefined) return [];
     const at = { x: xMm, y: -yMm };
-    const above = yMm > (box.low + box.high) / 2;
-    const name = number(at, r, next !== undefined, said, above, size);
+    const spot = spots.get(position);
+    if (!spot) return [];
+    const name = number(at, spot, next !== undefined, said, size);
     const ordinal = named.map(({ id }) => ordinals?.[id]).find((o) => o !== undefined);
     return ordinal && Number.parseInt(ordinal, 10) !== Number(said)
-      ? [name, place(at, r, ordinal, above)]
+      ? [name, place(at, r, ordinal, spot.above)]
       : [name];
   });
 }

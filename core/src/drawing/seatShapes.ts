@@ -58,19 +58,33 @@ export function seatShapes(at: Point, r: number, mark: SeatMark, head: Head): Sh
 }
 
 export const NEXT_IS_LARGER = 1.26;
+/** Height of a capital or a digit, as a share of its size. */
+export const CAPITAL = 0.72;
+
+/** Where the name of a fastener stands, from its middle, mm. */
+export interface NameSpot {
+  /** Names of the upper half stand above their fasteners, the others below. */
+  above: boolean;
+  /** Up or down, to where the name begins. */
+  off: number;
+  /** To the right. */
+  aside: number;
+}
 
 /** @param usual height of a name, mm; that of the next one is larger */
 export function number(
   at: Point,
-  r: number,
+  { above, off, aside }: NameSpot,
   isNext: boolean,
   text: string,
-  above: boolean,
   usual: number,
 ): Words {
   const size = isNext ? usual * NEXT_IS_LARGER : usual;
-  const y = above ? at.y - r * 2.1 : at.y + r * 2.1 + size * 0.72;
-  return label({ x: at.x, y }, size, text, isNext ? 'brand' : 'ink', { bold: isNext, mono: true });
+  const y = above ? at.y - off : at.y + off + size * CAPITAL;
+  return label({ x: at.x + aside, y }, size, text, isNext ? 'brand' : 'ink', {
+    bold: isNext,
+    mono: true,
+  });
 }
 
 /** Opposite the name, so that the two are never read as one. */
