@@ -1,6 +1,7 @@
 // ./stennet move-shop SHOP --from CELL --to CELL: from one cluster to another while it works.
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
+import { buildServer } from './asOwner.mjs';
 import { Refusal, root } from './install.mjs';
 
 export async function moveShop([shops], { from, to }) {
@@ -13,11 +14,7 @@ export async function moveShop([shops], { from, to }) {
       'Name a file with the cells’ databases in CELLS_FILE: {"a": "postgres://…", "b": "postgres://…", "directory": "postgres://…"}. docs/SCALING.md says more.',
     );
   if (!process.env.KEY_DIR) throw new Refusal('Name the folder of signing keys in KEY_DIR.');
-  const built = spawnSync(process.execPath, ['scripts/build-server.mjs'], {
-    cwd: root,
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
-  if (built.status !== 0) throw new Refusal('Building the server failed; see above.');
+  buildServer();
   const done = spawnSync(process.execPath, ['server/dist/move.js', shops, from, to], {
     cwd: root,
     stdio: ['ignore', 'inherit', 'inherit'],

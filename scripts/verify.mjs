@@ -2,8 +2,9 @@
 // repair order's number, or all of it.
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
-import { clusterIn, dataHome, keyFolder } from './cluster.mjs';
-import { ensurePostgres, Refusal, root } from './install.mjs';
+import { buildServer, onOwnCluster } from './asOwner.mjs';
+import { keyFolder } from './cluster.mjs';
+import { Refusal, root } from './install.mjs';
 
 const DATABASES = ['stennet', 'stennet_demo'];
 
@@ -13,21 +14,12 @@ export async function verify([named], { all = false }) {
     throw new Refusal(
       'Say what to verify: ./stennet verify record.json, ./stennet verify ro-2389.zip, ./stennet verify 2389, or ./stennet verify --all [WITNESS]',
     );
-  const built = spawnSync(process.execPath, ['scripts/build-server.mjs'], {
-    cwd: root,
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
-  if (built.status !== 0) throw new Refusal('Building the server failed; see above.');
+  buildServer();
   if (!all && fs.existsSync(what)) {
     process.exitCode = check([fs.realpathSync(what)]);
     return;
   }
-  ensurePostgres();
-  const home = dataHome();
-  const cluster = clusterIn(home);
-  const wasRunning = cluster.running();
-  if (!wasRunning) await cluster.start();
-  try {
+  await onOwnCluster(({ home, cluster }) => {
     const known = DATABASES.filter((name) => cluster.hasDatabase(name));
     if (known.length === 0)
       throw new Refusal('There is no database yet. Start Stennet first: ./stennet demo');
@@ -38,9 +30,7 @@ export async function verify([named], { all = false }) {
       check(asked, { OWNER_DATABASE_URL: cluster.urls(name).owner, KEY_DIR: keyFolder(home) }),
     );
     process.exitCode = codes.includes(1) ? 1 : codes.includes(0) ? 0 : 2;
-  } finally {
-    if (!wasRunning) cluster.stop();
-  }
+  });
 }
 
 /** @returns the exit code: 0 all holds, 1 something does not, 2 there is nothing to check */
