@@ -107,6 +107,7 @@ test('a draft survives a tab that crashes, goes back a step at a time, and is on
   await t.field('Shorthand line', '8 × M8×1.25 8.8 reusable, dry, cross: 10 N·m; 24 N·m');
   await t.button('Use this line').click();
   await t.settled('saved');
+  await t.screensKept();
   await context.setOffline(true);
   await t.tab('About').click();
   await t.field('Publisher', 'Belmaro, typed off-line');

@@ -108,7 +108,7 @@ test(
         .or(t.page.getByText('“45 N·m” is 50 N·m there', { exact: false })),
     ).toBeVisible();
     // Kept once the answers have been written down.
-    await t.page.waitForFunction(() => navigator.serviceWorker?.controller !== null);
+    await t.screensKept();
     await t.page.clock.fastForward(2000);
     await t.page.waitForTimeout(500);
     await house.kill();

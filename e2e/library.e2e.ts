@@ -91,9 +91,7 @@ test('offline the whole library is searched on the device, also sheets that were
     )
     .toBeGreaterThan(20);
   // The screens too.
-  await t.page.waitForFunction(() =>
-    navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null),
-  );
+  await t.screensKept();
   await t.section('Find');
   await context.setOffline(true);
   await t.page.getByRole('searchbox').fill('sprial exhast qn47');

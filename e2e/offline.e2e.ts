@@ -6,9 +6,7 @@ test('the network is cut mid-run, the page reloaded, the network comes back: not
   context,
 }) => {
   await t.signIn();
-  await t.page.waitForFunction(() =>
-    navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null),
-  );
+  await t.screensKept();
   await t.startHead();
   await t.pulls('Moved', 3);
   await t.expectSaved();
@@ -40,9 +38,7 @@ test(
   { tag: '@long' },
   async ({ technician: t, context }) => {
     await t.signIn();
-    await t.page.waitForFunction(() =>
-      navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null),
-    );
+    await t.screensKept();
     await expect(t.page.getByRole('link', { name: 'Open RO 2417' })).toBeVisible();
     await t.page.clock.fastForward(2000);
     await t.page.waitForTimeout(1000);

@@ -9,11 +9,7 @@ test(
     await t.signIn();
     await t.startHead();
     await t.expectSaved();
-    await expect
-      .poll(() => t.page.evaluate(() => navigator.serviceWorker.controller !== null), {
-        timeout: 60000,
-      })
-      .toBe(true);
+    await t.screensKept();
     await context.setOffline(true);
     await driveTo(t, '3 of 10');
     await t.page.reload();

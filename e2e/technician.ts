@@ -199,6 +199,15 @@ export class Technician {
     await this.pulls('Turned 65° by gauge', 10);
   }
 
+  /** Every screen opens without the network from here on. */
+  async screensKept(): Promise<void> {
+    await this.page.waitForFunction(
+      () => navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller !== null),
+      undefined,
+      { timeout: 60_000 },
+    );
+  }
+
   async expectSaved(): Promise<void> {
     await expect
       .poll(

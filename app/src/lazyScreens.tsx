@@ -25,11 +25,7 @@ function lazyScreen(name: ScreenName): () => ReactElement {
     if (Screen) return <Screen />;
     return (
       <ScreenFrame title="" back="/" backLabel={commonText.today}>
-        {failed ? (
-          <FailedNotice error={failed} />
-        ) : (
-          <Loading text={commonText.opening} rows={4} />
-        )}
+        {failed ? <FailedNotice error={failed} /> : <Loading text={commonText.opening} rows={4} />}
       </ScreenFrame>
     );
   };
