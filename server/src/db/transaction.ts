@@ -86,16 +86,23 @@ export function transactionsOn(
         // Only in a cell does it matter what the answer is: the shop may have moved.
         if (isCell) await entered;
         const { result, sent = [] } = await work(client);
+        if (!journal) {
+          for (const each of [entered, ...sent]) await each;
+          // All has been read: the answer does not wait for the end of it. Whoever has the connection
+          // next comes after it.
+          client.query('commit').catch(() => undefined);
+          return result;
+        }
         const heard = told(client, shop, topics?.() ?? []);
-        const sealing = journal?.seal(client);
+        const sealing = journal.seal(client);
         // What it writes goes before a rollback, never after it: there it would stay.
-        await sealing?.catch(() => undefined);
+        await sealing.catch(() => undefined);
         for (const each of [entered, ...sent]) await each;
         const sealed = await sealing;
-        const [done] = await Promise.all([client.query('commit'), sealed?.written, heard]);
+        const [done] = await Promise.all([client.query('commit'), sealed.written, heard]);
         // Something before it had failed, and nobody said so: nothing of it was kept.
         if (done.command !== 'COMMIT') throw new AppError('INTERNAL');
-        sealed?.committed();
+        sealed.committed();
         return result;
       } catch (error) {
         await client.query('rollback').catch(giveUp);
