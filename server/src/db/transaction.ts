@@ -88,8 +88,8 @@ export function transactionsOn(
         const { result, sent = [] } = await work(client);
         if (!journal) {
           for (const each of [entered, ...sent]) await each;
-          // All has been read: the answer does not wait for the end of it. Whoever has the connection
-          // next comes after it.
+          // All has been read: the answer does not wait for its end. Who has the connection next
+          // comes after it.
           client.query('commit').catch(() => undefined);
           return result;
         }
