@@ -108,13 +108,16 @@ class RunStore {
     noteConfirmed();
   }
 
-  /** @throws AppError what is wrong with it; nothing has changed then */
+  /**
+   * @returns whether it was taken: nothing is while the one before is still being written
+   * @throws AppError what is wrong with it; nothing has changed then
+   */
   async confirm<T extends EventType>(
     type: T,
     payload: PayloadOf<T>,
     person: string,
-  ): Promise<void> {
-    if (this.loaded.status !== 'ready' || this.saving) return;
+  ): Promise<boolean> {
+    if (this.loaded.status !== 'ready' || this.saving) return false;
     const { state, kept } = this.loaded;
     const place = { hold: state.holder?.hold ?? 1, seq: state.lastSeq + 1 };
     const event = this.asTried(this.eventOf(state, place, type, payload, person));
@@ -141,15 +144,11 @@ class RunStore {
     } finally {
       this.saving = false;
     }
-    this.set({
-      ...this.loaded,
-      status: 'ready',
-      kept,
-      state: after,
-      unsent: this.loaded.unsent + 1,
-    });
+    const { loaded } = this;
+    this.set({ ...loaded, status: 'ready', kept, state: after, unsent: loaded.unsent + 1 });
     // The screen first, then the way to the server.
     setTimeout(noteConfirmed);
+    return true;
   }
 
   /**

@@ -101,6 +101,16 @@ describe('a storage that goes away under an open run', () => {
     }
   };
 
+  test('what is said while the one before is still being written is not taken, and not as if it were', async () => {
+    const { run } = await own(testId(810));
+    const before = await onDisk(testId(810));
+    const taken = await act(() =>
+      Promise.all([run.current.confirm('paused', {}), run.current.confirm('paused', {})]),
+    );
+    expect(taken).toEqual([true, false]);
+    expect(await onDisk(testId(810))).toBe(before + 1);
+  });
+
   test('closed by the browser: the next confirmation opens it again and is kept', async () => {
     const { run } = await own(testId(811));
     const before = await onDisk(testId(811));

@@ -18,7 +18,8 @@ onHint((run) => {
   for (const [id, store] of stores) if (run === null || run === id) store.lookAgain();
 });
 
-export type Confirm = <T extends EventType>(type: T, payload: PayloadOf<T>) => Promise<void>;
+/** @returns whether it was taken */
+export type Confirm = <T extends EventType>(type: T, payload: PayloadOf<T>) => Promise<boolean>;
 
 /** A run and the way to confirm something in it, as this person. */
 export function useRun(

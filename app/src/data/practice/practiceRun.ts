@@ -129,14 +129,18 @@ export class PracticeRun {
   stripes = (seats: readonly string[]): Promise<Record<string, number>> =>
     this.bench.stripes(seats);
 
-  /** @throws AppError what is wrong with it; nothing has changed then */
-  async confirm<T extends EventType>(type: T, payload: PayloadOf<T>): Promise<void> {
+  /**
+   * @returns whether it was taken
+   * @throws AppError what is wrong with it; nothing has changed then
+   */
+  async confirm<T extends EventType>(type: T, payload: PayloadOf<T>): Promise<boolean> {
     const { loaded } = this.store.getState();
-    if (loaded.status !== 'ready' || this.isSaving || this.kept?.result) return;
+    if (loaded.status !== 'ready' || this.isSaving || this.kept?.result) return false;
     const { state } = loaded;
     if (type === 'waited') this.passTime(state);
     const place = { hold: state.holder?.hold ?? 1, seq: state.lastSeq + 1 };
     await this.take(state, this.eventOf(place, type, payload));
+    return true;
   }
 
   /** Nothing more is done: what was done is judged, and kept. */

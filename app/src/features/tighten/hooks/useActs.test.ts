@@ -17,7 +17,8 @@ test('that something else was confirmed first is said beside what is due by then
   let refusal: AppError | null = new AppError('ALREADY_CONFIRMED', {
     entries: after.events.length,
   });
-  const confirm = (): Promise<void> => (refusal ? Promise.reject(refusal) : Promise.resolve());
+  const confirm = (): Promise<boolean> =>
+    refusal ? Promise.reject(refusal) : Promise.resolve(true);
   const { result, rerender } = renderHook(
     ({ state }: { state: RunState }) => useActs('run', state, confirm),
     { initialProps: { state: before } },
@@ -33,7 +34,7 @@ test('that something else was confirmed first is said beside what is due by then
 
 test('what was wrong with one entry is not said of the next', async () => {
   const [before, after] = states() as [RunState, RunState];
-  const confirm = (): Promise<void> => Promise.reject(new AppError('NOT_NEXT'));
+  const confirm = (): Promise<boolean> => Promise.reject(new AppError('NOT_NEXT'));
   const { result, rerender } = renderHook(
     ({ state }: { state: RunState }) => useActs('run', state, confirm),
     { initialProps: { state: before } },
@@ -42,4 +43,10 @@ test('what was wrong with one entry is not said of the next', async () => {
   expect(result.current.error?.code).toBe('NOT_NEXT');
   rerender({ state: after });
   expect(result.current.error).toBeNull();
+});
+
+test('what was not taken is not told as done: a value that was heard stays on the screen', async () => {
+  const [state] = states() as [RunState];
+  const { result } = renderHook(() => useActs('run', state, () => Promise.resolve(false)));
+  expect(await act(() => result.current.confirm('paused', {}))).toBe(false);
 });

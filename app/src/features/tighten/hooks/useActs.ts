@@ -63,7 +63,7 @@ export function useActs(run: string, state: RunState, confirmEvent: Confirm): Ac
 
   const confirm: Acts['confirm'] = async (type, payload) => {
     try {
-      await confirmEvent(type, payload);
+      if (!(await confirmEvent(type, payload))) return false;
       setProblem(null);
       return true;
     } catch (error) {
