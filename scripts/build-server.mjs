@@ -46,6 +46,7 @@ await build({
     'express',
     'fflate',
     'ics',
+    'lru-cache',
     'qrcode',
     'express-static-gzip',
     'compression',

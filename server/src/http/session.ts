@@ -1,6 +1,7 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { parse } from 'cookie';
 import type { Request, Response } from 'express';
+import { LRUCache } from 'lru-cache';
 import * as v from 'valibot';
 import { UuidSchema, type Me, type Role, type Shop } from '@stennet/core/contract';
 import { AppError } from '@stennet/core/errors';
@@ -68,19 +69,14 @@ export function deviceOf(req: Request): Buffer | null {
  * `lockKnown` has asked again, in the same transaction.
  */
 export class KnownSessions {
-  private readonly byToken = new Map<string, { session: Session; at: number }>();
+  private readonly byToken = new LRUCache<string, Session>({ max: MOST_KNOWN, ttl: KNOWN_MS });
 
   of(req: Request): Session | undefined {
-    const known = this.byToken.get(cookieOf(req)?.token ?? '');
-    return known && performance.now() - known.at < KNOWN_MS ? known.session : undefined;
+    return this.byToken.get(cookieOf(req)?.token ?? '');
   }
 
   note(req: Request, session: Session): void {
-    const token = cookieOf(req)?.token ?? '';
-    this.byToken.delete(token);
-    this.byToken.set(token, { session, at: performance.now() });
-    const [oldest] = this.byToken.keys();
-    if (this.byToken.size > MOST_KNOWN && oldest !== undefined) this.byToken.delete(oldest);
+    this.byToken.set(cookieOf(req)?.token ?? '', session);
   }
 
   forget(req: Request): void {

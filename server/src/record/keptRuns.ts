@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import type { ListedTool } from '@stennet/core/prepare';
 import type { Sheet } from '@stennet/core/procedure';
 import type { StoredEvent } from '@stennet/core/record';
@@ -31,7 +32,7 @@ const MOST = 500;
  * folded as if nothing had been kept. Nothing is decided by what is kept alone.
  */
 export class KeptRuns {
-  private readonly runs = new Map<string, KeptRun>();
+  private readonly runs = new LRUCache<string, KeptRun>({ max: MOST });
   /** Each shop's list of tools as it was read last: the table is asked again before it counts. */
   readonly tools = new Map<string, readonly ListedTool[]>();
 
@@ -39,12 +40,7 @@ export class KeptRuns {
     return this.runs.get(`${shop} ${run}`);
   }
 
-  /** The least lately written goes first. */
   put(shop: string, run: string, kept: KeptRun): void {
-    const key = `${shop} ${run}`;
-    this.runs.delete(key);
-    this.runs.set(key, kept);
-    const [oldest] = this.runs.keys();
-    if (this.runs.size > MOST && oldest !== undefined) this.runs.delete(oldest);
+    this.runs.set(`${shop} ${run}`, kept);
   }
 }
