@@ -14,6 +14,7 @@ import { answerErrors, requireOwnHost, requireSameOrigin } from './http/guards';
 import { sessionFirst, type Deps } from './http/serve';
 import { KnownSessions } from './http/session';
 import { foreignReader } from './record/foreignReader';
+import { CheckedRecords } from './record/checkedRecords';
 import { KeptRuns } from './record/keptRuns';
 import { bayRoutes } from './routes/bay';
 import { setupRoutes } from './routes/setup';
@@ -47,7 +48,7 @@ import { toolRoutes } from './routes/tools';
 import { writeOrderRoutes } from './routes/writeOrders';
 import { speakLanguage } from './language/speak';
 
-export interface AppOptions extends Omit<Deps, 'foreign' | 'runs' | 'known'> {
+export interface AppOptions extends Omit<Deps, 'foreign' | 'runs' | 'checked' | 'known'> {
   /** Folder of the built web app; without it only the API is served. */
   web?: string;
   logLevel: string;
@@ -66,6 +67,7 @@ export function createApp(given: AppOptions): Express {
     ...given,
     foreign: foreignReader(path.join(path.dirname(given.fonts), 'foreignWorker.js')),
     runs: new KeptRuns(),
+    checked: new CheckedRecords(),
     known: new KnownSessions(),
   };
   const app = express();

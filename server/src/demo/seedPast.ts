@@ -1,3 +1,4 @@
+import { CheckedRecords } from '../record/checkedRecords';
 import { KeptRuns } from '../record/keptRuns';
 import fs from 'node:fs';
 import path from 'node:path';
@@ -138,6 +139,7 @@ export class Past {
     foreign: null;
     files: null;
     runs: KeptRuns;
+    checked: CheckedRecords;
   } => ({
     now: () => now,
     keys: this.keys,
@@ -145,8 +147,10 @@ export class Past {
     foreign: null,
     files: null,
     runs: this.runs,
+    checked: this.checked,
   });
   private readonly runs = new KeptRuns();
+  private readonly checked = new CheckedRecords();
   private readonly lead = (): string =>
     this.shop.members.find((m) => m.role === 'lead')?.person ?? '';
 

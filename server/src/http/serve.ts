@@ -16,6 +16,7 @@ import type { Cells } from './cells';
 import { shelfOf, type Files, type Shelf } from '../files/files';
 import type { Keys } from '../keys/keys';
 import type { Hints, Topic } from '../db/hints';
+import type { CheckedRecords } from '../record/checkedRecords';
 import type { KeptRuns } from '../record/keptRuns';
 import { requireSession, type KnownSessions, type Session } from './session';
 
@@ -36,6 +37,8 @@ export interface Deps {
   foreign: ForeignReader;
   /** What runs that were written here last have come to. */
   runs: KeptRuns;
+  /** What was found in the records that were asked for last. */
+  checked: CheckedRecords;
   known: KnownSessions;
   /** false only where a test puts a device's clock forward by hand. */
   judgesWaits: boolean;

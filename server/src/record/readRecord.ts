@@ -18,13 +18,14 @@ import {
   type SignedWord,
   type StoredEvent,
 } from '@stennet/core/record';
-import type { RunEvent } from '@stennet/core/run';
+import { replay, type RunEvent } from '@stennet/core/run';
 import { onlyRow, type Client } from '../db/database';
 import { findRecord, listSignedWords } from '../db/records';
 import { listLateIds } from '../db/runs';
 import { listPeople } from '../db/people';
 import type { Shelf } from '../files/files';
 import { chainOf, type ListedEntry } from './chain';
+import type { CheckedRecords, Found } from './checkedRecords';
 import type { ForeignReader } from './foreignReader';
 import type { ShopKey } from '../keys/keys';
 
@@ -113,27 +114,31 @@ export function faultIn(kept: KeptRecord, key: ShopKey): Fault | null {
 /** A longer list is checked in a thread of its own: no one else waits for it. */
 const LONG = 250;
 
-/**
- * The same, for a process that serves others in the meantime. @param checker null: no one else is
- * answered
- */
-export async function faultFound(
-  kept: KeptRecord,
-  key: ShopKey,
-  checker: Pick<ForeignReader, 'verify'> | null,
-): Promise<Fault | null> {
-  const { row, sheet, chain, signatures } = kept;
-  if (chain.length <= LONG || !checker) return faultIn(kept, key);
-  return headFault(
-    kept,
-    await checker.verify({
-      pinned: { sheet, hash: row.sheet_hash, run: row.id },
-      chain,
-      signatures,
-      publicKey: key.publicKey,
-    }),
-  );
+export interface Checkers {
+  checked: CheckedRecords;
+  /** null: no one else is answered meanwhile. */
+  foreign: Pick<ForeignReader, 'verify'> | null;
 }
+
+/** The same, and what waits for the lead, for a process that serves others in the meantime. */
+export async function findIn(kept: KeptRecord, key: ShopKey, by: Checkers): Promise<Found> {
+  const { row, sheet, chain, signatures } = kept;
+  const { publicKey } = key;
+  const from = [row.id, row.sheet, row.sheet_hash, chain, signatures, publicKey];
+  const found = await by.checked.find(from, async () => {
+    const pinned = { sheet, hash: row.sheet_hash, run: row.id };
+    const fault =
+      by.foreign && chain.length > LONG
+        ? await by.foreign.verify({ pinned, chain, signatures, publicKey })
+        : verifyRun(pinned, chain, signatures, key.fits);
+    return { fault, pending: fault ? 0 : pendingIn(kept) };
+  });
+  return { ...found, fault: headFault(kept, found.fault) };
+}
+
+const pendingIn = ({ sheet, events }: KeptRecord): number =>
+  replay(sheet, events).progress.deviations.filter((d) => d.needsLead && d.decision === null)
+    .length;
 
 function headFault(kept: KeptRecord, fault: Fault | null): Fault | null {
   const { row, chain, words } = kept;

@@ -1,4 +1,5 @@
-import type { Express, Response } from 'express';
+import { gunzipSync, gzipSync } from 'node:zlib';
+import type { Express, Request, Response } from 'express';
 import Papa from 'papaparse';
 import * as v from 'valibot';
 import { RecordQuery, type Entry, type Order } from '@stennet/core/contract';
@@ -24,7 +25,7 @@ import { orderIn } from '../order/findOrder';
 import { photoIn } from './photos';
 import { tracesOf } from './traces';
 import { packArchive } from '../record/archive';
-import { faultFound, keptRecord, recordFileOf, type KeptRecord } from '../record/readRecord';
+import { findIn, keptRecord, recordFileOf, type KeptRecord } from '../record/readRecord';
 
 /**
  * Records as they leave the house: on paper, as documents that can be checked, as a table, all of
@@ -46,8 +47,7 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
       'Content-Disposition',
       `${form === 'pdf' ? 'inline' : 'attachment'}; filename="${file}.${form}"`,
     );
-    if (form === 'json')
-      return sendJson(res, recordFileOf(kept, session.shop, deps.keys.of(session.shop.id)));
+    if (form === 'json') return sendPacked(req, res, packedRecord(kept, session, deps));
     if (!beside) return sendTable(res, kept);
     res.set('Content-Type', 'application/pdf');
     (await paperOf(kept, beside, session, deps)).pipe(res);
@@ -83,10 +83,19 @@ export function recordOutRoutes(app: Express, deps: Deps): void {
   });
 }
 
-function sendJson(res: Response, value: unknown): void {
-  res
-    .set('Content-Type', 'application/json; charset=utf-8')
-    .send(`${JSON.stringify(value, null, 1)}\n`);
+const documentText = (value: unknown): string => `${JSON.stringify(value, null, 1)}\n`;
+
+/** As it was made and packed before, where all that it was made from is the same. */
+function packedRecord(kept: KeptRecord, { shop }: Session, { checked, keys }: Deps): Buffer {
+  const key = keys.of(shop.id);
+  const from = [shop.name, kept.row, kept.chain, kept.signatures, kept.people, key.fingerprint];
+  return checked.file(from, () => gzipSync(documentText(recordFileOf(kept, shop, key))));
+}
+
+function sendPacked(req: Request, res: Response, packed: Buffer): void {
+  res.vary('Accept-Encoding').set('Content-Type', 'application/json; charset=utf-8');
+  if (req.acceptsEncodings('gzip')) res.set('Content-Encoding', 'gzip').send(packed);
+  else res.send(gunzipSync(packed));
 }
 
 /** Cells that a spreadsheet would compute are marked as text. */
@@ -124,7 +133,7 @@ async function paperOf(
   deps: Deps,
 ): Promise<Awaited<ReturnType<typeof recordPaper>>> {
   const key = deps.keys.of(session.shop.id);
-  const fault = await faultFound(kept, key, deps.foreign);
+  const { fault } = await findIn(kept, key, deps);
   return recordPaper({
     file: recordFileOf(kept, session.shop, key),
     events: kept.events,
@@ -150,8 +159,7 @@ async function archiveOf(
 ): Promise<{ order: Order; files: Record<string, Uint8Array> }> {
   const order = await orderIn(client, id);
   const shelf = shelfFor(deps, session);
-  const text = (value: unknown): Uint8Array =>
-    new TextEncoder().encode(`${JSON.stringify(value, null, 1)}\n`);
+  const text = (value: unknown): Uint8Array => new TextEncoder().encode(documentText(value));
   const files: Record<string, Uint8Array> = {
     'order.json': text({ format: 'stennet-order', v: 1, order }),
   };

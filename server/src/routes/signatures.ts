@@ -8,20 +8,19 @@ import {
   signingState,
   wordHash,
   wordText,
-  type Fault,
   type SignedKind,
   type SignedWord,
 } from '@stennet/core/record';
-import { replay } from '@stennet/core/run';
 import { brokenConstraint, type Client } from '../db/database';
 import { insertSignedWord, setSigning } from '../db/records';
 import { lockRun } from '../db/runs';
 import { shelfFor, serve, type Call, type Deps } from '../http/serve';
 import type { Session } from '../http/session';
-import { faultFound, isFor, keptRecord, type KeptRecord } from '../record/readRecord';
+import type { Found } from '../record/checkedRecords';
+import { findIn, isFor, keptRecord, type Checkers, type KeptRecord } from '../record/readRecord';
 
 type SignCall = Pick<Call<'signRun'>, 'client' | 'session' | 'params' | 'body'> & {
-  deps: Pick<Deps, 'now' | 'keys' | 'files'> & { foreign: Deps['foreign'] | null };
+  deps: Pick<Deps, 'now' | 'keys' | 'files'> & Checkers;
 };
 
 const NO_WORD = '0'.repeat(64);
@@ -42,9 +41,9 @@ const wantsSecond = ({ sheet }: Pick<KeptRecord, 'sheet'>, session: Session): bo
 
 async function signingOf(kept: KeptRecord, session: Session, deps: Deps): Promise<Signing> {
   const key = deps.keys.of(session.shop.id);
-  const found = await faultFound(kept, key, deps.foreign);
-  const fault = found && faultText(found);
-  const isOther = found?.where === 'order';
+  const found = await findIn(kept, key, deps);
+  const fault = found.fault && faultText(found.fault);
+  const isOther = found.fault?.where === 'order';
   const why = mayNotSign(kept, found);
   return {
     state: signingState(kept.words, wantsSecond(kept, session)),
@@ -70,14 +69,11 @@ async function signingOf(kept: KeptRecord, session: Session, deps: Deps): Promis
 }
 
 /** Why no one at all can sign it now. */
-function mayNotSign(kept: KeptRecord, fault: Fault | null): AppError | null {
+function mayNotSign({ row }: KeptRecord, { fault, pending }: Found): AppError | null {
   if (fault && fault.where !== 'order')
     return new AppError('RECORD_BROKEN', { fault: faultText(fault) });
-  if (kept.row.state !== 'finished') return new AppError('RECORD_NOT_FINISHED');
-  const open = replay(kept.sheet, kept.events).progress.deviations.filter(
-    (d) => d.needsLead && d.decision === null,
-  ).length;
-  return open > 0 ? new AppError('RECORD_PENDING', { count: open }) : null;
+  if (row.state !== 'finished') return new AppError('RECORD_NOT_FINISHED');
+  return pending > 0 ? new AppError('RECORD_PENDING', { count: pending }) : null;
 }
 
 export async function sign({ client, params, body, session, deps }: SignCall): Promise<KeptRecord> {
@@ -88,7 +84,7 @@ export async function sign({ client, params, body, session, deps }: SignCall): P
   const kept = await keptRecord(client, shelf, run);
   // Sent again after a lost answer.
   if (kept.words.some((w) => w.id === body.id)) return kept;
-  const why = mayNotSign(kept, await faultFound(kept, deps.keys.of(session.shop.id), deps.foreign));
+  const why = mayNotSign(kept, await findIn(kept, deps.keys.of(session.shop.id), deps));
   if (why) throw why;
   if (body.position !== kept.chain.length) throw new AppError('RECORD_UNSENT');
   assertTurn(kept, body.kind, session, body.text);
