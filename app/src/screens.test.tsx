@@ -30,6 +30,7 @@ jest.mock('expo-router', () => ({
   useRouter: () => ({ navigate: jest.fn(), replace: jest.fn(), push: jest.fn() }),
   useLocalSearchParams: () => mockParams,
   usePathname: () => '/',
+  useIsFocused: () => true,
   Link: ({ children }: { children: unknown }) => children,
 }));
 

@@ -60,6 +60,34 @@ describe('a pull more in a run that goes on', () => {
     expect(firstBreak(await stored(run))).toBeNull();
   });
 
+  test('is told as a pull alone, another entry as more than that', async () => {
+    const { run, left } = await underWay(1);
+    const [atOnce] = ways();
+    const told: [string, string[]][] = [];
+    for (const event of left) {
+      atOnce?.mockClear();
+      await jonah.append(run, [event]).expect(200);
+      for (const [, , topics] of atOnce?.mock.calls ?? []) told.push([event.type, topics]);
+    }
+    const ofPulls = told.filter(([type]) => type === 'pulled');
+    expect(ofPulls.length).toBeGreaterThan(10);
+    expect(ofPulls.map(([, topics]) => topics)).toEqual(ofPulls.map(() => [`pulls:${run}`]));
+    const ofOthers = told.filter(([type]) => type !== 'pulled');
+    expect(ofOthers.length).toBeGreaterThan(1);
+    expect(ofOthers.map(([, topics]) => topics)).toEqual(ofOthers.map(() => [`run:${run}`]));
+  });
+
+  test('that stopped short is told at once: the lead has to decide', async () => {
+    const t = await jonah.technician(await house.freshJoint());
+    t.until((due) => due.kind === 'pull' && due.task.action === 'torque');
+    await jonah.append(t.place.run, t.state.events.toArray()).expect(200);
+    const short = t.step({ short: true });
+    if (short?.type !== 'pulled') throw new Error('no pull');
+    const [atOnce] = ways();
+    await jonah.append(t.place.run, [short]).expect(200);
+    expect(atOnce?.mock.calls.map(([, , topics]) => topics)).toEqual([[`run:${t.place.run}`]]);
+  });
+
   test('sent six times at the same moment is there once', async () => {
     const { run, left } = await underWay();
     const replies = await Promise.all(

@@ -2,13 +2,14 @@ import { routes } from '@stennet/core/contract';
 import { eventStream } from '@/platform/eventStream';
 import { noteLive, tellHint } from './stream';
 import { queryKeys } from './queryKeys';
-import { refresh } from './refresh';
+import { outdate, refresh } from './refresh';
 
 /*
  * Word that something has changed elsewhere, from one stream for the whole browser:
  * - The tab that has the lock holds the stream and passes on what it hears; the others listen to
  *   it.
- * - A hint carries no data: what it is about is asked again.
+ * - A hint carries no data: what it is about is asked again, where it is shown.
+ * - A pull is followed at once by who watches the run; lists of orders come after it.
  * - Without a stream (a proxy that cuts it, an old browser) what is watched is asked for from time
  *   to time, as before.
  */
@@ -49,12 +50,29 @@ export function startLive(): () => void {
 
 function hear(topic: string): void {
   noteLive(topic !== LOST);
-  if (topic === LOST) return;
-  const run = topic.startsWith('run:') ? topic.slice(4) : null;
+  // Whether it is the network or the sign-in shows when something is asked for.
+  if (topic === LOST) return void refresh(...LISTS);
+  const [kind, run = null] = topic.split(':');
   tellHint(run);
-  const lists = [queryKeys.everyOrder, queryKeys.today, queryKeys.orders];
+  if (run && kind === 'pulls') return followSoon(run);
   void refresh(
-    ...lists,
+    ...LISTS,
     ...(run ? [queryKeys.statements(run), queryKeys.signing(run)] : [queryKeys.followUps]),
   );
+}
+
+const LISTS = [queryKeys.everyOrder, queryKeys.today, queryKeys.orders];
+const SOON_MS = 10_000;
+const pulled = new Set<string>();
+let soon: ReturnType<typeof setTimeout> | undefined;
+
+/** What shows how far a run has come is asked for once for all pulls of some seconds. */
+function followSoon(run: string): void {
+  void outdate(...LISTS, queryKeys.signing(run));
+  pulled.add(run);
+  soon ??= setTimeout(() => {
+    soon = undefined;
+    void refresh(...LISTS, ...[...pulled].map(queryKeys.signing));
+    pulled.clear();
+  }, SOON_MS);
 }

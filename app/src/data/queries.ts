@@ -13,11 +13,13 @@ import type { AppError } from '@stennet/core/errors';
 import type { OrderState } from '@stennet/core/order';
 import type { ListedTool, ShopTool } from '@stennet/core/prepare';
 import { whenIdle } from '@/platform/frames';
+import { useIsShown } from '@/platform/shown';
 import { call, asAppError } from './api';
 import { unverified, verifyNow } from './bay';
 import { database, onDisk } from './database';
 import { leave } from './leaving';
 import { queryKeys } from './queryKeys';
+import { isLive } from './stream';
 
 const ASK_AGAIN_MS = 5_000;
 const DAY_MS = 86_400_000;
@@ -147,13 +149,22 @@ function takeSeat(): void {
   void queryClient.resetQueries({ ...ofSomeone, type: 'active' });
 }
 
+/** How often what others change is asked for: seldom while the stream tells of it. */
+export const lookEvery = (ms: number) => (): number => (isLive() ? 60_000 : ms);
+
 export const useToday = () =>
-  useQuery({ queryKey: queryKeys.today, queryFn: () => call('today'), refetchInterval: 15_000 });
+  useQuery({
+    queryKey: queryKeys.today,
+    queryFn: () => call('today'),
+    refetchInterval: lookEvery(15_000),
+    subscribed: useIsShown(),
+  });
 export const useOrder = (order: string) =>
   useQuery({
     queryKey: queryKeys.order(order),
     queryFn: () => call('order', { order }),
     enabled: order !== '',
+    subscribed: useIsShown(),
     // Today has it already: shown at once, and offline.
     placeholderData: () =>
       queryClient
@@ -179,6 +190,7 @@ export const useSystem = () =>
     queryKey: queryKeys.system,
     queryFn: () => call('system'),
     refetchInterval: 10_000,
+    subscribed: useIsShown(),
     meta: { kept: false },
   });
 export const useTools = () =>
@@ -202,6 +214,7 @@ export const useOrders = ({ q, state }: OrderFilter) =>
     queryFn: () =>
       call('orders', {}, undefined, { ...(q ? { q } : {}), ...(state ? { state } : {}) }),
     placeholderData: keepPreviousData,
+    subscribed: useIsShown(),
     gcTime: q ? 60_000 : 7 * DAY_MS,
   });
 

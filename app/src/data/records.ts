@@ -4,6 +4,7 @@ import { replies, routes, type FollowUp } from '@stennet/core/contract';
 import type { FollowUpState } from '@stennet/core/followUp';
 import type { SignedKind } from '@stennet/core/record';
 import { newId } from '@/platform/ids';
+import { useIsShown } from '@/platform/shown';
 import { AppError } from '@stennet/core/errors';
 import { call, refusalIn } from './api';
 import type { BodyOf } from '@stennet/core/contract/work';
@@ -19,6 +20,7 @@ export const useSigning = (run: string) =>
   useQuery({
     queryKey: queryKeys.signing(run),
     queryFn: () => call('signatures', { run }),
+    subscribed: useIsShown(),
     gcTime: 60_000,
     staleTime: 0,
     refetchOnMount: 'always',

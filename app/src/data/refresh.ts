@@ -6,6 +6,12 @@ import { queryKeys } from './queryKeys';
 export const refresh = (...keys: QueryKey[]): Promise<unknown> =>
   Promise.all(keys.map((queryKey) => queryClient.invalidateQueries({ queryKey })));
 
+/** Asks again when it is next shown; what is shown stays as it is. */
+export const outdate = (...keys: QueryKey[]): Promise<unknown> =>
+  Promise.all(
+    keys.map((queryKey) => queryClient.invalidateQueries({ queryKey, refetchType: 'none' })),
+  );
+
 /**
  * Something about repair orders has changed: their lists, what is on one, by what its joints
  * are tightened.

@@ -2,7 +2,9 @@ import { useQuery } from '@tanstack/react-query';
 import type { Say } from '@stennet/core/contract/work';
 import type { Statement } from '@stennet/core/run';
 import { deviceId } from '@/platform/device';
+import { useIsShown } from '@/platform/shown';
 import { call } from './api';
+import { lookEvery } from './queries';
 import { queryKeys } from './queryKeys';
 
 /** What was said of a run by others; looked up while it is open on the screen. */
@@ -11,7 +13,8 @@ export const useStatements = (run: string, isOpen: boolean) =>
     queryKey: queryKeys.statements(run),
     queryFn: () => call('statements', { run }),
     enabled: isOpen,
-    refetchInterval: 8000,
+    refetchInterval: lookEvery(8000),
+    subscribed: useIsShown(),
     gcTime: 60_000,
   });
 

@@ -1,10 +1,10 @@
 import pg from 'pg';
 
 /**
- * What changed: one run, or something on the repair orders. A hint carries no data; the receiver
- * asks again.
+ * What changed: one run, one run by pulls alone, or something on the repair orders. A hint carries
+ * no data; the receiver asks again.
  */
-export type Topic = `run:${string}` | 'orders' | 'all';
+export type Topic = `run:${string}` | `pulls:${string}` | 'orders' | 'all';
 
 /**
  * Word from every server on the same database. A process keeps nothing of it: who listens here is

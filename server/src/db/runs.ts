@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import type { RunBrief } from '@stennet/core/contract';
 import type { RunBefore } from '@stennet/core/prepare';
 import type { RunEvent } from '@stennet/core/run';
 import type { Connection } from './connection';
@@ -54,7 +55,7 @@ export interface NewInList {
   lastPosition: number;
   headHash: string;
   lastAt: string;
-  standing: RunBefore['standing'];
+  standing: RunBrief['standing'];
   /** Hash of the key that the holder shows; hex. */
   holdKey: string | null;
   entries: {

@@ -5,7 +5,8 @@ import type { BodyOf } from '@stennet/core/contract/work';
 import type { ListedTool } from '@stennet/core/prepare';
 import type { RunEvent } from '@stennet/core/run';
 import { isTaken, type Client } from '../db/database';
-import { keepEntries, lockKnown } from '../db/runs';
+import type { Topic } from '../db/hints';
+import { keepEntries, lockKnown, type NewInList } from '../db/runs';
 import { together } from '../db/together';
 import { namesIn, parseBody, type Deps } from '../http/serve';
 import { hashOf, sessionOf, shownBy, type Session } from '../http/session';
@@ -126,9 +127,15 @@ function keepAll(deps: Deps, shop: string, all: readonly Worked[]): Promise<void
         return recountUses(client, { shop, run, sheet: kept.sheet }, events, fresh);
       }),
     ],
-    all.map(({ run }) => `run:${run}`),
+    lists.map(topicOf),
   );
 }
+
+/** A pull that asks no one for anything: who looks on need not hear of it at once. */
+const topicOf = ({ run, entries, standing }: NewInList): Topic =>
+  standing.asksLead === 0 && entries.every((e) => e.type === 'pulled')
+    ? `pulls:${run}`
+    : `run:${run}`;
 
 /** Who is signed in and how far each run has come; each is locked until it is committed. */
 async function assertKnown(
