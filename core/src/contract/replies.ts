@@ -42,6 +42,8 @@ export type Shop = v.InferOutput<typeof ShopSchema>;
 export const TodaySchema = v.object({
   orders: v.array(OrderSchema),
   overdue: v.optional(v.number(), 0),
+  /** There are more than were given. */
+  more: v.optional(v.boolean(), false),
 });
 
 export const ToolsSchema = v.object({

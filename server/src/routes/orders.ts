@@ -13,7 +13,7 @@ import { orderIn, jointWithSheet, orderLabel } from '../order/findOrder';
 
 export function orderRoutes(app: Express, deps: Deps): void {
   serve(app, deps, 'today', async ({ client, session, deps: { now } }) => ({
-    orders: await listOrders(client, null, null, null, false, null),
+    ...first(await listOrders(client, null, null, null, false, null)),
     overdue: Number((await countOverdue(client, dayIn(now(), session.shop.timeZone)))[0]?.n ?? 0),
   }));
   serve(app, deps, 'orders', async ({ client, query }) => {
@@ -22,13 +22,15 @@ export function orderRoutes(app: Express, deps: Deps): void {
     const { q, state, all } = asked.output;
     return {
       overdue: 0,
-      orders: await listOrders(
-        client,
-        null,
-        q ? likeOf(q) : null,
-        state ?? null,
-        all === 'yes' || state === 'handedOver',
-        bare(q ?? '') || null,
+      ...first(
+        await listOrders(
+          client,
+          null,
+          q ? likeOf(q) : null,
+          state ?? null,
+          all === 'yes' || state === 'handedOver',
+          bare(q ?? '') || null,
+        ),
       ),
     };
   });
@@ -64,6 +66,12 @@ export function orderRoutes(app: Express, deps: Deps): void {
     return { vehicles: await findVehicles(client, bare(q), likeOf(q)) };
   });
 }
+
+const MOST = 200;
+const first = <T>(orders: readonly T[]): { orders: T[]; more: boolean } => ({
+  orders: orders.slice(0, MOST),
+  more: orders.length > MOST,
+});
 
 /** Signs that mean something in a pattern stand for themselves. */
 const likeOf = (q: string): string => `%${q.replace(/[\\%_]/g, '\\$&')}%`;

@@ -85,6 +85,7 @@ export function OrdersScreen() {
       {orders.isError && orders.data ? (
         <Line>{text.notThere({ ago: format.ago(new Date(orders.dataUpdatedAt), now()) })}</Line>
       ) : null}
+      {orders.data?.more ? <Line>{text.onlyFirst({ n: rows.length })}</Line> : null}
     </View>
   );
   const list = orders.data ? (

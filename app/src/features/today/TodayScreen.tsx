@@ -18,6 +18,7 @@ import {
   BigButton,
   Card,
   Icon,
+  Line,
   Notice,
   RowLink,
   SavedBadge,
@@ -106,6 +107,7 @@ export function TodayScreen() {
             )}
           </View>
           <View style={[styles.list, isWide && styles.column]}>
+            {today.data?.more ? <Line>{text.onlyFirst({ n: orders.length })}</Line> : null}
             {groupsFor(me, orders, now()).map((group) => (
               <View key={group.name} style={styles.group}>
                 <Text role="heading" aria-level={2} style={[styles.groupName, { color: inks.ink }]}>

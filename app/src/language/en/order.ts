@@ -143,6 +143,7 @@ export const order = {
   searchHint: 'Number, plate, name or concern',
   none: 'No orders found',
   noneText: 'Try fewer letters or another status.',
+  onlyFirst: 'Only the first {{n}} are shown. Search by number, plate or customer to find others.',
   chosen: 'Selected repair order',
   openOrder: 'Open RO {{number}}',
   // form

@@ -8,6 +8,7 @@ export const today = {
   approve_other: 'RO {{number}} · {{joint}} · {{count}}',
   account: 'Account: {{name}}',
   loading: 'Loading today’s repair orders',
+  onlyFirst: 'Only the {{n}} most urgent are shown. Search under Orders to find others.',
   empty: 'No open repair orders',
   emptyText: 'Orders appear here when the advisor opens them.',
   failed: 'Couldn’t load today’s orders',

@@ -144,6 +144,8 @@ export const order: Translation<typeof english> = {
   searchHint: 'Número, placa, nombre o queja',
   none: 'Ninguna orden encontrada',
   noneText: 'Pruebe con menos letras u otro estado.',
+  onlyFirst:
+    'Solo se muestran las primeras {{n}}. Busque por número, matrícula o cliente para encontrar otras.',
   chosen: 'Orden seleccionada',
   openOrder: 'Abrir OR {{number}}',
   // form

@@ -11,6 +11,7 @@ export const today: Translation<typeof english> = {
   approve_other: 'OR {{number}} · {{joint}} · {{count}}',
   account: 'Cuenta: {{name}}',
   loading: 'Cargando las órdenes de hoy',
+  onlyFirst: 'Solo se muestran las {{n}} más urgentes. Busque las demás en Órdenes.',
   empty: 'No hay órdenes abiertas',
   emptyText: 'Las órdenes aparecen aquí cuando el asesor las abre.',
   failed: 'No se pudieron cargar las órdenes de hoy',

@@ -1,4 +1,4 @@
--- in: one order's id or null; what to look for, as a pattern, or null; a state or null; whether handed-over ones too; its letters and digits alone, or null. out: orders with jobs, joints, runs' heads and entries.
+-- in: one order's id or null; what to look for, as a pattern, or null; a state or null; whether handed-over ones too; its letters and digits alone, or null. out: orders with jobs, joints, runs' heads and entries, the most urgent first, then the newest that were handed over; 201 where there are more than 200.
 select o.id, o.number, o.vehicle, o.customer, o.concern, o.bay, o.state, o.version,
   case when o.odometer_value is not null then json_build_object('value', o.odometer_value, 'unit', o.odometer_unit) end as odometer, o.contact,
   to_json(o.promised_at) as "promisedAt", to_json(o.opened_at) as "openedAt",
@@ -38,5 +38,6 @@ where o.shop = current_shop()
         and ($2::text is null or (o.number || ' ' || o.customer || ' ' || (o.vehicle ->> 'plate') || ' ' || (o.vehicle ->> 'vin') || ' ' || (o.vehicle ->> 'maker') || ' ' || (o.vehicle ->> 'model') || ' ' || (o.vehicle ->> 'engine') || ' ' || o.concern || ' ' || coalesce(o.contact ->> 'phone', '')) ilike $2
           or bare(o.number || ' ' || (o.vehicle ->> 'plate') || ' ' || (o.vehicle ->> 'vin') || ' ' || coalesce(o.contact ->> 'phone', '')) like '%' || $5 || '%')
       end
-order by (o.state = 'handedOver'), o.promised_at nulls last, o.number
-limit 200
+order by (o.state = 'handedOver'), case when o.state <> 'handedOver' then o.promised_at end nulls last,
+  case when o.state = 'handedOver' then o.opened_at end desc, o.number
+limit 201
