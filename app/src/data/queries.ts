@@ -165,8 +165,9 @@ export const useOrder = (order: string) =>
     queryFn: () => call('order', { order }),
     enabled: order !== '',
     subscribed: useIsShown(),
-    // Today has it already: shown at once, and offline.
-    placeholderData: () =>
+    // Today has it already: shown at once, and still there where asking for it fails.
+    initialDataUpdatedAt: 0,
+    initialData: () =>
       queryClient
         .getQueryData<Awaited<ReturnType<typeof call<'today'>>>>(queryKeys.today)
         ?.orders.find((o) => o.id === order),
